@@ -1,0 +1,61 @@
+import { addDays } from '../base'
+import type { Instant, ItemId } from '../base'
+import type { Item } from '../library'
+import { scoreItem } from './scoreItem'
+import type { Answer, Attempt, AttemptRules, AttemptScore, Kept, LateDays, LateRule } from './types'
+
+/** Scores a whole try from its saved answers, with the late deduction when it was handed in after `dueAt`. */
+export function scoreAttempt(items: readonly Item[], answers: ReadonlyMap<ItemId, Answer>, late: { readonly rule: LateRule | null, readonly dueAt: Instant | null, readonly submittedAt: Instant, readonly days: LateDays }): AttemptScore {
+  const scores = items.map(item => ({ itemId: item.id, points: scoreItem(item, answers.get(item.id)), of: item.points }))
+  const points = scores.reduce((sum, s) => sum + s.points, 0)
+  const of = scores.reduce((sum, s) => sum + s.of, 0)
+  const lateDays = late.dueAt === null ? 0 : daysLate(late.dueAt, late.submittedAt, late.rule?.per ?? 'calendar-day', late.days)
+  const earned = of === 0 ? 0 : points / of
+  const ratio = late.rule === null ? earned : earned * keptShare(late.rule, lateDays)
+  return { points, of, ratio, lateDays, deductedRatio: earned - ratio, items: scores }
+}
+
+/** Share of the earned score that is kept after `lateDays`: 1 − percent × days, not below the floor. */
+export function keptShare(rule: LateRule, lateDays: number): number {
+  return Math.max(rule.floorPercent, 100 - rule.percentPerDay * lateDays) / 100
+}
+
+/**
+ * Days or parts of a day between due and submission, at least 1 once late.
+ * By calendar: started 24-hour days. By instructional day: the school days after the day it was due, through the day it came in.
+ */
+export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['per'], days: LateDays): number {
+  if (submittedAt < dueAt) return 0
+  if (per === 'calendar-day') return Math.floor((submittedAt - dueAt) / 86_400_000) + 1
+  // a due moment at 00:00 belongs to the day that just ended
+  const dueOn = days.zoneDayOf((dueAt - 1) as Instant)
+  const cameOn = days.zoneDayOf(submittedAt)
+  let count = 0
+  for (let on = addDays(dueOn, 1); on <= cameOn; on = addDays(on, 1)) if (days.instructional.has(on)) count++
+  return Math.max(1, count)
+}
+
+/** The ratio that counts among submitted tries by the kept rule; null while there is none. */
+export function keptScore(attempts: readonly Pick<Attempt, 'number' | 'score'>[], kept: Kept): number | null {
+  const ratios = [...attempts].sort((a, b) => a.number - b.number).flatMap(a => (a.score ? [a.score.ratio] : []))
+  if (ratios.length === 0) return null
+  if (kept === 'best') return Math.max(...ratios)
+  if (kept === 'first') return ratios[0] as number
+  if (kept === 'latest') return ratios[ratios.length - 1] as number
+  return ratios.reduce((a, b) => a + b, 0) / ratios.length
+}
+
+/** Points rounded for showing, at most two decimals. */
+export function shownPoints(points: number): number {
+  return Math.round(points * 100) / 100
+}
+
+/** Accepts rules a learner can meet, or names the field to correct. */
+export function faultInRules(rules: AttemptRules): 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late' | null {
+  if (rules.maxAttempts !== null && !(Number.isInteger(rules.maxAttempts) && rules.maxAttempts >= 1)) return 'maxAttempts'
+  if (!(rules.waitMinutes >= 0)) return 'waitMinutes'
+  if (rules.timeLimitMinutes !== null && !(rules.timeLimitMinutes >= 1)) return 'timeLimitMinutes'
+  const { late } = rules
+  if (late && !(late.percentPerDay >= 0 && late.percentPerDay <= 100 && late.floorPercent >= 0 && late.floorPercent <= 100)) return 'late'
+  return null
+}

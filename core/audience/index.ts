@@ -1,0 +1,5 @@
+/** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
+export { headCounts, reach } from './reach'
+export { resolveFields } from './resolveFields'
+export { LEVELS, TARGET_KINDS } from './types'
+export type { Because, Kinder, Layer, Level, Reached, Roster, Target } from './types'

@@ -1,0 +1,55 @@
+import type { ClassId, UserId } from '../base'
+import type { Reached, Roster, Target } from './types'
+
+/**
+ * The learners that targets reach, each once, in roster order, without the excepted ones.
+ * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those of their own classes in the roster.
+ */
+export function reach(targets: readonly Target[], roster: Roster, exceptIds: ReadonlySet<UserId> = new Set()): Reached[] {
+  const order = new Set<UserId>()
+  const found = new Map<UserId, { target: ClassId[], groups: Reached['groupIds'][number][], byName: boolean }>()
+  const note = (learnerId: UserId) => {
+    if (exceptIds.has(learnerId)) return null
+    order.add(learnerId)
+    const known = found.get(learnerId) ?? { target: [], groups: [], byName: false }
+    found.set(learnerId, known)
+    return known
+  }
+  for (const target of targets) {
+    if (target.kind === 'class') for (const id of roster.classes.get(target.classId) ?? []) note(id)?.target.push(target.classId)
+    else if (target.kind === 'group') for (const id of roster.groups.get(target.groupId) ?? []) note(id)?.groups.push(target.groupId)
+    else {
+      const known = note(target.learnerId)
+      if (known) known.byName = true
+    }
+  }
+  const homes = homesOf(roster, order)
+  return [...order].map((learnerId) => {
+    const how = found.get(learnerId) as NonNullable<ReturnType<typeof note>>
+    const byClass = how.target.length > 0
+    return { learnerId, classIds: [...new Set(byClass ? how.target : homes.get(learnerId) ?? [])], groupIds: [...new Set(how.groups)], byClass, byName: how.byName }
+  })
+}
+
+function homesOf(roster: Roster, wanted: ReadonlySet<UserId>): Map<UserId, ClassId[]> {
+  const homes = new Map<UserId, ClassId[]>()
+  for (const [classId, learners] of roster.classes) {
+    for (const id of learners) {
+      if (!wanted.has(id)) continue
+      const known = homes.get(id)
+      if (known) known.push(classId)
+      else homes.set(id, [classId])
+    }
+  }
+  return homes
+}
+
+/** Learners per class and in all; a learner counts in the first class that sets their dates. */
+export function headCounts(reached: readonly Reached[]): { readonly all: number, readonly byClass: ReadonlyMap<ClassId, number> } {
+  const byClass = new Map<ClassId, number>()
+  for (const { classIds } of reached) {
+    const home = classIds[0]
+    if (home) byClass.set(home, (byClass.get(home) ?? 0) + 1)
+  }
+  return { all: reached.length, byClass }
+}

@@ -1,0 +1,37 @@
+import type { ClassId, GroupId, UserId } from '../base'
+
+export const TARGET_KINDS = ['class', 'group', 'learner'] as const
+
+/** Whom an assignment goes to. */
+export type Target =
+  | { readonly kind: 'class', readonly classId: ClassId }
+  | { readonly kind: 'group', readonly groupId: GroupId }
+  | { readonly kind: 'learner', readonly learnerId: UserId }
+
+/** Who is where, now. Only classes of the one who assigns. */
+export interface Roster {
+  readonly classes: ReadonlyMap<ClassId, readonly UserId[]>
+  readonly groups: ReadonlyMap<GroupId, readonly UserId[]>
+}
+
+/** How one learner is reached. `classIds` are the learner's classes in the roster that set the dates. */
+export interface Reached {
+  readonly learnerId: UserId
+  readonly classIds: readonly ClassId[]
+  readonly groupIds: readonly GroupId[]
+  readonly byClass: boolean
+  readonly byName: boolean
+}
+
+export const LEVELS = ['assignment', 'class', 'group', 'learner', 'accommodation', 'started'] as const
+/** Which layer set a value: later levels win over earlier ones. */
+export type Level = typeof LEVELS[number]
+
+/** Values one layer sets; a key that is absent leaves the field to the layer below. */
+export interface Layer<F> { readonly level: 'class' | 'group' | 'learner', readonly sourceId: string, readonly fields: Partial<F> }
+
+/** Where a resolved field came from. */
+export interface Because<F> { readonly field: keyof F, readonly level: Level, readonly sourceId: string | null }
+
+/** Per field: positive when `a` is kinder to the learner than `b`. */
+export type Kinder<F> = { readonly [K in keyof F]: (a: F[K], b: F[K]) => number }

@@ -1,0 +1,11 @@
+/** Windows, anchors and states: when, and because of what. */
+export type { AvailabilityRefusal } from './refusals'
+export { KINDER, resolveFor } from './resolveFor'
+export type { LearnerTerms, Limits, Overrides, Resolved, Terms } from './resolveFor'
+export { isEnd, resolveMoment } from './resolveMoment'
+export type { Ground } from './resolveMoment'
+export { checkOrder, completed, grownOnly, mended, resolveWindow, withExtraDays } from './resolveWindow'
+export { NO_ACCOMMODATION, WINDOW_FIELDS, WORK_STATES } from './types'
+export type { Accommodation, Anchor, Moment, Window, WindowField, WindowSpec, WorkState } from './types'
+export { spanOf, windowState } from './windowState'
+export type { WindowSpan } from './windowState'

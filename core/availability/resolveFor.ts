@@ -1,0 +1,94 @@
+import { ok, refuse } from '../base'
+import type { ClassId, Instant, Result } from '../base'
+import { resolveFields } from '../audience'
+import type { Because, Kinder, Layer, Reached } from '../audience'
+import type { AvailabilityRefusal } from './refusals'
+import type { Ground } from './resolveMoment'
+import { completed, mended, resolveGiven, resolveWindow, withExtraDays } from './resolveWindow'
+import type { Accommodation, Window, WindowField, WindowSpec } from './types'
+
+/** Limits that a target may change for its learners. null: unlimited. */
+export interface Limits { readonly maxAttempts: number | null, readonly timeLimitMinutes: number | null }
+export type LearnerTerms = Window & Limits
+
+/** What one target changes; keys that are absent change nothing. */
+export interface Overrides { readonly window?: Partial<WindowSpec>, readonly maxAttempts?: number | null, readonly timeLimitMinutes?: number | null }
+
+/** An assignment's own values, and what its targets change. */
+export interface Terms {
+  readonly window: WindowSpec
+  readonly limits: Limits
+  readonly overrides: { readonly classes: ReadonlyMap<string, Overrides>, readonly groups: ReadonlyMap<string, Overrides>, readonly learners: ReadonlyMap<string, Overrides> }
+}
+
+export interface Resolved { readonly terms: LearnerTerms, readonly classId: ClassId, readonly because: readonly Because<LearnerTerms>[] }
+
+const sooner = (a: Instant | null, b: Instant | null) => (b ?? Number.NEGATIVE_INFINITY) - (a ?? Number.NEGATIVE_INFINITY)
+const later = (a: number | null, b: number | null) => (a ?? Number.POSITIVE_INFINITY) - (b ?? Number.POSITIVE_INFINITY)
+const numbers = (compare: (a: never, b: never) => number) => (a: unknown, b: unknown) => {
+  const by = compare(a as never, b as never)
+  return Number.isNaN(by) ? 0 : by
+}
+/** Kinder means listed and open earlier, due and closed later, more attempts, longer time; absent limits are kindest. */
+export const KINDER: Kinder<LearnerTerms> = {
+  listed: numbers(sooner), opens: numbers(sooner), due: numbers(later), closes: numbers(later), putAway: numbers(later), maxAttempts: numbers(later), timeLimitMinutes: numbers(later),
+}
+
+/**
+ * One reached learner's window and limits, resolved on the ground of their class, with the reason for each field.
+ * Accommodations come last: extra days, attempts, time × factor. Refused when a window cannot be resolved or ends before it begins.
+ */
+export function resolveFor(reached: Reached, terms: Terms, grounds: ReadonlyMap<ClassId, Ground>, accommodation: Accommodation): Result<Resolved, AvailabilityRefusal> {
+  const homes = reached.classIds.filter(id => grounds.has(id))
+  const home = homes[0]
+  const ground = home && grounds.get(home)
+  if (!home || !ground) return refuse({ code: 'availability/no-layout', field: 'opens' })
+  const layers: Layer<LearnerTerms>[] = []
+  for (const classId of homes) {
+    const over = terms.overrides.classes.get(classId) ?? {}
+    const window = resolveWindow({ ...terms.window, ...over.window }, grounds.get(classId) as Ground)
+    if (!window.ok) return window
+    layers.push({ level: 'class', sourceId: classId, fields: { ...window.value, ...limitsOf(over) } })
+  }
+  const personal = [...reached.groupIds.map(id => ['group', id, terms.overrides.groups.get(id)] as const), ['learner', reached.learnerId, terms.overrides.learners.get(reached.learnerId)] as const]
+  for (const [level, sourceId, over] of personal) {
+    if (!over) continue
+    const given = resolveGiven(over.window ?? {}, ground)
+    if (!given.ok) return given
+    layers.push({ level, sourceId, fields: { ...given.value, ...limitsOf(over) } })
+  }
+  const nothing: LearnerTerms = { listed: null, opens: null, due: null, closes: null, putAway: null, ...terms.limits }
+  const { fields, because } = resolveFields(nothing, layers, KINDER)
+  const window = mended(completed(fields))
+  if (window.due !== null && window.opens !== null && window.due <= window.opens) return refuse({ code: 'availability/out-of-order', field: 'due', before: 'opens' })
+  // a class layer holds the assignment's own moments too, resolved there: say whose value it was
+  const said = because.map(b => (b.level === 'class' && !givenBy(terms.overrides.classes.get(b.sourceId ?? ''), b.field) ? { ...b, level: 'assignment' as const } : b))
+  return ok(accommodated({ terms: { ...fields, ...window }, classId: home, because: said }, accommodation, ground))
+}
+
+function givenBy(over: Overrides | undefined, field: keyof LearnerTerms): boolean {
+  return over !== undefined && (field in over || (over.window !== undefined && field in over.window))
+}
+
+function limitsOf(over: Overrides): Partial<Limits> {
+  return { ...('maxAttempts' in over ? { maxAttempts: over.maxAttempts ?? null } : {}), ...('timeLimitMinutes' in over ? { timeLimitMinutes: over.timeLimitMinutes ?? null } : {}) }
+}
+
+function accommodated(resolved: Resolved, by: Accommodation, ground: Ground): Resolved {
+  const { terms } = resolved
+  const window = withExtraDays(terms, by.extraDays, ground.zone)
+  const changed: (WindowField | keyof Limits)[] = []
+  if (by.extraDays > 0 && terms.due !== null) changed.push('due')
+  if (by.extraDays > 0 && terms.closes !== null) changed.push('closes')
+  if (by.extraAttempts > 0 && terms.maxAttempts !== null) changed.push('maxAttempts')
+  if (by.timeFactor !== 1 && terms.timeLimitMinutes !== null) changed.push('timeLimitMinutes')
+  return {
+    ...resolved,
+    terms: {
+      ...window,
+      maxAttempts: terms.maxAttempts === null ? null : terms.maxAttempts + by.extraAttempts,
+      timeLimitMinutes: terms.timeLimitMinutes === null ? null : terms.timeLimitMinutes * by.timeFactor,
+    },
+    because: resolved.because.map(b => (changed.includes(b.field) ? { ...b, level: 'accommodation' as const, sourceId: null } : b)),
+  }
+}

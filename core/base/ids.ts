@@ -1,0 +1,28 @@
+import type { Brand } from './brand'
+
+export type SchoolId = Brand<string, 'SchoolId'>
+export type UserId = Brand<string, 'UserId'>
+export type YearId = Brand<string, 'YearId'>
+export type ClassId = Brand<string, 'ClassId'>
+export type GroupId = Brand<string, 'GroupId'>
+export type PlanId = Brand<string, 'PlanId'>
+export type UnitId = Brand<string, 'UnitId'>
+export type LessonId = Brand<string, 'LessonId'>
+export type BookId = Brand<string, 'BookId'>
+export type ResourceId = Brand<string, 'ResourceId'>
+export type ItemId = Brand<string, 'ItemId'>
+export type AssignmentId = Brand<string, 'AssignmentId'>
+export type AttemptId = Brand<string, 'AttemptId'>
+
+const SHAPE = /^[A-Za-z0-9_-]{1,64}$/
+
+/** True for text that may be an id: 1 to 64 letters, digits, `-` or `_`. */
+export function isId(text: string): boolean {
+  return SHAPE.test(text)
+}
+
+/** Brands text as an id; text that cannot be one is a defect, since outside text goes through the contracts first. */
+export function asId<Id extends Brand<string, string>>(text: string): Id {
+  if (!isId(text)) throw new Error('not an id')
+  return text as Id
+}

@@ -1,0 +1,13 @@
+/** The words every topic speaks: days, instants, ids, results, seeded random. */
+export type { Brand } from './brand'
+export { assertNever } from './assertNever'
+export { asId, isId } from './ids'
+export type { AssignmentId, AttemptId, BookId, ClassId, GroupId, ItemId, LessonId, PlanId, ResourceId, SchoolId, UnitId, UserId, YearId } from './ids'
+export { MINUTE_MS, addMinutes, instant, parseInstant } from './instant'
+export type { Instant, Minutes } from './instant'
+export { WEEKDAYS, addDays, dayNumber, dayOfNumber, daysThrough, isoDay, mondayOf, parseIsoDay, weekdayOf, weekdayOfNumber } from './isoDay'
+export type { IsoDay, Weekday } from './isoDay'
+export { seedOf, seededRandom, shuffled } from './random'
+export type { Random } from './random'
+export { mustBeOk, ok, refuse } from './result'
+export type { Result } from './result'

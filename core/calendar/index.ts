@@ -1,0 +1,10 @@
+/** School year, rotation and a class's own meetings; wall time to instants. */
+export { checkPattern, checkYear } from './checkYear'
+export { schoolDays } from './dayLetters'
+export type { SchoolDay } from './dayLetters'
+export { lossesBetween, meetings } from './meetings'
+export type { CalendarRefusal } from './refusals'
+export { DAY_NOTE_KINDS } from './types'
+export type { ClassCalendar, DayNote, DayNoteKind, LostMeeting, Meeting, MeetingChange, PatternRow, Rotation, SchoolYear, Term } from './types'
+export { isZone, zoneOf } from './zone'
+export type { Zone } from './zone'

@@ -1,0 +1,82 @@
+import { weekdayOf } from '../base'
+import type { ClassId, IsoDay } from '../base'
+import { schoolDays } from './dayLetters'
+import type { SchoolDay } from './dayLetters'
+import type { ClassCalendar, DayNote, LostMeeting, Meeting, MeetingChange, PatternRow, SchoolYear } from './types'
+import { zoneOf } from './zone'
+import type { Zone } from './zone'
+
+type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt'>
+
+/**
+ * A class's meetings of the year in order of time, and those it lost with the reason.
+ * @param zone pass one to share its cache between classes.
+ * @example An A-day class after a closed Monday (letters advancing on instructional days) meets on the Tuesday if Monday was an A day.
+ */
+export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly PatternRow[], changes: readonly MeetingChange[], zone: Zone = zoneOf(year.zone)): ClassCalendar {
+  const drafts: Draft[] = []
+  const lost: LostMeeting[] = []
+  const notes = year.notes.filter(n => n.classIds.length === 0 || n.classIds.includes(classId))
+  for (const day of schoolDays(year)) {
+    for (const row of pattern) {
+      if (!rowHolds(row, day)) continue
+      const draft = { on: day.on, startMinute: row.startMinute, minutes: row.minutes, usualMinutes: row.minutes, label: day.label, because: [] }
+      const outcome = applyNotes(draft, notes, day)
+      if ('cause' in outcome) lost.push(outcome)
+      else drafts.push(outcome)
+    }
+  }
+  applyChanges(drafts, lost, changes, year)
+  drafts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
+  return {
+    meetings: drafts.map((d, index) => ({ ...d, index, startsAt: zone.at(d.on, d.startMinute), endsAt: zone.at(d.on, d.startMinute + d.minutes) })),
+    lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
+  }
+}
+
+function rowHolds(row: PatternRow, day: SchoolDay): boolean {
+  if (row.fromOn !== undefined && day.on < row.fromOn) return false
+  if (row.throughOn !== undefined && day.on > row.throughOn) return false
+  return 'weekday' in row.day ? row.day.weekday === weekdayOf(day.on) : day.label === row.day.label
+}
+
+function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Draft | LostMeeting {
+  const lose = (because: string, cause: LostMeeting['cause']): LostMeeting => ({ on: draft.on, startMinute: draft.startMinute, minutes: draft.minutes, because, cause })
+  if (day.closedBy !== null) return lose(day.closedBy, 'closure')
+  let out = draft
+  for (const note of notes) {
+    if (day.on < note.fromOn || day.on > note.throughOn) continue
+    if (note.kind !== 'short') return lose(note.name, note.kind)
+    const minutes = note.minutes ?? Math.round(draft.usualMinutes * (note.factorRatio ?? 1))
+    // two short-day notes on one day: the shorter one holds
+    if (minutes < out.minutes) out = { ...out, minutes, because: [...out.because, note.name] }
+  }
+  return out
+}
+
+function applyChanges(drafts: Draft[], lost: LostMeeting[], changes: readonly MeetingChange[], year: SchoolYear): void {
+  for (const change of changes) {
+    const at = drafts.findIndex(d => d.on === change.on && d.startMinute === change.startMinute)
+    const found = drafts[at]
+    if (change.kind === 'add') {
+      const inYear = year.firstOn <= change.on && change.on <= year.lastOn
+      if (!found && inYear) drafts.push({ on: change.on, startMinute: change.startMinute, minutes: change.minutes, usualMinutes: change.minutes, label: null, because: [change.why] })
+    }
+    else if (!found) continue
+    else if (change.kind === 'cancel') {
+      drafts.splice(at, 1)
+      lost.push({ on: found.on, startMinute: found.startMinute, minutes: found.minutes, because: change.why, cause: 'cancelled' })
+    }
+    else drafts[at] = { ...found, minutes: change.minutes, because: [...found.because, change.why] }
+  }
+}
+
+/** Lost and shortened meetings between two dates, both included. */
+export function lossesBetween(calendar: ClassCalendar, firstOn: IsoDay, lastOn: IsoDay): { readonly lost: number, readonly shortened: number, readonly meetings: number } {
+  const inside = (on: IsoDay) => firstOn <= on && on <= lastOn
+  return {
+    meetings: calendar.meetings.filter(m => inside(m.on)).length,
+    lost: calendar.lost.filter(l => inside(l.on)).length,
+    shortened: calendar.meetings.filter(m => inside(m.on) && m.minutes < m.usualMinutes).length,
+  }
+}

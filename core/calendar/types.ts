@@ -1,0 +1,83 @@
+import type { ClassId, Instant, IsoDay, Minutes, Weekday, YearId } from '../base'
+
+export const DAY_NOTE_KINDS = ['closure', 'short', 'event'] as const
+export type DayNoteKind = typeof DAY_NOTE_KINDS[number]
+
+/** Something about a day or range that changes who meets, or for how long. `throughOn` is the last whole day included. */
+export interface DayNote {
+  readonly id: string
+  readonly kind: DayNoteKind
+  readonly name: string
+  readonly fromOn: IsoDay
+  readonly throughOn: IsoDay
+  /** Empty: the whole school. For an event: the classes it takes out. */
+  readonly classIds: readonly ClassId[]
+  /** Short day: share of the usual minutes (0–1), unless explicit minutes are given. */
+  readonly factorRatio?: number
+  readonly minutes?: Minutes
+}
+
+export interface Term { readonly name: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay }
+
+/** Day letters that go round. `overrides` set one day by hand; the count goes on from it. */
+export interface Rotation {
+  readonly labels: readonly string[]
+  readonly advance: 'instructional' | 'date'
+  readonly overrides: readonly { readonly on: IsoDay, readonly label: string }[]
+}
+
+export interface SchoolYear {
+  readonly id: YearId
+  readonly name: string
+  readonly zone: string
+  readonly firstOn: IsoDay
+  readonly lastOn: IsoDay
+  readonly weekdays: readonly Weekday[]
+  readonly terms: readonly Term[]
+  readonly notes: readonly DayNote[]
+  readonly rotation: Rotation | null
+}
+
+/** One row of a class's timetable; `day` is a weekday or a rotation label. */
+export interface PatternRow {
+  readonly day: { readonly weekday: Weekday } | { readonly label: string }
+  /** Minutes after local midnight. */
+  readonly startMinute: number
+  readonly minutes: Minutes
+  readonly fromOn?: IsoDay
+  readonly throughOn?: IsoDay
+}
+
+/** A change to one meeting of one class. */
+export type MeetingChange =
+  | { readonly kind: 'cancel', readonly on: IsoDay, readonly startMinute: number, readonly why: string }
+  | { readonly kind: 'add', readonly on: IsoDay, readonly startMinute: number, readonly minutes: Minutes, readonly why: string }
+  | { readonly kind: 'minutes', readonly on: IsoDay, readonly startMinute: number, readonly minutes: Minutes, readonly why: string }
+
+export interface Meeting {
+  readonly index: number
+  readonly on: IsoDay
+  readonly startMinute: number
+  readonly minutes: Minutes
+  /** What the pattern would give on an ordinary day. */
+  readonly usualMinutes: Minutes
+  readonly label: string | null
+  readonly startsAt: Instant
+  readonly endsAt: Instant
+  /** Names of the notes or changes that shortened or added it. */
+  readonly because: readonly string[]
+}
+
+/** A meeting the pattern would have given, and what took it. */
+export interface LostMeeting {
+  readonly on: IsoDay
+  readonly startMinute: number
+  readonly minutes: Minutes
+  readonly because: string
+  readonly cause: 'closure' | 'event' | 'cancelled'
+}
+
+export interface ClassCalendar {
+  readonly meetings: readonly Meeting[]
+  readonly lost: readonly LostMeeting[]
+}

@@ -1,0 +1,43 @@
+import type { AssignmentId, Instant, ItemId, UserId } from '../base'
+import type { Attempt, Kept } from '../attempts'
+
+/** One piece of work as a column of the grid. */
+export interface GridWork { readonly assignmentId: AssignmentId, readonly kept: Kept }
+
+/** A learner's own moments for one piece of work; absent when the work does not reach them. */
+export interface GridTerms { readonly assignmentId: AssignmentId, readonly learnerId: UserId, readonly dueAt: Instant | null, readonly closesAt: Instant | null, readonly opensAt: Instant | null }
+
+export const CELL_STATES = ['not-for-them', 'not-open', 'to-do', 'in-progress', 'handed-in', 'missing'] as const
+export type CellState = typeof CELL_STATES[number]
+
+export interface Cell {
+  readonly assignmentId: AssignmentId
+  readonly learnerId: UserId
+  readonly state: CellState
+  /** Kept score as a share of all points; null while there is none. */
+  readonly ratio: number | null
+  readonly attempts: number
+  /** The kept try (or, for a mean, any counted try) came after it was due. */
+  readonly late: boolean
+}
+
+export interface GridInput {
+  readonly learnerIds: readonly UserId[]
+  readonly works: readonly GridWork[]
+  readonly terms: readonly GridTerms[]
+  readonly attempts: readonly Attempt[]
+}
+
+/** Figures of one item over the tries that count; `n` tries. Under 8 they are marked as few. */
+export interface ItemFigures {
+  readonly itemId: ItemId
+  readonly n: number
+  readonly few: boolean
+  readonly rightCount: number
+  /** Full points only. */
+  readonly rightRatio: number
+  readonly meanRatio: number
+  readonly omittedCount: number
+  /** How many chose each option, by option id. */
+  readonly options: Readonly<Record<string, number>>
+}

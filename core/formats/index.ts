@@ -1,0 +1,10 @@
+/** Outside text in: CSV rosters and outlines, iCalendar closures. */
+export { parseCells } from './csv'
+export type { TextRow } from './csv'
+export { MOST_ICS_BYTES, SKIPPED_BECAUSE, parseClosures } from './iCalendar'
+export type { ClosureReading, FoundClosure, SkippedEvent } from './iCalendar'
+export { OUTLINE_FAULTS, parseOutline } from './outline'
+export type { BadOutlineRow, OutlineFault, OutlineLesson, OutlineReading } from './outline'
+export type { FormatRefusal } from './refusals'
+export { ROSTER_FAULTS, parseRoster } from './roster'
+export type { BadRow, RosterEntry, RosterFault, RosterReading } from './roster'
