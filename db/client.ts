@@ -1,0 +1,125 @@
+import { existsSync, mkdirSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { createClient } from '@libsql/client'
+import type { Client } from '@libsql/client'
+import { drizzle } from 'drizzle-orm/libsql'
+import { gathered } from './repositories/answerSaves'
+import type { Connection, Store } from './repositories/store'
+
+export interface OpenOptions {
+  /** A path, `file:` or remote libSQL address. */
+  readonly url: string
+  readonly authToken?: string
+  readonly migrationsFolder: string
+  /** How long one statement waits for another process's lock; milliseconds. */
+  readonly busyTimeoutMs?: number
+}
+
+const TRIES = 8
+
+/** SQLITE_BUSY anywhere in the chain of causes; Drizzle wraps what the client throws. */
+export function isBusy(error: unknown): boolean {
+  for (let e: unknown = error; e instanceof Error; e = e.cause) {
+    if (/SQLITE_(BUSY|LOCKED)/.test(String((e as { code?: string }).code ?? '')) || /SQLITE_BUSY|database is locked/i.test(e.message)) return true
+  }
+  return false
+}
+
+async function setPragmas(client: Client, timeout: number): Promise<void> {
+  for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', `busy_timeout = ${timeout}`]) await client.execute(`PRAGMA ${pragma}`)
+}
+
+/**
+ * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on a connection
+ * that has once been busy and then acknowledges what it loses, so the connection is renewed before anything else happens on it.
+ */
+export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T>) => Promise<T> {
+  let last: Promise<unknown> = Promise.resolve()
+  const attempt = async <T>(act: () => Promise<T>): Promise<T> => {
+    for (let tries = 1; ; tries++) {
+      try {
+        return await act()
+      }
+      catch (error) {
+        if (!isBusy(error)) throw error
+        await renew()
+        if (tries >= TRIES) throw error
+        await new Promise(resolve => setTimeout(resolve, 5 + Math.random() * 20 * tries))
+      }
+    }
+  }
+  return (act) => {
+    const turn = last.then(() => attempt(act))
+    last = turn.catch(() => undefined)
+    return turn
+  }
+}
+
+function addressOf(url: string): { readonly url: string, readonly file: string | null } {
+  if (/^(libsql|https?|wss?):/.test(url)) return { url, file: null }
+  const file = url.startsWith('file:') ? fileURLToPath(url.startsWith('file:/') ? url : pathToFileURL(url.slice(5))) : url
+  return { url: pathToFileURL(file).href, file }
+}
+
+/** Opens (and where needed creates and migrates) the database. Throws with a plain message when the file cannot be used. */
+export async function openStore(options: OpenOptions): Promise<Store> {
+  const { url, file } = addressOf(options.url)
+  if (file && !existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true })
+  const timeout = options.busyTimeoutMs ?? 2000
+  const auth = options.authToken === undefined ? {} : { authToken: options.authToken }
+  const writer = createClient({ url, concurrency: 1, timeout, ...auth })
+  const reader = createClient({ url, concurrency: 1, timeout, ...auth })
+  const renew = async (client: Client) => {
+    await client.reconnect()
+    if (file) await setPragmas(client, timeout)
+  }
+  const queue = writeQueue(() => renew(writer))
+  try {
+    if (file) {
+      await queue(() => setPragmas(writer, timeout))
+      const health = await writer.execute('PRAGMA quick_check(1)')
+      if (health.rows[0]?.[0] !== 'ok') throw new Error(`The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`)
+    }
+    await queue(() => migrate(writer, options.migrationsFolder))
+    if (file) await setPragmas(reader, timeout)
+  }
+  catch (error) {
+    writer.close()
+    reader.close()
+    throw error
+  }
+  const write = drizzle(writer, { casing: 'snake_case' })
+  const inTransaction = <T>(work: (tx: Connection) => Promise<T>) => queue(() => write.transaction(tx => work(tx)))
+  return {
+    read: drizzle(reader, { casing: 'snake_case' }),
+    write: inTransaction,
+    saveAnswers: gathered(inTransaction),
+    close: () => {
+      writer.close()
+      reader.close()
+    },
+  }
+}
+
+interface MigrationList { readonly entries: readonly { readonly tag: string }[] }
+
+/** Applies what is missing, in order, inside one write transaction: a second process waits for it and then finds nothing to do. */
+async function migrate(client: Client, folder: string): Promise<void> {
+  const list = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as MigrationList
+  const tx = await client.transaction('write')
+  try {
+    await tx.execute('CREATE TABLE IF NOT EXISTS applied_migrations (tag TEXT PRIMARY KEY)')
+    const done = new Set((await tx.execute('SELECT tag FROM applied_migrations')).rows.map(r => String(r[0])))
+    for (const { tag } of list.entries) {
+      if (done.has(tag)) continue
+      const statements = readFileSync(join(folder, `${tag}.sql`), 'utf8').split('--> statement-breakpoint')
+      for (const statement of statements) await tx.execute(statement)
+      await tx.execute({ sql: 'INSERT INTO applied_migrations (tag) VALUES (?)', args: [tag] })
+    }
+    await tx.commit()
+  }
+  finally {
+    tx.close()
+  }
+}

@@ -1,0 +1,13 @@
+/** Loading and saving whole core values inside a given transaction. */
+export { addAttempt, answersOf, attemptById, attemptsAt, attemptsOf, attemptsOfLearner, begunBy, endAttempt, latestRecordedAt, overdueAttempts } from './attempts'
+export { addBook, addResource, addStandards, bookById, booksFor, cardsFor, ownCodeTaken, resourceById, resourcesById, standardsByCode } from './library'
+export type { ResourceCard } from './library'
+export { addSchool, addSession, addTeacher, addUsers, classesOfLearner, clearFailures, countFailure, enrol, failuresOf, groupsOf, learnersOf, removeSession, saveAccommodation, saveGroup, savePasswordHash, schoolName, takenSignIns, teachersOf, userById, userBySignIn, userOfSession } from './people'
+export type { GroupRecord, Person, UserRecord } from './people'
+export type { AnswerSave, Connection, Store } from './store'
+export { addClass, addPlan, addToJournal, addYear, classById, classByJoinCode, classesById, classesOfSchool, classesTaughtBy, classesWithPlan, dropJournalOf, markJournal, plansById, plansOf, saveClass, saveYear, undoable, yearsById, yearsOf } from './teaching'
+export type { JournalEntry, PlanRecord, YearRecord } from './teaching'
+export { addAssignment, assignmentById, assignmentIdsTouching, assignmentsById, assignmentsFor, learnerWorkOf, listedWorkFor, publishedWorkFor, replaceLearnerWork, saveAssignment } from './work'
+export type { ClassRecord } from '../rows/calendarRows'
+export type { ResourceRecord } from '../rows/libraryRows'
+export type { AssignmentRecord, LearnerWorkRecord, TargetRecord } from '../rows/workRows'

@@ -1,0 +1,168 @@
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import type { Role } from '#core/access'
+import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
+import type { Accommodation } from '#core/availability'
+import { classTeachers, enrolments } from '../schema/calendar'
+import { groupMembers, groups, schools, sessions, throttles, users } from '../schema/people'
+import type { Connection } from './store'
+
+export interface UserRecord {
+  readonly id: UserId
+  readonly schoolId: SchoolId
+  readonly name: string
+  readonly signIn: string
+  readonly passwordHash: string
+  readonly role: Role
+  readonly office: boolean
+  readonly accommodation: Accommodation
+  readonly createdAt: Instant
+}
+export interface Person { readonly id: UserId, readonly name: string, readonly signIn: string, readonly accommodation: Accommodation }
+export interface GroupRecord { readonly id: GroupId, readonly schoolId: SchoolId, readonly ownerId: UserId, readonly classId: ClassId, readonly name: string, readonly learnerIds: readonly UserId[] }
+
+type Row = typeof users.$inferSelect
+
+function toUser(row: Row): UserRecord {
+  const { timePercent, extraAttempts, extraDays, createdAt, ...rest } = row
+  return { ...rest, createdAt: createdAt as Instant, accommodation: { timeFactor: timePercent / 100, extraAttempts, extraDays } }
+}
+
+function fromUser(user: UserRecord): Row {
+  const { accommodation, ...rest } = user
+  return { ...rest, timePercent: Math.round(accommodation.timeFactor * 100), extraAttempts: accommodation.extraAttempts, extraDays: accommodation.extraDays }
+}
+
+/** Adds a school with its name. */
+export async function addSchool(tx: Connection, school: { readonly id: SchoolId, readonly name: string, readonly createdAt: Instant }): Promise<void> {
+  await tx.insert(schools).values(school)
+}
+
+/** The school's name; a school that is gone is a defect. */
+export async function schoolName(tx: Connection, id: SchoolId): Promise<string> {
+  const [row] = await tx.select({ name: schools.name }).from(schools).where(eq(schools.id, id))
+  if (!row) throw new Error('school without a row')
+  return row.name
+}
+
+/** Adds people; sign-ins are unique. */
+export async function addUsers(tx: Connection, people: readonly UserRecord[]): Promise<void> {
+  if (people.length > 0) await tx.insert(users).values(people.map(fromUser))
+}
+
+/** The person with this sign-in, or null. */
+export async function userBySignIn(tx: Connection, signIn: string): Promise<UserRecord | null> {
+  const [row] = await tx.select().from(users).where(eq(users.signIn, signIn))
+  return row ? toUser(row) : null
+}
+
+/** The person with this id, or null. */
+export async function userById(tx: Connection, id: UserId): Promise<UserRecord | null> {
+  const [row] = await tx.select().from(users).where(eq(users.id, id))
+  return row ? toUser(row) : null
+}
+
+/** Which of these sign-ins are taken. */
+export async function takenSignIns(tx: Connection, signIns: readonly string[]): Promise<ReadonlySet<string>> {
+  if (signIns.length === 0) return new Set()
+  const rows = await tx.select({ signIn: users.signIn }).from(users).where(inArray(users.signIn, [...signIns]))
+  return new Set(rows.map(r => r.signIn))
+}
+
+/** Sets a learner's accommodation. */
+export async function saveAccommodation(tx: Connection, id: UserId, accommodation: Accommodation): Promise<void> {
+  await tx.update(users).set({ timePercent: Math.round(accommodation.timeFactor * 100), extraAttempts: accommodation.extraAttempts, extraDays: accommodation.extraDays }).where(eq(users.id, id))
+}
+
+/** Sets a new password hash. */
+export async function savePasswordHash(tx: Connection, id: UserId, passwordHash: string): Promise<void> {
+  await tx.update(users).set({ passwordHash }).where(eq(users.id, id))
+}
+
+/** Current learners of classes, by name within a class. */
+export async function learnersOf(tx: Connection, classIds: readonly ClassId[]): Promise<ReadonlyMap<ClassId, readonly Person[]>> {
+  const out = new Map<ClassId, Person[]>(classIds.map(id => [id, []]))
+  if (classIds.length === 0) return out
+  const rows = await tx.select({ classId: enrolments.classId, user: users }).from(enrolments).innerJoin(users, eq(users.id, enrolments.learnerId))
+    .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt))).orderBy(asc(users.name))
+  for (const { classId, user } of rows) {
+    const { id, name, signIn, accommodation } = toUser(user)
+    out.get(classId)?.push({ id, name, signIn, accommodation })
+  }
+  return out
+}
+
+/** Enrols learners; one who had left is back. */
+export async function enrol(tx: Connection, classId: ClassId, learnerIds: readonly UserId[], joinedAt: Instant): Promise<void> {
+  if (learnerIds.length === 0) return
+  await tx.insert(enrolments).values(learnerIds.map(learnerId => ({ classId, learnerId, joinedAt, leftAt: null }))).onConflictDoUpdate({ target: [enrolments.classId, enrolments.learnerId], set: { leftAt: null } })
+}
+
+/** Classes a learner is in now. */
+export async function classesOfLearner(tx: Connection, learnerId: UserId): Promise<readonly ClassId[]> {
+  const rows = await tx.select({ classId: enrolments.classId }).from(enrolments).where(and(eq(enrolments.learnerId, learnerId), isNull(enrolments.leftAt)))
+  return rows.map(r => r.classId)
+}
+
+/** Who teaches each class. */
+export async function teachersOf(tx: Connection, classIds: readonly ClassId[]): Promise<ReadonlyMap<ClassId, readonly UserId[]>> {
+  const out = new Map<ClassId, UserId[]>(classIds.map(id => [id, []]))
+  if (classIds.length === 0) return out
+  for (const row of await tx.select().from(classTeachers).where(inArray(classTeachers.classId, [...classIds]))) out.get(row.classId)?.push(row.userId)
+  return out
+}
+
+/** Adds a teacher to a class. */
+export async function addTeacher(tx: Connection, classId: ClassId, userId: UserId): Promise<void> {
+  await tx.insert(classTeachers).values({ classId, userId }).onConflictDoNothing()
+}
+
+/** Groups of classes with their members. */
+export async function groupsOf(tx: Connection, classIds: readonly ClassId[]): Promise<readonly GroupRecord[]> {
+  if (classIds.length === 0) return []
+  const rows = await tx.select().from(groups).where(inArray(groups.classId, [...classIds])).orderBy(asc(groups.name))
+  const members = rows.length === 0 ? [] : await tx.select().from(groupMembers).where(inArray(groupMembers.groupId, rows.map(r => r.id)))
+  return rows.map(r => ({ ...r, learnerIds: members.filter(m => m.groupId === r.id).map(m => m.learnerId) }))
+}
+
+/** Adds a group or replaces its name and members. */
+export async function saveGroup(tx: Connection, group: GroupRecord): Promise<void> {
+  const { learnerIds, ...row } = group
+  await tx.insert(groups).values(row).onConflictDoUpdate({ target: groups.id, set: { name: row.name } })
+  await tx.delete(groupMembers).where(eq(groupMembers.groupId, row.id))
+  if (learnerIds.length > 0) await tx.insert(groupMembers).values(learnerIds.map(learnerId => ({ groupId: row.id, learnerId })))
+}
+
+/** Opens a session. */
+export async function addSession(tx: Connection, session: { readonly id: string, readonly userId: UserId, readonly createdAt: Instant, readonly expiresAt: Instant }): Promise<void> {
+  await tx.insert(sessions).values(session)
+}
+
+/** Who a session belongs to while it lasts, else null. */
+export async function userOfSession(tx: Connection, id: string, now: Instant): Promise<UserRecord | null> {
+  const [row] = await tx.select({ user: users, expiresAt: sessions.expiresAt }).from(sessions).innerJoin(users, eq(users.id, sessions.userId)).where(eq(sessions.id, id))
+  return row && row.expiresAt > now ? toUser(row.user) : null
+}
+
+/** Ends a session. */
+export async function removeSession(tx: Connection, id: string): Promise<void> {
+  await tx.delete(sessions).where(eq(sessions.id, id))
+}
+
+/** Failed sign-ins counted under a key since an instant. */
+export async function failuresOf(tx: Connection, key: string): Promise<{ readonly failures: number, readonly sinceAt: Instant } | null> {
+  const [row] = await tx.select().from(throttles).where(eq(throttles.key, key))
+  return row ? { failures: row.failures, sinceAt: row.sinceAt as Instant } : null
+}
+
+/** Counts one more failure, starting anew when the last count began before `freshAfter`. */
+export async function countFailure(tx: Connection, key: string, now: Instant, freshAfter: Instant): Promise<void> {
+  await tx.insert(throttles).values({ key, failures: 1, sinceAt: now }).onConflictDoUpdate({
+    target: throttles.key,
+    set: { failures: sql`case when since_at < ${freshAfter} then 1 else failures + 1 end`, sinceAt: sql`case when since_at < ${freshAfter} then ${now} else since_at end` },
+  })
+}
+
+/** Forgets failures after a sign-in that worked. */
+export async function clearFailures(tx: Connection, key: string): Promise<void> {
+  await tx.delete(throttles).where(eq(throttles.key, key))
+}

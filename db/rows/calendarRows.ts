@@ -1,0 +1,71 @@
+import type { ClassId, PlanId, SchoolId, YearId } from '#core/base'
+import type { PatternRow, SchoolYear } from '#core/calendar'
+import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
+import { printBody, readBody } from './body'
+import { classBody, command, planBody, yearBody } from './shapes'
+
+/** A class with what it does differently from plan and timetable. `version` counts changes. */
+export interface ClassRecord {
+  readonly id: ClassId
+  readonly schoolId: SchoolId
+  readonly yearId: YearId
+  readonly name: string
+  readonly shortName: string
+  readonly course: string
+  readonly joinCode: string
+  readonly planId: PlanId | null
+  readonly position: number
+  readonly version: number
+  readonly pattern: readonly PatternRow[]
+  readonly pacing: ClassPacing
+}
+
+export type ClassRow = Omit<ClassRecord, 'pattern' | 'pacing'> & { readonly body: string }
+
+/** Row to class. */
+export function toClass(row: ClassRow): ClassRecord {
+  const { body, ...rest } = row
+  const { pattern, lengths, changes } = readBody(classBody, body, 'classes.body')
+  return { ...rest, pattern, pacing: { lengths, changes } }
+}
+
+/** Class to row. */
+export function fromClass(record: ClassRecord): ClassRow {
+  const { pattern, pacing, ...rest } = record
+  return { ...rest, body: printBody({ pattern, ...pacing }) }
+}
+
+/** Row to school year. */
+export function toYear(row: { readonly id: YearId, readonly body: string }): SchoolYear {
+  const { v: _, ...rest } = readBody(yearBody, row.body, 'years.body')
+  return { id: row.id, ...rest }
+}
+
+/** School year to stored text. */
+export function fromYear(year: SchoolYear): string {
+  const { id: _, ...rest } = year
+  return printBody(rest)
+}
+
+/** Row to plan. */
+export function toPlan(row: { readonly id: PlanId, readonly body: string }): Plan {
+  const { v: _, ...rest } = readBody(planBody, row.body, 'plans.body')
+  return { id: row.id, ...rest }
+}
+
+/** Plan to stored text. */
+export function fromPlan(plan: Plan): string {
+  const { id: _, ...rest } = plan
+  return printBody(rest)
+}
+
+/** Stored text to planning command. */
+export function toCommand(text: string): PacingCommand {
+  const { v: _, ...rest } = readBody(command, text, 'journal.command')
+  return rest
+}
+
+/** Planning command to stored text. */
+export function fromCommand(value: PacingCommand): string {
+  return printBody(value)
+}

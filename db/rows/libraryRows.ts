@@ -1,0 +1,42 @@
+import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
+import type { Book, Resource } from '#core/library'
+import { printBody, readBody } from './body'
+import { bookBody, resourceBody } from './shapes'
+
+/** A resource and where it stands. `schoolId` null: part of a shared textbook. */
+export interface ResourceRecord {
+  readonly resource: Resource
+  readonly schoolId: SchoolId | null
+  readonly ownerId: UserId | null
+  readonly bookId: BookId | null
+  readonly bookLessonId: string | null
+  readonly position: number
+}
+
+type Plain = Omit<Resource, 'standards' | 'content' | 'items'>
+export type ResourceRow = Plain & Omit<ResourceRecord, 'resource'> & { readonly itemCount: number, readonly body: string }
+
+/** Row to resource. */
+export function toResource(row: ResourceRow): ResourceRecord {
+  const { v: _, ...body } = readBody(resourceBody, row.body, 'resources.body')
+  const { id, code, title, kind, role, minutes, grade } = row
+  return { resource: { id: id as ResourceId, code, title, kind, role, minutes, grade, ...body }, schoolId: row.schoolId, ownerId: row.ownerId, bookId: row.bookId, bookLessonId: row.bookLessonId, position: row.position }
+}
+
+/** Resource to row. */
+export function fromResource({ resource, ...where }: ResourceRecord): ResourceRow {
+  const { standards, content, items, ...plain } = resource
+  return { ...plain, ...where, itemCount: items.length, body: printBody({ standards, content, items }) }
+}
+
+/** Row to textbook. */
+export function toBook(row: { readonly id: BookId, readonly body: string }): Book {
+  const { v: _, ...rest } = readBody(bookBody, row.body, 'books.body')
+  return { id: row.id, ...rest }
+}
+
+/** Textbook to stored text. */
+export function fromBook(book: Book): string {
+  const { id: _, ...rest } = book
+  return printBody(rest)
+}

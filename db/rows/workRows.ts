@@ -1,0 +1,93 @@
+import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } from '#core/base'
+import type { AttemptRules } from '#core/attempts'
+import type { Because, Target } from '#core/audience'
+import type { LearnerTerms, Overrides, WindowSpec } from '#core/availability'
+import { printBody, readBody } from './body'
+import { assignmentBody, becauseBody, overridesBody } from './shapes'
+
+/** One target with what it changes for its learners. */
+export interface TargetRecord { readonly target: Target, readonly overrides: Overrides }
+
+export interface AssignmentRecord {
+  readonly id: AssignmentId
+  readonly schoolId: SchoolId
+  readonly authorId: UserId
+  readonly resourceId: ResourceId
+  readonly title: string
+  readonly note: string
+  readonly state: 'held' | 'published' | 'withdrawn'
+  readonly version: number
+  readonly createdAt: Instant
+  readonly publishedAt: Instant | null
+  readonly window: WindowSpec
+  readonly rules: AttemptRules
+  readonly targets: readonly TargetRecord[]
+  readonly exceptIds: readonly UserId[]
+}
+
+/** An assignment as resolved for one learner. */
+export interface LearnerWorkRecord {
+  readonly assignmentId: AssignmentId
+  readonly learnerId: UserId
+  readonly classId: ClassId
+  readonly terms: LearnerTerms
+  readonly because: readonly Because<LearnerTerms>[]
+}
+
+/** Stored text to window and rules. */
+export function toAssignmentBody(text: string): { readonly window: WindowSpec, readonly rules: AttemptRules } {
+  const { window, rules } = readBody(assignmentBody, text, 'assignments.body')
+  return { window, rules }
+}
+
+/** Window and rules to stored text. */
+export function fromAssignmentBody(value: { readonly window: WindowSpec, readonly rules: AttemptRules }): string {
+  return printBody({ window: value.window, rules: value.rules })
+}
+
+/** Stored target row to target. */
+export function toTarget(row: { readonly kind: Target['kind'], readonly refId: string, readonly overrides: string }): TargetRecord {
+  const { v: _, ...overrides } = readBody(overridesBody, row.overrides, 'assignment_targets.overrides')
+  const target = (row.kind === 'class' ? { kind: 'class', classId: row.refId } : row.kind === 'group' ? { kind: 'group', groupId: row.refId } : { kind: 'learner', learnerId: row.refId }) as Target
+  return { target, overrides }
+}
+
+/** Target to its stored parts. */
+export function fromTarget({ target, overrides }: TargetRecord): { readonly kind: Target['kind'], readonly refId: string, readonly overrides: string } {
+  const refId = target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
+  return { kind: target.kind, refId, overrides: printBody(overrides) }
+}
+
+interface LearnerWorkRow {
+  readonly assignmentId: AssignmentId
+  readonly learnerId: UserId
+  readonly classId: ClassId
+  readonly listedAt: number | null
+  readonly opensAt: number | null
+  readonly dueAt: number | null
+  readonly closesAt: number | null
+  readonly putAwayAt: number | null
+  readonly maxAttempts: number | null
+  readonly timeLimitMinutes: number | null
+  readonly because: string
+}
+
+/** Row to resolved work. */
+export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
+  const instantOf = (n: number | null) => n as Instant | null
+  return {
+    assignmentId: row.assignmentId, learnerId: row.learnerId, classId: row.classId,
+    terms: { listed: instantOf(row.listedAt), opens: instantOf(row.opensAt), due: instantOf(row.dueAt), closes: instantOf(row.closesAt), putAway: instantOf(row.putAwayAt), maxAttempts: row.maxAttempts, timeLimitMinutes: row.timeLimitMinutes },
+    because: readBody(becauseBody, row.because, 'learner_work.because').reasons,
+  }
+}
+
+/** Resolved work to row. */
+export function fromLearnerWork(record: LearnerWorkRecord): LearnerWorkRow {
+  const { terms } = record
+  return {
+    assignmentId: record.assignmentId, learnerId: record.learnerId, classId: record.classId,
+    listedAt: terms.listed, opensAt: terms.opens, dueAt: terms.due, closesAt: terms.closes, putAwayAt: terms.putAway,
+    maxAttempts: terms.maxAttempts, timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes), because: printBody({ reasons: record.because }),
+  }
+}

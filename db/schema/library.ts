@@ -1,0 +1,34 @@
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
+import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
+
+export const books = sqliteTable('books', {
+  id: text().$type<BookId>().primaryKey(),
+  schoolId: text().$type<SchoolId>(),
+  position: integer().notNull(),
+  body: text().notNull(),
+})
+
+export const resources = sqliteTable('resources', {
+  id: text().$type<ResourceId>().primaryKey(),
+  /** Null: part of a textbook every school may use. */
+  schoolId: text().$type<SchoolId>(),
+  ownerId: text().$type<UserId>(),
+  bookId: text().$type<BookId>(),
+  bookLessonId: text(),
+  position: integer().notNull(),
+  code: text().notNull(),
+  title: text().notNull(),
+  kind: text({ enum: RESOURCE_KINDS }).notNull(),
+  role: text({ enum: RESOURCE_ROLES }).notNull(),
+  minutes: integer().notNull(),
+  grade: integer().notNull(),
+  itemCount: integer().notNull(),
+  /** Standards, content and items with their keys. */
+  body: text().notNull(),
+}, t => [index('resources_by_book').on(t.bookId, t.position), index('resources_by_school').on(t.schoolId), uniqueIndex('resources_code').on(t.bookId, t.schoolId, t.code)])
+
+export const standards = sqliteTable('standards', {
+  code: text().primaryKey(),
+  text: text().notNull(),
+})

@@ -1,0 +1,24 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { BookId, ClassId, PlanId, SchoolId, UserId } from '#core/base'
+import { schools, users } from './people'
+
+export const plans = sqliteTable('plans', {
+  id: text().$type<PlanId>().primaryKey(),
+  schoolId: text().$type<SchoolId>().notNull().references(() => schools.id),
+  ownerId: text().$type<UserId>().notNull().references(() => users.id),
+  bookId: text().$type<BookId>(),
+  version: integer().notNull(),
+  body: text().notNull(),
+}, t => [index('plans_by_school').on(t.schoolId)])
+
+export const JOURNAL_STATES = ['done', 'undone', 'dropped'] as const
+
+export const journal = sqliteTable('journal', {
+  seq: integer().primaryKey({ autoIncrement: true }),
+  schoolId: text().$type<SchoolId>().notNull().references(() => schools.id),
+  classId: text().$type<ClassId>().notNull(),
+  actorId: text().$type<UserId>().notNull().references(() => users.id),
+  at: integer().notNull(),
+  state: text({ enum: JOURNAL_STATES }).notNull(),
+  command: text().notNull(),
+}, t => [index('journal_by_actor').on(t.actorId, t.state, t.seq)])
