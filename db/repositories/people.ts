@@ -17,7 +17,8 @@ export interface UserRecord {
   readonly accommodation: Accommodation
   readonly createdAt: Instant
 }
-export interface Person { readonly id: UserId, readonly name: string, readonly signIn: string, readonly accommodation: Accommodation }
+/** A learner in a class; `joined` once they have a password of their own. */
+export interface Person { readonly id: UserId, readonly name: string, readonly signIn: string, readonly joined: boolean, readonly accommodation: Accommodation }
 export interface GroupRecord { readonly id: GroupId, readonly schoolId: SchoolId, readonly ownerId: UserId, readonly classId: ClassId, readonly name: string, readonly learnerIds: readonly UserId[] }
 
 type Row = typeof users.$inferSelect
@@ -73,9 +74,9 @@ export async function saveAccommodation(tx: Connection, id: UserId, accommodatio
   await tx.update(users).set({ timePercent: Math.round(accommodation.timeFactor * 100), extraAttempts: accommodation.extraAttempts, extraDays: accommodation.extraDays }).where(eq(users.id, id))
 }
 
-/** Sets a new password hash. */
-export async function savePasswordHash(tx: Connection, id: UserId, passwordHash: string): Promise<void> {
-  await tx.update(users).set({ passwordHash }).where(eq(users.id, id))
+/** Gives an account its own sign-in and password. */
+export async function saveClaim(tx: Connection, id: UserId, signIn: string, passwordHash: string): Promise<void> {
+  await tx.update(users).set({ signIn, passwordHash }).where(eq(users.id, id))
 }
 
 /** Current learners of classes, by name within a class. */
@@ -85,8 +86,8 @@ export async function learnersOf(tx: Connection, classIds: readonly ClassId[]): 
   const rows = await tx.select({ classId: enrolments.classId, user: users }).from(enrolments).innerJoin(users, eq(users.id, enrolments.learnerId))
     .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt))).orderBy(asc(users.name))
   for (const { classId, user } of rows) {
-    const { id, name, signIn, accommodation } = toUser(user)
-    out.get(classId)?.push({ id, name, signIn, accommodation })
+    const { id, name, signIn, passwordHash, accommodation } = toUser(user)
+    out.get(classId)?.push({ id, name, signIn, joined: passwordHash !== '', accommodation })
   }
   return out
 }

@@ -44,6 +44,12 @@ export async function assignmentIdsTouching(tx: Connection, classIds: readonly C
   return rows.map(r => r.id)
 }
 
+/** Ids of published assignments that reach learners of a class. */
+export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<readonly AssignmentId[]> {
+  const rows = await tx.all<{ id: AssignmentId }>(sql`select distinct w.assignment_id as id from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' where w.class_id = ${classId}`)
+  return rows.map(r => r.id)
+}
+
 function rowOf(record: AssignmentRecord): Row {
   const { window, rules, targets: _, exceptIds: __, ...rest } = record
   return { ...rest, body: fromAssignmentBody({ window, rules }) }

@@ -1,0 +1,22 @@
+import { refuse, ok } from '#core/base'
+import type { ClassId, Result } from '#core/base'
+import { canRunClass, canSeeClass, isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { classById, classesOfSchool, classesTaughtBy, teachersOf } from '#db/repositories'
+import type { ClassRecord, Connection } from '#db/repositories'
+
+/** A class that the actor may change ('run') or look at ('see'). What one may not see is not found. */
+export async function classFor(tx: Connection, actor: Actor, classId: ClassId, act: 'run' | 'see'): Promise<Result<ClassRecord, AccessRefusal>> {
+  const record = await classById(tx, classId)
+  if (!record) return refuse({ code: 'access/not-found', what: 'class' })
+  const facts = { schoolId: record.schoolId, teacherIds: (await teachersOf(tx, [classId])).get(classId) ?? [] }
+  if (!canSeeClass(actor, facts)) return refuse({ code: 'access/not-found', what: 'class' })
+  if (act === 'run' && !canRunClass(actor, facts)) return refuse({ code: 'access/denied' })
+  return ok(record)
+}
+
+/** Classes a teacher works with: their own; for a lead every class of the school. */
+export async function classesInView(tx: Connection, actor: Actor): Promise<readonly ClassRecord[]> {
+  if (!isTeacher(actor)) return []
+  return actor.role === 'lead' ? classesOfSchool(tx, actor.schoolId) : classesTaughtBy(tx, actor.userId)
+}
