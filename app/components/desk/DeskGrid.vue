@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Instant, IsoDay } from '#core/base'
+import type { DeskColumn } from '../../stores/deskColumn'
+import { count, meetingsOf } from '../../words/numbers'
+import { sayPattern } from '../../words/pattern'
+import { sayDate } from '../../words/times'
+import type { DeskWeek } from './deskWeeks'
+import type { Selection } from './selection'
+
+const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null }>()
+const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn] }>()
+
+const template = computed(() => `4.6rem repeat(${props.columns.length}, minmax(7.5rem, 1fr))`)
+const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
+  const at = props.selection
+  if (!at || at.classId !== column.of.id) return false
+  if (at.kind === 'lesson') return s.kind === 'stone' && s.lessonId === at.lessonId
+  const m = s.kind === 'lost' ? s.lost : s.meeting === undefined ? undefined : column.calendar.meetings[s.meeting]
+  return s.kind !== 'stone' && m?.on === at.on && m.startMinute === at.startMinute
+}
+const isLit = (column: DeskColumn, s: { kind: string, lessonId?: string }) => props.selection?.kind === 'lesson' && props.selection.classId !== column.of.id && s.kind === 'stone' && s.lessonId === props.selection.lessonId
+const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).length ?? 0
+</script>
+
+<template>
+  <div class="desk" role="grid" aria-label="Planning desk, a row for each week, a column for each class" :aria-rowcount="weeks.length + 1">
+    <div class="row head" role="row" :style="{ gridTemplateColumns: template }">
+      <div role="columnheader" class="corner">Week of</div>
+      <div v-for="c in columns" :key="c.of.id" role="columnheader" class="colhead">
+        <button type="button" class="name" :title="`Open ${c.of.name} alone`" @click="emit('open', c)">{{ c.of.name }}</button>
+        <span class="said">{{ sayPattern(c.of.pattern) }}</span>
+        <span v-if="!c.plan" class="said">no plan yet</span>
+        <span v-else-if="unplaced(c) > 0" class="bad">{{ count(unplaced(c), 'lesson') }} too many</span>
+        <span v-else class="said">{{ meetingsOf(c.layout?.slackHalves ?? 0) }} meetings slack</span>
+      </div>
+    </div>
+    <div v-for="(w, i) in weeks" :id="`week-${w.mondayOn}`" :key="w.mondayOn" class="row" :class="{ term: w.termStarts !== null, current: w.isCurrent }" role="row" :aria-rowindex="i + 2" :style="{ gridTemplateColumns: template }">
+      <div role="rowheader" class="gutter">
+        <span class="date">{{ sayDate(w.mondayOn) }}</span>
+        <span v-if="w.termStarts" class="said">{{ w.termStarts }}</span>
+      </div>
+      <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
+      <template v-else>
+        <div v-for="c in columns" :key="c.of.id" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves}, minmax(0, 1fr))` }">
+          <DeskStretch
+            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" @select="emit('select', $event)"
+          />
+        </div>
+        <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
+      </template>
+      <div v-if="w.isCurrent" class="today" :style="{ top: `${Math.round(todayRatio * 100)}%` }" aria-hidden="true"><span>today</span></div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.desk { min-width: max-content; width: 100%; padding-bottom: 3rem; }
+.row { position: relative; display: grid; border-bottom: 1px solid var(--ui-border-muted); min-height: 2.35rem; }
+.row.term { border-top: 2px solid var(--ui-border-accented); }
+.row.current { background: color-mix(in oklab, var(--color-gorse-300) 12%, transparent); }
+.head { position: sticky; top: 0; z-index: 10; background: var(--ui-bg); border-bottom: 1px solid var(--ui-border-accented); }
+.corner { padding: 0.4rem 0.5rem; font-size: 0.75rem; color: var(--ui-text-muted); align-self: end; }
+.colhead { display: grid; padding: 0.35rem 0.4rem; gap: 1px; align-content: start; border-left: 1px solid var(--ui-border); }
+.colhead .name { font-weight: 650; text-align: left; cursor: pointer; color: var(--ui-text-highlighted); }
+.colhead .name:hover { text-decoration: underline; }
+.bad { font-size: 0.8rem; color: var(--ui-error); font-weight: 600; }
+.gutter { display: grid; align-content: start; padding: 0.4rem 0.5rem; font-size: 0.82rem; position: sticky; left: 0; background: inherit; }
+.date { font-variant-numeric: tabular-nums; white-space: nowrap; }
+.cell { display: grid; grid-auto-rows: 1.75rem; gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
+.band, .closed { display: flex; align-items: center; background: var(--hatch); font-size: 0.78rem; color: var(--ui-text-toned); min-height: 1.15rem; padding-inline: 0.4rem; margin: 0 0.2rem 0.3rem; border-radius: 3px; }
+.closed { margin: 0.3rem 0.2rem; }
+.band span, .closed span { background: var(--ui-bg); padding: 0 0.4rem; border-radius: 3px; }
+.today { position: absolute; left: 0; right: 0; height: 0; border-top: 2px solid var(--today); pointer-events: none; z-index: 4; }
+.today span { position: absolute; left: 0; top: -0.62rem; background: var(--today); color: var(--ui-bg); font-size: 0.7rem; font-weight: 650; padding: 0 0.3rem; border-radius: 0 4px 5px 0; line-height: 1.1rem; }
+</style>

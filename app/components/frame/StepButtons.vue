@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { useTell } from '../../composables/tell'
+import { useDesk } from '../../stores/desk'
+import { count } from '../../words/numbers'
+import { sayStep } from '../../words/steps'
+
+const desk = useDesk()
+const tell = useTell()
+
+async function go(way: 'undo' | 'redo'): Promise<void> {
+  if (!desk.steps[way] || desk.busy) return
+  const reply = await desk.step(way)
+  if (!reply.ok) tell.refused(reply.error)
+  else if (reply.value && reply.value.moved > 0) tell.done(`${count(reply.value.moved, 'piece')} of work moved back`)
+}
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]')
+  if (typing || !(event.ctrlKey || event.metaKey)) return
+  const key = event.key.toLowerCase()
+  if (key === 'z' || key === 'y') {
+    event.preventDefault()
+    void go(key === 'y' || event.shiftKey ? 'redo' : 'undo')
+  }
+})
+</script>
+
+<template>
+  <div class="flex items-center gap-1 min-w-0" data-slot="steps">
+    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" aria-keyshortcuts="Control+Z" data-slot="undo" @click="go('undo')">
+      <span class="truncate max-w-72">{{ desk.steps.undo ? `Undo: ${sayStep(desk.steps.undo, desk)}` : 'Undo' }}</span>
+    </UButton>
+    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" aria-keyshortcuts="Control+Shift+Z" data-slot="redo" @click="go('redo')">
+      <span class="truncate max-w-72 hidden lg:inline">{{ desk.steps.redo ? `Redo: ${sayStep(desk.steps.redo, desk)}` : 'Redo' }}</span>
+    </UButton>
+  </div>
+</template>

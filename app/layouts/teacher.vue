@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { useDesk } from '../stores/desk'
+
+const desk = useDesk()
+</script>
+
+<template>
+  <div class="frame">
+    <a class="skip" href="#main">Skip to the content</a>
+    <PlaceRail />
+    <div class="body">
+      <header class="bar">
+        <StepButtons v-if="desk.loaded" />
+        <div class="grow" />
+        <CommandPalette />
+        <PersonMenu />
+      </header>
+      <main id="main" class="main" tabindex="-1"><slot /></main>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.frame { display: flex; height: 100dvh; }
+.body { flex: 1; min-width: 0; display: flex; flex-direction: column; }
+.bar { display: flex; align-items: center; gap: 0.5rem; height: 3rem; padding: 0 0.75rem; border-bottom: 1px solid var(--ui-border); flex: none; }
+.grow { flex: 1; }
+.main { flex: 1; min-height: 0; overflow: auto; outline: none; }
+@media (max-width: 720px) { .main { padding-bottom: 4rem; } }
+</style>

@@ -1,0 +1,16 @@
+import { defineNuxtRouteMiddleware, navigateTo } from '#imports'
+import { useMe } from '../stores/me'
+
+const OPEN = ['/sign-in', '/sign-up', '/join']
+
+/** Sends people to where they belong; what they may do is decided by the server alone. */
+export default defineNuxtRouteMiddleware(async (to) => {
+  const store = useMe()
+  await store.ask()
+  const learner = store.me?.role === 'learner'
+  const home = learner ? '/learn' : '/pace'
+  if (OPEN.includes(to.path)) return store.me ? navigateTo(home) : undefined
+  if (!store.me) return navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } })
+  if (to.path === '/') return navigateTo(home)
+  if (learner !== to.path.startsWith('/learn')) return navigateTo(home)
+})

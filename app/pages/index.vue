@@ -1,0 +1,7 @@
+<script setup lang="ts">
+// the middleware sends everyone on
+</script>
+
+<template>
+  <div />
+</template>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { navigateTo, useHead, useRoute } from '#imports'
+import { reactive, ref } from 'vue'
+import { JoinClass } from '#shared/contracts/accounts'
+import { useMe } from '../stores/me'
+import { call } from '../wire/call'
+import { fieldOf, sayRefusal } from '../words/refusals'
+
+useHead({ title: 'Join a class · Step Cairn' })
+const store = useMe()
+const route = useRoute()
+const form = reactive({ code: typeof route.query.code === 'string' ? route.query.code : '', name: '', signIn: '', password: '' })
+const busy = ref(false)
+const problem = ref<{ field: string | null, text: string } | null>(null)
+const WORDS: Record<string, string> = { code: 'The code', name: 'Your name', signIn: 'Sign-in name', password: 'Password' }
+
+async function send(): Promise<void> {
+  busy.value = true
+  const reply = store.enter(await call(JoinClass, { body: form }))
+  busy.value = false
+  if (reply.ok) return void navigateTo('/learn')
+  const field = fieldOf(reply.error)
+  problem.value = { field, text: reply.error.code === 'input/invalid' ? `${WORDS[reply.error.field] ?? reply.error.field} ${reply.error.problem}.` : sayRefusal(reply.error) }
+}
+const errorOf = (field: string) => (problem.value?.field === field ? problem.value.text : undefined)
+</script>
+
+<template>
+  <main class="mx-auto max-w-md px-5 py-14">
+    <img src="/cairn.svg" alt="" width="44" height="44" class="mb-4">
+    <h1>Join a class</h1>
+    <p class="my-3 text-toned">Your teacher has the class's code. Write your name as it stands in the class list.</p>
+    <form class="grid gap-4" novalidate @submit.prevent="send">
+      <UFormField label="Class code" :error="errorOf('code')"><UInput v-model="form.code" name="code" size="md" autocomplete="off" autofocus class="code" /></UFormField>
+      <UFormField label="Your name" :error="errorOf('name')"><UInput v-model="form.name" name="name" size="md" autocomplete="name" /></UFormField>
+      <UFormField label="Sign-in name" help="You choose it: letters, digits, dots or dashes" :error="errorOf('signIn')"><UInput v-model="form.signIn" name="signIn" size="md" autocomplete="username" /></UFormField>
+      <UFormField label="Password" help="At least 8 characters" :error="errorOf('password')"><UInput v-model="form.password" name="password" type="password" size="md" autocomplete="new-password" /></UFormField>
+      <p v-if="problem && !problem.field" class="note-line needs" role="alert">{{ problem.text }}</p>
+      <div class="flex items-center gap-4"><UButton type="submit" size="md" :loading="busy" data-slot="send">Join</UButton><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink></div>
+    </form>
+  </main>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { navigateTo, useHead } from '#imports'
+import { reactive, ref } from 'vue'
+import { SignUp } from '#shared/contracts/accounts'
+import { useMe } from '../stores/me'
+import { call } from '../wire/call'
+import { fieldOf, sayRefusal } from '../words/refusals'
+
+useHead({ title: 'Set up a school · Step Cairn' })
+const store = useMe()
+const form = reactive({ school: '', name: '', signIn: '', password: '' })
+const busy = ref(false)
+const problem = ref<{ field: string | null, text: string } | null>(null)
+const WORDS: Record<string, string> = { school: 'School', name: 'Your name', signIn: 'Sign-in name', password: 'Password' }
+
+async function send(): Promise<void> {
+  busy.value = true
+  const reply = store.enter(await call(SignUp, { body: form }))
+  busy.value = false
+  if (reply.ok) return void navigateTo('/classes')
+  const field = fieldOf(reply.error)
+  problem.value = { field, text: reply.error.code === 'input/invalid' ? `${WORDS[reply.error.field] ?? reply.error.field} ${reply.error.problem}.` : sayRefusal(reply.error) }
+}
+const errorOf = (field: string) => (problem.value?.field === field ? problem.value.text : undefined)
+</script>
+
+<template>
+  <main class="mx-auto max-w-md px-5 py-14">
+    <img src="/cairn.svg" alt="" width="44" height="44" class="mb-4">
+    <h1>Set up a school</h1>
+    <p class="my-3 text-toned">You get an empty workspace of your own: then a school year, a class, a plan. Learners join with a code.</p>
+    <form class="grid gap-4" novalidate @submit.prevent="send">
+      <UFormField label="School" :error="errorOf('school')"><UInput v-model="form.school" name="school" size="md" autofocus /></UFormField>
+      <UFormField label="Your name" :error="errorOf('name')"><UInput v-model="form.name" name="name" size="md" autocomplete="name" /></UFormField>
+      <UFormField label="Sign-in name" help="Letters, digits, dots or dashes" :error="errorOf('signIn')"><UInput v-model="form.signIn" name="signIn" size="md" autocomplete="username" /></UFormField>
+      <UFormField label="Password" help="At least 8 characters" :error="errorOf('password')"><UInput v-model="form.password" name="password" type="password" size="md" autocomplete="new-password" /></UFormField>
+      <p v-if="problem && !problem.field" class="note-line needs" role="alert">{{ problem.text }}</p>
+      <div class="flex items-center gap-4"><UButton type="submit" size="md" :loading="busy" data-slot="send">Set up</UButton><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink></div>
+    </form>
+  </main>
+</template>

@@ -1,0 +1,20 @@
+/** '1 meeting', '3 meetings'. */
+export function count(n: number, one: string, many = `${one}s`): string {
+  return `${n} ${n === 1 ? one : many}`
+}
+
+/** '82 %'. */
+export function percent(ratio: number): string {
+  return `${Math.round(ratio * 100)} %`
+}
+
+/** Half meetings as meetings: '1½', '½', '2'. */
+export function meetingsOf(halves: number): string {
+  const whole = Math.floor(halves / 2)
+  return halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole}½`
+}
+
+/** '1½ meetings', '½ meeting', '1 meeting'. */
+export function sayMeetings(halves: number): string {
+  return `${meetingsOf(halves)} ${halves <= 2 ? 'meeting' : 'meetings'}`
+}

@@ -1,0 +1,26 @@
+import { fileURLToPath } from 'node:url'
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-06-01',
+  modules: ['@nuxt/ui', '@pinia/nuxt'],
+  // rendering pages on the server costs many times a page's data; the app is rendered in the browser
+  ssr: false,
+  spaLoadingTemplate: 'loading.html',
+  telemetry: false,
+  devtools: { enabled: false },
+  css: ['~/theme/main.css'],
+  alias: { '#core': here('./core'), '#ports': here('./ports'), '#standins': here('./standins'), '#db': here('./db'), '#usecases': here('./usecases') },
+  // every name is imported where it is used, so that nothing of the framework can slip into core, db or usecases
+  imports: { autoImport: false },
+  components: [{ path: '~/components', pathPrefix: false }],
+  ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] } },
+  icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'], globExclude: [] }, sizeLimitKb: 128 } },
+  colorMode: { preference: 'system', fallback: 'light' },
+  app: { head: { htmlAttrs: { lang: 'en' }, title: 'Step Cairn', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }] } },
+  experimental: { appManifest: false },
+  nitro: { compressPublicAssets: { gzip: true, brotli: true }, imports: { autoImport: false }, errorHandler: here('./server/http/onError.ts') },
+  vite: { build: { sourcemap: false } },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../bench', '../demo', '../scripts', '../**/*.test.ts'] } },
+})

@@ -1,0 +1,14 @@
+import { browser } from './steps/browser.mjs'
+import { built } from './steps/built.mjs'
+import { demoDatabase } from './steps/demoData.mjs'
+import { installed } from './steps/installed.mjs'
+import { ROOT, run, runBin } from './steps/run.mjs'
+
+// npm test: everything a change has to pass, from a bare clone on
+await installed()
+const chromium = await browser()
+await runBin('eslint/bin/eslint.js', ['.', '--max-warnings', '0'])
+await run(process.execPath, ['scripts/typecheck.mjs'])
+await built()
+await demoDatabase(`${ROOT}.tmp/tests/demo.db`, { fresh: true })
+await runBin('vitest/vitest.mjs', ['run', ...process.argv.slice(2)], { env: { CHROMIUM: chromium } })

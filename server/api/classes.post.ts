@@ -1,0 +1,5 @@
+import { MakeClass } from '#shared/contracts/teaching'
+import { makeClass } from '#usecases/teaching/classes'
+import { handle } from '../http/handle'
+
+export default handle(MakeClass, ({ deps, actor }, { body }) => makeClass(deps, actor, body))

@@ -1,0 +1,5 @@
+import { Redo } from '#shared/contracts/pacing'
+import { redo } from '#usecases/pacing/desk'
+import { handle } from '../../http/handle'
+
+export default handle(Redo, ({ deps, actor }) => redo(deps, actor))

@@ -1,0 +1,5 @@
+import { StartTry } from '#shared/contracts/learning'
+import { startTry } from '#usecases/learning/tries'
+import { handle } from '../../../http/handle'
+
+export default handle(StartTry, ({ deps, actor }, { params }) => startTry(deps, actor, params.assignmentId))

@@ -1,0 +1,60 @@
+import { randomUUID } from 'node:crypto'
+import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus } from 'h3'
+import type { EventHandler, H3Event } from 'h3'
+import type { Result } from '#core/base'
+import type { AnyContract, InputOf, ReplyOf } from '#shared/contracts/contract'
+import { STATUS_OF } from '#shared/contracts/refusal'
+import type { Refusal } from '#shared/contracts/refusal'
+import { actorOf } from '#usecases/accounts/session'
+import { serverOf } from './context'
+import type { Asked } from './context'
+import { logDefect } from './log'
+import { readRequest } from './readRequest'
+import { sessionIdOf } from './session'
+
+type Act<C extends AnyContract, A> = (asked: A, input: InputOf<C>) => Promise<Result<ReplyOf<C>, Refusal>>
+
+/** A route for signed-in people: who is asking, parse, act, reply. */
+export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
+  return answering(async (event) => {
+    const { deps, demo } = serverOf(event)
+    const actor = await actorOf(deps, await sessionIdOf(event))
+    if (!actor.ok) return actor
+    const input = await readRequest(event, contract)
+    return input.ok ? act({ deps, actor: actor.value, event, demo }, input.value) : input
+  })
+}
+
+/** A route for anyone, such as signing in. */
+export function handleOpen<C extends AnyContract>(contract: C, act: Act<C, Omit<Asked, 'actor'>>): EventHandler {
+  return answering(async (event) => {
+    const { deps, demo } = serverOf(event)
+    const input = await readRequest(event, contract)
+    return input.ok ? act({ deps, event, demo }, input.value) : input
+  })
+}
+
+function answering(work: (event: H3Event) => Promise<Result<unknown, Refusal>>): EventHandler {
+  return defineEventHandler(async (event) => {
+    setResponseHeader(event, 'cache-control', 'no-store')
+    const result = isForeign(event) ? { ok: false as const, error: { code: 'wire/foreign-origin' as const } } : await work(event).catch((error: unknown) => broken(error))
+    if (result.ok) return result.value
+    setResponseStatus(event, STATUS_OF[result.error.code])
+    return { error: result.error }
+  })
+}
+
+/** A write that another site's page sent in somebody's name. Callers that are no browser send no origin. */
+function isForeign(event: H3Event): boolean {
+  const origin = getRequestHeader(event, 'origin')
+  if (event.method === 'GET') return false
+  if (getRequestHeader(event, 'sec-fetch-site') === 'cross-site') return true
+  if (origin === undefined) return false
+  return !URL.canParse(origin) || new URL(origin).host !== getRequestHost(event, { xForwardedHost: true })
+}
+
+function broken(error: unknown): { readonly ok: false, readonly error: Refusal } {
+  const requestId = randomUUID()
+  logDefect(requestId, error)
+  return { ok: false, error: { code: 'wire/broken', requestId } }
+}

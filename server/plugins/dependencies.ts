@@ -1,0 +1,36 @@
+import { defineNitroPlugin } from 'nitropack/runtime'
+import { openStore } from '#db/client'
+import { latestRecordedAt } from '#db/repositories'
+import { clockFrom, systemClock } from '#standins/clock'
+import { randomIds } from '#standins/ids'
+import { scryptPasswords } from '#standins/passwords'
+import type { Store } from '#db/repositories'
+import { readConfig } from '../config'
+import type { ServerDeps } from '../http/context'
+import { log } from '../http/log'
+
+/** Opens the database and hands every request what it needs. */
+export default defineNitroPlugin((nitro) => {
+  const config = readConfig(process.env)
+  const ready = build(config).catch((error: unknown) => {
+    log('start-failed', { reason: reasonOf(error, config.database) })
+    process.exit(1)
+  })
+  nitro.hooks.hook('request', async (event) => {
+    event.context.server = await ready
+  })
+  nitro.hooks.hook('close', async () => (await ready).deps.store.close())
+})
+
+async function build(config: ReturnType<typeof readConfig>): Promise<ServerDeps> {
+  const store: Store = await openStore({ url: config.database, authToken: config.databaseToken, migrationsFolder: config.migrations })
+  const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
+  const clock = config.demoNow === null ? systemClock() : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
+  return { deps: { store, clock, ids: randomIds(), passwords: scryptPasswords() }, secret: config.secret, demo: config.demoNow !== null }
+}
+
+function reasonOf(error: unknown, database: string): string {
+  const text = error instanceof Error ? error.message : String(error)
+  if (/SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|EACCES|ENOSPC|EROFS/.test(text)) return `The database ${database} cannot be written: check that the folder exists, is writable and has space (${text}).`
+  return text
+}

@@ -1,0 +1,22 @@
+import { createHash } from 'node:crypto'
+import { setResponseHeader } from 'h3'
+import { defineNitroPlugin } from 'nitropack/runtime'
+
+/** Safety headers on every answer; inline scripts of a page are allowed by their hash only. */
+export default defineNitroPlugin((nitro) => {
+  nitro.hooks.hook('request', (event) => {
+    setResponseHeader(event, 'x-content-type-options', 'nosniff')
+    setResponseHeader(event, 'referrer-policy', 'same-origin')
+    setResponseHeader(event, 'x-frame-options', 'DENY')
+    setResponseHeader(event, 'permissions-policy', 'camera=(), microphone=(), geolocation=()')
+    setResponseHeader(event, 'content-security-policy', policy([]))
+  })
+  nitro.hooks.hook('render:response', (response, { event }) => {
+    const scripts = [...String(response.body).matchAll(/<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g)].map(m => m[1] ?? '')
+    setResponseHeader(event, 'content-security-policy', policy(scripts.map(s => `'sha256-${createHash('sha256').update(s).digest('base64')}'`)))
+  })
+})
+
+function policy(scriptHashes: readonly string[]): string {
+  return ['default-src \'self\'', `script-src 'self' ${scriptHashes.join(' ')}`.trim(), 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' data:', 'font-src \'self\'', 'connect-src \'self\'', 'object-src \'none\'', 'base-uri \'self\'', 'form-action \'self\'', 'frame-ancestors \'none\''].join('; ')
+}
