@@ -14,6 +14,8 @@ export interface OpenOptions {
   readonly migrationsFolder: string
   /** How long one statement waits for another process's lock; milliseconds. */
   readonly busyTimeoutMs?: number
+  /** False only for files that can be made again, such as the demo's. Default true: every commit is on the disk before it is acknowledged. */
+  readonly safeOnPowerLoss?: boolean
 }
 
 const TRIES = 8
@@ -26,8 +28,8 @@ export function isBusy(error: unknown): boolean {
   return false
 }
 
-async function setPragmas(client: Client, timeout: number): Promise<void> {
-  for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', `busy_timeout = ${timeout}`]) await client.execute(`PRAGMA ${pragma}`)
+async function setPragmas(client: Client, timeout: number, safe: boolean): Promise<void> {
+  for (const pragma of ['journal_mode = WAL', `synchronous = ${safe ? 'FULL' : 'OFF'}`, 'foreign_keys = ON', `busy_timeout = ${timeout}`]) await client.execute(`PRAGMA ${pragma}`)
 }
 
 /**
@@ -67,22 +69,23 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   const { url, file } = addressOf(options.url)
   if (file && !existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true })
   const timeout = options.busyTimeoutMs ?? 2000
+  const safe = options.safeOnPowerLoss ?? true
   const auth = options.authToken === undefined ? {} : { authToken: options.authToken }
   const writer = createClient({ url, concurrency: 1, timeout, ...auth })
   const reader = createClient({ url, concurrency: 1, timeout, ...auth })
   const renew = async (client: Client) => {
     await client.reconnect()
-    if (file) await setPragmas(client, timeout)
+    if (file) await setPragmas(client, timeout, safe)
   }
   const queue = writeQueue(() => renew(writer))
   try {
     if (file) {
-      await queue(() => setPragmas(writer, timeout))
+      await queue(() => setPragmas(writer, timeout, safe))
       const health = await writer.execute('PRAGMA quick_check(1)')
       if (health.rows[0]?.[0] !== 'ok') throw new Error(`The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`)
     }
     await queue(() => migrate(writer, options.migrationsFolder))
-    if (file) await setPragmas(reader, timeout)
+    if (file) await setPragmas(reader, timeout, safe)
   }
   catch (error) {
     writer.close()
@@ -95,6 +98,9 @@ export async function openStore(options: OpenOptions): Promise<Store> {
     read: drizzle(reader, { casing: 'snake_case' }),
     write: inTransaction,
     saveAnswers: gathered(inTransaction),
+    settle: async () => {
+      if (file) await queue(() => writer.execute('PRAGMA wal_checkpoint(TRUNCATE)'))
+    },
     close: () => {
       writer.close()
       reader.close()

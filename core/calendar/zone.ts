@@ -41,17 +41,29 @@ export function zoneOf(name: string): Zone {
     return toZoned(new CalendarDateTime(date.year, date.month, date.day, Math.floor(inDay / 60), inDay % 60), name, 'compatible').toDate().getTime()
   }
 
-  /** UTC ms to subtract for a whole week when no clock change falls into it, else null. */
-  const offsetOfWeek = (day: IsoDay): number | null => {
-    const monday = mondayOf(day)
+  const wallOf = (at: Instant) => {
+    const got: Record<string, string> = {}
+    for (const p of parts.formatToParts(at)) got[p.type] = p.value
+    return { on: `${got.year}-${got.month}-${got.day}` as IsoDay, minuteOfDay: Number(got.hour) * 60 + Number(got.minute) }
+  }
+  const offsets = new Map<number, number>()
+  /** Wall clock minus UTC at an instant, in ms. */
+  const offsetAt = (ms: number): number => {
+    const known = offsets.get(ms)
+    if (known !== undefined) return known
+    const { on, minuteOfDay } = wallOf(instant(ms))
+    const offset = (dayNumber(on) * 1440 + minuteOfDay) * MINUTE - ms
+    offsets.set(ms, offset)
+    return offset
+  }
+
+  /** The offset of a whole week and a day on either side when no clock change falls into it, else null. */
+  const offsetOfWeek = (monday: IsoDay): number | null => {
     const known = weekOffsets.get(monday)
     if (known !== undefined) return known
-    const from = dayNumber(monday) * 1440 * MINUTE - exact(monday, 0)
-    const next = addDays(monday, 8)
-    const to = dayNumber(next) * 1440 * MINUTE - exact(next, 0)
-    const middle = addDays(monday, 4)
-    const mid = dayNumber(middle) * 1440 * MINUTE - exact(middle, 0)
-    const offset = from === to && from === mid ? from : null
+    const start = dayNumber(monday) * 1440 * MINUTE
+    const probes = [-2, 4, 9].map(days => offsetAt(start + days * 1440 * MINUTE))
+    const offset = probes[0] === probes[1] && probes[1] === probes[2] ? probes[0] as number : null
     weekOffsets.set(monday, offset)
     return offset
   }
@@ -59,12 +71,9 @@ export function zoneOf(name: string): Zone {
   return {
     name,
     at: (day, minute) => {
-      const offset = offsetOfWeek(day)
+      const offset = offsetOfWeek(mondayOf(day))
       return instant(offset === null ? exact(day, minute) : (dayNumber(day) * 1440 + minute) * MINUTE - offset)
     },
-    local: (at) => {
-      const got = Object.fromEntries(parts.formatToParts(at).map(p => [p.type, p.value]))
-      return { on: `${got.year}-${got.month}-${got.day}` as IsoDay, minuteOfDay: Number(got.hour) * 60 + Number(got.minute) }
-    },
+    local: wallOf,
   }
 }

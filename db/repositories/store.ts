@@ -16,5 +16,7 @@ export interface Store {
   readonly write: <T>(work: (tx: Connection) => Promise<T>) => Promise<T>
   /** Gathered with other saves into one commit; resolves after it. False: the try was handed in before, nothing was saved. */
   readonly saveAnswers: (saves: readonly AnswerSave[]) => Promise<boolean>
+  /** Moves everything into the database file itself, so that it can be copied. */
+  readonly settle: () => Promise<void>
   readonly close: () => void
 }

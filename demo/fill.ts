@@ -1,0 +1,20 @@
+import { fileURLToPath } from 'node:url'
+import { openStore } from '#db/client'
+import { clockAt } from '#standins/clock'
+import { seededIds } from '#standins/ids'
+import { scryptPasswords } from '#standins/passwords'
+import { instant } from '#core/base'
+import { zoneOf } from '#core/calendar'
+import { liveThrough } from './history'
+import { SEED, YEAR } from './scenario'
+import { buildSchool } from './school'
+
+// fills an empty database file with the demo school: tsx demo/fill.ts PATH
+const path = process.argv[2]
+if (!path) throw new Error('name the database file to fill')
+const store = await openStore({ url: path, migrationsFolder: fileURLToPath(new URL('../db/migrations', import.meta.url)), safeOnPowerLoss: false })
+const clock = clockAt(instant(zoneOf(YEAR.zone).at(YEAR.firstOn, 0) - 3 * 86_400_000))
+const deps = { store, clock, ids: seededIds(SEED), passwords: scryptPasswords() }
+await liveThrough(deps, await buildSchool(deps), clock)
+await store.settle()
+store.close()
