@@ -29,7 +29,6 @@ export function isZone(name: string): boolean {
 
 /** Wall-time arithmetic for a zone; an unknown name is a defect (check with `isZone` first). */
 export function zoneOf(name: string): Zone {
-  const weekOffsets = new Map<IsoDay, number | null>()
   const parts = new Intl.DateTimeFormat('en-CA', {
     timeZone: name, hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit',
   })
@@ -46,8 +45,21 @@ export function zoneOf(name: string): Zone {
     for (const p of parts.formatToParts(at)) got[p.type] = p.value
     return { on: `${got.year}-${got.month}-${got.day}` as IsoDay, minuteOfDay: Number(got.hour) * 60 + Number(got.minute) }
   }
+  const offsetOfWeek = weekOffsets(wallOf)
+  return {
+    name,
+    at: (day, minute) => {
+      const offset = offsetOfWeek(mondayOf(day))
+      return instant(offset === null ? exact(day, minute) : (dayNumber(day) * 1440 + minute) * MINUTE - offset)
+    },
+    local: wallOf,
+  }
+}
+
+/** The offset (wall clock minus UTC, in ms) of a whole week and a day on either side when no clock change falls into it, else null. */
+function weekOffsets(wallOf: Zone['local']): (monday: IsoDay) => number | null {
+  const weeks = new Map<IsoDay, number | null>()
   const offsets = new Map<number, number>()
-  /** Wall clock minus UTC at an instant, in ms. */
   const offsetAt = (ms: number): number => {
     const known = offsets.get(ms)
     if (known !== undefined) return known
@@ -56,24 +68,13 @@ export function zoneOf(name: string): Zone {
     offsets.set(ms, offset)
     return offset
   }
-
-  /** The offset of a whole week and a day on either side when no clock change falls into it, else null. */
-  const offsetOfWeek = (monday: IsoDay): number | null => {
-    const known = weekOffsets.get(monday)
+  return (monday) => {
+    const known = weeks.get(monday)
     if (known !== undefined) return known
     const start = dayNumber(monday) * 1440 * MINUTE
     const probes = [-2, 4, 9].map(days => offsetAt(start + days * 1440 * MINUTE))
     const offset = probes[0] === probes[1] && probes[1] === probes[2] ? probes[0] as number : null
-    weekOffsets.set(monday, offset)
+    weeks.set(monday, offset)
     return offset
-  }
-
-  return {
-    name,
-    at: (day, minute) => {
-      const offset = offsetOfWeek(mondayOf(day))
-      return instant(offset === null ? exact(day, minute) : (dayNumber(day) * 1440 + minute) * MINUTE - offset)
-    },
-    local: wallOf,
   }
 }

@@ -1,7 +1,7 @@
 import { getQuery, getRequestHeader, getRouterParams, readRawBody } from 'h3'
 import type { H3Event } from 'h3'
 import type { z } from 'zod'
-import { ok, refuse } from '#core/base'
+import { refuse } from '#core/base'
 import type { Result } from '#core/base'
 import type { AnyContract, InputOf } from '#shared/contracts/contract'
 import type { WireRefusal } from '#shared/contracts/refusal'

@@ -2,6 +2,11 @@ import { createHash } from 'node:crypto'
 import { setResponseHeader } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 
+/** The one line with which Nuxt UI drops its first colours once the real ones are there; it is added in the browser, so no page holds it. */
+const UI_SCRIPT = 'document.head.removeChild(document.querySelector(\'[data-nuxt-ui-colors]\'))'
+
+const hashOf = (script: string) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`
+
 /** Safety headers on every answer; inline scripts of a page are allowed by their hash only. */
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('request', (event) => {
@@ -13,7 +18,7 @@ export default defineNitroPlugin((nitro) => {
   })
   nitro.hooks.hook('render:response', (response, { event }) => {
     const scripts = [...String(response.body).matchAll(/<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g)].map(m => m[1] ?? '')
-    setResponseHeader(event, 'content-security-policy', policy(scripts.map(s => `'sha256-${createHash('sha256').update(s).digest('base64')}'`)))
+    setResponseHeader(event, 'content-security-policy', policy([...scripts, UI_SCRIPT].map(hashOf)))
   })
 })
 

@@ -1,17 +1,28 @@
 import { ok } from '#core/base'
-import type { ClassId } from '#core/base'
+import type { ClassId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
+import type { Because } from '#core/audience'
 import type { Actor } from '#core/access'
 import { resolveWindow, spanOf } from '#core/availability'
-import type { Window, WindowSpec } from '#core/availability'
+import type { AvailabilityRefusal, LearnerTerms, Window, WindowSpan, WindowSpec } from '#core/availability'
 import type { Deps } from '../deps'
 import { checkedDraft } from './draft'
-import type { Draft } from './draft'
+import type { Draft, DraftRefusal } from './draft'
 import { resolveWork } from './world'
 import type { Assignable, World } from './world'
 
+/** One class's part of a preview; `problem` says why a window cannot stand there. */
+export interface ClassPreviewed { readonly classId: ClassId, readonly name: string, readonly learners: number, readonly window: Window | null, readonly span: WindowSpan | null, readonly problem: AvailabilityRefusal | null }
+export interface WorkPreview {
+  readonly learners: number
+  readonly classes: readonly ClassPreviewed[]
+  readonly who: readonly { readonly learnerId: UserId, readonly name: string, readonly classId: ClassId, readonly terms: LearnerTerms, readonly because: readonly Because<LearnerTerms>[] }[]
+  readonly targetCounts: readonly number[]
+  readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
+}
+
 /** What publishing a draft would do: head-counts, each class's resolved window with the meetings inside it, and every learner's own terms. Changes nothing. */
-export async function previewWork(deps: Deps, actor: Actor, draft: Draft) {
+export async function previewWork(deps: Deps, actor: Actor, draft: Draft): Promise<Result<WorkPreview, DraftRefusal>> {
   const checked = await checkedDraft(deps.store.read, actor, actor.userId, draft)
   if (!checked.ok) {
     const nobody = checked.error.code === 'audience/nobody-chosen' || checked.error.code === 'attempts/bad-rules'
@@ -31,7 +42,7 @@ export async function previewWork(deps: Deps, actor: Actor, draft: Draft) {
   })
 }
 
-function previewClass(classId: ClassId, work: Assignable, world: World, learners: number, problems: ReturnType<typeof resolveWork>['problems']) {
+function previewClass(classId: ClassId, work: Assignable, world: World, learners: number, problems: ReturnType<typeof resolveWork>['problems']): ClassPreviewed {
   const ground = world.grounds.get(classId)
   if (!ground) throw new Error('class without ground')
   const spec = windowOfClass(work, classId)

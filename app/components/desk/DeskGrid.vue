@@ -11,7 +11,7 @@ import type { Selection } from './selection'
 const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null }>()
 const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn] }>()
 
-const template = computed(() => `4.6rem repeat(${props.columns.length}, minmax(7.5rem, 1fr))`)
+const template = computed(() => `4.4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
 const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
   const at = props.selection
   if (!at || at.classId !== column.of.id) return false
@@ -24,7 +24,7 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
 </script>
 
 <template>
-  <div class="desk" role="grid" aria-label="Planning desk, a row for each week, a column for each class" :aria-rowcount="weeks.length + 1">
+  <div class="desk" role="grid" :style="{ '--columns': columns.length }" aria-label="Planning desk, a row for each week, a column for each class" :aria-rowcount="weeks.length + 1">
     <div class="row head" role="row" :style="{ gridTemplateColumns: template }">
       <div role="columnheader" class="corner">Week of</div>
       <div v-for="c in columns" :key="c.of.id" role="columnheader" class="colhead">
@@ -55,7 +55,7 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
 </template>
 
 <style scoped>
-.desk { min-width: max-content; width: 100%; padding-bottom: 3rem; }
+.desk { width: 100%; min-width: calc(4.4rem + var(--columns) * 8rem); padding-bottom: 3rem; }
 .row { position: relative; display: grid; border-bottom: 1px solid var(--ui-border-muted); min-height: 2.35rem; }
 .row.term { border-top: 2px solid var(--ui-border-accented); }
 .row.current { background: color-mix(in oklab, var(--color-gorse-300) 12%, transparent); }
@@ -67,10 +67,11 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
 .bad { font-size: 0.8rem; color: var(--ui-error); font-weight: 600; }
 .gutter { display: grid; align-content: start; padding: 0.4rem 0.5rem; font-size: 0.82rem; position: sticky; left: 0; background: inherit; }
 .date { font-variant-numeric: tabular-nums; white-space: nowrap; }
-.cell { display: grid; grid-auto-rows: 1.75rem; gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
+.cell { position: relative; z-index: 1; display: grid; grid-auto-rows: 1.75rem; gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
 .band, .closed { display: flex; align-items: center; background: var(--hatch); font-size: 0.78rem; color: var(--ui-text-toned); min-height: 1.15rem; padding-inline: 0.4rem; margin: 0 0.2rem 0.3rem; border-radius: 3px; }
 .closed { margin: 0.3rem 0.2rem; }
 .band span, .closed span { background: var(--ui-bg); padding: 0 0.4rem; border-radius: 3px; }
-.today { position: absolute; left: 0; right: 0; height: 0; border-top: 2px solid var(--today); pointer-events: none; z-index: 4; }
-.today span { position: absolute; left: 0; top: -0.62rem; background: var(--today); color: var(--ui-bg); font-size: 0.7rem; font-weight: 650; padding: 0 0.3rem; border-radius: 0 4px 5px 0; line-height: 1.1rem; }
+.today { position: absolute; left: 0; right: 0; height: 0; border-top: 2px solid var(--today); pointer-events: none; z-index: 0; }
+.today span { position: absolute; right: 0; top: -0.55rem; background: var(--today); color: var(--ui-bg); font-size: 0.7rem; font-weight: 650; padding: 0 0.3rem; border-radius: 4px 0 0 5px; line-height: 1.1rem; }
+.row.current .date { font-weight: 650; color: var(--today); }
 </style>

@@ -32,7 +32,7 @@ function choose(): void {
     :data-slot="stretch.kind" :data-lesson="lesson?.number" @click="choose"
   >
     <template v-if="lesson && stretch.kind === 'stone'">
-      <b>{{ stretch.starts ? lesson.number : '…' }}</b>
+      <b :class="{ again: !stretch.starts }">{{ lesson.number }}</b>
       <span v-if="roomy || stretch.halves >= 3">{{ lesson.title }}</span>
     </template>
     <template v-else-if="stretch.kind === 'lost'"><span v-if="roomy">{{ stretch.lost.because }}</span></template>
@@ -41,10 +41,11 @@ function choose(): void {
 </template>
 
 <style scoped>
-.stretch { position: relative; display: flex; align-items: baseline; gap: 0.35rem; min-width: 0; height: 100%; overflow: hidden; padding: 0.22rem 0.3rem; font-size: 0.8rem; line-height: 1.15; text-align: left; cursor: pointer; color: var(--ui-text); white-space: nowrap; align-content: center; }
+.stretch { position: relative; display: flex; align-items: baseline; gap: 0.35rem; min-width: 0; height: 100%; overflow: hidden; padding: 0.22rem 0.2rem 0.22rem 0.22rem; font-size: 0.78rem; letter-spacing: -0.01em; line-height: 1.15; text-align: left; cursor: pointer; color: var(--ui-text); white-space: nowrap; align-content: center; }
 .stretch b { font-weight: 650; font-variant-numeric: tabular-nums; }
+.stretch b.again { font-weight: 400; color: var(--ui-text-muted); }
 .stretch span { overflow: hidden; text-overflow: ellipsis; min-width: 0; }
-.stone { background: var(--stone-face); border: 1px solid var(--stone-line); border-left: 4px solid var(--tint); border-radius: 2px; }
+.stone { background: var(--stone-face); border: 1px solid var(--stone-line); border-left: 4px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line)); border-radius: 2px; }
 .stone.starts { border-top-left-radius: 7px 5px; border-bottom-left-radius: 5px 8px; }
 .stone.ends { border-top-right-radius: 6px 8px; border-bottom-right-radius: 8px 5px; }
 .stone.behind { background: var(--tint); border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line)); }

@@ -1,0 +1,13 @@
+import MarkdownIt from 'markdown-it'
+
+const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false })
+
+/** Markdown to HTML; HTML in the source stays text. */
+export function toHtml(text: string): string {
+  return markdown.render(text)
+}
+
+/** One line of Markdown, without a paragraph round it. */
+export function toInlineHtml(text: string): string {
+  return markdown.renderInline(text)
+}
