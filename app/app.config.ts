@@ -1,7 +1,7 @@
 export default {
   ui: {
     colors: { primary: 'tarn', secondary: 'tarn', success: 'moss', info: 'tarn', warning: 'gorse', error: 'rowan', neutral: 'grit' },
-    button: { slots: { base: 'font-semibold rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer' }, defaultVariants: { size: 'sm' } },
+    button: { slots: { base: 'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer' }, defaultVariants: { size: 'sm' } },
     input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     textarea: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     select: { defaultVariants: { size: 'sm' } },

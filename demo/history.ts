@@ -5,8 +5,9 @@ import type { AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import type { Item } from '#core/library'
-import { attemptsAt, groupsOf, learnerWorkOf, plansById } from '#db/repositories'
+import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
 import type { LearnerWorkRecord } from '#db/repositories'
+import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
@@ -16,11 +17,14 @@ import { assign } from '#usecases/work/changeWork'
 import type { Draft } from '#usecases/work/draft'
 import { previewWork } from '#usecases/work/previewWork'
 import { PIECES } from './content'
-import { DEMO_NOW, HELD, PLANNING, SECTIONS, SEED, WORK, YEAR } from './scenario'
+import { COMING, DEMO_NOW, HELD, PLANNING, SECTIONS, SEED, WORK, YEAR } from './scenario'
 import type { DemoWork } from './scenario'
 import type { DemoSchool } from './school'
 
-type Demo = DemoSchool & { readonly deps: Deps, readonly clock: { readonly set: (at: Instant) => void }, readonly lessons: ReadonlyMap<string, LessonId>, readonly groups: ReadonlyMap<ClassId, GroupId> }
+/** The checks that are open at the demo's now. */
+const LATEST = ['wav302', 'pro302']
+
+type Demo = DemoSchool & { readonly known: ReadonlySet<UserId>, readonly deps: Deps, readonly clock: { readonly set: (at: Instant) => void }, readonly lessons: ReadonlyMap<string, LessonId>, readonly groups: ReadonlyMap<ClassId, GroupId> }
 
 const zone = zoneOf(YEAR.zone)
 const until = parseInstant(DEMO_NOW) as Instant
@@ -30,7 +34,9 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
   const plans = await plansById(deps.store.read, [...school.plans.values()])
   const lessons = new Map([...plans.values()].flatMap(p => p.plan.lessons.map(l => [l.number, l.id] as const)))
   const groups = new Map((await groupsOf(deps.store.read, [...school.classes.values()])).filter(g => g.name === 'Extra practice').map(g => [g.classId, g.id]))
-  const demo: Demo = { ...school, deps, clock, lessons, groups }
+  const people = (await learnersOf(deps.store.read, [...school.classes.values()])).values()
+  const known = new Set([...people].flat().filter(l => DEMO_PEOPLE.some(p => p.signIn === l.signIn)).map(l => l.id))
+  const demo: Demo = { ...school, known, deps, clock, lessons, groups }
   const waiting = [...WORK]
   const published: { readonly id: AssignmentId, readonly piece: string }[] = []
   for (const on of daysThrough(YEAR.firstOn, zone.local(until).on)) {
@@ -52,6 +58,7 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
     await learnersWork(demo, published, on)
   }
   clock.set(until)
+  for (const coming of COMING) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, coming), publish: true }), coming.piece)
   for (const held of HELD) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
 }
@@ -70,6 +77,7 @@ async function plan({ deps, teacher, classes, lessons, clock }: Demo, step: type
 const RULES: Record<DemoWork['kind'], AttemptRules> = {
   check: { maxAttempts: 2, kept: 'best', waitMinutes: 0, timeLimitMinutes: null, order: 'shuffled', feedback: 'submission', answers: 'close', late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 } },
   practice: { maxAttempts: null, kept: 'latest', waitMinutes: 0, timeLimitMinutes: null, order: 'as-written', feedback: 'submission', answers: 'submission', late: null },
+  review: { maxAttempts: null, kept: 'best', waitMinutes: 0, timeLimitMinutes: null, order: 'shuffled', feedback: 'submission', answers: 'submission', late: null },
   test: { maxAttempts: 1, kept: 'first', waitMinutes: 0, timeLimitMinutes: 40, order: 'shuffled', feedback: 'close', answers: 'close', late: null },
 }
 
@@ -83,7 +91,7 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
   const targets = work.kind === 'practice' ? ids.map(id => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId })) : ids.map(classId => ({ kind: 'class' as const, classId }))
   const piece = pieceOf(work.piece)
   return {
-    resourceId: piece.id as ResourceId, title: piece.title, note: work.kind === 'check' ? 'You have two tries; the better one counts.' : work.kind === 'practice' ? 'For the extra practice group. Try it as often as you like.' : '',
+    resourceId: piece.id as ResourceId, title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title, note: work.kind === 'check' ? 'You have two tries; the better one counts.' : work.kind === 'practice' ? 'For the extra practice group. Try it as often as you like.' : '',
     window, rules: RULES[work.kind], targets: targets.map(target => ({ target, overrides: {} })), exceptIds: [],
   }
 }
@@ -129,6 +137,8 @@ async function learnersWork(demo: Demo, published: readonly { readonly id: Assig
   const rows = await learnerWorkOf(demo.deps.store.read, published.map(p => p.id))
   const due: { readonly at: Instant, readonly row: LearnerWorkRecord, readonly nth: number }[] = []
   for (const row of rows) {
+    // those who can be signed in with one click still have something to do
+    if (demo.known.has(row.learnerId) && LATEST.includes(published.find(p => p.id === row.assignmentId)?.piece ?? '')) continue
     for (const nth of [1, 2]) {
       const at = momentFor(row, nth)
       if (at !== null && at < until && zone.local(at).on === on) due.push({ at, row, nth })
@@ -155,11 +165,12 @@ async function tryPiece({ deps, teacher, clock }: Demo, row: LearnerWorkRecord, 
 }
 
 /** Some learners are in the middle of what is open now. */
-async function startSome({ deps, teacher }: Demo, published: readonly { readonly id: AssignmentId, readonly piece: string }[]): Promise<void> {
+async function startSome(demo: Demo, published: readonly { readonly id: AssignmentId, readonly piece: string }[]): Promise<void> {
+  const { deps, teacher } = demo
   const rows = await learnerWorkOf(deps.store.read, published.map(p => p.id))
   const open = rows.filter(r => (r.terms.opens ?? 0) <= until && (r.terms.due ?? Infinity) > until)
   for (const [i, row] of open.entries()) {
-    if (i % 9 !== 4 || (await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)).length > 0) continue
+    if (i % 9 !== 4 || demo.known.has(row.learnerId) || (await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)).length > 0) continue
     const learner: Actor = { userId: row.learnerId, schoolId: teacher.schoolId, role: 'learner', office: false }
     const started = await startTry(deps, learner, row.assignmentId)
     if (!started.ok) continue

@@ -46,7 +46,7 @@ export const PLANNING: readonly { readonly on: IsoDay, readonly section: string,
   { on: isoDay('2026-10-12'), section: '7E', act: { lesson: 'M1.4', halves: 6 } },
 ]
 
-export interface DemoWork { readonly piece: string, readonly lesson: string, readonly course: string, readonly kind: 'check' | 'practice' | 'test' }
+export interface DemoWork { readonly piece: string, readonly lesson: string, readonly course: string, readonly kind: 'check' | 'practice' | 'test' | 'review' }
 
 /** The checks, practice sets and the test that are set as the plan reaches them, in order. */
 export const WORK: readonly DemoWork[] = [
@@ -55,6 +55,11 @@ export const WORK: readonly DemoWork[] = [
   { piece: 'vib701', lesson: 'W1.7', course: 'Science 8', kind: 'test' }, { piece: 'wav102', lesson: 'W2.1', course: 'Science 8', kind: 'check' }, { piece: 'wav203', lesson: 'W2.2', course: 'Science 8', kind: 'practice' }, { piece: 'wav204', lesson: 'W2.2', course: 'Science 8', kind: 'check' }, { piece: 'wav302', lesson: 'W2.3', course: 'Science 8', kind: 'check' },
   { piece: 'mat102', lesson: 'M1.1', course: 'Science 7', kind: 'check' }, { piece: 'mat203', lesson: 'M1.2', course: 'Science 7', kind: 'practice' }, { piece: 'mat204', lesson: 'M1.2', course: 'Science 7', kind: 'check' },
   { piece: 'mat302', lesson: 'M1.3', course: 'Science 7', kind: 'check' }, { piece: 'mat402', lesson: 'M1.4', course: 'Science 7', kind: 'check' }, { piece: 'pro102', lesson: 'M2.1', course: 'Science 7', kind: 'check' }, { piece: 'pro202', lesson: 'M2.2', course: 'Science 7', kind: 'check' }, { piece: 'pro302', lesson: 'M2.3', course: 'Science 7', kind: 'check' },
+]
+
+/** Published and listed, but not yet open at the demo's now. */
+export const COMING: readonly DemoWork[] = [
+  { piece: 'wav203', lesson: 'W2.6', course: 'Science 8', kind: 'review' }, { piece: 'mat203', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
 ]
 
 /** Complete but not yet published at the demo's now. */

@@ -2,7 +2,7 @@ import { asId, mustBeOk } from '#core/base'
 import type { BookId, ClassId, PlanId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
-import { addBook, addResource, addStandards, addTeacher, addUsers, learnersOf, userBySignIn } from '#db/repositories'
+import { addBook, addResource, addStandards, addTeacher, addUsers, learnersOf, saveClaim, userBySignIn } from '#db/repositories'
 import type { UserRecord } from '#db/repositories'
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '#shared/demoPeople'
 import { signUp, joinClass } from '#usecases/accounts/signUp'
@@ -82,11 +82,27 @@ function groupsAt(i: number, size: number): string[] {
   return [i < size / 2 ? 'Window benches' : 'Door benches', ...(i % 4 === 1 ? ['Extra practice'] : []), ...(i % 5 === 1 ? ['Lab leads'] : [])]
 }
 
+/** Everybody else has joined too, with a sign-in out of their name. */
+async function claimAll(deps: Deps, classes: ReadonlyMap<string, ClassId>): Promise<void> {
+  const hash = await deps.passwords.hash(DEMO_PASSWORD)
+  await deps.store.write(async (tx) => {
+    const taken = new Set<string>()
+    for (const person of [...(await learnersOf(tx, [...classes.values()])).values()].flat().filter(p => !p.joined)) {
+      const [first = '', last = ''] = person.name.normalize('NFD').replace(/[^A-Za-z ]/g, '').toLowerCase().split(' ')
+      let signIn = `${first}.${last}`
+      while (taken.has(signIn)) signIn += '2'
+      taken.add(signIn)
+      await saveClaim(tx, person.id, signIn, hash)
+    }
+  })
+}
+
 async function accounts(deps: Deps, teacher: Actor, classes: ReadonlyMap<string, ClassId>, codes: ReadonlyMap<string, string>): Promise<void> {
   for (const p of DEMO_PEOPLE.filter(p => p.role === 'learner')) {
     const key = sectionOf(p.about) as string
     mustBeOk(await joinClass(deps, { code: codes.get(key) as string, name: p.name, signIn: p.signIn, password: DEMO_PASSWORD, address: 'demo' }), p.name)
   }
+  await claimAll(deps, classes)
   const classId = classes.get('8B') as ClassId
   const emeka = (await learnersOf(deps.store.read, [classId])).get(classId)?.find(l => l.signIn === 'emeka')
   if (emeka) mustBeOk(await setAccommodation(deps, teacher, { classId, learnerId: emeka.id, accommodation: { timeFactor: 1.5, extraAttempts: 0, extraDays: 1 } }), 'extra time')

@@ -160,7 +160,7 @@ function backToDesk(): void {
 .grow { flex: 1; }
 .split { flex: 1; min-height: 0; display: flex; }
 .pane { flex: 1; min-width: 0; overflow: auto; position: relative; }
-.inspector { width: 20rem; flex: none; overflow: auto; padding: 1rem; border-left: 1px solid var(--ui-border); background: var(--ui-bg-muted); }
+.inspector { width: 18rem; flex: none; overflow: auto; padding: 1rem; border-left: 1px solid var(--ui-border); background: var(--ui-bg-muted); }
 .inspector :deep(h3) { margin-bottom: 0.15rem; }
 @media (max-width: 1000px) { .split { flex-direction: column; } .inspector { width: auto; max-height: 40%; border-left: 0; border-top: 1px solid var(--ui-border); } }
 </style>

@@ -84,4 +84,22 @@ Sound in air is a longitudinal wave. Earthquakes send out both kinds; the longit
     many('Through what can longitudinal waves run?', ['A solid', 'A liquid', 'A gas'], ['Empty space'], { s: S8, d: 3, fb: 'They need a medium, but any medium will do.' }),
     num('Compressions run along a spring, 0.4 m apart, 3 of them each second. What is their speed, in m/s?', 1.2, 0.02, 'm/s', { s: S7, d: 3, fb: '3 × 0.4 = 1.2.' }),
   ]),
+  piece('W2.4', 'reading', 'wav401', 'What happens at the end', 10, 8, `
+Send a pulse along a rope whose far end is tied to a post. It arrives, and comes back: the wave is **reflected**. Look closely: the hump left on one side and returns on the **other** side. At a **fixed end** the pulse is turned over.
+
+Now let the far end slide freely on a smooth pole. Again the pulse comes back, but this time on the **same** side. At a **free end** it is not turned over.
+
+What if a thin rope is knotted to a thick one? At the knot a part of the energy goes on into the thick rope and a part comes back. The pulse that goes on and the pulse that comes back are both smaller than the one that came. Whenever a wave meets a change of medium, some of it is reflected; the greater the change, the more.
+
+Water waves that meet a straight wall leave it at the same angle at which they came. So does sound: a cave throws voices back, and a bat finds its way by listening to how long its cries take to return.`),
+  piece('W2.4', 'check', 'wav402', 'Check: waves that bounce back', 10, 8, 'Eight questions about reflection.', [
+    one('What does it mean that a wave is reflected?', ['It comes back from where the medium ends or changes', 'It becomes faster', 'It goes through without change', 'It stops and its energy is gone'], { s: S6, d: 1, fb: 'Reflected means thrown back.' }),
+    one('A pulse meets the end of a rope that is tied to a post. How does it come back?', ['On the other side of the rope', 'On the same side of the rope', 'Twice as high', 'It does not come back'], { s: S6, d: 2, fb: 'A fixed end turns the pulse over.' }),
+    one('A pulse meets an end that can slide freely. How does it come back?', ['On the same side of the rope', 'On the other side of the rope', 'Twice as fast', 'It does not come back'], { s: S6, d: 2, fb: 'A free end does not turn it over.' }),
+    one('A pulse runs from a thin rope into a thick one. What happens at the knot?', ['A part goes on and a part comes back', 'All of it goes on', 'All of it comes back', 'It is swallowed by the knot'], { s: S6, d: 3, fb: 'At a change of medium the energy is shared.' }),
+    num('Water waves meet a wall at an angle of 35° to the wall. At what angle to the wall do they leave, in degrees?', 35, 0.5, '°', { s: S6, d: 2, fb: 'They leave at the angle at which they came.' }),
+    num('A pulse runs at 6 m/s along a rope of 9 m, is reflected and comes back. How long is it on its way, in seconds?', 3, 0.05, 's', { s: S7, d: 4, fb: 'There and back are 18 m; 18 ÷ 6 = 3.' }),
+    many('Where is a large part of a wave reflected?', ['Where a rope is tied to a wall', 'Where sound meets a cliff'], ['In the middle of a long even rope', 'Inside deep, still water'], { s: S6, d: 3, fb: 'Only where the medium ends or changes.' }),
+    txt('What animal of the night finds its way by reflected sound?', ['bat', 'a bat', 'the bat', 'bats'], { s: S6, d: 1, fb: 'A bat listens to the echo of its cries.' }),
+  ]),
 ]

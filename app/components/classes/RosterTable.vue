@@ -40,9 +40,9 @@ const sayExtra = ({ accommodation: a }: LearnerRow) => [a.timeFactor !== 1 ? `ti
 
 <template>
   <section>
-    <div class="flex gap-3 items-end mb-2 flex-wrap">
+    <div class="flex gap-3 items-center mb-2 flex-wrap">
       <UInput v-model="word" class="!w-56" icon="i-lucide-search" placeholder="Find a learner" aria-label="Find a learner" />
-      <form v-if="page.mayRun" class="flex gap-1.5" @submit.prevent="newGroup.trim() && keep(null, newGroup.trim(), [])"><UInput v-model="newGroup" maxlength="40" placeholder="New group" aria-label="Name of a new group" name="new-group" /><UButton type="submit" color="neutral" variant="outline" :disabled="!newGroup.trim()">Add group</UButton></form>
+      <form v-if="page.mayRun" class="flex gap-1.5 items-center" @submit.prevent="newGroup.trim() && keep(null, newGroup.trim(), [])"><UInput v-model="newGroup" maxlength="40" placeholder="New group" aria-label="Name of a new group" name="new-group" /><UButton type="submit" color="neutral" variant="outline" :disabled="!newGroup.trim()">Add group</UButton></form>
     </div>
     <div class="overflow-x-auto">
       <table class="grid-table roster">

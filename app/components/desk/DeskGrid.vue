@@ -11,7 +11,7 @@ import type { Selection } from './selection'
 const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null }>()
 const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn] }>()
 
-const template = computed(() => `4.4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
+const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
 const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
   const at = props.selection
   if (!at || at.classId !== column.of.id) return false
@@ -39,6 +39,7 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
       <div role="rowheader" class="gutter">
         <span class="date">{{ sayDate(w.mondayOn) }}</span>
         <span v-if="w.termStarts" class="said">{{ w.termStarts }}</span>
+        <span v-if="w.isCurrent" class="flag">today</span>
       </div>
       <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
       <template v-else>
@@ -49,14 +50,14 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
         </div>
         <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
       </template>
-      <div v-if="w.isCurrent" class="today" :style="{ top: `${Math.round(todayRatio * 100)}%` }" aria-hidden="true"><span>today</span></div>
+      <div v-if="w.isCurrent" class="today" :style="{ top: `${Math.round(todayRatio * 100)}%` }" aria-hidden="true" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.desk { width: 100%; min-width: calc(4.4rem + var(--columns) * 8rem); padding-bottom: 3rem; }
-.row { position: relative; display: grid; border-bottom: 1px solid var(--ui-border-muted); min-height: 2.35rem; }
+.desk { width: 100%; min-width: calc(4rem + var(--columns) * 8rem); padding-bottom: 3rem; }
+.row { position: relative; isolation: isolate; display: grid; border-bottom: 1px solid var(--ui-border-muted); min-height: 2.35rem; }
 .row.term { border-top: 2px solid var(--ui-border-accented); }
 .row.current { background: color-mix(in oklab, var(--color-gorse-300) 12%, transparent); }
 .head { position: sticky; top: 0; z-index: 10; background: var(--ui-bg); border-bottom: 1px solid var(--ui-border-accented); }
@@ -65,13 +66,14 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
 .colhead .name { font-weight: 650; text-align: left; cursor: pointer; color: var(--ui-text-highlighted); }
 .colhead .name:hover { text-decoration: underline; }
 .bad { font-size: 0.8rem; color: var(--ui-error); font-weight: 600; }
-.gutter { display: grid; align-content: start; padding: 0.4rem 0.5rem; font-size: 0.82rem; position: sticky; left: 0; background: inherit; }
+.gutter { position: relative; display: grid; align-content: start; padding: 0.3rem 0.4rem; font-size: 0.82rem; }
+.current .gutter { padding-bottom: 1.15rem; }
 .date { font-variant-numeric: tabular-nums; white-space: nowrap; }
 .cell { position: relative; z-index: 1; display: grid; grid-auto-rows: 1.75rem; gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
 .band, .closed { display: flex; align-items: center; background: var(--hatch); font-size: 0.78rem; color: var(--ui-text-toned); min-height: 1.15rem; padding-inline: 0.4rem; margin: 0 0.2rem 0.3rem; border-radius: 3px; }
 .closed { margin: 0.3rem 0.2rem; }
 .band span, .closed span { background: var(--ui-bg); padding: 0 0.4rem; border-radius: 3px; }
-.today { position: absolute; left: 0; right: 0; height: 0; border-top: 2px solid var(--today); pointer-events: none; z-index: 0; }
-.today span { position: absolute; right: 0; top: -0.55rem; background: var(--today); color: var(--ui-bg); font-size: 0.7rem; font-weight: 650; padding: 0 0.3rem; border-radius: 4px 0 0 5px; line-height: 1.1rem; }
+.today { position: absolute; left: 4rem; right: 0; height: 0; border-top: 2px solid var(--today); pointer-events: none; }
+.flag { position: absolute; left: 0.5rem; bottom: 0.1rem; pointer-events: none; background: var(--today); color: var(--ui-bg); font-size: 0.7rem; font-weight: 650; padding: 0 0.3rem; border-radius: 3px 5px 4px 3px; line-height: 0.95rem; }
 .row.current .date { font-weight: 650; color: var(--today); }
 </style>

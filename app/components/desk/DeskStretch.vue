@@ -27,7 +27,7 @@ function choose(): void {
 
 <template>
   <button
-    type="button" class="stretch" :class="[stretch.kind, state, { selected, lit, roomy, starts: stretch.kind === 'stone' && stretch.starts, ends: stretch.kind === 'stone' && stretch.ends, marked: lesson && lesson.kind !== 'lesson' }]"
+    type="button" class="stretch" :class="[stretch.kind, state, { selected, lit, roomy, half: stretch.halves === 1 && !roomy, starts: stretch.kind === 'stone' && stretch.starts, ends: stretch.kind === 'stone' && stretch.ends, marked: lesson && lesson.kind !== 'lesson' }]"
     :style="{ gridColumn: `span ${stretch.halves}`, '--tint': tint }" :aria-label="label" :title="roomy ? undefined : label" :aria-pressed="selected" :tabindex="reachable ? 0 : -1"
     :data-slot="stretch.kind" :data-lesson="lesson?.number" @click="choose"
   >
@@ -51,6 +51,8 @@ function choose(): void {
 .stone.behind { background: var(--tint); border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line)); }
 .stone.under-way { background: linear-gradient(105deg, var(--tint) 50%, var(--stone-face) 50.5%); }
 .stone.marked b { text-decoration: underline; text-decoration-thickness: 2px; text-underline-offset: 2px; }
+
+.half.stone { border-left-width: 1px; border-top: 3px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line)); padding: 0.2rem 0 0; font-size: 0.68rem; letter-spacing: -0.035em; justify-content: center; }
 .bare { border: 1px dashed var(--ui-border-accented); border-radius: 4px; }
 .lost { background: var(--hatch); border: 1px solid var(--ui-border-accented); border-radius: 3px; }
 .lost span { background: var(--ui-bg); padding-inline: 0.25rem; }

@@ -57,6 +57,7 @@ const said = (name: string, title: string, c: Cell | undefined) => `${name}, ${t
 .evidence thead th.name { z-index: 3; }
 .work { min-width: 5.6rem; max-width: 7rem; }
 .work button { text-align: left; font-weight: 600; color: var(--ui-primary); text-decoration: underline; text-underline-offset: 2px; cursor: pointer; line-height: 1.2; display: block; }
+.work button::first-letter { text-transform: uppercase; }
 .work.chosen { box-shadow: inset 0 -3px 0 var(--ui-primary); }
 td { white-space: nowrap; border-right: 1px solid var(--ui-border-muted); }
 td.low { background: color-mix(in oklab, var(--color-gorse-300) 32%, transparent); }

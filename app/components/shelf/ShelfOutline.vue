@@ -29,7 +29,7 @@ const piecesIn = (lessons: readonly { id: string }[]) => lessons.reduce((n, l) =
 </script>
 
 <template>
-  <div class="outline" data-slot="outline">
+  <div class="shelf-outline" data-slot="outline">
     <UInput v-model="word" icon="i-lucide-search" placeholder="Word, lesson or short code" aria-label="Search the shelf" />
     <template v-if="found">
       <p class="said my-2" role="status">{{ count(found.length, 'piece') }} found</p>

@@ -23,10 +23,12 @@ const PER_ITEMS = LATE_PER.map(value => ({ value, label: value === 'calendar-day
         <UButton v-for="p in PRESETS" :key="p.key" size="xs" color="neutral" :variant="preset?.key === p.key ? 'solid' : 'outline'" :aria-pressed="preset?.key === p.key" @click="() => { rules = { ...p.rules, late: rules.late } }">{{ p.word }}</UButton>
       </div>
       <p class="said">{{ preset ? preset.about : 'Own rules, set below.' }}</p>
+      <div class="grid grid-cols-2 gap-2">
       <UFormField label="Tries" help="Empty: no limit"><UInput type="number" min="1" name="maxAttempts" :model-value="rules.maxAttempts === null ? '' : String(rules.maxAttempts)" placeholder="no limit" @update:model-value="patch({ maxAttempts: numberOrNull($event) })" /></UFormField>
+      <UFormField label="Minutes for a try" help="Empty: no limit"><UInput type="number" min="1" name="timeLimit" :model-value="rules.timeLimitMinutes === null ? '' : String(rules.timeLimitMinutes)" placeholder="none" @update:model-value="patch({ timeLimitMinutes: numberOrNull($event) })" /></UFormField>
+      </div>
       <UFormField v-if="rules.maxAttempts !== 1" label="Score that counts"><USelect class="w-full" :items="KEPT_ITEMS" :model-value="rules.kept" @update:model-value="patch({ kept: $event })" /></UFormField>
-      <UFormField v-if="rules.maxAttempts !== 1" label="Wait between tries" help="Minutes"><UInput type="number" min="0" :model-value="rules.waitMinutes" @update:model-value="patch({ waitMinutes: Math.trunc(Number($event)) })" /></UFormField>
-      <UFormField label="Time limit" help="Minutes from the start of a try; empty: none"><UInput type="number" min="1" name="timeLimit" :model-value="rules.timeLimitMinutes === null ? '' : String(rules.timeLimitMinutes)" placeholder="none" @update:model-value="patch({ timeLimitMinutes: numberOrNull($event) })" /></UFormField>
+      <UFormField v-if="rules.maxAttempts !== 1" label="Minutes between tries"><UInput type="number" min="0" :model-value="rules.waitMinutes" @update:model-value="patch({ waitMinutes: Math.trunc(Number($event)) })" /></UFormField>
       <UFormField label="Items"><USelect class="w-full" :items="ORDER_ITEMS" :model-value="rules.order" @update:model-value="patch({ order: $event })" /></UFormField>
       <UFormField label="Score and feedback shown"><USelect class="w-full" :items="REVEAL_ITEMS" :model-value="rules.feedback" data-slot="feedback" @update:model-value="patch({ feedback: $event })" /></UFormField>
       <UFormField label="Right answers shown"><USelect class="w-full" :items="REVEAL_ITEMS" :model-value="rules.answers" @update:model-value="patch({ answers: $event })" /></UFormField>

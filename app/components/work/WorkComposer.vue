@@ -97,13 +97,13 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
         <UFormField label="Title"><UInput v-model="draft.title" name="title" maxlength="120" /></UFormField>
         <UFormField label="Note to learners" hint="optional"><UTextarea v-model="draft.note" :rows="3" autoresize maxlength="1000" name="note" /></UFormField>
       </section>
-      <WhoAndWhen v-model="draft" :recipients="recipients" :preview="preview" :lessons="lessons" :start="start" :today="today" :zone="desk.zone" />
+      <div class="grid gap-5 content-start min-w-0">
+        <WhoAndWhen v-model="draft" :recipients="recipients" :preview="preview" :lessons="lessons" :start="start" :today="today" :zone="desk.zone" />
+        <LastLook v-if="preview" :preview="preview" :now="now" :begun="known?.begun ?? 0" :lesson="lessonName" :zone="desk.zone" />
+        <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
+        <p v-if="problem || previewProblem" class="note-line needs" role="alert">{{ problem || previewProblem }}</p>
+      </div>
       <RulesPanel v-model="draft.rules" :scored="piece ? isScored(piece.kind) : true" />
-    </div>
-    <div class="foot">
-      <LastLook v-if="preview" :preview="preview" :now="now" :begun="known?.begun ?? 0" :lesson="lessonName" :zone="desk.zone" />
-      <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
-      <p v-if="problem || previewProblem" class="note-line needs" role="alert">{{ problem || previewProblem }}</p>
     </div>
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"><UButton size="md" :loading="busy" @click="changeState(PublishWork, 'Published again')">Publish again</UButton></template>
@@ -125,7 +125,6 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
 <style scoped>
 .composer { padding: 0 1.25rem; }
 .three { display: grid; grid-template-columns: 14rem minmax(24rem, 1fr) 15rem; gap: 1.6rem; padding-block: 1rem; }
-.foot { display: grid; gap: 1rem; padding-block: 0.9rem; border-top: 1px solid var(--ui-border); }
 .acts { display: flex; gap: 0.6rem; position: sticky; bottom: 0; background: var(--ui-bg); border-top: 1px solid var(--ui-border); padding-block: 0.7rem; z-index: 5; flex-wrap: wrap; }
 @media (max-width: 1150px) { .three { grid-template-columns: 1fr 15rem; } .three > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; } }
 @media (max-width: 640px) { .three { grid-template-columns: 1fr; } .three > * { grid-column: 1 !important; grid-row: auto !important; } .acts { bottom: 0; } }

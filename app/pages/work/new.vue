@@ -38,7 +38,7 @@ onMounted(async () => {
     resourceId: piece.id as ResourceId, title: piece.title, note: '',
     window: { listed: null, opens: anchor({ edge: 'first', offset: 0, at: 'class-start' }), due: anchor({ edge: 'last', offset: 1, at: 'class-end' }), closes: null, putAway: null },
     rules: preset ? (isScored(piece.kind) ? preset.rules : { ...preset.rules, maxAttempts: null }) : PRESETS[0]!.rules,
-    targets: (lesson ? sharing : first ? [first] : []).map(c => ({ target: { kind: 'class' as const, classId: c.id as ClassId }, overrides: {} })), exceptIds: [],
+    targets: sharing.map(c => ({ target: { kind: 'class' as const, classId: c.id as ClassId }, overrides: {} })), exceptIds: [],
   }
 })
 </script>
