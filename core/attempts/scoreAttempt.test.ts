@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest'
+import { isoDay } from '../base'
+import type { Instant, IsoDay } from '../base'
+import { aTry, at, ids, multiple, rules, single, text } from '../../tests/support/made'
+import { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
+
+const days = { zoneDayOf: (when: Instant) => new Date(when).toISOString().slice(0, 10) as IsoDay, instructional: new Set(['2026-10-15', '2026-10-16', '2026-10-19', '2026-10-20'].map(isoDay)) }
+// due at the end of Thu 15 Oct
+const dueAt = at('10-16T00:00')
+const perDay = { percentPerDay: 10, per: 'calendar-day' as const, floorPercent: 50 }
+
+describe('scoreAttempt', () => {
+  const items = [single('1'), multiple('2'), text('3')]
+  const answers = new Map([[ids.item('1'), { kind: 'single' as const, choice: 'b' }], [ids.item('2'), { kind: 'multiple' as const, choices: ['a'] }]])
+
+  it('adds up points: 1 + 1 of 2 + 0 of 1 makes 2 of 4', () => {
+    const got = scoreAttempt(items, answers, { rule: null, dueAt, submittedAt: at('10-15T12:00'), days })
+    expect(got).toMatchObject({ points: 2, of: 4, ratio: 0.5, lateDays: 0, deductedRatio: 0 })
+    expect(got.items.map(i => i.points)).toEqual([1, 1, 0])
+  })
+
+  it('takes a share off for each day late', () => {
+    const got = scoreAttempt(items, answers, { rule: perDay, dueAt, submittedAt: at('10-17T12:00'), days })
+    expect(got.lateDays).toBe(2)
+    expect(got.ratio).toBeCloseTo(0.4)
+    expect(got.deductedRatio).toBeCloseTo(0.1)
+  })
+
+  it('scores a piece without items as 0 of 0', () => {
+    expect(scoreAttempt([], new Map(), { rule: null, dueAt: null, submittedAt: at('10-15T12:00'), days })).toMatchObject({ points: 0, of: 0, ratio: 0 })
+  })
+})
+
+describe('daysLate', () => {
+  it('counts begun days by the calendar', () => {
+    expect(daysLate(dueAt, at('10-15T23:59'), 'calendar-day', days)).toBe(0)
+    expect(daysLate(dueAt, dueAt, 'calendar-day', days)).toBe(1)
+    expect(daysLate(dueAt, at('10-16T23:59'), 'calendar-day', days)).toBe(1)
+    expect(daysLate(dueAt, at('10-18T00:00'), 'calendar-day', days)).toBe(3)
+  })
+
+  it('counts school days only, where the rule says so', () => {
+    // due Thu; Fri is one, Sat and Sun none, Mon the second
+    expect(daysLate(dueAt, at('10-16T09:00'), 'instructional-day', days)).toBe(1)
+    expect(daysLate(dueAt, at('10-18T09:00'), 'instructional-day', days)).toBe(1)
+    expect(daysLate(dueAt, at('10-19T09:00'), 'instructional-day', days)).toBe(2)
+  })
+
+  it('is one day at least once it is late', () => {
+    expect(daysLate(at('10-17T00:00'), at('10-17T09:00'), 'instructional-day', days)).toBe(1)
+  })
+})
+
+describe('keptShare', () => {
+  it('never falls below the floor', () => {
+    expect([0, 1, 4, 5, 6, 100].map(n => keptShare(perDay, n))).toEqual([1, 0.9, 0.6, 0.5, 0.5, 0.5])
+  })
+})
+
+describe('keptScore', () => {
+  const tries = [aTry(2, 0.6), aTry(1, 0.8), aTry(3, 0.7)]
+
+  it('keeps the best, latest, first or the mean', () => {
+    expect(keptScore(tries, 'best')).toBe(0.8)
+    expect(keptScore(tries, 'latest')).toBe(0.7)
+    expect(keptScore(tries, 'first')).toBe(0.8)
+    expect(keptScore(tries, 'mean')).toBeCloseTo(0.7)
+  })
+
+  it('has none before anything is handed in, and ignores a try in progress', () => {
+    expect(keptScore([], 'best')).toBeNull()
+    expect(keptScore([aTry(1, 0, { score: null, submittedAt: null })], 'best')).toBeNull()
+    expect(keptScore([aTry(1, 0.4), aTry(2, 0, { score: null, submittedAt: null })], 'latest')).toBe(0.4)
+  })
+})
+
+describe('faultInRules', () => {
+  it('names the field a learner could not meet', () => {
+    expect(faultInRules(rules())).toBeNull()
+    expect(faultInRules(rules({ maxAttempts: null }))).toBeNull()
+    expect(faultInRules(rules({ maxAttempts: 0 }))).toBe('maxAttempts')
+    expect(faultInRules(rules({ maxAttempts: 1.5 }))).toBe('maxAttempts')
+    expect(faultInRules(rules({ waitMinutes: -1 }))).toBe('waitMinutes')
+    expect(faultInRules(rules({ timeLimitMinutes: 0 }))).toBe('timeLimitMinutes')
+    expect(faultInRules(rules({ late: { ...perDay, percentPerDay: 101 } }))).toBe('late')
+  })
+
+  it('shows points with two decimals at most', () => {
+    expect([2 / 3, 1, 0.125].map(shownPoints)).toEqual([0.67, 1, 0.13])
+  })
+})

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest'
+import { multiple, numeric, single, text } from '../../tests/support/made'
+import { folded, isOmitted, readNumber, scoreItem } from './scoreItem'
+
+const choices = (...list: string[]) => ({ kind: 'multiple' as const, choices: list })
+const typed = (value: string) => ({ kind: 'numeric' as const, text: value })
+const words = (value: string) => ({ kind: 'text' as const, text: value })
+
+describe('scoreItem', () => {
+  it('gives all or nothing for a single choice', () => {
+    expect(scoreItem(single('1'), { kind: 'single', choice: 'b' })).toBe(1)
+    expect(scoreItem(single('1'), { kind: 'single', choice: 'a' })).toBe(0)
+    expect(scoreItem(single('1'), { kind: 'single', choice: null })).toBe(0)
+  })
+
+  it('shares the points of a multiple choice: right chosen − wrong chosen, over the right ones, never below zero', () => {
+    // 2 points, right are a and c
+    expect(scoreItem(multiple('1'), choices('a', 'c'))).toBe(2)
+    expect(scoreItem(multiple('1'), choices('a'))).toBe(1)
+    expect(scoreItem(multiple('1'), choices('a', 'c', 'b'))).toBe(1)
+    expect(scoreItem(multiple('1'), choices('a', 'b'))).toBe(0)
+    expect(scoreItem(multiple('1'), choices('b', 'd'))).toBe(0)
+    expect(scoreItem(multiple('1'), choices())).toBe(0)
+  })
+
+  it('takes a number within its tolerance, edges included', () => {
+    // 2.5 ± 0.1
+    for (const ok of ['2.5', '2.4', '2.6', '2,55', '2.5 m/s', '2.5m/s', ' 2.50 ']) expect(scoreItem(numeric('1'), typed(ok))).toBe(1)
+    for (const no of ['2.39', '2.61', '', 'two', '2.5 kg', '2.5.1']) expect(scoreItem(numeric('1'), typed(no))).toBe(0)
+  })
+
+  it('is not misled by binary fractions at the edge', () => {
+    expect(scoreItem(numeric('1', { value: 0.2, tolerance: 0.1, unit: '' }), typed('0.3'))).toBe(1)
+  })
+
+  it('takes a short text whatever its case and spaces', () => {
+    for (const ok of ['resting place', ' Resting   Place ', 'RESTING PLACE']) expect(scoreItem(text('1'), words(ok))).toBe(1)
+    for (const no of ['restingplace', 'resting', '']) expect(scoreItem(text('1'), words(no))).toBe(0)
+  })
+
+  it('gives nothing for a missing answer or one of another kind', () => {
+    expect(scoreItem(single('1'), undefined)).toBe(0)
+    expect(scoreItem(single('1'), words('b'))).toBe(0)
+  })
+})
+
+describe('readNumber', () => {
+  it.each<[string, number | null]>([['12', 12], ['-3', -3], ['−3', -3], ['+3', 3], ['1,234', 1234], ['1,234,567.5', 1234567.5], ['0,5', 0.5], ['1 500', 1500], ['.5', 0.5], ['5.', 5], ['3e8', 3e8], ['1e9999', null], ['', null], ['-', null], ['0x10', null], ['Infinity', null]])('reads %s as %s', (given, value) => {
+    expect(readNumber(given, '')).toBe(value)
+  })
+
+  it('drops the unit if it was typed', () => {
+    expect(readNumber('250 Hz', 'Hz')).toBe(250)
+    expect(readNumber('250hz', 'Hz')).toBe(250)
+    expect(readNumber('250 cm', 'Hz')).toBeNull()
+  })
+})
+
+describe('folded and isOmitted', () => {
+  it('folds composed and decomposed letters alike', () => {
+    expect(folded('Ze\u0301bra')).toBe(folded('Z\u00e9bra'))
+  })
+
+  it('knows what was left out', () => {
+    expect([undefined, { kind: 'single' as const, choice: null }, choices(), typed(' '), words('')].every(isOmitted)).toBe(true)
+    expect([{ kind: 'single' as const, choice: 'a' }, choices('a'), typed('0'), words('x')].some(isOmitted)).toBe(false)
+  })
+})
