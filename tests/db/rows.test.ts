@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest'
+import { isoDay } from '#core/base'
+import type { AssignmentRecord, ClassRecord, LearnerWorkRecord, ResourceRecord } from '#db/repositories'
+import { addAssignment, addClass, addPlan, addResource, addUsers, addYear, assignmentById, classById, learnerWorkOf, plansById, replaceLearnerWork, resourceById, saveClass, undoable, addToJournal, userById, yearsById } from '#db/repositories'
+import { NO_ACCOMMODATION } from '#core/availability'
+import { fromClass, toClass } from '../../db/rows/calendarRows'
+import { readBody } from '../../db/rows/body'
+import { yearBody } from '../../db/rows/shapes'
+import { aCheck, aLesson, aPlan, aYear, at, closure, ids, multiple, numeric, onDays, rules, single, text } from '../support/made'
+import { aBench, aTeacher } from '../support/world'
+
+describe('whole values come back as they went in', () => {
+  it('school year, plan and class with all that can be set', async () => {
+    const bench = await aBench()
+    const { schoolId, userId } = await aTeacher(bench, 'Tess')
+    const year = aYear({ rotation: { labels: ['A', 'B'], advance: 'date', overrides: [{ on: isoDay('2026-09-02'), label: 'B' }] }, terms: [{ name: 'One', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-10-01') }], notes: [closure('2026-09-07', '2026-09-08', { kind: 'short', factorRatio: 0.5, classIds: [ids.class('c')] })] })
+    const plan = aPlan([aLesson('a', 1.5), aLesson('b', 2, { kind: 'test', weight: 'optional', bookLessonId: 'W1.1' })])
+    const record: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: plan.id, position: 3, version: 1, pattern: [...onDays(1), { day: { label: 'A' }, startMinute: 600, minutes: 45, fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-11-01') }], pacing: { lengths: { [ids.lesson('a')]: 4 }, changes: [{ kind: 'cancel', on: isoDay('2026-09-09'), startMinute: 540, why: 'Snow' }, { kind: 'minutes', on: isoDay('2026-09-10'), startMinute: 540, minutes: 20, why: 'Drill' }] } }
+    await bench.deps.store.write(async (tx) => {
+      await addYear(tx, year, schoolId)
+      await addPlan(tx, { plan, schoolId, ownerId: userId, bookId: null, version: 1 })
+      await addClass(tx, record)
+    })
+    const { read } = bench.deps.store
+    expect((await yearsById(read, [year.id])).get(year.id)?.year).toEqual(year)
+    expect((await plansById(read, [plan.id])).get(plan.id)?.plan).toEqual(plan)
+    expect(await classById(read, record.id)).toEqual(record)
+    expect(toClass(fromClass(record) as never)).toEqual(record)
+  })
+
+  it('a piece with every kind of item', async () => {
+    const bench = await aBench()
+    const resource = aCheck([single('1'), multiple('2'), numeric('3'), text('4')], { standards: ['TH.1'], content: '**Bold** & <b>plain</b>' })
+    const record: ResourceRecord = { resource, schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 2 }
+    await bench.deps.store.write(tx => addResource(tx, record))
+    expect(await resourceById(bench.deps.store.read, resource.id)).toMatchObject({ resource })
+  })
+
+  it('an assignment with targets and overrides, and a learner’s own terms with reasons', async () => {
+    const bench = await aBench()
+    const { schoolId, userId } = await aTeacher(bench, 'Tess')
+    const resource = aCheck([single('1')])
+    const learner = { id: ids.user('l'), schoolId, name: 'L', signIn: 'l', passwordHash: '', role: 'learner' as const, office: false, accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 }, createdAt: at('09-01T00:00') }
+    const year = aYear()
+    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: { lengths: {}, changes: [] } }
+    const anchor = { kind: 'anchor' as const, lessonId: ids.lesson('a'), edge: 'last' as const, offset: -2, step: 'days' as const, at: { minuteOfDay: 900 } }
+    const record: AssignmentRecord = {
+      id: ids.work('w'), schoolId, authorId: userId, resourceId: resource.id, title: 'T', note: 'N', state: 'published', version: 1, createdAt: at('09-01T00:00'), publishedAt: at('09-02T00:00'),
+      window: { listed: null, opens: anchor, due: { kind: 'day', on: isoDay('2026-09-10') }, closes: { kind: 'time', on: isoDay('2026-09-11'), minuteOfDay: 960 }, putAway: null },
+      rules: rules({ late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 }, timeLimitMinutes: 30 }), exceptIds: [learner.id],
+      targets: [{ target: { kind: 'class', classId: room.id }, overrides: { window: { due: null, opens: anchor }, maxAttempts: null, timeLimitMinutes: 10 } }, { target: { kind: 'learner', learnerId: learner.id }, overrides: {} }],
+    }
+    const row: LearnerWorkRecord = { assignmentId: record.id, learnerId: learner.id, classId: room.id, terms: { listed: null, opens: at('09-03T00:00'), due: at('09-10T00:00'), closes: at('09-11T00:00'), putAway: null, maxAttempts: null, timeLimitMinutes: 45 }, because: [{ field: 'due', level: 'accommodation', sourceId: null }, { field: 'opens', level: 'class', sourceId: room.id }] }
+    await bench.deps.store.write(async (tx) => {
+      await addUsers(tx, [learner])
+      await addYear(tx, year, schoolId)
+      await addClass(tx, room)
+      await addResource(tx, { resource, schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 0 })
+      await addAssignment(tx, record)
+      await replaceLearnerWork(tx, record.id, [row])
+    })
+    const { read } = bench.deps.store
+    expect(await assignmentById(read, record.id)).toEqual(record)
+    expect(await learnerWorkOf(read, [record.id])).toEqual([row])
+    expect(await userById(read, learner.id)).toEqual(learner)
+  })
+
+  it('a planning act in the journal', async () => {
+    const bench = await aBench()
+    const { schoolId, userId } = await aTeacher(bench, 'Tess')
+    const year = aYear()
+    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: { lengths: {}, changes: [] } }
+    const command = { kind: 'meeting' as const, classId: room.id, on: isoDay('2026-09-07'), startMinute: 540, from: null, to: { kind: 'cancel' as const, on: isoDay('2026-09-07'), startMinute: 540, why: 'Snow' } }
+    await bench.deps.store.write(async (tx) => {
+      await addYear(tx, year, schoolId)
+      await addClass(tx, room)
+      await addToJournal(tx, { schoolId, classId: room.id, actorId: userId, at: at('09-01T00:00'), command })
+    })
+    expect((await undoable(bench.deps.store.read, userId)).undo?.command).toEqual(command)
+  })
+})
+
+describe('what a row may not hold', () => {
+  it('refuses bodies of another version or shape as a defect, without their content', () => {
+    const body = JSON.stringify({ v: 1, ...aYear(), firstOn: '2026-02-31' })
+    expect(() => readBody(yearBody, body, 'years.body')).toThrow(/years\.body/)
+    expect(() => readBody(yearBody, '{"v":99}', 'years.body')).toThrow(/years\.body/)
+    expect(() => readBody(yearBody, 'not json', 'years.body')).toThrow(/years\.body/)
+  })
+
+  it('keeps a class only over the version that was seen', async () => {
+    const bench = await aBench()
+    const { schoolId } = await aTeacher(bench, 'Tess')
+    const year = aYear()
+    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: { lengths: {}, changes: [] } }
+    await bench.deps.store.write(async (tx) => {
+      await addYear(tx, year, schoolId)
+      await addClass(tx, room)
+    })
+    expect(await bench.deps.store.write(tx => saveClass(tx, { ...room, name: 'First' }))).toBe(true)
+    expect(await bench.deps.store.write(tx => saveClass(tx, { ...room, name: 'Second' }))).toBe(false)
+    expect(await classById(bench.deps.store.read, room.id)).toMatchObject({ name: 'First', version: 2 })
+    expect(NO_ACCOMMODATION.timeFactor).toBe(1)
+  })
+})

@@ -1,0 +1,151 @@
+import { describe, expect, it } from 'vitest'
+import { isoDay, mustBeOk } from '#core/base'
+import { showDesk } from '#usecases/pacing/desk'
+import { adoptBook, layPlan, makePlan } from '#usecases/pacing/plans'
+import { changePattern, keepGroup, makeClass, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { addRoster, readRoster } from '#usecases/teaching/roster'
+import { showOverview } from '#usecases/teaching/showOverview'
+import { changeYear, makeYear, readClosures } from '#usecases/teaching/years'
+import { aYear, closure, onDays } from '../support/made'
+import { aBench, aSchool, aTeacher, rosterOf } from '../support/world'
+
+const { id: _, ...year } = aYear()
+
+describe('school year', () => {
+  it('is made once it agrees with itself, by the office only', async () => {
+    const bench = await aBench()
+    const teacher = await aTeacher(bench, 'Tess')
+    expect((await makeYear(bench.deps, teacher, { ...year, lastOn: isoDay('2026-08-01') })).error?.code).toBe('calendar/year-ends-before-start')
+    expect((await makeYear(bench.deps, { ...teacher, office: false }, year)).error?.code).toBe('access/denied')
+    expect((await makeYear(bench.deps, teacher, year)).ok).toBe(true)
+    expect((await showOverview(bench.deps, teacher)).value?.years.map(y => y.year.name)).toEqual(['2026/27'])
+  })
+
+  it('lays every class out anew when it changes, and refuses an outdated change', async () => {
+    const school = await aSchool()
+    const known = (await showOverview(school.deps, school.teacher)).value?.years[0]
+    const yearId = known?.year.id as never
+    const before = (await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings ?? 0
+    expect((await changeYear(school.deps, school.teacher, { yearId, version: 1, year: { ...year, notes: [closure('2026-09-07', '2026-09-11')] } })).ok).toBe(true)
+    expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before - 3)
+    expect((await changeYear(school.deps, school.teacher, { yearId, version: 1, year })).error).toEqual({ code: 'access/changed-meanwhile', field: 'version', seen: 1, now: 2 })
+    expect((await changeYear(school.deps, school.stranger, { yearId, version: 2, year })).error?.code).toBe('access/not-found')
+  })
+
+  it('keeps a rotation that a class still meets by', async () => {
+    const bench = await aBench()
+    const teacher = await aTeacher(bench, 'Tess')
+    const rotation = { labels: ['A', 'B'], advance: 'instructional' as const, overrides: [] }
+    const { yearId } = mustBeOk(await makeYear(bench.deps, teacher, { ...year, rotation }), 'year')
+    mustBeOk(await makeClass(bench.deps, teacher, { yearId, name: 'A', shortName: 'A', course: 'C', pattern: [{ day: { label: 'B' }, startMinute: 540, minutes: 50 }] }), 'class')
+    expect((await changeYear(bench.deps, teacher, { yearId, version: 1, year: { ...year, rotation: { ...rotation, labels: ['A'] } } })).error).toMatchObject({ code: 'calendar/unknown-label', label: 'B' })
+  })
+
+  it('reads closures without changing anything, for teachers only', async () => {
+    const school = await aSchool()
+    const input = { text: 'no calendar', firstOn: year.firstOn, lastOn: year.lastOn }
+    expect((await readClosures(school.deps, school.teacher, input)).error?.code).toBe('formats/not-a-calendar')
+    expect((await readClosures(school.deps, school.ann, input)).error?.code).toBe('access/denied')
+  })
+})
+
+describe('classes', () => {
+  it('refuses a class without meetings or of a foreign year', async () => {
+    const school = await aSchool()
+    const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never
+    const input = { yearId, name: 'X', shortName: 'X', course: 'C', pattern: [] }
+    expect((await makeClass(school.deps, school.teacher, input)).error?.code).toBe('calendar/no-meetings')
+    expect((await makeClass(school.deps, school.stranger, { ...input, pattern: onDays(1) })).error?.code).toBe('access/not-found')
+    expect((await makeClass(school.deps, school.ann, { ...input, pattern: onDays(1) })).error?.code).toBe('access/denied')
+  })
+
+  it('changes when it meets, for those who teach it', async () => {
+    const school = await aSchool()
+    const { classId } = school.a
+    expect((await changePattern(school.deps, school.stranger, { classId, version: 1, pattern: onDays(1) })).error?.code).toBe('access/not-found')
+    const version = (await showClass(school.deps, school.teacher, classId)).value?.version ?? 0
+    expect((await changePattern(school.deps, school.teacher, { classId, version, pattern: onDays(1) })).ok).toBe(true)
+    expect((await changePattern(school.deps, school.teacher, { classId, version, pattern: onDays(2) })).error?.code).toBe('access/changed-meanwhile')
+  })
+
+  it('keeps overlapping groups of its own learners', async () => {
+    const school = await aSchool()
+    const { classId } = school.a
+    const keep = (name: string, learnerIds: never[], groupId = null) => keepGroup(school.deps, school.teacher, { classId, groupId, name, learnerIds })
+    const ann = school.ann.userId as never
+    const ben = school.ben.userId as never
+    const one = await keep('One', [ann, ben])
+    await keep('Two', [ann])
+    expect((await showClass(school.deps, school.teacher, classId)).value?.learners.map(l => l.groupIds.length)).toEqual([2, 1])
+    await keep('One', [ben], one.value?.groupId as never)
+    expect((await showClass(school.deps, school.teacher, classId)).value?.learners.map(l => l.groupIds.length)).toEqual([1, 1])
+    expect((await keep('Three', [school.cleo.userId as never])).error?.code).toBe('audience/not-in-class')
+    expect((await keepGroup(school.deps, school.stranger, { classId, groupId: null, name: 'X', learnerIds: [] })).error?.code).toBe('access/not-found')
+  })
+
+  it('sets an accommodation for its own learners only', async () => {
+    const school = await aSchool()
+    const accommodation = { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 }
+    const set = (learnerId: typeof school.ann.userId, actor = school.teacher) => setAccommodation(school.deps, actor, { classId: school.a.classId, learnerId, accommodation })
+    expect((await set(school.ann.userId)).ok).toBe(true)
+    expect((await rosterOf(school, school.a.classId))[0]?.accommodation).toEqual(accommodation)
+    expect((await set(school.cleo.userId)).error?.code).toBe('audience/not-in-class')
+    expect((await set(school.ann.userId, school.stranger)).error?.code).toBe('access/not-found')
+  })
+})
+
+describe('rosters', () => {
+  const text = 'name,sign-in,groups\nDora Dill,dora,Front\n,nobody\nAnn Ash,,Front;Back\nEve Elm,tess'
+
+  it('tries a roster first: who is new, who is there, which rows are bad', async () => {
+    const school = await aSchool()
+    const got = await readRoster(school.deps, school.teacher, { classId: school.a.classId, text })
+    expect(got.value).toMatchObject({ fresh: ['Dora Dill', 'Eve Elm'], known: ['Ann Ash'], bad: [{ line: 3, fault: 'no-name' }] })
+    expect((await rosterOf(school, school.a.classId)).length).toBe(2)
+    expect((await readRoster(school.deps, school.stranger, { classId: school.a.classId, text })).error?.code).toBe('access/not-found')
+  })
+
+  it('adds all or nothing', async () => {
+    const school = await aSchool()
+    const add = (skipBad: boolean, rows = text) => addRoster(school.deps, school.teacher, { classId: school.a.classId, text: rows, skipBad })
+    expect((await add(false)).error).toMatchObject({ code: 'audience/bad-rows', lines: [3] })
+    // the sign-in of line 5 is the teacher's own
+    expect((await add(true)).error).toMatchObject({ code: 'audience/sign-in-taken', line: 5, signIn: 'tess' })
+    expect((await rosterOf(school, school.a.classId)).length).toBe(2)
+    expect((await add(true, text.replace('tess', 'eve'))).value).toEqual({ added: 2, known: 1 })
+    expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.groups.map(g => g.name)).toEqual(['Back', 'Front'])
+  })
+})
+
+describe('plans', () => {
+  it('comes from an outline, all or nothing', async () => {
+    const school = await aSchool()
+    const make = (text: string, actor = school.teacher) => makePlan(school.deps, actor, { title: 'P', course: 'C', text })
+    expect((await make('One,First,nine\nOne,Second,1')).error).toMatchObject({ code: 'audience/bad-rows', lines: [1] })
+    expect((await make('')).error?.code).toBe('formats/empty')
+    expect((await make('One,First,1', school.ann)).error?.code).toBe('access/denied')
+    expect((await showOverview(school.deps, school.teacher)).value?.plans.length).toBe(1)
+  })
+
+  it('lists what does not fit into the year, with the reason', async () => {
+    const school = await aSchool()
+    const { planId } = mustBeOk(await makePlan(school.deps, school.teacher, { title: 'Long', course: 'C', text: 'One,A,30\nOne,B,20\nOne,C,1' }), 'plan')
+    // class B meets about 32 times: A fits, B does not, C comes after it
+    const got = await layPlan(school.deps, school.teacher, { planId, classIds: [school.b.classId] })
+    expect(got.value?.notPlaced.map(n => [n.title, n.freeHalves !== null])).toEqual([['B', true], ['C', false]])
+    expect((await layPlan(school.deps, school.stranger, { planId, classIds: [school.b.classId] })).error?.code).toBe('access/not-found')
+  })
+
+  it('adopts only a textbook that is there', async () => {
+    const school = await aSchool()
+    expect((await adoptBook(school.deps, school.teacher, 'none' as never)).error?.code).toBe('access/not-found')
+    expect((await adoptBook(school.deps, school.ann, 'none' as never)).error?.code).toBe('access/denied')
+  })
+
+  it('shows the desk of own classes, and none of a stranger’s', async () => {
+    const school = await aSchool()
+    expect((await showDesk(school.deps, school.teacher)).value?.classes.map(c => c.name)).toEqual(['Class A', 'Class B'])
+    expect((await showDesk(school.deps, school.stranger)).value).toMatchObject({ year: null, classes: [], plans: [] })
+    expect((await showDesk(school.deps, school.ann)).error?.code).toBe('access/denied')
+  })
+})
