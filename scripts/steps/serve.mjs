@@ -41,10 +41,14 @@ export async function serve({ port, env, quiet = false }) {
   let errors = ''
   child.stderr?.on('data', (chunk) => { errors = (errors + chunk).slice(-4000) })
   const address = `http://127.0.0.1:${port}`
-  const gone = new Promise((_, reject) => child.once('exit', code => reject(new Error(`The server stopped while starting (code ${code}). ${errors}`))))
+  let ended = false
+  const gone = new Promise((_, reject) => child.once('close', (code) => {
+    ended = true
+    reject(new Error(`The server stopped while starting (code ${code}). ${errors}`))
+  }))
   gone.catch(() => undefined)
   const answers = async () => {
-    for (;;) {
+    while (!ended) {
       const reply = await fetch(`${address}/api/me`).catch(() => null)
       if (reply) return
       await new Promise(resolve => setTimeout(resolve, 50))

@@ -6,23 +6,36 @@ import { randomIds } from '#standins/ids'
 import { scryptPasswords } from '#standins/passwords'
 import type { Store } from '#db/repositories'
 import { readConfig } from '../config'
+import type { Config } from '../config'
 import type { ServerDeps } from '../http/context'
 import { log } from '../http/log'
 
 /** Opens the database and hands every request what it needs. */
 export default defineNitroPlugin((nitro) => {
-  const config = readConfig(process.env)
-  const ready = build(config).catch((error: unknown) => {
-    log('start-failed', { reason: reasonOf(error, config.database) })
-    process.exit(1)
-  })
+  const config = settings()
+  const ready = build(config).catch((error: unknown) => stop(reasonOf(error, config.database)))
   nitro.hooks.hook('request', async (event) => {
     event.context.server = await ready
   })
   nitro.hooks.hook('close', async () => (await ready).deps.store.close())
 })
 
-async function build(config: ReturnType<typeof readConfig>): Promise<ServerDeps> {
+function settings(): Config {
+  try {
+    return readConfig(process.env)
+  }
+  catch (error) {
+    return stop(error instanceof Error ? error.message : String(error))
+  }
+}
+
+/** A server that cannot work does not start: it says why and ends. */
+function stop(reason: string): never {
+  log('start-failed', { reason })
+  process.exit(1)
+}
+
+async function build(config: Config): Promise<ServerDeps> {
   const store: Store = await openStore({ url: config.database, authToken: config.databaseToken, migrationsFolder: config.migrations })
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
   const clock = config.demoNow === null ? systemClock() : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
