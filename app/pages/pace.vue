@@ -125,14 +125,14 @@ function backToDesk(): void {
     <header class="head">
       <h1>{{ one ? one.of.name : 'Pace' }}</h1>
       <div v-if="desk.classes.length" class="chips" role="group" aria-label="Classes in view">
-        <UButton size="xs" :variant="one ? 'outline' : 'solid'" :aria-pressed="!one" data-slot="all-classes" @click="show(null)">All classes</UButton>
+        <UButton size="xs" :variant="one ? 'outline' : 'solid'" :aria-pressed="!one" data-hook="all-classes" @click="show(null)">All classes</UButton>
         <span class="sep" aria-hidden="true" />
-        <UButton v-for="c in desk.columns" :key="c.of.id" size="xs" color="neutral" :variant="one ? (one.of.id === c.of.id ? 'solid' : 'outline') : desk.hidden.has(c.of.id) ? 'ghost' : 'subtle'" :aria-pressed="one ? one.of.id === c.of.id : !desk.hidden.has(c.of.id)" :data-slot="`chip-${c.of.shortName}`" @click="one ? show(c.of.id) : desk.toggle(c.of.id)">{{ c.of.shortName }}</UButton>
+        <UButton v-for="c in desk.columns" :key="c.of.id" size="xs" color="neutral" :variant="one ? (one.of.id === c.of.id ? 'solid' : 'outline') : desk.hidden.has(c.of.id) ? 'ghost' : 'subtle'" :aria-pressed="one ? one.of.id === c.of.id : !desk.hidden.has(c.of.id)" :data-hook="`chip-${c.of.shortName}`" @click="one ? show(c.of.id) : desk.toggle(c.of.id)">{{ c.of.shortName }}</UButton>
       </div>
       <div class="grow" />
       <span v-if="today" class="said">{{ sayDay(today) }}</span>
       <UButton size="xs" color="neutral" variant="ghost" @click="toToday">To today</UButton>
-      <UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-keyboard" data-slot="shortcuts" @click="openSheet">Keys</UButton>
+      <UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-keyboard" data-hook="shortcuts" @click="openSheet">Keys</UButton>
     </header>
     <p v-if="desk.problem" class="note-line needs m-4" role="alert">{{ sayRefusal(desk.problem) }} <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton></p>
     <FirstSteps v-else-if="desk.loaded && !desk.columns.some(c => c.plan)" />

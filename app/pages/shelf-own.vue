@@ -57,9 +57,9 @@ async function save(): Promise<void> {
     <UFormField label="Text" :help="scored ? 'Shown before the questions. Markdown: **bold**, lists, tables.' : 'Markdown: **bold**, lists, tables.'"><UTextarea v-model="form.content" :rows="4" autoresize :maxrows="24" /></UFormField>
     <template v-if="scored">
       <ItemForm v-for="(_, i) in form.items" :key="i" v-model="form.items[i]!" :number="i + 1" :alone="form.items.length === 1" @remove="form.items.splice(i, 1)" />
-      <UButton class="justify-self-start" color="neutral" variant="outline" icon="i-lucide-plus" data-slot="add-item" @click="() => { form.items.push(newDraft(form.items.at(-1)?.kind)) }">Add a question</UButton>
+      <UButton class="justify-self-start" color="neutral" variant="outline" icon="i-lucide-plus" data-hook="add-item" @click="() => { form.items.push(newDraft(form.items.at(-1)?.kind)) }">Add a question</UButton>
     </template>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-    <div class="flex gap-3 sticky bottom-0 py-3 bg-default border-t border-default"><UButton type="submit" size="md" :loading="busy" data-slot="save-piece">Put it on the shelf</UButton><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton><span class="said self-center">Kept on this machine while you write.</span></div>
+    <div class="flex gap-3 sticky bottom-0 py-3 bg-default border-t border-default"><UButton type="submit" size="md" :loading="busy" data-hook="save-piece">Put it on the shelf</UButton><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton><span class="said self-center">Kept on this machine while you write.</span></div>
   </form>
 </template>

@@ -19,7 +19,7 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
 <template>
   <div class="shelf">
     <section class="left">
-      <header class="flex items-center gap-2 mb-3"><h1 class="flex-1">Shelf</h1><UButton to="/shelf-own" variant="outline" icon="i-lucide-plus" data-slot="write-own">Write an own piece</UButton></header>
+      <header class="flex items-center gap-2 mb-3"><h1 class="flex-1">Shelf</h1><UButton to="/shelf-own" variant="outline" icon="i-lucide-plus" data-hook="write-own">Write an own piece</UButton></header>
       <p v-if="shelf.problem" class="note-line needs" role="alert">{{ sayRefusal(shelf.problem) }}</p>
       <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">The shelf is empty. Write a first piece of your own, such as a short check.</p>
       <ShelfOutline :chosen="chosen" @choose="choose($event.id)" />

@@ -53,14 +53,14 @@ async function enter(name: string, secret: string): Promise<void> {
         <UFormField label="Sign-in name"><UInput v-model="signIn" name="signIn" autocomplete="username" size="md" required autofocus /></UFormField>
         <UFormField label="Password"><UInput v-model="password" name="password" type="password" autocomplete="current-password" size="md" required /></UFormField>
         <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-        <UButton type="submit" size="md" :loading="busy" data-slot="sign-in">Sign in</UButton>
+        <UButton type="submit" size="md" :loading="busy" data-hook="sign-in">Sign in</UButton>
         <p class="text-sm">New here? <NuxtLink class="plain" to="/sign-up">Set up a school</NuxtLink> as a teacher, or <NuxtLink class="plain" to="/join">join a class</NuxtLink> with its code.</p>
       </form>
       <div v-if="people.length > 0" class="demo">
         <h2>The demo school, in one click</h2>
         <ul>
           <li v-for="p in people" :key="p.signIn">
-            <button type="button" :disabled="busy" :data-slot="`demo-${p.signIn}`" @click="enter(p.signIn, p.password)">
+            <button type="button" :disabled="busy" :data-hook="`demo-${p.signIn}`" @click="enter(p.signIn, p.password)">
               <strong>{{ p.name }}</strong><span>{{ p.about }}</span>
             </button>
           </li>

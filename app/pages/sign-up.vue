@@ -35,7 +35,7 @@ const errorOf = (field: string) => (problem.value?.field === field ? problem.val
       <UFormField label="Sign-in name" help="Letters, digits, dots or dashes" :error="errorOf('signIn')"><UInput v-model="form.signIn" name="signIn" size="md" autocomplete="username" /></UFormField>
       <UFormField label="Password" help="At least 8 characters" :error="errorOf('password')"><UInput v-model="form.password" name="password" type="password" size="md" autocomplete="new-password" /></UFormField>
       <p v-if="problem && !problem.field" class="note-line needs" role="alert">{{ problem.text }}</p>
-      <div class="flex items-center gap-4"><UButton type="submit" size="md" :loading="busy" data-slot="send">Set up</UButton><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink></div>
+      <div class="flex items-center gap-4"><UButton type="submit" size="md" :loading="busy" data-hook="send">Set up</UButton><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink></div>
     </form>
   </main>
 </template>

@@ -65,7 +65,7 @@ export class Agent {
     const query = new URLSearchParams((input.query ?? {}) as Record<string, string>)
     const path = contract.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? '') + (query.size ? `?${query}` : '')
     const { status, text } = await this.raw(contract.method, path, contract.method === 'POST' ? input.body ?? {} : undefined)
-    const value = text === '' ? null : JSON.parse(text) as never
+    const value = (text === '' ? null : JSON.parse(text)) as never
     return status < 400 ? { ok: true, value, status, text } : { ok: false, error: (value as unknown as { error: Refusal }).error, status, text }
   }
 }

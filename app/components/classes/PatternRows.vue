@@ -23,7 +23,7 @@ const remove = (at: number) => { rows.value = rows.value.filter((_, i) => i !== 
 </script>
 
 <template>
-  <fieldset class="grid gap-1.5" data-slot="pattern">
+  <fieldset class="grid gap-1.5" data-hook="pattern">
     <legend class="text-sm font-semibold mb-1">Meets on</legend>
     <div v-for="(r, i) in rows" :key="i" class="flex gap-2 items-center">
       <USelect class="w-32" :items="days" :model-value="dayKey(r)" :aria-label="`Day of meeting ${i + 1}`" @update:model-value="patch(i, { day: dayOf(String($event)) })" />
@@ -31,6 +31,6 @@ const remove = (at: number) => { rows.value = rows.value.filter((_, i) => i !== 
       <span class="said">for</span><UInput type="number" class="!w-20" min="5" :model-value="r.minutes" :aria-label="`Minutes of meeting ${i + 1}`" @update:model-value="patch(i, { minutes: Math.trunc(Number($event)) })" /><span class="said">min</span>
       <UButton color="neutral" variant="ghost" icon="i-lucide-x" :aria-label="`Remove meeting ${i + 1}`" @click="remove(i)" />
     </div>
-    <UButton class="justify-self-start" size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" data-slot="add-meeting" @click="add">Another meeting</UButton>
+    <UButton class="justify-self-start" size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" data-hook="add-meeting" @click="add">Another meeting</UButton>
   </fieldset>
 </template>

@@ -29,7 +29,7 @@ function choose(): void {
   <button
     type="button" class="stretch" :class="[stretch.kind, state, { selected, lit, roomy, half: stretch.halves === 1 && !roomy, starts: stretch.kind === 'stone' && stretch.starts, ends: stretch.kind === 'stone' && stretch.ends, marked: lesson && lesson.kind !== 'lesson' }]"
     :style="{ gridColumn: `span ${stretch.halves}`, '--tint': tint }" :aria-label="label" :title="roomy ? undefined : label" :aria-pressed="selected" :tabindex="reachable ? 0 : -1"
-    :data-slot="stretch.kind" :data-lesson="lesson?.number" @click="choose"
+    :data-hook="stretch.kind" :data-lesson="lesson?.number" @click="choose"
   >
     <template v-if="lesson && stretch.kind === 'stone'">
       <b :class="{ again: !stretch.starts }">{{ lesson.number }}</b>

@@ -34,7 +34,7 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
 </script>
 
 <template>
-  <div v-if="lesson" class="grid gap-5" data-slot="inspector-lesson">
+  <div v-if="lesson" class="grid gap-5" data-hook="inspector-lesson">
     <header>
       <p class="said">{{ column.of.name }} · {{ unit?.number }} {{ unit?.title }}</p>
       <h2><span class="tabular-nums">{{ lesson.number }}</span> {{ lesson.title }}</h2>
@@ -44,9 +44,9 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
     <section aria-label="Length">
       <h3>Length here</h3>
       <div class="flex items-center gap-2 mt-1">
-        <UButton color="neutral" variant="outline" icon="i-lucide-minus" aria-label="Half a meeting shorter" :disabled="!column.of.mayChange || halves <= 1" data-slot="shorten" @click="emit('lengthen', -1)" />
-        <strong class="min-w-24 text-center" data-slot="length">{{ sayMeetings(halves) }}</strong>
-        <UButton color="neutral" variant="outline" icon="i-lucide-plus" aria-label="Half a meeting longer" :disabled="!column.of.mayChange || halves >= 40" data-slot="lengthen" @click="emit('lengthen', 1)" />
+        <UButton color="neutral" variant="outline" icon="i-lucide-minus" aria-label="Half a meeting shorter" :disabled="!column.of.mayChange || halves <= 1" data-hook="shorten" @click="emit('lengthen', -1)" />
+        <strong class="min-w-24 text-center" data-hook="length">{{ sayMeetings(halves) }}</strong>
+        <UButton color="neutral" variant="outline" icon="i-lucide-plus" aria-label="Half a meeting longer" :disabled="!column.of.mayChange || halves >= 40" data-hook="lengthen" @click="emit('lengthen', 1)" />
         <UButton v-if="halves !== planned" color="neutral" variant="ghost" :disabled="!column.of.mayChange" @click="emit('asPlanned')">As in the plan ({{ meetingsOf(planned) }})</UButton>
       </div>
     </section>
@@ -57,7 +57,7 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
       <ul>
         <li v-for="m in slots" :key="m.index" class="flex items-center gap-2 border-b border-muted py-1">
           <span class="flex-1 text-sm">{{ sayDay(m.on) }}, {{ sayMinute(m.startMinute) }} <span class="said">{{ m.minutes }} min<template v-if="m.because.length"> · {{ m.because.join(', ') }}</template></span></span>
-          <UButton v-if="column.of.mayChange" color="neutral" variant="ghost" size="xs" data-slot="lose" @click="emit('lose', { on: m.on, startMinute: m.startMinute })">Lose it</UButton>
+          <UButton v-if="column.of.mayChange" color="neutral" variant="ghost" size="xs" data-hook="lose" @click="emit('lose', { on: m.on, startMinute: m.startMinute })">Lose it</UButton>
         </li>
       </ul>
     </section>
@@ -90,7 +90,7 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
             <NuxtLink class="plain text-sm" :to="{ path: '/shelf', query: { piece: p.id } }">{{ p.title }}</NuxtLink>
             <p class="said">{{ sayPiece(p) }}</p>
           </div>
-          <UButton size="xs" variant="outline" :to="{ path: '/work/new', query: { piece: p.id, lesson: lessonId, class: column.of.id } }" data-slot="assign">Assign</UButton>
+          <UButton size="xs" variant="outline" :to="{ path: '/work/new', query: { piece: p.id, lesson: lessonId, class: column.of.id } }" data-hook="assign">Assign</UButton>
         </li>
       </ul>
       <UButton v-if="pieces.length === 0" class="mt-2" size="xs" variant="outline" :to="{ path: '/shelf', query: { lesson: lessonId, class: column.of.id } }">Choose from the shelf</UButton>

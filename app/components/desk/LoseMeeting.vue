@@ -17,7 +17,7 @@ const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
       </form>
     </template>
     <template #footer>
-      <UButton type="submit" form="lose-form" data-slot="confirm-lose">Lose the meeting</UButton>
+      <UButton type="submit" form="lose-form" data-hook="confirm-lose">Lose the meeting</UButton>
       <UButton color="neutral" variant="ghost" @click="emit('close', null)">Keep it</UButton>
     </template>
   </UModal>

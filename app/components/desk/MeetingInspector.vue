@@ -12,7 +12,7 @@ const at = computed(() => ({ on: props.on, startMinute: props.startMinute }))
 </script>
 
 <template>
-  <div class="grid gap-3" data-slot="inspector-meeting">
+  <div class="grid gap-3" data-hook="inspector-meeting">
     <header>
       <p class="said">{{ column.of.name }}</p>
       <h2>{{ sayDay(on as never) }}, {{ sayMinute(startMinute) }}</h2>
@@ -20,11 +20,11 @@ const at = computed(() => ({ on: props.on, startMinute: props.startMinute }))
     <template v-if="meeting">
       <p>{{ meeting.minutes }} minutes<template v-if="meeting.minutes < meeting.usualMinutes"> instead of {{ meeting.usualMinutes }}</template>. Bare ground: no lesson lies here.</p>
       <p v-if="meeting.because.length" class="said">{{ meeting.because.join(', ') }}</p>
-      <UButton v-if="column.of.mayChange" class="justify-self-start" color="neutral" variant="outline" data-slot="lose" @click="emit('lose', at)">Lose this meeting</UButton>
+      <UButton v-if="column.of.mayChange" class="justify-self-start" color="neutral" variant="outline" data-hook="lose" @click="emit('lose', at)">Lose this meeting</UButton>
     </template>
     <template v-else-if="lost">
       <p>This meeting is lost: {{ lost.because }}.</p>
-      <UButton v-if="lost.cause === 'cancelled' && column.of.mayChange" class="justify-self-start" data-slot="give-back" @click="emit('giveBack', at)">Give it back</UButton>
+      <UButton v-if="lost.cause === 'cancelled' && column.of.mayChange" class="justify-self-start" data-hook="give-back" @click="emit('giveBack', at)">Give it back</UButton>
       <p v-else-if="lost.cause !== 'cancelled'" class="said">It comes from the school year. Change it there, under <NuxtLink class="plain" to="/classes/year">school year</NuxtLink>.</p>
     </template>
     <p v-else>There is no meeting here any more.</p>

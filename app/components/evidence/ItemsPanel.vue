@@ -27,7 +27,7 @@ const rows = computed(() => (figures.value?.figures ?? []).flatMap((f) => {
 </script>
 
 <template>
-  <aside class="panel" aria-label="Items, hardest first" data-slot="items">
+  <aside class="panel" aria-label="Items, hardest first" data-hook="items">
     <header class="flex items-start gap-2">
       <div class="flex-1"><h2>{{ figures?.title ?? 'Items' }}</h2><p class="said">{{ figures?.className ?? 'All classes' }} · {{ count(figures?.tries ?? 0, 'learner') }} · hardest first</p></div>
       <UButton color="neutral" variant="ghost" icon="i-lucide-x" aria-label="Close the items" @click="emit('close')" />

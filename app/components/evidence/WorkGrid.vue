@@ -28,7 +28,7 @@ const said = (name: string, title: string, c: Cell | undefined) => `${name}, ${t
         <tr>
           <th scope="col" class="name">Learner</th>
           <th v-for="c in grid.columns" :key="c.assignmentId" scope="col" class="work" :class="{ chosen: c.assignmentId === chosen }">
-            <button type="button" :aria-pressed="c.assignmentId === chosen" :title="`Items of ${c.title}`" data-slot="column" @click="emit('choose', c.assignmentId)">{{ c.title.replace(/^(Check|Practice): /, '') }}</button>
+            <button type="button" :aria-pressed="c.assignmentId === chosen" :title="`Items of ${c.title}`" data-hook="column" @click="emit('choose', c.assignmentId)">{{ c.title.replace(/^(Check|Practice): /, '') }}</button>
             <span class="said">due {{ due(c.dueAt) || 'any time' }}</span>
           </th>
         </tr>

@@ -27,7 +27,7 @@ const groups = computed(() => [
 
 <template>
   <UModal v-model:open="open" title="Search and commands" description="Places, classes, lessons and pieces" :ui="{ content: 'max-w-xl' }">
-    <UButton color="neutral" variant="outline" icon="i-lucide-search" data-slot="palette"><span class="hidden sm:inline">Search</span> <UKbd value="ctrl" class="hidden sm:inline-flex" /><UKbd value="k" class="hidden sm:inline-flex" /></UButton>
+    <UButton color="neutral" variant="outline" icon="i-lucide-search" data-hook="palette"><span class="hidden sm:inline">Search</span> <UKbd value="ctrl" class="hidden sm:inline-flex" /><UKbd value="k" class="hidden sm:inline-flex" /></UButton>
     <template #content>
       <UCommandPalette :groups="groups" placeholder="Go to a class, a lesson, a piece …" class="h-96" close @update:open="open = $event" />
     </template>

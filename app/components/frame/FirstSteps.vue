@@ -7,13 +7,13 @@ onMounted(() => void overview.load(true))
 </script>
 
 <template>
-  <section v-if="overview.overview" class="max-w-xl mx-auto p-8" data-slot="first-steps">
+  <section v-if="overview.overview" class="max-w-xl mx-auto p-8" data-hook="first-steps">
     <h2>From an empty workspace to a planned year</h2>
     <ol class="steps mt-4">
       <li v-for="s in overview.firstSteps" :key="s.word" :class="{ done: s.done }">
         <UIcon :name="s.done ? 'i-lucide-check' : 'i-lucide-circle'" class="size-4 mt-0.5" aria-hidden="true" />
         <div class="flex-1"><strong>{{ s.word }}</strong><p class="said">{{ s.about }}</p></div>
-        <UButton v-if="!s.done && s.next" :to="s.to" data-slot="next-step">{{ s.act }}</UButton>
+        <UButton v-if="!s.done && s.next" :to="s.to" data-hook="next-step">{{ s.act }}</UButton>
         <span v-else-if="s.done" class="said">done</span>
       </li>
     </ol>

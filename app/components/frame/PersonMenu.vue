@@ -15,6 +15,6 @@ const items = computed(() => [
 
 <template>
   <UDropdownMenu :items="items" :content="{ align: 'end' }">
-    <UButton color="neutral" variant="ghost" trailing-icon="i-lucide-chevron-down" data-slot="person">{{ store.me?.name }}</UButton>
+    <UButton color="neutral" variant="ghost" trailing-icon="i-lucide-chevron-down" data-hook="person">{{ store.me?.name }}</UButton>
   </UDropdownMenu>
 </template>

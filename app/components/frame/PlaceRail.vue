@@ -11,7 +11,7 @@ const PLACES = [
 <template>
   <nav class="rail" aria-label="Places">
     <NuxtLink to="/pace" class="mark" aria-label="Step Cairn, planning desk"><img src="/cairn.svg" alt="" width="30" height="30"></NuxtLink>
-    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" active-class="here" :data-slot="`place-${p.word.toLowerCase()}`">
+    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" active-class="here" :data-hook="`place-${p.word.toLowerCase()}`">
       <UIcon :name="p.icon" class="size-5" aria-hidden="true" />
       <span>{{ p.word }}</span>
     </NuxtLink>

@@ -27,11 +27,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <div class="flex items-center gap-1 min-w-0" data-slot="steps">
-    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" aria-keyshortcuts="Control+Z" data-slot="undo" @click="go('undo')">
+  <div class="flex items-center gap-1 min-w-0" data-hook="steps">
+    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" aria-keyshortcuts="Control+Z" data-hook="undo" @click="go('undo')">
       <span class="truncate max-w-72">{{ desk.steps.undo ? `Undo: ${sayStep(desk.steps.undo, desk)}` : 'Undo' }}</span>
     </UButton>
-    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" aria-keyshortcuts="Control+Shift+Z" data-slot="redo" @click="go('redo')">
+    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" aria-keyshortcuts="Control+Shift+Z" data-hook="redo" @click="go('redo')">
       <span class="truncate max-w-72 hidden lg:inline">{{ desk.steps.redo ? `Redo: ${sayStep(desk.steps.redo, desk)}` : 'Redo' }}</span>
     </UButton>
   </div>

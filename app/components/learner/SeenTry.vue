@@ -22,7 +22,7 @@ const mark = (points: number, of: number) => (points >= of ? { icon: 'i-lucide-c
 </script>
 
 <template>
-  <section class="try" data-slot="seen-try">
+  <section class="try" data-hook="seen-try">
     <header>
       <div class="flex-1">
         <h3>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h3>

@@ -21,7 +21,7 @@ const tries = computed(() => (props.work.itemCount === 0 ? '' : props.work.tries
 </script>
 
 <template>
-  <NuxtLink :to="`/learn/${work.id}`" class="card" :class="work.place" :data-slot="`work-${work.place}`">
+  <NuxtLink :to="`/learn/${work.id}`" class="card" :class="work.place" :data-hook="`work-${work.place}`">
     <div class="flex-1 min-w-0">
       <h3>{{ work.title }}</h3>
       <p class="meta">{{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.minutes }} min<template v-if="work.itemCount"> · {{ count(work.itemCount, 'question') }}</template> · {{ work.className }}</p>

@@ -13,7 +13,7 @@ function setRight(at: number): void {
 </script>
 
 <template>
-  <fieldset class="item" :data-slot="`item-${number}`">
+  <fieldset class="item" :data-hook="`item-${number}`">
     <legend>Question {{ number }}</legend>
     <div class="flex gap-2 items-end">
       <UFormField label="Kind" class="w-52"><USelect v-model="draft.kind" :items="KINDS" class="w-full" /></UFormField>

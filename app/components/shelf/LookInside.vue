@@ -34,13 +34,13 @@ const assignTo = computed(() => ({ path: '/work/new', query: { piece: props.reso
 
 <template>
   <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-  <div v-else-if="resource" data-slot="inside">
+  <div v-else-if="resource" data-hook="inside">
     <header class="top">
       <div class="flex-1">
         <p class="said">{{ KIND_WORDS[resource.kind] }}, {{ ROLE_WORDS[resource.role] }} · grade {{ resource.grade }} · <span class="code">{{ resource.code }}</span></p>
         <h2 class="!text-xl">{{ resource.title }}</h2>
       </div>
-      <UButton size="md" :to="assignTo" data-slot="assign">Assign</UButton>
+      <UButton size="md" :to="assignTo" data-hook="assign">Assign</UButton>
     </header>
     <dl class="facts">
       <dt>Time</dt><dd>{{ resource.minutes }} minutes</dd>
@@ -50,7 +50,7 @@ const assignTo = computed(() => ({ path: '/work/new', query: { piece: props.reso
     </dl>
     <div v-if="resource.items.length" class="flex gap-1 my-3" role="group" aria-label="Look at it">
       <UButton size="xs" :variant="as === 'learner' ? 'solid' : 'outline'" color="neutral" :aria-pressed="as === 'learner'" @click="() => { as = 'learner' }">As a learner sees it</UButton>
-      <UButton size="xs" :variant="as === 'key' ? 'solid' : 'outline'" color="neutral" :aria-pressed="as === 'key'" data-slot="with-answers" @click="() => { as = 'key' }">With answers</UButton>
+      <UButton size="xs" :variant="as === 'key' ? 'solid' : 'outline'" color="neutral" :aria-pressed="as === 'key'" data-hook="with-answers" @click="() => { as = 'key' }">With answers</UButton>
     </div>
     <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
     <div class="prose" v-html="toHtml(resource.content)" />

@@ -29,7 +29,7 @@ const piecesIn = (lessons: readonly { id: string }[]) => lessons.reduce((n, l) =
 </script>
 
 <template>
-  <div class="shelf-outline" data-slot="outline">
+  <div class="shelf-outline" data-hook="outline">
     <UInput v-model="word" icon="i-lucide-search" placeholder="Word, lesson or short code" aria-label="Search the shelf" />
     <template v-if="found">
       <p class="said my-2" role="status">{{ count(found.length, 'piece') }} found</p>
@@ -38,7 +38,7 @@ const piecesIn = (lessons: readonly { id: string }[]) => lessons.reduce((n, l) =
     <template v-else>
       <section v-if="own.length" class="book">
         <h2>Our own pieces</h2>
-        <ul><li v-for="p in own" :key="p.id"><button type="button" class="piece" :class="{ chosen: p.id === chosen }" data-slot="piece" @click="emit('choose', p)"><span>{{ p.title }}</span><span class="said">{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span></button></li></ul>
+        <ul><li v-for="p in own" :key="p.id"><button type="button" class="piece" :class="{ chosen: p.id === chosen }" data-hook="piece" @click="emit('choose', p)"><span>{{ p.title }}</span><span class="said">{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span></button></li></ul>
       </section>
       <section v-for="book in shelf.books" :key="book.id" class="book">
         <h2>{{ book.title }} <span class="said">{{ book.course }}</span></h2>
@@ -49,7 +49,7 @@ const piecesIn = (lessons: readonly { id: string }[]) => lessons.reduce((n, l) =
           <ul v-if="open.has(unit.number)" class="lessons">
             <li v-for="lesson in unit.lessons" :key="lesson.id">
               <p class="lesson"><b>{{ lesson.number }}</b> {{ lesson.title }} <span class="said">{{ lesson.typicalMeetings }} {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span></p>
-              <button v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" type="button" class="piece" :class="{ chosen: p.id === chosen }" data-slot="piece" @click="emit('choose', p)"><span>{{ p.title }}</span><span class="said">{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span></button>
+              <button v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" type="button" class="piece" :class="{ chosen: p.id === chosen }" data-hook="piece" @click="emit('choose', p)"><span>{{ p.title }}</span><span class="said">{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span></button>
             </li>
           </ul>
         </div>

@@ -22,7 +22,7 @@ const lines = computed<Line[]>(() => {
 </script>
 
 <template>
-  <section v-if="lines.length" aria-labelledby="last-look" data-slot="last-look">
+  <section v-if="lines.length" aria-labelledby="last-look" data-hook="last-look">
     <h2 id="last-look" class="mb-1.5">Last look</h2>
     <ul class="grid gap-1" role="status"><li v-for="l in lines" :key="l.text" class="note-line" :class="l.tone">{{ l.text }}</li></ul>
   </section>

@@ -13,7 +13,7 @@ const lessonName = (id: string) => props.lessons.find(l => l.value === id)?.labe
 
 <template>
   <UPopover :content="{ align: 'start' }" arrow>
-    <button type="button" class="cell" :class="{ bad, soft: moment === undefined }" :aria-label="`${who}, ${FIELD_WORDS[field]}: ${moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName)}`" :data-slot="`moment-${field}`">
+    <button type="button" class="cell" :class="{ bad, soft: moment === undefined }" :aria-label="`${who}, ${FIELD_WORDS[field]}: ${moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName)}`" :data-hook="`moment-${field}`">
       <span v-if="resolved !== undefined" class="at">{{ resolved === null ? (field === 'due' ? 'no due date' : 'none') : sayMoment(resolved, zone, field) }}</span>
       <span class="spec">{{ moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName) }}</span>
     </button>

@@ -38,7 +38,7 @@ function setDate(text: string): void {
 </script>
 
 <template>
-  <div class="grid gap-2.5 p-3 w-76" data-slot="moment-editor">
+  <div class="grid gap-2.5 p-3 w-76" data-hook="moment-editor">
     <USelect v-model="way" :items="ways" class="w-full" aria-label="How it is given" />
     <template v-if="anchor">
       <USelect :model-value="anchor.lessonId" :items="[...lessons]" class="w-full" aria-label="Lesson" :ui="{ content: 'max-h-72' }" @update:model-value="patch({ lessonId: $event as LessonId })" />
@@ -54,7 +54,7 @@ function setDate(text: string): void {
       <p class="said">Each class gets its own moment, and it moves when the plan moves.</p>
     </template>
     <div v-else-if="moment" class="flex gap-1.5">
-      <UInput type="date" :model-value="(moment as { on: string }).on" aria-label="Date" data-slot="date" @update:model-value="setDate(String($event))" />
+      <UInput type="date" :model-value="(moment as { on: string }).on" aria-label="Date" data-hook="date" @update:model-value="setDate(String($event))" />
       <UInput v-if="moment.kind === 'time'" type="time" :model-value="clockText(moment.minuteOfDay)" aria-label="Time" class="!w-32" @update:model-value="moment = { ...moment, minuteOfDay: readClock(String($event)) ?? moment.minuteOfDay } as Moment" />
     </div>
     <p v-if="moment?.kind === 'day'" class="said">{{ ends ? 'Through the end of that day.' : 'From the start of that day.' }}</p>

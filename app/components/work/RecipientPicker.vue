@@ -22,11 +22,11 @@ function toggle(key: string): void {
 
 <template>
   <UPopover :content="{ align: 'end' }">
-    <UButton icon="i-lucide-plus" variant="outline" data-slot="add-who">Add classes, groups, learners</UButton>
+    <UButton icon="i-lucide-plus" variant="outline" data-hook="add-who">Add classes, groups, learners</UButton>
     <template #content>
       <div class="w-84 p-3 grid gap-2">
         <UInput v-model="word" icon="i-lucide-search" placeholder="Class, group or learner's name" aria-label="Filter recipients" autofocus />
-        <div class="max-h-84 overflow-auto grid gap-1" data-slot="recipients">
+        <div class="max-h-84 overflow-auto grid gap-1" data-hook="recipients">
           <h3 v-if="classes.length">Classes</h3>
           <label v-for="c in classes" :key="c.id" class="row"><input type="checkbox" :checked="picked.has(`class ${c.id}`)" @change="toggle(`class ${c.id}`)"><span>{{ c.name }}</span><span class="said">{{ c.learners.length }}</span></label>
           <h3 v-if="groups.length">Groups</h3>

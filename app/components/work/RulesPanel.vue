@@ -30,7 +30,7 @@ const PER_ITEMS = LATE_PER.map(value => ({ value, label: value === 'calendar-day
       <UFormField v-if="rules.maxAttempts !== 1" label="Score that counts"><USelect class="w-full" :items="KEPT_ITEMS" :model-value="rules.kept" @update:model-value="patch({ kept: $event })" /></UFormField>
       <UFormField v-if="rules.maxAttempts !== 1" label="Minutes between tries"><UInput type="number" min="0" :model-value="rules.waitMinutes" @update:model-value="patch({ waitMinutes: Math.trunc(Number($event)) })" /></UFormField>
       <UFormField label="Items"><USelect class="w-full" :items="ORDER_ITEMS" :model-value="rules.order" @update:model-value="patch({ order: $event })" /></UFormField>
-      <UFormField label="Score and feedback shown"><USelect class="w-full" :items="REVEAL_ITEMS" :model-value="rules.feedback" data-slot="feedback" @update:model-value="patch({ feedback: $event })" /></UFormField>
+      <UFormField label="Score and feedback shown"><USelect class="w-full" :items="REVEAL_ITEMS" :model-value="rules.feedback" data-hook="feedback" @update:model-value="patch({ feedback: $event })" /></UFormField>
       <UFormField label="Right answers shown"><USelect class="w-full" :items="REVEAL_ITEMS" :model-value="rules.answers" @update:model-value="patch({ answers: $event })" /></UFormField>
       <div class="grid gap-2">
         <label class="flex gap-2 text-sm font-semibold"><input type="checkbox" class="accent-(--ui-primary)" :checked="rules.late !== null" @change="patch({ late: rules.late ? null : { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 } })"> Late work loses points</label>

@@ -43,7 +43,7 @@ function remove(at: number): void {
 <template>
   <section aria-labelledby="who">
     <div class="flex items-center gap-2 mb-2">
-      <h2 id="who" class="flex-1">Who and when <span v-if="preview" class="said font-normal" role="status" data-slot="head-count">{{ count(preview.learners, 'learner') }}</span></h2>
+      <h2 id="who" class="flex-1">Who and when <span v-if="preview" class="said font-normal" role="status" data-hook="head-count">{{ count(preview.learners, 'learner') }}</span></h2>
       <RecipientPicker v-model="draft" :recipients="recipients" />
     </div>
     <div class="scroller">
@@ -54,7 +54,7 @@ function remove(at: number): void {
             <th scope="row">Everyone<p class="said font-normal">unless a row below differs</p></th>
             <td v-for="f in fields" :key="f"><MomentCell :model-value="draft.window[f]" :field="f" who="Everyone" :lessons="lessons" :start="start" :today="today" :zone="zone" @update:model-value="setBase(f, $event)" /></td><td />
           </tr>
-          <tr v-for="(r, i) in rows" :key="r.key" :data-slot="`target-${r.target.kind}`">
+          <tr v-for="(r, i) in rows" :key="r.key" :data-hook="`target-${r.target.kind}`">
             <th scope="row">{{ r.name }}<p class="said font-normal"><template v-if="r.learners !== null">{{ count(r.learners, 'learner') }}</template><template v-if="r.seen?.span && r.seen.window?.due"> · <span :class="{ tight: r.seen.span.tight }">{{ saySpan(r.seen.span) }}</span></template></p><p v-if="r.seen?.problem" class="problem">{{ sayRefusal(r.seen.problem, { lesson: lessonName }) }}</p></th>
             <td v-for="f in fields" :key="f"><MomentCell :model-value="r.overrides.window?.[f]" inherits :field="f" :who="r.name" :lessons="lessons" :start="start" :today="today" :zone="zone" :resolved="r.seen?.window ? r.seen.window[f] : undefined" :bad="r.seen?.problem !== null && r.seen?.problem !== undefined && 'field' in r.seen.problem && r.seen.problem.field === f" @update:model-value="setOwn(i, f, $event)" /></td>
             <td><UButton color="neutral" variant="ghost" icon="i-lucide-x" :aria-label="`Take ${r.name} off`" @click="remove(i)" /></td>

@@ -16,7 +16,7 @@ const rows = computed(() => props.preview.who.map(w => ({
 </script>
 
 <template>
-  <section v-if="preview.who.length" data-slot="who-gets-what">
+  <section v-if="preview.who.length" data-hook="who-gets-what">
     <button type="button" class="flex items-center gap-1 font-semibold cursor-pointer" :aria-expanded="open" @click="open = !open"><UIcon :name="open ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" class="size-4" aria-hidden="true" />Who gets what: {{ count(preview.who.length, 'learner') }}, one by one</button>
     <div v-if="open" class="max-h-96 overflow-auto mt-2">
       <table class="grid-table">

@@ -108,12 +108,12 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"><UButton size="md" :loading="busy" @click="changeState(PublishWork, 'Published again')">Publish again</UButton></template>
       <template v-else-if="known?.state === 'published'">
-        <UButton size="md" :loading="busy" :disabled="blocked" data-slot="save" @click="save(false)">Save changes</UButton>
-        <UButton size="md" color="neutral" variant="outline" :disabled="busy" data-slot="withdraw" @click="changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')">Withdraw</UButton>
+        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="save" @click="save(false)">Save changes</UButton>
+        <UButton size="md" color="neutral" variant="outline" :disabled="busy" data-hook="withdraw" @click="changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')">Withdraw</UButton>
       </template>
       <template v-else>
-        <UButton size="md" :loading="busy" :disabled="blocked" data-slot="publish" @click="save(true)">{{ preview && preview.learners > 0 ? `Publish to ${count(preview.learners, 'learner')}` : 'Publish' }}</UButton>
-        <UButton size="md" color="neutral" variant="outline" :disabled="busy || blocked" data-slot="hold" @click="save(false)">{{ known ? 'Save, keep held' : 'Hold for later' }}</UButton>
+        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="publish" @click="save(true)">{{ preview && preview.learners > 0 ? `Publish to ${count(preview.learners, 'learner')}` : 'Publish' }}</UButton>
+        <UButton size="md" color="neutral" variant="outline" :disabled="busy || blocked" data-hook="hold" @click="save(false)">{{ known ? 'Save, keep held' : 'Hold for later' }}</UButton>
       </template>
       <UButton size="md" color="neutral" variant="ghost" to="/work">Back to the list</UButton>
     </div>

@@ -44,7 +44,7 @@ const errorOf = (f: string) => (problem.value?.field === f ? problem.value.text 
       <UFormField label="Course" :error="errorOf('course')"><UInput v-model="form.course" name="course" maxlength="60" placeholder="Science 8" /></UFormField>
       <PatternRows v-model="form.pattern" :year="year" />
       <p v-if="problem && !['name', 'shortName', 'course'].includes(problem.field ?? '')" class="note-line needs" role="alert">{{ problem.text }}</p>
-      <div class="flex gap-2"><UButton type="submit" size="md" :loading="busy" data-slot="save-class">Make the class</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton></div>
+      <div class="flex gap-2"><UButton type="submit" size="md" :loading="busy" data-hook="save-class">Make the class</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton></div>
     </template>
   </form>
 </template>

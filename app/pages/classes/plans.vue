@@ -49,14 +49,14 @@ const replaces = computed(() => mine.value.filter(c => chosen.value.includes(c.i
   <div class="p-5 max-w-4xl grid gap-6">
     <div><p class="said"><NuxtLink class="plain" to="/classes">Classes</NuxtLink></p><h1>Plans</h1></div>
     <section v-if="plans.length" aria-label="Plans of the school">
-      <div v-for="p in plans" :key="p.id" class="border-b border-default py-2" data-slot="plan">
-        <div class="flex gap-3 items-center"><div class="flex-1"><b>{{ p.title }}</b><p class="said">{{ p.course }} · {{ count(p.lessons, 'lesson') }} · {{ p.meetings }} meetings<template v-if="!p.mine"> · a colleague's</template></p></div><UButton color="neutral" variant="outline" :aria-expanded="laying === p.id" data-slot="lay" @click="open(p.id, p.course)">Lay onto classes</UButton></div>
+      <div v-for="p in plans" :key="p.id" class="border-b border-default py-2" data-hook="plan">
+        <div class="flex gap-3 items-center"><div class="flex-1"><b>{{ p.title }}</b><p class="said">{{ p.course }} · {{ count(p.lessons, 'lesson') }} · {{ p.meetings }} meetings<template v-if="!p.mine"> · a colleague's</template></p></div><UButton color="neutral" variant="outline" :aria-expanded="laying === p.id" data-hook="lay" @click="open(p.id, p.course)">Lay onto classes</UButton></div>
         <div v-if="laying === p.id" class="grid gap-2 py-3 pl-3">
           <p v-if="mine.length === 0">You have no class yet. <NuxtLink class="plain" to="/classes/new">Make one</NuxtLink> first.</p>
           <label v-for="c in mine" :key="c.id" class="flex gap-2"><input v-model="chosen" type="checkbox" :value="c.id" class="accent-(--ui-primary)"><span>{{ c.name }} <span class="said">{{ c.planId === p.id ? 'has this plan' : c.planTitle ? `now has ${c.planTitle}` : 'no plan yet' }}</span></span></label>
           <p v-if="replaces.length" class="note-line care">{{ replaces.map(c => c.name).join(', ') }}: the plan laid out there is replaced, with its changed lengths and its undo history. Work that hangs on its lessons keeps its dates.</p>
-          <UButton v-if="mine.length" class="justify-self-start" :disabled="chosen.length === 0" data-slot="lay-out" @click="lay(p.id)">Lay it out</UButton>
-          <div v-if="outcome" role="status" data-slot="outcome">
+          <UButton v-if="mine.length" class="justify-self-start" :disabled="chosen.length === 0" data-hook="lay-out" @click="lay(p.id)">Lay it out</UButton>
+          <div v-if="outcome" role="status" data-hook="outcome">
             <p class="note-line" :class="outcome.notPlaced.length ? 'needs' : 'fine'"><template v-if="outcome.notPlaced.length">{{ count(outcome.placed, 'lesson') }} placed. {{ count(outcome.notPlaced.length, 'lesson') }} do not fit into the year of the class with least room.</template><template v-else>All {{ count(outcome.placed, 'lesson') }} placed, {{ meetingsOf(outcome.slackHalves) }} meetings left over in the class with least room.</template></p>
             <ul v-if="outcome.notPlaced.length" class="text-sm mt-1 max-h-52 overflow-auto"><li v-for="n in outcome.notPlaced" :key="n.lessonId">{{ n.number }} {{ n.title }}: <template v-if="n.freeHalves !== null">needs {{ meetingsOf(n.needHalves) }} meetings, {{ meetingsOf(n.freeHalves) }} are left</template><template v-else>comes after one that does not fit</template></li></ul>
             <NuxtLink class="plain" to="/pace">See it on the desk</NuxtLink>

@@ -46,7 +46,7 @@ async function publish(row: WorkRow): Promise<void> {
     <p v-if="problem" class="note-line needs mt-3" role="alert">{{ problem }}</p>
     <p v-else-if="rows && rows.length === 0" class="mt-4">No work yet. Choose a lesson on the <NuxtLink class="plain" to="/pace">desk</NuxtLink> or a piece on the <NuxtLink class="plain" to="/shelf">shelf</NuxtLink>, and press Assign.</p>
     <p v-else-if="!rows" class="said mt-4">Opening …</p>
-    <section v-for="s in sections" :key="s.need" class="need" :data-slot="`need-${s.need}`">
+    <section v-for="s in sections" :key="s.need" class="need" :data-hook="`need-${s.need}`">
       <h2>{{ s.word }} <span class="said font-normal">{{ s.about }}</span></h2>
       <table class="grid-table">
         <thead class="sr-only"><tr><th scope="col">Work</th><th scope="col">Classes</th><th scope="col">Opens</th><th scope="col">Due</th><th scope="col">State</th><th scope="col">Handed in</th><th scope="col">Act</th></tr></thead>
@@ -61,7 +61,7 @@ async function publish(row: WorkRow): Promise<void> {
               <template v-if="row.state !== 'held'"><div class="bar" aria-hidden="true"><i :style="{ width: `${row.learners ? Math.round(100 * row.handedIn / row.learners) : 0}%` }" /></div>{{ row.handedIn }} of {{ row.learners }}<template v-if="row.inProgress">, {{ row.inProgress }} at it</template><template v-if="row.mean !== null"> · mean {{ percent(row.mean) }}</template></template>
             </td>
             <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="act">
-              <UButton v-if="row.state === 'held'" size="xs" data-slot="publish-row" @click="publish(row)">Publish</UButton>
+              <UButton v-if="row.state === 'held'" size="xs" data-hook="publish-row" @click="publish(row)">Publish</UButton>
               <UButton v-else-if="row.state === 'published'" size="xs" color="neutral" variant="outline" :to="{ path: '/evidence', query: { work: row.id } }">Results</UButton>
             </td>
           </tr>

@@ -1,0 +1,128 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { demoPerson, visit, withBrowser } from '../support/browser'
+import { aServer } from '../support/server'
+import type { Running } from '../support/server'
+
+withBrowser()
+let server: Running
+beforeAll(async () => { server = await aServer('demo') })
+
+/** Every main view with words that stand on it once it is there. */
+const TEACHER: readonly (readonly [path: string, words: string])[] = [
+  ['/pace', 'Length here'], ['/shelf?piece=piece-wav204', 'As a learner sees it'], ['/shelf-own', 'Question 1'], ['/classes', 'Science 7 E'], ['/classes/year', 'Harvest break'], ['/classes/plans', 'From an outline'], ['/classes/new', 'Meets on'],
+  ['/work', 'To publish'], ['/work/new?piece=piece-wav402', 'Last look'], ['/evidence', 'Handed in'],
+]
+
+const shown = async (p: Awaited<ReturnType<typeof visit>>, words: string) => {
+  if (words === 'Harvest break') await p.has('[data-hook="note"]')
+  else await p.sees(words)
+}
+
+describe('every main view', () => {
+  it.each(['light', 'dark'] as const)('has nothing for axe to find, in %s', async (scheme) => {
+    const door = await visit(server, '/sign-in')
+    await door.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
+    await door.sees('The demo school')
+    await door.isAccessible()
+    await door.go('/join')
+    await door.isAccessible()
+    const teacher = await demoPerson(server, 'imani', '/pace')
+    await teacher.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
+    for (const [path, words] of TEACHER) {
+      await teacher.go(path)
+      await shown(teacher, words)
+      await teacher.isAccessible()
+    }
+    await teacher.go('/classes')
+    await teacher.page.locator('[data-hook="classes"] a').click()
+    await teacher.sees('Joining code')
+    await teacher.isAccessible()
+    await teacher.go('/pace')
+    await teacher.page.locator('.colhead .name').click()
+    await teacher.sees('Week of Mon 19 Oct')
+    await teacher.isAccessible()
+    await teacher.go('/evidence')
+    await teacher.click('column')
+    await teacher.sees('hardest first')
+    await teacher.isAccessible()
+    teacher.isQuiet()
+    const learner = await demoPerson(server, 'emeka')
+    await learner.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
+    await learner.sees('Now')
+    await learner.isAccessible()
+    await learner.click('work-now')
+    await learner.has('[data-hook="start"], fieldset')
+    await learner.isAccessible()
+    if (await learner.page.$('[data-hook="start"]')) await learner.click('start')
+    await learner.has('fieldset[data-kind]')
+    await learner.isAccessible()
+    await learner.go('/learn')
+    await learner.click('work-done')
+    await learner.sees('My work')
+    await learner.isAccessible()
+    learner.isQuiet()
+  })
+
+  it('fits a phone of 360 px for learners, without scrolling sideways', async () => {
+    const p = await demoPerson(server, 'saoirse', '/', { width: 360, height: 740 })
+    await p.sees('Now')
+    await p.fits()
+    await p.click('work-now')
+    await p.has('[data-hook="start"]')
+    await p.fits()
+    await p.click('start')
+    await p.has('fieldset[data-kind]')
+    await p.fits()
+    await p.click('hand-in')
+    await p.sees('not answered yet')
+    await p.fits()
+  })
+
+  it('fits 400 px for teachers', async () => {
+    const p = await demoPerson(server, 'imani', '/pace', { width: 400, height: 800 })
+    for (const [path, words] of TEACHER) {
+      await p.go(path)
+      await shown(p, words)
+      await p.fits()
+    }
+  })
+
+  it('shows a page of its own at unknown addresses and for what is not one’s own', async () => {
+    const p = await demoPerson(server, 'imani', '/nothing/here')
+    await p.sees('There is nothing at this address.')
+    await p.go('/work/unknown')
+    await p.sees('not there, or not yours to see')
+    const l = await demoPerson(server, 'noa', '/evidence')
+    await l.sees('Hello, Noa')
+    await l.go('/learn/unknown')
+    await l.sees('not there, or not yours to see')
+  })
+
+  it('finds lessons, pieces and places by words', async () => {
+    const p = await demoPerson(server, 'imani', '/pace')
+    await p.has('button.selected')
+    await p.keys('Control+k')
+    await p.has('[role="dialog"] input')
+    await p.page.keyboard.type('pendulum')
+    await p.sees('The pendulum')
+    await p.keys('Enter')
+    await p.page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
+    p.isQuiet()
+  })
+
+  it('sends a learner’s first page within its size', async () => {
+    const p = await visit(server, '/sign-in')
+    let bytes = 0
+    p.page.on('response', (reply) => {
+      const type = reply.headers()['content-type'] ?? ''
+      if (/javascript|css/.test(type)) bytes += Number(reply.headers()['content-length'] ?? 0)
+    })
+    await p.page.setCacheEnabled(false)
+    await p.page.setExtraHTTPHeaders({ 'accept-encoding': 'gzip' })
+    await p.click('demo-noa')
+    await p.sees('Hello, Noa')
+    await p.page.reload({ waitUntil: 'networkidle0' })
+    expect(bytes).toBeGreaterThan(50_000)
+    expect(bytes).toBeLessThan(210_000)
+  })
+})

@@ -1,0 +1,121 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { fileURLToPath } from 'node:url'
+import puppeteer from 'puppeteer-core'
+import type { Browser, Page } from 'puppeteer-core'
+import { afterAll, afterEach, beforeAll, expect } from 'vitest'
+import type { Running } from './server'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const FAILED = fileURLToPath(new URL('../../.tmp/failed/', import.meta.url))
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage']
+
+export interface Visit { readonly page: Page, readonly said: string[] }
+const visits: Visit[] = []
+let browser: Browser
+
+/** Starts Chromium for the tests of a file; a failing test leaves pictures and the console in .tmp/failed. */
+export function withBrowser(): void {
+  beforeAll(async () => {
+    browser = await puppeteer.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ARGS })
+  })
+  afterEach(async (context) => {
+    if (context.task.result?.state === 'fail') await keepPictures(context.task.name)
+    for (const { page } of visits.splice(0)) await page.browserContext().close()
+  })
+  afterAll(() => browser.close())
+}
+
+async function keepPictures(name: string): Promise<void> {
+  mkdirSync(FAILED, { recursive: true })
+  for (const [i, { page, said }] of visits.entries()) {
+    const file = `${FAILED}${name.replace(/\W+/g, '-').slice(0, 60)}-${i}`
+    await page.screenshot({ path: `${file}.png` }).catch(() => undefined)
+    writeFileSync(`${file}.txt`, `${page.url()}\n${said.join('\n')}\n`)
+  }
+}
+
+/** A person of their own at a fresh browser, looking at an address. */
+export async function visit(server: Running, path = '/', size: { readonly width: number, readonly height: number } = { width: 1280, height: 800 }): Promise<Person> {
+  const context = await browser.createBrowserContext()
+  const page = await context.newPage()
+  await page.setViewport(size)
+  const said: string[] = []
+  page.on('console', message => said.push(`${message.type()}: ${message.text()}`))
+  page.on('pageerror', error => said.push(`error: ${error instanceof Error ? error.message : String(error)}`))
+  visits.push({ page, said })
+  await page.goto(server.address + path, { waitUntil: 'networkidle0' })
+  return new Person(page, said, server)
+}
+
+/** Does what a person does: looks for words, clicks, types. */
+export class Person {
+  constructor(readonly page: Page, readonly said: readonly string[], readonly server: Running) {}
+
+  async go(path: string): Promise<void> {
+    await this.page.goto(this.server.address + path, { waitUntil: 'networkidle0' })
+  }
+  /** Clicks the element with this hook. */
+  async click(hook: string): Promise<void> {
+    await this.page.locator(`[data-hook="${hook}"]`).click()
+  }
+  /** Clicks a button, link or label by its words. */
+  async press(words: string): Promise<void> {
+    await this.page.locator(`::-p-aria([name="${words}"])`).click()
+  }
+  async fill(selector: string, value: string): Promise<void> {
+    await this.page.locator(selector).fill(value)
+  }
+  /** Waits until the words stand on the page. */
+  async sees(words: string): Promise<void> {
+    await this.page.waitForFunction(w => document.body.innerText.replace(/\s+/g, ' ').includes(w), { timeout: 15_000 }, words).catch(async () => {
+      throw new Error(`“${words}” is not to be seen. The page says: ${(await this.text()).slice(0, 1500)}`)
+    })
+  }
+  async text(selector = 'body'): Promise<string> {
+    return this.page.$eval(selector, e => (e as HTMLElement).innerText.replace(/\s+/g, ' '))
+  }
+  async has(selector: string): Promise<void> {
+    await this.page.waitForSelector(selector, { timeout: 15_000 })
+  }
+  async keys(...keys: string[]): Promise<void> {
+    for (const key of keys) {
+      const parts = key.split('+').filter(Boolean)
+      const last = key.endsWith('+') ? '+' : parts.pop() ?? ''
+      for (const held of parts) await this.page.keyboard.down(held as 'Shift')
+      await this.page.keyboard.press(last as 'Enter')
+      for (const held of parts.reverse()) await this.page.keyboard.up(held as 'Shift')
+    }
+  }
+  /** What has the focus: its accessible name. */
+  async focused(): Promise<string> {
+    return this.page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? (document.activeElement as HTMLElement | null)?.innerText ?? '')
+  }
+  /** Runs axe; nothing may be found. */
+  async isAccessible(): Promise<void> {
+    await this.page.evaluate(AXE)
+    const found = await this.page.evaluate(async () => {
+      const { violations } = await (window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string, nodes: { html: string, failureSummary: string }[] }[] }> } }).axe.run({ resultTypes: ['violations'] })
+      return violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => `${n.html.slice(0, 160)} ${n.failureSummary.split('\n').slice(1, 3).join(' ')}`).join(' | ')}`)
+    })
+    expect(found, await this.page.title()).toEqual([])
+  }
+  /** Nothing went wrong in the console, apart from the first question who is signed in. */
+  isQuiet(): void {
+    expect(this.said.filter(s => /^error/.test(s) && !/401/.test(s))).toEqual([])
+  }
+  /** The page does not scroll sideways. */
+  async fits(): Promise<void> {
+    const over = await this.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    expect(over, `${this.page.url()} is ${over} px too wide`).toBeLessThanOrEqual(0)
+  }
+}
+
+/** Somebody of the demo, signed in with one click. */
+export async function demoPerson(server: Running, signIn: string, path = '/', size?: { readonly width: number, readonly height: number }): Promise<Person> {
+  const person = await visit(server, '/sign-in', size)
+  await person.click(`demo-${signIn}`)
+  await person.page.waitForFunction(() => !location.pathname.startsWith('/sign-in'))
+  if (path !== '/') await person.go(path)
+  return person
+}
