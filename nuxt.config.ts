@@ -19,7 +19,13 @@ export default defineNuxtConfig({
   icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'], globExclude: [] }, sizeLimitKb: 128 } },
   colorMode: { preference: 'system', fallback: 'light' },
   app: { head: { htmlAttrs: { lang: 'en' }, title: 'Step Cairn', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }] } },
-  experimental: { appManifest: false },
+  experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },
+  hooks: {
+    // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's first load
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.dynamicImports = []
+    },
+  },
   nitro: { compressPublicAssets: { gzip: true, brotli: true }, imports: { autoImport: false }, errorHandler: here('./server/http/onError.ts') },
   vite: { build: { sourcemap: false } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../bench', '../demo', '../scripts', '../**/*.test.ts'] } },

@@ -24,7 +24,7 @@ const TOPICS: Record<string, readonly string[]> = {
   attempts: ['base', 'library'], evidence: ['base', 'library', 'attempts'], formats: ['base', 'calendar', 'pacing', 'library'],
 }
 const EXTRA: readonly { readonly file: RegExp, readonly packages: RegExp }[] = [
-  { file: /^core\/calendar\/zone\.ts$/, packages: /^@internationalized\/date$/ }, { file: /^core\/formats\//, packages: /^(papaparse|ical\.js)$/ }, { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
+  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js)$/ }, { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
 ]
 const SIZES: readonly { readonly of: RegExp, readonly lines: number }[] = [
   { of: /^core\/.*\.ts$/, lines: 250 }, { of: /^app\/.*\.vue$/, lines: 240 }, { of: /^app\/composables\/.*\.ts$/, lines: 100 }, { of: /^app\/stores\/.*\.ts$/, lines: 150 }, { of: /^server\/api\/.*\.ts$/, lines: 15 },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { ResourceKind } from '#core/library'
 import { MakePiece } from '#shared/contracts/library'
 import { newDraft, toItem } from '../components/shelf/itemDraft'
@@ -16,13 +16,23 @@ useHead({ title: 'Own piece · Step Cairn' })
 interface Form { title: string, code: string, kind: ResourceKind, minutes: number, grade: number, content: string, items: ItemDraft[] }
 const empty = (): Form => ({ title: '', code: '', kind: 'check', minutes: 10, grade: 8, content: '', items: [newDraft()] })
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const form = useLocalStorage<Form>(`own-piece ${useMe().me?.userId ?? ''}`, empty())
+const form = useLocalStorage<Form>(`own-piece ${useMe().me?.userId ?? ''}`, empty(), { listenToStorageChanges: false })
 const shelf = useShelf()
 const busy = ref(false)
 const problem = ref('')
+watch(form, () => { problem.value = '' }, { deep: true })
 const KINDS: { label: string, value: ResourceKind }[] = [{ label: 'Check', value: 'check' }, { label: 'Practice set', value: 'practice-set' }, { label: 'Test', value: 'test' }, { label: 'Reading', value: 'reading' }, { label: 'Worked example', value: 'worked-example' }]
 const scored = computed(() => form.value.kind === 'check' || form.value.kind === 'practice-set' || form.value.kind === 'test')
 const WORDS: Record<string, string> = { title: 'Title', minutes: 'Minutes', grade: 'Grade', code: 'Short code', content: 'Text' }
+
+/** Adds a question of the kind just written and goes to it. */
+async function addItem(): Promise<void> {
+  form.value.items.push(newDraft(form.value.items.at(-1)?.kind))
+  await nextTick()
+  const stem = document.querySelector<HTMLElement>(`[name="stem-${form.value.items.length}"]`)
+  stem?.scrollIntoView({ block: 'center' })
+  stem?.focus({ preventScroll: true })
+}
 
 async function save(): Promise<void> {
   busy.value = true
@@ -57,9 +67,8 @@ async function save(): Promise<void> {
     <UFormField label="Text" :help="scored ? 'Shown before the questions. Markdown: **bold**, lists, tables.' : 'Markdown: **bold**, lists, tables.'"><UTextarea v-model="form.content" :rows="4" autoresize :maxrows="24" /></UFormField>
     <template v-if="scored">
       <ItemForm v-for="(_, i) in form.items" :key="i" v-model="form.items[i]!" :number="i + 1" :alone="form.items.length === 1" @remove="form.items.splice(i, 1)" />
-      <UButton class="justify-self-start" color="neutral" variant="outline" icon="i-lucide-plus" data-hook="add-item" @click="() => { form.items.push(newDraft(form.items.at(-1)?.kind)) }">Add a question</UButton>
+      <UButton class="justify-self-start" color="neutral" variant="outline" icon="i-lucide-plus" data-hook="add-item" @click="addItem">Add a question</UButton>
     </template>
-    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-    <div class="flex gap-3 sticky bottom-0 py-3 bg-default border-t border-default"><UButton type="submit" size="md" :loading="busy" data-hook="save-piece">Put it on the shelf</UButton><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton><span class="said self-center">Kept on this machine while you write.</span></div>
+    <div class="flex gap-3 flex-wrap sticky bottom-0 py-3 bg-default border-t border-default"><p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p><UButton type="submit" size="md" :loading="busy" data-hook="save-piece">Put it on the shelf</UButton><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton><span class="said self-center">Kept on this machine while you write.</span></div>
   </form>
 </template>

@@ -1,6 +1,6 @@
-import type { Because, Kinder, Layer, Level } from './types'
+import type { Because, Kinder, Layer } from './types'
 
-const RANK = ['class', 'group', 'learner'] as const
+const RANK: Record<Layer<never>['level'], number> = { class: 1, group: 2, learner: 3 }
 
 /**
  * One learner's values, field by field: learner over group over class over the assignment's own default.
@@ -9,20 +9,19 @@ const RANK = ['class', 'group', 'learner'] as const
 export function resolveFields<F extends object>(defaults: F, layers: readonly Layer<F>[], kinder: Kinder<F>): { readonly fields: F, readonly because: readonly Because<F>[] } {
   const fields = { ...defaults }
   const because: Because<F>[] = []
-  for (const field of Object.keys(defaults) as (keyof F)[]) {
-    let won: { level: Level, sourceId: string | null } = { level: 'assignment', sourceId: null }
-    for (const level of RANK) {
-      let best: Layer<F> | null = null
-      for (const layer of layers) {
-        if (layer.level !== level || !(field in layer.fields)) continue
-        if (best === null || kinder[field](layer.fields[field] as F[typeof field], best.fields[field] as F[typeof field]) > 0) best = layer
-      }
-      if (best) {
-        fields[field] = best.fields[field] as F[typeof field]
-        won = { level, sourceId: best.sourceId }
-      }
+  for (const field in defaults) {
+    let best: Layer<F> | null = null
+    let value: F[typeof field] | undefined
+    for (const layer of layers) {
+      const given = layer.fields[field]
+      if (given === undefined) continue
+      const higher = best === null ? 1 : RANK[layer.level] - RANK[best.level]
+      if (higher < 0 || (higher === 0 && kinder[field](given, value as F[typeof field]) <= 0)) continue
+      best = layer
+      value = given
     }
-    because.push({ field, ...won })
+    if (best) fields[field] = value as F[typeof field]
+    because.push({ field, level: best?.level ?? 'assignment', sourceId: best?.sourceId ?? null })
   }
   return { fields, because }
 }

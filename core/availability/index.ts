@@ -1,7 +1,7 @@
 /** Windows, anchors and states: when, and because of what. */
 export type { AvailabilityRefusal } from './refusals'
-export { KINDER, resolveFor } from './resolveFor'
-export type { LearnerTerms, Limits, Overrides, Resolved, Terms } from './resolveFor'
+export { KINDER, resolveFor, resolverFor } from './resolveFor'
+export type { LearnerTerms, Limits, Overrides, Resolved, Resolver, Terms } from './resolveFor'
 export { isEnd, resolveMoment } from './resolveMoment'
 export type { Ground } from './resolveMoment'
 export { checkOrder, completed, grownOnly, mended, resolveWindow, withExtraDays } from './resolveWindow'

@@ -23,47 +23,74 @@ export interface Terms {
 
 export interface Resolved { readonly terms: LearnerTerms, readonly classId: ClassId, readonly because: readonly Because<LearnerTerms>[] }
 
-const sooner = (a: Instant | null, b: Instant | null) => (b ?? Number.NEGATIVE_INFINITY) - (a ?? Number.NEGATIVE_INFINITY)
-const later = (a: number | null, b: number | null) => (a ?? Number.POSITIVE_INFINITY) - (b ?? Number.POSITIVE_INFINITY)
-const numbers = (compare: (a: never, b: never) => number) => (a: unknown, b: unknown) => {
-  const by = compare(a as never, b as never)
-  return Number.isNaN(by) ? 0 : by
-}
+const sooner = (a: Instant | null, b: Instant | null) => (a === b ? 0 : (b ?? Number.NEGATIVE_INFINITY) - (a ?? Number.NEGATIVE_INFINITY))
+const later = (a: number | null, b: number | null) => (a === b ? 0 : (a ?? Number.POSITIVE_INFINITY) - (b ?? Number.POSITIVE_INFINITY))
 /** Kinder means listed and open earlier, due and closed later, more attempts, longer time; absent limits are kindest. */
 export const KINDER: Kinder<LearnerTerms> = {
-  listed: numbers(sooner), opens: numbers(sooner), due: numbers(later), closes: numbers(later), putAway: numbers(later), maxAttempts: numbers(later), timeLimitMinutes: numbers(later),
+  listed: sooner, opens: sooner, due: later, closes: later, putAway: later, maxAttempts: later, timeLimitMinutes: later,
 }
 
+/** Resolves one reached learner after another; what classes, groups and learners change is resolved once for each class. */
+export type Resolver = (reached: Reached, accommodation: Accommodation) => Result<Resolved, AvailabilityRefusal>
+
 /**
- * One reached learner's window and limits, resolved on the ground of their class, with the reason for each field.
+ * Each reached learner's window and limits, resolved on the ground of their class, with the reason for each field.
  * Accommodations come last: extra days, attempts, time × factor. Refused when a window cannot be resolved or ends before it begins.
  */
-export function resolveFor(reached: Reached, terms: Terms, grounds: ReadonlyMap<ClassId, Ground>, accommodation: Accommodation): Result<Resolved, AvailabilityRefusal> {
-  const homes = reached.classIds.filter(id => grounds.has(id))
-  const home = homes[0]
-  const ground = home && grounds.get(home)
-  if (!home || !ground) return refuse({ code: 'availability/no-layout', field: 'opens' })
-  const layers: Layer<LearnerTerms>[] = []
-  for (const classId of homes) {
-    const over = terms.overrides.classes.get(classId) ?? {}
-    const window = resolveWindow({ ...terms.window, ...over.window }, grounds.get(classId) as Ground)
-    if (!window.ok) return window
-    layers.push({ level: 'class', sourceId: classId, fields: { ...window.value, ...limitsOf(over) } })
-  }
-  const personal = [...reached.groupIds.map(id => ['group', id, terms.overrides.groups.get(id)] as const), ['learner', reached.learnerId, terms.overrides.learners.get(reached.learnerId)] as const]
-  for (const [level, sourceId, over] of personal) {
-    if (!over) continue
-    const given = resolveGiven(over.window ?? {}, ground)
-    if (!given.ok) return given
-    layers.push({ level, sourceId, fields: { ...given.value, ...limitsOf(over) } })
-  }
+export function resolverFor(terms: Terms, grounds: ReadonlyMap<ClassId, Ground>): Resolver {
+  const ofClass = once((classId: ClassId) => classLayer(classId, terms, grounds.get(classId) as Ground))
+  const ofGroup = once((key: string) => personalLayer('group', key, terms.overrides.groups, grounds))
+  const ofLearner = once((key: string) => personalLayer('learner', key, terms.overrides.learners, grounds))
   const nothing: LearnerTerms = { listed: null, opens: null, due: null, closes: null, putAway: null, ...terms.limits }
-  const { fields, because } = resolveFields(nothing, layers, KINDER)
-  const window = mended(completed(fields))
-  if (window.due !== null && window.opens !== null && window.due <= window.opens) return refuse({ code: 'availability/out-of-order', field: 'due', before: 'opens' })
-  // a class layer holds the assignment's own moments too, resolved there: say whose value it was
-  const said = because.map(b => (b.level === 'class' && !givenBy(terms.overrides.classes.get(b.sourceId ?? ''), b.field) ? { ...b, level: 'assignment' as const } : b))
-  return ok(accommodated({ terms: { ...fields, ...window }, classId: home, because: said }, accommodation, ground))
+  return (reached, accommodation) => {
+    const homes = reached.classIds.filter(id => grounds.has(id))
+    const home = homes[0]
+    const ground = home && grounds.get(home)
+    if (!home || !ground) return refuse({ code: 'availability/no-layout', field: 'opens' })
+    const layers: Layer<LearnerTerms>[] = []
+    const personal = [...reached.groupIds.filter(id => terms.overrides.groups.has(id)).map(id => ofGroup(`${home} ${id}`)), ...(terms.overrides.learners.has(reached.learnerId) ? [ofLearner(`${home} ${reached.learnerId}`)] : [])]
+    for (const layer of [...homes.map(ofClass), ...personal]) {
+      if (!layer.ok) return layer
+      layers.push(layer.value)
+    }
+    const { fields, because } = resolveFields(nothing, layers, KINDER)
+    const window = mended(completed(fields))
+    if (window.due !== null && window.opens !== null && window.due <= window.opens) return refuse({ code: 'availability/out-of-order', field: 'due', before: 'opens' })
+    // a class layer holds the assignment's own moments too, resolved there: say whose value it was
+    const said = because.map(b => (b.level === 'class' && !givenBy(terms.overrides.classes.get(b.sourceId ?? ''), b.field) ? { ...b, level: 'assignment' as const } : b))
+    return ok(accommodated({ terms: { ...fields, ...window }, classId: home, because: said }, accommodation, ground))
+  }
+}
+
+/** One learner alone; for many of one assignment make a resolver. */
+export function resolveFor(reached: Reached, terms: Terms, grounds: ReadonlyMap<ClassId, Ground>, accommodation: Accommodation): Result<Resolved, AvailabilityRefusal> {
+  return resolverFor(terms, grounds)(reached, accommodation)
+}
+
+type LayerResult = Result<Layer<LearnerTerms>, AvailabilityRefusal>
+
+/** The same answer for the same key, worked out the first time. */
+function once<K extends string>(work: (key: K) => LayerResult): (key: K) => LayerResult {
+  const known = new Map<K, LayerResult>()
+  return (key) => {
+    const ready = known.get(key) ?? work(key)
+    known.set(key, ready)
+    return ready
+  }
+}
+
+function classLayer(classId: ClassId, terms: Terms, ground: Ground): LayerResult {
+  const over = terms.overrides.classes.get(classId) ?? {}
+  const window = resolveWindow({ ...terms.window, ...over.window }, ground)
+  return window.ok ? ok({ level: 'class', sourceId: classId, fields: { ...window.value, ...limitsOf(over) } }) : window
+}
+
+/** What a group or learner changes, on the ground of one class; `key` is 'class id'. */
+function personalLayer(level: 'group' | 'learner', key: string, overrides: ReadonlyMap<string, Overrides>, grounds: ReadonlyMap<ClassId, Ground>): LayerResult {
+  const [home, sourceId] = key.split(' ') as [ClassId, string]
+  const over = overrides.get(sourceId) ?? {}
+  const given = resolveGiven(over.window ?? {}, grounds.get(home) as Ground)
+  return given.ok ? ok({ level, sourceId, fields: { ...given.value, ...limitsOf(over) } }) : given
 }
 
 function givenBy(over: Overrides | undefined, field: keyof LearnerTerms): boolean {
@@ -75,6 +102,7 @@ function limitsOf(over: Overrides): Partial<Limits> {
 }
 
 function accommodated(resolved: Resolved, by: Accommodation, ground: Ground): Resolved {
+  if (by.extraDays === 0 && by.extraAttempts === 0 && by.timeFactor === 1) return resolved
   const { terms } = resolved
   const window = withExtraDays(terms, by.extraDays, ground.zone)
   const changed: (WindowField | keyof Limits)[] = []

@@ -1,5 +1,4 @@
-import { CalendarDateTime, parseDate, toZoned } from '@internationalized/date'
-import { addDays, dayNumber, instant, mondayOf } from '../base'
+import { dayNumber, instant, mondayOf } from '../base'
 import type { Instant, IsoDay } from '../base'
 
 /** Wall time of one IANA zone to and from instants. Holds a small cache of its own, so make one per computation. */
@@ -33,48 +32,64 @@ export function zoneOf(name: string): Zone {
     timeZone: name, hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit',
   })
 
-  const exact = (day: IsoDay, minute: number): number => {
-    const carried = Math.floor(minute / 1440)
-    const inDay = minute - carried * 1440
-    const date = parseDate(addDays(day, carried))
-    return toZoned(new CalendarDateTime(date.year, date.month, date.day, Math.floor(inDay / 60), inDay % 60), name, 'compatible').toDate().getTime()
-  }
-
   const wallOf = (at: Instant) => {
     const got: Record<string, string> = {}
     for (const p of parts.formatToParts(at)) got[p.type] = p.value
     return { on: `${got.year}-${got.month}-${got.day}` as IsoDay, minuteOfDay: Number(got.hour) * 60 + Number(got.minute) }
   }
-  const offsetOfWeek = weekOffsets(wallOf)
+  const offsets = offsetsOf(wallOf)
+  // per day: midnight as if it were UTC, and the offset that holds all day (null around a clock change)
+  const days = new Map<IsoDay, { readonly midnight: number, readonly offset: number | null }>()
   return {
     name,
     at: (day, minute) => {
-      const offset = offsetOfWeek(mondayOf(day))
-      return instant(offset === null ? exact(day, minute) : (dayNumber(day) * 1440 + minute) * MINUTE - offset)
+      let known = days.get(day)
+      if (known === undefined) {
+        known = { midnight: dayNumber(day) * 1440 * MINUTE, offset: offsets.ofWeek(mondayOf(day)) }
+        days.set(day, known)
+      }
+      const wall = known.midnight + minute * MINUTE
+      return instant(wall - (known.offset ?? offsets.ofWall(wall)))
     },
     local: wallOf,
   }
 }
 
-/** The offset (wall clock minus UTC, in ms) of a whole week and a day on either side when no clock change falls into it, else null. */
-function weekOffsets(wallOf: Zone['local']): (monday: IsoDay) => number | null {
+interface Offsets {
+  /** Of a whole week and a day on either side when no clock change falls into it, else null. */
+  readonly ofWeek: (monday: IsoDay) => number | null
+  /** Of one wall time, given as if it were UTC: before a change in a gap, the earlier of two in an overlap. */
+  readonly ofWall: (wall: number) => number
+}
+
+/** Offsets (wall clock minus UTC, in ms) from the machine's zone data, each instant asked for once. */
+function offsetsOf(wallOf: Zone['local']): Offsets {
   const weeks = new Map<IsoDay, number | null>()
-  const offsets = new Map<number, number>()
-  const offsetAt = (ms: number): number => {
-    const known = offsets.get(ms)
-    if (known !== undefined) return known
+  const known = new Map<number, number>()
+  const at = (ms: number): number => {
+    const ready = known.get(ms)
+    if (ready !== undefined) return ready
     const { on, minuteOfDay } = wallOf(instant(ms))
     const offset = (dayNumber(on) * 1440 + minuteOfDay) * MINUTE - ms
-    offsets.set(ms, offset)
+    known.set(ms, offset)
     return offset
   }
-  return (monday) => {
-    const known = weeks.get(monday)
-    if (known !== undefined) return known
-    const start = dayNumber(monday) * 1440 * MINUTE
-    const probes = [-2, 4, 9].map(days => offsetAt(start + days * 1440 * MINUTE))
-    const offset = probes[0] === probes[1] && probes[1] === probes[2] ? probes[0] as number : null
-    weeks.set(monday, offset)
-    return offset
+  return {
+    ofWeek: (monday) => {
+      const ready = weeks.get(monday)
+      if (ready !== undefined) return ready
+      const start = dayNumber(monday) * 1440 * MINUTE
+      const probes = [-2, 4, 9].map(days => at(start + days * 1440 * MINUTE))
+      const offset = probes[0] === probes[1] && probes[1] === probes[2] ? probes[0] as number : null
+      weeks.set(monday, offset)
+      return offset
+    },
+    ofWall: (wall) => {
+      const before = at(wall - 1440 * MINUTE)
+      const after = at(wall + 1440 * MINUTE)
+      // the first of two is the one with the greater offset; a time that does not exist is read with the offset before
+      const valid = [before, after].filter(offset => at(wall - offset) === offset)
+      return valid.length === 0 ? before : Math.max(...valid)
+    },
   }
 }

@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId } from '#core/base'
-import type { Answer, EndedBy, LearnerItem } from '#core/attempts'
+import type { Answer, EndedBy, LearnerItem, Place } from '#core/attempts'
 import type { WorkState } from '#core/availability'
 import { contract, id, prose } from './define'
 
-export const PLACES = ['now', 'next', 'done'] as const
 /** A piece of work as its learner may know it. Points and ratio only when the rules show them. */
 export interface MyWork {
-  readonly id: AssignmentId, readonly title: string, readonly note: string, readonly kind: string, readonly minutes: number, readonly itemCount: number, readonly className: string, readonly place: typeof PLACES[number], readonly state: WorkState
+  readonly id: AssignmentId, readonly title: string, readonly note: string, readonly kind: string, readonly minutes: number, readonly itemCount: number, readonly className: string, readonly place: Place, readonly state: WorkState
   readonly opensAt: Instant | null, readonly dueAt: Instant | null, readonly closesAt: Instant | null, readonly triesUsed: number, readonly triesMost: number | null, readonly timeLimitMinutes: number | null
   readonly inProgress: boolean, readonly handedInAt: Instant | null, readonly ratio: number | null, readonly mayTry: boolean
 }

@@ -17,9 +17,10 @@ const moment = z.discriminatedUnion('kind', [
 const windowShape = { listed: moment.nullable(), opens: moment.nullable(), due: moment.nullable(), closes: moment.nullable(), putAway: moment.nullable() }
 const whole = z.number().int().min(1, 'is below 1')
 export const rulesInput = z.strictObject({
-  maxAttempts: whole.max(50, 'is above 50').nullable(), kept: z.enum(KEPT), waitMinutes: z.number().int().min(0, 'is below 0').max(20_160), timeLimitMinutes: whole.max(600, 'is above 600').nullable(),
+  // sense is made of these by the core, which names the field to correct
+  maxAttempts: z.number().max(50, 'is above 50').nullable(), kept: z.enum(KEPT), waitMinutes: z.number().max(20_160, 'is above 20,160'), timeLimitMinutes: z.number().max(600, 'is above 600').nullable(),
   order: z.enum(ITEM_ORDERS), feedback: z.enum(REVEALS), answers: z.enum(REVEALS),
-  late: z.strictObject({ percentPerDay: z.number().min(0, 'is below 0').max(100, 'is above 100'), per: z.enum(LATE_PER), floorPercent: z.number().min(0, 'is below 0').max(100, 'is above 100') }).nullable(),
+  late: z.strictObject({ percentPerDay: z.number(), per: z.enum(LATE_PER), floorPercent: z.number() }).nullable(),
 })
 const overrides = z.strictObject({ window: z.strictObject(windowShape).partial().optional(), maxAttempts: whole.max(50).nullable().optional(), timeLimitMinutes: whole.max(600).nullable().optional() })
 const target = z.discriminatedUnion('kind', [

@@ -123,9 +123,9 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await l.click('work-now')
     await l.click('start')
     await l.has('fieldset[data-kind]')
-    const choose = (item: string, ...words: string[]) => l.page.evaluate((id, list) => {
-      for (const o of document.querySelectorAll<HTMLElement>(`fieldset[data-item="${id}"] label`)) if (list.includes(o.innerText.trim())) o.querySelector('input')?.click()
-    }, item, words)
+    const choose = async (item: string, ...words: string[]) => {
+      for (const word of words) await l.page.evaluate((id, w) => [...document.querySelectorAll<HTMLElement>(`fieldset[data-item="${id}"] label`)].find(o => o.innerText.trim() === w)?.click(), item, word)
+    }
     await choose('q1', 'A plucked string')
     await choose('q2', 'Yes', 'Also yes')
     await l.fill('fieldset[data-item="q3"] input', '0.25')

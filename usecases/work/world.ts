@@ -1,7 +1,7 @@
 import type { ClassId, GroupId, LessonId, UserId } from '#core/base'
 import { reach } from '#core/audience'
 import type { Reached, Roster } from '#core/audience'
-import { resolveFor } from '#core/availability'
+import { resolverFor } from '#core/availability'
 import type { Accommodation, AvailabilityRefusal, Ground, Moment, Overrides, Terms, WindowSpec } from '#core/availability'
 import { classesById, classesTaughtBy, groupsOf, learnersOf } from '#db/repositories'
 import type { AssignmentRecord, Connection, GroupRecord, LearnerWorkRecord, Person } from '#db/repositories'
@@ -54,11 +54,11 @@ export function resolveWork(work: Assignable, world: World): Resolution {
   const grounds = new Map<ClassId, Ground>([...world.grounds].map(([id, g]) => [id, g.ground]))
   const lessons = anchoredLessons(work)
   const reached = reach(work.targets.map(t => t.target), world.roster, new Set(work.exceptIds)).filter(r => world.people.has(r.learnerId)).map(r => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
-  const terms = termsOf(work)
+  const resolve = resolverFor(termsOf(work), grounds)
   const rows: Resolution['rows'][number][] = []
   const problems = new Map<string, { classId: ClassId | null, refusal: AvailabilityRefusal }>()
   for (const one of reached) {
-    const resolved = resolveFor(one, terms, grounds, (world.people.get(one.learnerId) as Person).accommodation satisfies Accommodation)
+    const resolved = resolve(one, (world.people.get(one.learnerId) as Person).accommodation satisfies Accommodation)
     if (resolved.ok) rows.push({ learnerId: one.learnerId, classId: resolved.value.classId, terms: resolved.value.terms, because: resolved.value.because })
     else problems.set(`${one.classIds[0]} ${JSON.stringify(resolved.error)}`, { classId: one.classIds[0] ?? null, refusal: resolved.error })
   }

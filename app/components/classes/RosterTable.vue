@@ -52,7 +52,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) => [a.timeFactor !== 1 ? `ti
             <tr>
               <th scope="row" class="font-semibold">{{ l.name }}</th><td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
               <td v-for="g in page.groups" :key="g.id" class="group"><input type="checkbox" :checked="l.groupIds.includes(g.id)" :disabled="!page.mayRun" :aria-label="`${l.name} in ${g.name}`" @change="toggle(l, g)"></td>
-              <td><span v-if="sayExtra(l)">{{ sayExtra(l) }} </span><UButton v-if="page.mayRun" size="xs" color="neutral" variant="ghost" :aria-label="`Accommodation of ${l.name}`" @click="edit(l)">{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton></td>
+              <td><span v-if="sayExtra(l)">{{ sayExtra(l) }} </span><UButton v-if="page.mayRun" size="xs" color="neutral" variant="ghost" :aria-label="`${sayExtra(l) ? 'Change' : 'Set'} accommodation of ${l.name}`" @click="edit(l)">{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton></td>
             </tr>
             <tr v-if="editing === l.id"><td :colspan="page.groups.length + 3"><form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="saveExtra(l)"><UFormField label="Time, %"><UInput v-model.number="extra.percent" type="number" min="100" max="400" class="!w-24" /></UFormField><UFormField label="Extra tries"><UInput v-model.number="extra.attempts" type="number" min="0" max="20" class="!w-20" /></UFormField><UFormField label="Extra days"><UInput v-model.number="extra.days" type="number" min="0" max="60" class="!w-20" /></UFormField><UButton type="submit">Save</UButton><p class="said">Applies to open and future work at once.</p></form></td></tr>
           </template>

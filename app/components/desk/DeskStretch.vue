@@ -32,7 +32,7 @@ function choose(): void {
     :data-hook="stretch.kind" :data-lesson="lesson?.number" @click="choose"
   >
     <template v-if="lesson && stretch.kind === 'stone'">
-      <b :class="{ again: !stretch.starts }">{{ lesson.number }}</b>
+      <b :class="{ again: !stretch.starts }">{{ lesson.number }}</b>{{ ' ' }}
       <span v-if="roomy || stretch.halves >= 3">{{ lesson.title }}</span>
     </template>
     <template v-else-if="stretch.kind === 'lost'"><span v-if="roomy">{{ stretch.lost.because }}</span></template>

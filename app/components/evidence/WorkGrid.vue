@@ -60,13 +60,13 @@ const said = (name: string, title: string, c: Cell | undefined) => `${name}, ${t
 .work button::first-letter { text-transform: uppercase; }
 .work.chosen { box-shadow: inset 0 -3px 0 var(--ui-primary); }
 td { white-space: nowrap; border-right: 1px solid var(--ui-border-muted); }
-td.low { background: color-mix(in oklab, var(--color-gorse-300) 32%, transparent); }
-td.high { background: color-mix(in oklab, var(--color-moss-300) 30%, transparent); }
+td.low { background: var(--share-low); }
+td.high { background: var(--share-high); }
 td.missing { color: var(--ui-error); font-weight: 600; }
 td.in-progress { color: var(--ui-primary); font-weight: 600; }
 td.to-do, td.not-open { color: var(--ui-text-muted); }
-.late { margin-left: 0.35rem; font-size: 0.78em; color: var(--ui-error); font-weight: 600; }
-.tries { margin-left: 0.25rem; color: var(--ui-text-muted); font-size: 0.72em; }
+.late { margin-left: 0.35rem; font-size: 0.78em; font-weight: 600; text-decoration: underline dotted; text-underline-offset: 2px; }
+.tries { margin-left: 0.25rem; font-size: 0.72em; }
 tfoot th, tfoot td { position: sticky; bottom: 0; background: var(--ui-bg-muted) !important; }
 tfoot tr:first-child th, tfoot tr:first-child td { bottom: 1.95rem; border-top: 2px solid var(--ui-border-accented); }
 </style>

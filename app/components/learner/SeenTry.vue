@@ -25,7 +25,7 @@ const mark = (points: number, of: number) => (points >= of ? { icon: 'i-lucide-c
   <section class="try" data-hook="seen-try">
     <header>
       <div class="flex-1">
-        <h3>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h3>
+        <h2>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h2>
         <p class="said">Handed in {{ sayMoment(attempt.submittedAt, zone) }}<template v-if="attempt.late">, late</template>. {{ ENDED[attempt.endedBy] }}</p>
       </div>
       <p v-if="attempt.score" class="score"><strong>{{ percent(attempt.score.ratio) }}</strong><span class="said">{{ attempt.score.points }} of {{ attempt.score.of }} points<template v-if="attempt.score.deductedRatio > 0">, {{ percent(attempt.score.deductedRatio) }} off for being late</template></span></p>

@@ -54,8 +54,8 @@ watch(refusal, r => { if (r) problem.value = sayRefusal(r, { zone: props.zone })
       <p v-if="problem" class="note-line needs mt-4" role="alert">{{ problem }} <UButton v-if="refusal" size="xs" variant="link" @click="emit('done')">See where it stands</UButton></p>
       <div class="py-6"><UButton type="submit" size="lg" :loading="busy" data-hook="hand-in">Hand in</UButton></div>
     </form>
-    <UModal v-model:open="asking" title="Hand in?" :description="open.length === 0 ? 'Everything is answered. You cannot change this try afterwards.' : `${count(open.length, 'question')} not answered yet. You cannot change this try afterwards.`">
-      <template #body><div v-if="open.length" class="flex flex-wrap gap-1.5"><UButton v-for="i in open" :key="i.id" size="xs" color="neutral" variant="outline" @click="jump(i.id)">Question {{ attempt.items.indexOf(i) + 1 }}</UButton></div></template>
+    <UModal v-model:open="asking" :close="false" title="Hand in?" :description="open.length === 0 ? 'Everything is answered. You cannot change this try afterwards.' : `${count(open.length, 'question')} not answered yet. You cannot change this try afterwards.`">
+      <template v-if="open.length" #body><div class="flex flex-wrap gap-1.5"><UButton v-for="i in open" :key="i.id" size="xs" color="neutral" variant="outline" @click="jump(i.id)">Question {{ attempt.items.indexOf(i) + 1 }}</UButton></div></template>
       <template #footer><UButton size="md" :loading="busy" autofocus data-hook="confirm-hand-in" @click="submit">Hand in</UButton><UButton size="md" color="neutral" variant="ghost" @click="() => { asking = false }">Not yet</UButton></template>
     </UModal>
   </div>

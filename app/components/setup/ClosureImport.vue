@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { ref, shallowRef } from 'vue'
 import type { IsoDay } from '#core/base'
 import type { ClosureReading, FoundClosure } from '#core/formats'
 import { ReadClosures } from '#shared/contracts/teaching'
@@ -14,14 +15,14 @@ const emit = defineEmits<{ take: [closures: readonly FoundClosure[]] }>()
 const text = ref('')
 const reading = shallowRef<ClosureReading | null>(null)
 const problem = ref('')
-watch(text, async (now) => {
+watchDebounced(text, async (now) => {
   reading.value = null
   problem.value = ''
   if (!now.trim()) return
   const reply = await call(ReadClosures, { body: { text: now, firstOn: props.firstOn, lastOn: props.lastOn } })
   reading.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
-})
+}, { debounce: 300 })
 function take(): void {
   if (!reading.value) return
   emit('take', reading.value.closures)

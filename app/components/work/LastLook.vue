@@ -9,7 +9,10 @@ const props = defineProps<{ preview: Preview, now: Instant, begun: number, lesso
 type Line = { readonly tone: 'needs' | 'care' | 'fine', readonly text: string }
 const lines = computed<Line[]>(() => {
   const { preview, now } = props
-  const needs = [...new Set(preview.problems.map(p => sayRefusal(p, { lesson: props.lesson, zone: props.zone })))].map((text): Line => ({ tone: 'needs', text }))
+  const naming = { lesson: props.lesson, zone: props.zone }
+  const ofClasses = preview.classes.flatMap(c => (c.problem ? [{ key: JSON.stringify(c.problem), text: `${c.name}: ${sayRefusal(c.problem, naming)}` }] : []))
+  const others = preview.problems.filter(p => !ofClasses.some(c => c.key === JSON.stringify(p))).map(p => sayRefusal(p, naming))
+  const needs = [...new Set([...ofClasses.map(c => c.text), ...others])].map((text): Line => ({ tone: 'needs', text }))
   const care: Line[] = []
   for (const c of preview.classes) {
     if (c.span?.tight) care.push({ tone: 'care', text: `${c.name}: only ${count(c.span.meetings, 'meeting')} between opening and due. Who is away once may miss it.` })
@@ -24,6 +27,6 @@ const lines = computed<Line[]>(() => {
 <template>
   <section v-if="lines.length" aria-labelledby="last-look" data-hook="last-look">
     <h2 id="last-look" class="mb-1.5">Last look</h2>
-    <ul class="grid gap-1" role="status"><li v-for="l in lines" :key="l.text" class="note-line" :class="l.tone">{{ l.text }}</li></ul>
+    <div role="status"><ul class="grid gap-1"><li v-for="l in lines" :key="l.text" class="note-line" :class="l.tone">{{ l.text }}</li></ul></div>
   </section>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { Moment, WindowField } from '#core/availability'
-import { sayMomentSpec } from '../../words/moments'
+import { ABSENT_WORDS, sayMomentSpec } from '../../words/moments'
 import { FIELD_WORDS } from '../../words/refusals'
 import { sayMoment } from '../../words/times'
 import type { LessonChoice } from './MomentEditor.vue'
@@ -13,8 +13,9 @@ const lessonName = (id: string) => props.lessons.find(l => l.value === id)?.labe
 
 <template>
   <UPopover :content="{ align: 'start' }" arrow>
-    <button type="button" class="cell" :class="{ bad, soft: moment === undefined }" :aria-label="`${who}, ${FIELD_WORDS[field]}: ${moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName)}`" :data-hook="`moment-${field}`">
-      <span v-if="resolved !== undefined" class="at">{{ resolved === null ? (field === 'due' ? 'no due date' : 'none') : sayMoment(resolved, zone, field) }}</span>
+    <button type="button" class="cell" :class="{ bad, soft: moment === undefined }" :data-hook="`moment-${field}`">
+      <span class="sr-only">{{ who }}, {{ FIELD_WORDS[field] }}:</span>
+      <span v-if="resolved !== undefined" class="at">{{ resolved === null ? ABSENT_WORDS[field] : sayMoment(resolved, zone, field) }}</span>
       <span class="spec">{{ moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName) }}</span>
     </button>
     <template #content><MomentEditor v-model="moment" :field="field" :lessons="lessons" :start="start" :today="today" :inherits="inherits" /></template>

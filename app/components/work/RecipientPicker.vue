@@ -11,7 +11,8 @@ const word = ref('')
 const picked = computed(() => new Set(draft.value.targets.map(t => keyOf(t.target))))
 const fits = (text: string) => text.toLowerCase().includes(word.value.trim().toLowerCase())
 const classes = computed(() => props.recipients.classes.filter(c => fits(`${c.name} ${c.course}`)))
-const groups = computed(() => props.recipients.groups.map(g => ({ ...g, of: props.recipients.classes.find(c => c.id === g.classId)?.name ?? '' })).filter(g => fits(`${g.name} ${g.of}`)))
+const place = (id: string) => props.recipients.classes.findIndex(c => c.id === id)
+const groups = computed(() => [...props.recipients.groups].sort((a, b) => place(a.classId) - place(b.classId)).map(g => ({ ...g, of: props.recipients.classes.find(c => c.id === g.classId)?.name ?? '' })).filter(g => fits(`${g.name} ${g.of}`)))
 const learners = computed(() => (word.value.trim().length < 2 ? [] : props.recipients.classes.flatMap(c => c.learners.map(l => ({ ...l, of: c.name }))).filter(l => fits(l.name)).slice(0, 30)))
 
 function toggle(key: string): void {

@@ -48,7 +48,7 @@ const lessons = computed<LessonChoice[]>(() => {
 })
 const start = computed(() => props.lesson ?? Object.values(draft.value.window).find(m => m?.kind === 'anchor')?.lessonId ?? (lessons.value.find(l => desk.plans.flatMap(p => p.lessons).find(x => x.id === l.value)?.bookLessonId === piece.value?.bookLessonId && piece.value?.bookLessonId)?.value ?? null))
 const lessonName = (id: string) => desk.plans.flatMap(p => p.lessons).find(l => l.id === id)?.number ?? 'this lesson'
-const blocked = computed(() => (preview.value?.problems.length ?? 0) > 0 || !preview.value || preview.value.learners === 0)
+const blocked = computed(() => previewProblem.value !== '' || (preview.value?.problems.length ?? 0) > 0 || !preview.value || preview.value.learners === 0)
 const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, zone: desk.zone })
 
 async function done(text: string): Promise<void> {
@@ -99,9 +99,9 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
       </section>
       <div class="grid gap-5 content-start min-w-0">
         <WhoAndWhen v-model="draft" :recipients="recipients" :preview="preview" :lessons="lessons" :start="start" :today="today" :zone="desk.zone" />
+        <p v-if="problem || previewProblem" class="note-line needs" role="alert">{{ problem || previewProblem }}</p>
         <LastLook v-if="preview" :preview="preview" :now="now" :begun="known?.begun ?? 0" :lesson="lessonName" :zone="desk.zone" />
         <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
-        <p v-if="problem || previewProblem" class="note-line needs" role="alert">{{ problem || previewProblem }}</p>
       </div>
       <RulesPanel v-model="draft.rules" :scored="piece ? isScored(piece.kind) : true" />
     </div>

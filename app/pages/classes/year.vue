@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead } from '#imports'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { isoDay, WEEKDAYS } from '#core/base'
 import type { IsoDay, Weekday } from '#core/base'
 import type { DayNote, SchoolYear } from '#core/calendar'
@@ -41,6 +41,7 @@ onMounted(async () => {
   const start = new Date(now.value).getUTCMonth() >= 4 ? new Date(now.value).getUTCFullYear() : new Date(now.value).getUTCFullYear() - 1
   form.value = { name: `${start}/${String(start + 1).slice(2)}`, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, firstOn: isoDay(`${start}-08-24`), lastOn: isoDay(`${start + 1}-06-11`), weekdays: [1, 2, 3, 4, 5], terms: [{ name: 'Whole year', firstOn: isoDay(`${start}-08-24`), lastOn: isoDay(`${start + 1}-06-11`) }], notes: [], rotation: null }
 })
+watch([form, letters, byDate], () => { problem.value = '' })
 function put(part: Partial<Form>): void {
   if (form.value) form.value = { ...form.value, ...part }
 }
@@ -107,8 +108,7 @@ async function save(): Promise<void> {
       <div class="flex gap-2"><UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" data-hook="add-closure" @click="addNote('closure')">Closure</UButton><UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" @click="addNote('short')">Short day</UButton></div>
     </fieldset>
     <ClosureImport :first-on="form.firstOn" :last-on="form.lastOn" @take="take" />
-    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-    <div class="flex gap-2 sticky bottom-0 bg-default border-t border-default py-3"><UButton type="submit" size="md" :loading="busy" :disabled="known !== null && !store.overview?.mayEditYear" data-hook="save-year">{{ known ? 'Save the year' : 'Make the year' }}</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton></div>
+    <div class="flex gap-2 flex-wrap sticky bottom-0 bg-default border-t border-default py-3"><p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p><UButton type="submit" size="md" :loading="busy" :disabled="known !== null && !store.overview?.mayEditYear" data-hook="save-year">{{ known ? 'Save the year' : 'Make the year' }}</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton></div>
   </form>
   <p v-else class="said p-5">Opening …</p>
 </template>

@@ -3,7 +3,6 @@ import { definePageMeta, useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { PLACES } from '#core/attempts'
-import { JoinAnother } from '#shared/contracts/accounts'
 import { ListMyWork } from '#shared/contracts/learning'
 import type { MyWork } from '#shared/contracts/learning'
 import { useServerNow } from '../../composables/serverNow'
@@ -19,9 +18,7 @@ const now = useServerNow()
 const work = shallowRef<readonly MyWork[] | null>(null)
 const zone = ref('UTC')
 const problem = ref('')
-const code = ref('')
 const joining = ref(false)
-const joined = ref('')
 const HEADS = { now: { word: 'Now', none: 'Nothing to do right now.' }, next: { word: 'Next', none: 'Nothing is coming up yet.' }, done: { word: 'Done', none: 'What you hand in is kept here.' } } as const
 
 async function load(): Promise<void> {
@@ -44,14 +41,6 @@ function ordered(place: typeof PLACES[number]): readonly MyWork[] {
   const list = (work.value ?? []).filter(w => w.place === place)
   return place === 'done' ? [...list].reverse() : list
 }
-async function join(): Promise<void> {
-  const reply = await call(JoinAnother, { body: { code: code.value } })
-  joined.value = reply.ok ? `You are in ${reply.value.className}.` : sayRefusal(reply.error)
-  if (reply.ok) {
-    code.value = ''
-    await load()
-  }
-}
 </script>
 
 <template>
@@ -66,10 +55,13 @@ async function join(): Promise<void> {
         <div class="grid gap-2"><WorkCard v-for="w in p.work" :key="w.id" :work="w" :now="now" :zone="zone" /></div>
       </section>
       <section>
-        <UButton v-if="!joining" color="neutral" variant="ghost" @click="() => { joining = true }">Join another class</UButton>
-        <form v-else class="flex gap-2 items-end" @submit.prevent="join"><UFormField label="Class code"><UInput v-model="code" autocomplete="off" /></UFormField><UButton type="submit">Join</UButton></form>
-        <p v-if="joined" class="said mt-1" role="status">{{ joined }}</p>
+        <button v-if="!joining" type="button" class="plain-act" @click="joining = true">Join another class</button>
+        <LazyJoinAnother v-else @joined="load" />
       </section>
     </template>
   </div>
 </template>
+
+<style scoped>
+.plain-act { color: var(--ui-primary); text-decoration: underline; text-underline-offset: 3px; cursor: pointer; font-size: 0.92rem; }
+</style>

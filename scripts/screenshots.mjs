@@ -1,0 +1,88 @@
+import { mkdirSync } from 'node:fs'
+import { browser } from './steps/browser.mjs'
+import { built } from './steps/built.mjs'
+import { DEMO_NOW, demoDatabase } from './steps/demoData.mjs'
+import { installed } from './steps/installed.mjs'
+import { ROOT } from './steps/run.mjs'
+import { freePort, keptSecret, serve } from './steps/serve.mjs'
+
+// npm run screenshots: one picture of each main view from fresh demo data, 1280 × 800
+await installed()
+await built()
+const executablePath = await browser()
+const { default: puppeteer } = await import('puppeteer-core')
+const database = `${ROOT}.tmp/screenshots.db`
+await demoDatabase(database, { fresh: true })
+const { child, address } = await serve({ port: await freePort(4700, false), quiet: true, env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW } })
+const chromium = await puppeteer.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const OUT = `${ROOT}docs/screenshots`
+mkdirSync(OUT, { recursive: true })
+
+/** A page of its own, signed in as a person of the demo. */
+async function as(person, { width = 1280, height = 800, dark = false } = {}) {
+  const page = await (await chromium.createBrowserContext()).newPage()
+  await page.setViewport({ width, height })
+  if (dark) await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }])
+  await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' })
+  if (person) {
+    await page.locator(`[data-hook="demo-${person}"]`).click()
+    await page.waitForFunction(() => !location.pathname.startsWith('/sign-in'))
+  }
+  return page
+}
+const take = async (page, name) => {
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: `${OUT}/${name}.png` })
+}
+const go = (page, path) => page.goto(address + path, { waitUntil: 'networkidle0' })
+
+try {
+  const door = await as(null)
+  await door.waitForSelector('[data-hook="demo-imani"]')
+  await take(door, 'sign-in')
+  const teacher = await as('imani')
+  await go(teacher, '/pace')
+  await teacher.waitForSelector('button.selected')
+  await take(teacher, 'desk')
+  await teacher.locator('.colhead:nth-child(3) .name').click()
+  await teacher.waitForSelector('.weekhead.current')
+  await take(teacher, 'desk-one-class')
+  await go(teacher, '/shelf?piece=piece-wav204')
+  await teacher.waitForSelector('[data-hook="with-answers"]')
+  await take(teacher, 'shelf')
+  await go(teacher, '/work/new?piece=piece-wav402')
+  await teacher.waitForSelector('[data-hook="last-look"]')
+  await take(teacher, 'assigning')
+  await go(teacher, '/work')
+  await teacher.waitForSelector('[data-hook="need-open"]')
+  await take(teacher, 'work')
+  await go(teacher, '/evidence')
+  await teacher.locator('[data-hook="column"]').click()
+  await teacher.waitForSelector('[data-hook="items"] li')
+  await take(teacher, 'evidence')
+  await go(teacher, '/classes')
+  await teacher.locator('[data-hook="classes"] a').click()
+  await teacher.waitForSelector('.roster')
+  await take(teacher, 'class')
+  const night = await as('imani', { dark: true })
+  await go(night, '/pace')
+  await night.waitForSelector('button.selected')
+  await take(night, 'desk-dark')
+  const learner = await as('noa')
+  await learner.waitForSelector('[data-hook="work-now"]')
+  await take(learner, 'learner-list')
+  await learner.locator('[data-hook="work-now"]').click()
+  await learner.locator('[data-hook="start"]').click()
+  await learner.waitForSelector('fieldset label')
+  await learner.locator('fieldset label').click()
+  await learner.waitForFunction(() => document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'))
+  await take(learner, 'learner-check')
+  const phone = await as('saoirse', { width: 390, height: 800 })
+  await phone.waitForSelector('[data-hook="work-now"]')
+  await take(phone, 'learner-phone')
+  process.stdout.write(`Pictures are in ${OUT}\n`)
+}
+finally {
+  await chromium.close()
+  child.kill()
+}
