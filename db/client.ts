@@ -81,7 +81,7 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   try {
     if (file) {
       await queue(() => setPragmas(writer, timeout, safe))
-      const health = await writer.execute('PRAGMA quick_check(1)')
+      const health = await writer.execute('PRAGMA integrity_check(1)')
       if (health.rows[0]?.[0] !== 'ok') throw new Error(`The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`)
     }
     await queue(() => migrate(writer, options.migrationsFolder))

@@ -11,4 +11,11 @@ await runBin('eslint/bin/eslint.js', ['.', '--max-warnings', '0'])
 await run(process.execPath, ['scripts/typecheck.mjs'])
 await built()
 await demoDatabase(`${ROOT}.tmp/tests/demo.db`, { fresh: true })
-await runBin('vitest/vitest.mjs', ['run', ...process.argv.slice(2)], { env: { CHROMIUM: chromium } })
+const env = { CHROMIUM: chromium }
+const more = process.argv.slice(2)
+// one after the other: the journeys need both cores to themselves
+if (more.length > 0) await runBin('vitest/vitest.mjs', ['run', ...more], { env })
+else {
+  await runBin('vitest/vitest.mjs', ['run', '--project', 'core', '--project', 'routes'], { env })
+  await runBin('vitest/vitest.mjs', ['run', '--project', 'e2e'], { env })
+}

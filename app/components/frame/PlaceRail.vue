@@ -11,7 +11,7 @@ const PLACES = [
 <template>
   <nav class="rail" aria-label="Places">
     <NuxtLink to="/pace" class="mark" aria-label="Step Cairn, planning desk"><img src="/cairn.svg" alt="" width="30" height="30"></NuxtLink>
-    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" active-class="here" :data-hook="`place-${p.word.toLowerCase()}`">
+    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :data-hook="`place-${p.word.toLowerCase()}`">
       <UIcon :name="p.icon" class="size-5" aria-hidden="true" />
       <span>{{ p.word }}</span>
     </NuxtLink>
@@ -23,7 +23,7 @@ const PLACES = [
 .mark { display: grid; place-content: center; padding-bottom: 0.7rem; }
 .place { display: grid; justify-items: center; gap: 2px; padding: 0.5rem 0; border-radius: 0.4rem 0.5rem 0.35rem 0.45rem; font-size: 0.75rem; color: var(--ui-text-toned); }
 .place:hover { background: var(--ui-bg-accented); }
-.place.here { background: var(--color-tarn-700); color: #fff; font-weight: 600; }
+.place.router-link-active { background: var(--color-tarn-700); color: #fff; font-weight: 600; }
 @media (max-width: 720px) {
   .rail { position: fixed; inset: auto 0 0 0; z-index: 30; width: auto; flex-direction: row; justify-content: space-around; border: 0; border-top: 1px solid var(--ui-border); padding: 0.2rem; }
   .mark { display: none; }
