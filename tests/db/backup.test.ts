@@ -19,7 +19,13 @@ describe('npm run backup', () => {
     const add = (n: number) => store.write(tx => tx.run(sql`insert into schools (id, name, created_at) values (${`s${n}`}, ${`S${n}`}, 1)`))
     for (let n = 0; n < 20; n++) await add(n)
     let writing = true
-    const writer = (async () => { for (let n = 20; writing; n++) await add(n) })()
+    const writer = (async () => {
+      for (let n = 20; writing; n++) {
+        await add(n)
+        // the file client works synchronously: let the rest of the process have its turn
+        await new Promise(resolve => setImmediate(resolve))
+      }
+    })()
     const to = join(folder, 'copies', 'copy.db')
     const { stdout } = await backup(from, to)
     writing = false
