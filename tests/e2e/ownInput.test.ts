@@ -90,8 +90,7 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     for (const [i, answer] of ['A plucked string', 'A parked car', 'A book on a shelf'].entries()) await t.fill(`[name="answer-1-${i + 1}"]`, answer)
     for (const [n, kind] of [[2, 'Several right answers'], [3, 'A number'], [4, 'A short answer']] as const) {
       await t.click('add-item')
-      await t.page.locator(`[data-hook="item-${n}"] button[role="combobox"]`).click()
-      await t.page.locator(`::-p-aria([name="${kind}"][role="option"])`).click()
+      await t.choose(`[data-hook="item-${n}"] button[role="combobox"]`, kind)
       await t.fill(`[name="stem-${n}"]`, `Question number ${n}?`)
     }
     for (const [i, answer] of ['Yes', 'No', 'Also yes'].entries()) await t.fill(`[name="answer-2-${i + 1}"]`, answer)
@@ -134,6 +133,7 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await l.click('hand-in')
     await l.click('confirm-hand-in')
     await l.sees('4 of 4 points')
+    for (const n of [2, 3, 4]) await l.sees(`Question number ${n}?`)
     l.isQuiet()
 
     // and the score is in the grid

@@ -83,8 +83,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.sees('Science 8 A: it is due in the past')
     // a date instead of the lesson
     await teacher.page.locator('tr.base [data-hook="moment-due"]').click()
-    await teacher.page.locator('[data-hook="moment-editor"] button[role="combobox"]').click()
-    await teacher.page.locator('::-p-aria([name="A whole day"][role="option"])').click()
+    await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'A whole day')
     await teacher.fill('[data-hook="moment-editor"] [data-hook="date"]', '2026-10-30')
     await teacher.page.waitForFunction(() => document.querySelector('tr.base [data-hook="moment-due"]')?.textContent?.includes('Fri 30 Oct'))
     await teacher.keys('Escape')
@@ -98,8 +97,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.sees('Science 7 D: Opens: W1.2 has no meeting in this class\'s layout.')
     expect(await teacher.page.$eval('[data-hook="publish"]', e => (e as HTMLButtonElement).disabled)).toBe(true)
     await teacher.page.locator('tr.base [data-hook="moment-opens"]').click()
-    await teacher.page.locator('[data-hook="moment-editor"] button[role="combobox"]').click()
-    await teacher.page.locator('::-p-aria([name="When published"][role="option"])').click()
+    await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'When published')
     await teacher.keys('Escape')
     // one group besides, whose learners are reached by their class too
     await teacher.click('add-who')

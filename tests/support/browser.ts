@@ -63,6 +63,12 @@ export class Person {
   async press(words: string): Promise<void> {
     await this.page.locator(`::-p-aria([name="${words}"])`).click()
   }
+  /** Picks an option of a list, and waits until the list is closed and has given the focus back. */
+  async choose(list: string, option: string): Promise<void> {
+    await this.page.locator(list).click()
+    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).click()
+    await this.page.waitForFunction(s => !document.querySelector('[role="listbox"]') && document.activeElement === document.querySelector(s), {}, list)
+  }
   async fill(selector: string, value: string): Promise<void> {
     await this.page.locator(selector).fill(value)
   }
