@@ -90,8 +90,8 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     for (const [i, answer] of ['A plucked string', 'A parked car', 'A book on a shelf'].entries()) await t.fill(`[name="answer-1-${i + 1}"]`, answer)
     for (const [n, kind] of [[2, 'Several right answers'], [3, 'A number'], [4, 'A short answer']] as const) {
       await t.click('add-item')
-      await t.choose(`[data-hook="item-${n}"] button[role="combobox"]`, kind)
       await t.fill(`[name="stem-${n}"]`, `Question number ${n}?`)
+      await t.choose(`[data-hook="item-${n}"] button[role="combobox"]`, kind)
     }
     for (const [i, answer] of ['Yes', 'No', 'Also yes'].entries()) await t.fill(`[name="answer-2-${i + 1}"]`, answer)
     await t.page.locator('[data-hook="item-2"] [aria-label="Answer 3 is right"]').click()
