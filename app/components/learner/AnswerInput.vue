@@ -44,11 +44,11 @@ function type(event: Event): void {
 legend { display: flex; gap: 0.7rem; font-size: 1.08rem; font-weight: 600; line-height: 1.4; float: left; width: 100%; }
 .number { color: var(--ui-text-muted); font-variant-numeric: tabular-nums; min-width: 1.2rem; }
 .hint { font-size: 0.85rem; color: var(--ui-text-muted); padding-left: 1.9rem; }
-.option { display: flex; gap: 0.7rem; align-items: center; padding: 0.55rem 0.75rem; margin-left: 1.5rem; border: 1px solid var(--ui-border); border-radius: 7px 8px 6px 8px; cursor: pointer; }
+.option { display: flex; gap: 0.7rem; align-items: center; padding: 0.55rem 0.75rem; margin-left: 1.9rem; border: 1px solid var(--ui-border); border-radius: 7px 8px 6px 8px; cursor: pointer; }
 .option:hover { border-color: var(--ui-primary); }
 .option.on { border-color: var(--ui-primary); background: color-mix(in oklab, var(--ui-primary) 9%, transparent); }
 .option:has(:focus-visible) { outline: 2px solid var(--ui-primary); outline-offset: 1px; }
 .option input { accent-color: var(--ui-primary); width: 1.15rem; height: 1.15rem; flex: none; outline: none; }
-.typed { display: flex; gap: 0.6rem; align-items: center; margin-left: 1.5rem; }
+.typed { display: flex; gap: 0.6rem; align-items: center; margin-left: 1.9rem; }
 .typed input { border: 1px solid var(--ui-border-accented); background: var(--stone-face); border-radius: 6px; padding: 0.5rem 0.75rem; font-size: 1.05rem; width: min(22rem, 100%); color: var(--ui-text); }
 </style>
