@@ -1,27 +1,10 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
-import { reactive, ref } from 'vue'
+import { useHead } from '#imports'
 import { SignUp } from '#shared/contracts/accounts'
-import { useMe } from '../stores/me'
-import { call } from '../wire/call'
-import { fieldOf, sayRefusal } from '../words/refusals'
+import { useEntryForm } from '../composables/entryForm'
 
 useHead({ title: 'Set up a school · Step Cairn' })
-const store = useMe()
-const form = reactive({ school: '', name: '', signIn: '', password: '' })
-const busy = ref(false)
-const problem = ref<{ field: string | null, text: string } | null>(null)
-const WORDS: Record<string, string> = { school: 'School', name: 'Your name', signIn: 'Sign-in name', password: 'Password' }
-
-async function send(): Promise<void> {
-  busy.value = true
-  const reply = store.enter(await call(SignUp, { body: form }))
-  busy.value = false
-  if (reply.ok) return void navigateTo('/classes')
-  const field = fieldOf(reply.error)
-  problem.value = { field, text: reply.error.code === 'input/invalid' ? `${WORDS[reply.error.field] ?? reply.error.field} ${reply.error.problem}.` : sayRefusal(reply.error) }
-}
-const errorOf = (field: string) => (problem.value?.field === field ? problem.value.text : undefined)
+const { form, busy, send, errorOf, general } = useEntryForm(SignUp, { school: '', name: '', signIn: '', password: '' }, { school: 'School', name: 'Your name', signIn: 'Sign-in name', password: 'Password' }, '/classes')
 </script>
 
 <template>
@@ -34,7 +17,7 @@ const errorOf = (field: string) => (problem.value?.field === field ? problem.val
       <UFormField label="Your name" :error="errorOf('name')"><UInput v-model="form.name" name="name" size="md" autocomplete="name" /></UFormField>
       <UFormField label="Sign-in name" help="Letters, digits, dots or dashes" :error="errorOf('signIn')"><UInput v-model="form.signIn" name="signIn" size="md" autocomplete="username" /></UFormField>
       <UFormField label="Password" help="At least 8 characters" :error="errorOf('password')"><UInput v-model="form.password" name="password" type="password" size="md" autocomplete="new-password" /></UFormField>
-      <p v-if="problem && !problem.field" class="note-line needs" role="alert">{{ problem.text }}</p>
+      <p v-if="general" class="note-line needs" role="alert">{{ general }}</p>
       <div class="flex items-center gap-4"><UButton type="submit" size="md" :loading="busy" data-hook="send">Set up</UButton><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink></div>
     </form>
   </main>
