@@ -1,42 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant } from '#core/base'
-import type { Meeting } from '#core/calendar'
+import type { Instant, IsoDay } from '#core/base'
 import type { Stretch } from '#core/pacing'
 import { useDesk } from '../../stores/desk'
 import type { DeskColumn } from '../../stores/deskColumn'
 import { sayDay, sayMinute, sayTime, zoneNamed } from '../../words/times'
 import type { DeskWeek } from './deskWeeks'
+import { meetingRows } from './meetingRows'
+import type { MeetingRow } from './meetingRows'
 import type { Selection } from './selection'
 
 const props = defineProps<{ column: DeskColumn, weeks: readonly DeskWeek[], now: Instant, selection: Selection | null }>()
 const emit = defineEmits<{ select: [at: Selection] }>()
 const desk = useDesk()
 
-type Row = { readonly key: string, readonly on: Meeting['on'], readonly startMinute: number, readonly meeting: Meeting | null, readonly stretches: readonly Stretch[] }
-
-/** Every meeting, lost ones too, in order, with the stones cut per meeting. */
-const rowsOf = (week: DeskWeek): Row[] => {
-  const rows: Row[] = []
-  for (const s of props.column.weeks.get(week.mondayOn)?.stretches ?? []) {
-    if (s.kind === 'lost') rows.push({ key: `${s.lost.on} ${s.lost.startMinute}`, on: s.lost.on, startMinute: s.lost.startMinute, meeting: null, stretches: [s] })
-    else if (s.kind === 'bare') add(rows, s.meeting, s)
-    else s.meetings.forEach((index, i) => add(rows, index, { ...s, meetings: [index], halves: halvesIn(s.lessonId, index), starts: s.starts && i === 0, ends: s.ends && i === s.meetings.length - 1 }))
-  }
-  return rows
-}
-function add(rows: Row[], index: number, stretch: Stretch): void {
-  const meeting = props.column.calendar.meetings[index]
-  if (!meeting) return
-  const last = rows[rows.length - 1]
-  if (last?.meeting?.index === index) rows[rows.length - 1] = { ...last, stretches: [...last.stretches, stretch] }
-  else rows.push({ key: String(index), on: meeting.on, startMinute: meeting.startMinute, meeting, stretches: [stretch] })
-}
-const halvesIn = (lessonId: string, meeting: number) => {
-  const found = props.column.layout?.placements.find(p => p.lessonId === lessonId)
-  return found?.placed ? found.slots.find(s => s.meeting === meeting)?.halves ?? 1 : 1
-}
-const chosen = (row: Row, s: Stretch) => {
+const rows = computed(() => new Map(props.weeks.map(w => [w.mondayOn, meetingRows(props.column, w.mondayOn)])))
+const chosen = (row: MeetingRow, s: Stretch) => {
   const at = props.selection
   if (!at || at.classId !== props.column.of.id) return false
   return at.kind === 'lesson' ? s.kind === 'stone' && s.lessonId === at.lessonId : s.kind !== 'stone' && row.on === at.on && row.startMinute === at.startMinute
@@ -57,14 +36,18 @@ const workByDay = computed(() => {
   }
   return days
 })
-const firstOfDay = (rows: readonly Row[], i: number) => rows[i - 1]?.on !== rows[i]?.on
+/** Work is shown once a day, beside the day's first meeting. */
+const workAt = (monday: IsoDay, i: number) => {
+  const list = rows.value.get(monday) ?? []
+  return list[i - 1]?.on === list[i]?.on ? [] : workByDay.value.get(list[i]?.on ?? '') ?? []
+}
 </script>
 
 <template>
   <div class="one" role="grid" :aria-label="`${column.of.name}, a row for each meeting`">
     <template v-for="w in weeks" :key="w.mondayOn">
       <div :id="`week-${w.mondayOn}`" role="row" class="weekhead" :class="{ current: w.isCurrent }"><div role="rowheader">Week of {{ sayDay(w.mondayOn) }}<template v-if="w.termStarts"> · {{ w.termStarts }}</template></div><div v-if="w.closures.length" role="gridcell" class="closed"><span>{{ w.closures.join(' · ') }}</span></div></div>
-      <div v-for="(row, i) in rowsOf(w)" :key="row.key" role="row" class="meeting" :class="{ past: row.meeting && row.meeting.endsAt <= now }">
+      <div v-for="(row, i) in rows.get(w.mondayOn)" :key="row.key" role="row" class="meeting" :class="{ past: row.meeting && row.meeting.endsAt <= now }">
         <div role="rowheader" class="when">{{ sayDay(row.on) }}</div>
         <div role="gridcell" class="said">{{ sayMinute(row.startMinute) }}<template v-if="row.meeting"> · {{ row.meeting.minutes }} min</template></div>
         <div role="gridcell" class="stones" :style="{ gridTemplateColumns: `repeat(2, minmax(0, 1fr))` }">
@@ -72,9 +55,7 @@ const firstOfDay = (rows: readonly Row[], i: number) => rows[i - 1]?.on !== rows
         </div>
         <div role="gridcell" class="tied">
           <span v-if="row.meeting?.because.length" class="said">{{ row.meeting.because.join(', ') }}</span>
-          <template v-if="firstOfDay(rowsOf(w), i)">
-            <NuxtLink v-for="x in workByDay.get(row.on) ?? []" :key="x.key" class="work" :class="{ due: x.due }" :to="`/work/${x.id}`">{{ x.text }}</NuxtLink>
-          </template>
+          <NuxtLink v-for="x in workAt(w.mondayOn, i)" :key="x.key" class="work" :class="{ due: x.due }" :to="`/work/${x.id}`">{{ x.text }}</NuxtLink>
         </div>
       </div>
     </template>

@@ -5,6 +5,7 @@ import { aLesson, aPlan, at, aYear, closure, ids, onDays } from '../../../tests/
 import { columnOf } from '../../stores/deskColumn'
 import { sayBare, sayLost, sayStone, stoneState } from '../../words/stones'
 import { deskWeeks } from './deskWeeks'
+import { meetingRows } from './meetingRows'
 import { acrossClasses, alongLessons, atDay } from './selection'
 
 const year = aYear({ lastOn: isoDay('2026-09-25'), notes: [closure('2026-09-07', '2026-09-11', { name: 'Break' }), closure('2026-09-15', '2026-09-15', { name: 'Staff day' })], terms: [{ name: 'Autumn', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') }] })
@@ -46,6 +47,19 @@ describe('moving over the desk by keys', () => {
   it('finds what a class is at on a day', () => {
     expect(atDay(a, isoDay('2026-09-02'))).toEqual(lesson(a, '2'))
     expect(atDay(a, isoDay('2026-12-01'))).toEqual(lesson(a, '3'))
+  })
+})
+
+describe('one class, meeting by meeting', () => {
+  it('cuts a stone of two meetings into both, the half one with its neighbour', () => {
+    // lesson 2 takes Wed 2 and half of Fri 4 Sep, lesson 3 the other half and half of Mon 14
+    const rows = meetingRows(a, isoDay('2026-08-31'))
+    expect(rows.map(r => [r.on, r.stretches.map(s => (s.kind === 'stone' ? `${s.lessonId}:${s.halves}${s.starts ? '<' : ''}${s.ends ? '>' : ''}` : s.kind)).join(' ')])).toEqual([['2026-08-31', '1:2<>'], ['2026-09-02', '2:2<'], ['2026-09-04', '2:1> 3:1<']])
+  })
+
+  it('keeps a lost meeting in its place, and nothing in a week without meetings', () => {
+    expect(meetingRows(b, isoDay('2026-08-31')).map(r => [r.on, r.meeting === null])).toEqual([['2026-09-01', false], ['2026-09-03', true]])
+    expect(meetingRows(a, isoDay('2026-12-28'))).toEqual([])
   })
 })
 
