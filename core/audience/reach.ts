@@ -27,8 +27,12 @@ export function reach(targets: readonly Target[], roster: Roster, exceptIds: Rea
   return [...order].map((learnerId) => {
     const how = found.get(learnerId) as NonNullable<ReturnType<typeof note>>
     const byClass = how.target.length > 0
-    return { learnerId, classIds: [...new Set(byClass ? how.target : homes.get(learnerId) ?? [])], groupIds: [...new Set(how.groups)], byClass, byName: how.byName }
+    return { learnerId, classIds: distinct(byClass ? how.target : homes.get(learnerId) ?? []), groupIds: distinct(how.groups), byClass, byName: how.byName }
   })
+}
+
+function distinct<T>(values: readonly T[]): readonly T[] {
+  return values.length < 2 ? values : [...new Set(values)]
 }
 
 function homesOf(roster: Roster, wanted: ReadonlySet<UserId>): Map<UserId, ClassId[]> {

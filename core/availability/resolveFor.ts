@@ -43,13 +43,19 @@ export function resolverFor(terms: Terms, grounds: ReadonlyMap<ClassId, Ground>)
   const ofLearner = once((key: string) => personalLayer('learner', key, terms.overrides.learners, grounds))
   const nothing: LearnerTerms = { listed: null, opens: null, due: null, closes: null, putAway: null, ...terms.limits }
   return (reached, accommodation) => {
-    const homes = reached.classIds.filter(id => grounds.has(id))
-    const home = homes[0]
+    let home: ClassId | null = null
+    const found: LayerResult[] = []
+    for (const id of reached.classIds) {
+      if (!grounds.has(id)) continue
+      home ??= id
+      found.push(ofClass(id))
+    }
     const ground = home && grounds.get(home)
     if (!home || !ground) return refuse({ code: 'availability/no-layout', field: 'opens' })
+    for (const id of reached.groupIds) if (terms.overrides.groups.has(id)) found.push(ofGroup(`${home} ${id}`))
+    if (terms.overrides.learners.has(reached.learnerId)) found.push(ofLearner(`${home} ${reached.learnerId}`))
     const layers: Layer<LearnerTerms>[] = []
-    const personal = [...reached.groupIds.filter(id => terms.overrides.groups.has(id)).map(id => ofGroup(`${home} ${id}`)), ...(terms.overrides.learners.has(reached.learnerId) ? [ofLearner(`${home} ${reached.learnerId}`)] : [])]
-    for (const layer of [...homes.map(ofClass), ...personal]) {
+    for (const layer of found) {
       if (!layer.ok) return layer
       layers.push(layer.value)
     }
