@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
+import { computed } from 'vue'
 import { useTell } from '../../composables/tell'
 import { useDesk } from '../../stores/desk'
 import { count } from '../../words/numbers'
@@ -24,15 +25,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     void go(key === 'y' || event.shiftKey ? 'redo' : 'undo')
   }
 })
+const words = computed(() => ({
+  undo: desk.steps.undo ? `Undo: ${sayStep(desk.steps.undo, desk)}` : 'Undo',
+  redo: desk.steps.redo ? `Redo: ${sayStep(desk.steps.redo, desk)}` : 'Redo',
+}))
 </script>
 
 <template>
   <div class="flex items-center gap-1 min-w-0" data-hook="steps">
-    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" aria-keyshortcuts="Control+Z" data-hook="undo" @click="go('undo')">
-      <span class="truncate max-w-72">{{ desk.steps.undo ? `Undo: ${sayStep(desk.steps.undo, desk)}` : 'Undo' }}</span>
-    </UButton>
-    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" aria-keyshortcuts="Control+Shift+Z" data-hook="redo" @click="go('redo')">
-      <span class="truncate max-w-72 hidden lg:inline">{{ desk.steps.redo ? `Redo: ${sayStep(desk.steps.redo, desk)}` : 'Redo' }}</span>
-    </UButton>
+    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" :aria-label="words.undo" aria-keyshortcuts="Control+Z" data-hook="undo" @click="go('undo')"><span class="truncate max-w-72 hidden md:inline">{{ words.undo }}</span></UButton>
+    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" :aria-label="words.redo" aria-keyshortcuts="Control+Shift+Z" data-hook="redo" @click="go('redo')"><span class="truncate max-w-72 hidden lg:inline">{{ words.redo }}</span></UButton>
   </div>
 </template>
