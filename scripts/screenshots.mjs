@@ -31,7 +31,10 @@ async function as(person, { width = 1280, height = 800, dark = false } = {}) {
   return page
 }
 const take = async (page, name) => {
-  await page.evaluate(() => document.fonts.ready)
+  await page.evaluate(async () => {
+    await document.fonts.ready
+    await Promise.all(document.getAnimations().map(a => a.finished.catch(() => undefined)))
+  })
   await page.screenshot({ path: `${OUT}/${name}.png` })
 }
 const go = (page, path) => page.goto(address + path, { waitUntil: 'networkidle0' })
