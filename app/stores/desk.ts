@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { ClassId, Instant, PlanId, Result } from '#core/base'
+import type { ClassId, PlanId, Result } from '#core/base'
 import { applyCommand } from '#core/pacing'
 import type { PacingCommand, Plan } from '#core/pacing'
 import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
@@ -98,8 +98,5 @@ export const useDesk = defineStore('desk', () => {
     if (next.size < classes.value.length) hidden.value = next
   }
 
-  /** The day on which the desk's now falls. */
-  const nowAt = computed<Instant | null>(() => desk.value?.now ?? null)
-
-  return { desk, problem, loaded, busy, year, plans, classes, work, steps, zone, columns, shown, hidden, nowAt, planOf, load, act, step, toggle }
+  return { desk, problem, loaded, busy, year, plans, classes, work, steps, zone, columns, shown, hidden, planOf, load, act, step, toggle }
 })

@@ -1,5 +1,4 @@
 import { assertNever } from '#core/base'
-import type { Instant } from '#core/base'
 import type { Moment, WindowField, WindowSpan, WorkState } from '#core/availability'
 import type { Level } from '#core/audience'
 import { count } from './numbers'
@@ -30,8 +29,3 @@ export function saySpan(span: WindowSpan): string {
 
 export const LEVEL_WORDS: Record<Level, string> = { assignment: 'for everyone', class: 'for the class', group: 'for the group', learner: 'for this learner', accommodation: 'accommodation', started: 'kept, has begun' }
 export const STATE_WORDS: Record<WorkState, string> = { 'not-listed': 'not listed', 'coming-up': 'coming up', 'open': 'open', 'late': 'late', 'closed': 'closed', 'put-away': 'put away' }
-
-/** Whether an instant has passed. */
-export function isOver(at: Instant | null, now: Instant): boolean {
-  return at !== null && at <= now
-}

@@ -1,5 +1,4 @@
 import type { AttemptRules, Kept, Reveal } from '#core/attempts'
-import { count } from './numbers'
 
 export const KEPT_WORDS: Record<Kept, string> = { best: 'best try', latest: 'latest try', first: 'first try', mean: 'mean of all tries' }
 export const REVEAL_WORDS: Record<Reveal, string> = { submission: 'when handed in', close: 'after it has closed', never: 'never' }
@@ -12,11 +11,3 @@ export const PRESETS: readonly Preset[] = [
   { key: 'practice', word: 'Practice', about: 'As often as they like, everything shown at once.', rules: { maxAttempts: null, kept: 'latest', waitMinutes: 0, timeLimitMinutes: null, order: 'as-written', feedback: 'submission', answers: 'submission', late: null } },
   { key: 'test', word: 'Test', about: 'One try with a time limit, nothing shown before it closes.', rules: { maxAttempts: 1, kept: 'first', waitMinutes: 0, timeLimitMinutes: 40, order: 'shuffled', feedback: 'close', answers: 'close', late: null } },
 ]
-
-/** The rules in one line: '2 tries, best try counts, no time limit'. */
-export function sayRules(rules: AttemptRules): string {
-  return [
-    rules.maxAttempts === null ? 'any number of tries' : count(rules.maxAttempts, 'try', 'tries'), ...(rules.maxAttempts === 1 ? [] : [`${KEPT_WORDS[rules.kept]} counts`]),
-    ...(rules.timeLimitMinutes === null ? [] : [`${rules.timeLimitMinutes} min each`]), `score shown ${REVEAL_WORDS[rules.feedback]}`, ...(rules.late ? [`late: −${rules.late.percentPerDay} % a day`] : []),
-  ].join(', ')
-}

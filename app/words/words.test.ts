@@ -3,12 +3,11 @@ import { isoDay } from '#core/base'
 import type { Instant } from '#core/base'
 import { STATUS_OF } from '#shared/contracts/refusal'
 import type { Refusal } from '#shared/contracts/refusal'
-import { at, ids, rules } from '../../tests/support/made'
+import { at, ids } from '../../tests/support/made'
 import { sayMomentSpec } from './moments'
 import { count, meetingsOf, percent, sayMeetings } from './numbers'
 import { sayPattern } from './pattern'
 import { fieldOf, sayRefusal } from './refusals'
-import { sayRules } from './rules'
 import { sayStep } from './steps'
 import { clockText, readClock, sayCountdown, sayDay, sayLeft, sayMinute, sayMoment } from './times'
 
@@ -48,7 +47,7 @@ describe('numbers', () => {
   })
 })
 
-describe('moments, rules, patterns and steps', () => {
+describe('moments, patterns and steps', () => {
   const anchor = { kind: 'anchor' as const, lessonId: ids.lesson('a'), edge: 'last' as const, offset: 1, step: 'meetings' as const, at: 'class-end' as const }
 
   it('says an anchor as the teacher would', () => {
@@ -58,11 +57,6 @@ describe('moments, rules, patterns and steps', () => {
     expect(say({ offset: -2, step: 'days', at: { minuteOfDay: 960 } })).toBe('last meeting of W2.3 − 2 days, 4:00 pm')
     expect(sayMomentSpec(null, 'due', () => '')).toBe('no due date')
     expect(sayMomentSpec({ kind: 'day', on: isoDay('2026-10-30') }, 'due', () => '')).toBe('Fri 30 Oct, whole day')
-  })
-
-  it('says rules in a line', () => {
-    expect(sayRules(rules())).toBe('2 tries, best try counts, score shown when handed in')
-    expect(sayRules(rules({ maxAttempts: 1, timeLimitMinutes: 40, feedback: 'never', late: { percentPerDay: 10, per: 'calendar-day', floorPercent: 0 } }))).toBe('1 try, 40 min each, score shown never, late: −10 % a day')
   })
 
   it('says when a class meets', () => {
