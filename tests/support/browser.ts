@@ -99,8 +99,19 @@ export class Person {
   async focused(): Promise<string> {
     return this.page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? (document.activeElement as HTMLElement | null)?.innerText ?? '')
   }
+  /** Ends what moves or fades: a colour on its way to another is no colour of ours. */
+  async isStill(): Promise<void> {
+    await this.page.evaluate(async () => {
+      const moving = () => document.getAnimations().filter(a => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime))
+      for (let quiet = 0; quiet < 3; quiet = moving().length > 0 ? 0 : quiet + 1) {
+        for (const animation of moving()) animation.finish()
+        await new Promise(requestAnimationFrame)
+      }
+    })
+  }
   /** Runs axe; nothing may be found. */
   async isAccessible(): Promise<void> {
+    await this.isStill()
     await this.page.evaluate(AXE)
     const found = await this.page.evaluate(async () => {
       const { violations } = await (window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string, nodes: { html: string, failureSummary: string }[] }[] }> } }).axe.run({ resultTypes: ['violations'] })
