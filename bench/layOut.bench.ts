@@ -18,7 +18,7 @@ export function aYear(): SchoolYear {
 export const daily: readonly PatternRow[] = weekdays.map(weekday => ({ day: { weekday }, startMinute: 540, minutes: 50 }))
 
 export function lessons(count: number): PlanLesson[] {
-  return Array.from({ length: count }, (_, i) => ({ id: asId<LessonId>(`l${i}`), unitId: asId<UnitId>('u'), number: `${i}`, title: `Lesson ${i}`, kind: 'lesson', weight: 'core', bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical: 1, max: 3 } }))
+  return Array.from({ length: count }, (_, i) => ({ id: asId<LessonId>(`l${i}`), unitId: asId<UnitId>('u'), number: `${i}`, title: `Lesson ${i}`, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical: 1, max: 3 } }))
 }
 
 /** The least that has to be done: first and last meeting of each lesson over typed arrays, in halves; no objects, no reasons. */

@@ -37,6 +37,20 @@ describe('meetings', () => {
     expect(meetings({ ...year, notes: [half, shorter] }, c, onDays(2), []).meetings[0]).toMatchObject({ minutes: 20, because: ['Half day', 'Drill'] })
   })
 
+  it('takes only the hours of an event that has hours', () => {
+    const event = (fromMinute: number, untilMinute: number) => ({ ...year, notes: [closure('2026-09-01', '2026-09-01', { kind: 'event', name: 'Testing', fromMinute, untilMinute })] })
+    // the class meets 9:00 to 9:50
+    expect(meetings(event(480, 570), c, onDays(2), []).meetings[0]).toMatchObject({ on: '2026-09-01', minutes: 20, usualMinutes: 50 })
+    expect(meetings(event(600, 660), c, onDays(2), []).meetings[0]).toMatchObject({ minutes: 50 })
+    expect(days(meetings(event(480, 585), c, onDays(2), []))).toEqual(['09-08'])
+  })
+
+  it('marks the first meeting after two closed school days or more', () => {
+    // closed Thu 3 and Fri 4: a break for all; closed Mon 7 alone is none
+    const got = meetings({ ...year, lastOn: isoDay('2026-09-18'), notes: [closure('2026-09-03', '2026-09-04'), closure('2026-09-14')] }, c, onDays(2, 4), [])
+    expect(got.meetings.map(m => [m.on.slice(5), m.afterBreak])).toEqual([['09-01', false], ['09-08', true], ['09-10', false], ['09-15', false], ['09-17', false]])
+  })
+
   it('cancels, adds and changes single meetings', () => {
     const changes: MeetingChange[] = [
       { kind: 'cancel', on: isoDay('2026-09-01'), startMinute: 540, why: 'Assembly' },

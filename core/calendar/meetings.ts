@@ -6,7 +6,10 @@ import type { ClassCalendar, DayNote, LostMeeting, Meeting, MeetingChange, Patte
 import { zoneOf } from './zone'
 import type { Zone } from './zone'
 
-type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt'>
+type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt' | 'afterBreak'>
+
+/** From so many closed school days in a row on it is a break. */
+const BREAK_DAYS = 2
 
 /**
  * A class's meetings of the year in order of time, and those it lost with the reason.
@@ -17,7 +20,8 @@ export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly P
   const drafts: Draft[] = []
   const lost: LostMeeting[] = []
   const notes = year.notes.filter(n => n.classIds.length === 0 || n.classIds.includes(classId))
-  for (const day of schoolDays(year)) {
+  const days = schoolDays(year)
+  for (const day of days) {
     for (const row of pattern) {
       if (!rowHolds(row, day)) continue
       const draft = { on: day.on, startMinute: row.startMinute, minutes: row.minutes, usualMinutes: row.minutes, label: day.label, because: [] }
@@ -28,10 +32,28 @@ export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly P
   }
   applyChanges(drafts, lost, changes, year)
   drafts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
+  const breaks = breakEnds(days)
+  let next = 0
+  const afterBreak = (d: Draft, index: number) => {
+    let is = false
+    for (; next < breaks.length && (breaks[next] as IsoDay) <= d.on; next++) is = index > 0
+    return is
+  }
   return {
-    meetings: drafts.map((d, index) => ({ ...d, index, startsAt: zone.at(d.on, d.startMinute), endsAt: zone.at(d.on, d.startMinute + d.minutes) })),
+    meetings: drafts.map((d, index) => ({ ...d, index, afterBreak: afterBreak(d, index), startsAt: zone.at(d.on, d.startMinute), endsAt: zone.at(d.on, d.startMinute + d.minutes) })),
     lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
   }
+}
+
+/** The first school day after each break. */
+function breakEnds(days: readonly SchoolDay[]): IsoDay[] {
+  const ends: IsoDay[] = []
+  let closed = 0
+  for (const day of days) {
+    if (day.closedBy === null && closed >= BREAK_DAYS) ends.push(day.on)
+    closed = day.closedBy === null ? 0 : closed + 1
+  }
+  return ends
 }
 
 function rowHolds(row: PatternRow, day: SchoolDay): boolean {
@@ -46,12 +68,21 @@ function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Dr
   let out = draft
   for (const note of notes) {
     if (day.on < note.fromOn || day.on > note.throughOn) continue
-    if (note.kind !== 'short') return lose(note.name, note.kind)
-    const minutes = note.minutes ?? Math.round(draft.usualMinutes * (note.factorRatio ?? 1))
+    const minutes = minutesUnder(note, draft)
+    if (minutes === 0) return lose(note.name, note.kind === 'short' ? 'event' : note.kind)
     // two short-day notes on one day: the shorter one holds
     if (minutes < out.minutes) out = { ...out, minutes, because: [...out.because, note.name] }
   }
   return out
+}
+
+/** What a note leaves of a meeting; of an event of some hours what lies outside them, if that is a fifth or more. */
+function minutesUnder(note: DayNote, { startMinute, usualMinutes }: Draft): number {
+  if (note.kind === 'short') return note.minutes ?? Math.round(usualMinutes * (note.factorRatio ?? 1))
+  if (note.kind === 'closure' || note.fromMinute === undefined || note.untilMinute === undefined) return 0
+  const shared = Math.min(startMinute + usualMinutes, note.untilMinute) - Math.max(startMinute, note.fromMinute)
+  const left = usualMinutes - Math.max(0, shared)
+  return left * 5 < usualMinutes ? 0 : left
 }
 
 function applyChanges(drafts: Draft[], lost: LostMeeting[], changes: readonly MeetingChange[], year: SchoolYear): void {

@@ -15,6 +15,9 @@ export interface DayNote {
   /** Short day: share of the usual minutes (0–1), unless explicit minutes are given. */
   readonly factorRatio?: number
   readonly minutes?: Minutes
+  /** An event of some hours only, as minutes after midnight: it takes the time that a meeting shares with it. */
+  readonly fromMinute?: number
+  readonly untilMinute?: number
 }
 
 export interface Term { readonly name: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay }
@@ -64,6 +67,8 @@ export interface Meeting {
   readonly label: string | null
   readonly startsAt: Instant
   readonly endsAt: Instant
+  /** The school was closed on two school days or more since the class last met. */
+  readonly afterBreak: boolean
   /** Names of the notes or changes that shortened or added it. */
   readonly because: readonly string[]
 }

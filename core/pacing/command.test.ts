@@ -2,16 +2,19 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '../base'
 import { aLesson, aPlan, ids } from '../../tests/support/made'
-import { applyCommand, inverseOf } from './command'
-import type { ClassPacing, PacingCommand } from './types'
+import { applyToClass as applyCommand, inverseOf as inverse } from './command'
+import { AS_PLANNED } from './types'
+import type { ClassCommand, ClassPacing } from './types'
+
+const inverseOf = (command: ClassCommand) => inverse(command) as ClassCommand
 
 const classId = ids.class('c')
 const known = { plan: aPlan([aLesson('a'), aLesson('b')]), hasMeeting: (on: string) => on !== '2026-09-05' }
-const empty: ClassPacing = { lengths: {}, changes: [] }
-const length = (lessonId: string, from: number | null, to: number | null): PacingCommand => ({ kind: 'length', classId, lessonId: ids.lesson(lessonId), from, to })
+const empty: ClassPacing = AS_PLANNED
+const length = (lessonId: string, from: number | null, to: number | null): ClassCommand => ({ kind: 'length', classId, lessonId: ids.lesson(lessonId), from, to })
 const on = isoDay('2026-09-01')
 const lost = { kind: 'cancel' as const, on, startMinute: 540, why: 'Snow day' }
-const lose: PacingCommand = { kind: 'meeting', classId, on, startMinute: 540, from: null, to: lost }
+const lose: ClassCommand = { kind: 'meeting', classId, on, startMinute: 540, from: null, to: lost }
 
 describe('applyCommand', () => {
   it('sets a class’s own length and takes it off again', () => {
@@ -36,7 +39,7 @@ describe('applyCommand', () => {
   })
 
   it('refuses to lose a meeting that is not there, or twice', () => {
-    expect(applyCommand(empty, { ...lose, on: isoDay('2026-09-05'), to: { ...lost, on: isoDay('2026-09-05') } } as PacingCommand, known).error?.code).toBe('pacing/no-such-meeting')
+    expect(applyCommand(empty, { ...lose, on: isoDay('2026-09-05'), to: { ...lost, on: isoDay('2026-09-05') } } as ClassCommand, known).error?.code).toBe('pacing/no-such-meeting')
     expect(applyCommand({ ...empty, changes: [lost] }, lose, known).error?.code).toBe('pacing/changed-meanwhile')
   })
 
@@ -49,9 +52,9 @@ describe('applyCommand', () => {
   it('restores the very same bytes when a run of acts is undone', () => {
     const acts = fc.array(fc.record({ lesson: fc.constantFrom('a', 'b'), to: fc.option(fc.integer({ min: 1, max: 40 })) }), { minLength: 1, maxLength: 12 })
     fc.assert(fc.property(acts, (list) => {
-      let now: ClassPacing = { lengths: { [ids.lesson('b')]: 2 }, changes: [lost] }
+      let now: ClassPacing = { ...AS_PLANNED, lengths: { [ids.lesson('b')]: 2 }, changes: [lost] }
       const start = JSON.stringify(now)
-      const done: PacingCommand[] = []
+      const done: ClassCommand[] = []
       for (const { lesson, to } of list) {
         const command = length(lesson, now.lengths[ids.lesson(lesson)] ?? null, to)
         const next = applyCommand(now, command, known)

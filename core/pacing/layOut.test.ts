@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { aLesson, ids } from '../../tests/support/made'
-import { capacityOf, extentsOf, halvesOf, layOut } from './layOut'
+import { extentsOf, layOut } from './layOut'
+import { amountOf } from './sequence'
+import { capacityOf } from './track'
+import { AS_PLANNED } from './types'
 
 const whole = { minutes: 50, usualMinutes: 50 }
 const short = { minutes: 25, usualMinutes: 50 }
@@ -29,8 +32,8 @@ describe('layOut', () => {
   })
 
   it('takes a class’s own length over the plan’s', () => {
-    expect(slots(layOut({ lessons: [aLesson('a'), aLesson('b')] }, [whole, whole, whole], { [ids.lesson('a')]: 4 }))).toEqual(['0:2 1:2', '2:2'])
-    expect(halvesOf(aLesson('a', 1.5), {})).toBe(3)
+    expect(slots(layOut({ lessons: [aLesson('a'), aLesson('b')] }, [whole, whole, whole], { pacing: { ...AS_PLANNED, lengths: { [ids.lesson('a')]: 4 } } }))).toEqual(['0:2 1:2', '2:2'])
+    expect(amountOf(aLesson('a', 1.5), {})).toBe(3)
   })
 
   it('reports what does not fit and everything after it, with the reason, and leaves the rest free', () => {
@@ -41,7 +44,7 @@ describe('layOut', () => {
   })
 
   it('lays an empty plan and a class without meetings', () => {
-    expect(layOut({ lessons: [] }, [whole])).toEqual({ placements: [], capacities: [2], slackHalves: 2 })
+    expect(layOut({ lessons: [] }, [whole])).toEqual({ placements: [], capacities: [2], slackHalves: 2, findings: [] })
     expect(slots(layOut({ lessons: [aLesson('a')] }, []))).toEqual(['year-full'])
   })
 

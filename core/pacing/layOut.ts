@@ -1,63 +1,113 @@
-import type { LessonId } from '../base'
-import type { Meeting } from '../calendar'
-import type { Layout, Placement, Plan, PlanLesson, Slot } from './types'
+import type { IsoDay, LessonId } from '../base'
+import type { Term } from '../calendar'
+import { courseOf, limitsOf } from './course'
+import type { Course, Item } from './course'
+import { halvesBetween, inHalves, meetingOf, place, startAt } from './track'
+import type { Ground, LayoutSettings, Position, Track } from './track'
+import { AS_PLANNED } from './types'
+import type { ClassPacing, HeldSlot, Layout, LayoutFinding, NotPlaced, Placement, Plan, PlanLesson, Slot } from './types'
 
-export interface LayoutSettings {
-  /** A short meeting counts as a whole one from this share of its usual minutes, otherwise as a half. */
-  readonly wholeFromRatio: number
-}
-
-export const DEFAULT_LAYOUT: LayoutSettings = { wholeFromRatio: 0.6 }
-
-/** What a meeting can hold, in halves: 2, or 1 below the chosen share of its usual minutes. */
-export function capacityOf(meeting: Pick<Meeting, 'minutes' | 'usualMinutes'>, settings: LayoutSettings = DEFAULT_LAYOUT): number {
-  return meeting.minutes >= meeting.usualMinutes * settings.wholeFromRatio ? 2 : 1
-}
-
-/** A lesson's length for one class in half meetings: the class's own, or the plan's typical length. */
-export function halvesOf(lesson: PlanLesson, lengths: Readonly<Record<LessonId, number>>): number {
-  return lengths[lesson.id] ?? Math.round(lesson.length.typical * 2)
-}
+export type LayablePlan = Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>
+/** What laying out takes beside plan and meetings; everything may be absent. */
+export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: readonly Term[], readonly settings?: LayoutSettings }
 
 /**
- * Lays a plan onto meetings: in order, each lesson takes the next free capacity, across meetings where needed.
- * Once a lesson does not fit, it and all later ones are reported with the reason, so that the order is kept.
+ * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes the next free capacity after
+ * the record, in the class's order, across meetings where needed. A fixed lesson keeps its date: free meetings stay in front of it, and what
+ * no longer fits before it is reported with the reason, like what does not fit into its part or the year; later lessons of that stretch are
+ * then reported too, so that the order is kept.
  * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next meeting.
  */
-export function layOut(plan: Pick<Plan, 'lessons'>, meetings: readonly Pick<Meeting, 'minutes' | 'usualMinutes'>[], lengths: Readonly<Record<LessonId, number>> = {}, settings: LayoutSettings = DEFAULT_LAYOUT): Layout {
-  const capacities = meetings.map(m => capacityOf(m, settings))
-  let free = 0
-  for (const c of capacities) free += c
-  const placements: Placement[] = []
-  let blockedBy: LessonId | null = null
-  let meeting = 0
-  let taken = 0
-  for (const lesson of plan.lessons) {
-    const need = halvesOf(lesson, lengths)
-    if (blockedBy !== null) {
-      placements.push({ lessonId: lesson.id, placed: false, halves: need, because: { why: 'after-one-that-does-not-fit', lessonId: blockedBy } })
-      continue
-    }
-    if (need > free) {
-      blockedBy = lesson.id
-      placements.push({ lessonId: lesson.id, placed: false, halves: need, because: { why: 'year-full', needHalves: need, freeHalves: free } })
+export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing = AS_PLANNED, terms = [], settings }: LayOutInput = {}): Layout {
+  return layCourse(courseOf(plan, meetings, pacing, settings ? { terms, settings } : { terms }), pacing)
+}
+
+/** Lays a prepared course. */
+export function layCourse(course: Course, pacing: ClassPacing): Layout {
+  const { track, items, sequence } = course
+  const findings: LayoutFinding[] = []
+  const laid = new Map<LessonId, Placement>()
+  const limits = limitsOf(course)
+  let cursor = course.from
+  let lastEnd = cursor
+  let blocked: { by: LessonId, until: Position } | null = null
+  for (let i = 0; i < items.length; i++) {
+    const item = items[i] as Item
+    const limit = limits[i] as { at: Position, by: LessonId | null }
+    const from = startOf(track, item, cursor, findings)
+    if (blocked !== null && limit.at <= blocked.until) {
+      laid.set(item.lesson.id, refused(track, item, from, { why: 'after-one-that-does-not-fit', lessonId: blocked.by }))
       continue
     }
     const slots: Slot[] = []
-    for (let left = need; left > 0;) {
-      const here = Math.min(left, (capacities[meeting] as number) - taken)
-      if (here > 0) slots.push({ meeting, halves: here })
-      left -= here
-      taken += here
-      if (taken === capacities[meeting]) {
-        meeting++
-        taken = 0
-      }
+    const end = place(track, item.need, from, slots)
+    // a lesson that sets the limit is past it only when the record already is: it then comes late, and is not lost
+    const late = item.startsAt >= 0 && cursor > item.startsAt
+    if (end < 0 || (end > limit.at && !late)) {
+      blocked = { by: item.lesson.id, until: limit.at }
+      laid.set(item.lesson.id, refused(track, item, from, whyNot(track, item, from, limit)))
+      continue
     }
-    free -= need
-    placements.push({ lessonId: lesson.id, placed: true, halves: need, slots })
+    blocked = null
+    cursor = lastEnd = end
+    laid.set(item.lesson.id, { lessonId: item.lesson.id, placed: true, halves: sum(slots), slots })
   }
-  return { placements, capacities, slackHalves: free }
+  return { placements: sequence.map(l => placementOf(l, laid, track, pacing)), capacities: track.capacities, slackHalves: halvesBetween(track, lastEnd, track.end), findings }
+}
+
+/** Where an item starts from a cursor; says when a fixed date is missed, has no meeting, or a break makes it wait. */
+function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFinding[]): Position {
+  const { lesson, fixed } = item
+  const from = Math.max(cursor, item.earliest)
+  if (fixed?.kind === 'on') {
+    const on = track.meetings[meetingOf(from)]?.on
+    if (on !== undefined && on !== fixed.on) findings.push({ code: cursor > item.startsAt ? 'fixed-date-missed' : 'no-meeting-on-fixed-date', lessonId: lesson.id, wantedOn: fixed.on, on })
+    return from
+  }
+  const start = startAt(track, from, lesson.notAfterBreak)
+  const on = track.meetings[meetingOf(from)]?.on
+  if (start !== from && on !== undefined) findings.push({ code: 'waits-after-break', lessonId: lesson.id, on })
+  return start
+}
+
+function whyNot(track: Track, item: Item, from: Position, limit: { readonly at: Position, readonly by: LessonId | null }): NotPlaced {
+  const counts = { needHalves: inHalves(track, item.need, from), freeHalves: halvesBetween(track, from, limit.at) }
+  if (limit.by !== null) return { why: 'before-fixed', lessonId: limit.by, ...counts }
+  if (item.endsBecause === 'fixed') return { why: 'before-fixed', lessonId: item.lesson.id, ...counts }
+  return { why: item.endsBecause === 'part' ? 'part-full' : 'year-full', ...counts }
+}
+
+function refused(track: Track, item: Item, from: Position, because: NotPlaced): Placement {
+  return { lessonId: item.lesson.id, placed: false, halves: inHalves(track, item.need, from), because }
+}
+
+/** A lesson's placement with what was already held of it in front. */
+function placementOf({ id }: PlanLesson, laid: ReadonlyMap<LessonId, Placement>, track: Track, pacing: ClassPacing): Placement {
+  const left = pacing.left[id]
+  if (left !== undefined) return { lessonId: id, placed: false, halves: 0, because: { why: left } }
+  const record = pacing.records[id]
+  const next = laid.get(id)
+  if (!record) return next as Placement
+  const held = heldSlots(track, record.held)
+  if (next && !next.placed) return next
+  const slots = [...held, ...(next?.slots ?? [])]
+  return { lessonId: id, placed: true, halves: sum(slots), slots }
+}
+
+/** Recorded slots as meeting indexes; a meeting that is no longer in the calendar holds nothing any more. */
+function heldSlots(track: Track, held: readonly HeldSlot[]): Slot[] {
+  const slots: Slot[] = []
+  for (const { on, startMinute, halves } of held) {
+    const meeting = track.meetings.findIndex(m => m.on === on && m.startMinute === startMinute)
+    if (meeting >= 0) slots.push({ meeting, halves })
+  }
+  return slots
+}
+
+function sum(slots: readonly Slot[]): number {
+  let halves = 0
+  for (const s of slots) halves += s.halves
+  return halves
 }
 
 /** First and last meeting index of every placed lesson; lessons that do not fit are absent. */
@@ -70,4 +120,14 @@ export function extentsOf(layout: Layout): ReadonlyMap<LessonId, { readonly firs
     if (first && last) extents.set(p.lessonId, { first: first.meeting, last: last.meeting })
   }
   return extents
+}
+
+/** The dates on which each placed lesson starts and ends. */
+export function datesOf(layout: Layout, meetings: readonly { readonly on: IsoDay }[]): ReadonlyMap<LessonId, { readonly firstOn: IsoDay, readonly lastOn: IsoDay }> {
+  const dates = new Map<LessonId, { firstOn: IsoDay, lastOn: IsoDay }>()
+  for (const [id, { first, last }] of extentsOf(layout)) {
+    const [from, to] = [meetings[first], meetings[last]]
+    if (from && to) dates.set(id, { firstOn: from.on, lastOn: to.on })
+  }
+  return dates
 }

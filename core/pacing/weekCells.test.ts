@@ -14,7 +14,7 @@ const year: SchoolYear = {
 }
 // Mon, Tue, Thu at 9:00
 const pattern = ([1, 2, 4] as const).map(weekday => ({ day: { weekday }, startMinute: 540, minutes: 50 }))
-const lesson = (id: string, typical: number): PlanLesson => ({ id: asId<LessonId>(id), unitId: asId<UnitId>('u'), number: id, title: id, kind: 'lesson', weight: 'core', bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical, max: 5 } })
+const lesson = (id: string, typical: number): PlanLesson => ({ id: asId<LessonId>(id), unitId: asId<UnitId>('u'), number: id, title: id, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical, max: 5 } })
 
 describe('weekCells', () => {
   const calendar = meetings(year, classId, pattern, [])

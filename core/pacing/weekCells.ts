@@ -1,7 +1,7 @@
 import { mondayOf } from '../base'
 import type { IsoDay, LessonId } from '../base'
 import type { ClassCalendar, LostMeeting } from '../calendar'
-import { capacityOf } from './layOut'
+import { capacityOf } from './track'
 import type { Layout } from './types'
 
 /** A stretch of one week of one class, in order of time: a lesson's stone, bare ground, or a meeting that was lost. */
@@ -31,7 +31,9 @@ export function weekCells(calendar: ClassCalendar, layout: Layout | null): Reado
   for (const m of calendar.meetings) {
     const stones = held.get(m.index) ?? []
     const bare = (layout?.capacities[m.index] ?? capacityOf(m)) - stones.reduce((n, s) => n + s.halves, 0)
-    put(m.on, { at: m.on, startMinute: m.startMinute, stretches: bare > 0 ? [...stones, { kind: 'bare', halves: bare, meeting: m.index }] : stones })
+    // a lesson counted in minutes may leave a sliver that nothing fits into
+    const isGround = bare > 0.2
+    put(m.on, { at: m.on, startMinute: m.startMinute, stretches: isGround ? [...stones, { kind: 'bare', halves: bare, meeting: m.index }] : stones })
   }
   for (const lost of calendar.lost) put(lost.on, { at: lost.on, startMinute: lost.startMinute, stretches: [{ kind: 'lost', halves: 2, lost }] })
   return new Map([...weeks].map(([mondayOn, parts]) => {

@@ -29,11 +29,11 @@ export function onDays(...weekdays: Weekday[]): PatternRow[] {
 }
 
 export function aLesson(id: string, typical = 1, part: Partial<PlanLesson> = {}): PlanLesson {
-  return { id: ids.lesson(id), unitId: asId<UnitId>('u1'), number: id, title: `Lesson ${id}`, kind: 'lesson', weight: 'core', bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical, max: 20 }, ...part }
+  return { id: ids.lesson(id), unitId: asId<UnitId>('u1'), number: id, title: `Lesson ${id}`, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical, max: 20 }, ...part }
 }
 
 export function aPlan(lessons: readonly PlanLesson[]): Plan {
-  return { id: asId<PlanId>('plan'), title: 'Plan', course: 'Science', units: [{ id: asId<UnitId>('u1'), number: '1', title: 'Unit' }], lessons }
+  return { id: asId<PlanId>('plan'), title: 'Plan', course: 'Science', parts: [], units: [{ id: asId<UnitId>('u1'), number: '1', title: 'Unit', partId: null }], lessons }
 }
 
 const base = (id: string) => ({ id: ids.item(id), stem: `Question ${id}`, points: 1, standard: null, difficulty: 2, feedback: 'Because.' })

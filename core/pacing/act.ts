@@ -1,0 +1,92 @@
+import { assertNever, ok, refuse, weekdayOf } from '../base'
+import type { ClassId, PlanId, Result } from '../base'
+import { checkYear, schoolDays } from '../calendar'
+import type { CalendarRefusal, PatternRow, SchoolYear } from '../calendar'
+import { checkPlan } from './checkPlan'
+import { applyToClass, same, singlesOf } from './command'
+import type { PacingRefusal } from './refusals'
+import type { ClassCommand, ClassPacing, NoteCommand, PacingCommand, Plan, PlanCommand, SingleCommand } from './types'
+
+/** What planning acts change: a school year, plans, and the classes laid out on them. */
+export interface PacingState {
+  readonly year: SchoolYear
+  readonly plans: ReadonlyMap<PlanId, Plan>
+  readonly classes: ReadonlyMap<ClassId, ClassOnPlan>
+}
+export interface ClassOnPlan { readonly planId: PlanId | null, readonly pattern: readonly PatternRow[], readonly pacing: ClassPacing }
+
+/**
+ * Performs a planning act: all of its commands, or none.
+ * Refused with the first refusal when anything the teacher saw is no longer so, or a plan or year would not hold together any more.
+ */
+export function act(state: PacingState, command: PacingCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  let now = state
+  for (const one of singlesOf(command)) {
+    const next = actOne(now, one)
+    if (!next.ok) return next
+    now = next.value
+  }
+  return ok(now)
+}
+
+function actOne(state: PacingState, command: SingleCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  switch (command.kind) {
+    case 'note': return actNote(state, command)
+    case 'plan': return actPlan(state, command)
+    case 'length': case 'meeting': case 'lesson': case 'class': return actClass(state, command)
+    default: return assertNever(command)
+  }
+}
+
+function actClass(state: PacingState, command: ClassCommand): Result<PacingState, PacingRefusal> {
+  const of = state.classes.get(command.classId)
+  const plan = of?.planId ? state.plans.get(of.planId) : undefined
+  if (!of) throw new Error('act on a class that was not loaded')
+  const next = applyToClass(of.pacing, command, { plan: plan ?? { lessons: [] }, hasMeeting: (on, start) => hasMeeting(state.year, of, on, start) })
+  return next.ok ? ok({ ...state, classes: new Map(state.classes).set(command.classId, { ...of, pacing: next.value }) }) : next
+}
+
+/** Whether a class's pattern, or a meeting added by hand, has a meeting then. */
+function hasMeeting(year: SchoolYear, of: ClassOnPlan, on: string, startMinute: number): boolean {
+  if (of.pacing.changes.some(c => c.kind === 'add' && c.on === on && c.startMinute === startMinute)) return true
+  const day = schoolDays(year).find(d => d.on === on)
+  if (!day || day.closedBy !== null) return false
+  return of.pattern.some(r => r.startMinute === startMinute && (r.fromOn ?? on) <= on && on <= (r.throughOn ?? on) && ('weekday' in r.day ? r.day.weekday === weekdayOf(day.on) : r.day.label === day.label))
+}
+
+function actNote(state: PacingState, { from, to }: NoteCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const id = from?.id ?? to?.id
+  const now = state.year.notes.find(n => n.id === id) ?? null
+  if (!same(now, from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: from?.name ?? 'no such day', now: now?.name ?? 'no such day' })
+  const notes = state.year.notes.filter(n => n !== now)
+  if (to !== null) notes.push(to)
+  notes.sort((a, b) => (a.fromOn < b.fromOn ? -1 : a.fromOn > b.fromOn ? 1 : a.id < b.id ? -1 : 1))
+  const year = checkYear({ ...state.year, notes })
+  return year.ok ? ok({ ...state, year: year.value }) : year
+}
+
+function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, PacingRefusal> {
+  const plan = state.plans.get(command.planId)
+  if (!plan) throw new Error('act on a plan that was not loaded')
+  const lessons = new Map(plan.lessons.map(l => [l.id, l]))
+  for (const { lessonId, from, to } of command.lessons) {
+    const now = lessons.get(lessonId) ?? null
+    if (!same(now, from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: lessonInWords(from), now: lessonInWords(now) })
+    if (to === null) lessons.delete(lessonId)
+    else lessons.set(lessonId, to)
+  }
+  const order = plan.lessons.map(l => l.id)
+  if (command.order && !same(order, command.order.from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the order you saw', now: 'another order' })
+  if (command.units && !same(plan.units, command.units.from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the units you saw', now: plan.units.map(u => u.title).join(', ') })
+  if (command.parts && !same(plan.parts, command.parts.from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the parts you saw', now: plan.parts.map(p => p.title).join(', ') })
+  const wanted = command.order?.to ?? order.filter(id => lessons.has(id))
+  if (wanted.length !== lessons.size || new Set(wanted).size !== wanted.length || wanted.some(id => !lessons.has(id))) return refuse({ code: 'pacing/bad-order', field: 'order' })
+  const next = checkPlan({ ...plan, parts: command.parts?.to ?? plan.parts, units: command.units?.to ?? plan.units, lessons: wanted.map(id => lessons.get(id) as Plan['lessons'][number]) })
+  return next.ok ? ok({ ...state, plans: new Map(state.plans).set(plan.id, next.value) }) : next
+}
+
+function lessonInWords(lesson: Plan['lessons'][number] | null): string {
+  if (lesson === null) return 'no such lesson'
+  const { min, typical, max, unit } = lesson.length
+  return `${lesson.number} ${lesson.title}, ${min}–${typical}–${max} ${unit}, ${lesson.weight}`
+}
