@@ -12,19 +12,19 @@ import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
-import { doCommand } from '#usecases/pacing/desk'
 import { assign } from '#usecases/work/changeWork'
 import type { Draft } from '#usecases/work/draft'
 import { previewWork } from '#usecases/work/previewWork'
 import { PIECES } from './content'
-import { COMING, DEMO_NOW, HELD, PLANNING, SECTIONS, SEED, WORK, YEAR } from './scenario'
+import { changePlans, recordDay } from './planning'
+import { COMING, DEMO_NOW, HELD, RECORDED_THROUGH, SECTIONS, SEED, WORK, YEAR } from './scenario'
 import type { DemoWork } from './scenario'
 import type { DemoSchool } from './school'
 
 /** The checks that are open at the demo's now. */
 const LATEST = ['wav302', 'pro302']
 
-type Demo = DemoSchool & { readonly known: ReadonlySet<UserId>, readonly deps: Deps, readonly clock: { readonly set: (at: Instant) => void }, readonly lessons: ReadonlyMap<string, LessonId>, readonly groups: ReadonlyMap<ClassId, GroupId> }
+export type Demo = DemoSchool & { readonly known: ReadonlySet<UserId>, readonly deps: Deps, readonly clock: { readonly set: (at: Instant) => void }, readonly lessons: ReadonlyMap<string, LessonId>, readonly groups: ReadonlyMap<ClassId, GroupId> }
 
 const zone = zoneOf(YEAR.zone)
 const until = parseInstant(DEMO_NOW) as Instant
@@ -41,7 +41,7 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
   const published: { readonly id: AssignmentId, readonly piece: string }[] = []
   for (const on of daysThrough(YEAR.firstOn, zone.local(until).on)) {
     clock.set(zone.at(on, 7 * 60))
-    for (const step of PLANNING.filter(p => p.on === on)) await plan(demo, step)
+    await changePlans(demo, on)
     for (const next of [...waiting]) {
       const made = await publishWhenNear(demo, next)
       if (!made) break
@@ -56,22 +56,13 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
       published.push({ id: made, piece: next.piece })
     }
     await learnersWork(demo, published, on)
+    clock.set(zone.at(on, 16 * 60))
+    if (on <= RECORDED_THROUGH) await recordDay(demo)
   }
   clock.set(until)
   for (const coming of COMING) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, coming), publish: true }), coming.piece)
   for (const held of HELD) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
-}
-
-async function plan({ deps, teacher, classes, lessons, clock }: Demo, step: typeof PLANNING[number]): Promise<void> {
-  const classId = classes.get(step.section) as ClassId
-  const startMinute = SECTIONS.find(s => s.key === step.section)?.pattern[0]?.startMinute ?? 0
-  const { act } = step
-  clock.set(zone.at(step.on, 15 * 60))
-  const command = 'lose' in act
-    ? { kind: 'meeting' as const, classId, on: act.lose as IsoDay, startMinute, from: null, to: { kind: 'cancel' as const, on: act.lose as IsoDay, startMinute, why: act.why } }
-    : { kind: 'length' as const, classId, lessonId: lessons.get(act.lesson) as LessonId, from: null, to: act.halves }
-  mustBeOk(await doCommand(deps, teacher, command), `planning ${step.on}`)
 }
 
 const RULES: Record<DemoWork['kind'], AttemptRules> = {

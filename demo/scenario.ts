@@ -1,6 +1,7 @@
 import { isoDay } from '#core/base'
 import type { IsoDay } from '#core/base'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
+import type { FixedDate } from '#core/pacing'
 
 /** Wednesday 21 October 2026, 2:30 pm at Tarn Hollow: week 9. */
 export const DEMO_NOW = '2026-10-21T20:30:00Z'
@@ -37,14 +38,34 @@ export const SECTIONS: readonly Section[] = [
   { key: '7E', name: 'Science 7 E', shortName: '7 E', course: 'Science 7', size: 26, pattern: [weekday(1), weekday(3), weekday(5)] },
 ]
 
-/** What happened to the plan so far: a meeting lost, a lesson that ran over. */
-export const PLANNING: readonly { readonly on: IsoDay, readonly section: string, readonly act: { readonly lose: string, readonly why: string } | { readonly lesson: string, readonly halves: number } }[] = [
-  { on: isoDay('2026-09-10'), section: '8B', act: { lose: '2026-09-17', why: 'Fire drill and assembly' } },
-  { on: isoDay('2026-09-21'), section: '8C', act: { lesson: 'W1.3', halves: 5 } },
-  { on: isoDay('2026-09-29'), section: '7D', act: { lose: '2026-10-01', why: 'Teacher away' } },
-  { on: isoDay('2026-10-06'), section: '8C', act: { lesson: 'W1.5', halves: 6 } },
-  { on: isoDay('2026-10-12'), section: '7E', act: { lesson: 'M1.4', halves: 6 } },
+/** Meetings lost at short notice so far. */
+export const PLANNING: readonly { readonly on: IsoDay, readonly section: string, readonly lose: string, readonly why: string }[] = [
+  { on: isoDay('2026-09-10'), section: '8B', lose: '2026-09-17', why: 'Fire drill and assembly' },
+  { on: isoDay('2026-09-29'), section: '7D', lose: '2026-10-01', why: 'Teacher away' },
 ]
+
+/** How the teacher reshaped the textbooks' ready plans in August. */
+export const SHAPING: Readonly<Record<string, { readonly useful: readonly string[], readonly optional: readonly string[], readonly buffer: { readonly after: string, readonly number: string, readonly title: string }, readonly fixed: readonly { readonly lesson: string, readonly fixed: FixedDate }[] }>> = {
+  'Science 8': {
+    useful: ['W2.4', 'W3.3', 'W4.4', 'W5.3'], optional: ['W3.5', 'W4.3', 'W6.4'], buffer: { after: 'W2.5', number: 'W2.b', title: 'Catch-up and questions' },
+    fixed: [{ lesson: 'W2.7', fixed: { kind: 'within', fromOn: isoDay('2026-11-16'), throughOn: isoDay('2026-11-17') } }],
+  },
+  'Science 7': { useful: ['M2.3', 'M3.4', 'M4.4'], optional: ['M3.5', 'M5.3'], buffer: { after: 'M2.4', number: 'M2.b', title: 'Catch-up and questions' }, fixed: [] },
+}
+
+/** Test dates of single sections. */
+export const OWN_FIXED: readonly { readonly section: string, readonly lesson: string, readonly fixed: FixedDate }[] = [
+  { section: '7D', lesson: 'M2.5', fixed: { kind: 'within', fromOn: isoDay('2026-11-09'), throughOn: isoDay('2026-11-10') } }, { section: '7E', lesson: 'M2.5', fixed: { kind: 'on', on: isoDay('2026-10-30') } },
+]
+
+/** Where a section took more or fewer half meetings than planned. 8 C is four meetings behind by now. */
+export const TOOK: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  '8A': { 'W1.4': 3 }, '8B': { 'W1.2': 6 }, '8C': { 'W1.2': 8, 'W1.3': 5, 'W1.5': 7, 'W2.1': 6 }, '7E': { 'M1.4': 6, 'M2.1': 6 },
+}
+/** What a section that is behind has already left out. */
+export const LEFT_OUT = [{ on: isoDay('2026-10-13'), section: '8C', lesson: 'W2.b' }] as const
+/** The last day up to which the teacher has written down what was covered. */
+export const RECORDED_THROUGH = isoDay('2026-10-20')
 
 export interface DemoWork { readonly piece: string, readonly lesson: string, readonly course: string, readonly kind: 'check' | 'practice' | 'test' | 'review' }
 

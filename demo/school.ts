@@ -13,6 +13,7 @@ import { addRoster } from '#usecases/teaching/roster'
 import { makeYear } from '#usecases/teaching/years'
 import { HEAT, PIECES, STANDARDS, WAVES } from './content'
 import { inventNames } from './people'
+import { fixTests, shapePlan } from './planning'
 import { SCHOOL, SECTIONS, SEED, YEAR } from './scenario'
 
 export interface DemoSchool { readonly teacher: Actor, readonly classes: ReadonlyMap<string, ClassId>, readonly plans: ReadonlyMap<string, PlanId> }
@@ -37,8 +38,10 @@ export async function buildSchool(deps: Deps): Promise<DemoSchool> {
   for (const [course, bookId] of [['Science 8', WAVES.id], ['Science 7', HEAT.id]] as readonly [string, BookId][]) {
     const { planId } = mustBeOk(await adoptBook(deps, teacher, bookId), course)
     plans.set(course, planId)
+    await shapePlan(deps, teacher, course, planId)
     mustBeOk(await layPlan(deps, teacher, { planId, classIds: SECTIONS.filter(s => s.course === course).map(s => classes.get(s.key) as ClassId) }), 'lay')
   }
+  await fixTests(deps, teacher, classes, plans)
   return { teacher, classes, plans }
 }
 

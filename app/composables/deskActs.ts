@@ -1,53 +1,82 @@
 import { useOverlay } from '#imports'
 import type { Ref } from 'vue'
-import { halvesOf } from '#core/pacing'
-import type { PacingCommand } from '#core/pacing'
-import type { ClassId, IsoDay } from '#core/base'
+import type { FixedDate, Left, PacingCommand } from '#core/pacing'
+import type { ClassId, IsoDay, LessonId, Result } from '#core/base'
+import type { Replanned } from '#shared/contracts/pacing'
+import type { Refusal } from '#shared/contracts/refusal'
+import DayNoteDialog from '../components/desk/DayNoteDialog.vue'
 import LoseMeeting from '../components/desk/LoseMeeting.vue'
+import { changeLength, isStill } from '../components/desk/moves'
 import type { Selection } from '../components/desk/selection'
 import { useDesk } from '../stores/desk'
+import type { DeskColumn } from '../stores/deskColumn'
+import { useRipple } from '../stores/ripple'
 import { count } from '../words/numbers'
+import { sayDay } from '../words/times'
 import { useTell } from './tell'
 
 interface MeetingAt { readonly on: string, readonly startMinute: number }
 
-/** Planning acts on whatever is chosen on the desk. */
+/** Planning acts on whatever is chosen on the desk. What moves other lessons is looked at first, with its ways out. */
 export function useDeskActs(selection: Ref<Selection | null>) {
   const desk = useDesk()
+  const ripple = useRipple()
   const tell = useTell()
   const loseDialog = useOverlay().create(LoseMeeting, { destroyOnClose: true })
+  const noteDialog = useOverlay().create(DayNoteDialog, { destroyOnClose: true })
 
   const columnOf = (id: ClassId) => desk.columns.find(c => c.of.id === id)
-
-  async function act(command: PacingCommand): Promise<void> {
-    const reply = await desk.act(command)
-    if (!reply.ok) return tell.refused(reply.error)
-    if (reply.value.moved > 0) tell.done(`${count(reply.value.moved, 'piece')} of work moved with the plan`)
-    for (const title of reply.value.stuck) tell.refused({ code: 'input/invalid', field: `“${title}”`, problem: 'could not follow: its lesson no longer fits. Its dates stay as they were' })
-  }
-
-  /** Half meetings more or less for the chosen lesson; null puts it back to the plan's length. */
-  async function lengthen(by: 1 | -1 | null): Promise<void> {
+  /** The lesson chosen, in a class the teacher may change. */
+  function chosen(): { readonly column: DeskColumn, readonly lessonId: LessonId } | null {
     const at = selection.value
     const column = at && columnOf(at.classId)
-    if (at?.kind !== 'lesson' || !column?.of.mayChange) return
-    const lesson = column.lessons.get(at.lessonId)
-    if (!lesson) return
-    const from = column.of.pacing.lengths[at.lessonId] ?? null
-    const wanted = by === null ? null : halvesOf(lesson, column.of.pacing.lengths) + by
-    const to = wanted === Math.round(lesson.length.typical * 2) ? null : wanted
-    if (to === from || (to !== null && (to < 1 || to > 40))) return
-    await act({ kind: 'length', classId: at.classId, lessonId: at.lessonId, from, to })
+    return at?.kind === 'lesson' && column?.of.mayChange && column.lessons.has(at.lessonId) ? { column, lessonId: at.lessonId } : null
   }
 
-  /** Asks why, then takes the meeting out. */
+  /** Says what moved with a planning act, and what could not; true when it was done. */
+  function tellOutcome(reply: Result<Replanned, Refusal>, said?: string): boolean {
+    if (!reply.ok) {
+      tell.refused(reply.error)
+      return false
+    }
+    if (reply.value.moved > 0) tell.done(`${said ? `${said}. ` : ''}${count(reply.value.moved, 'piece')} of work moved with the plan`)
+    else if (said) tell.done(said)
+    for (const title of reply.value.stuck) tell.refused({ code: 'input/invalid', field: `“${title}”`, problem: 'could not follow: its lesson no longer fits. Its dates stay as they were' })
+    return true
+  }
+  const act = async (command: PacingCommand, said?: string) => tellOutcome(await desk.act(command), said)
+
+  /** Does a change at once when no other lesson moves by it; otherwise opens its ripple. */
+  async function propose(change: PacingCommand, cause: string, about: LessonId | null = null): Promise<void> {
+    const after = desk.after(change)
+    if (after && !ripple.isOpen && isStill(desk.columns, after, about)) await act(change)
+    else await ripple.open(change, cause, about)
+  }
+
+  /** Makes the change that is looked at. */
+  async function apply(): Promise<void> {
+    const reply = await ripple.apply()
+    if (reply) tellOutcome(reply, 'Done')
+  }
+
+  /** Half meetings (or five minutes) more or less for the chosen lesson; null puts it back to the plan's length. */
+  async function lengthen(by: number | null): Promise<void> {
+    const at = chosen()
+    if (!at) return
+    const pending = ripple.change?.kind === 'length' && ripple.change.lessonId === at.lessonId && ripple.change.classId === at.column.of.id ? ripple.change : null
+    const next = changeLength(at.column, at.lessonId, by, pending)
+    if (next === 'same') ripple.close()
+    else if (next) await propose(next.command, next.cause, at.lessonId)
+  }
+
+  /** Asks why, then shows what losing the meeting would move. */
   async function lose(classId: ClassId, { on, startMinute }: MeetingAt): Promise<void> {
     const column = columnOf(classId)
     if (!column?.of.mayChange) return
     const why = await loseDialog.open({ className: column.of.name, on, startMinute }).result as string | null | undefined
     if (!why) return
     const from = column.of.pacing.changes.find(c => c.on === on && c.startMinute === startMinute) ?? null
-    await act({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: { kind: 'cancel', on: on as IsoDay, startMinute, why } })
+    await propose({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: { kind: 'cancel', on: on as IsoDay, startMinute, why } }, `${why}, ${sayDay(on as IsoDay)}`)
   }
 
   /** The meeting takes place after all. */
@@ -56,5 +85,23 @@ export function useDeskActs(selection: Ref<Selection | null>) {
     if (from) await act({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: null })
   }
 
-  return { lengthen, lose, giveBack, columnOf }
+  /** Asks for a day note, then shows what it would move in every class. */
+  async function announce(on: IsoDay): Promise<void> {
+    const change = await noteDialog.open({ on }).result as PacingCommand | null | undefined
+    if (change?.kind === 'note' && change.to) await propose(change, `${change.to.name}, ${sayDay(change.to.fromOn)}`)
+  }
+
+  /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */
+  async function fix(to: FixedDate | 'free' | null): Promise<void> {
+    const at = chosen()
+    if (at) await propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, 'Fixed date', at.lessonId)
+  }
+
+  /** Leaves the chosen lesson out of its class, or takes it back in (null). */
+  async function leave(to: Left | null): Promise<void> {
+    const at = chosen()
+    if (at) await propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? 'Left out' : 'Taken back in', at.lessonId)
+  }
+
+  return { columnOf, chosen, act, propose, apply, lengthen, lose, giveBack, announce, fix, leave }
 }

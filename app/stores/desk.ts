@@ -1,13 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ClassId, PlanId, Result } from '#core/base'
-import { applyCommand } from '#core/pacing'
+import { act as perform } from '#core/pacing'
 import type { PacingCommand, Plan } from '#core/pacing'
 import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
 import type { Desk, DeskClass, Replanned } from '#shared/contracts/pacing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '../wire/call'
-import { columnOf } from './deskColumn'
+import { columnMaker, deskWith, stateOf } from './deskColumn'
 import type { DeskColumn } from './deskColumn'
 import { useMe } from './me'
 
@@ -17,24 +17,22 @@ export const useDesk = defineStore('desk', () => {
   const problem = shallowRef<Refusal | null>(null)
   const pending = ref(0)
   const hidden = ref<ReadonlySet<ClassId>>(new Set())
+  /** The desk as a way out would leave it, while one is looked at. */
+  const tried = shallowRef<Desk | null>(null)
 
   const loaded = computed(() => desk.value !== null)
   const busy = computed(() => pending.value > 0)
+  const mayEditYear = computed(() => desk.value?.mayEditYear ?? false)
   const year = computed(() => desk.value?.year ?? null)
   const plans = computed<readonly Plan[]>(() => desk.value?.plans ?? [])
   const classes = computed<readonly DeskClass[]>(() => desk.value?.classes ?? [])
   const work = computed(() => desk.value?.work ?? [])
   const steps = computed(() => desk.value?.steps ?? { undo: null, redo: null })
   const zone = computed(() => year.value?.zone ?? 'UTC')
-  // a class object is replaced when it changes, so a column is computed once for each
-  const known = new WeakMap<DeskClass, DeskColumn>()
-  const columns = computed<readonly DeskColumn[]>(() => classes.value.map((c) => {
-    const ready = known.get(c)
-    if (ready) return ready
-    const made = columnOf(c, year.value, planOf(c.planId))
-    known.set(c, made)
-    return made
-  }))
+  const make = columnMaker()
+  const columnsOf = (of: Desk | null) => (of?.classes ?? []).map(c => make(c, of?.year ?? null, of?.plans.find(p => p.id === c.planId) ?? null))
+  const columns = computed<readonly DeskColumn[]>(() => columnsOf(desk.value))
+  const triedColumns = computed<readonly DeskColumn[] | null>(() => (tried.value ? columnsOf(tried.value) : null))
   const shown = computed(() => columns.value.filter(c => !hidden.value.has(c.of.id)))
 
   function planOf(id: PlanId | null): Plan | null {
@@ -53,31 +51,35 @@ export const useDesk = defineStore('desk', () => {
     else problem.value = reply.error
   }
 
-  function replaceClass(next: Pick<DeskClass, 'id' | 'version' | 'pacing'>): void {
-    if (!desk.value) return
-    desk.value = { ...desk.value, classes: desk.value.classes.map(c => (c.id === next.id ? { ...c, ...next } : c)) }
+  function take(done: Replanned): void {
+    const now = desk.value
+    if (!now) return
+    const next = new Map(done.classes.map(c => [c.id, c]))
+    desk.value = {
+      ...now, steps: done.steps, year: done.year ?? now.year, plans: now.plans.map(p => done.plans.find(n => n.id === p.id) ?? p),
+      classes: now.classes.map(c => (next.has(c.id) ? { ...c, ...next.get(c.id) } : c)), work: [...now.work.filter(w => !done.affected.includes(w.classId)), ...done.work],
+    }
   }
 
-  function take(done: Replanned): void {
-    replaceClass({ id: done.classId, version: done.version, pacing: done.pacing })
-    if (!desk.value) return
-    desk.value = { ...desk.value, steps: done.steps, work: [...desk.value.work.filter(w => w.classId !== done.classId), ...done.work] }
+  /** The desk as it would be after an act, computed here; null when the core refuses it. */
+  function after(command: PacingCommand): Desk | null {
+    const now = desk.value
+    if (!now?.year) return null
+    const next = perform(stateOf({ ...now, year: now.year }), command)
+    return next.ok ? deskWith(now, next.value) : null
   }
 
   /** Performs a planning act: shown at once, kept when the server agrees, put back when it does not. */
   async function act(command: PacingCommand): Promise<Result<Replanned, Refusal>> {
-    const column = columns.value.find(c => c.of.id === command.classId)
-    const before = column?.of
-    if (column?.plan && before) {
-      const guess = applyCommand(before.pacing, command, { plan: column.plan, hasMeeting: () => true })
-      if (guess.ok) replaceClass({ id: before.id, version: before.version, pacing: guess.value })
-    }
+    const before = desk.value
+    const guess = after(command)
+    if (guess) desk.value = guess
     pending.value++
     const reply = await call(DoCommand, { body: command as never })
     pending.value--
     if (reply.ok) take(reply.value)
     else if (reply.error.code === 'pacing/changed-meanwhile') await load(true)
-    else if (before) replaceClass(before)
+    else if (desk.value === guess) desk.value = before
     return reply
   }
 
@@ -98,5 +100,5 @@ export const useDesk = defineStore('desk', () => {
     if (next.size < classes.value.length) hidden.value = next
   }
 
-  return { desk, problem, loaded, busy, year, plans, classes, work, steps, zone, columns, shown, hidden, planOf, load, act, step, toggle }
+  return { desk, problem, loaded, busy, mayEditYear, year, plans, classes, work, steps, zone, columns, tried, triedColumns, shown, hidden, planOf, load, after, act, step, toggle }
 })

@@ -145,6 +145,14 @@ function ofPacing(r: PacingRefusal): string {
     case 'pacing/too-many-lessons': return `${r.count} lessons are too many for one plan (at most ${r.most}).`
     case 'pacing/bad-length': return `${r.lesson}: lengths are whole or half meetings up to 40, with least ≤ usual ≤ most.`
     case 'pacing/unknown-unit': return `${r.lesson} belongs to no unit of the plan.`
+    case 'pacing/bad-fixed-date': return `${r.lesson}: the fixed dates end before they begin. Correct one of them.`
+    case 'pacing/fixed-out-of-order': return `${r.lesson} is fixed before ${r.before}, which comes earlier in the order. Change one of the dates, or the order.`
+    case 'pacing/fixed-on-closure': return r.closedBy === null ? `${r.lesson}: ${sayDay(r.on)} is not a school day of this year. Choose another date.` : `${r.lesson}: the school is closed on ${sayDay(r.on)} (${r.closedBy}). Choose another date.`
+    case 'pacing/bad-part': return `The part “${r.part}” overlaps another: give each part a later term than the one before, and keep its units together.`
+    case 'pacing/bad-order': return 'This order leaves out lessons, or names some twice. Reload and order them again.'
+    case 'pacing/not-yet-held': return `${r.lesson} has not been held that far yet. Record it once its meetings are over.`
+    case 'pacing/already-recorded': return `${r.lesson} is recorded, and later lessons too. Undo those first to record it anew.`
+    case 'pacing/not-laid-out': return `${r.lesson} has no meeting in this class, so there is nothing to record.`
     case 'pacing/length-out-of-range': return `A lesson lasts from ½ to ${meetingsOf(r.most)} meetings.`
     case 'pacing/unknown-lesson': return 'This lesson is no longer in the plan. Reload the desk.'
     case 'pacing/no-such-meeting': return `The class has no meeting on ${sayDay(r.on)} at ${sayMinute(r.startMinute)}. Reload the desk.`

@@ -1,4 +1,6 @@
 /** Windows, anchors and states: when, and because of what. */
+export { movedWindows } from './movedWindows'
+export type { MovedWindow } from './movedWindows'
 export type { AvailabilityRefusal } from './refusals'
 export { KINDER, resolveFor, resolverFor } from './resolveFor'
 export type { LearnerTerms, Limits, Overrides, Resolved, Resolver, Terms } from './resolveFor'

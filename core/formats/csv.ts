@@ -57,3 +57,8 @@ export function headings(row: TextRow, names: Readonly<Record<string, readonly s
   })
   return Object.keys(found).length > 0 ? found : null
 }
+
+/** Rows as CSV (RFC 4180, CRLF), with a mark at the start for programs that guess the encoding; cells that a spreadsheet would run as a formula are quoted as text. */
+export function printCells(rows: readonly (readonly string[])[]): string {
+  return `\uFEFF${Papa.unparse(rows.map(r => [...r]), { escapeFormulae: true, newline: '\r\n' })}\r\n`
+}

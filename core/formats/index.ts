@@ -1,10 +1,14 @@
-/** Outside text in: CSV rosters and outlines, iCalendar closures. */
-export { parseCells } from './csv'
+/** Outside text: CSV rosters, outlines, plans and layouts; iCalendar closures in, class calendars out. */
+export { parseCells, printCells } from './csv'
 export type { TextRow } from './csv'
 export { MOST_ICS_BYTES, SKIPPED_BECAUSE, parseClosures } from './iCalendar'
 export type { ClosureReading, FoundClosure, SkippedEvent } from './iCalendar'
+export { classEvents, printCalendar } from './iCalendarOut'
+export type { CalendarEvent, EventSource, EventWork } from './iCalendarOut'
 export { OUTLINE_FAULTS, parseOutline } from './outline'
 export type { BadOutlineRow, OutlineFault, OutlineLesson, OutlineReading } from './outline'
 export type { FormatRefusal } from './refusals'
 export { ROSTER_FAULTS, parseRoster } from './roster'
 export type { BadRow, RosterEntry, RosterFault, RosterReading } from './roster'
+export { PLAN_ROW_FAULTS, parsePlanTable, printFixed, printLayout, printPlanTable } from './planTable'
+export type { BadPlanRow, PlanRow, PlanRowFault, PlanTableReading } from './planTable'

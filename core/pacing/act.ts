@@ -2,9 +2,10 @@ import { assertNever, ok, refuse, weekdayOf } from '../base'
 import type { ClassId, PlanId, Result } from '../base'
 import { checkYear, schoolDays } from '../calendar'
 import type { CalendarRefusal, PatternRow, SchoolYear } from '../calendar'
-import { checkPlan } from './checkPlan'
+import { checkFixed, checkFixedIn, checkPlan } from './checkPlan'
 import { applyToClass, same, singlesOf } from './command'
 import type { PacingRefusal } from './refusals'
+import { fixedOf, sequenceOf } from './sequence'
 import type { ClassCommand, ClassPacing, NoteCommand, PacingCommand, Plan, PlanCommand, SingleCommand } from './types'
 
 /** What planning acts change: a school year, plans, and the classes laid out on them. */
@@ -89,4 +90,25 @@ function lessonInWords(lesson: Plan['lessons'][number] | null): string {
   if (lesson === null) return 'no such lesson'
   const { min, typical, max, unit } = lesson.length
   return `${lesson.number} ${lesson.title}, ${min}–${typical}–${max} ${unit}, ${lesson.weight}`
+}
+
+/** Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or against the order of its class. */
+export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
+  const { year } = state
+  for (const one of singlesOf(command)) {
+    if (one.kind === 'lesson' && one.part === 'fixed' && one.to !== null && one.to !== 'free') {
+      const of = state.classes.get(one.classId)
+      const plan = of?.planId ? state.plans.get(of.planId) : undefined
+      const lessons = of && plan ? sequenceOf(plan, of.pacing) : []
+      const lesson = lessons.find(l => l.id === one.lessonId)
+      const bad = (lesson && checkFixedIn(lesson, one.to, year)) ?? checkFixed(lessons.map(l => ({ ...l, fixed: of ? fixedOf(l, of.pacing) : null })))
+      if (bad) return bad
+    }
+    if (one.kind !== 'plan' || state.classes.size === 0) continue
+    for (const { from, to } of one.lessons) {
+      const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
+      if (bad) return bad
+    }
+  }
+  return null
 }

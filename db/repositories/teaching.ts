@@ -1,16 +1,12 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
-import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId, YearId } from '#core/base'
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import type { ClassId, PlanId, SchoolId, UserId, YearId } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
-import type { PacingCommand, Plan } from '#core/pacing'
-import { fromClass, fromCommand, fromPlan, fromYear, toClass, toCommand, toPlan, toYear } from '../rows/calendarRows'
+import { fromClass, fromYear, toClass, toYear } from '../rows/calendarRows'
 import type { ClassRecord } from '../rows/calendarRows'
 import { classTeachers, classes, years } from '../schema/calendar'
-import { journal, plans } from '../schema/pacing'
 import type { Connection } from './store'
 
 export interface YearRecord { readonly year: SchoolYear, readonly schoolId: SchoolId, readonly version: number }
-export interface PlanRecord { readonly plan: Plan, readonly schoolId: SchoolId, readonly ownerId: UserId, readonly bookId: BookId | null, readonly version: number }
-export interface JournalEntry { readonly seq: number, readonly classId: ClassId, readonly at: Instant, readonly state: 'done' | 'undone' | 'dropped', readonly command: PacingCommand }
 
 /** School years of a school, latest first day first. */
 export async function yearsOf(tx: Connection, schoolId: SchoolId): Promise<readonly YearRecord[]> {
@@ -79,52 +75,4 @@ export async function saveClass(tx: Connection, record: ClassRecord): Promise<bo
   const row = fromClass({ ...record, version: record.version + 1 })
   const done = await tx.update(classes).set(row).where(and(eq(classes.id, record.id), eq(classes.version, record.version)))
   return done.rowsAffected === 1
-}
-
-/** Plans by id. */
-export async function plansById(tx: Connection, ids: readonly PlanId[]): Promise<ReadonlyMap<PlanId, PlanRecord>> {
-  if (ids.length === 0) return new Map()
-  const rows = await tx.select().from(plans).where(inArray(plans.id, [...new Set(ids)]))
-  return new Map(rows.map(r => [r.id, toPlanRecord(r)]))
-}
-
-/** Plans of a school. */
-export async function plansOf(tx: Connection, schoolId: SchoolId): Promise<readonly PlanRecord[]> {
-  return (await tx.select().from(plans).where(eq(plans.schoolId, schoolId))).map(toPlanRecord)
-}
-
-function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
-  return { plan: toPlan(r), schoolId: r.schoolId, ownerId: r.ownerId, bookId: r.bookId, version: r.version }
-}
-
-/** Adds a plan. */
-export async function addPlan(tx: Connection, record: PlanRecord): Promise<void> {
-  await tx.insert(plans).values({ id: record.plan.id, schoolId: record.schoolId, ownerId: record.ownerId, bookId: record.bookId, version: record.version, body: fromPlan(record.plan) })
-}
-
-/** Writes a planning act down as done; whatever the actor had undone can no longer be redone. */
-export async function addToJournal(tx: Connection, entry: { readonly schoolId: SchoolId, readonly classId: ClassId, readonly actorId: UserId, readonly at: Instant, readonly command: PacingCommand }): Promise<void> {
-  await tx.update(journal).set({ state: 'dropped' }).where(and(eq(journal.actorId, entry.actorId), eq(journal.state, 'undone')))
-  await tx.insert(journal).values({ ...entry, state: 'done', command: fromCommand(entry.command) })
-}
-
-function toEntry(r: typeof journal.$inferSelect): JournalEntry {
-  return { seq: r.seq, classId: r.classId, at: r.at as Instant, state: r.state, command: toCommand(r.command) }
-}
-
-/** The act that undo would take back, and the one that redo would do again. */
-export async function undoable(tx: Connection, actorId: UserId): Promise<{ readonly undo: JournalEntry | null, readonly redo: JournalEntry | null }> {
-  const [last] = await tx.select().from(journal).where(and(eq(journal.actorId, actorId), eq(journal.state, 'done'))).orderBy(desc(journal.seq)).limit(1)
-  const [next] = await tx.select().from(journal).where(and(eq(journal.actorId, actorId), eq(journal.state, 'undone'))).orderBy(asc(journal.seq)).limit(1)
-  return { undo: last ? toEntry(last) : null, redo: next ? toEntry(next) : null }
-}
-
-/** Marks an act as done or undone. */
-export async function markJournal(tx: Connection, seq: number, state: 'done' | 'undone' | 'dropped'): Promise<void> {
-  await tx.update(journal).set({ state }).where(eq(journal.seq, seq))
-}
-
-/** A new plan belongs to no undo step: acts on the old one are dropped. */
-export async function dropJournalOf(tx: Connection, classId: ClassId): Promise<void> {
-  await tx.update(journal).set({ state: 'dropped' }).where(and(eq(journal.classId, classId), sql`${journal.state} != 'dropped'`))
 }

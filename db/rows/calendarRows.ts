@@ -25,8 +25,8 @@ export type ClassRow = Omit<ClassRecord, 'pattern' | 'pacing'> & { readonly body
 /** Row to class. */
 export function toClass(row: ClassRow): ClassRecord {
   const { body, ...rest } = row
-  const { pattern, lengths, changes } = readBody(classBody, body, 'classes.body')
-  return { ...rest, pattern, pacing: { lengths, changes } }
+  const { v: _, pattern, ...pacing } = readBody(classBody, body, 'classes.body')
+  return { ...rest, pattern, pacing }
 }
 
 /** Class to row. */
@@ -61,8 +61,7 @@ export function fromPlan(plan: Plan): string {
 
 /** Stored text to planning command. */
 export function toCommand(text: string): PacingCommand {
-  const { v: _, ...rest } = readBody(command, text, 'journal.command')
-  return rest
+  return readBody(command, text, 'journal.command')
 }
 
 /** Planning command to stored text. */

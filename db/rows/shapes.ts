@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { parseIsoDay } from '#core/base'
-import type { ClassId, Instant, IsoDay, ItemId, LessonId, UnitId, Weekday } from '#core/base'
+import type { ClassId, Instant, IsoDay, ItemId, LessonId, PlanId, UnitId, Weekday, YearId } from '#core/base'
 import { LEVELS } from '#core/audience'
 import { DAY_NOTE_KINDS } from '#core/calendar'
 import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
-import { LESSON_KINDS, WEIGHTS } from '#core/pacing'
+import { LEFT_BECAUSE, LENGTH_UNITS, LESSON_KINDS, WAYS, WEIGHTS } from '#core/pacing'
 
 /** Shapes of what is stored as JSON; brands are put back on values that were checked when written. */
 export const day = z.custom<IsoDay>(v => typeof v === 'string' && parseIsoDay(v) !== null)
@@ -12,11 +12,14 @@ export const at = z.custom<Instant>(v => typeof v === 'number' && Number.isSafeI
 const id = <T extends string>() => z.custom<T>(v => typeof v === 'string' && v.length > 0)
 const v1 = { v: z.literal(1) }
 
+const dayNote = z.object({
+  id: z.string(), kind: z.enum(DAY_NOTE_KINDS), name: z.string(), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()), factorRatio: z.number().optional(), minutes: z.number().optional(), fromMinute: z.number().optional(), untilMinute: z.number().optional(),
+})
 export const yearBody = z.object({
   ...v1, name: z.string(), zone: z.string(), firstOn: day, lastOn: day,
   weekdays: z.array(z.custom<Weekday>(n => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7)),
   terms: z.array(z.object({ name: z.string(), firstOn: day, lastOn: day })),
-  notes: z.array(z.object({ id: z.string(), kind: z.enum(DAY_NOTE_KINDS), name: z.string(), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()), factorRatio: z.number().optional(), minutes: z.number().optional() })),
+  notes: z.array(dayNote),
   rotation: z.object({ labels: z.array(z.string()), advance: z.enum(['instructional', 'date']), overrides: z.array(z.object({ on: day, label: z.string() })) }).nullable(),
 })
 
@@ -32,21 +35,49 @@ export const meetingChange = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('minutes'), ...change, minutes: z.number() }),
 ])
 
-export const classBody = z.object({ ...v1, pattern: z.array(patternRow), lengths: z.record(z.string(), z.number()), changes: z.array(meetingChange) })
+const fixedDate = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('on'), on: day }), z.object({ kind: z.literal('not-before'), on: day }), z.object({ kind: z.literal('not-after'), on: day }),
+  z.object({ kind: z.literal('within'), fromOn: day, throughOn: day }),
+])
+// bodies written before a plan knew fixed dates and parts are read as having none
+const planLesson = z.object({
+  id: id<LessonId>(), unitId: id<UnitId>(), number: z.string(), title: z.string(), kind: z.enum(LESSON_KINDS), weight: z.enum(WEIGHTS),
+  fixed: fixedDate.nullable().default(null), notAfterBreak: z.boolean().default(false), bookLessonId: z.string().nullable(),
+  length: z.object({ unit: z.enum(LENGTH_UNITS), min: z.number(), typical: z.number(), max: z.number() }),
+})
+const planUnit = z.object({ id: id<UnitId>(), number: z.string(), title: z.string(), partId: z.string().nullable().default(null) })
+const planPart = z.object({ id: z.string(), title: z.string(), term: z.number() })
+export const planBody = z.object({ ...v1, title: z.string(), course: z.string(), parts: z.array(planPart).default([]), units: z.array(planUnit), lessons: z.array(planLesson) })
 
-export const planBody = z.object({
-  ...v1, title: z.string(), course: z.string(),
-  units: z.array(z.object({ id: id<UnitId>(), number: z.string(), title: z.string() })),
-  lessons: z.array(z.object({
-    id: id<LessonId>(), unitId: id<UnitId>(), number: z.string(), title: z.string(), kind: z.enum(LESSON_KINDS), weight: z.enum(WEIGHTS), bookLessonId: z.string().nullable(),
-    length: z.object({ unit: z.literal('meetings'), min: z.number(), typical: z.number(), max: z.number() }),
-  })),
+const heldSlot = z.object({ on: day, startMinute: z.number(), halves: z.number() })
+const left = z.enum(LEFT_BECAUSE)
+const fixedOrFree = z.union([fixedDate, z.literal('free')])
+const record = z.object({ outcome: z.enum(['covered', 'under-way']), held: z.array(heldSlot), moreHalves: z.number() })
+const baseline = z.object({ agreedAt: at, lessons: z.record(z.string(), z.array(z.tuple([day, z.number()]))) })
+export const classBody = z.object({
+  ...v1, pattern: z.array(patternRow), lengths: z.record(z.string(), z.number()), left: z.record(z.string(), left).default({}), fixed: z.record(z.string(), fixedOrFree).default({}),
+  added: z.record(z.string(), planLesson).default({}), records: z.record(z.string(), record).default({}), order: z.array(id<LessonId>()).nullable().default(null),
+  through: heldSlot.nullable().default(null), baseline: baseline.nullable().default(null), changes: z.array(meetingChange),
 })
 
-export const command = z.discriminatedUnion('kind', [
-  z.object({ ...v1, kind: z.literal('length'), classId: id<ClassId>(), lessonId: id<LessonId>(), from: z.number().nullable(), to: z.number().nullable() }),
-  z.object({ ...v1, kind: z.literal('meeting'), classId: id<ClassId>(), on: day, startMinute: z.number(), from: meetingChange.nullable(), to: meetingChange.nullable() }),
+const changeOf = <T extends z.ZodType>(value: T) => ({ from: value.nullable(), to: value.nullable() })
+const listChange = <T extends z.ZodType>(value: T) => z.object({ from: z.array(value), to: z.array(value) }).nullable()
+const lessonPart = { kind: z.literal('lesson'), classId: id<ClassId>(), lessonId: id<LessonId>() }
+const classPart = { kind: z.literal('class'), classId: id<ClassId>() }
+const single = z.union([
+  z.object({ kind: z.literal('length'), classId: id<ClassId>(), lessonId: id<LessonId>(), ...changeOf(z.number()) }),
+  z.object({ kind: z.literal('meeting'), classId: id<ClassId>(), on: day, startMinute: z.number(), ...changeOf(meetingChange) }),
+  z.object({ ...lessonPart, part: z.literal('left'), ...changeOf(left) }), z.object({ ...lessonPart, part: z.literal('fixed'), ...changeOf(fixedOrFree) }),
+  z.object({ ...lessonPart, part: z.literal('records'), ...changeOf(record) }), z.object({ ...lessonPart, part: z.literal('added'), ...changeOf(planLesson) }),
+  z.object({ ...classPart, part: z.literal('order'), ...changeOf(z.array(id<LessonId>())) }), z.object({ ...classPart, part: z.literal('through'), ...changeOf(heldSlot) }), z.object({ ...classPart, part: z.literal('baseline'), ...changeOf(baseline) }),
+  z.object({ kind: z.literal('note'), yearId: id<YearId>(), ...changeOf(dayNote) }),
+  z.object({ kind: z.literal('plan'), planId: id<PlanId>(), lessons: z.array(z.object({ lessonId: id<LessonId>(), ...changeOf(planLesson) })), order: listChange(id<LessonId>()), units: listChange(planUnit), parts: listChange(planPart) }),
 ])
+const purpose = z.union([
+  z.object({ code: z.literal('ripple'), way: z.enum(WAYS), cause: z.string() }), z.object({ code: z.literal('fit') }),
+  z.object({ code: z.enum(['covered', 'took', 'carried-over', 'move', 'add', 'agree']), lessonId: id<LessonId>().nullable() }),
+])
+export const command = z.union([single, z.object({ kind: z.literal('together'), purpose, commands: z.array(single) })])
 
 export const bookBody = z.object({
   ...v1, title: z.string(), course: z.string(), grade: z.number(),

@@ -34,6 +34,25 @@ export function handleOpen<C extends AnyContract>(contract: C, act: Act<C, Omit<
   })
 }
 
+interface FileText { readonly name: string, readonly type: string, readonly text: string }
+
+/** A route that sends a file to signed-in people. */
+export function handleFile<C extends AnyContract>(contract: C, act: (asked: Asked, input: InputOf<C>) => Promise<Result<FileText, Refusal>>): EventHandler {
+  return handle(contract as AnyContract, async (asked, input) => sent(asked.event, await act(asked, input as InputOf<C>)))
+}
+
+/** A file for whoever has its address, such as a calendar program. */
+export function handleOpenFile<C extends AnyContract>(contract: C, act: (asked: Omit<Asked, 'actor'>, input: InputOf<C>) => Promise<Result<FileText, Refusal>>): EventHandler {
+  return handleOpen(contract as AnyContract, async (asked, input) => sent(asked.event, await act(asked, input as InputOf<C>)))
+}
+
+function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string, Refusal> {
+  if (!file.ok) return file
+  setResponseHeader(event, 'content-type', file.value.type)
+  setResponseHeader(event, 'content-disposition', `attachment; filename="${file.value.name}"`)
+  return { ok: true, value: file.value.text }
+}
+
 function answering(work: (event: H3Event) => Promise<Result<unknown, Refusal>>): EventHandler {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')

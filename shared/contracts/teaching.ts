@@ -2,7 +2,8 @@ import { z } from 'zod'
 import type { BookId, ClassId, GroupId, LessonId, PlanId, UserId, Weekday, YearId } from '#core/base'
 import { DAY_NOTE_KINDS } from '#core/calendar'
 import type { PatternRow, SchoolYear } from '#core/calendar'
-import type { ClosureReading, OutlineReading, RosterReading } from '#core/formats'
+import type { ClosureReading, OutlineReading, PlanTableReading, RosterReading } from '#core/formats'
+import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
 import { contract, day, id, line, version } from './define'
 
@@ -13,13 +14,15 @@ export interface Overview { readonly years: readonly { readonly year: SchoolYear
 export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
 
 const weekday = z.custom<Weekday>(n => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7, 'is not a weekday')
-const note = z.strictObject({
-  id: z.string().max(64), kind: z.enum(DAY_NOTE_KINDS), name: line(80), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()).max(200),
+/** A day note of a school year. */
+export const dayNote = z.strictObject({
+  id: z.string().min(1).max(64), kind: z.enum(DAY_NOTE_KINDS), name: line(80), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()).max(200),
   factorRatio: z.number().min(0.1, 'is below 0.1').max(1, 'is above 1').optional(), minutes: z.number().int().min(5).max(600).optional(),
+  fromMinute: z.number().int().min(0).max(1440).optional(), untilMinute: z.number().int().min(0).max(1440).optional(),
 })
 export const yearInput = z.strictObject({
   name: line(60), zone: z.string().min(1).max(60), firstOn: day, lastOn: day, weekdays: z.array(weekday).max(7),
-  terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12), notes: z.array(note).max(400),
+  terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12), notes: z.array(dayNote).max(400),
   rotation: z.strictObject({ labels: z.array(line(6)).max(10), advance: z.enum(['instructional', 'date']), overrides: z.array(z.strictObject({ on: day, label: line(6) })).max(100) }).nullable(),
 })
 export type YearInput = z.output<typeof yearInput>
@@ -27,7 +30,7 @@ export const MakeYear = contract<{ readonly yearId: YearId }>()({ method: 'POST'
 /** Replaces a year; every class is laid out anew. `stuck`: work whose window could not follow and stays as it was. */
 export const ChangeYear = contract<{ readonly stuck: readonly string[] }>()({ method: 'POST', path: '/api/years/:yearId', params: z.strictObject({ yearId: id<YearId>() }), body: z.strictObject({ version, year: yearInput }) })
 /** Dry run: what an .ics file would add as closures. Nothing is changed. */
-export const ReadClosures = contract<ClosureReading>()({ method: 'POST', path: '/api/read-closures', body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day }), mostBytes: 1_200_000 })
+export const ReadClosures = contract<ClosureReading>()({ method: 'POST', path: '/api/read-closures', body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day, zone: z.string().min(1).max(60) }), mostBytes: 1_200_000 })
 
 export const patternRow = z.strictObject({
   day: z.union([z.strictObject({ weekday }), z.strictObject({ label: line(6) })]), startMinute: z.number().int().min(0).max(1439), minutes: z.number().int().min(5, 'is below 5').max(600, 'is above 600'), fromOn: day.optional(), throughOn: day.optional(),
@@ -61,3 +64,12 @@ export const AdoptBook = contract<{ readonly planId: PlanId }>()({ method: 'POST
 export interface LaidOut { readonly placed: number, readonly slackHalves: number, readonly notPlaced: readonly { readonly lessonId: LessonId, readonly number: string, readonly title: string, readonly needHalves: number, readonly freeHalves: number | null }[] }
 /** Lays a plan onto classes; what does not fit is listed with the reason. */
 export const LayPlan = contract<LaidOut & { readonly classes: number }>()({ method: 'POST', path: '/api/plans/:planId/lay', params: z.strictObject({ planId: id<PlanId>() }), body: z.strictObject({ classIds: z.array(id<ClassId>()).min(1, 'names no class').max(20) }) })
+
+const ofPlan = z.strictObject({ planId: id<PlanId>() })
+/** A plan to look at or change, with the school year it is most likely laid on. */
+export interface PlanPage { readonly plan: Plan, readonly mayEdit: boolean, readonly owner: string, readonly year: SchoolYear | null, readonly classes: readonly { readonly id: ClassId, readonly name: string }[] }
+export const ShowPlan = contract<PlanPage>()({ method: 'GET', path: '/api/plans/:planId', params: ofPlan })
+/** A copy of a plan of the school as one's own. */
+export const CopyPlan = contract<{ readonly planId: PlanId }>()({ method: 'POST', path: '/api/plans/:planId/copy', params: ofPlan })
+/** Dry run of a pasted plan table. */
+export const ReadPlanTable = contract<PlanTableReading>()({ method: 'POST', path: '/api/plans/read-table', body: z.strictObject({ text: z.string() }), mostBytes: 600_000 })

@@ -56,7 +56,7 @@ describe('bad requests', () => {
 
   it('refuses 5 MB of calendar and what is no calendar', async () => {
     const agent = await signedIn(server, 'tess', 'long enough')
-    const dates = { firstOn: '2026-08-24' as never, lastOn: '2027-06-11' as never }
+    const dates = { firstOn: '2026-08-24' as never, lastOn: '2027-06-11' as never , zone: 'America/Denver' }
     expect((await agent.call(ReadClosures, { body: { text: `BEGIN:VCALENDAR\n${'X-A:b\n'.repeat(900_000)}`, ...dates } })).status).toBe(413)
     expect((await agent.call(ReadClosures, { body: { text: 'PK not a calendar', ...dates } })).error?.code).toBe('formats/not-a-calendar')
   })

@@ -33,7 +33,7 @@ export async function groundsOf(tx: Connection, records: readonly ClassRecord[])
     if (!days.has(year)) days.set(year, instructionalDays(year, zone))
     const plan = record.planId === null ? null : plans.get(record.planId)?.plan ?? null
     const calendar = meetings(year, record.id, record.pattern, record.pacing.changes, zone)
-    const layout = plan ? layOut(plan, calendar.meetings, record.pacing.lengths) : null
+    const layout = plan ? layOut(plan, calendar.meetings, { pacing: record.pacing, terms: year.terms }) : null
     const ground: Ground = { zone, firstOn: year.firstOn, lastOn: year.lastOn, meetings: calendar.meetings, extents: layout ? extentsOf(layout) : null }
     out.set(record.id, { record, year, plan, calendar, layout, ground, schoolDays: days.get(year) ?? [] })
   }

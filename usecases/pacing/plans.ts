@@ -1,17 +1,18 @@
 import { asId, ok, refuse } from '#core/base'
 import type { BookId, ClassId, LessonId, PlanId, Result, UnitId } from '#core/base'
-import { canSeePlan, isTeacher } from '#core/access'
+import { canEditPlan, canSeePlan, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
-import { parseOutline } from '#core/formats'
-import type { FormatRefusal, OutlineReading } from '#core/formats'
+import { parseOutline, parsePlanTable } from '#core/formats'
+import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/formats'
 import type { Book } from '#core/library'
-import { checkPlan } from '#core/pacing'
+import { AS_PLANNED, baselineOf, checkPlan } from '#core/pacing'
 import type { PacingRefusal, Plan, PlanLesson } from '#core/pacing'
-import { addPlan, bookById, dropJournalOf, plansById, saveClass } from '#db/repositories'
+import { addPlan, bookById, dropJournalOf, plansById, saveClass, userById, yearsOf } from '#db/repositories'
+import type { ClassRecord, Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
+import { classFor, classesInView } from '../teaching/classAccess'
 import { refreshWork } from '../work/refreshWork'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
@@ -21,6 +22,32 @@ export async function readOutline(_deps: Deps, actor: Actor, text: string): Prom
   return isTeacher(actor) ? parseOutline(text) : refuse({ code: 'access/denied' })
 }
 
+/** Dry run of a plan table. */
+export async function readPlanTable(_deps: Deps, actor: Actor, text: string): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal>> {
+  return isTeacher(actor) ? parsePlanTable(text) : refuse({ code: 'access/denied' })
+}
+
+/** A plan of the actor's school, with the classes of theirs that follow it and the year of these. */
+export async function showPlan(deps: Deps, actor: Actor, planId: PlanId) {
+  const tx = deps.store.read
+  const known = (await plansById(tx, [planId])).get(planId)
+  if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found' as const, what: 'plan' })
+  const classes = (await classesInView(tx, actor)).filter(c => c.planId === planId)
+  const years = await yearsOf(tx, actor.schoolId)
+  const year = years.find(y => y.year.id === classes[0]?.yearId) ?? years[0] ?? null
+  return ok({ plan: known.plan, mayEdit: canEditPlan(actor, known), owner: (await userById(tx, known.ownerId))?.name ?? '', year: year?.year ?? null, classes: classes.map(c => ({ id: c.id, name: c.name })) })
+}
+
+/** Takes a plan of the school as one's own, to reshape it; lessons get ids of their own. */
+export async function copyPlan(deps: Deps, actor: Actor, planId: PlanId): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
+  const known = (await plansById(deps.store.read, [planId])).get(planId)
+  if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found', what: 'plan' })
+  const { plan } = known
+  const units = new Map(plan.units.map(u => [u.id, asId<UnitId>(deps.ids.newId())]))
+  const lessons = plan.lessons.map(l => ({ ...l, id: asId<LessonId>(deps.ids.newId()), unitId: units.get(l.unitId) as UnitId }))
+  return keepPlan(deps, actor, { ...plan, id: asId<PlanId>(deps.ids.newId()), title: `Copy of ${plan.title}`.slice(0, 80), units: plan.units.map(u => ({ ...u, id: units.get(u.id) as UnitId })), lessons }, known.bookId)
+}
+
 /** Makes a plan from an outline; refused with the line numbers while rows are bad. Lengths may shrink to half and grow to double. */
 export async function makePlan(deps: Deps, actor: Actor, input: { readonly title: string, readonly course: string, readonly text: string }): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
@@ -28,15 +55,15 @@ export async function makePlan(deps: Deps, actor: Actor, input: { readonly title
   if (!outline.ok) return outline
   if (outline.value.bad.length > 0) return refuse({ code: 'audience/bad-rows', field: 'text', lines: outline.value.bad.map(b => b.line) })
   const titles = [...new Set(outline.value.lessons.map(l => l.unit))]
-  const units = titles.map((title, i) => ({ id: asId<UnitId>(deps.ids.newId()), number: String(i + 1), title }))
+  const units = titles.map((title, i) => ({ id: asId<UnitId>(deps.ids.newId()), number: String(i + 1), title, partId: null }))
   const counts = new Map<string, number>()
   const lessons = outline.value.lessons.map((l): PlanLesson => {
     const unit = titles.indexOf(l.unit)
     const number = (counts.get(l.unit) ?? 0) + 1
     counts.set(l.unit, number)
-    return { id: asId<LessonId>(deps.ids.newId()), unitId: units[unit]?.id as UnitId, number: `${unit + 1}.${number}`, title: l.title, kind: 'lesson', weight: 'core', bookLessonId: null, length: lengthAround(l.meetings) }
+    return { id: asId<LessonId>(deps.ids.newId()), unitId: units[unit]?.id as UnitId, number: `${unit + 1}.${number}`, title: l.title, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: lengthAround(l.meetings) }
   })
-  return keepPlan(deps, actor, { id: asId<PlanId>(deps.ids.newId()), title: input.title, course: input.course, units, lessons }, null)
+  return keepPlan(deps, actor, { id: asId<PlanId>(deps.ids.newId()), title: input.title, course: input.course, parts: [], units, lessons }, null)
 }
 
 function lengthAround(typical: number): PlanLesson['length'] {
@@ -52,12 +79,12 @@ export async function adoptBook(deps: Deps, actor: Actor, bookId: BookId): Promi
 }
 
 function readyPlan(deps: Deps, book: Book): Plan {
-  const units = book.units.map(u => ({ id: asId<UnitId>(deps.ids.newId()), number: u.number, title: u.title }))
+  const units = book.units.map(u => ({ id: asId<UnitId>(deps.ids.newId()), number: u.number, title: u.title, partId: null }))
   const lessons = book.units.flatMap((u, i) => u.lessons.map((l): PlanLesson => ({
-    id: asId<LessonId>(deps.ids.newId()), unitId: units[i]?.id as UnitId, number: l.number, title: l.title, kind: l.kind, bookLessonId: l.id,
+    id: asId<LessonId>(deps.ids.newId()), unitId: units[i]?.id as UnitId, number: l.number, title: l.title, kind: l.kind, fixed: null, notAfterBreak: l.kind === 'test', bookLessonId: l.id,
     weight: l.kind === 'project' ? 'useful' : l.kind === 'review' ? 'optional' : 'core', length: lengthAround(l.typicalMeetings),
   })))
-  return { id: asId<PlanId>(deps.ids.newId()), title: `${book.title}: ready plan`, course: book.course, units, lessons }
+  return { id: asId<PlanId>(deps.ids.newId()), title: `${book.title}: ready plan`, course: book.course, parts: [], units, lessons }
 }
 
 async function keepPlan(deps: Deps, actor: Actor, plan: Plan, bookId: BookId | null): Promise<Result<{ readonly planId: PlanId }, PacingRefusal>> {
@@ -72,24 +99,26 @@ export async function layPlan(deps: Deps, actor: Actor, input: { readonly planId
   return writing(deps.store, async (tx) => {
     const known = (await plansById(tx, [input.planId])).get(input.planId)
     if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found' as const, what: 'plan' })
-    const laid = []
+    const laid: ClassRecord[] = []
     for (const classId of new Set(input.classIds)) {
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
-      const record = found.value
-      if (record.planId !== input.planId) {
-        // lengths belong to the lessons of the plan that goes; lost meetings stay
-        const next = { ...record, planId: input.planId, pacing: { ...record.pacing, lengths: {} } }
-        await saveClass(tx, next)
-        await dropJournalOf(tx, classId)
-        laid.push({ ...next, version: next.version + 1 })
-      }
-      else laid.push(record)
+      laid.push(found.value.planId === input.planId ? found.value : await putOn(tx, deps, found.value, input.planId))
     }
     const grounds = [...(await groundsOf(tx, laid)).values()]
     await refreshWork(tx, laid.map(r => r.id))
     return ok({ classes: laid.length, ...fitOf(grounds) })
   })
+}
+
+/** What a class did differently belongs to the plan that goes; lost meetings stay. The layout it starts with is its baseline. */
+async function putOn(tx: Connection, deps: Deps, record: ClassRecord, planId: PlanId): Promise<ClassRecord> {
+  const bare = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
+  const { layout, calendar } = (await groundsOf(tx, [bare])).get(record.id) as ClassGround
+  const next = { ...bare, pacing: { ...bare.pacing, baseline: layout ? baselineOf(layout, calendar.meetings, deps.clock.now()) : null } }
+  await saveClass(tx, next)
+  await dropJournalOf(tx, record.id)
+  return { ...next, version: next.version + 1 }
 }
 
 /** Placed, left over and not placed, of the class with least room. */
@@ -99,7 +128,7 @@ function fitOf(grounds: readonly ClassGround[]) {
     slackHalves: layout?.slackHalves ?? 0,
     notPlaced: (layout?.placements ?? []).flatMap((p) => {
       const lesson = plan?.lessons.find(l => l.id === p.lessonId)
-      return p.placed || !lesson ? [] : [{ lessonId: p.lessonId, number: lesson.number, title: lesson.title, needHalves: p.halves, freeHalves: p.because.why === 'year-full' ? p.because.freeHalves : null }]
+      return p.placed || !lesson ? [] : [{ lessonId: p.lessonId, number: lesson.number, title: lesson.title, needHalves: p.halves, freeHalves: 'freeHalves' in p.because ? p.because.freeHalves : null }]
     }),
   }))
   return fits.sort((a, b) => b.notPlaced.length - a.notPlaced.length || a.slackHalves - b.slackHalves)[0] ?? { placed: 0, slackHalves: 0, notPlaced: [] }

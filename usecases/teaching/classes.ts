@@ -6,6 +6,7 @@ import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
 import { checkPattern, lossesBetween } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
+import { AS_PLANNED } from '#core/pacing'
 import { addClass, addTeacher, classesOfSchool, groupsOf, learnersOf, saveAccommodation, saveClass, saveGroup, teachersOf, userById, yearsById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
@@ -25,7 +26,7 @@ export async function makeClass(deps: Deps, actor: Actor, input: { readonly year
     const classId = asId<ClassId>(deps.ids.newId())
     const joinCode = deps.ids.newJoinCode()
     const position = (await classesOfSchool(tx, actor.schoolId)).length
-    await addClass(tx, { ...input, id: classId, schoolId: actor.schoolId, joinCode, planId: null, position, version: 1, pacing: { lengths: {}, changes: [] } })
+    await addClass(tx, { ...input, id: classId, schoolId: actor.schoolId, joinCode, planId: null, position, version: 1, pacing: AS_PLANNED })
     await addTeacher(tx, classId, actor.userId)
     return ok({ classId, joinCode })
   })

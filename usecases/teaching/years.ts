@@ -2,7 +2,7 @@ import { asId, ok, refuse } from '#core/base'
 import type { IsoDay, Result, YearId } from '#core/base'
 import { canEditYear, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { checkPattern, checkYear } from '#core/calendar'
+import { checkPattern, checkYear, isZone } from '#core/calendar'
 import type { CalendarRefusal, SchoolYear } from '#core/calendar'
 import { parseClosures } from '#core/formats'
 import type { ClosureReading, FormatRefusal } from '#core/formats'
@@ -41,6 +41,7 @@ export async function changeYear(deps: Deps, actor: Actor, input: { readonly yea
 }
 
 /** Dry run of an .ics file of closures. */
-export async function readClosures(_deps: Deps, actor: Actor, input: { readonly text: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay }): Promise<Result<ClosureReading, AccessRefusal | FormatRefusal>> {
-  return isTeacher(actor) ? parseClosures(input.text, input) : refuse({ code: 'access/denied' })
+export async function readClosures(_deps: Deps, actor: Actor, input: { readonly text: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay, readonly zone: string }): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  return isZone(input.zone) ? parseClosures(input.text, input) : refuse({ code: 'calendar/unknown-zone', field: 'zone', zone: input.zone })
 }

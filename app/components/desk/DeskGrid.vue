@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant, IsoDay } from '#core/base'
+import type { Instant, IsoDay, LessonId } from '#core/base'
+import { driftOf } from '../../stores/deskColumn'
 import type { DeskColumn } from '../../stores/deskColumn'
 import { count, meetingsOf } from '../../words/numbers'
 import { sayPattern } from '../../words/pattern'
 import { sayDate } from '../../words/times'
 import type { DeskWeek } from './deskWeeks'
-import type { Selection } from './selection'
+import { sayDrift } from '../../words/ways'
+import type { Drop, Selection } from './selection'
 
-const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null }>()
-const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn] }>()
+const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null, before?: readonly DeskColumn[] | null }>()
+const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn], drop: [drop: Drop], stretch: [column: DeskColumn, lessonId: LessonId, halves: number] }>()
 
 const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
 const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
@@ -20,7 +22,16 @@ const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: {
   return s.kind !== 'stone' && m?.on === at.on && m.startMinute === at.startMinute
 }
 const isLit = (column: DeskColumn, s: { kind: string, lessonId?: string }) => props.selection?.kind === 'lesson' && props.selection.classId !== column.of.id && s.kind === 'stone' && s.lessonId === props.selection.lessonId
-const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).length ?? 0
+const drifts = computed(() => new Map(props.columns.map(c => [c.of.id, props.today ? driftOf(c, props.today) : null])))
+/** Lessons that lie elsewhere than before the change that is looked at. */
+const ghosts = computed(() => new Map(props.columns.map((c) => {
+  const was = props.before?.find(b => b.of.id === c.of.id)
+  if (!was || was === c) return [c.of.id, new Set<string>()]
+  const dates = (of: DeskColumn, id: LessonId) => { const e = of.extents.get(id); return e ? `${of.calendar.meetings[e.first]?.on} ${of.calendar.meetings[e.last]?.on}` : '' }
+  return [c.of.id, new Set<string>([...c.extents.keys()].filter(id => dates(c, id) !== dates(was, id)))]
+})))
+const isGhost = (c: DeskColumn, s: { kind: string, lessonId?: string }) => s.kind === 'stone' && (ghosts.value.get(c.of.id)?.has(s.lessonId ?? '') ?? false)
+const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0; return Math.abs(d) < 0.25 ? 'on its baseline' : `${Math.round(Math.abs(d) * 2) / 2} meetings ${d > 0 ? 'ahead of' : 'behind'} its baseline` }
 </script>
 
 <template>
@@ -31,8 +42,11 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
         <button type="button" class="name" :title="`Open ${c.of.name} alone`" @click="emit('open', c)">{{ c.of.name }}</button>
         <span class="said">{{ sayPattern(c.of.pattern) }}</span>
         <span v-if="!c.plan" class="said">no plan yet</span>
-        <span v-else-if="unplaced(c) > 0" class="bad">{{ count(unplaced(c), 'lesson') }} too many</span>
-        <span v-else class="said">{{ meetingsOf(c.layout?.slackHalves ?? 0) }} meetings slack</span>
+        <span v-else class="facts">
+          <span v-if="drifts.get(c.of.id) !== null" class="drift" :class="{ behind: (drifts.get(c.of.id) ?? 0) <= -0.75 }" :title="driftWords(c)" data-hook="drift"><span aria-hidden="true">{{ sayDrift(drifts.get(c.of.id) ?? 0) }}</span><span class="sr-only">{{ driftWords(c) }}</span></span>
+          <span v-if="c.unplaced.length > 0" class="bad">{{ count(c.unplaced.length, 'lesson') }} too many</span>
+          <span v-else class="said">{{ meetingsOf(c.layout?.slackHalves ?? 0) }} slack</span>
+        </span>
       </div>
     </div>
     <div v-for="(w, i) in weeks" :id="`week-${w.mondayOn}`" :key="w.mondayOn" class="row" :class="{ term: w.termStarts !== null, current: w.isCurrent }" role="row" :aria-rowindex="i + 2" :style="{ gridTemplateColumns: template }">
@@ -43,9 +57,9 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
       </div>
       <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
       <template v-else>
-        <div v-for="c in columns" :key="c.of.id" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves}, minmax(0, 1fr))` }">
+        <div v-for="c in columns" :key="c.of.id" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves * 6}, minmax(0, 1fr))` }">
           <DeskStretch
-            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" @select="emit('select', $event)"
+            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" :ghost="isGhost(c, s)" @select="emit('select', $event)" @drop="emit('drop', $event)" @stretch="(id, halves) => emit('stretch', c, id, halves)"
           />
         </div>
         <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
@@ -66,10 +80,13 @@ const unplaced = (c: DeskColumn) => c.layout?.placements.filter(p => !p.placed).
 .colhead .name { font-weight: 650; text-align: left; cursor: pointer; color: var(--ui-text-highlighted); }
 .colhead .name:hover { text-decoration: underline; }
 .bad { font-size: 0.8rem; color: var(--ui-error); font-weight: 600; }
+.facts { display: flex; gap: 0.5rem; align-items: baseline; }
+.drift { font-weight: 650; font-size: 0.85rem; font-variant-numeric: tabular-nums; }
+.drift.behind { color: var(--ui-error); }
 .gutter { position: relative; display: grid; align-content: start; padding: 0.3rem 0.4rem; font-size: 0.82rem; }
 .current .gutter { padding-bottom: 1.15rem; }
 .date { font-variant-numeric: tabular-nums; white-space: nowrap; }
-.cell { position: relative; z-index: 1; display: grid; grid-auto-rows: 1.75rem; gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
+.cell { position: relative; z-index: 1; display: grid; grid-auto-rows: 1.75rem; row-gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
 .band, .closed { display: flex; align-items: center; background: var(--hatch); font-size: 0.78rem; color: var(--ui-text-toned); min-height: 1.15rem; padding-inline: 0.4rem; margin: 0 0.2rem 0.3rem; border-radius: 3px; }
 .closed { margin: 0.3rem 0.2rem; }
 .band span, .closed span { background: var(--ui-bg); padding: 0 0.4rem; border-radius: 3px; }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant, IsoDay } from '#core/base'
+import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { Stretch } from '#core/pacing'
 import { useDesk } from '../../stores/desk'
 import type { DeskColumn } from '../../stores/deskColumn'
@@ -8,10 +8,10 @@ import { sayDay, sayMinute, sayTime, zoneNamed } from '../../words/times'
 import type { DeskWeek } from './deskWeeks'
 import { meetingRows } from './meetingRows'
 import type { MeetingRow } from './meetingRows'
-import type { Selection } from './selection'
+import type { Drop, Selection } from './selection'
 
-const props = defineProps<{ column: DeskColumn, weeks: readonly DeskWeek[], now: Instant, selection: Selection | null }>()
-const emit = defineEmits<{ select: [at: Selection] }>()
+const props = defineProps<{ column: DeskColumn, weeks: readonly DeskWeek[], now: Instant, selection: Selection | null, before?: DeskColumn | null }>()
+const emit = defineEmits<{ select: [at: Selection], drop: [drop: Drop], stretch: [lessonId: LessonId, halves: number] }>()
 const desk = useDesk()
 
 const rows = computed(() => new Map(props.weeks.map(w => [w.mondayOn, meetingRows(props.column, w.mondayOn)])))
@@ -20,6 +20,8 @@ const chosen = (row: MeetingRow, s: Stretch) => {
   if (!at || at.classId !== props.column.of.id) return false
   return at.kind === 'lesson' ? s.kind === 'stone' && s.lessonId === at.lessonId : s.kind !== 'stone' && row.on === at.on && row.startMinute === at.startMinute
 }
+const dates = (of: DeskColumn, id: LessonId) => { const e = of.extents.get(id); return e ? `${of.calendar.meetings[e.first]?.on} ${of.calendar.meetings[e.last]?.on}` : '' }
+const isGhost = (s: Stretch) => s.kind === 'stone' && props.before != null && props.before !== props.column && dates(props.column, s.lessonId) !== dates(props.before, s.lessonId)
 /** Work by the local day on which it opens or falls due. */
 const workByDay = computed(() => {
   const days = new Map<string, { key: string, id: string, text: string, due: boolean }[]>()
@@ -50,8 +52,8 @@ const workAt = (monday: IsoDay, i: number) => {
       <div v-for="(row, i) in rows.get(w.mondayOn)" :key="row.key" role="row" class="meeting" :class="{ past: row.meeting && row.meeting.endsAt <= now }">
         <div role="rowheader" class="when">{{ sayDay(row.on) }}</div>
         <div role="gridcell" class="said">{{ sayMinute(row.startMinute) }}<template v-if="row.meeting"> · {{ row.meeting.minutes }} min</template></div>
-        <div role="gridcell" class="stones" :style="{ gridTemplateColumns: `repeat(2, minmax(0, 1fr))` }">
-          <DeskStretch v-for="(s, n) in row.stretches" :key="n" :column="column" :stretch="s" :now="now" roomy :selected="chosen(row, s)" :lit="false" :reachable="chosen(row, s)" @select="emit('select', $event)" />
+        <div role="gridcell" class="stones" :style="{ gridTemplateColumns: `repeat(12, minmax(0, 1fr))` }">
+          <DeskStretch v-for="(s, n) in row.stretches" :key="n" :column="column" :stretch="s" :now="now" roomy :selected="chosen(row, s)" :lit="false" :reachable="chosen(row, s)" :ghost="isGhost(s)" @select="emit('select', $event)" @drop="emit('drop', $event)" @stretch="(id, halves) => emit('stretch', id, halves)" />
         </div>
         <div role="gridcell" class="tied">
           <span v-if="row.meeting?.because.length" class="said">{{ row.meeting.because.join(', ') }}</span>

@@ -1,24 +1,33 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import type { ClassId, LessonId } from '#core/base'
-import { halvesOf } from '#core/pacing'
+import type { ClassId, Instant, LessonId } from '#core/base'
+import { amountOf, typicalAmount } from '#core/pacing'
+import type { FixedDate, Happened, Left } from '#core/pacing'
 import type { DeskColumn } from '../../stores/deskColumn'
 import { useDesk } from '../../stores/desk'
 import { useShelf } from '../../stores/shelf'
-import { meetingsOf, sayMeetings } from '../../words/numbers'
+import { sayMeetings } from '../../words/numbers'
 import { sayPiece } from '../../words/pieces'
 import { sayDay, sayMinute, sayMoment } from '../../words/times'
+import { sayAmount, sayNotPlaced } from '../../words/ways'
+import { holdPiece } from './holdPiece'
 
-const props = defineProps<{ column: DeskColumn, lessonId: LessonId }>()
-const emit = defineEmits<{ lengthen: [halves: 1 | -1], asPlanned: [], lose: [at: { on: string, startMinute: number }], goTo: [classId: ClassId] }>()
+const props = defineProps<{ column: DeskColumn, lessonId: LessonId, now: Instant }>()
+const emit = defineEmits<{ lengthen: [halves: 1 | -1], asPlanned: [], lose: [at: { on: string, startMinute: number }], goTo: [classId: ClassId], record: [happened: Happened], fix: [to: FixedDate | 'free' | null], leave: [to: Left | null], shift: [step: 1 | -1] }>()
 const desk = useDesk()
 const shelf = useShelf()
 onMounted(() => void shelf.load())
 
 const lesson = computed(() => props.column.lessons.get(props.lessonId))
 const unit = computed(() => props.column.plan?.units.find(u => u.id === lesson.value?.unitId))
-const halves = computed(() => (lesson.value ? halvesOf(lesson.value, props.column.of.pacing.lengths) : 0))
-const planned = computed(() => Math.round((lesson.value?.length.typical ?? 0) * 2))
+const amount = computed(() => (lesson.value ? amountOf(lesson.value, props.column.of.pacing.lengths) : 0))
+const planned = computed(() => (lesson.value ? typicalAmount(lesson.value) : 0))
+const inMinutes = computed(() => lesson.value?.length.unit === 'minutes')
+const left = computed(() => props.column.of.pacing.left[props.lessonId] ?? null)
+const notPlaced = computed(() => {
+  const found = props.column.layout?.placements.find(p => p.lessonId === props.lessonId)
+  return found && !found.placed ? sayNotPlaced(found.because, id => props.column.lessons.get(id as LessonId)?.number || 'a lesson') : null
+})
 const slots = computed(() => {
   const found = props.column.layout?.placements.find(p => p.lessonId === props.lessonId)
   return found?.placed ? found.slots.flatMap(s => props.column.calendar.meetings[s.meeting] ?? []) : []
@@ -27,7 +36,7 @@ const everywhere = computed(() => desk.columns.filter(c => c.lessons.has(props.l
   const extent = c.extents.get(props.lessonId)
   const first = extent && c.calendar.meetings[extent.first]
   const last = extent && c.calendar.meetings[extent.last]
-  return { id: c.of.id, name: c.of.name, dates: !first || !last ? 'does not fit' : first.on === last.on ? sayDay(first.on) : `${sayDay(first.on)} to ${sayDay(last.on)}` }
+  return { id: c.of.id, name: c.of.name, dates: !first || !last ? (c.of.pacing.left[props.lessonId] ? 'left out' : 'does not fit') : first.on === last.on ? sayDay(first.on) : `${sayDay(first.on)} to ${sayDay(last.on)}` }
 }))
 const pieces = computed(() => shelf.piecesOf(lesson.value?.bookLessonId ?? null))
 const work = computed(() => desk.work.filter(w => w.classId === props.column.of.id && w.lessonIds.includes(props.lessonId)))
@@ -44,16 +53,23 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
     <section aria-label="Length">
       <h3>Length here</h3>
       <div class="flex items-center gap-2 mt-1">
-        <UButton color="neutral" variant="outline" icon="i-lucide-minus" aria-label="Half a meeting shorter" :disabled="!column.of.mayChange || halves <= 1" data-hook="shorten" @click="emit('lengthen', -1)" />
-        <strong class="min-w-24 text-center" data-hook="length">{{ sayMeetings(halves) }}</strong>
-        <UButton color="neutral" variant="outline" icon="i-lucide-plus" aria-label="Half a meeting longer" :disabled="!column.of.mayChange || halves >= 40" data-hook="lengthen" @click="emit('lengthen', 1)" />
-        <UButton v-if="halves !== planned" color="neutral" variant="ghost" :disabled="!column.of.mayChange" @click="emit('asPlanned')">As in the plan ({{ meetingsOf(planned) }})</UButton>
+        <UButton color="neutral" variant="outline" icon="i-lucide-minus" aria-label="Half a meeting shorter" :disabled="!column.of.mayChange || amount <= 1" data-hook="shorten" @click="emit('lengthen', -1)" />
+        <strong class="min-w-24 text-center" data-hook="length">{{ inMinutes ? `${amount} min` : sayMeetings(amount) }}</strong>
+        <UButton color="neutral" variant="outline" icon="i-lucide-plus" aria-label="Half a meeting longer" :disabled="!column.of.mayChange" data-hook="lengthen" @click="emit('lengthen', 1)" />
+        <UButton v-if="amount !== planned" color="neutral" variant="ghost" :disabled="!column.of.mayChange" @click="emit('asPlanned')">As in the plan ({{ sayAmount(inMinutes ? 'minutes' : 'meetings', planned) }})</UButton>
+      </div>
+      <div v-if="column.of.mayChange" class="flex flex-wrap gap-1.5 mt-2">
+        <UButton size="xs" color="neutral" variant="outline" icon="i-lucide-arrow-up" data-hook="earlier" @click="emit('shift', -1)">Earlier</UButton>
+        <UButton size="xs" color="neutral" variant="outline" icon="i-lucide-arrow-down" data-hook="later" @click="emit('shift', 1)">Later</UButton>
+        <UButton size="xs" color="neutral" variant="outline" data-hook="leave" @click="emit('leave', left ? null : 'let-go')">{{ left ? 'Take it back in' : 'Leave it out here' }}</UButton>
       </div>
     </section>
 
+    <LessonRecord :column="column" :lesson-id="lessonId" :now="now" @record="emit('record', $event)" />
+
     <section aria-label="Meetings of this lesson">
       <h3>Its meetings</h3>
-      <p v-if="slots.length === 0" class="said">It does not fit into this class's year. Shorten something before it.</p>
+      <p v-if="notPlaced" class="note-line" :class="left ? 'care' : 'needs'">It {{ left ? 'is ' : '' }}{{ notPlaced }}.</p>
       <ul>
         <li v-for="m in slots" :key="m.index" class="flex items-center gap-2 border-b border-muted py-1">
           <span class="flex-1 text-sm">{{ sayDay(m.on) }}, {{ sayMinute(m.startMinute) }} <span class="said">{{ m.minutes }} min<template v-if="m.because.length"> · {{ m.because.join(', ') }}</template></span></span>
@@ -61,6 +77,8 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
         </li>
       </ul>
     </section>
+
+    <LessonFixed :column="column" :lesson-id="lessonId" @fix="emit('fix', $event)" />
 
     <section v-if="everywhere.length > 1" aria-label="This lesson in every class">
       <h3>In every class</h3>
@@ -83,9 +101,10 @@ const work = computed(() => desk.work.filter(w => w.classId === props.column.of.
 
     <section aria-label="Pieces of this lesson">
       <h3>Pieces</h3>
+      <p v-if="pieces.length" class="said">Assign one, or drag it onto a lesson of any class.</p>
       <p v-if="pieces.length === 0" class="said">{{ lesson.bookLessonId ? 'The textbook has no pieces for this lesson yet.' : 'This lesson draws on no textbook lesson. Assign an own piece from the shelf.' }}</p>
       <ul>
-        <li v-for="p in pieces" :key="p.id" class="flex items-start gap-2 py-1 border-b border-muted">
+        <li v-for="p in pieces" :key="p.id" :ref="el => holdPiece(el as HTMLElement | null, p.id)" class="flex items-start gap-2 py-1 border-b border-muted cursor-grab">
           <div class="flex-1 min-w-0">
             <NuxtLink class="plain text-sm" :to="{ path: '/shelf', query: { piece: p.id } }">{{ p.title }}</NuxtLink>
             <p class="said">{{ sayPiece(p) }}</p>

@@ -9,7 +9,7 @@ const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
 </script>
 
 <template>
-  <UModal title="Lose a meeting" :description="`${className}, ${sayDay(on as never)}, ${sayMinute(startMinute)}. Its lesson and all later ones move on; work that hangs on them moves too.`" :close="false" @update:open="emit('close', null)">
+  <UModal title="Lose a meeting" :description="`${className}, ${sayDay(on as never)}, ${sayMinute(startMinute)}. You see what that moves before anything is changed.`" :close="false" @update:open="emit('close', null)">
     <template #body>
       <form id="lose-form" class="grid gap-3" @submit.prevent="emit('close', why.trim() || 'Meeting lost')">
         <UFormField label="Why" help="Shown on the desk"><UInput v-model="why" name="why" maxlength="80" autofocus placeholder="Meeting lost" /></UFormField>
@@ -17,7 +17,7 @@ const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
       </form>
     </template>
     <template #footer>
-      <UButton type="submit" form="lose-form" data-hook="confirm-lose">Lose the meeting</UButton>
+      <UButton type="submit" form="lose-form" data-hook="confirm-lose">See what it moves</UButton>
       <UButton color="neutral" variant="ghost" @click="emit('close', null)">Keep it</UButton>
     </template>
   </UModal>

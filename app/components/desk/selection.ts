@@ -6,6 +6,9 @@ export type Selection =
   | { readonly kind: 'lesson', readonly classId: ClassId, readonly lessonId: LessonId }
   | { readonly kind: 'meeting', readonly classId: ClassId, readonly on: IsoDay, readonly startMinute: number }
 
+/** A lesson or a piece of work dropped on a stone (to stand before it, or to hang on it) or on a free meeting. */
+export type Drop = { readonly classId: ClassId, readonly onto: { readonly before: LessonId } | { readonly meeting: number } } & ({ readonly lessonId: LessonId } | { readonly pieceId: string })
+
 /** The meeting a step goes out from: the lesson's first one, or the meeting itself. */
 function dayOf(at: Selection, column: DeskColumn): IsoDay | null {
   if (at.kind === 'meeting') return at.on

@@ -10,7 +10,7 @@ import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
 import { sayDay } from '../../words/times'
 
-const props = defineProps<{ firstOn: IsoDay, lastOn: IsoDay }>()
+const props = defineProps<{ firstOn: IsoDay, lastOn: IsoDay, zone: string }>()
 const emit = defineEmits<{ take: [closures: readonly FoundClosure[]] }>()
 const text = ref('')
 const reading = shallowRef<ClosureReading | null>(null)
@@ -19,7 +19,7 @@ watchDebounced(text, async (now) => {
   reading.value = null
   problem.value = ''
   if (!now.trim()) return
-  const reply = await call(ReadClosures, { body: { text: now, firstOn: props.firstOn, lastOn: props.lastOn } })
+  const reply = await call(ReadClosures, { body: { text: now, firstOn: props.firstOn, lastOn: props.lastOn, zone: props.zone } })
   reading.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
 }, { debounce: 300 })

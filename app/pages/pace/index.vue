@@ -1,19 +1,24 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead, useOverlay, useRoute, useRouter } from '#imports'
-import { useElementSize, useScroll } from '@vueuse/core'
+import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { mondayOf, weekdayOf } from '#core/base'
 import type { ClassId, LessonId } from '#core/base'
-import { deskWeeks } from '../components/desk/deskWeeks'
-import { acrossClasses, alongLessons, atDay } from '../components/desk/selection'
-import type { Selection } from '../components/desk/selection'
-import ShortcutSheet from '../components/desk/ShortcutSheet.vue'
-import { useDeskActs } from '../composables/deskActs'
-import { useServerNow } from '../composables/serverNow'
-import { useDesk } from '../stores/desk'
-import { useShelf } from '../stores/shelf'
-import { sayRefusal } from '../words/refusals'
-import { sayDay, zoneNamed } from '../words/times'
+import { deskWeeks } from '../../components/desk/deskWeeks'
+import { acrossClasses, alongLessons, atDay } from '../../components/desk/selection'
+import { addOnGround, agreeOn } from '../../components/desk/moves'
+import type { Drop, Selection } from '../../components/desk/selection'
+import ShortcutSheet from '../../components/desk/ShortcutSheet.vue'
+import { useDeskActs } from '../../composables/deskActs'
+import { useDeskKeys } from '../../composables/deskKeys'
+import { useRecording } from '../../composables/recording'
+import { useServerNow } from '../../composables/serverNow'
+import { useDesk } from '../../stores/desk'
+import type { DeskColumn } from '../../stores/deskColumn'
+import { useRipple } from '../../stores/ripple'
+import { useShelf } from '../../stores/shelf'
+import { sayRefusal } from '../../words/refusals'
+import { sayDay, zoneNamed } from '../../words/times'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Pace · Step Cairn' })
@@ -24,7 +29,9 @@ const router = useRouter()
 const sheet = useOverlay().create(ShortcutSheet, { destroyOnClose: true })
 const now = useServerNow(60_000)
 const selection = ref<Selection | null>(null)
+const ripple = useRipple()
 const acts = useDeskActs(selection)
+const recording = useRecording(acts, now)
 const pane = ref<HTMLElement | null>(null)
 const { y } = useScroll(pane)
 const { height } = useElementSize(pane)
@@ -32,10 +39,12 @@ const { height } = useElementSize(pane)
 const local = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value) : null))
 const today = computed(() => local.value?.on ?? null)
 const todayRatio = computed(() => (local.value ? Math.min(0.97, (Math.min(5, weekdayOf(local.value.on)) - 1 + local.value.minuteOfDay / 1440) / 5) : 0))
-const weeks = computed(() => (desk.year ? deskWeeks(desk.year, today.value) : []))
+const weeks = computed(() => { const year = desk.tried?.year ?? desk.year; return year ? deskWeeks(year, today.value) : [] })
 const oneId = computed(() => (typeof route.query.class === 'string' ? route.query.class as ClassId : null))
 const one = computed(() => desk.columns.find(c => c.of.id === oneId.value) ?? null)
 const columns = computed(() => (one.value ? [one.value] : desk.shown))
+/** What is drawn: the desk as it is, or as the change that is looked at would leave it. */
+const drawn = computed(() => (desk.triedColumns ? columns.value.map(c => desk.triedColumns?.find(t => t.of.id === c.of.id) ?? c) : columns.value))
 const chosen = computed(() => (selection.value ? acts.columnOf(selection.value.classId) ?? null : null))
 const scrollHeight = ref(1)
 watch([y, height, weeks, one], () => { scrollHeight.value = pane.value?.scrollHeight || 1 })
@@ -54,6 +63,18 @@ onMounted(async () => {
 function toWeek(monday: string, behavior: 'smooth' | 'auto' = 'auto'): void {
   const row = document.getElementById(`week-${monday}`)
   if (row && pane.value) pane.value.scrollTo({ top: row.offsetTop - 140, behavior })
+}
+const tomorrow = computed(() => {
+  const days = columns.value.flatMap(c => c.calendar.meetings.map(m => m.on)).filter(on => on > (today.value ?? ''))
+  return days.sort()[0] ?? today.value ?? ('' as never)
+})
+async function agree(): Promise<void> {
+  const command = agreeOn(columns.value, now.value)
+  if (command) await acts.act(command, 'This is the baseline now; drift counts from here')
+}
+async function applyRipple(): Promise<void> {
+  await acts.apply()
+  await choose(selection.value, true)
 }
 function toToday(): void {
   if (today.value) toWeek(mondayOf(today.value))
@@ -78,26 +99,8 @@ async function choose(at: Selection | null, focus = false): Promise<void> {
 function openSheet(): void {
   void sheet.open()
 }
-
-const STEPS: Record<string, () => void> = {
-  'ArrowDown': () => selection.value && void choose(alongLessons(selection.value, columns.value, 1), true),
-  'ArrowUp': () => selection.value && void choose(alongLessons(selection.value, columns.value, -1), true),
-  'ArrowRight': () => selection.value && void choose(acrossClasses(selection.value, columns.value, 1), true),
-  'ArrowLeft': () => selection.value && void choose(acrossClasses(selection.value, columns.value, -1), true),
-  'Home': () => { const c = chosen.value ?? columns.value[0]; if (c && today.value) void choose(atDay(c, today.value), true) },
-  '+': () => void acts.lengthen(1), '=': () => void acts.lengthen(1), '-': () => void acts.lengthen(-1), '0': () => void acts.lengthen(null),
-  'x': () => void loseChosen(), 'b': () => selection.value?.kind === 'meeting' && void acts.giveBack(selection.value.classId, selection.value),
-  'o': () => void show(one.value ? null : selection.value?.classId ?? null),
-  'a': () => void assignChosen(),
-  'Enter': () => document.querySelector<HTMLElement>('#inspector button, #inspector a')?.focus(),
-  '?': openSheet,
-}
-function keys(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey) return
-  const step = STEPS[event.key.length === 1 ? event.key.toLowerCase() : event.key]
-  if (!step) return
-  event.preventDefault()
-  step()
+function toDetails(): void {
+  document.querySelector<HTMLElement>('#inspector button, #inspector a')?.focus()
 }
 async function loseChosen(): Promise<void> {
   const at = selection.value
@@ -115,6 +118,24 @@ async function assignChosen(): Promise<void> {
   const piece = pieces.find(p => p.kind === 'check') ?? pieces[0]
   if (piece) await navigateTo({ path: '/work/new', query: { piece: piece.id, lesson: at.lessonId, class: at.classId } })
 }
+const keys = useDeskKeys({ selection, columns, today, acts, recording, choose, loseChosen, assignChosen, toggleOne: () => void show(one.value ? null : selection.value?.classId ?? null), openSheet, toDetails })
+/** Keys of the ripple hold wherever the focus is, except in fields. */
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable], button, a')
+  if (ripple.isOpen && (!typing || event.key === 'Escape') && !event.defaultPrevented) keys(event)
+})
+async function addLesson(column: DeskColumn, meeting: number, title: string): Promise<void> {
+  const command = addOnGround(column, meeting, title, crypto.randomUUID())
+  if (command) await acts.propose(command, `${title} added`)
+}
+async function dropped(drop: Drop): Promise<void> {
+  if ('lessonId' in drop) return recording.drop(drop.classId, drop.lessonId, drop.onto)
+  if ('before' in drop.onto) await navigateTo({ path: '/work/new', query: { piece: drop.pieceId, lesson: drop.onto.before, class: drop.classId } })
+}
+async function pulled(column: DeskColumn, lessonId: LessonId, halves: number): Promise<void> {
+  selection.value = { kind: 'lesson', classId: column.of.id, lessonId }
+  await acts.lengthen(halves)
+}
 function backToDesk(): void {
   pane.value?.querySelector<HTMLElement>('button.selected')?.focus()
 }
@@ -130,8 +151,10 @@ function backToDesk(): void {
         <UButton v-for="c in desk.columns" :key="c.of.id" size="xs" color="neutral" :variant="one ? (one.of.id === c.of.id ? 'solid' : 'outline') : desk.hidden.has(c.of.id) ? 'ghost' : 'subtle'" :aria-pressed="one ? one.of.id === c.of.id : !desk.hidden.has(c.of.id)" :data-hook="`chip-${c.of.shortName}`" @click="one ? show(c.of.id) : desk.toggle(c.of.id)">{{ c.of.shortName }}</UButton>
       </div>
       <div class="grow" />
-      <span v-if="today" class="said">{{ sayDay(today) }}</span>
+      <span v-if="today" class="said date">{{ sayDay(today) }}</span>
       <UButton size="xs" color="neutral" variant="ghost" @click="toToday">To today</UButton>
+      <UButton v-if="desk.columns.some(c => c.of.mayChange && c.plan)" size="xs" variant="outline" icon="i-lucide-snowflake" data-hook="announce" @click="acts.announce(tomorrow)">Announce a day</UButton>
+      <DeskMenu :columns="columns" :now="now" @agree="agree" />
       <UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-keyboard" data-hook="shortcuts" @click="openSheet">Keys</UButton>
     </header>
     <p v-if="desk.problem" class="note-line needs m-4" role="alert">{{ sayRefusal(desk.problem) }} <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton></p>
@@ -139,16 +162,17 @@ function backToDesk(): void {
     <div v-else-if="desk.loaded" class="split">
       <YearStrip :weeks="weeks" :column="chosen ?? columns[0] ?? null" :top="y / scrollHeight" :shown="Math.min(1, height / scrollHeight)" @go="pane?.scrollTo({ top: $event * scrollHeight })" />
       <div id="desk-scroll" ref="pane" class="pane" @keydown="keys">
-        <DeskOne v-if="one" :column="one" :weeks="weeks" :now="now" :selection="selection" @select="choose($event)" />
-        <DeskGrid v-else :columns="columns" :weeks="weeks" :now="now" :today="today" :today-ratio="todayRatio" :selection="selection" @select="choose($event)" @open="show($event.of.id)" />
+        <DeskOne v-if="one && drawn[0]" :column="drawn[0]" :before="one" :weeks="weeks" :now="now" :selection="selection" @select="choose($event)" @drop="dropped" @stretch="(id, halves) => one && pulled(one, id, halves)" />
+        <DeskGrid v-else :columns="drawn" :before="ripple.isOpen ? columns : null" :weeks="weeks" :now="now" :today="today" :today-ratio="todayRatio" :selection="selection" @select="choose($event)" @open="show($event.of.id)" @drop="dropped" @stretch="pulled" />
       </div>
       <aside id="inspector" class="inspector" aria-label="Details" @keydown.esc="backToDesk">
-        <LessonInspector v-if="selection?.kind === 'lesson' && chosen" :column="chosen" :lesson-id="selection.lessonId" @lengthen="acts.lengthen($event)" @as-planned="acts.lengthen(null)" @lose="acts.lose(chosen.of.id, $event)" @go-to="choose({ ...selection, classId: $event }, true)" />
-        <MeetingInspector v-else-if="selection?.kind === 'meeting' && chosen" :column="chosen" :on="selection.on" :start-minute="selection.startMinute" @lose="acts.lose(chosen.of.id, $event)" @give-back="acts.giveBack(chosen.of.id, $event)" />
+        <LessonInspector v-if="selection?.kind === 'lesson' && chosen" :column="chosen" :lesson-id="selection.lessonId" :now="now" @record="recording.record($event)" @fix="acts.fix($event)" @leave="acts.leave($event)" @shift="recording.shift($event)" @lengthen="acts.lengthen($event)" @as-planned="acts.lengthen(null)" @lose="acts.lose(chosen.of.id, $event)" @go-to="choose({ ...selection, classId: $event }, true)" />
+        <MeetingInspector v-else-if="selection?.kind === 'meeting' && chosen" :column="chosen" :on="selection.on" :start-minute="selection.startMinute" @lose="acts.lose(chosen.of.id, $event)" @give-back="acts.giveBack(chosen.of.id, $event)" @add="(meeting, title) => chosen && addLesson(chosen, meeting, title)" @announce="acts.announce($event as never)" />
         <p v-else class="said">Choose a stone to see its lesson.</p>
       </aside>
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
+    <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
   </div>
 </template>
 

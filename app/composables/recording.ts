@@ -1,0 +1,46 @@
+import type { Ref } from 'vue'
+import type { ClassId, Instant, LessonId } from '#core/base'
+import type { Happened } from '#core/pacing'
+import { isStill, moveBefore, moveBy, moveToGround, recordOn } from '../components/desk/moves'
+import { useDesk } from '../stores/desk'
+import { useRipple } from '../stores/ripple'
+import { useTell } from './tell'
+import type { useDeskActs } from './deskActs'
+
+/** Recording what was taught, and moving lessons about, on the desk. */
+export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Instant>) {
+  const desk = useDesk()
+  const ripple = useRipple()
+  const tell = useTell()
+
+  /** Records what happened to the chosen lesson; what pushes other lessons is looked at first. */
+  async function record(happened: Happened): Promise<void> {
+    const at = acts.chosen()
+    if (!at) return
+    const command = recordOn(at.column, at.lessonId, happened, now.value)
+    if (!command) return
+    if (!command.ok) return tell.refused(command.error)
+    const name = at.column.lessons.get(at.lessonId)?.number ?? 'Lesson'
+    const after = desk.after(command.value)
+    // what is simply covered needs no second look: nothing is lost by it
+    if (happened.as === 'covered' || (after && isStill(desk.columns, after, at.lessonId))) await acts.act(command.value, `${at.column.of.shortName}: ${name} recorded`)
+    else await ripple.open(command.value, `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`, at.lessonId)
+  }
+
+  /** Moves the chosen lesson one place earlier or later in its class. */
+  async function shift(step: 1 | -1): Promise<void> {
+    const at = acts.chosen()
+    const command = at && moveBy(at.column, at.lessonId, step)
+    if (at && command) await acts.propose(command, `${at.column.lessons.get(at.lessonId)?.number ?? 'Lesson'} moved`, at.lessonId)
+  }
+
+  /** Puts a lesson before another one of its class, or onto a free meeting. */
+  async function drop(classId: ClassId, lessonId: LessonId, onto: { readonly before: LessonId } | { readonly meeting: number }): Promise<void> {
+    const column = acts.columnOf(classId)
+    if (!column?.of.mayChange) return
+    const command = 'before' in onto ? moveBefore(column, lessonId, onto.before) : moveToGround(column, lessonId, onto.meeting)
+    if (command) await acts.propose(command, `${column.lessons.get(lessonId)?.number ?? 'Lesson'} moved`, lessonId)
+  }
+
+  return { record, shift, drop }
+}

@@ -1,0 +1,135 @@
+import { assertNever, ok, parseIsoDay } from '../base'
+import type { IsoDay, Result } from '../base'
+import { LESSON_KINDS, WEIGHTS } from '../pacing'
+import type { FixedDate, Layout, LessonKind, LessonLength, Plan, PlanLesson, Weight } from '../pacing'
+import { headings, parseCells, printCells } from './csv'
+import type { FormatRefusal } from './refusals'
+
+/** One row of a plan table; absent cells are null and leave a known lesson as it is. */
+export interface PlanRow {
+  readonly line: number
+  readonly unit: string | null
+  readonly number: string
+  readonly title: string | null
+  readonly kind: LessonKind | null
+  readonly weight: Weight | null
+  readonly length: LessonLength | null
+  /** 'none' takes a fixed date away. */
+  readonly fixed: FixedDate | 'none' | null
+  readonly notAfterBreak: boolean | null
+}
+export const PLAN_ROW_FAULTS = ['no-number', 'number-twice', 'bad-kind', 'bad-weight', 'bad-length', 'bad-fixed'] as const
+export type PlanRowFault = typeof PLAN_ROW_FAULTS[number]
+export interface BadPlanRow { readonly line: number, readonly fault: PlanRowFault, readonly text: string }
+export interface PlanTableReading { readonly rows: readonly PlanRow[], readonly bad: readonly BadPlanRow[] }
+
+const COLUMNS = ['unit', 'number', 'title', 'kind', 'weight', 'least', 'usual', 'most', 'fixed', 'break'] as const
+type Column = typeof COLUMNS[number]
+const NAMES: Readonly<Record<Column, readonly string[]>> = {
+  unit: ['unit', 'topic'], number: ['number', 'no', 'no.', 'code'], title: ['title', 'lesson'], kind: ['kind', 'type'], weight: ['weight'], least: ['least', 'min'], usual: ['usual', 'meetings', 'length', 'typical'], most: ['most', 'max'],
+  fixed: ['fixed', 'date', 'fixed date'], break: ['not after a break', 'not after break', 'break'],
+}
+
+/**
+ * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least, usual, most, fixed, not after a break).
+ * Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to half and double. Fixed dates: '2026-10-14' (on), 'from …', 'by …',
+ * '… to …', 'none'. Bad rows are listed with their line, never dropped.
+ */
+export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {
+  const cells = parseCells(text)
+  if (!cells.ok) return cells
+  const head = cells.value[0] ? headings(cells.value[0], NAMES) : null
+  const at: Readonly<Record<string, number>> = head ?? Object.fromEntries(COLUMNS.map((c, i) => [c, i]))
+  const rows: PlanRow[] = []
+  const bad: BadPlanRow[] = []
+  const seen = new Set<string>()
+  let unit: string | null = null
+  for (const row of head ? cells.value.slice(1) : cells.value) {
+    const cell = (column: Column) => row.cells[at[column] ?? -1] ?? ''
+    unit = cell('unit') || unit
+    const read = readRow(row.line, unit, cell, seen)
+    if ('fault' in read) bad.push(read)
+    else rows.push(read)
+  }
+  return ok({ rows, bad })
+}
+
+function readRow(line: number, unit: string | null, cell: (column: Column) => string, seen: Set<string>): PlanRow | BadPlanRow {
+  const number = cell('number')
+  const fault = (of: PlanRowFault, text: string): BadPlanRow => ({ line, fault: of, text })
+  if (number === '') return fault('no-number', cell('title'))
+  if (seen.has(number.toLowerCase())) return fault('number-twice', number)
+  seen.add(number.toLowerCase())
+  const kind = oneOf(LESSON_KINDS, cell('kind'))
+  if (kind === undefined) return fault('bad-kind', cell('kind'))
+  const weight = oneOf(WEIGHTS, cell('weight'))
+  if (weight === undefined) return fault('bad-weight', cell('weight'))
+  const length = readLength(cell('least'), cell('usual'), cell('most'))
+  if (length === undefined) return fault('bad-length', [cell('least'), cell('usual'), cell('most')].filter(Boolean).join(', '))
+  const fixed = readFixed(cell('fixed'))
+  if (fixed === undefined) return fault('bad-fixed', cell('fixed'))
+  const after = cell('break').toLowerCase()
+  return { line, unit, number, title: cell('title') || null, kind, weight, length, fixed, notAfterBreak: after === '' ? null : ['yes', 'y', 'true', 'x', '1'].includes(after) }
+}
+
+function oneOf<T extends string>(known: readonly T[], text: string): T | null | undefined {
+  return text === '' ? null : known.find(k => k === text.toLowerCase())
+}
+
+function readLength(least: string, usual: string, most: string): LessonLength | null | undefined {
+  if (usual === '') return least === '' && most === '' ? null : undefined
+  const unit = /min/i.test(usual) ? 'minutes' : 'meetings'
+  const number = (text: string) => Number(text.replace(',', '.').replace(/\s*min\w*$/i, ''))
+  const typical = number(usual)
+  const grain = unit === 'minutes' ? 1 : 0.5
+  const min = least === '' ? Math.max(unit === 'minutes' ? 5 : 0.5, Math.ceil(typical / 2 / grain) * grain) : number(least)
+  const max = most === '' ? Math.min(unit === 'minutes' ? 2400 : 40, typical * 2) : number(most)
+  const ok = [min, typical, max].every(n => Number.isFinite(n) && n > 0 && Number.isInteger(n / grain)) && min <= typical && typical <= max && max <= (unit === 'minutes' ? 2400 : 40)
+  return ok ? { unit, min, typical, max } : undefined
+}
+
+function readFixed(text: string): FixedDate | 'none' | null | undefined {
+  if (text === '') return null
+  if (text.toLowerCase() === 'none') return 'none'
+  const [first, second] = [...text.matchAll(/\d{4}-\d{2}-\d{2}/g)].map(m => parseIsoDay(m[0]))
+  if (!first || second === null) return undefined
+  if (second !== undefined) return { kind: 'within', fromOn: first, throughOn: second }
+  const word = text.toLowerCase().replace(/\d{4}-\d{2}-\d{2}/, '').trim()
+  return word === '' || word === 'on' ? { kind: 'on', on: first } : word === 'from' || word === 'not before' ? { kind: 'not-before', on: first } : word === 'by' || word === 'not after' ? { kind: 'not-after', on: first } : undefined
+}
+
+/** A fixed date in the form that the table takes back. */
+export function printFixed(fixed: FixedDate | null): string {
+  if (fixed === null) return ''
+  switch (fixed.kind) {
+    case 'on': return fixed.on
+    case 'not-before': return `from ${fixed.on}`
+    case 'not-after': return `by ${fixed.on}`
+    case 'within': return `${fixed.fromOn} to ${fixed.throughOn}`
+    default: return assertNever(fixed)
+  }
+}
+
+function printLength({ unit }: LessonLength, n: number): string {
+  return unit === 'minutes' ? `${n} min` : String(n)
+}
+
+/** A plan as CSV, with the headings that `parsePlanTable` reads. */
+export function printPlanTable(plan: Plan): string {
+  const titles = new Map(plan.units.map(u => [u.id, u.title]))
+  return printCells([['Unit', 'Number', 'Title', 'Kind', 'Weight', 'Least', 'Usual', 'Most', 'Fixed', 'Not after a break'], ...plan.lessons.map(l => [
+    titles.get(l.unitId) ?? '', l.number, l.title, l.kind, l.weight, printLength(l.length, l.length.min), printLength(l.length, l.length.typical), printLength(l.length, l.length.max), printFixed(l.fixed), l.notAfterBreak ? 'yes' : '',
+  ])])
+}
+
+/** A class's layout as CSV: a row per lesson with its dates, meetings, and what became of it. */
+export function printLayout(sequence: readonly PlanLesson[], units: Plan['units'], layout: Layout, meetings: readonly { readonly on: IsoDay }[], covered: ReadonlySet<string>): string {
+  const titles = new Map(units.map(u => [u.id, u.title]))
+  const lessons = new Map(sequence.map(l => [l.id, l]))
+  return printCells([['Unit', 'Number', 'Title', 'Kind', 'First meeting', 'Last meeting', 'Meetings', 'State'], ...layout.placements.map((p) => {
+    const l = lessons.get(p.lessonId)
+    const [first, last] = p.placed ? [p.slots[0], p.slots[p.slots.length - 1]] : []
+    const state = p.placed ? (covered.has(p.lessonId) ? 'covered' : 'planned') : p.because.why === 'let-go' ? 'left out' : p.because.why === 'not-covered' ? 'not covered' : 'does not fit'
+    return [titles.get(l?.unitId as never) ?? '', l?.number ?? '', l?.title ?? '', l?.kind ?? '', first ? meetings[first.meeting]?.on ?? '' : '', last ? meetings[last.meeting]?.on ?? '' : '', p.placed ? String(p.halves / 2) : '', state]
+  })])
+}

@@ -1,0 +1,5 @@
+import { ShowHistory } from '#shared/contracts/pacing'
+import { showHistory } from '#usecases/pacing/acts'
+import { handle } from '../../http/handle'
+
+export default handle(ShowHistory, ({ deps, actor }) => showHistory(deps, actor))

@@ -1,0 +1,86 @@
+import { ok, refuse } from '#core/base'
+import type { Result } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import type { CalendarRefusal } from '#core/calendar'
+import { act, checkOutcome, inverseOf } from '#core/pacing'
+import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
+import { addToJournal, classesById, historyOf, markJournal, undoable } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { classesInView } from '../teaching/classAccess'
+import { refreshWork } from '../work/refreshWork'
+import { deskWork, steps } from './desk'
+import { loadPlanning, namedIn, savePlanning } from './planningState'
+import type { Planning } from './planningState'
+
+const MOST_SHOWN = 60
+
+/** Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored work and writes the act down, in one transaction. */
+export async function doCommand(deps: Deps, actor: Actor, command: PacingCommand) {
+  return writing(deps.store, async (tx) => {
+    const done = await perform(tx, actor, command, true)
+    if (!done.ok) return done
+    const { classIds, yearIds, planIds } = namedIn(command)
+    await addToJournal(tx, { schoolId: actor.schoolId, touches: [...classIds, ...yearIds, ...planIds], actorId: actor.userId, at: deps.clock.now(), command })
+    return ok(await replanned(tx, actor, done.value))
+  })
+}
+
+/** Takes back the actor's last act; null when there is none. Refused when somebody changed the same thing since. */
+export async function undo(deps: Deps, actor: Actor) {
+  return step(deps, actor, 'undo')
+}
+
+/** Does the last undone act again; null when there is none. */
+export async function redo(deps: Deps, actor: Actor) {
+  return step(deps, actor, 'redo')
+}
+
+async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  return writing(deps.store, async (tx) => {
+    const entry = (await undoable(tx, actor.userId))[way]
+    if (!entry) return ok(null)
+    const done = await perform(tx, actor, way === 'undo' ? inverseOf(entry.command) : entry.command, false)
+    if (!done.ok) return done
+    await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
+    return ok(await replanned(tx, actor, done.value))
+  })
+}
+
+interface Done { readonly planning: Planning, readonly next: PacingState, readonly touched: Awaited<ReturnType<typeof savePlanning>> }
+
+async function perform(tx: Connection, actor: Actor, command: PacingCommand, isNew: boolean): Promise<Result<Done, AccessRefusal | PacingRefusal | CalendarRefusal>> {
+  const planning = await loadPlanning(tx, actor, command)
+  if (!planning.ok) return planning
+  const next = act(planning.value.state, command)
+  if (!next.ok) return next
+  // what is taken back was good once: only new acts are asked whether their fixed dates can be met
+  const bad = isNew ? checkOutcome(next.value, command) : null
+  if (bad) return refuse(bad)
+  return ok({ planning: planning.value, next: next.value, touched: await savePlanning(tx, planning.value, next.value) })
+}
+
+/** What changed, for the desk of the one who did it. */
+async function replanned(tx: Connection, actor: Actor, { planning, next, touched }: Done) {
+  const { moved, stuck } = await refreshWork(tx, touched)
+  const inView = new Set((await classesInView(tx, actor)).map(c => c.id))
+  const affected = touched.filter(id => inView.has(id))
+  const classes = await classesById(tx, affected)
+  return {
+    classes: classes.map(({ id, version, pacing }) => ({ id, version, pacing })), affected, work: await deskWork(tx, affected), moved, stuck, steps: await steps(tx, actor),
+    year: next.year === planning.state.year ? null : next.year, plans: [...next.plans.values()].filter(p => p !== planning.state.plans.get(p.id)),
+  }
+}
+
+/** The latest planning acts on the classes in view, on their plans and year: what, who, when; newest first. */
+export async function showHistory(deps: Deps, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  const records = await classesInView(tx, actor)
+  const ids = new Set(records.flatMap(r => [r.id, r.yearId, ...(r.planId ? [r.planId] : [])]))
+  const acts = await historyOf(tx, actor.schoolId, [...ids], MOST_SHOWN)
+  return ok({ acts: acts.map(({ seq, at, by, state, command }) => ({ seq, at, by, undone: state === 'undone', command })) })
+}
