@@ -10,7 +10,7 @@ import type { Deps } from '#usecases/deps'
 import { groundsOf } from '#usecases/pacing/grounds'
 import type { ClassGround } from '#usecases/pacing/grounds'
 import type { Demo } from './history'
-import { LEFT_OUT, OWN_FIXED, PLANNING, SECTIONS, SHAPING, TOOK } from './scenario'
+import { OWN_FIXED, PLANNING, SECTIONS, SHAPING, TIGHTENED, TOOK } from './scenario'
 
 const planWith = async (deps: Deps, planId: PlanId) => (await plansById(deps.store.read, [planId])).get(planId)?.plan as Plan
 
@@ -40,8 +40,9 @@ export async function fixTests(deps: Deps, teacher: Actor, classes: ReadonlyMap<
 
 /** Meetings that are announced as lost on a day, and lessons given up. */
 export async function changePlans({ deps, teacher, classes, lessons }: Demo, on: IsoDay): Promise<void> {
-  for (const { section, lesson } of LEFT_OUT.filter(l => l.on === on)) {
-    mustBeOk(await doCommand(deps, teacher, { kind: 'lesson', classId: classes.get(section) as ClassId, lessonId: lessons.get(lesson) as LessonId, part: 'left', from: null, to: 'let-go' }), `leave ${lesson}`)
+  for (const { section, lesson, halves } of TIGHTENED.filter(l => l.on === on)) {
+    const of = { classId: classes.get(section) as ClassId, lessonId: lessons.get(lesson) as LessonId, from: null }
+    mustBeOk(await doCommand(deps, teacher, halves === null ? { kind: 'lesson', ...of, part: 'left', to: 'let-go' } : { kind: 'length', ...of, to: halves }), `tighten ${lesson}`)
   }
   for (const { section, lose, why } of PLANNING.filter(p => p.on === on)) {
     const startMinute = SECTIONS.find(s => s.key === section)?.pattern[0]?.startMinute ?? 0

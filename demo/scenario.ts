@@ -60,10 +60,12 @@ export const OWN_FIXED: readonly { readonly section: string, readonly lesson: st
 
 /** Where a section took more or fewer half meetings than planned. 8 C is four meetings behind by now. */
 export const TOOK: Readonly<Record<string, Readonly<Record<string, number>>>> = {
-  '8A': { 'W1.4': 3 }, '8B': { 'W1.2': 6 }, '8C': { 'W1.2': 8, 'W1.3': 5, 'W1.5': 7, 'W2.1': 6 }, '7E': { 'M1.4': 6, 'M2.1': 6 },
+  '8A': { 'W1.4': 3 }, '8B': { 'W1.2': 6 }, '8C': { 'W1.2': 8, 'W1.3': 5, 'W1.5': 7, 'W2.1': 7 }, '7E': { 'M1.4': 6, 'M2.1': 6 },
 }
-/** What a section that is behind has already left out. */
-export const LEFT_OUT = [{ on: isoDay('2026-10-13'), section: '8C', lesson: 'W2.b' }] as const
+/** What a section that is behind has already left out (null) or shortened to so many halves. */
+export const TIGHTENED: readonly { readonly on: IsoDay, readonly section: string, readonly lesson: string, readonly halves: number | null }[] = [
+  { on: isoDay('2026-10-13'), section: '8C', lesson: 'W2.b', halves: null }, { on: isoDay('2026-10-13'), section: '8C', lesson: 'W2.5', halves: 3 },
+]
 /** The last day up to which the teacher has written down what was covered. */
 export const RECORDED_THROUGH = isoDay('2026-10-20')
 

@@ -16,7 +16,7 @@ const MAY: Record<Folder, { readonly folders: readonly Folder[], readonly packag
   usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
   standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/] },
   server: { folders: ['core', 'shared', 'usecases', 'ports', 'server'], packages: [/^h3$/, /^nitropack\/runtime$/, /^zod$/, /^node:crypto$/] },
-  app: { folders: ['core', 'shared', 'app'], packages: [/^vue$/, /^pinia$/, /^#imports$/, /^@vueuse\/core$/, /^markdown-it$/] },
+  app: { folders: ['core', 'shared', 'app'], packages: [/^vue$/, /^pinia$/, /^#imports$/, /^@vueuse\/core$/, /^markdown-it$/, /^echarts/, /^@atlaskit\/pragmatic-drag-and-drop\//] },
 }
 /** Core topics and what each may use besides itself. */
 const TOPICS: Record<string, readonly string[]> = {

@@ -22,6 +22,7 @@ const desk = useDesk()
 
 <style scoped>
 .frame { display: flex; height: 100dvh; }
+@media print { .frame { display: block; height: auto; } .main { overflow: visible; } }
 .body { flex: 1; min-width: 0; display: flex; flex-direction: column; }
 .bar { display: flex; align-items: center; gap: 0.5rem; height: 3rem; padding: 0 0.75rem; border-bottom: 1px solid var(--ui-border); flex: none; }
 .grow { flex: 1; }

@@ -44,7 +44,8 @@ export function reachesOf(course: Course): readonly Reach[] {
     const start = startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak && item.fixed?.kind !== 'on')
     const end = place(track, item.need, start)
     if (end >= 0 && (end <= (limits[i]?.at ?? track.end) || item.startsAt >= 0)) cursor = end
-    if (item.endsBecause === 'fixed') {
+    // a lesson with a first and a last day that waits for its first one heads the next stretch already
+    if (item.endsBecause === 'fixed' && !(heads && item.fixed?.kind === 'within')) {
       // what is free up to the last day may still be used by what follows
       out.push(measured(course, first, i + 1, from, item.endsBy, item.lesson.id, 'fixed'))
       first = i + 1

@@ -101,7 +101,7 @@ function pull(event: PointerEvent): void {
 .stone.ends { border-top-right-radius: 6px 8px; border-bottom-right-radius: 8px 5px; }
 .stone.covered, .stone.passed { background: var(--tint); border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line)); }
 .stone.passed { border-right-style: dashed; border-top-style: dashed; border-bottom-style: dashed; }
-.cairn { width: 0.72rem; height: 0.72rem; flex: none; align-self: center; fill: var(--ui-text); }
+.cairn { width: 0.62rem; height: 0.62rem; margin-right: -0.2rem; flex: none; align-self: center; fill: var(--ui-text); }
 .edge { position: absolute; right: 0; top: 0; bottom: 0; width: 6px; cursor: ew-resize; }
 .edge:hover { background: color-mix(in oklab, var(--ui-primary) 45%, transparent); }
 .pulled { position: absolute; right: 8px; top: 2px; background: var(--ui-primary); color: var(--ui-bg); border-radius: 3px; padding: 0 4px; }
@@ -110,7 +110,7 @@ function pull(event: PointerEvent): void {
 .stone.under-way { background: linear-gradient(105deg, var(--tint) 50%, var(--stone-face) 50.5%); }
 .stone.marked b { text-decoration: underline; text-decoration-thickness: 2px; text-underline-offset: 2px; }
 
-.half.stone { border-left-width: 1px; border-top: 3px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line)); padding: 0.2rem 0 0; font-size: 0.68rem; letter-spacing: -0.035em; justify-content: center; }
+.half.stone { border-left-width: 1px; border-top: 3px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line)); padding: 0.2rem 0 0; gap: 0; font-size: 0.64rem; letter-spacing: -0.05em; justify-content: center; }
 .bare { border: 1px dashed var(--ui-border-accented); border-radius: 4px; }
 .lost { background: var(--hatch); border: 1px solid var(--ui-border-accented); border-radius: 3px; }
 .lost span { background: var(--ui-bg); padding-inline: 0.25rem; }

@@ -18,7 +18,7 @@ const c = computed(() => props.way?.consequence ?? null)
 </script>
 
 <template>
-  <div v-if="way && c" class="p-3 grid gap-3 text-sm" data-hook="ripple-detail">
+  <div v-if="way && c" class="p-3 grid grid-cols-[minmax(0,1fr)] gap-3 text-sm content-start" data-hook="ripple-detail">
     <header><h3>{{ column?.of.name }}: {{ WAY_WORDS[way.way].name }}</h3><p class="said"><template v-if="ripple.lostMeetings > 0">{{ count(ripple.lostMeetings, 'meeting') }} of the year lost · </template>slack at the end {{ meetingsOf(c.slackHalves) }} · cost {{ c.price }}</p></header>
     <section v-if="c.notFitting.length"><h4 class="needs">No longer fits</h4><ul><li v-for="id in c.notFitting" :key="id">{{ name(id) }}</li></ul></section>
     <section v-if="c.fixedMoved.length"><h4 class="needs">Fixed dates that move</h4><ul><li v-for="f in c.fixedMoved" :key="f.lessonId">{{ name(f.lessonId) }}: {{ sayDay(f.fromOn) }} → {{ f.toOn ? sayDay(f.toOn) : 'past the year' }}</li></ul></section>

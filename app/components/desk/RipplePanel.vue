@@ -73,7 +73,7 @@ function pick(c: ClassRipple, way: Way): void {
 </template>
 
 <style scoped>
-.ripple { flex: none; max-height: 52%; display: flex; flex-direction: column; border-top: 2px solid var(--ui-primary); background: var(--ui-bg); outline: none; }
+.ripple { flex: none; max-height: 56%; display: flex; flex-direction: column; border-top: 2px solid var(--ui-primary); background: var(--ui-bg); outline: none; }
 .top { display: flex; align-items: center; gap: 0.75rem; padding: 0.45rem 1rem; border-bottom: 1px solid var(--ui-border); }
 .grow { flex: 1; }
 .parts { flex: 1; min-height: 0; display: flex; }
@@ -91,7 +91,7 @@ function pick(c: ClassRipple, way: Way): void {
 .ways .on { background: color-mix(in oklab, var(--ui-primary) 10%, var(--ui-bg)); }
 .ways td.on { box-shadow: inset 3px 0 0 var(--ui-primary); }
 .sum { padding: 0.25rem 0.5rem; font-variant-numeric: tabular-nums; }
-.gist { display: block; }
+.gist { display: block; font-size: 0.79rem; line-height: 1.25; }
 .gist.needs { color: var(--ui-error); font-weight: 600; }
 .gist.care { color: var(--ui-warning); font-weight: 600; }
 .gist.quiet { color: var(--ui-text-muted); }

@@ -19,8 +19,8 @@ export function gist(way: WayShown, column: DeskColumn | undefined): GistLine[] 
   if (left.length > 0) put('care', left.length <= 2 ? `${left.map(x => name(x.lessonId)).join(', ')} ${left[0]?.left === 'not-covered' ? 'not covered' : 'left out'}` : `${left.length} lessons left out`)
   if (shorter.length > 0) put('care', shorter.length === 1 && shorter[0] ? `${name(shorter[0].lessonId)} ${meetingsOf(shorter[0].from)} → ${meetingsOf(shorter[0].to)}` : `${shorter.length} lessons shorter`)
   if (c.badDays.length > 0) put('care', `${count(c.badDays.length, 'bad day')}`)
-  if (c.moved.length > 0) put('plain', `${count(c.moved.length, 'lesson')} move${c.moved.length === 1 ? 's' : ''}`)
-  if (work.length > 0) put('plain', `${count(work.length, 'piece')} of work move${work.length === 1 ? 's' : ''}`)
+  const movers = [...(c.moved.length > 0 ? [count(c.moved.length, 'lesson')] : []), ...(work.length > 0 ? [`${count(work.length, 'piece')} of work`] : [])]
+  if (movers.length > 0) put('plain', `${movers.join(', ')} move${c.moved.length + work.length === 1 ? 's' : ''}`)
   if (lines.length === 0) put('quiet', 'stays as it is')
   return lines
 }

@@ -44,8 +44,7 @@ function oldStart(lessonId: LessonId, { before, after }: Bitten): Position | nul
   const { track } = after.course
   let at = firstOnOrAfter(track, meeting.on)
   while (track.meetings[at]?.on === meeting.on && (track.meetings[at]?.startMinute ?? 0) < (meeting.startMinute ?? 0)) at++
-  const isSame = track.meetings[at]?.on === meeting.on && track.meetings[at]?.startMinute === meeting.startMinute
-  return positionAt(track, at, isSame ? usedBefore(before, lessonId, first.meeting) : 0)
+  return positionAt(track, at, usedBefore(before, lessonId, first.meeting))
 }
 
 /** Halves of a meeting that earlier lessons take. */
