@@ -1,6 +1,6 @@
 import { useOverlay } from '#imports'
 import type { Ref } from 'vue'
-import type { FixedDate, Left, PacingCommand } from '#core/pacing'
+import type { PacingCommand } from '#core/pacing'
 import type { ClassId, IsoDay, LessonId, Result } from '#core/base'
 import type { Replanned } from '#shared/contracts/pacing'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -91,17 +91,5 @@ export function useDeskActs(selection: Ref<Selection | null>) {
     if (change?.kind === 'note' && change.to) await propose(change, `${change.to.name}, ${sayDay(change.to.fromOn)}`)
   }
 
-  /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */
-  async function fix(to: FixedDate | 'free' | null): Promise<void> {
-    const at = chosen()
-    if (at) await propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, 'Fixed date', at.lessonId)
-  }
-
-  /** Leaves the chosen lesson out of its class, or takes it back in (null). */
-  async function leave(to: Left | null): Promise<void> {
-    const at = chosen()
-    if (at) await propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? 'Left out' : 'Taken back in', at.lessonId)
-  }
-
-  return { columnOf, chosen, act, propose, apply, lengthen, lose, giveBack, announce, fix, leave }
+  return { columnOf, chosen, act, propose, apply, lengthen, lose, giveBack, announce }
 }

@@ -56,12 +56,12 @@ export function useDeskKeys({ selection, columns, today, acts, recording, choose
     const lesson = at?.column.lessons.get(at.lessonId)
     if (!at || !on || !lesson) return
     const own = at.column.of.pacing.fixed[at.lessonId]
-    if (own) return acts.fix(null)
-    return acts.fix(lesson.fixed ? 'free' : { kind: 'on', on })
+    if (own) return recording.fix(null)
+    return recording.fix(lesson.fixed ? 'free' : { kind: 'on', on })
   }
   function letGo(): Promise<void> | void {
     const at = acts.chosen()
-    if (at) return acts.leave(at.column.of.pacing.left[at.lessonId] ? null : 'let-go')
+    if (at) return recording.leave(at.column.of.pacing.left[at.lessonId] ? null : 'let-go')
   }
 
   return (event) => {

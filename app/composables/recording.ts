@@ -1,13 +1,13 @@
 import type { Ref } from 'vue'
 import type { ClassId, Instant, LessonId } from '#core/base'
-import type { Happened } from '#core/pacing'
+import type { FixedDate, Happened, Left } from '#core/pacing'
 import { isStill, moveBefore, moveBy, moveToGround, recordOn } from '../components/desk/moves'
 import { useDesk } from '../stores/desk'
 import { useRipple } from '../stores/ripple'
 import { useTell } from './tell'
 import type { useDeskActs } from './deskActs'
 
-/** Recording what was taught, and moving lessons about, on the desk. */
+/** Recording what was taught, and moving, fixing and leaving out lessons, on the desk. */
 export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Instant>) {
   const desk = useDesk()
   const ripple = useRipple()
@@ -42,5 +42,17 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
     if (command) await acts.propose(command, `${column.lessons.get(lessonId)?.number ?? 'Lesson'} moved`, lessonId)
   }
 
-  return { record, shift, drop }
+  /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */
+  async function fix(to: FixedDate | 'free' | null): Promise<void> {
+    const at = acts.chosen()
+    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, 'Fixed date', at.lessonId)
+  }
+
+  /** Leaves the chosen lesson out of its class, or takes it back in (null). */
+  async function leave(to: Left | null): Promise<void> {
+    const at = acts.chosen()
+    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? 'Left out' : 'Taken back in', at.lessonId)
+  }
+
+  return { record, shift, drop, fix, leave }
 }

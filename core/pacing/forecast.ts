@@ -92,10 +92,7 @@ export function forecaster(course: Course, pace: Pace, now: Instant, starts: rea
     finish.push(meetingAt(cum, at, open))
     runs++
   }
-  const band = (list: number[]): Band => {
-    const sorted = [...list].sort((a, b) => a - b)
-    return [0.1, 0.5, 0.9].map(q => track.meetings[sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? 0]?.on ?? null) as unknown as Band
-  }
+  const band = (list: readonly number[]) => bandOf(list, track.meetings)
   return {
     run: (count) => { for (let i = 0; i < count; i++) once() },
     result: () => ({
@@ -105,6 +102,13 @@ export function forecaster(course: Course, pace: Pace, now: Instant, starts: rea
       ends: [...wanted].filter(([, list]) => list.length > 0).map(([lessonId, list]) => ({ lessonId, on: band(list) })),
     }),
   }
+}
+
+/** The dates of the meetings at 10, 50 and 90 % of a sample of meeting indexes. */
+function bandOf(sample: readonly number[], meetings: Course['track']['meetings']): Band {
+  const sorted = [...sample].sort((a, b) => a - b)
+  const at = (ratio: number) => meetings[sorted[Math.min(sorted.length - 1, Math.floor(ratio * sorted.length))] ?? 0]?.on ?? null
+  return [at(0.1), at(0.5), at(0.9)]
 }
 
 function stepsOf({ track, items, from }: Course): Step[] {

@@ -1,31 +1,12 @@
-import { execFileSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { run } from './run.mjs'
+import { debian } from './debian.mjs'
 
 const PLACES = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
+const found = () => PLACES.find(p => p && existsSync(p))
 
 /** The path of Chromium; installs Debian's package where it is missing and the user may, else says what to do. */
 export async function browser() {
-  const found = () => PLACES.find(p => p && existsSync(p))
-  if (found()) return found()
-  const missing = 'Chromium is needed for the browser tests. Install it (on Debian: apt-get install chromium) or name it in CHROMIUM.'
-  if (process.getuid?.() !== 0 || !hasApt()) {
-    process.stderr.write(`${missing}\n`)
-    process.exit(1)
-  }
-  process.stdout.write('Installing Chromium from Debian …\n')
-  const env = { DEBIAN_FRONTEND: 'noninteractive' }
-  await run('apt-get', ['update', '-qq'], { env })
-  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] })
-  return found()
-}
-
-function hasApt() {
-  try {
-    execFileSync('apt-get', ['--version'], { stdio: 'ignore' })
-    return true
-  }
-  catch {
-    return false
-  }
+  if (found() || await debian('chromium')) return found()
+  process.stderr.write('Chromium is needed for the browser tests. Install it (on Debian: apt-get install chromium) or name it in CHROMIUM.\n')
+  process.exit(1)
 }

@@ -28,7 +28,7 @@ export async function classFile(deps: Deps, actor: Actor, classId: ClassId, kind
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
   const record = found.value
-  if (kind === 'calendar') return ok({ name: `${fileName(record.name)}.ics`, type: ICS, text: await calendarText(deps, tx, record) })
+  if (kind === 'calendar') return ok({ name: `${fileName(record.name)}.ics`, type: ICS, text: await calendarText(deps, tx, record, 'file') })
   const { plan, layout, calendar } = (await groundsOf(tx, [record])).get(classId) as ClassGround
   if (!plan || !layout) return refuse({ code: 'access/not-found', what: 'plan' })
   const covered = new Set(Object.entries(record.pacing.records).filter(([, r]) => r.outcome === 'covered').map(([id]) => id))
@@ -42,12 +42,13 @@ export async function planFile(deps: Deps, actor: Actor, planId: PlanId): Promis
   return ok({ name: `${fileName(known.plan.title)}.csv`, type: CSV, text: printPlanTable(known.plan) })
 }
 
-async function calendarText(deps: Deps, tx: Connection, record: ClassRecord): Promise<string> {
+/** A file is read into a calendar that may hold an earlier one, and so calls off what is lost; a feed is always taken whole, and has only what takes place. */
+async function calendarText(deps: Deps, tx: Connection, record: ClassRecord, as: 'file' | 'feed'): Promise<string> {
   const { plan, layout, calendar, ground, year } = (await groundsOf(tx, [record])).get(record.id) as ClassGround
   const work = (await deskWork(tx, [record.id])).map(w => ({ id: w.assignmentId, title: w.title, held: w.state === 'held', opensAt: w.opensAt, dueAt: w.dueAt }))
   const versions = [record.version, (await yearsById(tx, [year.id])).get(year.id)?.version ?? 0, record.planId ? (await plansById(tx, [record.planId])).get(record.planId)?.version ?? 0 : 0]
   const events = classEvents({ classId: record.id, className: record.name, zone: ground.zone, calendar, layout, sequence: plan ? sequenceOf(plan, record.pacing) : [], work })
-  return printCalendar(record.name, events, deps.clock.now(), versions.reduce((a, b) => a + b, 0))
+  return printCalendar(record.name, as === 'file' ? events : events.filter(e => !e.cancelled), deps.clock.now(), versions.reduce((a, b) => a + b, 0))
 }
 
 /** The actor's own feed of a class they teach. */
@@ -80,5 +81,5 @@ export async function readFeed(deps: Deps, token: string): Promise<Result<FileTe
   if (!feed || !record) return refuse({ code: 'access/not-found', what: 'calendar' })
   const teacherIds = (await teachersOf(tx, [record.id])).get(record.id) ?? []
   if (!canRunClass({ userId: feed.userId, schoolId: record.schoolId, role: 'teacher', office: false }, { schoolId: record.schoolId, teacherIds })) return refuse({ code: 'access/not-found', what: 'calendar' })
-  return ok({ name: `${fileName(record.name)}.ics`, type: ICS, text: await calendarText(deps, tx, record) })
+  return ok({ name: `${fileName(record.name)}.ics`, type: ICS, text: await calendarText(deps, tx, record, 'feed') })
 }

@@ -4,6 +4,7 @@ import type { ClassId, IsoDay, YearId } from '#core/base'
 import type { DayNote } from '#core/calendar'
 import type { PacingCommand } from '#core/pacing'
 import { useDesk } from '../../stores/desk'
+import { readClock } from '../../words/times'
 
 const props = defineProps<{ on: IsoDay }>()
 const emit = defineEmits<{ close: [change: PacingCommand | null] }>()
@@ -19,6 +20,7 @@ const throughOn = ref<string>(props.on)
 const wholeSchool = ref(desk.mayEditYear)
 const classIds = ref<ClassId[]>(own.value.map(c => c.id))
 const percent = ref(50)
+const [fromTime, untilTime] = [ref(''), ref('')]
 const problem = ref('')
 const forAll = computed(() => kind.value !== 'event' && wholeSchool.value && desk.mayEditYear)
 
@@ -27,9 +29,12 @@ function look(): void {
   if (!fromOn.value || !throughOn.value) { problem.value = 'Give the first and the last day.'; return }
   if (throughOn.value < fromOn.value) { problem.value = 'The last day is before the first. Correct one of them.'; return }
   if (!forAll.value && classIds.value.length === 0) { problem.value = 'Tick at least one class.'; return }
+  const [fromMinute, untilMinute] = [readClock(fromTime.value), readClock(untilTime.value)]
+  const hasHours = kind.value === 'event' && fromMinute !== null && untilMinute !== null
+  if (hasHours && untilMinute <= fromMinute) { problem.value = 'The event ends before it begins. Correct one of the times.'; return }
   const to: DayNote = {
     id: crypto.randomUUID(), kind: kind.value, name: name.value.trim() || (NAMES[kind.value]?.[0] ?? 'Closed'), fromOn: fromOn.value as IsoDay, throughOn: throughOn.value as IsoDay,
-    classIds: forAll.value ? [] : classIds.value, ...(kind.value === 'short' ? { factorRatio: percent.value / 100 } : {}),
+    classIds: forAll.value ? [] : classIds.value, ...(kind.value === 'short' ? { factorRatio: percent.value / 100 } : {}), ...(hasHours ? { fromMinute, untilMinute } : {}),
   }
   emit('close', { kind: 'note', yearId: desk.year.id as YearId, from: null, to })
 }
@@ -47,6 +52,7 @@ function look(): void {
           <UFormField label="Through"><UInput v-model="throughOn" type="date" name="note-through" :min="fromOn" :max="desk.year?.lastOn" class="w-full" /></UFormField>
         </div>
         <UFormField v-if="kind === 'short'" label="How much of each meeting is left" help="Below 60 % a meeting counts as a half"><div class="flex items-center gap-2"><UInput v-model.number="percent" type="number" name="note-percent" min="10" max="99" class="w-24" /> %</div></UFormField>
+        <div v-if="kind === 'event'" class="grid grid-cols-2 gap-3"><UFormField label="From, if not all day"><UInput v-model="fromTime" type="time" class="w-full" /></UFormField><UFormField label="Until"><UInput v-model="untilTime" type="time" class="w-full" /></UFormField></div>
         <fieldset class="grid gap-1 text-sm">
           <legend class="font-semibold mb-1">For</legend>
           <label v-if="desk.mayEditYear && kind !== 'event'" class="flex gap-2"><input v-model="wholeSchool" type="checkbox" class="accent-(--ui-primary)"> The whole school</label>

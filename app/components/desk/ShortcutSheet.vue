@@ -2,9 +2,11 @@
 const emit = defineEmits<{ close: [] }>()
 const KEYS = [
   ['↑ ↓', 'Earlier or later lesson of the class'], ['← →', 'Same lesson in the next class'], ['Home', 'To today'],
-  ['+ −', 'Half a meeting longer or shorter'], ['0', 'Length as in the plan'], ['X', 'Lose the first meeting of the lesson'], ['B', 'Give a lost meeting back'],
-  ['Enter', 'To the details at the right'], ['Esc', 'Back to the desk'], ['O', 'This class alone, or all classes'], ['A', 'Assign the first scored piece of the lesson'],
-  ['Ctrl Z', 'Undo'], ['Ctrl Shift Z', 'Redo'], ['Ctrl K', 'Search and commands'], ['?', 'This sheet'],
+  ['Shift ↑ ↓', 'Move the lesson earlier or later'], ['+ −', 'Half a meeting longer or shorter'], ['0', 'Length as in the plan'],
+  ['C', 'Covered: the lesson, and all before it'], ['V', 'Carried over: goes on for another meeting'], ['F', 'Fix to the day it lies on, or free it'], ['L', 'Leave it out here, or take it back in'],
+  ['X', 'Lose the first meeting of the lesson'], ['B', 'Give a lost meeting back'], ['N', 'Announce the day: closed, short, event'],
+  ['1 to 5', 'While a change is looked at: choose a way out'], ['Enter', 'Make that change; otherwise to the details'], ['Esc', 'Drop that change; otherwise back to the desk'],
+  ['O', 'This class alone, or all classes'], ['A', 'Assign the first scored piece of the lesson'], ['Ctrl Z', 'Undo'], ['Ctrl Shift Z', 'Redo'], ['Ctrl K', 'Search and commands'], ['?', 'This sheet'],
 ] as const
 </script>
 

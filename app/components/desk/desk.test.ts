@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
-import { AS_PLANNED } from '#core/pacing'
+import { AS_PLANNED, act } from '#core/pacing'
+import type { PacingCommand } from '#core/pacing'
 import type { DeskClass } from '#shared/contracts/pacing'
 import { aLesson, aPlan, at, aYear, closure, ids, onDays } from '../../../tests/support/made'
 import { columnOf } from '../../stores/deskColumn'
 import { sayBare, sayLost, sayStone, stoneState } from '../../words/stones'
 import { deskWeeks } from './deskWeeks'
 import { meetingRows } from './meetingRows'
+import { addOnGround, agreeOn, changeLength, isStill, moveBefore, moveBy, moveToGround } from './moves'
+import { gist } from './rippleGist'
 import { acrossClasses, alongLessons, atDay } from './selection'
+import { sheetWeeks } from './sheet'
 
 const year = aYear({ lastOn: isoDay('2026-09-25'), notes: [closure('2026-09-07', '2026-09-11', { name: 'Break' }), closure('2026-09-15', '2026-09-15', { name: 'Staff day' })], terms: [{ name: 'Autumn', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') }] })
 const plan = aPlan([aLesson('1', 1), aLesson('2', 1.5), aLesson('3', 1)])
@@ -72,7 +76,15 @@ describe('what is said of stones', () => {
     if (stone?.kind !== 'stone') throw new Error('no stone')
     expect(sayStone(a, stone, at('09-01T12:00'))).toBe('Class A, Wed 2 Sep, lesson 2 Lesson 2, first to second of 2 meetings, planned')
     expect(stoneState(a, stone, at('09-02T15:00'))).toBe('under-way')
-    expect(stoneState(a, stone, at('09-04T15:50'))).toBe('behind')
+    expect(stoneState(a, stone, at('09-04T15:50'))).toBe('passed')
+  })
+
+  it('goes by the record where there is one, and names a fixed date', () => {
+    const held = [{ on: isoDay('2026-08-31'), startMinute: 540, halves: 2 }]
+    const recorded = columnOf({ ...a.of, pacing: { ...AS_PLANNED, records: { [ids.lesson('1')]: { outcome: 'covered', held, moreHalves: 0 } }, through: held[0] ?? null, fixed: { [ids.lesson('2')]: { kind: 'on', on: isoDay('2026-09-02') } } } }, year, plan)
+    const stones = recorded.weeks.get(isoDay('2026-08-31'))?.stretches.filter(s => s.kind === 'stone') ?? []
+    expect(stones.map(s => stoneState(recorded, s, at('08-30T12:00')))).toEqual(['covered', 'planned', 'planned'])
+    expect(stones[1] && sayStone(recorded, stones[1], at('08-30T12:00'))).toContain('planned, fixed date')
   })
 
   it('says free and lost meetings', () => {
@@ -80,5 +92,75 @@ describe('what is said of stones', () => {
     expect(lost?.kind === 'lost' ? sayLost(b, lost.lost) : '').toBe('Class B, Thu 3 Sep 9:00 am, lost: Snow')
     const bare = a.weeks.get(isoDay('2026-09-21'))?.stretches.find(s => s.kind === 'bare')
     expect(bare?.kind === 'bare' ? sayBare(a, bare) : '').toBe('Class A, Mon 21 Sep, meeting free')
+  })
+})
+
+describe('moving lessons on the desk', () => {
+  const pacingAfter = (command: PacingCommand | null, of = a) => {
+    const state = { year, plans: new Map([[plan.id, plan]]), classes: new Map([[of.of.id, of.of]]) }
+    return command ? act(state, command).value?.classes.get(of.of.id)?.pacing : undefined
+  }
+
+  it('puts a lesson before another, one place on, or nowhere new', () => {
+    expect(pacingAfter(moveBefore(a, ids.lesson('3'), ids.lesson('1')))?.order).toEqual(['3', '1', '2'])
+    expect(pacingAfter(moveBy(a, ids.lesson('1'), 1))?.order).toEqual(['2', '1', '3'])
+    expect(pacingAfter(moveBy(a, ids.lesson('2'), 1))?.order).toEqual(['1', '3', '2'])
+    expect([moveBy(a, ids.lesson('1'), -1), moveBy(a, ids.lesson('3'), 1), moveBefore(a, ids.lesson('1'), ids.lesson('2'))]).toEqual([null, null, null])
+  })
+
+  it('puts a lesson onto free ground, not before that day, and adds one there', () => {
+    // Class A: lessons on Mon 31, Wed 2, Fri 4; the break; then free from Wed 16 (Mon 14 takes the rest of 3)
+    const free = a.calendar.meetings.findIndex(m => m.on === '2026-09-21')
+    expect(pacingAfter(moveToGround(a, ids.lesson('1'), free))).toMatchObject({ order: ['2', '3', '1'], fixed: { 1: { kind: 'not-before', on: '2026-09-21' } } })
+    const added = pacingAfter(addOnGround(a, free, 'Catch-up lab', 'new'))
+    expect(added).toMatchObject({ order: ['1', '2', '3', 'new'], added: { new: { title: 'Catch-up lab', fixed: { kind: 'not-before', on: '2026-09-21' } } } })
+  })
+
+  it('changes a length by halves from what is being tried, and knows when it is the same again', () => {
+    const lesson = ids.lesson('2')
+    expect(changeLength(a, lesson, 1, null)).toMatchObject({ command: { from: null, to: 4 }, cause: '2 longer' })
+    expect(changeLength(a, lesson, 1, { to: 4 })).toMatchObject({ command: { from: null, to: 5 } })
+    expect(changeLength(a, lesson, -1, { to: 4 })).toBe('same')
+    expect(changeLength(a, lesson, -3, null)).toBeNull()
+  })
+
+  it('knows whether anything else moves', () => {
+    const desk = { year, plans: [plan], classes: [a.of], myPlanIds: [], mayEditYear: true, work: [], steps: { undo: null, redo: null }, now: at('09-01T12:00') }
+    const after = (pacing: Partial<typeof AS_PLANNED>) => ({ ...desk, classes: [{ ...a.of, pacing: { ...AS_PLANNED, ...pacing } }] })
+    expect(isStill([a], desk, null)).toBe(true)
+    expect(isStill([a], after({ lengths: { [ids.lesson('3')]: 4 } }), ids.lesson('3'))).toBe(true)
+    expect(isStill([a], after({ lengths: { [ids.lesson('1')]: 4 } }), ids.lesson('1'))).toBe(false)
+    expect(isStill([a], after({ lengths: { [ids.lesson('3')]: 40 } }), ids.lesson('3'))).toBe(false)
+  })
+
+  it('takes the layouts for the baseline, of classes one may change', () => {
+    expect(agreeOn([a, b], at('09-01T12:00'))).toMatchObject({ purpose: { code: 'agree' }, commands: [{ classId: 'A', part: 'baseline' }, { classId: 'B', part: 'baseline' }] })
+    expect(agreeOn([{ ...a, of: { ...a.of, mayChange: false } }], at('09-01T12:00'))).toBeNull()
+  })
+})
+
+describe('a way out in short', () => {
+  it('names what is lost first, and says when nothing changes', () => {
+    const consequence = { moved: [{ lessonId: ids.lesson('3'), fromOn: isoDay('2026-09-04'), toOn: isoDay('2026-09-14') }], fixedMoved: [], cuts: [{ lessonId: ids.lesson('2'), unit: 'meetings' as const, from: 3, to: 2, left: null }], notFitting: [ids.lesson('1')], badDays: [], slackHalves: 0, price: 4 }
+    expect(gist({ way: 'tighten', commands: [], consequence, work: [] }, a).map(l => [l.tone, l.text])).toEqual([['needs', '1 no longer fits'], ['care', '2 1½ → 1'], ['plain', '1 lesson moves']])
+    expect(gist({ way: 'hold', commands: [], consequence: { ...consequence, moved: [], cuts: [], notFitting: [] }, work: [] }, a)).toEqual([{ tone: 'quiet', text: 'stays as it is' }])
+  })
+})
+
+describe('the term sheet', () => {
+  const due = { assignmentId: ids.work('w'), classId: b.of.id, title: 'Check', state: 'held' as const, opensAt: null, dueAt: at('09-05T06:00'), lessonIds: [] }
+  const lines = (choice: Parameters<typeof sheetWeeks>[4]) => sheetWeeks([a, b], { firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') }, [due], 'America/Denver', choice).map(w => [w.mondayOn.slice(5), w.cells.map(c => c.map(l => `${l.on.slice(8)} ${l.text}`))])
+
+  it('has a row for each week with lessons, free and lost meetings, and work due', () => {
+    const [first, second, third] = lines({ withWork: true, forLearners: false })
+    expect(first).toEqual(['08-31', [['31 1 Lesson 1', '02 2 Lesson 2', '04 2 goes on · 3 Lesson 3'], ['01 1 Lesson 1', '03 no class: Snow', '04 due: Check (held)']]])
+    // the break stands beside the week and not in every cell
+    expect(second).toEqual(['09-07', [[], []]])
+    expect(third?.[1]).toEqual([['14 3 goes on', '16 free', '18 free'], ['17 2 Lesson 2']])
+  })
+
+  it('leaves out reasons and what is not published in the learners’ copy', () => {
+    const [first] = lines({ withWork: true, forLearners: true })
+    expect(first?.[1]?.[1]).toEqual(['01 1 Lesson 1', '03 no class'])
   })
 })

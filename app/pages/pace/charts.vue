@@ -71,8 +71,10 @@ function stop(): void {
 const bands = computed(() => {
   const c = column.value
   const dates = c?.layout ? datesOf(c.layout, c.calendar.meetings) : null
-  return unitEnds.value.flatMap(({ unit, last }) => { const end = forecast.value?.ends.find(e => e.lessonId === last); return end ? [{ name: `${unit.number} ${unit.title}`.slice(0, 26), on: end.on, planned: dates?.get(last)?.lastOn ?? null }] : [] })
+  return unitEnds.value.flatMap(({ unit, last }) => { const end = forecast.value?.ends.find(e => e.lessonId === last); return end ? [{ name: shortened(`${unit.number} ${unit.title}`), on: end.on, planned: dates?.get(last)?.lastOn ?? null }] : [] })
 })
+const shortened = (text: string) => (text.length > 24 ? `${text.slice(0, 23)}…` : text)
+const three = (band: readonly (string | null)[]) => (band.every(on => on === band[0]) ? (band[0] ? `on ${day(band[0])} in nearly every run` : 'after its last day in nearly every run') : `${day(band[0])} at best, ${day(band[1])} as likely as not, ${day(band[2])} at worst`)
 const day = (on: string | null | undefined) => (on ? sayDate(on as never) : 'past the year')
 </script>
 
@@ -92,8 +94,8 @@ const day = (on: string | null | undefined) => (on ? sayDate(on as never) : 'pas
           <p v-if="progress !== null" class="said flex items-center gap-2" role="status">Running {{ RUNS }} years … {{ percent(progress) }} <UButton size="xs" variant="outline" color="neutral" @click="stop">Stop</UButton></p>
           <template v-if="forecast">
             <ul class="grid gap-1 my-1" data-hook="chances">
-              <li v-for="f in forecast.fixed" :key="f.lessonId" class="note-line" :class="f.chanceRatio < 0.5 ? 'needs' : f.chanceRatio < 0.8 ? 'care' : 'fine'"><span><b>{{ name(f.lessonId) }} on {{ sayDay(f.on) }}: {{ percent(f.chanceRatio) }}</b> that everything before it is done. Ready by {{ day(f.ready[0]) }} at best, {{ day(f.ready[1]) }} as likely as not, {{ day(f.ready[2]) }} at worst.</span></li>
-              <li class="note-line" :class="forecast.year.chanceRatio < 0.5 ? 'needs' : forecast.year.chanceRatio < 0.8 ? 'care' : 'fine'"><span><b>The whole plan within the year: {{ percent(forecast.year.chanceRatio) }}.</b> Finished {{ day(forecast.year.finish[0]) }} · {{ day(forecast.year.finish[1]) }} · {{ day(forecast.year.finish[2]) }}.</span></li>
+              <li v-for="f in forecast.fixed" :key="f.lessonId" class="note-line" :class="f.chanceRatio < 0.5 ? 'needs' : f.chanceRatio < 0.8 ? 'care' : 'fine'"><span><b>{{ name(f.lessonId) }} on {{ sayDay(f.on) }}: {{ percent(f.chanceRatio) }}</b> that everything before it is done. Ready {{ three(f.ready) }}.</span></li>
+              <li class="note-line" :class="forecast.year.chanceRatio < 0.5 ? 'needs' : forecast.year.chanceRatio < 0.8 ? 'care' : 'fine'"><span><b>The whole plan within the year: {{ percent(forecast.year.chanceRatio) }}.</b> Finished {{ three(forecast.year.finish) }}.</span></li>
             </ul>
             <ChartBox :option="bandOption(bands, today ?? ('' as never), desk.year?.lastOn ?? ('' as never), inks)" label="When each unit ends: 10 to 90 per cent span and middle; the list above has the main figures" :height="80 + bands.length * 34" />
             <details class="said mt-1"><summary class="cursor-pointer">How this is worked out</summary>

@@ -5,7 +5,7 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { mondayOf, weekdayOf } from '#core/base'
 import type { ClassId, LessonId } from '#core/base'
 import { deskWeeks } from '../../components/desk/deskWeeks'
-import { acrossClasses, alongLessons, atDay } from '../../components/desk/selection'
+import { atDay } from '../../components/desk/selection'
 import { addOnGround, agreeOn } from '../../components/desk/moves'
 import type { Drop, Selection } from '../../components/desk/selection'
 import ShortcutSheet from '../../components/desk/ShortcutSheet.vue'
@@ -166,7 +166,7 @@ function backToDesk(): void {
         <DeskGrid v-else :columns="drawn" :before="ripple.isOpen ? columns : null" :weeks="weeks" :now="now" :today="today" :today-ratio="todayRatio" :selection="selection" @select="choose($event)" @open="show($event.of.id)" @drop="dropped" @stretch="pulled" />
       </div>
       <aside id="inspector" class="inspector" aria-label="Details" @keydown.esc="backToDesk">
-        <LessonInspector v-if="selection?.kind === 'lesson' && chosen" :column="chosen" :lesson-id="selection.lessonId" :now="now" @record="recording.record($event)" @fix="acts.fix($event)" @leave="acts.leave($event)" @shift="recording.shift($event)" @lengthen="acts.lengthen($event)" @as-planned="acts.lengthen(null)" @lose="acts.lose(chosen.of.id, $event)" @go-to="choose({ ...selection, classId: $event }, true)" />
+        <LessonInspector v-if="selection?.kind === 'lesson' && chosen" :column="chosen" :lesson-id="selection.lessonId" :now="now" @record="recording.record($event)" @fix="recording.fix($event)" @leave="recording.leave($event)" @shift="recording.shift($event)" @lengthen="acts.lengthen($event)" @as-planned="acts.lengthen(null)" @lose="acts.lose(chosen.of.id, $event)" @go-to="choose({ ...selection, classId: $event }, true)" />
         <MeetingInspector v-else-if="selection?.kind === 'meeting' && chosen" :column="chosen" :on="selection.on" :start-minute="selection.startMinute" @lose="acts.lose(chosen.of.id, $event)" @give-back="acts.giveBack(chosen.of.id, $event)" @add="(meeting, title) => chosen && addLesson(chosen, meeting, title)" @announce="acts.announce($event as never)" />
         <p v-else class="said">Choose a stone to see its lesson.</p>
       </aside>

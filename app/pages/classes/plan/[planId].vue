@@ -94,7 +94,7 @@ onBeforeRouteLeave(() => { if (command.value) tell.done('Your changes to the pla
       </div>
       <aside v-if="page?.mayEdit" id="plan-fields" class="fields" aria-label="Details">
         <PlanFields v-if="chosen.length" :key="[...selected].join()" :plan="draft" :lessons="chosen" @set="plan.set(selected, $event)" @remove="remove" @step="plan.step(selected, $event)" @rename-unit="plan.renameUnit" />
-        <div v-else class="said grid gap-2"><p>Choose a lesson to change it. Shift or Ctrl chooses several, to change them together.</p><p>Alt ↑ ↓ moves what is chosen, Delete takes it out, Enter goes to its fields. Rows can be dragged.</p></div>
+        <div v-else class="grid gap-5"><div class="said grid gap-2"><p>Choose a lesson to change it. Shift or Ctrl chooses several, to change them together.</p><p>Alt ↑ ↓ moves what is chosen, Delete takes it out, Enter goes to its fields. Rows can be dragged.</p></div><PlanParts :plan="draft" :year="page.year" @change="plan.change" /></div>
       </aside>
     </div>
   </div>
