@@ -16,7 +16,11 @@ export default defineNuxtConfig({
   imports: { autoImport: false },
   components: [{ path: '~/components', pathPrefix: false }],
   ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] } },
-  icon: { provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] }, clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'], globExclude: [] }, sizeLimitKb: 128 } },
+  icon: {
+    provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] },
+    // learners' icons and those of the frame come with the page; our server sends the others when a teacher's page asks
+    clientBundle: { scan: { globInclude: ['app/app.config.ts', 'app/layouts/*.vue', 'app/components/{frame,learner}/*.vue', 'app/pages/learn/*.vue', 'app/pages/sign-*.vue', 'app/pages/join.vue'], globExclude: [] }, sizeLimitKb: 128 },
+  },
   colorMode: { preference: 'system', fallback: 'light' },
   app: { head: { htmlAttrs: { lang: 'en' }, title: 'Step Cairn', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }] } },
   experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },

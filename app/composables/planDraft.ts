@@ -1,4 +1,4 @@
-import { useSessionStorage } from '@vueuse/core'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { asId } from '#core/base'
 import type { LessonId, PlanId, Result, UnitId } from '#core/base'
@@ -15,7 +15,7 @@ import { call } from '../wire/call'
 export function usePlanDraft(planId: PlanId) {
   const page = shallowRef<PlanPage | null>(null)
   const problem = shallowRef<Refusal | null>(null)
-  const kept = useSessionStorage<string>(`plan-draft ${planId}`, '')
+  const kept = useLocalStorage<string>(`plan-draft ${planId}`, '')
   const draft = shallowRef<Plan | null>(null)
   const command = computed(() => (page.value && draft.value ? planCommand(page.value.plan, draft.value) : null))
   const fault = computed(() => { const checked = draft.value ? checkPlan(draft.value) : null; return checked && !checked.ok ? checked.error : null })

@@ -12,6 +12,7 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
   const desk = useDesk()
   const ripple = useRipple()
   const tell = useTell()
+  const nameOf = (at: NonNullable<ReturnType<typeof acts.chosen>>) => { const l = at.column.lessons.get(at.lessonId); return l?.number || l?.title || 'Lesson' }
 
   /** Records what happened to the chosen lesson; what pushes other lessons is looked at first. */
   async function record(happened: Happened): Promise<void> {
@@ -45,13 +46,13 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
   /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */
   async function fix(to: FixedDate | 'free' | null): Promise<void> {
     const at = acts.chosen()
-    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, 'Fixed date', at.lessonId)
+    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, `${nameOf(at)} fixed`, at.lessonId)
   }
 
   /** Leaves the chosen lesson out of its class, or takes it back in (null). */
   async function leave(to: Left | null): Promise<void> {
     const at = acts.chosen()
-    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? 'Left out' : 'Taken back in', at.lessonId)
+    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? `${nameOf(at)} left out` : `${nameOf(at)} taken back in`, at.lessonId)
   }
 
   return { record, shift, drop, fix, leave }

@@ -21,6 +21,7 @@ export const useRipple = defineStore('ripple', () => {
   const problem = shallowRef<Refusal | null>(null)
   const waiting = ref(false)
   let asked = 0
+  let arriving: Promise<void> = Promise.resolve()
 
   const isOpen = computed(() => change.value !== null)
   const wayFor = (c: ClassRipple): WayShown | undefined => c.ways.find(w => w.way === (chosen.value.get(c.classId) ?? 'use-slack'))
@@ -47,14 +48,16 @@ export const useRipple = defineStore('ripple', () => {
     classes.value = []
     show()
     waiting.value = true
-    const reply = await call(PreviewRipple, { body: next as never })
-    if (ask !== asked) return
-    waiting.value = false
-    if (reply.ok) {
-      classes.value = reply.value.classes
-      show()
-    }
-    else problem.value = reply.error
+    arriving = call(PreviewRipple, { body: next as never }).then((reply) => {
+      if (ask !== asked) return
+      waiting.value = false
+      if (reply.ok) {
+        classes.value = reply.value.classes
+        show()
+      }
+      else problem.value = reply.error
+    })
+    await arriving
   }
 
   /** Chooses a way out for one class, or for all. */
@@ -75,8 +78,10 @@ export const useRipple = defineStore('ripple', () => {
 
   /** Makes the change with the ways chosen, as one step of undo. */
   async function apply(): Promise<Result<Replanned, Refusal> | null> {
+    // who is quick with Enter means what is about to be shown
+    while (waiting.value) await arriving
     const act = command.value
-    if (!act || waiting.value) return null
+    if (!act || problem.value) return null
     close()
     return desk.act(act)
   }

@@ -1,7 +1,7 @@
 import { assertNever } from '#core/base'
 import type { LessonId } from '#core/base'
 import { singlesOf } from '#core/pacing'
-import type { ClassCommand, FixedDate, NoteCommand, PacingCommand, Plan, PlanCommand, PlanLesson, Purpose } from '#core/pacing'
+import type { ClassCommand, FixedDate, NoteCommand, PacingCommand, Plan, PlanCommand, PlanLesson, Purpose, SingleCommand } from '#core/pacing'
 import type { DeskClass } from '#shared/contracts/pacing'
 import { count, sayMeetings } from './numbers'
 import { sayDay } from './times'
@@ -86,7 +86,13 @@ function sayTogether({ purpose, commands }: Extract<PacingCommand, { kind: 'toge
   const ids = [...new Set(commands.flatMap(c => ('classId' in c ? [c.classId] : [])))]
   const names = ids.map(id => known.classes.find(c => c.id === id)?.shortName ?? 'class')
   const of = names.length === 0 ? '' : names.length > 2 ? `${names.length} classes: ` : `${names.join(', ')}: `
-  return `${purpose.code === 'ripple' && singlesOf({ kind: 'together', purpose, commands }).some(c => c.kind === 'note') ? '' : of}${sayPurpose(purpose, known)}`
+  return `${purpose.code === 'ripple' && singlesOf({ kind: 'together', purpose, commands }).some(c => c.kind === 'note') ? '' : of}${sayPurpose(purpose, withAdded(commands, known))}`
+}
+
+/** A lesson that was added and taken back is known from the act alone. */
+function withAdded(commands: readonly SingleCommand[], known: Known): Known {
+  const lessons = commands.flatMap(c => (c.kind === 'lesson' && c.part === 'added' ? [c.to ?? c.from] : [])).filter(l => l !== null)
+  return lessons.length === 0 ? known : { ...known, plans: [...known.plans, { lessons } as unknown as Plan] }
 }
 
 function sayPurpose(purpose: Purpose, known: Known): string {

@@ -34,7 +34,19 @@ async function readBody(event: H3Event, most: number): Promise<Result<unknown, W
 }
 
 function invalid(error: z.ZodError): WireRefusal {
-  const issue = error.issues[0]
+  const issue = error.issues[0] && closest(error.issues[0])
   const unknown = issue?.code === 'unrecognized_keys' ? issue.keys[0] : undefined
   return { code: 'input/invalid', field: [...(issue?.path ?? []), ...(unknown === undefined ? [] : [unknown])].map(String).join('.'), problem: unknown === undefined ? issue?.message ?? 'is not valid' : 'is not known here' }
+}
+
+/** Where several shapes would do, the fault of the one that fits best. */
+function closest(issue: z.core.$ZodIssue): z.core.$ZodIssue {
+  if (issue.code !== 'invalid_union') return issue
+  const [best] = [...issue.errors].filter(e => e.length > 0).sort((a, b) => a.length - b.length || depthOf(b) - depthOf(a))
+  const inner = best?.[0] && closest(best[0])
+  return inner ? { ...inner, path: [...issue.path, ...inner.path] } as z.core.$ZodIssue : issue
+}
+
+function depthOf(issues: readonly z.core.$ZodIssue[]): number {
+  return Math.max(...issues.map(i => i.path.length))
 }

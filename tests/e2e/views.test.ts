@@ -9,7 +9,7 @@ beforeAll(async () => { server = await aServer('demo') })
 
 /** Every main view with words that stand on it once it is there. */
 const TEACHER: readonly (readonly [path: string, words: string])[] = [
-  ['/pace', 'Length here'], ['/shelf?piece=piece-wav204', 'As a learner sees it'], ['/shelf-own', 'Question 1'], ['/classes', 'Science 7 E'], ['/classes/year', 'Harvest break'], ['/classes/plans', 'From an outline'], ['/classes/new', 'Meets on'],
+  ['/pace', 'Length here'], ['/pace/fit', 'Meetings there are'], ['/pace/charts', 'that everything before it is done'], ['/pace/sheet', 'W1.1 What a vibration is'], ['/shelf?piece=piece-wav204', 'As a learner sees it'], ['/shelf-own', 'Question 1'], ['/classes', 'Science 7 E'], ['/classes/year', 'Harvest break'], ['/classes/plans', 'From an outline'], ['/classes/new', 'Meets on'],
   ['/work', 'To publish'], ['/work/new?piece=piece-wav402', 'Last look'], ['/evidence', 'Handed in'],
 ]
 
@@ -37,7 +37,20 @@ describe('every main view', () => {
     await teacher.page.locator('[data-hook="classes"] a').click()
     await teacher.sees('Joining code')
     await teacher.isAccessible()
+    await teacher.go('/classes/plans')
+    await teacher.click('edit-plan')
+    await teacher.has('[role="option"]')
+    await teacher.page.locator('[role="option"]').click()
+    await teacher.sees('Not right after a break')
+    await teacher.isAccessible()
     await teacher.go('/pace')
+    await teacher.click('announce')
+    await teacher.sees('The whole school')
+    await teacher.isAccessible()
+    await teacher.click('look-note')
+    await teacher.has('[data-hook="ripple-detail"]')
+    await teacher.isAccessible()
+    await teacher.click('drop-ripple')
     await teacher.page.locator('.colhead .name').click()
     await teacher.sees('Week of Mon 19 Oct')
     await teacher.isAccessible()

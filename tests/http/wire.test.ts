@@ -54,9 +54,19 @@ describe('bad requests', () => {
     expect((await agent.raw('POST', '/api/read-outline', { text: 'a,b,1' }, { origin: server.address })).status).toBe(200)
   })
 
+  it('names the field of a planning act that is wrong, whichever kind of act it is', async () => {
+    const agent = await signedIn(server, 'tess', 'long enough')
+    const wrong = async (body: unknown) => JSON.parse((await agent.raw('POST', '/api/desk/command', body)).text).error
+    expect(await wrong({ kind: 'length', classId: 'c', lessonId: 'l', from: null, to: 1.5 })).toMatchObject({ code: 'input/invalid', field: 'to' })
+    expect(await wrong({ kind: 'note', yearId: 'y', from: null, to: { id: 'n', kind: 'closure', name: '', fromOn: '2026-02-31', throughOn: '2026-09-01', classIds: [] } })).toMatchObject({ field: 'to.name' })
+    expect(await wrong({ kind: 'class', classId: 'c', part: 'baseline', from: null, to: { agreedAt: 1, lessons: { a: [['2026-09-31', 2]] } } })).toMatchObject({ field: 'to.lessons' })
+    expect(await wrong({ kind: 'together', purpose: { code: 'fit' }, commands: [] })).toMatchObject({ field: 'commands' })
+    expect((await wrong({ kind: 'dance' })).code).toBe('input/invalid')
+  })
+
   it('refuses 5 MB of calendar and what is no calendar', async () => {
     const agent = await signedIn(server, 'tess', 'long enough')
-    const dates = { firstOn: '2026-08-24' as never, lastOn: '2027-06-11' as never , zone: 'America/Denver' }
+    const dates = { firstOn: '2026-08-24' as never, lastOn: '2027-06-11' as never, zone: 'America/Denver' }
     expect((await agent.call(ReadClosures, { body: { text: `BEGIN:VCALENDAR\n${'X-A:b\n'.repeat(900_000)}`, ...dates } })).status).toBe(413)
     expect((await agent.call(ReadClosures, { body: { text: 'PK not a calendar', ...dates } })).error?.code).toBe('formats/not-a-calendar')
   })

@@ -102,6 +102,7 @@ function pull(event: PointerEvent): void {
 .stone.covered, .stone.passed { background: var(--tint); border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line)); }
 .stone.passed { border-right-style: dashed; border-top-style: dashed; border-bottom-style: dashed; }
 .cairn { width: 0.62rem; height: 0.62rem; margin-right: -0.2rem; flex: none; align-self: center; fill: var(--ui-text); }
+.stone:has(.cairn):not(.roomy) { padding-inline: 0.1rem 0; gap: 0.3rem; }
 .edge { position: absolute; right: 0; top: 0; bottom: 0; width: 6px; cursor: ew-resize; }
 .edge:hover { background: color-mix(in oklab, var(--ui-primary) 45%, transparent); }
 .pulled { position: absolute; right: 8px; top: 2px; background: var(--ui-primary); color: var(--ui-bg); border-radius: 3px; padding: 0 4px; }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { until, useEventListener } from '@vueuse/core'
 import { computed } from 'vue'
 import { useTell } from '../../composables/tell'
 import { useDesk } from '../../stores/desk'
@@ -10,7 +10,9 @@ const desk = useDesk()
 const tell = useTell()
 
 async function go(way: 'undo' | 'redo'): Promise<void> {
-  if (!desk.steps[way] || desk.busy) return
+  // a step asked for while the last act is still on its way is done after it
+  await until(() => desk.busy).toBe(false)
+  if (!desk.steps[way]) return
   const reply = await desk.step(way)
   if (!reply.ok) tell.refused(reply.error)
   else if (reply.value && reply.value.moved > 0) tell.done(`${count(reply.value.moved, 'piece')} of work moved back`)

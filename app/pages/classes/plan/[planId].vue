@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import type { LessonId, PlanId } from '#core/base'
 import { layOut } from '#core/pacing'
@@ -65,8 +64,6 @@ async function copy(): Promise<void> {
 function edit(): void {
   document.querySelector<HTMLElement>('#plan-fields input, #plan-fields select')?.focus()
 }
-// the draft is kept in this tab, so leaving loses nothing; closing the tab would
-useEventListener(window, 'beforeunload', (event) => { if (command.value) event.preventDefault() })
 onBeforeRouteLeave(() => { if (command.value) tell.done('Your changes to the plan wait here until you keep them.') })
 </script>
 
