@@ -1,17 +1,20 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
+import { deskBench } from './desk.bench'
 import { layOutBench } from './layOut.bench'
 import { print } from './measure'
+import { planningBench } from './planning.bench'
 import type { Line } from './measure'
 import { windowsBench } from './windows.bench'
 
 // npm run bench: figures as a table, and as JSON in .tmp/bench.json
-const SUITES: Readonly<Record<string, () => Line[]>> = { 'Laying out': layOutBench, 'Audience and windows': windowsBench }
+const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = { 'Laying out': layOutBench, 'Fit, ripple, forecast': planningBench, 'Audience and windows': windowsBench, 'The desk in a browser': deskBench }
 const wanted = process.argv[2]
 const report: Record<string, readonly Line[]> = {}
 for (const [title, run] of Object.entries(SUITES)) {
   if (wanted && !title.toLowerCase().includes(wanted.toLowerCase())) continue
-  report[title] = run()
-  print(title, report[title])
+  const lines = await run()
+  report[title] = lines
+  print(title, lines)
 }
 mkdirSync('.tmp', { recursive: true })
 writeFileSync('.tmp/bench.json', JSON.stringify({ node: process.version, report }, null, 2))

@@ -29,13 +29,13 @@ export function courseOf(plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts
   const track = trackOf(meetings, settings)
   const sequence = sequenceOf(plan, pacing)
   const bounds = partBounds(track, plan.parts ?? [], terms)
-  const partOf = new Map((plan.units ?? []).map(u => [u.id, u.partId]))
+  const partOf = bounds.size === 0 ? null : new Map((plan.units ?? []).map(u => [u.id, u.partId]))
   const items: Item[] = []
   for (const lesson of sequence) {
     const record = pacing.records[lesson.id]
     if (record?.outcome === 'covered' || pacing.left[lesson.id] !== undefined) continue
     const need: Need = record ? { unit: 'meetings', amount: record.moreHalves } : { unit: lesson.length.unit, amount: amountOf(lesson, pacing.lengths) }
-    items.push(itemOf(track, lesson, need, record ? null : fixedOf(lesson, pacing), bounds.get(partOf.get(lesson.unitId) ?? '')))
+    items.push(itemOf(track, lesson, need, record ? null : fixedOf(lesson, pacing), partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')))
   }
   return { track, from: recordedPosition(track, pacing), items, sequence }
 }
@@ -43,6 +43,8 @@ export function courseOf(plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts
 interface Bounds { readonly from: Position, readonly to: Position }
 
 function itemOf(track: Track, lesson: PlanLesson, need: Need, fixed: FixedDate | null, part: Bounds | undefined): Item {
+  // nearly every lesson: bound by nothing but the year
+  if (fixed === null && part === undefined) return { lesson, need, fixed, earliest: 0, startsAt: -1, endsBy: track.end, endsBecause: 'year' }
   const startOn = fixed?.kind === 'on' || fixed?.kind === 'not-before' ? fixed.on : fixed?.kind === 'within' ? fixed.fromOn : null
   const endOn = fixed?.kind === 'not-after' ? fixed.on : fixed?.kind === 'within' ? fixed.throughOn : null
   const start = startOn === null ? 0 : positionAt(track, firstOnOrAfter(track, startOn))
@@ -87,7 +89,7 @@ export function limitsOf({ track, items }: Course): readonly { readonly at: Posi
   let next: { at: Position, by: LessonId | null } = { at: track.end, by: null }
   for (let i = items.length - 1; i >= 0; i--) {
     const item = items[i] as Item
-    limits[i] = next.at < item.endsBy ? next : { at: item.endsBy, by: null }
+    limits[i] = next.at <= item.endsBy ? next : { at: item.endsBy, by: null }
     const latest = item.startsAt >= 0 ? item.startsAt : item.endsBecause === 'fixed' ? latestStart(track, item) : null
     if (latest !== null && latest <= next.at) next = { at: latest, by: item.lesson.id }
   }

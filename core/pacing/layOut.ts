@@ -24,9 +24,9 @@ export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing 
 
 /** Lays a prepared course. */
 export function layCourse(course: Course, pacing: ClassPacing): Layout {
-  const { track, items, sequence } = course
+  const { track, items } = course
   const findings: LayoutFinding[] = []
-  const laid = new Map<LessonId, Placement>()
+  const laid: Placement[] = []
   const limits = limitsOf(course)
   let cursor = course.from
   let lastEnd = cursor
@@ -36,7 +36,7 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     const limit = limits[i] as { at: Position, by: LessonId | null }
     const from = startOf(track, item, cursor, findings)
     if (blocked !== null && limit.at <= blocked.until) {
-      laid.set(item.lesson.id, refused(track, item, from, { why: 'after-one-that-does-not-fit', lessonId: blocked.by }))
+      laid.push(refused(track, item, from, { why: 'after-one-that-does-not-fit', lessonId: blocked.by }))
       continue
     }
     const slots: Slot[] = []
@@ -45,20 +45,21 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     const late = item.startsAt >= 0 && cursor > item.startsAt
     if (end < 0 || (end > limit.at && !late)) {
       blocked = { by: item.lesson.id, until: limit.at }
-      laid.set(item.lesson.id, refused(track, item, from, whyNot(track, item, from, limit)))
+      laid.push(refused(track, item, from, whyNot(track, item, from, limit)))
       continue
     }
     blocked = null
     cursor = lastEnd = end
-    laid.set(item.lesson.id, { lessonId: item.lesson.id, placed: true, halves: sum(slots), slots })
+    laid.push({ lessonId: item.lesson.id, placed: true, halves: item.need.unit === 'meetings' ? item.need.amount : sum(slots), slots })
   }
-  return { placements: sequence.map(l => placementOf(l, laid, track, pacing)), capacities: track.capacities, slackHalves: halvesBetween(track, lastEnd, track.end), findings }
+  return { placements: withRecord(course, laid, pacing), capacities: track.capacities, slackHalves: halvesBetween(track, lastEnd, track.end), findings }
 }
 
 /** Where an item starts from a cursor; says when a fixed date is missed, has no meeting, or a break makes it wait. */
 function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFinding[]): Position {
   const { lesson, fixed } = item
   const from = Math.max(cursor, item.earliest)
+  if (fixed === null && !lesson.notAfterBreak) return from
   if (fixed?.kind === 'on') {
     const on = track.meetings[meetingOf(from)]?.on
     if (on !== undefined && on !== fixed.on) findings.push({ code: cursor > item.startsAt ? 'fixed-date-missed' : 'no-meeting-on-fixed-date', lessonId: lesson.id, wantedOn: fixed.on, on })
@@ -79,6 +80,13 @@ function whyNot(track: Track, item: Item, from: Position, limit: { readonly at: 
 
 function refused(track: Track, item: Item, from: Position, because: NotPlaced): Placement {
   return { lessonId: item.lesson.id, placed: false, halves: inHalves(track, item.need, from), because }
+}
+
+/** Placements of the whole sequence: what is laid, and in its place what is recorded or left out. */
+function withRecord({ track, items, sequence, from }: Course, laid: readonly Placement[], pacing: ClassPacing): readonly Placement[] {
+  if (from === 0 && items.length === sequence.length && Object.keys(pacing.records).length === 0) return laid
+  const byLesson = new Map(laid.map(p => [p.lessonId, p]))
+  return sequence.map(l => placementOf(l, byLesson, track, pacing))
 }
 
 /** A lesson's placement with what was already held of it in front. */

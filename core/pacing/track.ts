@@ -40,15 +40,19 @@ export function capacityOf(meeting: Pick<Meeting, 'minutes' | 'usualMinutes'>, s
 /** Prepares meetings for laying. */
 export function trackOf(meetings: readonly Ground[], settings: LayoutSettings = DEFAULT_LAYOUT): Track {
   const count = meetings.length
-  const capacities = new Array<number>(count)
-  const [sizes, halves, before] = [new Int32Array(count), new Int32Array(count), new Int32Array(count + 1)]
+  const capacities: number[] = []
+  const sizes = new Int32Array(count)
+  const halves = new Int32Array(count)
+  const before = new Int32Array(count + 1)
+  let sum = 0
   for (let m = 0; m < count; m++) {
-    const meeting = meetings[m] as Ground
-    const capacity = capacityOf(meeting, settings)
-    capacities[m] = capacity
-    sizes[m] = meeting.minutes * 2
-    halves[m] = capacity === 2 ? meeting.minutes : meeting.minutes * 2
-    before[m + 1] = (before[m] as number) + capacity
+    const { minutes, usualMinutes } = meetings[m] as Ground
+    const isWhole = minutes >= usualMinutes * settings.wholeFromRatio
+    capacities.push(isWhole ? 2 : 1)
+    sizes[m] = minutes * 2
+    halves[m] = isWhole ? minutes : minutes * 2
+    sum += isWhole ? 2 : 1
+    before[m + 1] = sum
   }
   return { meetings, capacities, sizes, halves, before, end: count * STEP }
 }

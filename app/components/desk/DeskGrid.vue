@@ -13,6 +13,10 @@ import type { Drop, Selection } from './selection'
 const props = defineProps<{ columns: readonly DeskColumn[], weeks: readonly DeskWeek[], now: Instant, today: IsoDay | null, todayRatio: number, selection: Selection | null, before?: readonly DeskColumn[] | null }>()
 const emit = defineEmits<{ select: [at: Selection], open: [column: DeskColumn], drop: [drop: Drop], stretch: [column: DeskColumn, lessonId: LessonId, halves: number] }>()
 
+// one function each for all stones: a new one would have every stone drawn again
+const pick = (at: Selection) => emit('select', at)
+const drop = (what: Drop) => emit('drop', what)
+const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) => emit('stretch', column, lessonId, halves)
 const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
 const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
   const at = props.selection
@@ -21,6 +25,8 @@ const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: {
   const m = s.kind === 'lost' ? s.lost : s.meeting === undefined ? undefined : column.calendar.meetings[s.meeting]
   return s.kind !== 'stone' && m?.on === at.on && m.startMinute === at.startMinute
 }
+/** What is chosen, if it concerns this cell: only such cells are drawn anew when the choice moves on. */
+const chosenIn = (column: DeskColumn, week: DeskWeek) => (column.weeks.get(week.mondayOn)?.stretches.some(s => isAt(column, s) || isLit(column, s)) ? props.selection : null)
 const isLit = (column: DeskColumn, s: { kind: string, lessonId?: string }) => props.selection?.kind === 'lesson' && props.selection.classId !== column.of.id && s.kind === 'stone' && s.lessonId === props.selection.lessonId
 const drifts = computed(() => new Map(props.columns.map(c => [c.of.id, props.today ? driftOf(c, props.today) : null])))
 /** Lessons that lie elsewhere than before the change that is looked at. */
@@ -57,9 +63,9 @@ const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0
       </div>
       <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
       <template v-else>
-        <div v-for="c in columns" :key="c.of.id" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves * 6}, minmax(0, 1fr))` }">
+        <div v-for="c in columns" :key="c.of.id" v-memo="[c, w, now, ghosts.get(c.of.id), chosenIn(c, w)]" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves * 6}, minmax(0, 1fr))` }">
           <DeskStretch
-            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" :ghost="isGhost(c, s)" @select="emit('select', $event)" @drop="emit('drop', $event)" @stretch="(id, halves) => emit('stretch', c, id, halves)"
+            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" :ghost="isGhost(c, s)" @select="pick" @drop="drop" @stretch="stretch"
           />
         </div>
         <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
@@ -72,6 +78,8 @@ const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0
 <style scoped>
 .desk { width: 100%; min-width: calc(4rem + var(--columns) * 8rem); padding-bottom: 3rem; }
 .row { position: relative; isolation: isolate; display: grid; border-bottom: 1px solid var(--ui-border-muted); min-height: 2.35rem; }
+/* weeks out of sight are laid out and painted once they come near */
+.row:not(.head) { content-visibility: auto; contain-intrinsic-size: auto 2.6rem; }
 .row.term { border-top: 2px solid var(--ui-border-accented); }
 .row.current { background: color-mix(in oklab, var(--color-gorse-300) 12%, transparent); }
 .head { position: sticky; top: 0; z-index: 10; background: var(--ui-bg); border-bottom: 1px solid var(--ui-border-accented); }

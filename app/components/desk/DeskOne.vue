@@ -11,8 +11,11 @@ import type { MeetingRow } from './meetingRows'
 import type { Drop, Selection } from './selection'
 
 const props = defineProps<{ column: DeskColumn, weeks: readonly DeskWeek[], now: Instant, selection: Selection | null, before?: DeskColumn | null }>()
-const emit = defineEmits<{ select: [at: Selection], drop: [drop: Drop], stretch: [lessonId: LessonId, halves: number] }>()
+const emit = defineEmits<{ select: [at: Selection], drop: [drop: Drop], stretch: [column: DeskColumn, lessonId: LessonId, halves: number] }>()
 const desk = useDesk()
+const pick = (at: Selection) => emit('select', at)
+const drop = (what: Drop) => emit('drop', what)
+const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) => emit('stretch', column, lessonId, halves)
 
 const rows = computed(() => new Map(props.weeks.map(w => [w.mondayOn, meetingRows(props.column, w.mondayOn)])))
 const chosen = (row: MeetingRow, s: Stretch) => {
@@ -53,7 +56,7 @@ const workAt = (monday: IsoDay, i: number) => {
         <div role="rowheader" class="when">{{ sayDay(row.on) }}</div>
         <div role="gridcell" class="said">{{ sayMinute(row.startMinute) }}<template v-if="row.meeting"> · {{ row.meeting.minutes }} min</template></div>
         <div role="gridcell" class="stones" :style="{ gridTemplateColumns: `repeat(12, minmax(0, 1fr))` }">
-          <DeskStretch v-for="(s, n) in row.stretches" :key="n" :column="column" :stretch="s" :now="now" roomy :selected="chosen(row, s)" :lit="false" :reachable="chosen(row, s)" :ghost="isGhost(s)" @select="emit('select', $event)" @drop="emit('drop', $event)" @stretch="(id, halves) => emit('stretch', id, halves)" />
+          <DeskStretch v-for="(s, n) in row.stretches" :key="n" :column="column" :stretch="s" :now="now" roomy :selected="chosen(row, s)" :lit="false" :reachable="chosen(row, s)" :ghost="isGhost(s)" @select="pick" @drop="drop" @stretch="stretch" />
         </div>
         <div role="gridcell" class="tied">
           <span v-if="row.meeting?.because.length" class="said">{{ row.meeting.because.join(', ') }}</span>

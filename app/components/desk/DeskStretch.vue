@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Instant, LessonId } from '#core/base'
 import type { Stretch } from '#core/pacing'
 import type { DeskColumn } from '../../stores/deskColumn'
@@ -8,7 +8,7 @@ import { isFixed, sayBare, sayLost, sayStone, stoneState } from '../../words/sto
 import type { Drop, Selection } from './selection'
 
 const props = defineProps<{ column: DeskColumn, stretch: Stretch, now: Instant, selected: boolean, lit: boolean, reachable: boolean, roomy?: boolean, ghost?: boolean }>()
-const emit = defineEmits<{ select: [at: Selection], drop: [drop: Drop], stretch: [lessonId: LessonId, halves: number] }>()
+const emit = defineEmits<{ select: [at: Selection], drop: [drop: Drop], stretch: [column: DeskColumn, lessonId: LessonId, halves: number] }>()
 const box = ref<HTMLElement | null>(null)
 const over = ref(false)
 const pulled = ref(0)
@@ -32,9 +32,10 @@ function choose(): void {
 
 // a stone may be dropped on another one of its class or on free ground; a piece on a stone of any class
 const cleanups: (() => void)[] = []
-onMounted(() => {
+/** Made ready for dragging when something comes near it: hundreds of stones at once would hold up the first paint. */
+function arm(): void {
   const element = box.value
-  if (!element || props.stretch.kind === 'lost') return
+  if (!element || props.stretch.kind === 'lost' || cleanups.length > 0) return
   cleanups.push(draggable({ element, canDrag: () => mayMove.value && pulled.value === 0, getInitialData: () => ({ classId: props.column.of.id, lessonId: props.stretch.kind === 'stone' ? props.stretch.lessonId : '' }) }))
   cleanups.push(dropTargetForElements({
     element,
@@ -48,7 +49,7 @@ onMounted(() => {
       emit('drop', typeof data.pieceId === 'string' ? { pieceId: data.pieceId, classId: props.column.of.id, onto } : { lessonId: data.lessonId as LessonId, classId: props.column.of.id, onto })
     },
   }))
-})
+}
 onBeforeUnmount(() => { for (const end of cleanups) end() })
 
 /** Pulling the edge of a stone: every half cell is half a meeting. */
@@ -64,7 +65,7 @@ function pull(event: PointerEvent): void {
   const move = (e: PointerEvent) => { pulled.value = Math.max(1 - stretch.halves, Math.round((e.clientX - from) / half)) }
   const end = () => {
     handle.removeEventListener('pointermove', move)
-    if (pulled.value !== 0) emit('stretch', stretch.lessonId, pulled.value)
+    if (pulled.value !== 0) emit('stretch', props.column, stretch.lessonId, pulled.value)
     pulled.value = 0
   }
   handle.addEventListener('pointermove', move)
@@ -75,9 +76,9 @@ function pull(event: PointerEvent): void {
 
 <template>
   <button
-    ref="box" type="button" class="stretch" :class="[stretch.kind, state, { selected, lit, roomy, ghost, over, half: stretch.halves <= 1 && !roomy, starts: stretch.kind === 'stone' && stretch.starts, ends: stretch.kind === 'stone' && stretch.ends, marked: lesson && lesson.kind !== 'lesson' }]"
+    ref="box" type="button" class="stretch" :class="[stretch.kind, state, { selected, lit, roomy, ghost, over, half: stretch.halves <= 1 && !roomy, starts: stretch.kind === 'stone' && stretch.starts, ends: stretch.kind === 'stone' && stretch.ends, marked: lesson && lesson.kind !== 'lesson', dated: fixed }]"
     :style="{ gridColumn: `span ${Math.max(1, Math.round(stretch.halves * 6))}`, '--tint': tint }" :aria-label="ghost ? `${label}, after the change` : label" :title="roomy ? undefined : label" :aria-pressed="selected" :tabindex="reachable ? 0 : -1"
-    :data-hook="stretch.kind" :data-lesson="lesson?.number" @click="choose"
+    :data-hook="stretch.kind" :data-lesson="lesson?.number" @click="choose" @pointerenter="arm" @dragenter="arm"
   >
     <template v-if="lesson && stretch.kind === 'stone'">
       <svg v-if="fixed" class="cairn" viewBox="0 0 12 12" aria-hidden="true"><ellipse cx="6" cy="10" rx="5" ry="1.9" /><ellipse cx="6" cy="6.3" rx="3.6" ry="1.7" /><ellipse cx="6" cy="3" rx="2.3" ry="1.5" /></svg>
@@ -92,7 +93,7 @@ function pull(event: PointerEvent): void {
 </template>
 
 <style scoped>
-.stretch { margin-right: 2px; position: relative; display: flex; align-items: baseline; gap: 0.35rem; min-width: 0; height: 100%; overflow: hidden; padding: 0.22rem 0.2rem 0.22rem 0.22rem; font-size: 0.78rem; letter-spacing: -0.01em; line-height: 1.15; text-align: left; cursor: pointer; color: var(--ui-text); white-space: nowrap; align-content: center; }
+.stretch { scroll-margin-top: 9rem; margin-right: 2px; position: relative; display: flex; align-items: baseline; gap: 0.35rem; min-width: 0; height: 100%; overflow: hidden; padding: 0.22rem 0.2rem 0.22rem 0.22rem; font-size: 0.78rem; letter-spacing: -0.01em; line-height: 1.15; text-align: left; cursor: pointer; color: var(--ui-text); white-space: nowrap; align-content: center; }
 .stretch b { font-weight: 650; font-variant-numeric: tabular-nums; }
 .stretch b.again { font-weight: 400; color: var(--ui-text-muted); }
 .stretch span { overflow: hidden; text-overflow: ellipsis; min-width: 0; }
@@ -102,7 +103,7 @@ function pull(event: PointerEvent): void {
 .stone.covered, .stone.passed { background: var(--tint); border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line)); }
 .stone.passed { border-right-style: dashed; border-top-style: dashed; border-bottom-style: dashed; }
 .cairn { width: 0.62rem; height: 0.62rem; margin-right: -0.2rem; flex: none; align-self: center; fill: var(--ui-text); }
-.stone:has(.cairn):not(.roomy) { padding-inline: 0.1rem 0; gap: 0.3rem; }
+.stone.dated:not(.roomy) { padding-inline: 0.1rem 0; gap: 0.3rem; }
 .edge { position: absolute; right: 0; top: 0; bottom: 0; width: 6px; cursor: ew-resize; }
 .edge:hover { background: color-mix(in oklab, var(--ui-primary) 45%, transparent); }
 .pulled { position: absolute; right: 8px; top: 2px; background: var(--ui-primary); color: var(--ui-bg); border-radius: 3px; padding: 0 4px; }

@@ -16,7 +16,8 @@ const ripple = useRipple()
 const box = ref<HTMLElement | null>(null)
 /** The class whose consequences are spelled out. */
 const looked = ref<ClassId | null>(null)
-onMounted(() => box.value?.focus({ preventScroll: true }))
+// whoever works by keys stays on the stone; from a button or a dialog the focus comes here, once the change is on the screen
+onMounted(() => setTimeout(() => { if (!document.activeElement?.classList.contains('stretch')) box.value?.focus({ preventScroll: true }) }, 50))
 
 const nameOf = (id: ClassId) => desk.classes.find(c => c.id === id)?.name ?? ''
 const shownRipple = computed(() => ripple.classes.find(c => c.classId === looked.value) ?? ripple.classes.find(c => (ripple.wayFor(c)?.consequence.moved.length ?? 0) > 0) ?? ripple.classes[0] ?? null)
@@ -33,7 +34,7 @@ function pick(c: ClassRipple, way: Way): void {
 <template>
   <section ref="box" class="ripple" tabindex="-1" aria-label="What this change moves" data-hook="ripple">
     <header class="top">
-      <h2>{{ ripple.cause }}</h2>
+      <h2 aria-live="polite">{{ ripple.cause }}</h2>
       <p class="said grow">Nothing is changed yet. Choose a way out for all classes (keys 1 to 5), or for one in its row.</p>
       <UButton :disabled="ripple.waiting || ripple.problem !== null" data-hook="apply-ripple" @click="emit('apply')">Make the change</UButton>
       <UButton color="neutral" variant="ghost" data-hook="drop-ripple" @click="ripple.close()">Drop it</UButton>
@@ -73,7 +74,8 @@ function pick(c: ClassRipple, way: Way): void {
 </template>
 
 <style scoped>
-.ripple { flex: none; max-height: 56%; display: flex; flex-direction: column; border-top: 2px solid var(--ui-primary); background: var(--ui-bg); outline: none; }
+/* over the desk and not beside it: the desk under it need not be laid out anew */
+.ripple { position: absolute; inset: auto 0 0; z-index: 20; max-height: 56%; box-shadow: 0 -2px 8px rgb(0 0 0 / 0.12); display: flex; flex-direction: column; border-top: 2px solid var(--ui-primary); background: var(--ui-bg); outline: none; }
 .top { display: flex; align-items: center; gap: 0.75rem; padding: 0.45rem 1rem; border-bottom: 1px solid var(--ui-border); }
 .grow { flex: 1; }
 .parts { flex: 1; min-height: 0; display: flex; }

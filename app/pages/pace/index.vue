@@ -96,6 +96,13 @@ async function choose(at: Selection | null, focus = false): Promise<void> {
   target?.scrollIntoView({ block: 'nearest' })
 }
 
+// what is looked at must not lie under the panel
+watch(() => ripple.isOpen && !ripple.waiting, async (isOpen) => {
+  await nextTick()
+  const [stone, panel] = [pane.value?.querySelector<HTMLElement>('button.selected'), document.querySelector<HTMLElement>('[data-hook="ripple"]')]
+  if (isOpen && stone && panel && stone.getBoundingClientRect().bottom > panel.getBoundingClientRect().top) stone.scrollIntoView({ block: 'start' })
+})
+
 function openSheet(): void {
   void sheet.open()
 }
@@ -162,7 +169,7 @@ function backToDesk(): void {
     <div v-else-if="desk.loaded" class="split">
       <YearStrip :weeks="weeks" :column="chosen ?? columns[0] ?? null" :top="y / scrollHeight" :shown="Math.min(1, height / scrollHeight)" @go="pane?.scrollTo({ top: $event * scrollHeight })" />
       <div id="desk-scroll" ref="pane" class="pane" @keydown="keys">
-        <DeskOne v-if="one && drawn[0]" :column="drawn[0]" :before="one" :weeks="weeks" :now="now" :selection="selection" @select="choose($event)" @drop="dropped" @stretch="(id, halves) => one && pulled(one, id, halves)" />
+        <DeskOne v-if="one && drawn[0]" :column="drawn[0]" :before="one" :weeks="weeks" :now="now" :selection="selection" @select="choose($event)" @drop="dropped" @stretch="pulled" />
         <DeskGrid v-else :columns="drawn" :before="ripple.isOpen ? columns : null" :weeks="weeks" :now="now" :today="today" :today-ratio="todayRatio" :selection="selection" @select="choose($event)" @open="show($event.of.id)" @drop="dropped" @stretch="pulled" />
       </div>
       <aside id="inspector" class="inspector" aria-label="Details" @keydown.esc="backToDesk">
@@ -177,7 +184,7 @@ function backToDesk(): void {
 </template>
 
 <style scoped>
-.pace { display: flex; flex-direction: column; height: 100%; }
+.pace { position: relative; display: flex; flex-direction: column; height: 100%; }
 .head { display: flex; align-items: center; gap: 0.75rem; padding: 0.5rem 1rem; border-bottom: 1px solid var(--ui-border); flex-wrap: wrap; }
 .chips { display: flex; gap: 0.3rem; align-items: center; flex-wrap: wrap; }
 .sep { width: 1px; height: 1.2rem; background: var(--ui-border-accented); margin-inline: 0.2rem; }

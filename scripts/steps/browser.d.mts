@@ -1,0 +1,1 @@
+export function browser(): Promise<string | undefined>
