@@ -82,7 +82,7 @@ function readyPlan(deps: Deps, book: Book): Plan {
   const units = book.units.map(u => ({ id: asId<UnitId>(deps.ids.newId()), number: u.number, title: u.title, partId: null }))
   const lessons = book.units.flatMap((u, i) => u.lessons.map((l): PlanLesson => ({
     id: asId<LessonId>(deps.ids.newId()), unitId: units[i]?.id as UnitId, number: l.number, title: l.title, kind: l.kind, fixed: null, notAfterBreak: l.kind === 'test', bookLessonId: l.id,
-    weight: l.kind === 'project' ? 'useful' : l.kind === 'review' ? 'optional' : 'core', length: lengthAround(l.typicalMeetings),
+    weight: l.kind === 'project' ? 'useful' : l.kind === 'review' ? 'optional' : 'core', length: l.kind === 'test' ? { ...lengthAround(l.typicalMeetings), min: l.typicalMeetings } : lengthAround(l.typicalMeetings),
   })))
   return { id: asId<PlanId>(deps.ids.newId()), title: `${book.title}: ready plan`, course: book.course, parts: [], units, lessons }
 }

@@ -90,6 +90,7 @@ function pick(c: ClassRipple, way: Way): void {
 .ways td { border-bottom: 1px solid var(--ui-border-muted); border-left: 1px solid var(--ui-border-muted); vertical-align: top; }
 .ways td button { display: block; width: 100%; height: 100%; text-align: left; padding: 0.25rem 0.5rem; cursor: pointer; line-height: 1.3; }
 .ways td button:hover { background: var(--ui-bg-muted); }
+.ways td.on button:hover { background: transparent; }
 .ways .on { background: color-mix(in oklab, var(--ui-primary) 10%, var(--ui-bg)); }
 .ways td.on { box-shadow: inset 3px 0 0 var(--ui-primary); }
 .sum { padding: 0.25rem 0.5rem; font-variant-numeric: tabular-nums; }

@@ -1,4 +1,5 @@
 import type { LessonId } from '../../base'
+import { limitsOf } from '../course'
 import type { Item } from '../course'
 import { firstOnOrAfter, halvesBetween, inHalves, place, positionAt } from '../track'
 import type { Position } from '../track'
@@ -15,10 +16,12 @@ export const hold: WayOut = (bitten) => {
   const targets = items.map(item => (item.lesson.id === changed ? null : oldStart(item.lesson.id, bitten)))
   const lengths = { ...after.pacing.lengths }
   const left: Record<LessonId, Left> = { ...after.pacing.left }
+  const limits = limitsOf(after.course)
   let cursor: Position = after.course.from
   for (const [i, item] of items.entries()) {
     const start = Math.max(cursor, i < first ? item.earliest : targets[i] ?? item.earliest)
-    const next = targets.slice(i + 1).find(t => t !== null) ?? track.end
+    // the next lesson's place, or a fixed date that comes before it now
+    const next = Math.min(targets.slice(i + 1).find(t => t !== null) ?? track.end, limits[i]?.at ?? track.end)
     const taken = i < first || item.lesson.id === changed || item.fixed !== null ? item.need.amount : roomFor(item, halvesBetween(track, start, next), inHalves(track, item.need, start))
     if (taken === 0) left[item.lesson.id] = 'not-covered'
     else if (taken < item.need.amount) lengths[item.lesson.id] = taken
