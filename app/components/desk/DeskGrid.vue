@@ -18,25 +18,24 @@ const pick = (at: Selection) => emit('select', at)
 const drop = (what: Drop) => emit('drop', what)
 const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) => emit('stretch', column, lessonId, halves)
 const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
-const isAt = (column: DeskColumn, s: { kind: string, lessonId?: string, lost?: { on: IsoDay, startMinute: number }, meeting?: number }) => {
+/** What is chosen, if it concerns this cell. */
+function chosenIn(column: DeskColumn, week: DeskWeek): Selection | null {
   const at = props.selection
-  if (!at || at.classId !== column.of.id) return false
-  if (at.kind === 'lesson') return s.kind === 'stone' && s.lessonId === at.lessonId
-  const m = s.kind === 'lost' ? s.lost : s.meeting === undefined ? undefined : column.calendar.meetings[s.meeting]
-  return s.kind !== 'stone' && m?.on === at.on && m.startMinute === at.startMinute
+  const isHere = column.weeks.get(week.mondayOn)?.stretches.some((s) => {
+    if (at?.kind === 'lesson') return s.kind === 'stone' && s.lessonId === at.lessonId
+    return at?.classId === column.of.id && s.kind !== 'stone'
+  })
+  return isHere ? at : null
 }
-/** What is chosen, if it concerns this cell: only such cells are drawn anew when the choice moves on. */
-const chosenIn = (column: DeskColumn, week: DeskWeek) => (column.weeks.get(week.mondayOn)?.stretches.some(s => isAt(column, s) || isLit(column, s)) ? props.selection : null)
-const isLit = (column: DeskColumn, s: { kind: string, lessonId?: string }) => props.selection?.kind === 'lesson' && props.selection.classId !== column.of.id && s.kind === 'stone' && s.lessonId === props.selection.lessonId
+const NO_GHOSTS: ReadonlySet<string> = new Set()
 const drifts = computed(() => new Map(props.columns.map(c => [c.of.id, props.today ? driftOf(c, props.today) : null])))
 /** Lessons that lie elsewhere than before the change that is looked at. */
 const ghosts = computed(() => new Map(props.columns.map((c) => {
   const was = props.before?.find(b => b.of.id === c.of.id)
-  if (!was || was === c) return [c.of.id, new Set<string>()]
+  if (!was || was === c) return [c.of.id, NO_GHOSTS]
   const dates = (of: DeskColumn, id: LessonId) => { const e = of.extents.get(id); return e ? `${of.calendar.meetings[e.first]?.on} ${of.calendar.meetings[e.last]?.on}` : '' }
   return [c.of.id, new Set<string>([...c.extents.keys()].filter(id => dates(c, id) !== dates(was, id)))]
 })))
-const isGhost = (c: DeskColumn, s: { kind: string, lessonId?: string }) => s.kind === 'stone' && (ghosts.value.get(c.of.id)?.has(s.lessonId ?? '') ?? false)
 const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0; return Math.abs(d) < 0.25 ? 'on its baseline' : `${Math.round(Math.abs(d) * 2) / 2} meetings ${d > 0 ? 'ahead of' : 'behind'} its baseline` }
 </script>
 
@@ -63,11 +62,7 @@ const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0
       </div>
       <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
       <template v-else>
-        <div v-for="c in columns" :key="c.of.id" v-memo="[c, w, now, ghosts.get(c.of.id), chosenIn(c, w)]" role="gridcell" class="cell" :style="{ gridTemplateColumns: `repeat(${c.widestHalves * 6}, minmax(0, 1fr))` }">
-          <DeskStretch
-            v-for="(s, n) in c.weeks.get(w.mondayOn)?.stretches ?? []" :key="n" :column="c" :stretch="s" :now="now" :selected="isAt(c, s)" :lit="isLit(c, s)" :reachable="isAt(c, s)" :ghost="isGhost(c, s)" @select="pick" @drop="drop" @stretch="stretch"
-          />
-        </div>
+        <DeskCell v-for="c in columns" :key="c.of.id" :column="c" :week="w" :now="now" :selection="chosenIn(c, w)" :ghosts="ghosts.get(c.of.id) ?? NO_GHOSTS" @select="pick" @drop="drop" @stretch="stretch" />
         <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
       </template>
       <div v-if="w.isCurrent" class="today" :style="{ top: `${Math.round(todayRatio * 100)}%` }" aria-hidden="true" />
@@ -94,7 +89,6 @@ const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0
 .gutter { position: relative; display: grid; align-content: start; padding: 0.3rem 0.4rem; font-size: 0.82rem; }
 .current .gutter { padding-bottom: 1.15rem; }
 .date { font-variant-numeric: tabular-nums; white-space: nowrap; }
-.cell { position: relative; z-index: 1; display: grid; grid-auto-rows: 1.75rem; row-gap: 2px; padding: 0.3rem 0.35rem; border-left: 1px solid var(--ui-border-muted); align-items: stretch; }
 .band, .closed { display: flex; align-items: center; background: var(--hatch); font-size: 0.78rem; color: var(--ui-text-toned); min-height: 1.15rem; padding-inline: 0.4rem; margin: 0 0.2rem 0.3rem; border-radius: 3px; }
 .closed { margin: 0.3rem 0.2rem; }
 .band span, .closed span { background: var(--ui-bg); padding: 0 0.4rem; border-radius: 3px; }
