@@ -66,7 +66,7 @@ try {
   await teacher.waitForSelector('[data-hook="sheet"] tbody tr')
   await take(teacher, 'term-sheet')
   await go(teacher, '/classes/plans')
-  await teacher.locator('[data-hook="edit-plan"]').click()
+  await teacher.locator('[data-hook="edit-plan"][aria-label*="Waves"]').click()
   await teacher.locator('[data-hook="row-W2.7"]').click()
   await teacher.waitForSelector('[data-hook="plan-fields"]')
   await take(teacher, 'plan')
