@@ -62,6 +62,14 @@ describe('a lost meeting, five ways out', () => {
     expect(days(many, 'let-go')).toEqual(['a 02', 'x let-go', 'y 04', 'u 04+07', 't 11'])
   })
 
+  it('tighten: keeps the slack in front of a fixed lesson that has a first and a last day', () => {
+    // four meetings up to Wed 9, three of them used: one is free, and after a lost one none
+    const tight = snow([aLesson('a'), aLesson('o', 1, { weight: 'optional' }), aLesson('c'), aLesson('t', 1, { kind: 'test', fixed: { kind: 'within', fromOn: isoDay('2026-09-09'), throughOn: isoDay('2026-09-10') } })], '2026-09-02')
+    expect(way(tight, 'tighten')?.cuts.map(x => [x.lessonId, x.to])).toEqual([['o', 1], ['c', 1]])
+    // half of the optional lesson (½) and of a core one (2) cost less than leaving the optional one out (1 + 2)
+    expect(days(tight, 'tighten')).toEqual(['a 31', 'o 04', 'c 04', 't 09'])
+  })
+
   it('names what no longer fits when nothing gives way', () => {
     const full = snow([aLesson('a', 4), aLesson('b'), test], '2026-09-02')
     expect(way(full, 'use-slack')).toMatchObject({ notFitting: ['b'], price: 6 })

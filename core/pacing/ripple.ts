@@ -2,7 +2,7 @@ import type { ClassId, IsoDay, LessonId } from '../base'
 import type { ClassCalendar, Term } from '../calendar'
 import { commandsBetween, compareLayouts } from './consequence'
 import type { Consequence } from './consequence'
-import { courseOf } from './course'
+import { courseOf, limitsOf } from './course'
 import { layCourse } from './layOut'
 import type { LayablePlan } from './layOut'
 import { reachesOf } from './stretches'
@@ -69,8 +69,11 @@ function bite(before: Side, after: Side, changed: LessonId | null): Bitten | nul
   const reach = reaches.find(r => r.lessonIds.includes(id))
   if (!reach) return null
   const old = reachesOf(before.course).find(r => r.lessonIds.includes(id))
-  const behind = items.findIndex(i => i.lesson.id === reach.lessonIds[reach.lessonIds.length - 1]) + 1
-  return { before, after, changed, first, reach, behind, slackBeforeHalves: Math.max(0, old?.slackHalves ?? 0), extraHalves: Math.max(0, needOf(after, changed) - needOf(before, changed)) }
+  // a stretch that closes with its fixed lesson keeps its slack in front of that lesson
+  const closing = reach.upTo !== null && reach.lessonIds.includes(reach.upTo) ? items.findIndex(i => i.lesson.id === reach.upTo) : -1
+  const behind = closing >= 0 ? closing : items.findIndex(i => i.lesson.id === reach.lessonIds[reach.lessonIds.length - 1]) + 1
+  const to = closing > 0 ? limitsOf(after.course)[closing - 1]?.at ?? reach.to : reach.to
+  return { before, after, changed, first, to, behind, slackBeforeHalves: Math.max(0, old?.slackHalves ?? 0), extraHalves: Math.max(0, needOf(after, changed) - needOf(before, changed)) }
 }
 
 function needOf({ course }: Side, id: LessonId | null): number {

@@ -10,9 +10,9 @@ export const tighten: WayOut = bitten => winBack(bitten, 'all')
 
 /** Cuts within the stretch until it is as long as before; when that cannot be, until it just fits; else as far as it goes. */
 export function winBack(bitten: Bitten, by: NonNullable<FitInput['by']>): ClassPacing {
-  const { after, reach, behind, slackBeforeHalves } = bitten
+  const { after, to, behind, slackBeforeHalves } = bitten
   const input: FitInput = { among: pushedLessons(bitten), by }
-  const at = stepBack(after.course.track, reach.to, slackBeforeHalves)
+  const at = stepBack(after.course.track, to, slackBeforeHalves)
   const kept = fit(after.course, { ...input, endBefore: { index: behind, at } })
   return withCuts(after.pacing, kept.fits ? kept.cuts : fit(after.course, input).cuts)
 }

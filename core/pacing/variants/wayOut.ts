@@ -1,6 +1,6 @@
 import type { LessonId } from '../../base'
 import type { Course } from '../course'
-import type { Reach } from '../stretches'
+import type { Position } from '../track'
 import type { ClassPacing, Layout } from '../types'
 
 /** One class before or after a change. */
@@ -14,9 +14,9 @@ export interface Bitten {
   readonly changed: LessonId | null
   /** Index in `after.course.items` of the first lesson that is pushed. */
   readonly first: number
-  /** The stretch in which that lesson lies, after the change. */
-  readonly reach: Reach
-  /** Index behind the stretch's last lesson. */
+  /** Where the stretch in which that lesson lies ends, after the change. */
+  readonly to: Position
+  /** Index behind the last lesson that has to end by then. */
   readonly behind: number
   /** Slack of that stretch before the change, in halves; never below 0. */
   readonly slackBeforeHalves: number
