@@ -1,9 +1,9 @@
 /** What one case cost: median and spread of its runs, in milliseconds. */
 export interface Measured { readonly name: string, readonly medianMs: number, readonly p95Ms: number, readonly runs: number }
 
-/** Runs a case for about `budgetMs` after warming up; at least five times. */
+/** Runs a case for about `budgetMs` after warming up for a third of that; at least five times. */
 export function measure(name: string, act: () => unknown, budgetMs = 600): Measured {
-  for (let i = 0; i < 3; i++) act()
+  for (let i = 0, warm = performance.now() + budgetMs / 3; i < 3 || performance.now() < warm; i++) act()
   const times: number[] = []
   const until = performance.now() + budgetMs
   while (times.length < 5 || (performance.now() < until && times.length < 20_000)) {

@@ -49,8 +49,8 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   /** Does a change at once when no other lesson moves by it; otherwise opens its ripple. */
   async function propose(change: PacingCommand, cause: string, about: LessonId | null = null): Promise<void> {
     const after = desk.after(change)
-    if (after && !ripple.isOpen && isStill(desk.columns, after, about)) await act(change)
-    else await ripple.open(change, cause, about)
+    if (after && !ripple.isOpen && isStill(desk.columns, desk.columnsOf(after), about)) await act(change)
+    else await ripple.open(change, cause, after)
   }
 
   /** Makes the change that is looked at. */

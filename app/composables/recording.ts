@@ -3,6 +3,7 @@ import type { ClassId, Instant, LessonId } from '#core/base'
 import type { FixedDate, Happened, Left } from '#core/pacing'
 import { isStill, moveBefore, moveBy, moveToGround, recordOn } from '../components/desk/moves'
 import { useDesk } from '../stores/desk'
+import type { DeskColumn } from '../stores/deskColumn'
 import { useRipple } from '../stores/ripple'
 import { useTell } from './tell'
 import type { useDeskActs } from './deskActs'
@@ -12,7 +13,7 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
   const desk = useDesk()
   const ripple = useRipple()
   const tell = useTell()
-  const nameOf = (at: NonNullable<ReturnType<typeof acts.chosen>>) => { const l = at.column.lessons.get(at.lessonId); return l?.number || l?.title || 'Lesson' }
+  const nameOf = ({ column, lessonId }: { readonly column: DeskColumn, readonly lessonId: LessonId }) => { const l = column.lessons.get(lessonId); return l?.number || l?.title || 'Lesson' }
 
   /** Records what happened to the chosen lesson; what pushes other lessons is looked at first. */
   async function record(happened: Happened): Promise<void> {
@@ -21,18 +22,18 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
     const command = recordOn(at.column, at.lessonId, happened, now.value)
     if (!command) return
     if (!command.ok) return tell.refused(command.error)
-    const name = at.column.lessons.get(at.lessonId)?.number ?? 'Lesson'
+    const name = nameOf(at)
     const after = desk.after(command.value)
     // what is simply covered needs no second look: nothing is lost by it
-    if (happened.as === 'covered' || (after && isStill(desk.columns, after, at.lessonId))) await acts.act(command.value, `${at.column.of.shortName}: ${name} recorded`)
-    else await ripple.open(command.value, `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`, at.lessonId)
+    if (happened.as === 'covered' || (after && isStill(desk.columns, desk.columnsOf(after), at.lessonId))) await acts.act(command.value, `${at.column.of.shortName}: ${name} recorded`)
+    else await ripple.open(command.value, `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`, after)
   }
 
   /** Moves the chosen lesson one place earlier or later in its class. */
   async function shift(step: 1 | -1): Promise<void> {
     const at = acts.chosen()
     const command = at && moveBy(at.column, at.lessonId, step)
-    if (at && command) await acts.propose(command, `${at.column.lessons.get(at.lessonId)?.number ?? 'Lesson'} moved`, at.lessonId)
+    if (at && command) await acts.propose(command, `${nameOf(at)} moved`, at.lessonId)
   }
 
   /** Puts a lesson before another one of its class, or onto a free meeting. */
@@ -40,7 +41,7 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
     const column = acts.columnOf(classId)
     if (!column?.of.mayChange) return
     const command = 'before' in onto ? moveBefore(column, lessonId, onto.before) : moveToGround(column, lessonId, onto.meeting)
-    if (command) await acts.propose(command, `${column.lessons.get(lessonId)?.number ?? 'Lesson'} moved`, lessonId)
+    if (command) await acts.propose(command, `${nameOf({ column, lessonId })} moved`, lessonId)
   }
 
   /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */

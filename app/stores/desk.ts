@@ -100,5 +100,5 @@ export const useDesk = defineStore('desk', () => {
     if (next.size < classes.value.length) hidden.value = next
   }
 
-  return { desk, problem, loaded, busy, mayEditYear, year, plans, classes, work, steps, zone, columns, tried, triedColumns, shown, hidden, planOf, load, after, act, step, toggle }
+  return { desk, problem, loaded, busy, mayEditYear, year, plans, classes, work, steps, zone, columns, tried, triedColumns, shown, hidden, planOf, columnsOf, load, after, act, step, toggle }
 })

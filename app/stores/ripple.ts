@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { ClassId, LessonId, Result } from '#core/base'
+import type { ClassId, Result } from '#core/base'
 import { singlesOf } from '#core/pacing'
 import type { PacingCommand, Way } from '#core/pacing'
 import { PreviewRipple } from '#shared/contracts/pacing'
-import type { ClassRipple, Replanned, WayShown } from '#shared/contracts/pacing'
+import type { ClassRipple, Desk, Replanned, WayShown } from '#shared/contracts/pacing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '../wire/call'
 import { useDesk } from './desk'
@@ -14,8 +14,6 @@ export const useRipple = defineStore('ripple', () => {
   const desk = useDesk()
   const change = shallowRef<PacingCommand | null>(null)
   const cause = ref('')
-  /** The lesson the change is about. */
-  const lessonId = ref<LessonId | null>(null)
   const classes = shallowRef<readonly ClassRipple[]>([])
   const chosen = ref<ReadonlyMap<ClassId, Way>>(new Map())
   const problem = shallowRef<Refusal | null>(null)
@@ -36,17 +34,16 @@ export const useRipple = defineStore('ripple', () => {
     desk.tried = command.value ? desk.after(command.value) : null
   }
 
-  /** Looks at a change: its bare effect is on the desk at once, the ways out follow from the server. */
-  async function open(next: PacingCommand, why: string, about: LessonId | null = null): Promise<void> {
+  /** Looks at a change: its bare effect (`after`, where the caller knows it) is on the desk at once, the ways out follow from the server. */
+  async function open(next: PacingCommand, why: string, after: Desk | null = null): Promise<void> {
     const ask = ++asked
     const isNew = change.value === null
     change.value = next
     cause.value = why
-    lessonId.value = about
     problem.value = null
     if (isNew) chosen.value = new Map()
     classes.value = []
-    show()
+    desk.tried = after ?? desk.after(next)
     waiting.value = true
     arriving = call(PreviewRipple, { body: next as never }).then((reply) => {
       if (ask !== asked) return
@@ -86,5 +83,5 @@ export const useRipple = defineStore('ripple', () => {
     return desk.act(act)
   }
 
-  return { change, cause, lessonId, classes, chosen, problem, waiting, isOpen, wayFor, open, choose, close, apply }
+  return { change, cause, classes, chosen, problem, waiting, isOpen, wayFor, open, choose, close, apply }
 })

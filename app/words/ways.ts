@@ -1,3 +1,4 @@
+import { PRICES } from '#core/pacing'
 import type { BadDay, LayoutFinding, NotPlaced, PlanLesson, Way } from '#core/pacing'
 import { assertNever } from '#core/base'
 import { meetingsOf } from './numbers'
@@ -47,3 +48,6 @@ export function sayDrift(meetings: number): string {
   const halves = Math.round(Math.abs(meetings) * 2)
   return halves === 0 ? '0' : `${meetings > 0 ? '+' : '−'}${meetingsOf(halves)}`
 }
+
+/** What cuts cost, as counted by fits and ways out. */
+export const COST_OF_CUTS = `Cost: meetings taken from a lesson (optional ${PRICES.optional}, useful ${PRICES.useful}, core ${PRICES.core} each; catch-up time ${PRICES.buffer}), ${PRICES.omission} for every lesson left out`

@@ -1,6 +1,6 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
 export { headCounts, reach } from './reach'
 export type { AudienceRefusal } from './refusals'
-export { resolveFields } from './resolveFields'
+export { asDefaults, resolveFields } from './resolveFields'
 export { LEVELS, TARGET_KINDS } from './types'
-export type { Because, Kinder, Layer, Level, Reached, Roster, Target } from './types'
+export type { Because, Kinder, Layer, Level, Reached, ResolvedFields, Roster, Target } from './types'

@@ -6,14 +6,13 @@ import type { Reached, Roster, Target } from './types'
  * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those of their own classes in the roster.
  */
 export function reach(targets: readonly Target[], roster: Roster, exceptIds: ReadonlySet<UserId> = new Set()): Reached[] {
-  const order = new Set<UserId>()
   const found = new Map<UserId, { target: ClassId[], groups: Reached['groupIds'][number][], byName: boolean }>()
   const note = (learnerId: UserId) => {
-    if (exceptIds.has(learnerId)) return null
-    order.add(learnerId)
-    const known = found.get(learnerId) ?? { target: [], groups: [], byName: false }
-    found.set(learnerId, known)
-    return known
+    const known = found.get(learnerId)
+    if (known || exceptIds.has(learnerId)) return known
+    const fresh = { target: [], groups: [], byName: false }
+    found.set(learnerId, fresh)
+    return fresh
   }
   for (const target of targets) {
     if (target.kind === 'class') for (const id of roster.classes.get(target.classId) ?? []) note(id)?.target.push(target.classId)
@@ -23,9 +22,8 @@ export function reach(targets: readonly Target[], roster: Roster, exceptIds: Rea
       if (known) known.byName = true
     }
   }
-  const homes = homesOf(roster, order)
-  return [...order].map((learnerId) => {
-    const how = found.get(learnerId) as NonNullable<ReturnType<typeof note>>
+  const homes = homesOf(roster, new Set([...found].filter(([, how]) => how.target.length === 0).map(([id]) => id)))
+  return [...found].map(([learnerId, how]) => {
     const byClass = how.target.length > 0
     return { learnerId, classIds: distinct(byClass ? how.target : homes.get(learnerId) ?? []), groupIds: distinct(how.groups), byClass, byName: how.byName }
   })
@@ -37,6 +35,7 @@ function distinct<T>(values: readonly T[]): readonly T[] {
 
 function homesOf(roster: Roster, wanted: ReadonlySet<UserId>): Map<UserId, ClassId[]> {
   const homes = new Map<UserId, ClassId[]>()
+  if (wanted.size === 0) return homes
   for (const [classId, learners] of roster.classes) {
     for (const id of learners) {
       if (!wanted.has(id)) continue

@@ -28,10 +28,19 @@ export const LEVELS = ['assignment', 'class', 'group', 'learner', 'accommodation
 export type Level = typeof LEVELS[number]
 
 /** Values one layer sets; a key that is absent leaves the field to the layer below. */
-export interface Layer<F> { readonly level: 'class' | 'group' | 'learner', readonly sourceId: string, readonly fields: Partial<F> }
+export interface Layer<F> {
+  readonly level: 'class' | 'group' | 'learner'
+  readonly sourceId: string
+  readonly fields: Partial<F>
+  /** Fields that are not the source's own: the assignment's, worked out on the source's ground. */
+  readonly passedOn?: ReadonlySet<keyof F>
+}
 
 /** Where a resolved field came from. */
 export interface Because<F> { readonly field: keyof F, readonly level: Level, readonly sourceId: string | null }
+
+/** Values with the reason for each. */
+export interface ResolvedFields<F> { readonly fields: F, readonly because: readonly Because<F>[] }
 
 /** Per field: positive when `a` is kinder to the learner than `b`. */
 export type Kinder<F> = { readonly [K in keyof F]: (a: F[K], b: F[K]) => number }

@@ -1,10 +1,11 @@
 import { ok, refuse } from '../base'
 import type { ClassId, Instant, Result } from '../base'
-import { resolveFields } from '../audience'
-import type { Because, Kinder, Layer, Reached } from '../audience'
+import { asDefaults, resolveFields } from '../audience'
+import type { Because, Kinder, Layer, Reached, ResolvedFields } from '../audience'
 import type { AvailabilityRefusal } from './refusals'
 import type { Ground } from './resolveMoment'
 import { completed, mended, resolveGiven, resolveWindow, withExtraDays } from './resolveWindow'
+import { WINDOW_FIELDS } from './types'
 import type { Accommodation, Window, WindowField, WindowSpec } from './types'
 
 /** Limits that a target may change for its learners. null: unlimited. */
@@ -38,33 +39,27 @@ export type Resolver = (reached: Reached, accommodation: Accommodation) => Resul
  * Accommodations come last: extra days, attempts, time × factor. Refused when a window cannot be resolved or ends before it begins.
  */
 export function resolverFor(terms: Terms, grounds: ReadonlyMap<ClassId, Ground>): Resolver {
-  const ofClass = once((classId: ClassId) => classLayer(classId, terms, grounds.get(classId) as Ground))
-  const ofGroup = once((key: string) => personalLayer('group', key, terms.overrides.groups, grounds))
-  const ofLearner = once((key: string) => personalLayer('learner', key, terms.overrides.learners, grounds))
-  const nothing: LearnerTerms = { listed: null, opens: null, due: null, closes: null, putAway: null, ...terms.limits }
+  const below = once((classIds: string) => ofClasses(classIds.split(' ') as ClassId[], terms, grounds))
+  const at = once((home: ClassId) => {
+    const ground = grounds.get(home) as Ground
+    return { ofGroup: once((id: string) => personalLayer('group', id, terms.overrides.groups, ground)), ofLearner: once((id: string) => personalLayer('learner', id, terms.overrides.learners, ground)) }
+  })
   return (reached, accommodation) => {
-    let home: ClassId | null = null
-    const found: LayerResult[] = []
-    for (const id of reached.classIds) {
-      if (!grounds.has(id)) continue
-      home ??= id
-      found.push(ofClass(id))
-    }
-    const ground = home && grounds.get(home)
-    if (!home || !ground) return refuse({ code: 'availability/no-layout', field: 'opens' })
-    for (const id of reached.groupIds) if (terms.overrides.groups.has(id)) found.push(ofGroup(`${home} ${id}`))
-    if (terms.overrides.learners.has(reached.learnerId)) found.push(ofLearner(`${home} ${reached.learnerId}`))
+    const homes = reached.classIds.filter(id => grounds.has(id))
+    const [home] = homes
+    if (!home) return refuse({ code: 'availability/no-layout', field: 'opens' })
+    const shared = below(homes.join(' '))
+    if (!shared.ok) return shared
     const layers: Layer<LearnerTerms>[] = []
-    for (const layer of found) {
+    for (const layer of personal(reached, terms, at(home))) {
       if (!layer.ok) return layer
       layers.push(layer.value)
     }
-    const { fields, because } = resolveFields(nothing, layers, KINDER)
-    const window = mended(completed(fields))
-    if (window.due !== null && window.opens !== null && window.due <= window.opens) return refuse({ code: 'availability/out-of-order', field: 'due', before: 'opens' })
-    // a class layer holds the assignment's own moments too, resolved there: say whose value it was
-    const said = because.map(b => (b.level === 'class' && !givenBy(terms.overrides.classes.get(b.sourceId ?? ''), b.field) ? { ...b, level: 'assignment' as const } : b))
-    return ok(accommodated({ terms: { ...fields, ...window }, classId: home, because: said }, accommodation, ground))
+    const { fields, because } = resolveFields(shared.value, layers, KINDER)
+    const { listed, opens, due, closes, putAway } = mended(completed(fields))
+    if (due !== null && opens !== null && due <= opens) return refuse({ code: 'availability/out-of-order', field: 'due', before: 'opens' })
+    const { maxAttempts, timeLimitMinutes } = fields
+    return ok(accommodated({ terms: { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes }, classId: home, because }, accommodation, grounds.get(home) as Ground))
   }
 }
 
@@ -76,35 +71,55 @@ export function resolveFor(reached: Reached, terms: Terms, grounds: ReadonlyMap<
 type LayerResult = Result<Layer<LearnerTerms>, AvailabilityRefusal>
 
 /** The same answer for the same key, worked out the first time. */
-function once<K extends string>(work: (key: K) => LayerResult): (key: K) => LayerResult {
-  const known = new Map<K, LayerResult>()
+function once<K extends string, T>(work: (key: K) => T): (key: K) => T {
+  const known = new Map<K, T>()
   return (key) => {
-    const ready = known.get(key) ?? work(key)
-    known.set(key, ready)
-    return ready
+    const ready = known.get(key)
+    if (ready !== undefined) return ready
+    const made = work(key)
+    known.set(key, made)
+    return made
   }
+}
+
+/** What a learner's groups and they themselves change. */
+function personal({ groupIds, learnerId }: Reached, { overrides }: Terms, { ofGroup, ofLearner }: { readonly ofGroup: (id: string) => LayerResult, readonly ofLearner: (id: string) => LayerResult }): LayerResult[] {
+  const found: LayerResult[] = []
+  for (const id of groupIds) if (overrides.groups.has(id)) found.push(ofGroup(id))
+  if (overrides.learners.has(learnerId)) found.push(ofLearner(learnerId))
+  return found
+}
+
+/** What a learner of these classes has before groups and persons change anything. */
+function ofClasses(classIds: readonly ClassId[], terms: Terms, grounds: ReadonlyMap<ClassId, Ground>): Result<ResolvedFields<LearnerTerms>, AvailabilityRefusal> {
+  const layers: Layer<LearnerTerms>[] = []
+  for (const id of classIds) {
+    const layer = classLayer(id, terms, grounds.get(id) as Ground)
+    if (!layer.ok) return layer
+    layers.push(layer.value)
+  }
+  const { maxAttempts, timeLimitMinutes } = terms.limits
+  return ok(resolveFields(asDefaults<LearnerTerms>({ listed: null, opens: null, due: null, closes: null, putAway: null, maxAttempts, timeLimitMinutes }), layers, KINDER))
 }
 
 function classLayer(classId: ClassId, terms: Terms, ground: Ground): LayerResult {
   const over = terms.overrides.classes.get(classId) ?? {}
   const window = resolveWindow({ ...terms.window, ...over.window }, ground)
-  return window.ok ? ok({ level: 'class', sourceId: classId, fields: { ...window.value, ...limitsOf(over) } }) : window
+  if (!window.ok) return window
+  const passedOn = new Set<keyof LearnerTerms>(WINDOW_FIELDS.filter(field => over.window === undefined || !(field in over.window)))
+  return ok({ level: 'class', sourceId: classId, fields: fieldsOf(window.value, over), passedOn })
 }
 
-/** What a group or learner changes, on the ground of one class; `key` is 'class id'. */
-function personalLayer(level: 'group' | 'learner', key: string, overrides: ReadonlyMap<string, Overrides>, grounds: ReadonlyMap<ClassId, Ground>): LayerResult {
-  const [home, sourceId] = key.split(' ') as [ClassId, string]
+/** What a group or learner changes, on the ground of one class. */
+function personalLayer(level: 'group' | 'learner', sourceId: string, overrides: ReadonlyMap<string, Overrides>, ground: Ground): LayerResult {
   const over = overrides.get(sourceId) ?? {}
-  const given = resolveGiven(over.window ?? {}, grounds.get(home) as Ground)
-  return given.ok ? ok({ level, sourceId, fields: { ...given.value, ...limitsOf(over) } }) : given
+  const given = resolveGiven(over.window ?? {}, ground)
+  return given.ok ? ok({ level, sourceId, fields: fieldsOf(given.value, over) }) : given
 }
 
-function givenBy(over: Overrides | undefined, field: keyof LearnerTerms): boolean {
-  return over !== undefined && (field in over || (over.window !== undefined && field in over.window))
-}
-
-function limitsOf(over: Overrides): Partial<Limits> {
-  return { ...('maxAttempts' in over ? { maxAttempts: over.maxAttempts ?? null } : {}), ...('timeLimitMinutes' in over ? { timeLimitMinutes: over.timeLimitMinutes ?? null } : {}) }
+/** A layer's values; what it does not set is absent. */
+function fieldsOf(window: Partial<Window>, { maxAttempts, timeLimitMinutes }: Overrides): Partial<LearnerTerms> {
+  return { ...window, ...(maxAttempts === undefined ? {} : { maxAttempts }), ...(timeLimitMinutes === undefined ? {} : { timeLimitMinutes }) }
 }
 
 function accommodated(resolved: Resolved, by: Accommodation, ground: Ground): Resolved {

@@ -32,8 +32,8 @@ export function resolveWindow(spec: WindowSpec, ground: Ground): Result<Window, 
 }
 
 /** Work without a closing moment closes when it is due; without a due date it stays open. */
-export function completed(window: Window): Window {
-  return { ...window, closes: window.closes ?? window.due }
+export function completed({ listed, opens, due, closes, putAway }: Window): Window {
+  return { listed, opens, due, closes: closes ?? due, putAway }
 }
 
 /** listed ≤ opens < due ≤ closes ≤ put away, over the moments that are there. Names the first moment that comes too early. */
@@ -64,11 +64,9 @@ export function withExtraDays(window: Window, days: number, zone: Zone): Window 
 }
 
 /** After layers are mixed: nobody loses work because one moment was made kinder and its neighbour was not. */
-export function mended(window: Window): Window {
-  const listed = earliest(window.listed, window.opens)
-  const closes = window.due === null ? window.closes : latest(window.closes, window.due)
-  const putAway = window.putAway === null || closes === null ? window.putAway : latest(window.putAway, closes)
-  return { ...window, listed: window.listed === null ? null : listed, closes, putAway }
+export function mended({ listed, opens, due, closes, putAway }: Window): Window {
+  const ends = due === null ? closes : latest(closes, due)
+  return { listed: listed === null ? null : earliest(listed, opens), opens, due, closes: ends, putAway: putAway === null || ends === null ? putAway : latest(putAway, ends) }
 }
 
 function earliest(a: Instant | null, b: Instant | null): Instant | null {

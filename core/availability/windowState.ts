@@ -2,16 +2,15 @@ import type { Instant, IsoDay } from '../base'
 import type { Meeting } from '../calendar'
 import type { Window, WorkState } from './types'
 
-/** What a learner may do at `now`, and the next instant at which that changes (null: never). */
+/** What a learner may do at `now`, and the next instant at which that changes (null: never). The window's moments are in order. */
 export function windowState(window: Window, now: Instant): { readonly state: WorkState, readonly changesAt: Instant | null } {
   const { listed, opens, due, closes, putAway } = window
-  const first = (...at: (Instant | null)[]) => at.reduce<Instant | null>((a, b) => (b !== null && b > now && (a === null || b < a) ? b : a), null)
   if (putAway !== null && now >= putAway) return { state: 'put-away', changesAt: null }
   if (listed !== null && now < listed) return { state: 'not-listed', changesAt: listed }
   if (opens !== null && now < opens) return { state: 'coming-up', changesAt: opens }
   if (closes !== null && now >= closes) return { state: 'closed', changesAt: putAway }
-  if (due !== null && now >= due) return { state: 'late', changesAt: first(closes, putAway) }
-  return { state: 'open', changesAt: first(due, closes, putAway) }
+  if (due !== null && now >= due) return { state: 'late', changesAt: closes ?? putAway }
+  return { state: 'open', changesAt: due ?? closes ?? putAway }
 }
 
 export interface WindowSpan { readonly meetings: number, readonly days: number, readonly tight: boolean }

@@ -34,13 +34,14 @@ export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly P
   drafts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
   const breaks = breakEnds(days)
   let next = 0
-  const afterBreak = (d: Draft, index: number) => {
+  const afterBreak = (on: IsoDay, index: number) => {
     let is = false
-    for (; next < breaks.length && (breaks[next] as IsoDay) <= d.on; next++) is = index > 0
+    for (; next < breaks.length && (breaks[next] as IsoDay) <= on; next++) is = index > 0
     return is
   }
   return {
-    meetings: drafts.map((d, index) => ({ ...d, index, afterBreak: afterBreak(d, index), startsAt: zone.at(d.on, d.startMinute), endsAt: zone.at(d.on, d.startMinute + d.minutes) })),
+    // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over them
+    meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({ on, startMinute, minutes, usualMinutes, label, because, index, afterBreak: afterBreak(on, index), startsAt: zone.at(on, startMinute), endsAt: zone.at(on, startMinute + minutes) })),
     lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
   }
 }

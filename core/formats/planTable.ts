@@ -1,23 +1,12 @@
 import { assertNever, ok, parseIsoDay } from '../base'
 import type { IsoDay, Result } from '../base'
 import { LESSON_KINDS, WEIGHTS } from '../pacing'
-import type { FixedDate, Layout, LessonKind, LessonLength, Plan, PlanLesson, Weight } from '../pacing'
+import type { FixedDate, Layout, LessonLength, LessonRow, Plan, PlanLesson } from '../pacing'
 import { headings, parseCells, printCells } from './csv'
 import type { FormatRefusal } from './refusals'
 
-/** One row of a plan table; absent cells are null and leave a known lesson as it is. */
-export interface PlanRow {
-  readonly line: number
-  readonly unit: string | null
-  readonly number: string
-  readonly title: string | null
-  readonly kind: LessonKind | null
-  readonly weight: Weight | null
-  readonly length: LessonLength | null
-  /** 'none' takes a fixed date away. */
-  readonly fixed: FixedDate | 'none' | null
-  readonly notAfterBreak: boolean | null
-}
+/** One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is. */
+export interface PlanRow extends LessonRow { readonly line: number }
 export const PLAN_ROW_FAULTS = ['no-number', 'number-twice', 'bad-kind', 'bad-weight', 'bad-length', 'bad-fixed'] as const
 export type PlanRowFault = typeof PLAN_ROW_FAULTS[number]
 export interface BadPlanRow { readonly line: number, readonly fault: PlanRowFault, readonly text: string }

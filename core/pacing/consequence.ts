@@ -1,17 +1,15 @@
 import type { ClassId, IsoDay, LessonId } from '../base'
 import type { ClassCalendar, Meeting } from '../calendar'
 import { same } from './command'
-import { OMISSION_PRICE, WEIGHT_PRICE } from './fit'
+import type { Course } from './course'
 import { datesOf, extentsOf } from './layOut'
+import { PRICES, priceOfCut } from './price'
 import { amountOf, fixedOf } from './sequence'
+import { inHalves } from './track'
 import type { ClassCommand, ClassPacing, FixedDate, Layout, Left, PlanLesson } from './types'
 
-/** Price of moving one fixed date. */
-export const FIXED_PRICE = 6
-
-export const BAD_DAYS = ['short', 'after-break', 'across-break'] as const
 /** A day on which a lesson is better not started: a short meeting for a check, test or project; the first meeting after a break; a break in its middle. */
-export type BadDay = typeof BAD_DAYS[number]
+export type BadDay = 'short' | 'after-break' | 'across-break'
 
 /** Everything a way out does to one class's layout. Lengths in the lesson's own unit. */
 export interface Consequence {
@@ -25,35 +23,55 @@ export interface Consequence {
   readonly price: number
 }
 
-export interface Compared { readonly layout: Layout, readonly pacing: ClassPacing, readonly calendar: ClassCalendar, readonly sequence: readonly PlanLesson[] }
+/** One side of a comparison. */
+export interface Compared { readonly layout: Layout, readonly pacing: ClassPacing, readonly calendar: ClassCalendar, readonly course: Course }
 
-/** What differs between two layouts of a class. `changed`: the pacing after the change, before the way out, so that only the way's own cuts are listed. */
-export function compareLayouts(before: Compared, after: Compared, changed: ClassPacing): Consequence {
-  const [was, now] = [datesOf(before.layout, before.calendar.meetings), datesOf(after.layout, after.calendar.meetings)]
-  const moved: { lessonId: LessonId, fromOn: IsoDay, toOn: IsoDay }[] = []
-  for (const [lessonId, { firstOn, lastOn }] of now) {
-    const old = was.get(lessonId)
-    if (old && (old.firstOn !== firstOn || old.lastOn !== lastOn)) moved.push(old.firstOn !== firstOn ? { lessonId, fromOn: old.firstOn, toOn: firstOn } : { lessonId, fromOn: old.lastOn, toOn: lastOn })
+/**
+ * Compares layouts of a class with how it was before: what differs between `before` and `after`.
+ * `changed`: the pacing after the change, before the way out, so that only the way's own cuts are listed.
+ */
+export function comparer(before: Compared): (after: Compared, changed: ClassPacing) => Consequence {
+  const was = datesOf(before.layout, before.calendar.meetings)
+  const oldBadDays = new Set(badDaysOf(before).map(badDayKey))
+  return (after, changed) => {
+    const now = datesOf(after.layout, after.calendar.meetings)
+    const { sequence } = after.course
+    const notFitting = sequence.filter(l => was.has(l.id) && !now.has(l.id) && after.pacing.left[l.id] === undefined)
+    const fixedMoved = fixedMovedBetween(before, was, now)
+    const cuts = cutsBetween(sequence, changed, after.pacing)
+    return {
+      moved: movedBetween(was, now), fixedMoved, cuts, notFitting: notFitting.map(l => l.id), badDays: badDaysOf(after).filter(b => !oldBadDays.has(badDayKey(b))),
+      slackHalves: after.layout.slackHalves, price: priceOf(after, cuts, notFitting) + fixedMoved.length * PRICES.fixedDate,
+    }
   }
-  const lessons = new Map(after.sequence.map(l => [l.id, l]))
-  const notFitting = [...was.keys()].filter(id => !now.has(id) && lessons.has(id) && after.pacing.left[id] === undefined)
-  const fixedMoved = fixedMovedBetween(before, after, was, now)
-  const cuts = cutsBetween(lessons, changed, after.pacing)
-  const price = cuts.reduce((n, c) => n + cutPrice(lessons.get(c.lessonId) as PlanLesson, c.from, c.to), 0)
-    + notFitting.reduce((n, id) => n + cutPrice(lessons.get(id) as PlanLesson, amountOf(lessons.get(id) as PlanLesson, after.pacing.lengths), 0), 0) + fixedMoved.length * FIXED_PRICE
-  return { moved, fixedMoved, cuts, notFitting, badDays: newBadDays(before, after), slackHalves: after.layout.slackHalves, price: Math.round(price * 100) / 100 }
 }
 
-function cutPrice(lesson: PlanLesson, from: number, to: number): number {
-  const meetings = (from - to) / (lesson.length.unit === 'minutes' ? 50 : 2)
-  return (lesson.kind === 'buffer' ? 0 : WEIGHT_PRICE[lesson.weight]) * meetings + (to === 0 && lesson.kind !== 'buffer' ? OMISSION_PRICE : 0)
+function priceOf({ course, pacing }: Compared, cuts: Consequence['cuts'], notFitting: readonly PlanLesson[]): number {
+  const lessons = new Map(course.sequence.map(l => [l.id, l]))
+  const cost = (lesson: PlanLesson, from: number, to: number) => priceOfCut(lesson, inHalves(course.track, { unit: lesson.length.unit, amount: from - to }, 0), to === 0)
+  const price = cuts.reduce((n, c) => n + cost(lessons.get(c.lessonId) as PlanLesson, c.from, c.to), 0) + notFitting.reduce((n, l) => n + cost(l, amountOf(l, pacing.lengths), 0), 0)
+  return Math.round(price * 100) / 100
+}
+
+function badDayKey({ lessonId, why }: Consequence['badDays'][number]): string {
+  return `${lessonId} ${why}`
 }
 
 type Dates = ReturnType<typeof datesOf>
 
-function fixedMovedBetween(before: Compared, after: Compared, was: Dates, now: Dates): Consequence['fixedMoved'] {
+function movedBetween(was: Dates, now: Dates): Consequence['moved'] {
+  const moved: Consequence['moved'][number][] = []
+  for (const [lessonId, { firstOn, lastOn }] of now) {
+    const old = was.get(lessonId)
+    if (old && old.firstOn !== firstOn) moved.push({ lessonId, fromOn: old.firstOn, toOn: firstOn })
+    else if (old && old.lastOn !== lastOn) moved.push({ lessonId, fromOn: old.lastOn, toOn: lastOn })
+  }
+  return moved
+}
+
+function fixedMovedBetween(before: Compared, was: Dates, now: Dates): Consequence['fixedMoved'] {
   const out: { lessonId: LessonId, fromOn: IsoDay, toOn: IsoDay | null }[] = []
-  for (const lesson of before.sequence) {
+  for (const lesson of before.course.sequence) {
     const fixed = fixedOf(lesson, before.pacing)
     const [old, next] = [was.get(lesson.id), now.get(lesson.id)]
     if (fixed && old && (fixed.kind === 'on' ? old.firstOn !== next?.firstOn : !within(fixed, next))) out.push({ lessonId: lesson.id, fromOn: old.firstOn, toOn: next?.firstOn ?? null })
@@ -67,9 +85,10 @@ function within(fixed: FixedDate, dates: { readonly firstOn: IsoDay, readonly la
   return fixed.kind === 'not-before' ? fixed.on <= dates.firstOn : dates.lastOn <= fixed.on
 }
 
-function cutsBetween(lessons: ReadonlyMap<LessonId, PlanLesson>, from: ClassPacing, to: ClassPacing): Consequence['cuts'] {
+function cutsBetween(sequence: readonly PlanLesson[], from: ClassPacing, to: ClassPacing): Consequence['cuts'] {
   const out: Consequence['cuts'][number][] = []
-  for (const [id, lesson] of lessons) {
+  for (const lesson of sequence) {
+    const { id } = lesson
     const amount = amountOf(lesson, from.lengths)
     const left = to.left[id] ?? null
     if (left !== null && from.left[id] === undefined) out.push({ lessonId: id, unit: lesson.length.unit, from: amount, to: 0, left })
@@ -78,16 +97,11 @@ function cutsBetween(lessons: ReadonlyMap<LessonId, PlanLesson>, from: ClassPaci
   return out
 }
 
-function newBadDays(before: Compared, after: Compared): Consequence['badDays'] {
-  const old = new Set(badDaysOf(before).map(b => `${b.lessonId} ${b.why}`))
-  return badDaysOf(after).filter(b => !old.has(`${b.lessonId} ${b.why}`))
-}
-
 /** Lessons of a layout that lie on a bad day. */
-export function badDaysOf({ layout, calendar, sequence }: Omit<Compared, 'pacing'>): Consequence['badDays'] {
+function badDaysOf({ layout, calendar, course }: Compared): Consequence['badDays'] {
   const out: { lessonId: LessonId, on: IsoDay, why: BadDay }[] = []
   const extents = extentsOf(layout)
-  for (const { id, kind, notAfterBreak } of sequence) {
+  for (const { id, kind, notAfterBreak } of course.sequence) {
     const extent = extents.get(id)
     const first = extent && calendar.meetings[extent.first]
     if (!extent || !first) continue

@@ -1,14 +1,13 @@
 import type { IsoDay, LessonId } from '../base'
 import type { Term } from '../calendar'
-import { amountOf, fixedOf, sequenceOf } from './sequence'
-import { firstOnOrAfter, meetingOf, place, positionAt, stepBack, trackOf } from './track'
+import { fixedOf, sequenceOf, typicalAmount } from './sequence'
+import { firstNotBefore, firstOnOrAfter, meetingOf, place, positionAt, stepBack, trackOf } from './track'
 import type { Ground, LayoutSettings, Need, Position, Track } from './track'
 import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from './types'
 
-/** One lesson still to be laid, with the places that bind it. */
-export interface Item {
+/** One lesson still to be laid, how much of it, and the places that bind it. */
+export interface Item extends Need {
   readonly lesson: PlanLesson
-  readonly need: Need
   readonly fixed: FixedDate | null
   /** It starts no earlier than this. */
   readonly earliest: Position
@@ -19,8 +18,11 @@ export interface Item {
   readonly endsBecause: 'year' | 'part' | 'fixed'
 }
 
-/** What is to be laid for one class: the items in order, from where its record ends. */
-export interface Course { readonly track: Track, readonly from: Position, readonly items: readonly Item[], readonly sequence: readonly PlanLesson[] }
+/** The place by which an item must have ended so that later fixed lessons keep theirs, and the lesson that sets it (null: the item's own end). */
+export interface Limit { readonly at: Position, readonly by: LessonId | null }
+
+/** What is to be laid for one class: the items in order, from where its record ends, and a limit for each. */
+export interface Course { readonly track: Track, readonly from: Position, readonly items: readonly Item[], readonly limits: readonly Limit[], readonly sequence: readonly PlanLesson[] }
 
 export interface Terms { readonly terms: readonly Term[], readonly settings?: LayoutSettings }
 
@@ -30,28 +32,41 @@ export function courseOf(plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts
   const sequence = sequenceOf(plan, pacing)
   const bounds = partBounds(track, plan.parts ?? [], terms)
   const partOf = bounds.size === 0 ? null : new Map((plan.units ?? []).map(u => [u.id, u.partId]))
+  const { records, left, lengths, fixed } = ownOf(pacing)
   const items: Item[] = []
   for (const lesson of sequence) {
-    const record = pacing.records[lesson.id]
-    if (record?.outcome === 'covered' || pacing.left[lesson.id] !== undefined) continue
-    const need: Need = record ? { unit: 'meetings', amount: record.moreHalves } : { unit: lesson.length.unit, amount: amountOf(lesson, pacing.lengths) }
-    items.push(itemOf(track, lesson, need, record ? null : fixedOf(lesson, pacing), partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')))
+    const { id } = lesson
+    const record = records?.[id]
+    if (record?.outcome === 'covered' || left?.[id] !== undefined) continue
+    const part = partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')
+    if (record) items.push(itemOf(track, lesson, 'meetings', record.moreHalves, null, part))
+    else items.push(itemOf(track, lesson, lesson.length.unit, lengths?.[id] ?? typicalAmount(lesson), fixed ? fixedOf(lesson, pacing) : lesson.fixed, part))
   }
-  return { track, from: recordedPosition(track, pacing), items, sequence }
+  return { track, from: recordedPosition(track, pacing), items, limits: limitsOf(track, items), sequence }
+}
+
+/** A class's own values, null where it has none: looking up every lesson in nothing would be a third of laying out. */
+function ownOf({ records, left, lengths, fixed }: ClassPacing) {
+  return { records: unlessEmpty(records), left: unlessEmpty(left), lengths: unlessEmpty(lengths), fixed: unlessEmpty(fixed) }
+}
+
+function unlessEmpty<T extends object>(record: T): T | null {
+  for (const _ in record) return record
+  return null
 }
 
 interface Bounds { readonly from: Position, readonly to: Position }
 
-function itemOf(track: Track, lesson: PlanLesson, need: Need, fixed: FixedDate | null, part: Bounds | undefined): Item {
+function itemOf(track: Track, lesson: PlanLesson, unit: Need['unit'], amount: number, fixed: FixedDate | null, part: Bounds | undefined): Item {
   // nearly every lesson: bound by nothing but the year
-  if (fixed === null && part === undefined) return { lesson, need, fixed, earliest: 0, startsAt: -1, endsBy: track.end, endsBecause: 'year' }
+  if (fixed === null && part === undefined) return { lesson, unit, amount, fixed, earliest: 0, startsAt: -1, endsBy: track.end, endsBecause: 'year' }
   const startOn = fixed?.kind === 'on' || fixed?.kind === 'not-before' ? fixed.on : fixed?.kind === 'within' ? fixed.fromOn : null
   const endOn = fixed?.kind === 'not-after' ? fixed.on : fixed?.kind === 'within' ? fixed.throughOn : null
   const start = startOn === null ? 0 : positionAt(track, firstOnOrAfter(track, startOn))
   const partEnd = part?.to ?? track.end
   const dayEnd = endOn === null ? track.end : positionAt(track, firstAfter(track, endOn))
   return {
-    lesson, need, fixed, earliest: Math.max(start, part?.from ?? 0), startsAt: fixed?.kind === 'on' ? start : -1, endsBy: Math.min(partEnd, dayEnd),
+    lesson, unit, amount, fixed, earliest: Math.max(start, part?.from ?? 0), startsAt: fixed?.kind === 'on' ? start : -1, endsBy: Math.min(partEnd, dayEnd),
     endsBecause: dayEnd < partEnd ? 'fixed' : partEnd < track.end ? 'part' : 'year',
   }
 }
@@ -74,19 +89,14 @@ function partBounds(track: Track, parts: readonly PlanPart[], terms: readonly Te
 /** Where the record ends; the start of the year without one. */
 function recordedPosition(track: Track, { through }: Pick<ClassPacing, 'through'>): Position {
   if (through === null) return 0
-  const m = firstOnOrAfter(track, through.on)
-  for (let i = m; track.meetings[i]?.on === through.on; i++) {
-    const start = track.meetings[i]?.startMinute ?? 0
-    if (start === through.startMinute) return positionAt(track, i, through.halves)
-    if (start > through.startMinute) return positionAt(track, i)
-  }
-  return positionAt(track, firstAfter(track, through.on))
+  const m = firstNotBefore(track, through.on, through.startMinute)
+  const isThere = track.meetings[m]?.on === through.on && track.meetings[m]?.startMinute === through.startMinute
+  return positionAt(track, m, isThere ? through.halves : 0)
 }
 
-/** For each item the place by which it must have ended so that later fixed lessons keep theirs, and the lesson that sets it. */
-export function limitsOf({ track, items }: Course): readonly { readonly at: Position, readonly by: LessonId | null }[] {
-  const limits = new Array<{ at: Position, by: LessonId | null }>(items.length)
-  let next: { at: Position, by: LessonId | null } = { at: track.end, by: null }
+function limitsOf(track: Track, items: readonly Item[]): readonly Limit[] {
+  const limits = new Array<Limit>(items.length)
+  let next: Limit = { at: track.end, by: null }
   for (let i = items.length - 1; i >= 0; i--) {
     const item = items[i] as Item
     limits[i] = next.at <= item.endsBy ? next : { at: item.endsBy, by: null }
@@ -98,8 +108,12 @@ export function limitsOf({ track, items }: Course): readonly { readonly at: Posi
 
 /** The latest place from which an item still ends in time. */
 function latestStart(track: Track, item: Item): Position {
-  if (item.need.unit === 'meetings') return stepBack(track, item.endsBy, item.need.amount)
+  if (item.unit === 'meetings') return stepBack(track, item.endsBy, item.amount)
   let m = meetingOf(item.endsBy)
-  while (m > 0 && (place(track, item.need, positionAt(track, m)) > item.endsBy || place(track, item.need, positionAt(track, m)) < 0)) m--
+  while (m > 0) {
+    const end = place(track, item, positionAt(track, m))
+    if (end >= 0 && end <= item.endsBy) break
+    m--
+  }
   return positionAt(track, m)
 }

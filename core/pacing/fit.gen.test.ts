@@ -4,7 +4,8 @@ import { aLesson, aYear, closure, ids, onDays } from '../../tests/support/made'
 import { addDays, isoDay } from '../base'
 import { meetings } from '../calendar'
 import { courseOf } from './course'
-import { OMISSION_PRICE, WEIGHT_PRICE, fit, withCuts } from './fit'
+import { fit, withCuts } from './fit'
+import { PRICES } from './price'
 import { layOut } from './layOut'
 import { leastAmount, typicalAmount } from './sequence'
 import { AS_PLANNED, WEIGHTS } from './types'
@@ -34,7 +35,7 @@ function bruteForce(lessons: readonly PlanLesson[], list: Parameters<typeof layO
       const amount = amounts[j] as number
       if (amount === 0) left[l.id] = 'let-go'
       else lengths[l.id] = amount
-      price += WEIGHT_PRICE[l.weight] * ((typicalAmount(l) - amount) / 2) + (amount === 0 ? OMISSION_PRICE : 0)
+      price += PRICES[l.weight] * ((typicalAmount(l) - amount) / 2) + (amount === 0 ? PRICES.omission : 0)
     }
     if (best !== null && price >= best.price) return
     const pacing = { ...AS_PLANNED, lengths, left } as ClassPacing

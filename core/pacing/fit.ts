@@ -1,16 +1,10 @@
 import type { LessonId } from '../base'
 import type { Course, Item } from './course'
+import { priceOfCut } from './price'
 import { leastAmount } from './sequence'
 import { inHalves, place, startAt } from './track'
 import type { Position, Track } from './track'
-import type { ClassPacing, Weight } from './types'
-
-/** Price of one meeting taken from a lesson. */
-export const WEIGHT_PRICE: Readonly<Record<Weight, number>> = { core: 4, useful: 2, optional: 1 }
-/** Price of leaving a lesson out, beside the price of its meetings. */
-export const OMISSION_PRICE = 2
-/** A buffer is there to be eaten: it costs next to nothing. */
-export const BUFFER_PRICE = 0.25
+import type { ClassPacing } from './types'
 
 /** A shortening (`to` > 0) or an omission (`to` = 0), in the lesson's own unit: half meetings or minutes. */
 export interface Cut { readonly lessonId: LessonId, readonly unit: 'meetings' | 'minutes', readonly from: number, readonly to: number, readonly price: number }
@@ -73,7 +67,7 @@ export function fit(course: Course, input: FitInput = {}): Fit {
     for (const choice of choices[i] as Choice[]) {
       const next = after(track, item, choice, cursor, i, input)
       if (next < 0 || choice.price + solve(i + 1, next) !== solve(i, cursor)) continue
-      if (choice.amount !== item.need.amount) cuts.push(cutOf(item, choice))
+      if (choice.amount !== item.amount) cuts.push(cutOf(item, choice))
       cursor = next
       break
     }
@@ -88,7 +82,7 @@ function after(track: Track, item: Item, choice: Choice, cursor: Position, index
     // a record beyond a fixed date cannot be cured by cutting: the lesson then comes late, as laying out has it
     const start = item.startsAt >= 0 ? Math.max(cursor, item.startsAt) : startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak)
     if (item.startsAt >= 0 && cursor > item.startsAt && index > 0) return -1
-    end = place(track, { unit: item.need.unit, amount: choice.amount }, start)
+    end = place(track, { unit: item.unit, amount: choice.amount }, start)
     if (end < 0 || (end > item.endsBy && !(item.startsAt >= 0 && index === 0))) return -1
   }
   return endBefore && index === endBefore.index - 1 && end > endBefore.at ? -1 : end
@@ -96,33 +90,32 @@ function after(track: Track, item: Item, choice: Choice, cursor: Position, index
 
 /** What may be done with an item, uncut first, then ever less, left out last. */
 function choicesOf(track: Track, item: Item, { among, keep, leaveOut, by = 'all' }: FitInput): Choice[] {
-  const { lesson, need } = item
+  const { lesson, unit } = item
   if (leaveOut?.has(lesson.id)) return [{ amount: 0, price: 0 }]
-  const whole: Choice = { amount: need.amount, price: 0 }
+  const whole: Choice = { amount: item.amount, price: 0 }
   if ((among && !among.has(lesson.id)) || keep?.has(lesson.id)) return [whole]
   const isBuffer = lesson.kind === 'buffer'
   if (by === 'buffers' && !isBuffer) return [whole]
-  const weight = isBuffer ? BUFFER_PRICE : WEIGHT_PRICE[lesson.weight]
-  const priceOf = (amount: number) => Math.round((MILLI * weight * inHalves(track, { unit: need.unit, amount: need.amount - amount }, 0)) / 2)
+  const priceOf = (amount: number) => Math.round(MILLI * priceOfCut(lesson, inHalves(track, { unit, amount: item.amount - amount }, 0), amount === 0))
   const choices = [whole]
   if (by !== 'optional' || isBuffer) {
-    const step = need.unit === 'minutes' ? 5 : 1
+    const step = unit === 'minutes' ? 5 : 1
     const least = isBuffer ? 1 : leastAmount(lesson)
-    for (let amount = need.amount - step; amount >= least; amount -= step) choices.push({ amount, price: priceOf(amount) })
+    for (let amount = item.amount - step; amount >= least; amount -= step) choices.push({ amount, price: priceOf(amount) })
   }
   const mayGo = item.fixed === null && (isBuffer || lesson.weight === 'optional' || (by === 'all' && lesson.weight === 'useful'))
-  if (mayGo) choices.push({ amount: 0, price: priceOf(0) + (isBuffer ? 0 : OMISSION_PRICE * MILLI) })
+  if (mayGo) choices.push({ amount: 0, price: priceOf(0) })
   return choices
 }
 
-function cutOf({ lesson, need }: Item, choice: Choice): Cut {
-  return { lessonId: lesson.id, unit: need.unit, from: need.amount, to: choice.amount, price: choice.price / MILLI }
+function cutOf({ lesson, unit, amount }: Item, choice: Choice): Cut {
+  return { lessonId: lesson.id, unit, from: amount, to: choice.amount, price: choice.price / MILLI }
 }
 
 function everythingCut(items: readonly Item[], choices: readonly Choice[][]): Fit {
   const cuts = items.flatMap((item, i) => {
     const last = choices[i]?.[choices[i].length - 1] as Choice
-    return last.amount === item.need.amount ? [] : [cutOf(item, last)]
+    return last.amount === item.amount ? [] : [cutOf(item, last)]
   })
   return { fits: false, cuts, price: cuts.reduce((n, c) => n + c.price, 0) }
 }

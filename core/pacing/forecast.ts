@@ -113,8 +113,9 @@ function bandOf(sample: readonly number[], meetings: Course['track']['meetings']
 
 function stepsOf({ track, items, from }: Course): Step[] {
   let planned = 0
-  return items.map(({ lesson, need, startsAt, endsBy, endsBecause }) => {
-    const halves = inHalves(track, need, from)
+  return items.map((item) => {
+    const { lesson, startsAt, endsBy, endsBecause } = item
+    const halves = inHalves(track, item, from)
     const plannedAt = planned
     planned += halves
     const fixedAt = startsAt >= 0 ? meetingOf(startsAt) : endsBecause === 'fixed' ? Math.max(0, meetingOf(endsBy) - Math.ceil(halves / 2)) : -1

@@ -1,11 +1,11 @@
 import type { IsoDay, LessonId } from '../base'
 import type { Term } from '../calendar'
-import { courseOf, limitsOf } from './course'
-import type { Course, Item } from './course'
-import { halvesBetween, inHalves, meetingOf, place, startAt } from './track'
+import { courseOf } from './course'
+import type { Course, Item, Limit } from './course'
+import { firstNotBefore, halvesBetween, inHalves, meetingOf, place, startAt } from './track'
 import type { Ground, LayoutSettings, Position, Track } from './track'
 import { AS_PLANNED } from './types'
-import type { ClassPacing, HeldSlot, Layout, LayoutFinding, NotPlaced, Placement, Plan, PlanLesson, Slot } from './types'
+import type { ClassPacing, HeldSlot, Layout, LayoutFinding, NotPlaced, Placement, Plan, Slot } from './types'
 
 export type LayablePlan = Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>
 /** What laying out takes beside plan and meetings; everything may be absent. */
@@ -24,23 +24,22 @@ export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing 
 
 /** Lays a prepared course. */
 export function layCourse(course: Course, pacing: ClassPacing): Layout {
-  const { track, items } = course
+  const { track, items, limits } = course
   const findings: LayoutFinding[] = []
   const laid: Placement[] = []
-  const limits = limitsOf(course)
   let cursor = course.from
   let lastEnd = cursor
   let blocked: { by: LessonId, until: Position } | null = null
   for (let i = 0; i < items.length; i++) {
     const item = items[i] as Item
-    const limit = limits[i] as { at: Position, by: LessonId | null }
+    const limit = limits[i] as Limit
     const from = startOf(track, item, cursor, findings)
     if (blocked !== null && limit.at <= blocked.until) {
       laid.push(refused(track, item, from, { why: 'after-one-that-does-not-fit', lessonId: blocked.by }))
       continue
     }
     const slots: Slot[] = []
-    const end = place(track, item.need, from, slots)
+    const end = place(track, item, from, slots)
     // a lesson that sets the limit is past it only when the record already is: it then comes late, and is not lost
     const late = item.startsAt >= 0 && cursor > item.startsAt
     if (end < 0 || (end > limit.at && !late)) {
@@ -50,7 +49,7 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     }
     blocked = null
     cursor = lastEnd = end
-    laid.push({ lessonId: item.lesson.id, placed: true, halves: item.need.unit === 'meetings' ? item.need.amount : sum(slots), slots })
+    laid.push({ lessonId: item.lesson.id, placed: true, halves: item.unit === 'meetings' ? item.amount : sum(slots), slots })
   }
   return { placements: withRecord(course, laid, pacing), capacities: track.capacities, slackHalves: halvesBetween(track, lastEnd, track.end), findings }
 }
@@ -71,43 +70,42 @@ function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFin
   return start
 }
 
-function whyNot(track: Track, item: Item, from: Position, limit: { readonly at: Position, readonly by: LessonId | null }): NotPlaced {
-  const counts = { needHalves: inHalves(track, item.need, from), freeHalves: halvesBetween(track, from, limit.at) }
+function whyNot(track: Track, item: Item, from: Position, limit: Limit): NotPlaced {
+  const counts = { needHalves: inHalves(track, item, from), freeHalves: halvesBetween(track, from, limit.at) }
   if (limit.by !== null) return { why: 'before-fixed', lessonId: limit.by, ...counts }
   if (item.endsBecause === 'fixed') return { why: 'before-fixed', lessonId: item.lesson.id, ...counts }
   return { why: item.endsBecause === 'part' ? 'part-full' : 'year-full', ...counts }
 }
 
 function refused(track: Track, item: Item, from: Position, because: NotPlaced): Placement {
-  return { lessonId: item.lesson.id, placed: false, halves: inHalves(track, item.need, from), because }
+  return { lessonId: item.lesson.id, placed: false, halves: inHalves(track, item, from), because }
 }
 
 /** Placements of the whole sequence: what is laid, and in its place what is recorded or left out. */
 function withRecord({ track, items, sequence, from }: Course, laid: readonly Placement[], pacing: ClassPacing): readonly Placement[] {
   if (from === 0 && items.length === sequence.length && Object.keys(pacing.records).length === 0) return laid
-  const byLesson = new Map(laid.map(p => [p.lessonId, p]))
-  return sequence.map(l => placementOf(l, byLesson, track, pacing))
+  let at = 0
+  return sequence.map(({ id }) => {
+    const next = laid[at]?.lessonId === id ? laid[at++] : undefined
+    const why = pacing.left[id]
+    if (why !== undefined) return { lessonId: id, placed: false, halves: 0, because: { why } }
+    const record = pacing.records[id]
+    // what is to come of a lesson that was carried over stands behind what was held
+    return record && next?.placed !== false ? recorded(id, heldSlots(track, record.held), next?.slots ?? []) : next as Placement
+  })
 }
 
-/** A lesson's placement with what was already held of it in front. */
-function placementOf({ id }: PlanLesson, laid: ReadonlyMap<LessonId, Placement>, track: Track, pacing: ClassPacing): Placement {
-  const left = pacing.left[id]
-  if (left !== undefined) return { lessonId: id, placed: false, halves: 0, because: { why: left } }
-  const record = pacing.records[id]
-  const next = laid.get(id)
-  if (!record) return next as Placement
-  const held = heldSlots(track, record.held)
-  if (next && !next.placed) return next
-  const slots = [...held, ...(next?.slots ?? [])]
-  return { lessonId: id, placed: true, halves: sum(slots), slots }
+function recorded(lessonId: LessonId, held: readonly Slot[], next: readonly Slot[]): Placement {
+  const slots = [...held, ...next]
+  return { lessonId, placed: true, halves: sum(slots), slots }
 }
 
 /** Recorded slots as meeting indexes; a meeting that is no longer in the calendar holds nothing any more. */
 function heldSlots(track: Track, held: readonly HeldSlot[]): Slot[] {
   const slots: Slot[] = []
   for (const { on, startMinute, halves } of held) {
-    const meeting = track.meetings.findIndex(m => m.on === on && m.startMinute === startMinute)
-    if (meeting >= 0) slots.push({ meeting, halves })
+    const meeting = firstNotBefore(track, on, startMinute)
+    if (track.meetings[meeting]?.on === on && track.meetings[meeting]?.startMinute === startMinute) slots.push({ meeting, halves })
   }
   return slots
 }

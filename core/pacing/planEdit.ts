@@ -20,6 +20,7 @@ export interface LessonRow {
   readonly kind: LessonKind | null
   readonly weight: Weight | null
   readonly length: LessonLength | null
+  /** 'none' takes a fixed date away. */
   readonly fixed: FixedDate | 'none' | null
   readonly notAfterBreak: boolean | null
 }

@@ -1,8 +1,8 @@
 import type { ClassId, IsoDay, LessonId } from '../base'
 import type { ClassCalendar, Term } from '../calendar'
-import { commandsBetween, compareLayouts } from './consequence'
+import { commandsBetween, comparer } from './consequence'
 import type { Consequence } from './consequence'
-import { courseOf, limitsOf } from './course'
+import { courseOf } from './course'
 import { layCourse } from './layOut'
 import type { LayablePlan } from './layOut'
 import { reachesOf } from './stretches'
@@ -41,13 +41,11 @@ export interface Ripple { readonly classId: ClassId, readonly before: Layout, re
 export function ripple(classId: ClassId, before: ClassSide, after: ClassSide, changed: LessonId | null = null): Ripple {
   const [from, to] = [sideOf(before), sideOf(after)]
   const bitten = bite(from, to, changed)
+  const compare = comparer({ ...from, calendar: before.calendar })
   const ways = WAYS.map((way): RippleWay => {
     const pacing = bitten ? WAY_OUT[way](bitten) : after.pacing
-    const layout = pacing === after.pacing ? to.layout : sideOf({ ...after, pacing }).layout
-    return {
-      way, pacing, layout, commands: commandsBetween(classId, after.pacing, pacing),
-      consequence: compareLayouts({ layout: from.layout, pacing: before.pacing, calendar: before.calendar, sequence: from.course.sequence }, { layout, pacing, calendar: after.calendar, sequence: to.course.sequence }, after.pacing),
-    }
+    const side = pacing === after.pacing ? to : sideOf({ ...after, pacing })
+    return { way, pacing, layout: side.layout, commands: commandsBetween(classId, after.pacing, pacing), consequence: compare({ ...side, calendar: after.calendar }, after.pacing) }
   })
   return { classId, before: from.layout, lostMeetings: before.calendar.meetings.length - after.calendar.meetings.length, ways }
 }
@@ -72,13 +70,13 @@ function bite(before: Side, after: Side, changed: LessonId | null): Bitten | nul
   // a stretch that closes with its fixed lesson keeps its slack in front of that lesson
   const closing = reach.upTo !== null && reach.lessonIds.includes(reach.upTo) ? items.findIndex(i => i.lesson.id === reach.upTo) : -1
   const behind = closing >= 0 ? closing : items.findIndex(i => i.lesson.id === reach.lessonIds[reach.lessonIds.length - 1]) + 1
-  const to = closing > 0 ? limitsOf(after.course)[closing - 1]?.at ?? reach.to : reach.to
+  const to = closing > 0 ? after.course.limits[closing - 1]?.at ?? reach.to : reach.to
   return { before, after, changed, first, to, behind, slackBeforeHalves: Math.max(0, old?.slackHalves ?? 0), extraHalves: Math.max(0, needOf(after, changed) - needOf(before, changed)) }
 }
 
 function needOf({ course }: Side, id: LessonId | null): number {
   const item = course.items.find(i => i.lesson.id === id)
-  return item ? inHalves(course.track, item.need, 0) : 0
+  return item ? inHalves(course.track, item, 0) : 0
 }
 
 function placeKey(slots: readonly { readonly meeting: number, readonly halves: number }[] | null, { course }: Side): string {

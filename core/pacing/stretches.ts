@@ -1,5 +1,4 @@
 import type { LessonId } from '../base'
-import { limitsOf } from './course'
 import type { Course, Item } from './course'
 import { leastAmount } from './sequence'
 import { halvesBetween, inHalves, place, startAt } from './track'
@@ -27,8 +26,7 @@ export interface Reach {
  * Free meetings before a fixed start are that stretch's slack.
  */
 export function reachesOf(course: Course): readonly Reach[] {
-  const { track, items } = course
-  const limits = limitsOf(course)
+  const { track, items, limits } = course
   const out: Reach[] = []
   let first = 0
   let from = course.from
@@ -42,7 +40,7 @@ export function reachesOf(course: Course): readonly Reach[] {
     const heads = item.startsAt >= 0 || (item.earliest > cursor && i > 0)
     if (heads && i > first) close(i, Math.max(item.earliest, from), item.fixed ? item.lesson.id : null, item.fixed ? 'fixed' : 'part')
     const start = startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak && item.fixed?.kind !== 'on')
-    const end = place(track, item.need, start)
+    const end = place(track, item, start)
     if (end >= 0 && (end <= (limits[i]?.at ?? track.end) || item.startsAt >= 0)) cursor = end
     // a lesson with a first and a last day that waits for its first one heads the next stretch already
     if (item.endsBecause === 'fixed' && !(heads && item.fixed?.kind === 'within')) {
@@ -60,13 +58,13 @@ export function reachesOf(course: Course): readonly Reach[] {
 function measured({ track, items }: Course, first: number, last: number, from: Position, to: Position, upTo: LessonId | null, endsBecause: Reach['endsBecause']): Reach {
   const own = items.slice(first, last)
   const capacityHalves = halvesBetween(track, from, to)
-  const needHalves = own.reduce((n, i) => n + inHalves(track, i.need, from), 0)
+  const needHalves = own.reduce((n, i) => n + inHalves(track, i, from), 0)
   return { lessonIds: own.map(i => i.lesson.id), upTo, endsBecause, from, to, capacityHalves, needHalves, leastHalves: own.reduce((n, i) => n + leastOf(i, from, track), 0), slackHalves: round(capacityHalves - needHalves) }
 }
 
 function leastOf(item: Item, near: Position, track: Course['track']): number {
   if (item.lesson.weight === 'optional' && item.fixed === null) return 0
-  return inHalves(track, { unit: item.need.unit, amount: Math.min(item.need.amount, leastAmount(item.lesson)) }, near)
+  return inHalves(track, { unit: item.unit, amount: Math.min(item.amount, leastAmount(item.lesson)) }, near)
 }
 
 function round(n: number): number {

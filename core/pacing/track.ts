@@ -25,10 +25,10 @@ const STEP = 4096
 export interface Track {
   readonly meetings: readonly Ground[]
   readonly capacities: readonly number[]
-  readonly sizes: Int32Array
-  readonly halves: Int32Array
+  readonly sizes: readonly number[]
+  readonly halves: readonly number[]
   /** Capacity in halves before each meeting. */
-  readonly before: Int32Array
+  readonly before: readonly number[]
   readonly end: Position
 }
 
@@ -40,15 +40,17 @@ export function capacityOf(meeting: Pick<Meeting, 'minutes' | 'usualMinutes'>, s
 /** Prepares meetings for laying. */
 export function trackOf(meetings: readonly Ground[], settings: LayoutSettings = DEFAULT_LAYOUT): Track {
   const count = meetings.length
-  const capacities: number[] = []
-  const sizes = new Int32Array(count)
-  const halves = new Int32Array(count)
-  const before = new Int32Array(count + 1)
+  // plain arrays of known length: at this size typed ones cost more to make than they save
+  const capacities = new Array<number>(count)
+  const sizes = new Array<number>(count)
+  const halves = new Array<number>(count)
+  const before = new Array<number>(count + 1)
+  before[0] = 0
   let sum = 0
   for (let m = 0; m < count; m++) {
     const { minutes, usualMinutes } = meetings[m] as Ground
     const isWhole = minutes >= usualMinutes * settings.wholeFromRatio
-    capacities.push(isWhole ? 2 : 1)
+    capacities[m] = isWhole ? 2 : 1
     sizes[m] = minutes * 2
     halves[m] = isWhole ? minutes : minutes * 2
     sum += isWhole ? 2 : 1
@@ -98,6 +100,13 @@ export function firstOnOrAfter(track: Track, on: IsoDay): number {
     else high = middle
   }
   return low
+}
+
+/** The first meeting at or after a start on a date; the count of meetings when there is none. */
+export function firstNotBefore(track: Track, on: IsoDay, startMinute: number): number {
+  let m = firstOnOrAfter(track, on)
+  while (track.meetings[m]?.on === on && (track.meetings[m]?.startMinute ?? 0) < startMinute) m++
+  return m
 }
 
 /** Where a lesson would start from a position: past a meeting right after a break, if it may not start there. */

@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { ShowDesk } from '#shared/contracts/pacing'
 import { demoPerson, withBrowser } from '../support/browser'
-import type { Person } from '../support/browser'
 import { aServer, signedIn } from '../support/server'
 import type { Agent, Running } from '../support/server'
 
@@ -13,7 +12,6 @@ beforeAll(async () => {
   imani = await signedIn(server, 'imani')
 })
 
-const until = (p: Person, selector: string, words: string) => p.page.waitForFunction((s, w) => (document.querySelector(s) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ').includes(w), {}, selector, words)
 
 describe('the term sheet', () => {
   it.each([['A4', 'portrait', '', 595, 842], ['letter', 'landscape', '', 792, 612]] as const)('goes onto %s paper, cut at week borders', async (paper, way, _, width, height) => {
@@ -46,7 +44,7 @@ describe('the forecast', () => {
   it('says how likely the fixed test of the section that is behind holds, and how that is worked out', async () => {
     const p = await demoPerson(server, 'imani', '/pace/charts')
     await p.press('8 C')
-    await until(p, '[data-hook="chances"]', 'W2.7 on Mon 16 Nov')
+    await p.seesIn('[data-hook="chances"]', 'W2.7 on Mon 16 Nov')
     const chance = Number(/W2\.7 on Mon 16 Nov: (\d+) %/.exec(await p.text('[data-hook="chances"]'))?.[1])
     expect(chance).toBeGreaterThan(5)
     expect(chance).toBeLessThan(60)

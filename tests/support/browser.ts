@@ -80,6 +80,10 @@ export class Person {
       throw new Error(`“${words}” is not to be seen. The page says: ${(await this.text()).slice(0, 1500)}`)
     })
   }
+  /** Waits until the words stand in one part of the page. */
+  async seesIn(selector: string, words: string): Promise<void> {
+    await this.page.waitForFunction((s, w) => (document.querySelector(s) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ').includes(w), {}, selector, words)
+  }
   async text(selector = 'body'): Promise<string> {
     return this.page.$eval(selector, e => (e as HTMLElement).innerText.replace(/\s+/g, ' '))
   }

@@ -4,7 +4,7 @@ import type { Band, Reach } from '#core/pacing'
 import { sayDate } from '../../words/times'
 
 /** Colours of the theme as the page has them now. */
-export interface Inks { readonly primary: string, readonly rowan: string, readonly gorse: string, readonly moss: string, readonly muted: string, readonly ground: string, readonly units: readonly string[] }
+export interface Inks { readonly primary: string, readonly rowan: string, readonly gorse: string, readonly moss: string, readonly muted: string, readonly ground: string }
 
 export const LINE_STYLES = ['solid', 'dashed', 'dotted', 'solid', 'dashed', 'dotted', 'solid', 'dashed'] as const
 const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'emptyCircle', 'emptyRect', 'emptyTriangle', 'emptyDiamond'] as const
@@ -37,7 +37,7 @@ export function driftOption(lines: readonly { readonly name: string, readonly po
     xAxis: { type: 'time', axisLabel: { formatter: (value: number) => sayDate(isoOf(value)) } }, yAxis: { type: 'value', minInterval: 1 },
     series: lines.map((l, i) => ({
       name: l.name, type: 'line' as const, step: 'end' as const, symbol: SYMBOLS[i % SYMBOLS.length], symbolSize: 5, showSymbol: false, data: l.points.map(p => [p.on, p.meetings]), lineStyle: { width: 2, type: LINE_STYLES[i % LINE_STYLES.length] }, color: colours[i % colours.length],
-      ...(i === 0 && today ? { markLine: { symbol: 'none', silent: true, label: { formatter: 'today', color: inks.rowan }, lineStyle: { color: inks.rowan, type: 'solid' as const }, data: [{ xAxis: today }, ] } } : {}),
+      ...(i === 0 && today ? { markLine: { symbol: 'none', silent: true, label: { formatter: 'today', color: inks.rowan }, lineStyle: { color: inks.rowan, type: 'solid' as const }, data: [{ xAxis: today }] } } : {}),
     })),
   }
 }

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { navigateTo, useOverlay } from '#imports'
 import { computed } from 'vue'
-import type { Instant } from '#core/base'
 import type { DeskColumn } from '../../stores/deskColumn'
 import FeedDialog from './FeedDialog.vue'
 import HistoryPanel from './HistoryPanel.vue'
 
-const props = defineProps<{ columns: readonly DeskColumn[], now: Instant }>()
+const props = defineProps<{ columns: readonly DeskColumn[] }>()
 const emit = defineEmits<{ agree: [] }>()
 const history = useOverlay().create(HistoryPanel, { destroyOnClose: true })
 const feed = useOverlay().create(FeedDialog, { destroyOnClose: true })

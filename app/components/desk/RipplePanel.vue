@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId } from '#core/base'
-import { WAYS } from '#core/pacing'
+import { PRICES, WAYS } from '#core/pacing'
 import type { Way } from '#core/pacing'
 import type { ClassRipple } from '#shared/contracts/pacing'
 import { useDesk } from '../../stores/desk'
 import { useRipple } from '../../stores/ripple'
 import { sayRefusal } from '../../words/refusals'
-import { WAY_WORDS } from '../../words/ways'
+import { COST_OF_CUTS, WAY_WORDS } from '../../words/ways'
 import { gist } from './rippleGist'
 
 const emit = defineEmits<{ apply: [] }>()
@@ -66,7 +66,7 @@ function pick(c: ClassRipple, way: Way): void {
           </tbody>
           <tfoot v-if="ripple.classes.length > 1"><tr><th scope="row">Cost in all</th><td v-for="way in WAYS" :key="way" class="sum" :class="{ on: isForAll(way) }">{{ priceOf(way) }}</td></tr></tfoot>
         </table>
-        <p class="said px-2 py-1">Cost: meetings taken from lessons (optional 1, useful 2, core 4 each), 2 for every lesson left out, 6 for every fixed date that moves.</p>
+        <p class="said px-2 py-1">{{ COST_OF_CUTS }}, {{ PRICES.fixedDate }} for every fixed date that moves.</p>
       </div>
       <RippleDetail v-if="shownRipple" class="detail" :ripple="shownRipple" :way="ripple.wayFor(shownRipple) ?? null" />
     </div>

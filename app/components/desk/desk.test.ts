@@ -125,9 +125,8 @@ describe('moving lessons on the desk', () => {
   })
 
   it('knows whether anything else moves', () => {
-    const desk = { year, plans: [plan], classes: [a.of], myPlanIds: [], mayEditYear: true, work: [], steps: { undo: null, redo: null }, now: at('09-01T12:00') }
-    const after = (pacing: Partial<typeof AS_PLANNED>) => ({ ...desk, classes: [{ ...a.of, pacing: { ...AS_PLANNED, ...pacing } }] })
-    expect(isStill([a], desk, null)).toBe(true)
+    const after = (pacing: Partial<typeof AS_PLANNED>) => [columnOf({ ...a.of, pacing: { ...AS_PLANNED, ...pacing } }, year, plan)]
+    expect(isStill([a, b], [a, b], null)).toBe(true)
     expect(isStill([a], after({ lengths: { [ids.lesson('3')]: 4 } }), ids.lesson('3'))).toBe(true)
     expect(isStill([a], after({ lengths: { [ids.lesson('1')]: 4 } }), ids.lesson('1'))).toBe(false)
     expect(isStill([a], after({ lengths: { [ids.lesson('3')]: 40 } }), ids.lesson('3'))).toBe(false)

@@ -2,17 +2,13 @@ import { asId } from '#core/base'
 import type { Instant, LessonId } from '#core/base'
 import { amountOf, baselineOf, blank, movedTo, recordLesson, typicalAmount } from '#core/pacing'
 import type { Happened, PacingCommand, PlanLesson, SingleCommand } from '#core/pacing'
-import type { Desk } from '#shared/contracts/pacing'
-import { columnOf } from '../../stores/deskColumn'
 import type { DeskColumn } from '../../stores/deskColumn'
 
 /** True when no lesson but the one a change is about lies elsewhere on the desk after it, and none has lost its place. */
-export function isStill(columns: readonly DeskColumn[], after: Desk, about: LessonId | null): boolean {
+export function isStill(columns: readonly DeskColumn[], after: readonly DeskColumn[], about: LessonId | null): boolean {
   return columns.every((before) => {
-    const of = after.classes.find(c => c.id === before.of.id)
-    const plan = after.plans.find(p => p.id === of?.planId) ?? null
-    if (!of || (of === before.of && plan === before.plan && after.year === before.year)) return true
-    const next = columnOf(of, after.year, plan)
+    const next = after.find(c => c.of.id === before.of.id)
+    if (!next || next === before) return true
     if (next.unplaced.length > before.unplaced.length) return false
     return [...before.extents].every(([id, extent]) => id === about || sameDates(before, extent, next, next.extents.get(id)))
   })

@@ -1,27 +1,16 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
-import type { PlanTableReading } from '#core/formats'
+import { computed, ref } from 'vue'
 import type { LessonRow, TableMerge } from '#core/pacing'
 import { ReadPlanTable } from '#shared/contracts/teaching'
+import { useDryRun } from '../../composables/dryRun'
 import { call } from '../../wire/call'
 import { PLAN_ROW_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
-import { sayRefusal } from '../../words/refusals'
 
 const props = defineProps<{ merged: (rows: readonly LessonRow[]) => TableMerge | null }>()
 const emit = defineEmits<{ take: [merge: TableMerge] }>()
 const text = ref('')
-const reading = shallowRef<PlanTableReading | null>(null)
-const problem = ref('')
-watchDebounced(text, async (now) => {
-  reading.value = null
-  problem.value = ''
-  if (!now.trim()) return
-  const reply = await call(ReadPlanTable, { body: { text: now } })
-  reading.value = reply.ok ? reply.value : null
-  problem.value = reply.ok ? '' : sayRefusal(reply.error)
-}, { debounce: 300 })
+const { reading, problem } = useDryRun(text, text => call(ReadPlanTable, { body: { text } }))
 const merge = computed(() => (reading.value ? props.merged(reading.value.rows) : null))
 function take(): void {
   if (!merge.value) return

@@ -1,28 +1,18 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
-import { ref, shallowRef } from 'vue'
+import { ref } from 'vue'
 import type { IsoDay } from '#core/base'
-import type { ClosureReading, FoundClosure } from '#core/formats'
+import type { FoundClosure } from '#core/formats'
 import { ReadClosures } from '#shared/contracts/teaching'
+import { useDryRun } from '../../composables/dryRun'
 import { call } from '../../wire/call'
 import { SKIPPED_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
-import { sayRefusal } from '../../words/refusals'
 import { sayDay } from '../../words/times'
 
 const props = defineProps<{ firstOn: IsoDay, lastOn: IsoDay, zone: string }>()
 const emit = defineEmits<{ take: [closures: readonly FoundClosure[]] }>()
 const text = ref('')
-const reading = shallowRef<ClosureReading | null>(null)
-const problem = ref('')
-watchDebounced(text, async (now) => {
-  reading.value = null
-  problem.value = ''
-  if (!now.trim()) return
-  const reply = await call(ReadClosures, { body: { text: now, firstOn: props.firstOn, lastOn: props.lastOn, zone: props.zone } })
-  reading.value = reply.ok ? reply.value : null
-  problem.value = reply.ok ? '' : sayRefusal(reply.error)
-}, { debounce: 300 })
+const { reading, problem } = useDryRun(text, text => call(ReadClosures, { body: { text, firstOn: props.firstOn, lastOn: props.lastOn, zone: props.zone } }))
 function take(): void {
   if (!reading.value) return
   emit('take', reading.value.closures)

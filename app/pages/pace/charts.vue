@@ -4,7 +4,7 @@ import { useColorMode } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId, LessonId } from '#core/base'
 import { lossesBetween } from '#core/calendar'
-import { courseOf, datesOf, driftSeries, reachesOf } from '#core/pacing'
+import { PRIOR_MEETINGS, courseOf, datesOf, driftSeries, reachesOf } from '#core/pacing'
 import type { Forecast } from '#core/pacing'
 import { bandOption, driftOption, fitOption, lostOption } from '../../components/charts/chartOptions'
 import { useServerNow } from '../../composables/serverNow'
@@ -33,7 +33,7 @@ const today = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value).
 const name = (id: LessonId | null) => column.value?.lessons.get(id as LessonId)?.number || column.value?.lessons.get(id as LessonId)?.title || ''
 const inks = computed(() => {
   const read = (token: string) => (void mode.value, getComputedStyle(document.documentElement).getPropertyValue(token).trim())
-  return { primary: read('--ui-primary'), rowan: read('--ui-error'), gorse: read('--color-gorse-400'), moss: read('--ui-success'), muted: read('--ui-text-muted'), ground: read('--ui-bg'), units: [] }
+  return { primary: read('--ui-primary'), rowan: read('--ui-error'), gorse: read('--color-gorse-400'), moss: read('--ui-success'), muted: read('--ui-text-muted'), ground: read('--ui-bg') }
 })
 
 const reaches = computed(() => (column.value?.plan ? reachesOf(courseOf(column.value.plan, column.value.calendar.meetings, column.value.of.pacing, { terms: desk.year?.terms ?? [] })) : []).filter(r => r.lessonIds.length > 0)
@@ -99,7 +99,7 @@ const day = (on: string | null | undefined) => (on ? sayDate(on as never) : 'pas
             </ul>
             <ChartBox :option="bandOption(bands, today ?? ('' as never), desk.year?.lastOn ?? ('' as never), inks)" label="When each unit ends: 10 to 90 per cent span and middle; the list above has the main figures" :height="80 + bands.length * 34" />
             <details class="said mt-1"><summary class="cursor-pointer">How this is worked out</summary>
-              <p class="mt-1">The rest of the year is played {{ forecast.runs }} times with the same seed. Each lesson takes its planned length × {{ forecast.pace.usedRatio.toFixed(2) }} (this class's own pace over {{ count(forecast.pace.lessons, 'recorded lesson') }}, pulled toward 1 by ten meetings of plan) × a chance factor (spread {{ forecast.pace.spreadRatio.toFixed(2) }}, from the same lessons), in half meetings. Checks and tests take what is planned, catch-up time gives way to a delay, and each meeting to come is lost with {{ percent(forecast.pace.lossRatio) }} ({{ forecast.pace.lost }} called off beside {{ forecast.pace.held }} held so far, pulled toward 2 %). At best, as likely as not, at worst: 10, 50 and 90 % of the runs. It assumes that nobody shortens or leaves out anything.</p>
+              <p class="mt-1">The rest of the year is played {{ forecast.runs }} times with the same seed. Each lesson takes its planned length × {{ forecast.pace.usedRatio.toFixed(2) }} (this class's own pace over {{ count(forecast.pace.lessons, 'recorded lesson') }}, pulled toward 1 by {{ PRIOR_MEETINGS }} meetings of plan) × a chance factor (spread {{ forecast.pace.spreadRatio.toFixed(2) }}, from the same lessons), in half meetings. Checks and tests take what is planned, catch-up time gives way to a delay, and each meeting to come is lost with {{ percent(forecast.pace.lossRatio) }} ({{ forecast.pace.lost }} called off beside {{ forecast.pace.held }} held so far, pulled toward 2 %). At best, as likely as not, at worst: 10, 50 and 90 % of the runs. It assumes that nobody shortens or leaves out anything.</p>
             </details>
           </template>
           <p v-else-if="progress === null" class="said">Stopped. Choose the class again to run it.</p>

@@ -7,7 +7,7 @@ import type { Cut, PlanLesson } from '#core/pacing'
 import { useTell } from '../../composables/tell'
 import { useDesk } from '../../stores/desk'
 import { count, meetingsOf } from '../../words/numbers'
-import { sayAmount, sayNotPlaced } from '../../words/ways'
+import { COST_OF_CUTS, sayAmount, sayNotPlaced } from '../../words/ways'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Make it fit · Step Cairn' })
@@ -90,7 +90,7 @@ function choose(id: ClassId): void {
           <UButton v-for="id in leaveOut" :key="id" size="xs" color="neutral" variant="soft" trailing-icon="i-lucide-x" :aria-label="`No longer leave out ${name(id)}`" @click="set('leave out', id, false)">leave out {{ lesson(id)?.number }}</UButton>
         </div>
         <details v-if="others.length" class="mt-3"><summary class="cursor-pointer text-sm">Leave out something else instead</summary><div class="flex flex-wrap gap-1.5 mt-2"><UButton v-for="l in others" :key="l.id" size="xs" color="neutral" variant="outline" :aria-label="`Leave out ${l.number} ${l.title}`" @click="() => { set('leave out', l.id, true); set('keep', l.id, false) }">{{ l.number || l.title }}</UButton></div></details>
-        <p class="said mt-3">Cost: meetings taken from a lesson (optional 1, useful 2, core 4 each; catch-up time ¼), and 2 for every lesson left out. Core lessons and fixed ones are never left out. Among equal costs, later lessons are cut first.</p>
+        <p class="said mt-3">{{ COST_OF_CUTS }}. Core lessons and fixed ones are never left out. Among equal costs, later lessons are cut first.</p>
         <div class="flex gap-2 mt-3"><UButton :loading="busy" :disabled="got.cuts.length === 0" data-hook="apply-fit" @click="apply">Make these cuts in {{ column.of.name }}</UButton><UButton color="neutral" variant="ghost" to="/pace">Leave it as it is</UButton></div>
       </section>
     </template>

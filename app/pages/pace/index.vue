@@ -163,7 +163,7 @@ function backToDesk(): void {
       <span v-if="today" class="said date">{{ sayDay(today) }}</span>
       <UButton size="xs" color="neutral" variant="ghost" @click="toToday">To today</UButton>
       <UButton v-if="desk.columns.some(c => c.of.mayChange && c.plan)" size="xs" variant="outline" icon="i-lucide-snowflake" data-hook="announce" @click="acts.announce(tomorrow)">Announce a day</UButton>
-      <DeskMenu :columns="columns" :now="now" @agree="agree" />
+      <DeskMenu :columns="columns" @agree="agree" />
       <UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-keyboard" data-hook="shortcuts" @click="openSheet">Keys</UButton>
     </header>
     <p v-if="desk.problem" class="note-line needs m-4" role="alert">{{ sayRefusal(desk.problem) }} <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton></p>

@@ -1,7 +1,6 @@
 import type { LessonId } from '../../base'
-import { limitsOf } from '../course'
 import type { Item } from '../course'
-import { firstOnOrAfter, halvesBetween, inHalves, place, positionAt } from '../track'
+import { firstNotBefore, halvesBetween, inHalves, place, positionAt } from '../track'
 import type { Position } from '../track'
 import type { Left } from '../types'
 import type { Bitten, Side, WayOut } from './wayOut'
@@ -12,29 +11,28 @@ import type { Bitten, Side, WayOut } from './wayOut'
  */
 export const hold: WayOut = (bitten) => {
   const { after, first, changed } = bitten
-  const { track, items } = after.course
+  const { track, items, limits } = after.course
   const targets = items.map(item => (item.lesson.id === changed ? null : oldStart(item.lesson.id, bitten)))
   const lengths = { ...after.pacing.lengths }
   const left: Record<LessonId, Left> = { ...after.pacing.left }
-  const limits = limitsOf(after.course)
   let cursor: Position = after.course.from
   for (const [i, item] of items.entries()) {
     const start = Math.max(cursor, i < first ? item.earliest : targets[i] ?? item.earliest)
     // the next lesson's place, or a fixed date that comes before it now
     const next = Math.min(targets.slice(i + 1).find(t => t !== null) ?? track.end, limits[i]?.at ?? track.end)
-    const taken = i < first || item.lesson.id === changed || item.fixed !== null ? item.need.amount : roomFor(item, halvesBetween(track, start, next), inHalves(track, item.need, start))
+    const taken = i < first || item.lesson.id === changed || item.fixed !== null ? item.amount : roomFor(item, halvesBetween(track, start, next), inHalves(track, item, start))
     if (taken === 0) left[item.lesson.id] = 'not-covered'
-    else if (taken < item.need.amount) lengths[item.lesson.id] = taken
-    if (taken > 0) cursor = Math.max(cursor, place(track, { unit: item.need.unit, amount: taken }, start))
+    else if (taken < item.amount) lengths[item.lesson.id] = taken
+    if (taken > 0) cursor = Math.max(cursor, place(track, { unit: item.unit, amount: taken }, start))
   }
   return { ...after.pacing, lengths, left }
 }
 
 /** As much of a lesson as there is room for, in its own unit. */
 function roomFor(item: Item, roomHalves: number, needHalves: number): number {
-  if (roomHalves >= needHalves) return item.need.amount
-  if (item.need.unit === 'meetings') return Math.max(0, Math.floor(roomHalves))
-  const minutes = Math.floor((item.need.amount * roomHalves) / needHalves)
+  if (roomHalves >= needHalves) return item.amount
+  if (item.unit === 'meetings') return Math.max(0, Math.floor(roomHalves))
+  const minutes = Math.floor((item.amount * roomHalves) / needHalves)
   return minutes >= 5 ? minutes : 0
 }
 
@@ -45,9 +43,7 @@ function oldStart(lessonId: LessonId, { before, after }: Bitten): Position | nul
   const meeting = first && before.course.track.meetings[first.meeting]
   if (!first || !meeting?.on) return null
   const { track } = after.course
-  let at = firstOnOrAfter(track, meeting.on)
-  while (track.meetings[at]?.on === meeting.on && (track.meetings[at]?.startMinute ?? 0) < (meeting.startMinute ?? 0)) at++
-  return positionAt(track, at, usedBefore(before, lessonId, first.meeting))
+  return positionAt(track, firstNotBefore(track, meeting.on, meeting.startMinute ?? 0), usedBefore(before, lessonId, first.meeting))
 }
 
 /** Halves of a meeting that earlier lessons take. */
