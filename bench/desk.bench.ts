@@ -28,19 +28,22 @@ async function threeMore(address: string): Promise<void> {
   }
 }
 
-/** From opening the address to the first painted stones of all classes, in milliseconds. */
+/** From opening the address to this week's stones of all classes on the screen, scrolled to, and painted, in milliseconds. */
 async function paint(page: Page, address: string): Promise<number> {
   await page.goto(`${address}/pace`, { waitUntil: 'domcontentloaded' })
   // as text, since the names that a build adds are not known in the page
   return page.evaluate(`new Promise((resolve) => {
-    const look = () => (document.querySelectorAll('.stretch').length > 200 ? requestAnimationFrame(() => setTimeout(() => resolve(performance.now()))) : requestAnimationFrame(look))
+    const shown = () => {
+      const cells = [...document.querySelectorAll('.row.current .cell')]
+      return cells.length === 8 && cells.every(c => c.querySelector('.stretch') && c.getBoundingClientRect().top < innerHeight && c.getBoundingClientRect().top > 0)
+    }
+    const look = () => (shown() ? requestAnimationFrame(() => setTimeout(() => resolve(performance.now()))) : requestAnimationFrame(look))
     look()
   })`) as Promise<number>
 }
 
 /** From a key press to the moved stones on the screen, in milliseconds. */
 async function keyToStone(page: Page): Promise<number> {
-  await page.waitForSelector('button.selected')
   await page.focus('button.selected')
   await page.evaluate(`window.took = new Promise((resolve) => {
     window.addEventListener('keydown', () => {
@@ -54,6 +57,13 @@ async function keyToStone(page: Page): Promise<number> {
   await page.keyboard.press('Escape')
   await page.waitForFunction(() => !document.querySelector('button.ghost'))
   return took
+}
+
+/** All weeks are drawn, and the browser has nothing else to do. */
+async function atRest(page: Page): Promise<void> {
+  await page.waitForSelector('button.selected')
+  await page.waitForFunction(() => Array.from(document.querySelectorAll('.desk .row:not(.head)')).every(row => row.querySelector('.cell, .closed')))
+  await page.evaluate('new Promise(resolve => requestIdleCallback(() => requestIdleCallback(resolve)))')
 }
 
 /** The desk in a real browser, with eight classes over the whole year. */
@@ -73,15 +83,17 @@ export async function deskBench(): Promise<Line[]> {
     await page.goto(`${address}/sign-in`, { waitUntil: 'networkidle0' })
     await page.click('[data-hook="demo-imani"]')
     await page.waitForFunction(() => !location.pathname.startsWith('/sign-in'))
-    const [paints, keys]: [number[], number[]] = [[], []]
+    const [paints, firsts, keys]: [number[], number[], number[]] = [[], [], []]
     for (let i = 0; i < ROUNDS; i++) {
       paints.push(await paint(page, address))
-      keys.push(await keyToStone(page))
+      await atRest(page)
+      firsts.push(await keyToStone(page))
+      for (let again = 0; again < 3; again++) keys.push(await keyToStone(page))
     }
     const stones = await page.$$eval('.stretch', list => list.length)
     return [
       { what: 'desk, 8 classes × 42 weeks, first paint', medianMs: median(paints), bar: 'under 1 s', note: `${stones} stones; slowest of ${ROUNDS}: ${Math.max(...paints).toFixed(0)} ms` },
-      { what: 'a key press to the moved stones', medianMs: median(keys), bar: 'under 100 ms', note: `slowest of ${ROUNDS}: ${Math.max(...keys).toFixed(0)} ms` },
+      { what: 'a key press to the moved stones', medianMs: median(keys), bar: 'under 100 ms', note: `slowest of ${keys.length}: ${Math.max(...keys).toFixed(0)} ms; the first after loading: ${median(firsts).toFixed(0)} ms` },
     ]
   }
   finally {

@@ -22,12 +22,18 @@ export const useShelf = defineStore('shelf', () => {
   })
   const books = computed(() => shelf.value?.books ?? [])
 
-  /** Loads once unless asked `anew`. */
-  async function load(anew = false): Promise<void> {
-    if (shelf.value && !anew) return
+  let loading: Promise<void> | null = null
+  async function fetchShelf(): Promise<void> {
     const reply = await call(ShowShelf)
     if (reply.ok) shelf.value = reply.value
     else problem.value = reply.error
+    loading = null
+  }
+  /** Loads once unless asked `anew`; who asks meanwhile waits for the same answer. */
+  async function load(anew = false): Promise<void> {
+    if (shelf.value && !anew) return
+    loading ??= fetchShelf()
+    await loading
   }
   function piecesOf(bookLessonId: string | null): readonly PieceCard[] {
     return bookLessonId === null ? [] : byLesson.value.get(bookLessonId) ?? []

@@ -7,16 +7,20 @@ export type Weekday = 1 | 2 | 3 | 4 | 5 | 6 | 7
 
 export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const satisfies readonly Weekday[]
 
-const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/
+const SHAPE = /^\d{4}-\d{2}-\d{2}$/
 const DAY_MS = 86_400_000
 
 /** Reads 'YYYY-MM-DD'; null for anything else, 31 February included (never clamped). */
 export function parseIsoDay(text: string): IsoDay | null {
-  const parts = SHAPE.exec(text)
-  if (!parts) return null
-  const ms = Date.UTC(Number(parts[1]), Number(parts[2]) - 1, Number(parts[3]))
-  const day = new Date(ms).toISOString().slice(0, 10)
-  return day === text ? (text as IsoDay) : null
+  if (!SHAPE.test(text)) return null
+  const [year, month, day] = [Number(text.slice(0, 4)), Number(text.slice(5, 7)), Number(text.slice(8))] as const
+  return year >= 100 && day >= 1 && day <= daysIn(year, month) ? (text as IsoDay) : null
+}
+
+/** Days of a month (1 to 12) in the Gregorian calendar; 0 for a month that is none. */
+function daysIn(year: number, month: number): number {
+  if (month === 2) return year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28
+  return month < 1 || month > 12 ? 0 : month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31
 }
 
 /** Brands a date written in code or already checked; anything else is a defect. */

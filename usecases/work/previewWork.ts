@@ -58,7 +58,7 @@ export function windowOfClass(work: Pick<Assignable, 'window' | 'targets'>, clas
 }
 
 /** A class's window as the desk and lists show it; null when it cannot stand. */
-export function classWindow(work: Pick<Assignable, 'window' | 'targets'>, classId: ClassId, world: World): Window | null {
+export function classWindow(work: Pick<Assignable, 'window' | 'targets'>, classId: ClassId, world: Pick<World, 'grounds'>): Window | null {
   const ground = world.grounds.get(classId)
   const window = ground ? resolveWindow(windowOfClass(work, classId), ground.ground) : null
   return window?.ok ? window.value : null

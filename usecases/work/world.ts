@@ -22,8 +22,10 @@ export type Assignable = Pick<AssignmentRecord, 'authorId' | 'window' | 'rules' 
 /** Loads worlds, each class, roster and layout once however many assignments are resolved. */
 export function worldLoader(tx: Connection): (authorId: UserId, classIds: readonly ClassId[]) => Promise<World> {
   const known = new Map<string, World>()
+  const taughtBy = new Map<UserId, Awaited<ReturnType<typeof classesTaughtBy>>>()
   return async (authorId, classIds) => {
-    const taught = await classesTaughtBy(tx, authorId)
+    const taught = taughtBy.get(authorId) ?? await classesTaughtBy(tx, authorId)
+    taughtBy.set(authorId, taught)
     const more = classIds.filter(id => !taught.some(c => c.id === id))
     const key = [authorId, ...[...more].sort()].join(' ')
     const ready = known.get(key)

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { mondayOf } from '#core/base'
 import type { Instant, IsoDay, LessonId } from '#core/base'
+import { useRowsInTurn } from '../../composables/rowsInTurn'
 import { driftOf } from '../../stores/deskColumn'
 import type { DeskColumn } from '../../stores/deskColumn'
 import { count, meetingsOf } from '../../words/numbers'
@@ -27,7 +29,18 @@ function chosenIn(column: DeskColumn, week: DeskWeek): Selection | null {
   })
   return isHere ? at : null
 }
+/** The week that is looked at first: of what is chosen, else this one. */
+const chosenWeek = computed(() => {
+  const at = props.selection
+  const column = props.columns.find(c => c.of.id === at?.classId)
+  const extent = at?.kind === 'lesson' ? column?.extents.get(at.lessonId) : undefined
+  const on = at?.kind === 'meeting' ? at.on : extent ? column?.calendar.meetings[extent.first]?.on : undefined
+  const looked = on ?? props.today ?? null
+  return looked ? mondayOf(looked) : null
+})
 const NO_GHOSTS: ReadonlySet<string> = new Set()
+const centre = computed(() => Math.max(0, props.weeks.findIndex(w => w.mondayOn === chosenWeek.value)))
+const { isDrawn } = useRowsInTurn(computed(() => props.weeks.length), centre)
 const drifts = computed(() => new Map(props.columns.map(c => [c.of.id, props.today ? driftOf(c, props.today) : null])))
 /** Lessons that lie elsewhere than before the change that is looked at. */
 const ghosts = computed(() => new Map(props.columns.map((c) => {
@@ -61,7 +74,7 @@ const driftWords = (c: DeskColumn) => { const d = drifts.value.get(c.of.id) ?? 0
         <span v-if="w.isCurrent" class="flag">today</span>
       </div>
       <div v-if="w.closedAll" role="gridcell" class="closed" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(', ') }}</span></div>
-      <template v-else>
+      <template v-else-if="isDrawn(i)">
         <DeskCell v-for="c in columns" :key="c.of.id" :column="c" :week="w" :now="now" :selection="chosenIn(c, w)" :ghosts="ghosts.get(c.of.id) ?? NO_GHOSTS" @select="pick" @drop="drop" @stretch="stretch" />
         <div v-if="w.closures.length > 0" role="gridcell" class="band" :aria-colspan="columns.length" :style="{ gridColumn: `2 / span ${columns.length}` }"><span>{{ w.closures.join(' · ') }}</span></div>
       </template>

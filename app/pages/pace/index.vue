@@ -51,8 +51,10 @@ const chosen = computed(() => (selection.value ? acts.columnOf(selection.value.c
 const scrollHeight = ref(1)
 watch([y, height, weeks, one], () => { scrollHeight.value = pane.value?.scrollHeight || 1 })
 
+// asked for while the page is still being put together
+const arrived = desk.load()
 onMounted(async () => {
-  await desk.load()
+  await arrived
   void shelf.load()
   const wanted = desk.columns.find(c => c.of.id === route.query.of)
   const lesson = typeof route.query.lesson === 'string' ? route.query.lesson as LessonId : null
