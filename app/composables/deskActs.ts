@@ -1,9 +1,7 @@
 import { useOverlay } from '#imports'
 import type { Ref } from 'vue'
 import type { PacingCommand } from '#core/pacing'
-import type { ClassId, IsoDay, LessonId, Result } from '#core/base'
-import type { Replanned } from '#shared/contracts/pacing'
-import type { Refusal } from '#shared/contracts/refusal'
+import type { ClassId, IsoDay, LessonId } from '#core/base'
 import DayNoteDialog from '../components/desk/DayNoteDialog.vue'
 import LoseMeeting from '../components/desk/LoseMeeting.vue'
 import { changeLength, isStill } from '../components/desk/moves'
@@ -11,9 +9,8 @@ import type { Selection } from '../components/desk/selection'
 import { useDesk } from '../stores/desk'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useRipple } from '../stores/ripple'
-import { count } from '../words/numbers'
 import { sayDay } from '../words/times'
-import { useTell } from './tell'
+import { useOutcome } from './outcome'
 
 interface MeetingAt { readonly on: string, readonly startMinute: number }
 
@@ -21,7 +18,7 @@ interface MeetingAt { readonly on: string, readonly startMinute: number }
 export function useDeskActs(selection: Ref<Selection | null>) {
   const desk = useDesk()
   const ripple = useRipple()
-  const tell = useTell()
+  const tellOutcome = useOutcome()
   const loseDialog = useOverlay().create(LoseMeeting, { destroyOnClose: true })
   const noteDialog = useOverlay().create(DayNoteDialog, { destroyOnClose: true })
 
@@ -33,17 +30,6 @@ export function useDeskActs(selection: Ref<Selection | null>) {
     return at?.kind === 'lesson' && column?.of.mayChange && column.lessons.has(at.lessonId) ? { column, lessonId: at.lessonId } : null
   }
 
-  /** Says what moved with a planning act, and what could not; true when it was done. */
-  function tellOutcome(reply: Result<Replanned, Refusal>, said?: string): boolean {
-    if (!reply.ok) {
-      tell.refused(reply.error)
-      return false
-    }
-    if (reply.value.moved > 0) tell.done(`${said ? `${said}. ` : ''}${count(reply.value.moved, 'piece')} of work moved with the plan`)
-    else if (said) tell.done(said)
-    for (const title of reply.value.stuck) tell.refused({ code: 'input/invalid', field: `“${title}”`, problem: 'could not follow: its lesson no longer fits. Its dates stay as they were' })
-    return true
-  }
   const act = async (command: PacingCommand, said?: string) => tellOutcome(await desk.act(command), said)
 
   /** Does a change at once when no other lesson moves by it; otherwise opens its ripple. */

@@ -1,12 +1,11 @@
 import type { ComputedRef, Ref } from 'vue'
 import type { IsoDay } from '#core/base'
-import { WAYS } from '#core/pacing'
 import { acrossClasses, alongLessons, atDay } from '../components/desk/selection'
 import type { Selection } from '../components/desk/selection'
 import type { DeskColumn } from '../stores/deskColumn'
-import { useRipple } from '../stores/ripple'
 import type { useDeskActs } from './deskActs'
 import type { useRecording } from './recording'
+import { useRippleKeys } from './rippleKeys'
 
 interface Hands {
   readonly selection: Ref<Selection | null>
@@ -22,9 +21,9 @@ interface Hands {
   readonly toDetails: () => void
 }
 
-/** The keys of the desk. While a ripple is open, Enter makes the change, Escape drops it, and 1 to 5 choose the way out. */
+/** The keys of the desk; while a ripple is open, its own come first. */
 export function useDeskKeys({ selection, columns, today, acts, recording, choose, loseChosen, assignChosen, toggleOne, openSheet, toDetails }: Hands): (event: KeyboardEvent) => void {
-  const ripple = useRipple()
+  const rippleKeys = useRippleKeys(() => void acts.apply())
   const go = (next: (at: Selection) => Selection | null) => {
     if (selection.value) void choose(next(selection.value), true)
   }
@@ -66,16 +65,7 @@ export function useDeskKeys({ selection, columns, today, acts, recording, choose
 
   return (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return
-    if (ripple.isOpen) {
-      const way = WAYS[Number(event.key) - 1]
-      const inRipple: Record<string, () => void> = { Enter: () => void acts.apply(), Escape: ripple.close }
-      const step = way ? () => ripple.choose(way) : inRipple[event.key]
-      if (step) {
-        event.preventDefault()
-        event.stopPropagation()
-        return step()
-      }
-    }
+    if (rippleKeys(event)) return
     const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
     const step = STEPS[event.shiftKey && name.startsWith('Arrow') ? `Shift+${name}` : name]
     if (!step) return

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ClassId, PlanId, Result } from '#core/base'
-import { act as perform } from '#core/pacing'
+import { act as perform, singlesOf } from '#core/pacing'
 import type { PacingCommand, Plan } from '#core/pacing'
 import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
 import type { Desk, DeskClass, Replanned } from '#shared/contracts/pacing'
@@ -64,7 +64,8 @@ export const useDesk = defineStore('desk', () => {
   /** The desk as it would be after an act, computed here; null when the core refuses it. */
   function after(command: PacingCommand): Desk | null {
     const now = desk.value
-    if (!now?.year) return null
+    const isHere = new Set(now?.classes.map(c => c.id))
+    if (!now?.year || singlesOf(command).some(c => 'classId' in c && !isHere.has(c.classId))) return null
     const next = perform(stateOf({ ...now, year: now.year }), command)
     return next.ok ? deskWith(now, next.value) : null
   }

@@ -67,8 +67,8 @@ export function stateOf(desk: Desk & { readonly year: SchoolYear }): PacingState
 /** The desk after a planning act; classes that stay the same keep their identity. */
 export function deskWith(desk: Desk, next: PacingState): Desk {
   const classes = desk.classes.map((c) => {
-    const pacing = next.classes.get(c.id)?.pacing
-    return pacing && pacing !== c.pacing ? { ...c, pacing } : c
+    const { pacing, pattern } = next.classes.get(c.id) ?? c
+    return pacing !== c.pacing || pattern !== c.pattern ? { ...c, pacing, pattern } : c
   })
   return { ...desk, year: next.year, plans: desk.plans.map(p => next.plans.get(p.id) ?? p), classes }
 }

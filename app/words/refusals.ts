@@ -108,6 +108,7 @@ function ofCalendar(r: CalendarRefusal): string {
     case 'calendar/no-meetings': return 'Meeting pattern: add at least one meeting.'
     case 'calendar/unknown-label': return `Meeting pattern: the year has no day letter “${r.label}”.`
     case 'calendar/bad-meeting-minutes': return 'Meeting pattern: a meeting has to last at least 5 minutes and end the same day.'
+    case 'calendar/meeting-ends-before-start': return `Meeting pattern: a meeting that holds from ${sayDay(r.fromOn)} cannot end on ${sayDay(r.throughOn)}.`
     case 'calendar/meetings-overlap': return `Meeting pattern: two meetings overlap on ${/^\d$/.test(r.day) ? WEEKDAY_WORDS[Number(r.day) - 1] : `${r.day} days`} at ${sayMinute(r.startMinute)}.`
     default: return assertNever(r)
   }

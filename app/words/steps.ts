@@ -1,5 +1,5 @@
 import { assertNever } from '#core/base'
-import type { LessonId } from '#core/base'
+import type { ClassId, LessonId } from '#core/base'
 import { singlesOf } from '#core/pacing'
 import type { ClassCommand, FixedDate, NoteCommand, PacingCommand, Plan, PlanCommand, PlanLesson, Purpose, SingleCommand } from '#core/pacing'
 import type { DeskClass } from '#shared/contracts/pacing'
@@ -14,6 +14,8 @@ export function sayStep(command: PacingCommand, known: Known): string {
   switch (command.kind) {
     case 'note': return sayNote(command)
     case 'plan': return sayPlan(command, known)
+    case 'year': return `${command.to.name}: the school year changed`
+    case 'pattern': return `${classNamed(command.classId, known)}: other meeting times`
     case 'together': return sayTogether(command, known)
     case 'length': case 'meeting': case 'lesson': case 'class': return sayClass(command, known)
     default: return assertNever(command)
@@ -32,8 +34,12 @@ function nameOf(id: LessonId | null, known: Known): string {
   return lesson?.number || lesson?.title || 'lesson'
 }
 
+function classNamed(id: ClassId, { classes }: Known): string {
+  return classes.find(c => c.id === id)?.shortName ?? 'class'
+}
+
 function sayClass(command: ClassCommand, known: Known): string {
-  const name = known.classes.find(c => c.id === command.classId)?.shortName ?? 'class'
+  const name = classNamed(command.classId, known)
   switch (command.kind) {
     case 'length': {
       const inMinutes = lessonOf(command.lessonId, known)?.length.unit === 'minutes'
@@ -84,9 +90,9 @@ function sayPlan(command: PlanCommand, { plans }: Known): string {
 
 function sayTogether({ purpose, commands }: Extract<PacingCommand, { kind: 'together' }>, known: Known): string {
   const ids = [...new Set(commands.flatMap(c => ('classId' in c ? [c.classId] : [])))]
-  const names = ids.map(id => known.classes.find(c => c.id === id)?.shortName ?? 'class')
+  const names = ids.map(id => classNamed(id, known))
   const of = names.length === 0 ? '' : names.length > 2 ? `${names.length} classes: ` : `${names.join(', ')}: `
-  return `${purpose.code === 'ripple' && singlesOf({ kind: 'together', purpose, commands }).some(c => c.kind === 'note') ? '' : of}${sayPurpose(purpose, withAdded(commands, known))}`
+  return `${purpose.code === 'ripple' && singlesOf({ kind: 'together', purpose, commands }).some(c => c.kind === 'note' || c.kind === 'year') ? '' : of}${sayPurpose(purpose, withAdded(commands, known))}`
 }
 
 /** A lesson that was added and taken back is known from the act alone. */

@@ -83,6 +83,7 @@ describe('moments, patterns and steps', () => {
       { kind: 'length', ...of, from: null, to: 3 }, { kind: 'length', classId: c, lessonId: ids.lesson('m'), from: null, to: 60 },
       { kind: 'lesson', ...of, part: 'left', from: null, to: 'let-go' }, { kind: 'lesson', ...of, part: 'fixed', from: null, to: { kind: 'within', fromOn: on, throughOn: on } }, { kind: 'lesson', ...of, part: 'fixed', from: null, to: 'free' },
       { kind: 'class', classId: c, part: 'order', from: null, to: [] }, note, { ...note, from: note.to, to: null },
+      { kind: 'pattern', classId: c, from: [], to: [] }, { kind: 'year', yearId: 'y', from: { name: 'old' }, to: { name: '2026/27' } },
       { kind: 'plan', planId: aPlan([]).id, lessons: [{ lessonId: ids.lesson('W1'), from: null, to: null }], order: null, units: null, parts: null },
       { kind: 'together', purpose: { code: 'ripple', way: 'tighten', cause: 'Snow day, Thu 22 Oct' }, commands: [note, { kind: 'length', ...of, from: null, to: 1 }] },
       { kind: 'together', purpose: { code: 'covered', lessonId: ids.lesson('W1') }, commands: [{ kind: 'class', classId: c, part: 'through', from: null, to: null }] },
@@ -90,7 +91,7 @@ describe('moments, patterns and steps', () => {
     ] as const).map(command => sayStep(command as never, known))
     expect(said).toEqual([
       '8 B: W1 takes 1½ meetings', '8 B: m takes 60 min', '8 B: W1 left out', '8 B: W1 within Thu 22 Oct to Thu 22 Oct', '8 B: W1 no longer fixed', '8 B: another order', 'Snow day, Thu 22 Oct', 'Snow day on Thu 22 Oct taken back',
-      'Plan: 1 lesson changed', 'Snow day, Thu 22 Oct, tighten', '8 B: W1 covered', '8 B, 8 C: agreed as it stands',
+      '8 B: other meeting times', '2026/27: the school year changed', 'Plan: 1 lesson changed', 'Snow day, Thu 22 Oct, tighten', '8 B: W1 covered', '8 B, 8 C: agreed as it stands',
     ])
   })
 
@@ -104,7 +105,7 @@ describe('moments, patterns and steps', () => {
 
 describe('refusals', () => {
   /** Facts enough for any refusal; each takes what it needs. */
-  const facts = { what: 'class', until: at('10-21T20:30'), seen: 'a', now: 'b', opensAt: at('10-21T20:30'), closedAt: at('10-21T20:30'), used: 2, most: 2, field: 'due', name: 'X', lines: [3], line: 3, signIn: 'x', lessonId: 'a', offset: 1, meetings: 3, before: 'opens', firstOn: '2026-01-01', lastOn: '2026-01-01', days: 9, zone: 'Z', first: 'A', second: 'B', label: 'C', minutes: 3, day: '1', startMinute: 540, count: 9, events: 2, value: 'v', item: 2, lesson: 'L', min: 1, typical: 1, max: 1, halves: 3, on: '2026-10-21', problem: 'is empty', requestId: 'r', itemId: 'i', expected: 'single', limits: 1, id: 'x', closedBy: 'Snow day', part: 'Autumn' }
+  const facts = { what: 'class', until: at('10-21T20:30'), seen: 'a', now: 'b', opensAt: at('10-21T20:30'), closedAt: at('10-21T20:30'), used: 2, most: 2, field: 'due', name: 'X', lines: [3], line: 3, signIn: 'x', lessonId: 'a', offset: 1, meetings: 3, before: 'opens', firstOn: '2026-01-01', lastOn: '2026-01-01', days: 9, zone: 'Z', first: 'A', second: 'B', label: 'C', minutes: 3, day: '1', startMinute: 540, count: 9, events: 2, value: 'v', item: 2, lesson: 'L', min: 1, typical: 1, max: 1, halves: 3, on: '2026-10-21', problem: 'is empty', requestId: 'r', itemId: 'i', expected: 'single', limits: 1, id: 'x', closedBy: 'Snow day', part: 'Autumn', fromOn: '2026-10-22', throughOn: '2026-10-21' }
 
   it.each(Object.keys(STATUS_OF))('puts %s into a plain sentence', (code) => {
     const field = code === 'attempts/bad-rules' ? 'maxAttempts' : 'due'

@@ -45,6 +45,11 @@ describe('checkPattern', () => {
     expect(checkPattern(year, [{ ...row, startMinute: 1400 }]).error).toMatchObject({ code: 'calendar/bad-meeting-minutes' })
   })
 
+  it('refuses a row that ends before it begins', () => {
+    expect(checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-02'), throughOn: isoDay('2026-10-01') }]).error).toMatchObject({ code: 'calendar/meeting-ends-before-start', fromOn: '2026-10-02' })
+    expect(checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-10-01') }]).ok).toBe(true)
+  })
+
   it('refuses meetings that overlap on one day, but not those that touch or hold at different dates', () => {
     expect(checkPattern(year, [row, { ...row, startMinute: 589 }]).error).toMatchObject({ code: 'calendar/meetings-overlap', day: 'A' })
     expect(checkPattern(year, [row, { ...row, startMinute: 590 }]).ok).toBe(true)

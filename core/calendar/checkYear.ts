@@ -7,7 +7,7 @@ import { isZone } from './zone'
 
 const MOST_DAYS = 550
 
-/** Accepts a school year whose parts agree with each other, or names the first thing to correct. */
+/** Accepts a school year whose parts agree with each other, its notes by date, or names the first thing to correct. */
 export function checkYear(year: SchoolYear): Result<SchoolYear, CalendarRefusal> {
   const { firstOn, lastOn } = year
   const days = dayNumber(lastOn) - dayNumber(firstOn) + 1
@@ -19,7 +19,12 @@ export function checkYear(year: SchoolYear): Result<SchoolYear, CalendarRefusal>
   const badTerm = checkTerms(year) ?? checkRotation(year)
   if (badTerm) return refuse(badTerm)
   if (!schoolDays(year).some(d => d.closedBy === null)) return refuse({ code: 'calendar/no-instructional-days', field: 'notes' })
-  return ok(year)
+  return ok(inOrder(year))
+}
+
+/** A year with its day notes by date: one order, so that the same notes are the same year whoever added them when. */
+export function inOrder(year: SchoolYear): SchoolYear {
+  return { ...year, notes: [...year.notes].sort((a, b) => (a.fromOn < b.fromOn ? -1 : a.fromOn > b.fromOn ? 1 : a.id < b.id ? -1 : 1)) }
 }
 
 function checkTerms(year: SchoolYear): CalendarRefusal | null {
@@ -46,6 +51,8 @@ export function checkPattern(year: SchoolYear, pattern: readonly PatternRow[]): 
   if (pattern.length === 0) return refuse({ code: 'calendar/no-meetings', field: 'pattern' })
   for (const row of pattern) {
     if (!Number.isInteger(row.minutes) || row.minutes < 5 || row.startMinute < 0 || row.startMinute + row.minutes > 1440) return refuse({ code: 'calendar/bad-meeting-minutes', field: 'pattern', minutes: row.minutes })
+    const { fromOn, throughOn } = row
+    if (fromOn !== undefined && throughOn !== undefined && throughOn < fromOn) return refuse({ code: 'calendar/meeting-ends-before-start', field: 'pattern', fromOn, throughOn })
     if ('label' in row.day && !year.rotation?.labels.includes(row.day.label)) return refuse({ code: 'calendar/unknown-label', field: 'pattern', label: row.day.label })
   }
   const nameOf = (row: PatternRow) => ('label' in row.day ? row.day.label : String(row.day.weekday))

@@ -1,5 +1,5 @@
 /** School year, rotation and a class's own meetings; wall time to instants. */
-export { checkPattern, checkYear } from './checkYear'
+export { checkPattern, checkYear, inOrder } from './checkYear'
 export { schoolDays } from './dayLetters'
 export type { SchoolDay } from './dayLetters'
 export { lossesBetween, meetings } from './meetings'

@@ -15,4 +15,5 @@ export type CalendarRefusal =
   | { readonly code: 'calendar/no-meetings', readonly field: 'pattern' }
   | { readonly code: 'calendar/unknown-label', readonly field: 'pattern', readonly label: string }
   | { readonly code: 'calendar/bad-meeting-minutes', readonly field: 'pattern', readonly minutes: number }
+  | { readonly code: 'calendar/meeting-ends-before-start', readonly field: 'pattern', readonly fromOn: IsoDay, readonly throughOn: IsoDay }
   | { readonly code: 'calendar/meetings-overlap', readonly field: 'pattern', readonly day: string, readonly startMinute: number }

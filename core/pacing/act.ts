@@ -1,12 +1,12 @@
 import { assertNever, ok, refuse, weekdayOf } from '../base'
 import type { ClassId, PlanId, Result } from '../base'
-import { checkYear, schoolDays } from '../calendar'
+import { checkPattern, checkYear, inOrder, schoolDays } from '../calendar'
 import type { CalendarRefusal, PatternRow, SchoolYear } from '../calendar'
 import { checkFixed, checkFixedIn, checkPlan } from './checkPlan'
 import { applyToClass, same, singlesOf } from './command'
 import type { PacingRefusal } from './refusals'
 import { fixedOf, sequenceOf } from './sequence'
-import type { ClassCommand, ClassPacing, NoteCommand, PacingCommand, Plan, PlanCommand, SingleCommand } from './types'
+import type { ClassCommand, ClassPacing, NoteCommand, PacingCommand, PatternCommand, Plan, PlanCommand, SingleCommand, YearCommand } from './types'
 
 /** What planning acts change: a school year, plans, and the classes laid out on them. */
 export interface PacingState {
@@ -33,6 +33,8 @@ export function act(state: PacingState, command: PacingCommand): Result<PacingSt
 function actOne(state: PacingState, command: SingleCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
   switch (command.kind) {
     case 'note': return actNote(state, command)
+    case 'year': return actYear(state, command)
+    case 'pattern': return actPattern(state, command)
     case 'plan': return actPlan(state, command)
     case 'length': case 'meeting': case 'lesson': case 'class': return actClass(state, command)
     default: return assertNever(command)
@@ -61,9 +63,32 @@ function actNote(state: PacingState, { from, to }: NoteCommand): Result<PacingSt
   if (!same(now, from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: from?.name ?? 'no such day', now: now?.name ?? 'no such day' })
   const notes = state.year.notes.filter(n => n !== now)
   if (to !== null) notes.push(to)
-  notes.sort((a, b) => (a.fromOn < b.fromOn ? -1 : a.fromOn > b.fromOn ? 1 : a.id < b.id ? -1 : 1))
   const year = checkYear({ ...state.year, notes })
   return year.ok ? ok({ ...state, year: year.value }) : year
+}
+
+const YEAR_PARTS = { name: 'name', zone: 'time zone', firstOn: 'first day', lastOn: 'last day', weekdays: 'school days', terms: 'terms', notes: 'closures and short days', rotation: 'day letters' } as const
+
+/** The year is replaced as a whole; every class loaded must still be able to meet in it. */
+function actYear(state: PacingState, { from, to }: YearCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const [now, seen] = [inOrder(state.year), inOrder(from)]
+  const changed = (Object.keys(YEAR_PARTS) as (keyof typeof YEAR_PARTS)[]).filter(part => !same(now[part], seen[part]))
+  if (changed.length > 0) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the year as it was opened', now: `other ${changed.map(part => YEAR_PARTS[part]).join(', ')}` })
+  const year = checkYear(to)
+  if (!year.ok) return year
+  for (const { pattern } of state.classes.values()) {
+    const fits = checkPattern(year.value, pattern)
+    if (!fits.ok) return fits
+  }
+  return ok({ ...state, year: year.value })
+}
+
+function actPattern(state: PacingState, { classId, from, to }: PatternCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const of = state.classes.get(classId)
+  if (!of) throw new Error('act on a class that was not loaded')
+  if (!same(of.pattern, from)) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the meeting times as they were opened', now: 'other meeting times' })
+  const pattern = checkPattern(state.year, to)
+  return pattern.ok ? ok({ ...state, classes: new Map(state.classes).set(classId, { ...of, pattern: pattern.value }) }) : pattern
 }
 
 function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, PacingRefusal> {

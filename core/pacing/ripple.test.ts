@@ -44,6 +44,14 @@ describe('a lost meeting, five ways out', () => {
     expect(way(got, 'tighten')?.cuts).toEqual([{ lessonId: 'buf', unit: 'meetings', from: 2, to: 0, left: 'let-go' }])
   })
 
+  it('push on: a meeting gained pulls no fixed date forward', () => {
+    // from Mon Wed Fri to Mon Tue Wed Fri: nine meetings become twelve
+    const more = ripple(classId, side(lessons), side(lessons, AS_PLANNED, year, onDays(1, 2, 3, 5)))
+    expect(way(more, 'push-on')).toMatchObject({ fixedMoved: [], notFitting: [], cuts: [] })
+    expect(more.lostMeetings).toBe(-3)
+    expect(way(more, 'push-on')?.moved.map(m => `${m.lessonId} ${m.fromOn.slice(8)}→${m.toOn.slice(8)}`)).toEqual(['b 02→01', 'buf 07→04', 'z 16→15'])
+  })
+
   it('hold: every later lesson keeps its date, what lost its time is cut', () => {
     // b had Wed 2 and Fri 4; Wed is gone: it keeps Fri, the buffer stays on Mon 7
     expect(days(got, 'hold')).toEqual(['a 31', 'b 04', 'buf 07', 't 11', 'o 14', 'z 16'])

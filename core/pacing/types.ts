@@ -1,5 +1,5 @@
 import type { ClassId, Instant, IsoDay, LessonId, PlanId, UnitId, YearId } from '../base'
-import type { DayNote, MeetingChange } from '../calendar'
+import type { DayNote, MeetingChange, PatternRow, SchoolYear } from '../calendar'
 
 export const LESSON_KINDS = ['lesson', 'check', 'test', 'project', 'review', 'buffer'] as const
 export type LessonKind = typeof LESSON_KINDS[number]
@@ -130,6 +130,10 @@ export type ClassCommand =
   | { readonly kind: 'class', readonly classId: ClassId } & ClassPart
 /** A day note of the school year set, changed or taken away. */
 export interface NoteCommand { readonly kind: 'note', readonly yearId: YearId, readonly from: DayNote | null, readonly to: DayNote | null }
+/** A school year's dates, terms, rotation and notes replaced. */
+export interface YearCommand { readonly kind: 'year', readonly yearId: YearId, readonly from: SchoolYear, readonly to: SchoolYear }
+/** When a class meets, replaced. */
+export interface PatternCommand { readonly kind: 'pattern', readonly classId: ClassId, readonly from: readonly PatternRow[], readonly to: readonly PatternRow[] }
 /** Changes to a plan, lesson by lesson; null on one side adds or removes. `order` and `units` are given when they change. */
 export interface PlanCommand {
   readonly kind: 'plan'
@@ -139,7 +143,7 @@ export interface PlanCommand {
   readonly units: { readonly from: readonly PlanUnit[], readonly to: readonly PlanUnit[] } | null
   readonly parts: { readonly from: readonly PlanPart[], readonly to: readonly PlanPart[] } | null
 }
-export type SingleCommand = ClassCommand | NoteCommand | PlanCommand
+export type SingleCommand = ClassCommand | PatternCommand | NoteCommand | YearCommand | PlanCommand
 
 export const WAYS = ['push-on', 'use-slack', 'tighten', 'let-go', 'hold'] as const
 /** A way out of a ripple. */

@@ -15,13 +15,15 @@ const v1 = { v: z.literal(1) }
 const dayNote = z.object({
   id: z.string(), kind: z.enum(DAY_NOTE_KINDS), name: z.string(), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()), factorRatio: z.number().optional(), minutes: z.number().optional(), fromMinute: z.number().optional(), untilMinute: z.number().optional(),
 })
-export const yearBody = z.object({
-  ...v1, name: z.string(), zone: z.string(), firstOn: day, lastOn: day,
+const yearFields = {
+  name: z.string(), zone: z.string(), firstOn: day, lastOn: day,
   weekdays: z.array(z.custom<Weekday>(n => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7)),
   terms: z.array(z.object({ name: z.string(), firstOn: day, lastOn: day })),
   notes: z.array(dayNote),
   rotation: z.object({ labels: z.array(z.string()), advance: z.enum(['instructional', 'date']), overrides: z.array(z.object({ on: day, label: z.string() })) }).nullable(),
-})
+}
+export const yearBody = z.object({ ...v1, ...yearFields })
+const year = z.object({ id: id<YearId>(), ...yearFields })
 
 export const patternRow = z.object({
   day: z.union([z.object({ weekday: z.custom<Weekday>(n => Number.isInteger(n)) }), z.object({ label: z.string() })]),
@@ -71,6 +73,7 @@ const single = z.union([
   z.object({ ...lessonPart, part: z.literal('records'), ...changeOf(record) }), z.object({ ...lessonPart, part: z.literal('added'), ...changeOf(planLesson) }),
   z.object({ ...classPart, part: z.literal('order'), ...changeOf(z.array(id<LessonId>())) }), z.object({ ...classPart, part: z.literal('through'), ...changeOf(heldSlot) }), z.object({ ...classPart, part: z.literal('baseline'), ...changeOf(baseline) }),
   z.object({ kind: z.literal('note'), yearId: id<YearId>(), ...changeOf(dayNote) }),
+  z.object({ kind: z.literal('year'), yearId: id<YearId>(), from: year, to: year }), z.object({ kind: z.literal('pattern'), classId: id<ClassId>(), from: z.array(patternRow), to: z.array(patternRow) }),
   z.object({ kind: z.literal('plan'), planId: id<PlanId>(), lessons: z.array(z.object({ lessonId: id<LessonId>(), ...changeOf(planLesson) })), order: listChange(id<LessonId>()), units: listChange(planUnit), parts: listChange(planPart) }),
 ])
 const purpose = z.union([

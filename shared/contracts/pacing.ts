@@ -18,7 +18,7 @@ export const ShowDesk = contract<Desk>()({ method: 'GET', path: '/api/desk' })
 
 /** What a planning act changed. `stuck`: titles of work whose anchors no longer fit the year and whose windows stay as they were. */
 export interface Replanned {
-  readonly classes: readonly { readonly id: ClassId, readonly version: number, readonly pacing: ClassPacing }[], readonly affected: readonly ClassId[], readonly year: SchoolYear | null, readonly plans: readonly Plan[]
+  readonly classes: readonly { readonly id: ClassId, readonly version: number, readonly pacing: ClassPacing, readonly pattern: readonly PatternRow[] }[], readonly affected: readonly ClassId[], readonly year: SchoolYear | null, readonly plans: readonly Plan[]
   readonly work: readonly DeskWork[], readonly moved: number, readonly stuck: readonly string[], readonly steps: Steps
 }
 const MOST_BYTES = 3_000_000

@@ -4,7 +4,7 @@ import type { ClassId, LessonId, PlanId, UnitId, YearId } from '#core/base'
 import { LEFT_BECAUSE, LENGTH_UNITS, LESSON_KINDS, WAYS, WEIGHTS } from '#core/pacing'
 import type { Baseline } from '#core/pacing'
 import { at, day, id, line } from './define'
-import { dayNote } from './teaching'
+import { dayNote, patternRow, yearInput } from './teaching'
 
 // what a planning act may say; the core then checks it against what is there
 const minuteOfDay = z.number().int().min(0).max(1439)
@@ -34,6 +34,7 @@ const lessonDays = z.custom<Baseline['lessons']>(v => typeof v === 'object' && v
   && Object.entries(v).every(([key, list]) => key.length <= 64 && Array.isArray(list) && list.length <= 200 && list.every(slot => Array.isArray(slot) && slot.length === 2 && typeof slot[0] === 'string' && parseIsoDay(slot[0]) !== null && typeof slot[1] === 'number' && slot[1] >= 0 && slot[1] <= 200)), 'is not a list of days for each lesson')
 const baseline = z.strictObject({ agreedAt: at, lessons: lessonDays })
 
+const year = yearInput.extend({ id: id<YearId>() })
 const ofLesson = { kind: z.literal('lesson'), classId: id<ClassId>(), lessonId: id<LessonId>() }
 const ofClass = { kind: z.literal('class'), classId: id<ClassId>() }
 const single = z.union([
@@ -47,6 +48,8 @@ const single = z.union([
   z.strictObject({ ...ofClass, part: z.literal('through'), ...changed(heldSlot) }),
   z.strictObject({ ...ofClass, part: z.literal('baseline'), ...changed(baseline) }),
   z.strictObject({ kind: z.literal('note'), yearId: id<YearId>(), ...changed(dayNote) }),
+  z.strictObject({ kind: z.literal('year'), yearId: id<YearId>(), from: year, to: year }),
+  z.strictObject({ kind: z.literal('pattern'), classId: id<ClassId>(), from: z.array(patternRow).max(60), to: z.array(patternRow).max(60) }),
   z.strictObject({
     kind: z.literal('plan'), planId: id<PlanId>(), lessons: z.array(z.strictObject({ lessonId: id<LessonId>(), ...changed(planLesson) })).max(4000),
     order: listChanged(id<LessonId>(), 2000), units: listChanged(planUnit, 200), parts: listChanged(planPart, 12),

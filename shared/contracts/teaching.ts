@@ -5,7 +5,7 @@ import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClosureReading, OutlineReading, PlanTableReading, RosterReading } from '#core/formats'
 import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
-import { contract, day, id, line, version } from './define'
+import { contract, day, id, line } from './define'
 
 export interface ClassCard { readonly id: ClassId, readonly name: string, readonly shortName: string, readonly course: string, readonly planId: PlanId | null, readonly planTitle: string | null, readonly yearId: YearId, readonly learners: number, readonly mine: boolean }
 export interface PlanCard { readonly id: PlanId, readonly title: string, readonly course: string, readonly lessons: number, readonly meetings: number, readonly mine: boolean }
@@ -27,8 +27,6 @@ export const yearInput = z.strictObject({
 })
 export type YearInput = z.output<typeof yearInput>
 export const MakeYear = contract<{ readonly yearId: YearId }>()({ method: 'POST', path: '/api/years', body: yearInput })
-/** Replaces a year; every class is laid out anew. `stuck`: work whose window could not follow and stays as it was. */
-export const ChangeYear = contract<{ readonly stuck: readonly string[] }>()({ method: 'POST', path: '/api/years/:yearId', params: z.strictObject({ yearId: id<YearId>() }), body: z.strictObject({ version, year: yearInput }) })
 /** Dry run: what an .ics file would add as closures. Nothing is changed. */
 export const ReadClosures = contract<ClosureReading>()({ method: 'POST', path: '/api/read-closures', body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day, zone: z.string().min(1).max(60) }), mostBytes: 1_200_000 })
 
@@ -46,7 +44,6 @@ export interface ClassPage {
 }
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 export const ShowClass = contract<ClassPage>()({ method: 'GET', path: '/api/classes/:classId', params: ofClass })
-export const ChangePattern = contract<{ readonly stuck: readonly string[] }>()({ method: 'POST', path: '/api/classes/:classId/pattern', params: ofClass, body: z.strictObject({ version, pattern: z.array(patternRow).max(60) }) })
 
 export interface RosterTrial extends RosterReading { readonly known: readonly string[], readonly fresh: readonly string[] }
 /** Dry run of a pasted or uploaded roster. */

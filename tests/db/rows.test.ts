@@ -89,6 +89,7 @@ describe('whole values come back as they went in', () => {
       { kind: 'lesson', ...of, part: 'records', from: null, to: { outcome: 'covered', held: [held], moreHalves: 0 } }, { kind: 'lesson', ...of, part: 'added', from: null, to: lesson },
       { kind: 'class', classId: room.id, part: 'order', from: null, to: [lesson.id] }, { kind: 'class', classId: room.id, part: 'through', from: held, to: null }, { kind: 'class', classId: room.id, part: 'baseline', from: null, to: { agreedAt: at('09-01T00:00'), lessons: { [lesson.id]: [[isoDay('2026-09-07'), 2]] } } },
       { kind: 'note', yearId: year.id, from: null, to: closure('2026-09-07', '2026-09-07', { kind: 'event', fromMinute: 540, untilMinute: 600 }) },
+      { kind: 'year', yearId: year.id, from: year, to: { ...year, rotation: { labels: ['A', 'B'], advance: 'date', overrides: [{ on: isoDay('2026-09-07'), label: 'B' }] } } }, { kind: 'pattern', classId: room.id, from: [], to: onDays(1) },
       { kind: 'plan', planId: aPlan([]).id, lessons: [{ lessonId: lesson.id, from: null, to: lesson }], order: { from: [], to: [lesson.id] }, units: null, parts: { from: [], to: [{ id: 'p', title: 'Autumn', term: 1 }] } },
     ]
     const all: PacingCommand[] = [...commands, { kind: 'together', purpose: { code: 'ripple', way: 'tighten', cause: 'Snow' }, commands }, { kind: 'together', purpose: { code: 'took', lessonId: lesson.id }, commands: commands.slice(0, 1) }]

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay, mustBeOk } from '#core/base'
+import type { SchoolYear } from '#core/calendar'
+import { doCommand, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
 import { adoptBook, layPlan, makePlan } from '#usecases/pacing/plans'
-import { changePattern, keepGroup, makeClass, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { keepGroup, makeClass, setAccommodation, showClass } from '#usecases/teaching/classes'
 import { addRoster, readRoster } from '#usecases/teaching/roster'
 import { showOverview } from '#usecases/teaching/showOverview'
-import { changeYear, makeYear, readClosures } from '#usecases/teaching/years'
+import { makeYear, readClosures } from '#usecases/teaching/years'
 import { aYear, closure, onDays } from '../support/made'
 import { aBench, aSchool, aTeacher, rosterOf } from '../support/world'
 
@@ -26,10 +28,16 @@ describe('school year', () => {
     const known = (await showOverview(school.deps, school.teacher)).value?.years[0]
     const yearId = known?.year.id as never
     const before = (await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings ?? 0
-    expect((await changeYear(school.deps, school.teacher, { yearId, version: 1, year: { ...year, notes: [closure('2026-09-07', '2026-09-11')] } })).ok).toBe(true)
+    const from = known?.year as SchoolYear
+    const to = { ...from, notes: [closure('2026-09-07', '2026-09-11')] }
+    const change = { kind: 'year' as const, yearId, from, to }
+    expect((await doCommand(school.deps, school.teacher, change)).ok).toBe(true)
     expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before - 3)
-    expect((await changeYear(school.deps, school.teacher, { yearId, version: 1, year })).error).toEqual({ code: 'access/changed-meanwhile', field: 'version', seen: 1, now: 2 })
-    expect((await changeYear(school.deps, school.stranger, { yearId, version: 2, year })).error?.code).toBe('access/not-found')
+    expect((await doCommand(school.deps, school.teacher, { ...change, to: { ...from, name: 'Mine' } })).error).toEqual({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the year as it was opened', now: 'other closures and short days' })
+    expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
+    expect((await undo(school.deps, school.teacher)).ok).toBe(true)
+    expect((await showOverview(school.deps, school.teacher)).value?.years[0]?.year).toEqual(from)
+    expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before)
   })
 
   it('keeps a rotation that a class still meets by', async () => {
@@ -38,7 +46,8 @@ describe('school year', () => {
     const rotation = { labels: ['A', 'B'], advance: 'instructional' as const, overrides: [] }
     const { yearId } = mustBeOk(await makeYear(bench.deps, teacher, { ...year, rotation }), 'year')
     mustBeOk(await makeClass(bench.deps, teacher, { yearId, name: 'A', shortName: 'A', course: 'C', pattern: [{ day: { label: 'B' }, startMinute: 540, minutes: 50 }] }), 'class')
-    expect((await changeYear(bench.deps, teacher, { yearId, version: 1, year: { ...year, rotation: { ...rotation, labels: ['A'] } } })).error).toMatchObject({ code: 'calendar/unknown-label', label: 'B' })
+    const from = { ...year, id: yearId, rotation }
+    expect((await doCommand(bench.deps, teacher, { kind: 'year', yearId, from, to: { ...from, rotation: { ...rotation, labels: ['A'] } } })).error).toMatchObject({ code: 'calendar/unknown-label', label: 'B' })
   })
 
   it('reads closures without changing anything, for teachers only', async () => {
@@ -62,10 +71,13 @@ describe('classes', () => {
   it('changes when it meets, for those who teach it', async () => {
     const school = await aSchool()
     const { classId } = school.a
-    expect((await changePattern(school.deps, school.stranger, { classId, version: 1, pattern: onDays(1) })).error?.code).toBe('access/not-found')
-    const version = (await showClass(school.deps, school.teacher, classId)).value?.version ?? 0
-    expect((await changePattern(school.deps, school.teacher, { classId, version, pattern: onDays(1) })).ok).toBe(true)
-    expect((await changePattern(school.deps, school.teacher, { classId, version, pattern: onDays(2) })).error?.code).toBe('access/changed-meanwhile')
+    const from = (await showClass(school.deps, school.teacher, classId)).value?.pattern ?? []
+    const change = { kind: 'pattern' as const, classId, from, to: onDays(1) }
+    expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
+    expect((await doCommand(school.deps, school.teacher, { ...change, to: [] })).error?.code).toBe('calendar/no-meetings')
+    expect((await doCommand(school.deps, school.teacher, change)).value?.classes).toMatchObject([{ id: classId, pattern: onDays(1) }])
+    expect((await doCommand(school.deps, school.teacher, { ...change, to: onDays(2) })).error?.code).toBe('pacing/changed-meanwhile')
+    expect((await undo(school.deps, school.teacher)).value?.classes).toMatchObject([{ id: classId, pattern: from }])
   })
 
   it('keeps overlapping groups of its own learners', async () => {

@@ -22,7 +22,7 @@ interface Named { readonly classIds: ReadonlySet<ClassId>, readonly yearIds: Rea
 export function namedIn(command: PacingCommand): Named {
   const named = { classIds: new Set<ClassId>(), yearIds: new Set<YearId>(), planIds: new Set<PlanId>() }
   for (const one of singlesOf(command)) {
-    if (one.kind === 'note') named.yearIds.add(one.yearId)
+    if (one.kind === 'note' || one.kind === 'year') named.yearIds.add(one.yearId)
     else if (one.kind === 'plan') named.planIds.add(one.planId)
     else named.classIds.add(one.classId)
   }
@@ -30,7 +30,7 @@ export function namedIn(command: PacingCommand): Named {
 }
 
 /**
- * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own, and the school's days as office;
+ * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own, and the school year as office;
  * a day note that names classes may be set by who teaches all of them.
  */
 export async function loadPlanning(tx: Connection, actor: Actor, command: PacingCommand): Promise<Result<Planning, AccessRefusal>> {
@@ -79,6 +79,7 @@ async function reachedBy(tx: Connection, actor: Actor, { classIds, yearIds, plan
 async function mayNote(tx: Connection, actor: Actor, command: PacingCommand): Promise<Result<true, AccessRefusal>> {
   if (canEditYear(actor, actor.schoolId)) return ok(true)
   for (const one of singlesOf(command)) {
+    if (one.kind === 'year') return refuse({ code: 'access/denied' })
     if (one.kind !== 'note') continue
     for (const note of [one.from, one.to]) {
       if (note === null) continue
@@ -100,9 +101,10 @@ export async function savePlanning(tx: Connection, planning: Planning, next: Pac
   for (const [id, plan] of next.plans) if (plan !== same.plans.get(id)) mustSave(await savePlan(tx, { ...(planning.plans.get(id) as PlanRecord), plan }))
   const touched: ClassId[] = []
   for (const [id, record] of planning.classes) {
-    const pacing = next.classes.get(id)?.pacing
-    if (pacing && pacing !== record.pacing) mustSave(await saveClass(tx, { ...record, pacing }))
-    if (pacing !== record.pacing || next.year !== same.year || (record.planId && next.plans.get(record.planId) !== same.plans.get(record.planId))) touched.push(id)
+    const { pacing, pattern } = next.classes.get(id) ?? record
+    const isOther = pacing !== record.pacing || pattern !== record.pattern
+    if (isOther) mustSave(await saveClass(tx, { ...record, pacing, pattern }))
+    if (isOther || next.year !== same.year || (record.planId && next.plans.get(record.planId) !== same.plans.get(record.planId))) touched.push(id)
   }
   return touched
 }

@@ -7,7 +7,7 @@ import type { Accommodation } from '#core/availability'
 import { checkPattern, lossesBetween } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
 import { AS_PLANNED } from '#core/pacing'
-import { addClass, addTeacher, classesOfSchool, groupsOf, learnersOf, saveAccommodation, saveClass, saveGroup, teachersOf, userById, yearsById } from '#db/repositories'
+import { addClass, addTeacher, classesOfSchool, groupsOf, learnersOf, saveAccommodation, saveGroup, teachersOf, userById, yearsById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
@@ -50,19 +50,6 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
     meetings: calendar.meetings.length,
     lost: calendar.lost.map(({ on, because }) => ({ on, because })),
     terms: year.terms.map(t => ({ name: t.name, ...lossesBetween(calendar, t.firstOn, t.lastOn) })),
-  })
-}
-
-/** Replaces a class's meeting pattern; its layout and anchored work follow. */
-export async function changePattern(deps: Deps, actor: Actor, input: { readonly classId: ClassId, readonly version: number, readonly pattern: readonly PatternRow[] }): Promise<Result<{ readonly stuck: readonly string[] }, AccessRefusal | CalendarRefusal>> {
-  return writing(deps.store, async (tx): Promise<Result<{ readonly stuck: readonly string[] }, AccessRefusal | CalendarRefusal>> => {
-    const found = await classFor(tx, actor, input.classId, 'run')
-    if (!found.ok) return found
-    const year = (await yearsById(tx, [found.value.yearId])).get(found.value.yearId)
-    const pattern = year ? checkPattern(year.year, input.pattern) : refuse({ code: 'access/not-found' as const, what: 'school year' })
-    if (!pattern.ok) return pattern
-    if (!(await saveClass(tx, { ...found.value, version: input.version, pattern: pattern.value }))) return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: input.version, now: found.value.version })
-    return ok({ stuck: (await refreshWork(tx, [input.classId])).stuck })
   })
 }
 

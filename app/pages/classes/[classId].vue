@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { useClipboard } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import type { PatternRow } from '#core/calendar'
-import { ChangePattern, ShowClass } from '#shared/contracts/teaching'
+import { ShowClass } from '#shared/contracts/teaching'
 import type { ClassPage } from '#shared/contracts/teaching'
+import { useAwayFromDesk } from '../../composables/awayFromDesk'
 import { useTell } from '../../composables/tell'
 import { useDesk } from '../../stores/desk'
 import { call } from '../../wire/call'
@@ -22,25 +23,32 @@ const pattern = ref<readonly PatternRow[]>([])
 const editing = ref(false)
 const adding = ref(false)
 const tell = useTell()
+const away = useAwayFromDesk()
+const desk = useDesk()
 const { copy, copied } = useClipboard()
 useHead({ title: computed(() => `${page.value?.name ?? 'Class'} · Step Cairn`) })
 async function load(): Promise<void> {
   const reply = await call(ShowClass, { params: { classId } })
   if (reply.ok) {
     page.value = reply.value
-    pattern.value = reply.value.pattern
+    if (!editing.value) pattern.value = reply.value.pattern
     adding.value ||= reply.value.learners.length === 0
   }
   else problem.value = sayRefusal(reply.error)
 }
 onMounted(load)
+// an undo from the bar reaches this page too
+watch(() => desk.classes.find(c => c.id === classId)?.version, () => load())
 async function savePattern(): Promise<void> {
   if (!page.value) return
-  const reply = await call(ChangePattern, { params: { classId }, body: { version: page.value.version, pattern: pattern.value as never } })
+  const reply = await away.propose({ kind: 'pattern', classId, from: page.value.pattern, to: pattern.value }, page.value.year.id, 'Other meeting times')
   if (!reply.ok) return tell.refused(reply.error)
+  if (reply.value === 'made') await meetsAnew()
+}
+async function meetsAnew(): Promise<void> {
   editing.value = false
-  tell.done('The class is laid out anew')
-  await Promise.all([load(), useDesk().load(true)])
+  tell.done('Its meeting times are changed')
+  await load()
 }
 const lostBy = computed(() => {
   const map = new Map<string, string[]>()
@@ -61,10 +69,11 @@ const lostBy = computed(() => {
       <table class="grid-table !w-auto"><thead><tr><th scope="col">Term</th><th scope="col">Meetings</th><th scope="col">Lost</th><th scope="col">Shortened</th></tr></thead><tbody><tr v-for="t in page.terms" :key="t.name"><th scope="row">{{ t.name }}</th><td>{{ t.meetings }}</td><td>{{ t.lost }}</td><td>{{ t.shortened }}</td></tr></tbody></table>
       <details v-if="lostBy.length"><summary class="cursor-pointer text-sm">Lost, and why</summary><ul class="text-sm mt-1"><li v-for="[why, days] in lostBy" :key="why">{{ why }}: {{ days.join(', ') }}</li></ul></details>
       <div v-if="page.mayRun">
-        <UButton v-if="!editing" color="neutral" variant="outline" @click="() => { editing = true }">Change when it meets</UButton>
-        <form v-else class="grid gap-3" @submit.prevent="savePattern"><PatternRows v-model="pattern" :year="page.year" /><div class="flex gap-2"><UButton type="submit">Lay the class out anew</UButton><UButton color="neutral" variant="ghost" @click="() => { editing = false; pattern = page!.pattern }">Leave it</UButton></div></form>
+        <UButton v-if="!editing" color="neutral" variant="outline" data-hook="edit-pattern" @click="() => { editing = true }">Change when it meets</UButton>
+        <form v-else class="grid gap-3" @submit.prevent="savePattern"><PatternRows v-model="pattern" :year="page.year" /><div class="flex gap-2"><UButton type="submit" data-hook="save-pattern">Lay the class out anew</UButton><UButton color="neutral" variant="ghost" @click="() => { editing = false; pattern = page!.pattern }">Leave it</UButton></div></form>
       </div>
     </section>
+    <RippleHere @made="meetsAnew" />
   </div>
   <p v-else-if="problem" class="note-line needs m-5" role="alert">{{ problem }}</p>
   <p v-else class="said p-5">Opening …</p>

@@ -5,7 +5,8 @@ import { isoDay, WEEKDAYS } from '#core/base'
 import type { IsoDay, Weekday } from '#core/base'
 import type { DayNote, SchoolYear } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
-import { ChangeYear, MakeYear } from '#shared/contracts/teaching'
+import { MakeYear } from '#shared/contracts/teaching'
+import { useAwayFromDesk } from '../../composables/awayFromDesk'
 import { useServerNow } from '../../composables/serverNow'
 import { useTell } from '../../composables/tell'
 import { useDesk } from '../../stores/desk'
@@ -20,27 +21,40 @@ useHead({ title: 'School year · Step Cairn' })
 type Form = { -readonly [K in keyof Omit<SchoolYear, 'id'>]: SchoolYear[K] }
 const store = useOverview()
 const tell = useTell()
+const away = useAwayFromDesk()
+const desk = useDesk()
 const now = useServerNow(3_600_000)
 const form = ref<Form | null>(null)
 const letters = ref('')
 const byDate = ref(false)
 const labels = computed(() => letters.value.split(/[\s,]+/).filter(Boolean))
+/** The year as the form has it. */
+const next = computed(() => form.value && { ...form.value, rotation: labels.value.length ? { labels: labels.value, advance: byDate.value ? 'date' as const : 'instructional' as const, overrides: form.value.rotation?.overrides.filter(o => labels.value.includes(o.label)) ?? [] } : null })
+/** What the form showed when it was last filled, as text. */
+const shown = ref('')
 const problem = ref('')
 const busy = ref(false)
 const known = computed(() => store.overview?.years[0] ?? null)
 const zones = Intl.supportedValuesOf('timeZone')
 
+/** Puts the year as it stands into the form. */
+function show({ id: _, ...year }: SchoolYear): void {
+  form.value = { ...year }
+  letters.value = year.rotation?.labels.join(' ') ?? ''
+  byDate.value = year.rotation?.advance === 'date'
+  shown.value = JSON.stringify(next.value)
+}
 onMounted(async () => {
   await store.load(true)
-  if (known.value) {
-    const { id: _, ...year } = known.value.year
-    form.value = { ...year }
-    letters.value = year.rotation?.labels.join(' ') ?? ''
-    byDate.value = year.rotation?.advance === 'date'
-    return
-  }
+  if (known.value) return show(known.value.year)
   const start = new Date(now.value).getUTCMonth() >= 4 ? new Date(now.value).getUTCFullYear() : new Date(now.value).getUTCFullYear() - 1
   form.value = { name: `${start}/${String(start + 1).slice(2)}`, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, firstOn: isoDay(`${start}-08-24`), lastOn: isoDay(`${start + 1}-06-11`), weekdays: [1, 2, 3, 4, 5], terms: [{ name: 'Whole year', firstOn: isoDay(`${start}-08-24`), lastOn: isoDay(`${start + 1}-06-11`) }], notes: [], rotation: null }
+})
+// an undo from the bar reaches this page too; what was typed meanwhile stays
+watch(() => desk.year, async (year, before) => {
+  if (!year || !before || year === before) return
+  await store.load(true)
+  if (known.value && JSON.stringify(next.value) === shown.value) show(known.value.year)
 })
 watch([form, letters, byDate], () => { problem.value = '' })
 function put(part: Partial<Form>): void {
@@ -70,20 +84,25 @@ function take(closures: readonly FoundClosure[]): void {
   tell.done(`${count(fresh.length, 'closure')} added below. Save the year to keep them.`)
 }
 async function save(): Promise<void> {
-  if (!form.value) return
+  if (!next.value) return
   busy.value = true
-  const body = { ...form.value, rotation: labels.value.length ? { labels: labels.value, advance: byDate.value ? 'date' as const : 'instructional' as const, overrides: form.value.rotation?.overrides.filter(o => labels.value.includes(o.label)) ?? [] } : null } as never
-  const reply = known.value ? await call(ChangeYear, { params: { yearId: known.value.year.id }, body: { version: known.value.version, year: body } }) : await call(MakeYear, { body })
+  const old = known.value?.year
+  const reply = old ? await away.propose({ kind: 'year', yearId: old.id, from: old, to: { id: old.id, ...next.value } }, old.id, 'The school year changed') : await call(MakeYear, { body: next.value as never })
   busy.value = false
   if (!reply.ok) {
-    problem.value = reply.error.code === 'input/invalid' ? `${reply.error.field.replace(/^year\./, '').replace(/notes\.(\d+)\.(\w+)/, (_, n: string) => `closure ${Number(n) + 1}`)} ${reply.error.problem}.` : sayRefusal(reply.error)
+    problem.value = reply.error.code === 'input/invalid' ? `${reply.error.field.replace(/^to\./, '').replace(/notes\.(\d+)\.(\w+)/, (_, n: string) => `closure ${Number(n) + 1}`)} ${reply.error.problem}.` : sayRefusal(reply.error)
     return
   }
   problem.value = ''
-  await Promise.all([store.load(true), useDesk().load(true)])
-  if ('yearId' in reply.value) return void navigateTo('/classes')
-  tell.done('Saved. Every class is laid out anew.')
-  for (const title of reply.value.stuck) tell.refused({ code: 'input/invalid', field: `“${title}”`, problem: 'could not follow and keeps its dates' })
+  if (reply.value === 'made') return saved()
+  if (reply.value === 'looked-at') return
+  await Promise.all([store.load(true), desk.load(true)])
+  await navigateTo('/classes')
+}
+async function saved(): Promise<void> {
+  tell.done('The year is saved')
+  await store.load(true)
+  if (known.value) show(known.value.year)
 }
 </script>
 
@@ -112,4 +131,5 @@ async function save(): Promise<void> {
     <div class="flex gap-2 flex-wrap sticky bottom-0 bg-default border-t border-default py-3"><p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p><UButton type="submit" size="md" :loading="busy" :disabled="known !== null && !store.overview?.mayEditYear" data-hook="save-year">{{ known ? 'Save the year' : 'Make the year' }}</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton></div>
   </form>
   <p v-else class="said p-5">Opening …</p>
+  <RippleHere @made="saved" />
 </template>

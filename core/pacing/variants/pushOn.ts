@@ -27,12 +27,12 @@ function shifted(fixed: FixedDate, move: (on: IsoDay) => IsoDay | null): FixedDa
   return fromOn === null || throughOn === null ? 'free' : { kind: 'within', fromOn, throughOn }
 }
 
-/** The date of the meeting that is the class's nth after the change, where the old date's meeting was the nth before; null past the year. */
+/** The date of the meeting that is the class's nth after the change, where the old date's meeting was the nth before; no earlier than it was; null past the year. */
 function sameMeetingOf(on: IsoDay, { before, after }: Bitten, shift: number): IsoDay | null {
   const nth = firstOnOrAfter(before.course.track, on)
   const old = before.course.track.meetings[nth]?.on
   const next = after.course.track.meetings[nth + shift]?.on
   if (next === undefined) return null
-  // a date on which the class did not meet stays as long as its meeting does
-  return next === old ? on : next
+  // a date on which the class did not meet stays as long as its meeting does; time that is gained pulls no date forward
+  return next === old || next < on ? on : next
 }
