@@ -2,7 +2,7 @@
 export { checkPattern, checkYear, inOrder } from './checkYear'
 export { schoolDays } from './dayLetters'
 export type { SchoolDay } from './dayLetters'
-export { lossesBetween, meetings } from './meetings'
+export { WHOLE_FROM, lossesBetween, meetings } from './meetings'
 export type { CalendarRefusal } from './refusals'
 export { DAY_NOTE_KINDS } from './types'
 export type { ClassCalendar, DayNote, DayNoteKind, LostMeeting, Meeting, MeetingChange, PatternRow, Rotation, SchoolYear, Term } from './types'

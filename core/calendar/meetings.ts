@@ -6,7 +6,10 @@ import type { ClassCalendar, DayNote, LostMeeting, Meeting, MeetingChange, Patte
 import { zoneOf } from './zone'
 import type { Zone } from './zone'
 
-type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt' | 'afterBreak'>
+type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt' | 'afterBreak' | 'wholeFromRatio'>
+
+/** A meeting counts as a whole one from this share of its usual minutes, where the year says nothing else. */
+export const WHOLE_FROM = 0.6
 
 /** From so many closed school days in a row on it is a break. */
 const BREAK_DAYS = 2
@@ -17,6 +20,7 @@ const BREAK_DAYS = 2
  * @example An A-day class after a closed Monday (letters advancing on instructional days) meets on the Tuesday if Monday was an A day.
  */
 export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly PatternRow[], changes: readonly MeetingChange[], zone: Zone = zoneOf(year.zone)): ClassCalendar {
+  const { wholeFromRatio = WHOLE_FROM } = year
   const drafts: Draft[] = []
   const lost: LostMeeting[] = []
   const notes = year.notes.filter(n => n.classIds.length === 0 || n.classIds.includes(classId))
@@ -41,7 +45,7 @@ export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly P
   }
   return {
     // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over them
-    meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({ on, startMinute, minutes, usualMinutes, label, because, index, afterBreak: afterBreak(on, index), startsAt: zone.at(on, startMinute), endsAt: zone.at(on, startMinute + minutes) })),
+    meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({ on, startMinute, minutes, usualMinutes, wholeFromRatio, label, because, index, afterBreak: afterBreak(on, index), startsAt: zone.at(on, startMinute), endsAt: zone.at(on, startMinute + minutes) })),
     lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
   }
 }

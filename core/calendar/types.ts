@@ -39,6 +39,8 @@ export interface SchoolYear {
   readonly terms: readonly Term[]
   readonly notes: readonly DayNote[]
   readonly rotation: Rotation | null
+  /** A shortened meeting counts as a whole one from this share of its usual minutes, below it as a half; absent: 0.6. */
+  readonly wholeFromRatio?: number
 }
 
 /** One row of a class's timetable; `day` is a weekday or a rotation label. */
@@ -64,6 +66,8 @@ export interface Meeting {
   readonly minutes: Minutes
   /** What the pattern would give on an ordinary day. */
   readonly usualMinutes: Minutes
+  /** From this share of the usual minutes on it counts as a whole one; as the school year has it. */
+  readonly wholeFromRatio: number
   readonly label: string | null
   readonly startsAt: Instant
   readonly endsAt: Instant

@@ -67,7 +67,7 @@ function actNote(state: PacingState, { from, to }: NoteCommand): Result<PacingSt
   return year.ok ? ok({ ...state, year: year.value }) : year
 }
 
-const YEAR_PARTS = { name: 'name', zone: 'time zone', firstOn: 'first day', lastOn: 'last day', weekdays: 'school days', terms: 'terms', notes: 'closures and short days', rotation: 'day letters' } as const
+const YEAR_PARTS = { name: 'name', zone: 'time zone', firstOn: 'first day', lastOn: 'last day', weekdays: 'school days', terms: 'terms', notes: 'closures and short days', rotation: 'day letters', wholeFromRatio: 'share of a short meeting' } as const
 
 /** The year is replaced as a whole; every class loaded must still be able to meet in it. */
 function actYear(state: PacingState, { from, to }: YearCommand): Result<PacingState, PacingRefusal | CalendarRefusal> {

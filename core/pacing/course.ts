@@ -2,7 +2,7 @@ import type { IsoDay, LessonId } from '../base'
 import type { Term } from '../calendar'
 import { fixedOf, sequenceOf, typicalAmount } from './sequence'
 import { firstNotBefore, firstOnOrAfter, meetingOf, place, positionAt, stepBack, trackOf } from './track'
-import type { Ground, LayoutSettings, Need, Position, Track } from './track'
+import type { Ground, Need, Position, Track } from './track'
 import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from './types'
 
 /** One lesson still to be laid, how much of it, and the places that bind it. */
@@ -24,11 +24,11 @@ export interface Limit { readonly at: Position, readonly by: LessonId | null }
 /** What is to be laid for one class: the items in order, from where its record ends, and a limit for each. */
 export interface Course { readonly track: Track, readonly from: Position, readonly items: readonly Item[], readonly limits: readonly Limit[], readonly sequence: readonly PlanLesson[] }
 
-export interface Terms { readonly terms: readonly Term[], readonly settings?: LayoutSettings }
+export interface Terms { readonly terms: readonly Term[] }
 
 /** Prepares a class: its own order, lengths and fixed dates, without what is recorded as covered or left out. */
-export function courseOf(plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>, meetings: readonly Ground[], pacing: ClassPacing, { terms, settings }: Terms): Course {
-  const track = trackOf(meetings, settings)
+export function courseOf(plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>, meetings: readonly Ground[], pacing: ClassPacing, { terms }: Terms): Course {
+  const track = trackOf(meetings)
   const sequence = sequenceOf(plan, pacing)
   const bounds = partBounds(track, plan.parts ?? [], terms)
   const partOf = bounds.size === 0 ? null : new Map((plan.units ?? []).map(u => [u.id, u.partId]))

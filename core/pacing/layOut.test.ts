@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { aLesson, ids } from '../../tests/support/made'
+import { aLesson, aYear, ids, onDays } from '../../tests/support/made'
+import { isoDay } from '../base'
+import { meetings } from '../calendar'
+import type { SchoolYear } from '../calendar'
 import { extentsOf, layOut } from './layOut'
 import { amountOf } from './sequence'
 import { capacityOf } from './track'
@@ -13,7 +16,7 @@ describe('capacityOf', () => {
   it('counts a short meeting as whole from 60 % of its usual minutes, else as a half', () => {
     expect(capacityOf({ minutes: 30, usualMinutes: 50 })).toBe(2)
     expect(capacityOf({ minutes: 29, usualMinutes: 50 })).toBe(1)
-    expect(capacityOf({ minutes: 29, usualMinutes: 50 }, { wholeFromRatio: 0.5 })).toBe(2)
+    expect(capacityOf({ minutes: 29, usualMinutes: 50, wholeFromRatio: 0.5 })).toBe(2)
   })
 })
 
@@ -25,6 +28,14 @@ describe('layOut', () => {
   it('lets the next lesson take the free half of a meeting', () => {
     // 1½, then 1: the second takes the half that is left and a half of the next
     expect(slots(layOut({ lessons: [aLesson('a', 1.5), aLesson('b')] }, [whole, whole, whole]))).toEqual(['0:2 1:1', '1:1 2:1'])
+  })
+
+  it('counts a half day as the school year has it', () => {
+    const halfDay = { id: 'h', kind: 'short' as const, name: 'Half day', fromOn: isoDay('2026-08-31'), throughOn: isoDay('2026-08-31'), classIds: [], factorRatio: 0.5 }
+    const on = (year: SchoolYear) => slots(layOut({ lessons: [aLesson('a'), aLesson('b')] }, meetings(year, ids.class('c'), onDays(1, 3, 5), []).meetings))
+    // Mon 31 Aug has 25 of 50 minutes: half a meeting by the usual 60 %, a whole one where 50 % is enough
+    expect(on(aYear({ notes: [halfDay] }))).toEqual(['0:1 1:1', '1:1 2:1'])
+    expect(on(aYear({ notes: [halfDay], wholeFromRatio: 0.5 }))).toEqual(['0:2', '1:2'])
   })
 
   it('gives a short meeting half a lesson only', () => {

@@ -3,13 +3,13 @@ import type { Term } from '../calendar'
 import { courseOf } from './course'
 import type { Course, Item, Limit } from './course'
 import { firstNotBefore, halvesBetween, inHalves, meetingOf, place, startAt } from './track'
-import type { Ground, LayoutSettings, Position, Track } from './track'
+import type { Ground, Position, Track } from './track'
 import { AS_PLANNED } from './types'
 import type { ClassPacing, HeldSlot, Layout, LayoutFinding, NotPlaced, Placement, Plan, Slot } from './types'
 
 export type LayablePlan = Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>
 /** What laying out takes beside plan and meetings; everything may be absent. */
-export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: readonly Term[], readonly settings?: LayoutSettings }
+export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: readonly Term[] }
 
 /**
  * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes the next free capacity after
@@ -18,8 +18,8 @@ export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: r
  * then reported too, so that the order is kept.
  * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next meeting.
  */
-export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing = AS_PLANNED, terms = [], settings }: LayOutInput = {}): Layout {
-  return layCourse(courseOf(plan, meetings, pacing, settings ? { terms, settings } : { terms }), pacing)
+export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing = AS_PLANNED, terms = [] }: LayOutInput = {}): Layout {
+  return layCourse(courseOf(plan, meetings, pacing, { terms }), pacing)
 }
 
 /** Lays a prepared course. */

@@ -1,15 +1,10 @@
 import type { IsoDay } from '../base'
+import { WHOLE_FROM } from '../calendar'
 import type { Meeting } from '../calendar'
 import type { LessonLength, Slot } from './types'
 
-export interface LayoutSettings {
-  /** A short meeting counts as a whole one from this share of its usual minutes, otherwise as a half. */
-  readonly wholeFromRatio: number
-}
-export const DEFAULT_LAYOUT: LayoutSettings = { wholeFromRatio: 0.6 }
-
 /** What laying out needs to know of a meeting. */
-export type Ground = Pick<Meeting, 'minutes' | 'usualMinutes'> & Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak'>>
+export type Ground = Pick<Meeting, 'minutes' | 'usualMinutes'> & Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak' | 'wholeFromRatio'>>
 
 /** A length to be laid: half meetings, or minutes. */
 export interface Need { readonly unit: LessonLength['unit'], readonly amount: number }
@@ -32,13 +27,13 @@ export interface Track {
   readonly end: Position
 }
 
-/** What a meeting can hold, in halves: 2, or 1 below the chosen share of its usual minutes. */
-export function capacityOf(meeting: Pick<Meeting, 'minutes' | 'usualMinutes'>, settings: LayoutSettings = DEFAULT_LAYOUT): number {
-  return meeting.minutes >= meeting.usualMinutes * settings.wholeFromRatio ? 2 : 1
+/** What a meeting can hold, in halves: 2, or 1 below the school year's share of its usual minutes. */
+export function capacityOf({ minutes, usualMinutes, wholeFromRatio = WHOLE_FROM }: Ground): number {
+  return minutes >= usualMinutes * wholeFromRatio ? 2 : 1
 }
 
 /** Prepares meetings for laying. */
-export function trackOf(meetings: readonly Ground[], settings: LayoutSettings = DEFAULT_LAYOUT): Track {
+export function trackOf(meetings: readonly Ground[]): Track {
   const count = meetings.length
   // plain arrays of known length: at this size typed ones cost more to make than they save
   const capacities = new Array<number>(count)
@@ -48,12 +43,12 @@ export function trackOf(meetings: readonly Ground[], settings: LayoutSettings = 
   before[0] = 0
   let sum = 0
   for (let m = 0; m < count; m++) {
-    const { minutes, usualMinutes } = meetings[m] as Ground
-    const isWhole = minutes >= usualMinutes * settings.wholeFromRatio
-    capacities[m] = isWhole ? 2 : 1
+    const { minutes } = meetings[m] as Ground
+    const capacity = capacityOf(meetings[m] as Ground)
+    capacities[m] = capacity
     sizes[m] = minutes * 2
-    halves[m] = isWhole ? minutes : minutes * 2
-    sum += isWhole ? 2 : 1
+    halves[m] = capacity === 2 ? minutes : minutes * 2
+    sum += capacity
     before[m + 1] = sum
   }
   return { meetings, capacities, sizes, halves, before, end: count * STEP }

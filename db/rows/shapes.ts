@@ -21,6 +21,7 @@ const yearFields = {
   terms: z.array(z.object({ name: z.string(), firstOn: day, lastOn: day })),
   notes: z.array(dayNote),
   rotation: z.object({ labels: z.array(z.string()), advance: z.enum(['instructional', 'date']), overrides: z.array(z.object({ on: day, label: z.string() })) }).nullable(),
+  wholeFromRatio: z.number().optional(),
 }
 export const yearBody = z.object({ ...v1, ...yearFields })
 const year = z.object({ id: id<YearId>(), ...yearFields })

@@ -24,6 +24,7 @@ export const yearInput = z.strictObject({
   name: line(60), zone: z.string().min(1).max(60), firstOn: day, lastOn: day, weekdays: z.array(weekday).max(7),
   terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12), notes: z.array(dayNote).max(400),
   rotation: z.strictObject({ labels: z.array(line(6)).max(10), advance: z.enum(['instructional', 'date']), overrides: z.array(z.strictObject({ on: day, label: line(6) })).max(100) }).nullable(),
+  wholeFromRatio: z.number().min(0.5, 'is below one half').max(1, 'is above 1').optional(),
 })
 export type YearInput = z.output<typeof yearInput>
 export const MakeYear = contract<{ readonly yearId: YearId }>()({ method: 'POST', path: '/api/years', body: yearInput })

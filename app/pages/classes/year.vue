@@ -3,6 +3,7 @@ import { definePageMeta, navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref, watch } from 'vue'
 import { isoDay, WEEKDAYS } from '#core/base'
 import type { IsoDay, Weekday } from '#core/base'
+import { WHOLE_FROM } from '#core/calendar'
 import type { DayNote, SchoolYear } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
 import { MakeYear } from '#shared/contracts/teaching'
@@ -90,7 +91,7 @@ async function save(): Promise<void> {
   const reply = old ? await away.propose({ kind: 'year', yearId: old.id, from: old, to: { id: old.id, ...next.value } }, old.id, 'The school year changed') : await call(MakeYear, { body: next.value as never })
   busy.value = false
   if (!reply.ok) {
-    problem.value = reply.error.code === 'input/invalid' ? `${reply.error.field.replace(/^to\./, '').replace(/notes\.(\d+)\.(\w+)/, (_, n: string) => `closure ${Number(n) + 1}`)} ${reply.error.problem}.` : sayRefusal(reply.error)
+    problem.value = reply.error.code === 'input/invalid' ? `${reply.error.field.replace(/^to\./, '').replace('wholeFromRatio', 'share of a shortened meeting').replace(/notes\.(\d+)\.(\w+)/, (_, n: string) => `closure ${Number(n) + 1}`)} ${reply.error.problem}.` : sayRefusal(reply.error)
     return
   }
   problem.value = ''
@@ -125,6 +126,7 @@ async function saved(): Promise<void> {
     </fieldset>
     <fieldset class="grid gap-1.5"><legend class="text-sm font-semibold mb-1">Closures and short days <span class="said font-normal">{{ form.notes.length }}</span></legend>
       <div v-for="(n, i) in form.notes" :key="n.id" class="flex gap-2 items-center" data-hook="note"><USelect class="w-28" :items="[{ label: 'Closed', value: 'closure' }, { label: 'Short day', value: 'short' }, { label: 'Event', value: 'event' }]" :model-value="n.kind" :aria-label="`Kind of note ${i + 1}`" @update:model-value="patchNote(i, { kind: $event as 'closure', factorRatio: $event === 'short' ? n.factorRatio ?? 0.5 : undefined })" /><UInput class="!w-48" :model-value="n.name" maxlength="80" :aria-label="`Name of note ${i + 1}`" @update:model-value="patchNote(i, { name: String($event) })" /><UInput type="date" class="!w-38" :model-value="n.fromOn" :aria-label="`First day of note ${i + 1}`" @update:model-value="day($event) && patchNote(i, { fromOn: day($event)!, throughOn: n.throughOn < day($event)! ? day($event)! : n.throughOn })" /><span class="said">to</span><UInput type="date" class="!w-38" :model-value="n.throughOn" :aria-label="`Last day of note ${i + 1}`" @update:model-value="day($event) && patchNote(i, { throughOn: day($event)! })" /><UInput v-if="n.kind === 'short'" type="number" class="!w-18" :model-value="Math.round((n.factorRatio ?? 1) * 100)" :aria-label="`Percent of the usual time, note ${i + 1}`" @update:model-value="patchNote(i, { factorRatio: Number($event) / 100 })" /><UButton color="neutral" variant="ghost" icon="i-lucide-x" :aria-label="`Remove note ${i + 1}`" @click="put({ notes: form!.notes.filter((_, x) => x !== i) })" /></div>
+      <label class="flex gap-2 items-center flex-wrap text-sm py-1">A shortened meeting counts as a whole one from <UInput type="number" class="!w-18" name="wholeFrom" min="50" max="100" :model-value="Math.round((form.wholeFromRatio ?? WHOLE_FROM) * 100)" @update:model-value="put({ wholeFromRatio: Number($event) / 100 })" /> % of its usual minutes, below that as half a meeting.</label>
       <div class="flex gap-2"><UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" data-hook="add-closure" @click="addNote('closure')">Closure</UButton><UButton size="xs" color="neutral" variant="ghost" icon="i-lucide-plus" @click="addNote('short')">Short day</UButton></div>
     </fieldset>
     <ClosureImport :zone="form.zone" :first-on="form.firstOn" :last-on="form.lastOn" @take="take" />
