@@ -12,7 +12,6 @@ beforeAll(async () => {
   imani = await signedIn(server, 'imani')
 })
 
-
 describe('the term sheet', () => {
   it.each([['A4', 'portrait', '', 595, 842], ['letter', 'landscape', '', 792, 612]] as const)('goes onto %s paper, cut at week borders', async (paper, way, _, width, height) => {
     const one = (await imani.call(ShowDesk)).value?.classes[0]?.id
