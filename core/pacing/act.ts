@@ -74,7 +74,8 @@ function actYear(state: PacingState, { from, to }: YearCommand): Result<PacingSt
   const [now, seen] = [inOrder(state.year), inOrder(from)]
   const changed = (Object.keys(YEAR_PARTS) as (keyof typeof YEAR_PARTS)[]).filter(part => !same(now[part], seen[part]))
   if (changed.length > 0) return refuse({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the year as it was opened', now: `other ${changed.map(part => YEAR_PARTS[part]).join(', ')}` })
-  const year = checkYear(to)
+  // the year that was loaded, whatever id comes with the new values: nobody may reach another one by it
+  const year = checkYear({ ...to, id: state.year.id })
   if (!year.ok) return year
   for (const { pattern } of state.classes.values()) {
     const fits = checkPattern(year.value, pattern)

@@ -40,6 +40,15 @@ describe('school year', () => {
     expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before)
   })
 
+  it('changes no other school’s year by an id in the new values', async () => {
+    const school = await aSchool()
+    const foreign = mustBeOk(await makeYear(school.deps, school.stranger, year), 'their year')
+    const from = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year as SchoolYear
+    const change = { kind: 'year' as const, yearId: from.id, from, to: { ...from, id: foreign.yearId, name: 'Taken' } }
+    expect((await doCommand(school.deps, school.teacher, change)).value?.year).toMatchObject({ id: from.id, name: 'Taken' })
+    expect((await showOverview(school.deps, school.stranger)).value?.years).toMatchObject([{ version: 1, year: { id: foreign.yearId, name: year.name } }])
+  })
+
   it('keeps a rotation that a class still meets by', async () => {
     const bench = await aBench()
     const teacher = await aTeacher(bench, 'Tess')

@@ -12,6 +12,7 @@ import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
 import { refreshWork } from '../work/refreshWork'
 import { deskWork, steps } from './desk'
+import { groundsOf } from './grounds'
 import { loadPlanning, namedIn, savePlanning } from './planningState'
 import type { Planning } from './planningState'
 
@@ -70,7 +71,7 @@ async function replanned(tx: Connection, actor: Actor, { planning, next, touched
   const affected = touched.filter(id => inView.has(id))
   const classes = await classesById(tx, affected)
   return {
-    classes: classes.map(({ id, version, pacing, pattern }) => ({ id, version, pacing, pattern })), affected, work: await deskWork(tx, classes), moved, stuck, steps: await steps(tx, actor),
+    classes: classes.map(({ id, version, pacing, pattern }) => ({ id, version, pacing, pattern })), affected, work: await deskWork(tx, await groundsOf(tx, classes)), moved, stuck, steps: await steps(tx, actor),
     year: next.year === planning.state.year ? null : next.year, plans: [...next.plans.values()].filter(p => p !== planning.state.plans.get(p.id)),
   }
 }

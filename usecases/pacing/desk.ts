@@ -1,13 +1,15 @@
 import { ok, refuse } from '#core/base'
+import type { ClassId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { assignmentIdsTouching, assignmentsById, learnersOf, plansById, teachersOf, undoable, yearsOf } from '#db/repositories'
-import type { ClassRecord, Connection } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import { classWindow } from '../work/previewWork'
 import { anchoredLessons, namedClasses } from '../work/world'
 import { groundsOf } from './grounds'
+import type { ClassGround } from './grounds'
 
 /** Everything from which the desk computes its layouts, of the latest year that has classes in view. */
 export async function showDesk(deps: Deps, actor: Actor) {
@@ -29,16 +31,15 @@ export async function showDesk(deps: Deps, actor: Actor) {
     classes: records.map(({ id, name, shortName, course, planId, version, pattern, pacing, schoolId }) => ({
       id, name, shortName, course, planId, version, pattern, pacing, learners: learners.get(id)?.length ?? 0, mayChange: canRunClass(actor, { schoolId, teacherIds: teachers.get(id) ?? [] }),
     })),
-    work: await deskWork(tx, records),
+    work: await deskWork(tx, await groundsOf(tx, records)),
     steps: await steps(tx, actor),
     now: deps.clock.now(),
   })
 }
 
 /** Work of classes with the moments each class has it. */
-export async function deskWork(tx: Connection, classes: readonly ClassRecord[]) {
-  const records = (await assignmentsById(tx, await assignmentIdsTouching(tx, classes.map(c => c.id)))).filter(r => r.state !== 'withdrawn')
-  const grounds = await groundsOf(tx, classes)
+export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, ClassGround>) {
+  const records = (await assignmentsById(tx, await assignmentIdsTouching(tx, [...grounds.keys()]))).filter(r => r.state !== 'withdrawn')
   const out = []
   for (const record of records) {
     for (const classId of namedClasses(record).filter(id => grounds.has(id))) {

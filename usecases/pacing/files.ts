@@ -44,8 +44,9 @@ export async function planFile(deps: Deps, actor: Actor, planId: PlanId): Promis
 
 /** A file is read into a calendar that may hold an earlier one, and so calls off what is lost; a feed is always taken whole, and has only what takes place. */
 async function calendarText(deps: Deps, tx: Connection, record: ClassRecord, as: 'file' | 'feed'): Promise<string> {
-  const { plan, layout, calendar, ground, year } = (await groundsOf(tx, [record])).get(record.id) as ClassGround
-  const work = (await deskWork(tx, [record])).map(w => ({ id: w.assignmentId, title: w.title, held: w.state === 'held', opensAt: w.opensAt, dueAt: w.dueAt }))
+  const grounds = await groundsOf(tx, [record])
+  const { plan, layout, calendar, ground, year } = grounds.get(record.id) as ClassGround
+  const work = (await deskWork(tx, grounds)).map(w => ({ id: w.assignmentId, title: w.title, held: w.state === 'held', opensAt: w.opensAt, dueAt: w.dueAt }))
   const versions = [record.version, (await yearsById(tx, [year.id])).get(year.id)?.version ?? 0, record.planId ? (await plansById(tx, [record.planId])).get(record.planId)?.version ?? 0 : 0]
   const events = classEvents({ classId: record.id, className: record.name, zone: ground.zone, calendar, layout, sequence: plan ? sequenceOf(plan, record.pacing) : [], work })
   return printCalendar(record.name, as === 'file' ? events : events.filter(e => !e.cancelled), deps.clock.now(), versions.reduce((a, b) => a + b, 0))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { IsoDay, Weekday } from '#core/base'
+import { parseIsoDay } from '#core/base'
+import type { Weekday } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import { clockText, readClock, WEEKDAY_WORDS } from '../../words/times'
 
@@ -19,13 +20,13 @@ function add(): void {
   const next = days.value.find(d => !used.has(d.value)) ?? days.value[0]
   if (next) rows.value = [...rows.value, { day: dayOf(next.value), startMinute: last?.startMinute ?? 510, minutes: last?.minutes ?? 50 }]
 }
-const isDay = (text: unknown): text is IsoDay => /^\d{4}-\d{2}-\d{2}$/.test(String(text))
 /** A row that holds for a part of the year only: from a day on, through a day, or both. */
 function bound(at: number, field: 'fromOn' | 'throughOn', text: unknown): void {
   rows.value = rows.value.map((row, i) => {
     if (i !== at) return row
     const { [field]: _, ...rest } = row
-    return isDay(text) ? { ...rest, [field]: text } : rest
+    const on = parseIsoDay(String(text))
+    return on ? { ...rest, [field]: on } : rest
   })
 }
 const remove = (at: number) => { rows.value = rows.value.filter((_, i) => i !== at) }

@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { onBeforeUnmount } from 'vue'
 import { useOutcome } from '../../composables/outcome'
-import { useRippleKeys } from '../../composables/rippleKeys'
+import { belongsToFocus, useRippleKeys } from '../../composables/rippleKeys'
 import { useRipple } from '../../stores/ripple'
 
 /** The ripple of a change that is made away from the desk, at the foot of the page; what was typed there stays. */
@@ -15,8 +15,7 @@ async function apply(): Promise<void> {
 }
 const keys = useRippleKeys(() => void apply())
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable], button, a')
-  if (!typing || event.key === 'Escape') keys(event)
+  if (!belongsToFocus(event)) keys(event)
 })
 onBeforeUnmount(() => ripple.close())
 </script>

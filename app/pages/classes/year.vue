@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref, watch } from 'vue'
-import { isoDay, WEEKDAYS } from '#core/base'
+import { isoDay, parseIsoDay, WEEKDAYS } from '#core/base'
 import type { IsoDay, Weekday } from '#core/base'
 import { WHOLE_FROM } from '#core/calendar'
 import type { DayNote, SchoolYear } from '#core/calendar'
@@ -61,7 +61,7 @@ watch([form, letters, byDate], () => { problem.value = '' })
 function put(part: Partial<Form>): void {
   if (form.value) form.value = { ...form.value, ...part }
 }
-const day = (text: unknown): IsoDay | null => (/^\d{4}-\d{2}-\d{2}$/.test(String(text)) ? String(text) as IsoDay : null)
+const day = (text: unknown): IsoDay | null => parseIsoDay(String(text))
 function bound(field: 'firstOn' | 'lastOn', text: unknown): void {
   const on = day(text)
   if (!on || !form.value) return

@@ -12,6 +12,7 @@ import ShortcutSheet from '../../components/desk/ShortcutSheet.vue'
 import { useDeskActs } from '../../composables/deskActs'
 import { useDeskKeys } from '../../composables/deskKeys'
 import { useRecording } from '../../composables/recording'
+import { belongsToFocus } from '../../composables/rippleKeys'
 import { useServerNow } from '../../composables/serverNow'
 import { useDesk } from '../../stores/desk'
 import type { DeskColumn } from '../../stores/deskColumn'
@@ -132,8 +133,7 @@ async function assignChosen(): Promise<void> {
 const keys = useDeskKeys({ selection, columns, today, acts, recording, choose, loseChosen, assignChosen, toggleOne: () => void show(one.value ? null : selection.value?.classId ?? null), openSheet, toDetails })
 /** Keys of the ripple hold wherever the focus is, except in fields. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable], button, a')
-  if (ripple.isOpen && (!typing || event.key === 'Escape') && !event.defaultPrevented) keys(event)
+  if (ripple.isOpen && !belongsToFocus(event) && !event.defaultPrevented) keys(event)
 })
 async function addLesson(column: DeskColumn, meeting: number, title: string): Promise<void> {
   const command = addOnGround(column, meeting, title, crypto.randomUUID())
