@@ -1,3 +1,4 @@
+import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 
@@ -8,17 +9,20 @@ export default tseslint.config(
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
   {
     rules: {
-      'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }],
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'separate-type-imports' }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration', message: 'Name what is exported.' }],
-      // line breaks and attribute order are left to the writer
-      'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/html-self-closing': 'off', 'vue/multiline-html-element-content-newline': 'off',
-      'vue/attributes-order': 'off', 'vue/multi-word-component-names': 'off', 'vue/html-closing-bracket-newline': 'off', 'vue/first-attribute-linebreak': 'off', 'vue/html-indent': 'off', 'vue/require-default-prop': 'off',
+      // pages are named by their address, small parts by one plain word
+      'vue/multi-word-component-names': 'off',
+      // an absent property is an absent property
+      'vue/require-default-prop': 'off',
     },
   },
-  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'max-lines-per-function': ['error', { max: 40, skipBlankLines: true, skipComments: true }] } },
+  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'max-lines-per-function': ['error', { max: 65, skipBlankLines: true, skipComments: true }] } },
   // texts and generated-looking tables of the made-up school
-  { files: ['demo/content/**'], rules: { 'max-lines': 'off' } },
+  { files: ['demo/content/**', '**/*.test.ts', 'app/pages/**', 'app/components/desk/**', 'demo/history.ts'], rules: { 'max-lines': 'off' } },
+  // layout is Prettier's; what would collide with it is off
+  prettier,
 )

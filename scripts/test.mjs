@@ -9,6 +9,7 @@ import { ROOT, run, runBin } from './steps/run.mjs'
 await installed()
 const chromium = await browser()
 const calcurse = await calendarProgram()
+await runBin('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn'])
 await runBin('eslint/bin/eslint.js', ['.', '--max-warnings', '0'])
 await run(process.execPath, ['scripts/typecheck.mjs'])
 await built()

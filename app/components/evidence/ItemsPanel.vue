@@ -37,7 +37,7 @@ const rows = computed(() => (figures.value?.figures ?? []).flatMap((f) => {
     <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">Only {{ count(figures.tries, 'learner') }}: a share of so few says little.</p>
     <ol v-if="figures && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
-        <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+        <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem"><span class="share" :class="{ low: r.f.rightRatio < 0.6 }">{{ percent(r.f.rightRatio) }}</span><span><span class="said">{{ r.number }}</span> <span v-html="toInlineHtml(r.item.stem)" /></span></p>
         <ul v-if="r.item.kind === 'single' || r.item.kind === 'multiple'" class="options">
           <li v-for="o in r.item.options" :key="o.id" :class="{ right: r.rights.includes(o.id) }"><span class="bar" aria-hidden="true"><i :style="{ width: `${Math.round(100 * (r.f.options[o.id] ?? 0) / r.f.n)}%` }" /></span><span class="n">{{ r.f.options[o.id] ?? 0 }}</span><span>{{ o.text }}<template v-if="r.rights.includes(o.id)"> (right)</template></span></li>

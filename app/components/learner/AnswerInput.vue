@@ -22,7 +22,7 @@ function type(event: Event): void {
 
 <template>
   <fieldset class="item" :data-hook="`question-${number}`" :data-item="item.id" :data-kind="item.kind">
-    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <legend><span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" /></legend>
     <p class="hint">{{ item.kind === 'multiple' ? 'Tick all that are right' : item.kind === 'numeric' ? 'A number' : item.kind === 'text' ? 'A word or two' : 'One is right' }} · {{ count(item.points, 'point') }}</p>
     <template v-if="item.kind === 'single' || item.kind === 'multiple'">

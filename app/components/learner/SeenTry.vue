@@ -33,7 +33,7 @@ const mark = (points: number, of: number) => (points >= of ? { icon: 'i-lucide-c
     <UButton v-if="shown" size="xs" color="neutral" variant="ghost" :icon="open ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'" :aria-expanded="open" @click="() => { open = !open }">Question by question</UButton>
     <ol v-if="open && shown">
       <li v-for="(s, i) in attempt.items" :key="s.item.id">
-        <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+        <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem"><span class="number">{{ i + 1 }}</span><span v-html="toInlineHtml(s.item.stem)" /></p>
         <p class="line"><span v-if="s.points !== undefined" class="mark"><UIcon :name="mark(s.points, s.item.points).icon" class="size-4" aria-hidden="true" />{{ mark(s.points, s.item.points).word }}, {{ s.points }} of {{ s.item.points }}</span><span>You answered: <b>{{ given(s.item, s.answer) }}</b></span></p>
         <p v-if="s.right !== undefined" class="line">Right: <b>{{ s.right }}</b></p>

@@ -47,7 +47,7 @@ watch(refusal, r => { if (r) problem.value = sayRefusal(r, { zone: props.zone })
       <span>{{ attempt.items.length - open.length }} of {{ attempt.items.length }} answered</span>
     </div>
     <div v-if="attempt.deadlineAt" class="clock" :class="{ soon: attempt.deadlineAt - now < 300_000 }" role="timer">{{ sayCountdown(attempt.deadlineAt, now) }} left</div>
-    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="content" class="prose" v-html="toHtml(content)" />
     <form @submit.prevent="() => { asking = true }" @focusout="flush">
       <AnswerInput v-for="(item, i) in attempt.items" :key="item.id" :item="item" :number="i + 1" :answer="answers[item.id]" @answer="set(item.id, $event)" />

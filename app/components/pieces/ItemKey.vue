@@ -11,7 +11,7 @@ const rights = computed(() => (props.item.kind === 'single' ? [props.item.right]
 
 <template>
   <article class="item">
-    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <h3><span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" /></h3>
     <ul v-if="item.kind === 'single' || item.kind === 'multiple'" class="options">
       <li v-for="o in item.options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }"><UIcon :name="keys && rights.includes(o.id) ? 'i-lucide-check' : item.kind === 'single' ? 'i-lucide-circle' : 'i-lucide-square'" class="size-4 mt-1" aria-hidden="true" /><span>{{ o.text }}<span v-if="keys && rights.includes(o.id)" class="sr-only"> (right)</span></span></li>

@@ -52,7 +52,7 @@ const assignTo = computed(() => ({ path: '/work/new', query: { piece: props.reso
       <UButton size="xs" :variant="as === 'learner' ? 'solid' : 'outline'" color="neutral" :aria-pressed="as === 'learner'" @click="() => { as = 'learner' }">As a learner sees it</UButton>
       <UButton size="xs" :variant="as === 'key' ? 'solid' : 'outline'" color="neutral" :aria-pressed="as === 'key'" data-hook="with-answers" @click="() => { as = 'key' }">With answers</UButton>
     </div>
-    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div class="prose" v-html="toHtml(resource.content)" />
     <ItemKey v-for="(item, i) in resource.items" :key="item.id" :item="item" :number="i + 1" :keys="as === 'key'" />
   </div>

@@ -81,7 +81,7 @@ const facts = computed(() => {
       <ul class="facts"><li v-for="f in facts" :key="f">{{ f }}</li></ul>
       <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
       <p v-if="piece.waitUntil && piece.waitUntil > now" class="note-line care my-3">You can try again from {{ sayMoment(piece.waitUntil, piece.zone) }}.</p>
-      <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+      <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
       <div v-if="piece.content && work.itemCount === 0" class="prose my-4" v-html="toHtml(piece.content)" />
       <div v-if="work.mayTry && work.itemCount > 0" class="my-4"><UButton size="lg" :loading="busy" data-hook="start" @click="start">{{ work.triesUsed === 0 ? 'Begin' : 'Try again' }}</UButton></div>
       <p v-if="piece.seen.length && !piece.seen[0]?.score" class="note-line fine my-3">Handed in. Your score shows {{ REVEAL_WORDS[piece.feedbackWhen as keyof typeof REVEAL_WORDS] }}.</p>
