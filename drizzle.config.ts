@@ -1,3 +1,8 @@
 import { defineConfig } from 'drizzle-kit'
 
-export default defineConfig({ dialect: 'sqlite', schema: './db/schema/*.ts', out: './db/migrations', casing: 'snake_case' })
+export default defineConfig({
+  dialect: 'sqlite',
+  schema: './db/schema/*.ts',
+  out: './db/migrations',
+  casing: 'snake_case',
+})

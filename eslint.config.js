@@ -12,17 +12,30 @@ export default tseslint.config(
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'separate-type-imports' }],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }],
-      'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration', message: 'Name what is exported.' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportAllDeclaration', message: 'Name what is exported.' },
+      ],
       // pages are named by their address, small parts by one plain word
       'vue/multi-word-component-names': 'off',
       // an absent property is an absent property
       'vue/require-default-prop': 'off',
     },
   },
-  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'max-lines-per-function': ['error', { max: 65, skipBlankLines: true, skipComments: true }] } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 65, skipBlankLines: true, skipComments: true }] },
+  },
   // texts and generated-looking tables of the made-up school
-  { files: ['demo/content/**', '**/*.test.ts', 'app/pages/**', 'app/components/desk/**', 'demo/history.ts'], rules: { 'max-lines': 'off' } },
+  {
+    files: ['demo/content/**', '**/*.test.ts', 'app/pages/**', 'app/components/desk/**', 'demo/history.ts'],
+    rules: { 'max-lines': 'off' },
+  },
   // layout is Prettier's; what would collide with it is off
   prettier,
 )

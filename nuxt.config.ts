@@ -11,18 +11,49 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   css: ['~/theme/main.css'],
-  alias: { '#core': here('./core'), '#ports': here('./ports'), '#standins': here('./standins'), '#db': here('./db'), '#usecases': here('./usecases') },
+  alias: {
+    '#core': here('./core'),
+    '#ports': here('./ports'),
+    '#standins': here('./standins'),
+    '#db': here('./db'),
+    '#usecases': here('./usecases'),
+  },
   // every name is imported where it is used, so that nothing of the framework can slip into core, db or usecases
   imports: { autoImport: false },
   components: [{ path: '~/components', pathPrefix: false }],
-  ui: { fonts: false, theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] } },
+  ui: {
+    fonts: false,
+    theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] },
+  },
   icon: {
-    provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] },
+    provider: 'server',
+    fallbackToApi: false,
+    serverBundle: { collections: ['lucide'] },
     // learners' icons and those of the frame come with the page; our server sends the others when a teacher's page asks
-    clientBundle: { scan: { globInclude: ['app/app.config.ts', 'app/layouts/*.vue', 'app/components/{frame,learner}/*.vue', 'app/pages/learn/*.vue', 'app/pages/sign-*.vue', 'app/pages/join.vue'], globExclude: [] }, sizeLimitKb: 128 },
+    clientBundle: {
+      scan: {
+        globInclude: [
+          'app/app.config.ts',
+          'app/layouts/*.vue',
+          'app/components/{frame,learner}/*.vue',
+          'app/pages/learn/*.vue',
+          'app/pages/sign-*.vue',
+          'app/pages/join.vue',
+        ],
+        globExclude: [],
+      },
+      sizeLimitKb: 128,
+    },
   },
   colorMode: { preference: 'system', fallback: 'light' },
-  app: { head: { htmlAttrs: { lang: 'en' }, title: 'Step Cairn', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }] } },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Step Cairn',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }],
+    },
+  },
   experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },
   hooks: {
     // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's first load
@@ -30,7 +61,17 @@ export default defineNuxtConfig({
       for (const file of Object.values(manifest)) file.dynamicImports = []
     },
   },
-  nitro: { compressPublicAssets: { gzip: true, brotli: true }, imports: { autoImport: false }, errorHandler: here('./server/http/onError.ts') },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    imports: { autoImport: false },
+    errorHandler: here('./server/http/onError.ts'),
+  },
   vite: { build: { sourcemap: false } },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../bench', '../demo', '../scripts', '../**/*.test.ts'] } },
+  typescript: {
+    strict: true,
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true },
+      exclude: ['../tests', '../bench', '../demo', '../scripts', '../**/*.test.ts'],
+    },
+  },
 })

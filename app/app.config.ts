@@ -1,11 +1,29 @@
 export default {
   ui: {
-    colors: { primary: 'tarn', secondary: 'tarn', success: 'moss', info: 'tarn', warning: 'gorse', error: 'rowan', neutral: 'grit' },
-    button: { slots: { base: 'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer' }, defaultVariants: { size: 'sm' } },
+    colors: {
+      primary: 'tarn',
+      secondary: 'tarn',
+      success: 'moss',
+      info: 'tarn',
+      warning: 'gorse',
+      error: 'rowan',
+      neutral: 'grit',
+    },
+    button: {
+      slots: {
+        base: 'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer',
+      },
+      defaultVariants: { size: 'sm' },
+    },
     input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     textarea: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     select: { defaultVariants: { size: 'sm' } },
-    modal: { slots: { content: 'divide-y-0 ring-(--ui-border-accented)', title: 'font-(family-name:--font-display) text-lg' } },
+    modal: {
+      slots: {
+        content: 'divide-y-0 ring-(--ui-border-accented)',
+        title: 'font-(family-name:--font-display) text-lg',
+      },
+    },
     toaster: { defaultVariants: { position: 'bottom-right' } },
     formField: { slots: { label: 'text-sm font-semibold', help: 'text-xs text-muted' } },
   },

@@ -8,9 +8,15 @@ const missing = computed(() => props.error.statusCode === 404)
 
 <template>
   <main class="mx-auto max-w-xl px-6 pt-[18vh]">
-    <img src="/cairn.svg" alt="" class="mb-6 size-12">
+    <img src="/cairn.svg" alt="" class="mb-6 size-12" />
     <h1>{{ missing ? 'There is nothing at this address.' : 'This page broke.' }}</h1>
-    <p class="mt-3 mb-6">{{ missing ? 'Check the address, or go to the start page.' : 'Nothing you saved is lost. Go to the start page and try again.' }}</p>
+    <p class="mt-3 mb-6">
+      {{
+        missing
+          ? 'Check the address, or go to the start page.'
+          : 'Nothing you saved is lost. Go to the start page and try again.'
+      }}
+    </p>
     <UButton size="md" @click="clearError({ redirect: '/' })">Start page</UButton>
   </main>
 </template>

@@ -18,13 +18,35 @@ const median = (list: readonly number[]) => [...list].sort((a, b) => a - b)[Math
 
 /** The teacher's eight classes: the demo's five and three more on their plans. */
 async function threeMore(address: string): Promise<void> {
-  const signedIn = await fetch(`${address}/api/sign-in`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ signIn: 'imani', password: DEMO_PASSWORD }) })
-  const cookie = signedIn.headers.getSetCookie().map(c => c.split(';')[0]).join('; ')
-  const call = async <T>(path: string, body?: unknown): Promise<T> => (await fetch(address + path, { method: body ? 'POST' : 'GET', headers: { cookie, 'content-type': 'application/json' }, ...(body ? { body: JSON.stringify(body) } : {}) })).json() as Promise<T>
+  const signedIn = await fetch(`${address}/api/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ signIn: 'imani', password: DEMO_PASSWORD }),
+  })
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ')
+  const call = async <T>(path: string, body?: unknown): Promise<T> =>
+    (
+      await fetch(address + path, {
+        method: body ? 'POST' : 'GET',
+        headers: { cookie, 'content-type': 'application/json' },
+        ...(body ? { body: JSON.stringify(body) } : {}),
+      })
+    ).json() as Promise<T>
   const { years, plans } = await call<Overview>('/api/overview')
   for (const [i, label] of ['A', 'B', 'A'].entries()) {
-    const made = await call<{ readonly classId: string }>('/api/classes', { yearId: years[0]?.year.id, name: `Science 8 ${'FGH'[i]}`, shortName: `8 ${'FGH'[i]}`, course: 'Science 8', pattern: [{ day: { label }, startMinute: 700 + i * 90, minutes: 80 }] })
-    await call(`/api/plans/${plans.find(p => p.course === 'Science 8')?.id}/lay`, { classIds: [made.classId] })
+    const made = await call<{ readonly classId: string }>('/api/classes', {
+      yearId: years[0]?.year.id,
+      name: `Science 8 ${'FGH'[i]}`,
+      shortName: `8 ${'FGH'[i]}`,
+      course: 'Science 8',
+      pattern: [{ day: { label }, startMinute: 700 + i * 90, minutes: 80 }],
+    })
+    await call(`/api/plans/${plans.find((p) => p.course === 'Science 8')?.id}/lay`, {
+      classIds: [made.classId],
+    })
   }
 }
 
@@ -53,7 +75,7 @@ async function keyToStone(page: Page): Promise<number> {
     }, { once: true, capture: true })
   }); 0`)
   await page.keyboard.press('+')
-  const took = await page.evaluate('window.took') as number
+  const took = (await page.evaluate('window.took')) as number
   await page.keyboard.press('Escape')
   await page.waitForFunction(() => !document.querySelector('button.ghost'))
   return took
@@ -62,7 +84,11 @@ async function keyToStone(page: Page): Promise<number> {
 /** All weeks are drawn, and the browser has nothing else to do. */
 async function atRest(page: Page): Promise<void> {
   await page.waitForSelector('button.selected')
-  await page.waitForFunction(() => Array.from(document.querySelectorAll('.desk .row:not(.head)')).every(row => row.querySelector('.cell, .closed')))
+  await page.waitForFunction(() =>
+    Array.from(document.querySelectorAll('.desk .row:not(.head)')).every((row) =>
+      row.querySelector('.cell, .closed'),
+    ),
+  )
   await page.evaluate('new Promise(resolve => requestIdleCallback(() => requestIdleCallback(resolve)))')
 }
 
@@ -74,8 +100,20 @@ export async function deskBench(): Promise<Line[]> {
   if (!existsSync(demo)) await demoDatabase(demo, { fresh: true })
   const folder = mkdtempSync(join(tmpdir(), 'step-cairn-bench-'))
   copyFileSync(demo, join(folder, 'bench.db'))
-  const { child, address } = await serve({ port: await freePort(4900, false), quiet: true, env: { STEP_CAIRN_DATABASE: join(folder, 'bench.db'), STEP_CAIRN_SECRET: 'a secret for measuring only, 32 letters', STEP_CAIRN_DEMO_NOW: DEMO_NOW } })
-  const chrome = await puppeteer.launch({ executablePath: chromium as string, args: ['--no-sandbox', '--disable-gpu'], protocolTimeout: 30_000 })
+  const { child, address } = await serve({
+    port: await freePort(4900, false),
+    quiet: true,
+    env: {
+      STEP_CAIRN_DATABASE: join(folder, 'bench.db'),
+      STEP_CAIRN_SECRET: 'a secret for measuring only, 32 letters',
+      STEP_CAIRN_DEMO_NOW: DEMO_NOW,
+    },
+  })
+  const chrome = await puppeteer.launch({
+    executablePath: chromium as string,
+    args: ['--no-sandbox', '--disable-gpu'],
+    protocolTimeout: 30_000,
+  })
   try {
     await threeMore(address)
     const page = await chrome.newPage()
@@ -90,13 +128,22 @@ export async function deskBench(): Promise<Line[]> {
       firsts.push(await keyToStone(page))
       for (let again = 0; again < 3; again++) keys.push(await keyToStone(page))
     }
-    const stones = await page.$$eval('.stretch', list => list.length)
+    const stones = await page.$$eval('.stretch', (list) => list.length)
     return [
-      { what: 'desk, 8 classes × 42 weeks, first paint', medianMs: median(paints), bar: 'under 1 s', note: `${stones} stones; slowest of ${ROUNDS}: ${Math.max(...paints).toFixed(0)} ms` },
-      { what: 'a key press to the moved stones', medianMs: median(keys), bar: 'under 100 ms', note: `slowest of ${keys.length}: ${Math.max(...keys).toFixed(0)} ms; the first after loading: ${median(firsts).toFixed(0)} ms` },
+      {
+        what: 'desk, 8 classes × 42 weeks, first paint',
+        medianMs: median(paints),
+        bar: 'under 1 s',
+        note: `${stones} stones; slowest of ${ROUNDS}: ${Math.max(...paints).toFixed(0)} ms`,
+      },
+      {
+        what: 'a key press to the moved stones',
+        medianMs: median(keys),
+        bar: 'under 100 ms',
+        note: `slowest of ${keys.length}: ${Math.max(...keys).toFixed(0)} ms; the first after loading: ${median(firsts).toFixed(0)} ms`,
+      },
     ]
-  }
-  finally {
+  } finally {
     await chrome.close()
     child.kill()
     rmSync(folder, { recursive: true, force: true })

@@ -7,7 +7,12 @@ import type { Line } from './measure'
 import { windowsBench } from './windows.bench'
 
 // npm run bench: figures as a table, and as JSON in .tmp/bench.json
-const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = { 'Laying out': layOutBench, 'Fit, ripple, forecast': planningBench, 'Audience and windows': windowsBench, 'The desk in a browser': deskBench }
+const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
+  'Laying out': layOutBench,
+  'Fit, ripple, forecast': planningBench,
+  'Audience and windows': windowsBench,
+  'The desk in a browser': deskBench,
+}
 const wanted = process.argv[2]
 const report: Record<string, readonly Line[]> = {}
 for (const [title, run] of Object.entries(SUITES)) {

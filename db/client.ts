@@ -23,13 +23,23 @@ const TRIES = 8
 /** SQLITE_BUSY anywhere in the chain of causes; Drizzle wraps what the client throws. */
 export function isBusy(error: unknown): boolean {
   for (let e: unknown = error; e instanceof Error; e = e.cause) {
-    if (/SQLITE_(BUSY|LOCKED)/.test(String((e as { code?: string }).code ?? '')) || /SQLITE_BUSY|database is locked/i.test(e.message)) return true
+    if (
+      /SQLITE_(BUSY|LOCKED)/.test(String((e as { code?: string }).code ?? '')) ||
+      /SQLITE_BUSY|database is locked/i.test(e.message)
+    )
+      return true
   }
   return false
 }
 
 async function setPragmas(client: Client, timeout: number, safe: boolean): Promise<void> {
-  for (const pragma of ['journal_mode = WAL', `synchronous = ${safe ? 'FULL' : 'OFF'}`, 'foreign_keys = ON', `busy_timeout = ${timeout}`]) await client.execute(`PRAGMA ${pragma}`)
+  for (const pragma of [
+    'journal_mode = WAL',
+    `synchronous = ${safe ? 'FULL' : 'OFF'}`,
+    'foreign_keys = ON',
+    `busy_timeout = ${timeout}`,
+  ])
+    await client.execute(`PRAGMA ${pragma}`)
 }
 
 /**
@@ -42,12 +52,11 @@ export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T
     for (let tries = 1; ; tries++) {
       try {
         return await act()
-      }
-      catch (error) {
+      } catch (error) {
         if (!isBusy(error)) throw error
         await renew()
         if (tries >= TRIES) throw error
-        await new Promise(resolve => setTimeout(resolve, 5 + Math.random() * 20 * tries))
+        await new Promise((resolve) => setTimeout(resolve, 5 + Math.random() * 20 * tries))
       }
     }
   }
@@ -58,9 +67,11 @@ export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T
   }
 }
 
-function addressOf(url: string): { readonly url: string, readonly file: string | null } {
+function addressOf(url: string): { readonly url: string; readonly file: string | null } {
   if (/^(libsql|https?|wss?):/.test(url)) return { url, file: null }
-  const file = url.startsWith('file:') ? fileURLToPath(url.startsWith('file:/') ? url : pathToFileURL(url.slice(5))) : url
+  const file = url.startsWith('file:')
+    ? fileURLToPath(url.startsWith('file:/') ? url : pathToFileURL(url.slice(5)))
+    : url
   return { url: pathToFileURL(file).href, file }
 }
 
@@ -82,18 +93,21 @@ export async function openStore(options: OpenOptions): Promise<Store> {
     if (file) {
       await queue(() => setPragmas(writer, timeout, safe))
       const health = await writer.execute('PRAGMA integrity_check(1)')
-      if (health.rows[0]?.[0] !== 'ok') throw new Error(`The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`)
+      if (health.rows[0]?.[0] !== 'ok')
+        throw new Error(
+          `The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`,
+        )
     }
     await queue(() => migrate(writer, options.migrationsFolder))
     if (file) await setPragmas(reader, timeout, safe)
-  }
-  catch (error) {
+  } catch (error) {
     writer.close()
     reader.close()
     throw error
   }
   const write = drizzle(writer, { casing: 'snake_case' })
-  const inTransaction = <T>(work: (tx: Connection) => Promise<T>) => queue(() => write.transaction(tx => work(tx)))
+  const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
+    queue(() => write.transaction((tx) => work(tx)))
   return {
     read: drizzle(reader, { casing: 'snake_case' }),
     write: inTransaction,
@@ -108,7 +122,9 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   }
 }
 
-interface MigrationList { readonly entries: readonly { readonly tag: string }[] }
+interface MigrationList {
+  readonly entries: readonly { readonly tag: string }[]
+}
 
 /** Applies what is missing, in order, inside one write transaction: a second process waits for it and then finds nothing to do. */
 async function migrate(client: Client, folder: string): Promise<void> {
@@ -116,7 +132,9 @@ async function migrate(client: Client, folder: string): Promise<void> {
   const tx = await client.transaction('write')
   try {
     await tx.execute('CREATE TABLE IF NOT EXISTS applied_migrations (tag TEXT PRIMARY KEY)')
-    const done = new Set((await tx.execute('SELECT tag FROM applied_migrations')).rows.map(r => String(r[0])))
+    const done = new Set(
+      (await tx.execute('SELECT tag FROM applied_migrations')).rows.map((r) => String(r[0])),
+    )
     for (const { tag } of list.entries) {
       if (done.has(tag)) continue
       const statements = readFileSync(join(folder, `${tag}.sql`), 'utf8').split('--> statement-breakpoint')
@@ -124,8 +142,7 @@ async function migrate(client: Client, folder: string): Promise<void> {
       await tx.execute({ sql: 'INSERT INTO applied_migrations (tag) VALUES (?)', args: [tag] })
     }
     await tx.commit()
-  }
-  finally {
+  } finally {
     tx.close()
   }
 }

@@ -12,7 +12,11 @@ import { buildSchool } from './school'
 // fills an empty database file with the demo school: tsx demo/fill.ts PATH
 const path = process.argv[2]
 if (!path) throw new Error('name the database file to fill')
-const store = await openStore({ url: path, migrationsFolder: fileURLToPath(new URL('../db/migrations', import.meta.url)), safeOnPowerLoss: false })
+const store = await openStore({
+  url: path,
+  migrationsFolder: fileURLToPath(new URL('../db/migrations', import.meta.url)),
+  safeOnPowerLoss: false,
+})
 const clock = clockAt(instant(zoneOf(YEAR.zone).at(YEAR.firstOn, 0) - 3 * 86_400_000))
 const deps = { store, clock, ids: seededIds(SEED), passwords: scryptPasswords() }
 await liveThrough(deps, await buildSchool(deps), clock)

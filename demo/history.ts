@@ -1,5 +1,14 @@
 import { addMinutes, daysThrough, instant, mustBeOk, parseInstant, seedOf, seededRandom } from '#core/base'
-import type { AssignmentId, ClassId, GroupId, Instant, IsoDay, LessonId, ResourceId, UserId } from '#core/base'
+import type {
+  AssignmentId,
+  ClassId,
+  GroupId,
+  Instant,
+  IsoDay,
+  LessonId,
+  ResourceId,
+  UserId,
+} from '#core/base'
 import type { Actor } from '#core/access'
 import type { AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
@@ -24,7 +33,13 @@ import type { DemoSchool } from './school'
 /** The checks that are open at the demo's now. */
 const LATEST = ['wav302', 'pro302']
 
-export type Demo = DemoSchool & { readonly known: ReadonlySet<UserId>, readonly deps: Deps, readonly clock: { readonly set: (at: Instant) => void }, readonly lessons: ReadonlyMap<string, LessonId>, readonly groups: ReadonlyMap<ClassId, GroupId> }
+export type Demo = DemoSchool & {
+  readonly known: ReadonlySet<UserId>
+  readonly deps: Deps
+  readonly clock: { readonly set: (at: Instant) => void }
+  readonly lessons: ReadonlyMap<string, LessonId>
+  readonly groups: ReadonlyMap<ClassId, GroupId>
+}
 
 const zone = zoneOf(YEAR.zone)
 const until = parseInstant(DEMO_NOW) as Instant
@@ -32,13 +47,24 @@ const until = parseInstant(DEMO_NOW) as Instant
 /** Nine weeks as they would have happened, day by day through the use-cases: planning, publishing, learners at work. */
 export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['clock']): Promise<void> {
   const plans = await plansById(deps.store.read, [...school.plans.values()])
-  const lessons = new Map([...plans.values()].flatMap(p => p.plan.lessons.map(l => [l.number, l.id] as const)))
-  const groups = new Map((await groupsOf(deps.store.read, [...school.classes.values()])).filter(g => g.name === 'Extra practice').map(g => [g.classId, g.id]))
+  const lessons = new Map(
+    [...plans.values()].flatMap((p) => p.plan.lessons.map((l) => [l.number, l.id] as const)),
+  )
+  const groups = new Map(
+    (await groupsOf(deps.store.read, [...school.classes.values()]))
+      .filter((g) => g.name === 'Extra practice')
+      .map((g) => [g.classId, g.id]),
+  )
   const people = (await learnersOf(deps.store.read, [...school.classes.values()])).values()
-  const known = new Set([...people].flat().filter(l => DEMO_PEOPLE.some(p => p.signIn === l.signIn)).map(l => l.id))
+  const known = new Set(
+    [...people]
+      .flat()
+      .filter((l) => DEMO_PEOPLE.some((p) => p.signIn === l.signIn))
+      .map((l) => l.id),
+  )
   const demo: Demo = { ...school, known, deps, clock, lessons, groups }
   const waiting = [...WORK]
-  const published: { readonly id: AssignmentId, readonly piece: string }[] = []
+  const published: { readonly id: AssignmentId; readonly piece: string }[] = []
   for (const on of daysThrough(YEAR.firstOn, zone.local(until).on)) {
     clock.set(zone.at(on, 7 * 60))
     await changePlans(demo, on)
@@ -49,7 +75,7 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
       published.push({ id: made, piece: next.piece })
     }
     // courses are interleaved in the list, so each looks ahead on its own
-    for (const next of waiting.filter(w => w.course !== waiting[0]?.course).slice(0, 2)) {
+    for (const next of waiting.filter((w) => w.course !== waiting[0]?.course).slice(0, 2)) {
       const made = await publishWhenNear(demo, next)
       if (!made) break
       waiting.splice(waiting.indexOf(next), 1)
@@ -60,35 +86,106 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
     if (on <= RECORDED_THROUGH) await recordDay(demo)
   }
   clock.set(until)
-  for (const coming of COMING) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, coming), publish: true }), coming.piece)
-  for (const held of HELD) mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
+  for (const coming of COMING)
+    mustBeOk(
+      await assign(deps, school.teacher, { draft: draftFor(demo, coming), publish: true }),
+      coming.piece,
+    )
+  for (const held of HELD)
+    mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
 }
 
 const RULES: Record<DemoWork['kind'], AttemptRules> = {
-  check: { maxAttempts: 2, kept: 'best', waitMinutes: 0, timeLimitMinutes: null, order: 'shuffled', feedback: 'submission', answers: 'close', late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 } },
-  practice: { maxAttempts: null, kept: 'latest', waitMinutes: 0, timeLimitMinutes: null, order: 'as-written', feedback: 'submission', answers: 'submission', late: null },
-  review: { maxAttempts: null, kept: 'best', waitMinutes: 0, timeLimitMinutes: null, order: 'shuffled', feedback: 'submission', answers: 'submission', late: null },
-  test: { maxAttempts: 1, kept: 'first', waitMinutes: 0, timeLimitMinutes: 40, order: 'shuffled', feedback: 'close', answers: 'close', late: null },
+  check: {
+    maxAttempts: 2,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'shuffled',
+    feedback: 'submission',
+    answers: 'close',
+    late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
+  },
+  practice: {
+    maxAttempts: null,
+    kept: 'latest',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'submission',
+    answers: 'submission',
+    late: null,
+  },
+  review: {
+    maxAttempts: null,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'shuffled',
+    feedback: 'submission',
+    answers: 'submission',
+    late: null,
+  },
+  test: {
+    maxAttempts: 1,
+    kept: 'first',
+    waitMinutes: 0,
+    timeLimitMinutes: 40,
+    order: 'shuffled',
+    feedback: 'close',
+    answers: 'close',
+    late: null,
+  },
 }
 
 function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
   const lessonId = lessons.get(work.lesson) as LessonId
-  const anchor = (edge: 'first' | 'last', offset: number, at: 'class-start' | 'class-end' | 'end-of-day'): Moment => ({ kind: 'anchor', lessonId, edge, offset, step: 'meetings', at })
-  const window = work.kind === 'test'
-    ? { listed: anchor('first', -1, 'class-end'), opens: anchor('first', 0, 'class-start'), due: anchor('last', 0, 'end-of-day'), closes: null, putAway: null }
-    : { listed: null, opens: anchor('first', 0, 'class-start'), due: anchor('last', 1, 'class-end'), closes: work.kind === 'check' ? anchor('last', 2, 'end-of-day') : null, putAway: null }
-  const ids = SECTIONS.filter(s => s.course === work.course).map(s => classes.get(s.key) as ClassId)
-  const targets = work.kind === 'practice' ? ids.map(id => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId })) : ids.map(classId => ({ kind: 'class' as const, classId }))
+  const anchor = (
+    edge: 'first' | 'last',
+    offset: number,
+    at: 'class-start' | 'class-end' | 'end-of-day',
+  ): Moment => ({ kind: 'anchor', lessonId, edge, offset, step: 'meetings', at })
+  const window =
+    work.kind === 'test'
+      ? {
+          listed: anchor('first', -1, 'class-end'),
+          opens: anchor('first', 0, 'class-start'),
+          due: anchor('last', 0, 'end-of-day'),
+          closes: null,
+          putAway: null,
+        }
+      : {
+          listed: null,
+          opens: anchor('first', 0, 'class-start'),
+          due: anchor('last', 1, 'class-end'),
+          closes: work.kind === 'check' ? anchor('last', 2, 'end-of-day') : null,
+          putAway: null,
+        }
+  const ids = SECTIONS.filter((s) => s.course === work.course).map((s) => classes.get(s.key) as ClassId)
+  const targets =
+    work.kind === 'practice'
+      ? ids.map((id) => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId }))
+      : ids.map((classId) => ({ kind: 'class' as const, classId }))
   const piece = pieceOf(work.piece)
   return {
-    resourceId: piece.id as ResourceId, title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title, note: work.kind === 'check' ? 'You have two tries; the better one counts.' : work.kind === 'practice' ? 'For the extra practice group. Try it as often as you like.' : '',
-    window, rules: RULES[work.kind], targets: targets.map(target => ({ target, overrides: {} })), exceptIds: [],
+    resourceId: piece.id as ResourceId,
+    title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title,
+    note:
+      work.kind === 'check'
+        ? 'You have two tries; the better one counts.'
+        : work.kind === 'practice'
+          ? 'For the extra practice group. Try it as often as you like.'
+          : '',
+    window,
+    rules: RULES[work.kind],
+    targets: targets.map((target) => ({ target, overrides: {} })),
+    exceptIds: [],
   }
 }
 
 const pieceOf = (code: string) => {
-  const found = PIECES.find(p => p.resource.code === code)
+  const found = PIECES.find((p) => p.resource.code === code)
   if (!found) throw new Error(`no piece ${code}`)
   return found.resource
 }
@@ -97,7 +194,7 @@ const pieceOf = (code: string) => {
 async function publishWhenNear(demo: Demo, work: DemoWork): Promise<AssignmentId | null> {
   const draft = draftFor(demo, work)
   const preview = mustBeOk(await previewWork(demo.deps, demo.teacher, draft), work.piece)
-  const opens = Math.min(...preview.classes.map(c => c.window?.opens ?? Infinity))
+  const opens = Math.min(...preview.classes.map((c) => c.window?.opens ?? Infinity))
   if (opens > addMinutes(demo.deps.clock.now(), 3 * 24 * 60)) return null
   return mustBeOk(await assign(demo.deps, demo.teacher, { draft, publish: true }), work.piece).assignmentId
 }
@@ -117,34 +214,53 @@ function momentFor(row: LearnerWorkRecord, nth: number): Instant | null {
   if (from === null || random() > personOf(row.learnerId).diligenceRatio) return null
   const end = due ?? addMinutes(from, 3 * 24 * 60)
   const late = closes !== null && due !== null && closes > due && random() < 0.09
-  const share = late ? 1 + random() * 0.9 * ((closes - from) / (end - from) - 1) : 0.04 + 0.92 * random() ** 1.4
+  const share = late
+    ? 1 + random() * 0.9 * ((closes - from) / (end - from) - 1)
+    : 0.04 + 0.92 * random() ** 1.4
   const at = instant(Math.round(from + share * (end - from)))
   const { on, minuteOfDay } = zone.local(at)
   const awake = zone.at(on, Math.min(21 * 60 + 20, Math.max(7 * 60 + 10, minuteOfDay)))
   return awake < from || (closes !== null && awake >= closes) ? at : awake
 }
 
-async function learnersWork(demo: Demo, published: readonly { readonly id: AssignmentId, readonly piece: string }[], on: IsoDay): Promise<void> {
-  const rows = await learnerWorkOf(demo.deps.store.read, published.map(p => p.id))
-  const due: { readonly at: Instant, readonly row: LearnerWorkRecord, readonly nth: number }[] = []
+async function learnersWork(
+  demo: Demo,
+  published: readonly { readonly id: AssignmentId; readonly piece: string }[],
+  on: IsoDay,
+): Promise<void> {
+  const rows = await learnerWorkOf(
+    demo.deps.store.read,
+    published.map((p) => p.id),
+  )
+  const due: { readonly at: Instant; readonly row: LearnerWorkRecord; readonly nth: number }[] = []
   for (const row of rows) {
     // those who can be signed in with one click still have something to do
-    if (demo.known.has(row.learnerId) && LATEST.includes(published.find(p => p.id === row.assignmentId)?.piece ?? '')) continue
+    if (
+      demo.known.has(row.learnerId) &&
+      LATEST.includes(published.find((p) => p.id === row.assignmentId)?.piece ?? '')
+    )
+      continue
     for (const nth of [1, 2]) {
       const at = momentFor(row, nth)
       if (at !== null && at < until && zone.local(at).on === on) due.push({ at, row, nth })
     }
   }
   for (const { at, row, nth } of due.sort((a, b) => a.at - b.at)) {
-    const items = pieceOf(published.find(p => p.id === row.assignmentId)?.piece ?? '').items
+    const items = pieceOf(published.find((p) => p.id === row.assignmentId)?.piece ?? '').items
     await tryPiece(demo, row, nth, at, items)
   }
 }
 
-async function tryPiece({ deps, teacher, clock }: Demo, row: LearnerWorkRecord, nth: number, at: Instant, items: readonly Item[]): Promise<void> {
+async function tryPiece(
+  { deps, teacher, clock }: Demo,
+  row: LearnerWorkRecord,
+  nth: number,
+  at: Instant,
+  items: readonly Item[],
+): Promise<void> {
   const before = await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)
   // a second try only after a first that could be better, and not by everybody
-  if (before.length !== nth - 1 || before.some(a => a.submittedAt === null)) return
+  if (before.length !== nth - 1 || before.some((a) => a.submittedAt === null)) return
   if (nth === 2 && ((before[0]?.score?.ratio ?? 1) > 0.8 || personOf(row.learnerId).random() < 0.45)) return
   const learner: Actor = { userId: row.learnerId, schoolId: teacher.schoolId, role: 'learner', office: false }
   clock.set(at)
@@ -152,21 +268,45 @@ async function tryPiece({ deps, teacher, clock }: Demo, row: LearnerWorkRecord, 
   if (!started.ok) return
   const answers = simulatedAnswers(personOf(row.learnerId), items, nth - 1)
   clock.set(addMinutes(at, 4 + Math.floor(personOf(row.learnerId).random() * 9)))
-  mustBeOk(await handIn(deps, learner, { attemptId: started.value.attemptId, saves: [...answers].map(([itemId, answer]) => ({ itemId, answer })) }), 'hand in')
+  mustBeOk(
+    await handIn(deps, learner, {
+      attemptId: started.value.attemptId,
+      saves: [...answers].map(([itemId, answer]) => ({ itemId, answer })),
+    }),
+    'hand in',
+  )
 }
 
 /** Some learners are in the middle of what is open now. */
-async function startSome(demo: Demo, published: readonly { readonly id: AssignmentId, readonly piece: string }[]): Promise<void> {
+async function startSome(
+  demo: Demo,
+  published: readonly { readonly id: AssignmentId; readonly piece: string }[],
+): Promise<void> {
   const { deps, teacher } = demo
-  const rows = await learnerWorkOf(deps.store.read, published.map(p => p.id))
-  const open = rows.filter(r => (r.terms.opens ?? 0) <= until && (r.terms.due ?? Infinity) > until)
+  const rows = await learnerWorkOf(
+    deps.store.read,
+    published.map((p) => p.id),
+  )
+  const open = rows.filter((r) => (r.terms.opens ?? 0) <= until && (r.terms.due ?? Infinity) > until)
   for (const [i, row] of open.entries()) {
-    if (i % 9 !== 4 || demo.known.has(row.learnerId) || (await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)).length > 0) continue
-    const learner: Actor = { userId: row.learnerId, schoolId: teacher.schoolId, role: 'learner', office: false }
+    if (
+      i % 9 !== 4 ||
+      demo.known.has(row.learnerId) ||
+      (await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)).length > 0
+    )
+      continue
+    const learner: Actor = {
+      userId: row.learnerId,
+      schoolId: teacher.schoolId,
+      role: 'learner',
+      office: false,
+    }
     const started = await startTry(deps, learner, row.assignmentId)
     if (!started.ok) continue
-    const items = pieceOf(published.find(p => p.id === row.assignmentId)?.piece ?? '').items
-    const saves = [...simulatedAnswers(personOf(row.learnerId), items)].slice(0, 3).map(([itemId, answer]) => ({ itemId, answer }))
+    const items = pieceOf(published.find((p) => p.id === row.assignmentId)?.piece ?? '').items
+    const saves = [...simulatedAnswers(personOf(row.learnerId), items)]
+      .slice(0, 3)
+      .map(([itemId, answer]) => ({ itemId, answer }))
     mustBeOk(await saveAnswers(deps, learner, { attemptId: started.value.attemptId, saves }), 'save')
   }
 }

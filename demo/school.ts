@@ -2,7 +2,16 @@ import { asId, mustBeOk } from '#core/base'
 import type { BookId, ClassId, PlanId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
-import { addBook, addResource, addStandards, addTeacher, addUsers, learnersOf, saveClaim, userBySignIn } from '#db/repositories'
+import {
+  addBook,
+  addResource,
+  addStandards,
+  addTeacher,
+  addUsers,
+  learnersOf,
+  saveClaim,
+  userBySignIn,
+} from '#db/repositories'
 import type { UserRecord } from '#db/repositories'
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '#shared/demoPeople'
 import { signUp, joinClass } from '#usecases/accounts/signUp'
@@ -16,7 +25,11 @@ import { inventNames } from './people'
 import { fixTests, shapePlan } from './planning'
 import { SCHOOL, SECTIONS, SEED, YEAR } from './scenario'
 
-export interface DemoSchool { readonly teacher: Actor, readonly classes: ReadonlyMap<string, ClassId>, readonly plans: ReadonlyMap<string, PlanId> }
+export interface DemoSchool {
+  readonly teacher: Actor
+  readonly classes: ReadonlyMap<string, ClassId>
+  readonly plans: ReadonlyMap<string, PlanId>
+}
 
 /** Textbooks, year, staff, classes, rosters and plans, through the use-cases wherever there is one. */
 export async function buildSchool(deps: Deps): Promise<DemoSchool> {
@@ -33,13 +46,22 @@ export async function buildSchool(deps: Deps): Promise<DemoSchool> {
   await rosters(deps, teacher, classes)
   await accounts(deps, teacher, classes, codes)
   const tomasz = await userBySignIn(deps.store.read, 'tomasz')
-  await deps.store.write(tx => addTeacher(tx, classes.get('8B') as ClassId, tomasz?.id as UserId))
+  await deps.store.write((tx) => addTeacher(tx, classes.get('8B') as ClassId, tomasz?.id as UserId))
   const plans = new Map<string, PlanId>()
-  for (const [course, bookId] of [['Science 8', WAVES.id], ['Science 7', HEAT.id]] as readonly [string, BookId][]) {
+  for (const [course, bookId] of [
+    ['Science 8', WAVES.id],
+    ['Science 7', HEAT.id],
+  ] as readonly [string, BookId][]) {
     const { planId } = mustBeOk(await adoptBook(deps, teacher, bookId), course)
     plans.set(course, planId)
     await shapePlan(deps, teacher, course, planId)
-    mustBeOk(await layPlan(deps, teacher, { planId, classIds: SECTIONS.filter(s => s.course === course).map(s => classes.get(s.key) as ClassId) }), 'lay')
+    mustBeOk(
+      await layPlan(deps, teacher, {
+        planId,
+        classIds: SECTIONS.filter((s) => s.course === course).map((s) => classes.get(s.key) as ClassId),
+      }),
+      'lay',
+    )
   }
   await fixTests(deps, teacher, classes, plans)
   return { teacher, classes, plans }
@@ -50,39 +72,73 @@ async function shelve(deps: Deps): Promise<void> {
     await addStandards(tx, STANDARDS)
     await addBook(tx, WAVES, null, 1)
     await addBook(tx, HEAT, null, 2)
-    for (const [position, { resource, lesson, bookId }] of PIECES.entries()) await addResource(tx, { resource, schoolId: null, ownerId: null, bookId, bookLessonId: lesson, position })
+    for (const [position, { resource, lesson, bookId }] of PIECES.entries())
+      await addResource(tx, {
+        resource,
+        schoolId: null,
+        ownerId: null,
+        bookId,
+        bookLessonId: lesson,
+        position,
+      })
   })
 }
 
 async function staff(deps: Deps): Promise<Actor> {
-  const [imani, ...others] = DEMO_PEOPLE.filter(p => p.role !== 'learner')
+  const [imani, ...others] = DEMO_PEOPLE.filter((p) => p.role !== 'learner')
   if (!imani) throw new Error('the demo has no teacher')
-  const { user } = mustBeOk(await signUp(deps, { school: SCHOOL, name: imani.name, signIn: imani.signIn, password: DEMO_PASSWORD }), 'teacher')
+  const { user } = mustBeOk(
+    await signUp(deps, { school: SCHOOL, name: imani.name, signIn: imani.signIn, password: DEMO_PASSWORD }),
+    'teacher',
+  )
   const hash = await deps.passwords.hash(DEMO_PASSWORD)
-  const people = others.map((p): UserRecord => ({ id: asId<UserId>(deps.ids.newId()), schoolId: user.schoolId, name: p.name, signIn: p.signIn, passwordHash: hash, role: p.role, office: p.role === 'lead', accommodation: NO_ACCOMMODATION, createdAt: deps.clock.now() }))
-  await deps.store.write(tx => addUsers(tx, people))
+  const people = others.map((p): UserRecord => ({
+    id: asId<UserId>(deps.ids.newId()),
+    schoolId: user.schoolId,
+    name: p.name,
+    signIn: p.signIn,
+    passwordHash: hash,
+    role: p.role,
+    office: p.role === 'lead',
+    accommodation: NO_ACCOMMODATION,
+    createdAt: deps.clock.now(),
+  }))
+  await deps.store.write((tx) => addUsers(tx, people))
   return { userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office }
 }
 
 /** The section a demo learner is in, as their line says. */
-const sectionOf = (about: string) => SECTIONS.find(s => about.startsWith(s.name))?.key
+const sectionOf = (about: string) => SECTIONS.find((s) => about.startsWith(s.name))?.key
 
 async function rosters(deps: Deps, teacher: Actor, classes: ReadonlyMap<string, ClassId>): Promise<void> {
   const total = SECTIONS.reduce((n, s) => n + s.size, 0)
   const names = inventNames(total, SEED)
   let next = 0
   for (const { key, size } of SECTIONS) {
-    const known = DEMO_PEOPLE.filter(p => p.role === 'learner' && sectionOf(p.about) === key).map(p => p.name)
+    const known = DEMO_PEOPLE.filter((p) => p.role === 'learner' && sectionOf(p.about) === key).map(
+      (p) => p.name,
+    )
     const own = [...known, ...names.slice(next, next + size - known.length)]
     next += size
     const rows = own.map((name, i) => `${name},${groupsAt(i, size).join(';')}`)
-    mustBeOk(await addRoster(deps, teacher, { classId: classes.get(key) as ClassId, text: ['name,groups', ...rows].join('\n'), skipBad: false }), `roster ${key}`)
+    mustBeOk(
+      await addRoster(deps, teacher, {
+        classId: classes.get(key) as ClassId,
+        text: ['name,groups', ...rows].join('\n'),
+        skipBad: false,
+      }),
+      `roster ${key}`,
+    )
   }
 }
 
 /** Two halves by bench, and two groups that overlap them and each other. */
 function groupsAt(i: number, size: number): string[] {
-  return [i < size / 2 ? 'Window benches' : 'Door benches', ...(i % 4 === 1 ? ['Extra practice'] : []), ...(i % 5 === 1 ? ['Lab leads'] : [])]
+  return [
+    i < size / 2 ? 'Window benches' : 'Door benches',
+    ...(i % 4 === 1 ? ['Extra practice'] : []),
+    ...(i % 5 === 1 ? ['Lab leads'] : []),
+  ]
 }
 
 /** Everybody else has joined too, with a sign-in out of their name. */
@@ -90,8 +146,14 @@ async function claimAll(deps: Deps, classes: ReadonlyMap<string, ClassId>): Prom
   const hash = await deps.passwords.hash(DEMO_PASSWORD)
   await deps.store.write(async (tx) => {
     const taken = new Set<string>()
-    for (const person of [...(await learnersOf(tx, [...classes.values()])).values()].flat().filter(p => !p.joined)) {
-      const [first = '', last = ''] = person.name.normalize('NFD').replace(/[^A-Za-z ]/g, '').toLowerCase().split(' ')
+    for (const person of [...(await learnersOf(tx, [...classes.values()])).values()]
+      .flat()
+      .filter((p) => !p.joined)) {
+      const [first = '', last = ''] = person.name
+        .normalize('NFD')
+        .replace(/[^A-Za-z ]/g, '')
+        .toLowerCase()
+        .split(' ')
       let signIn = `${first}.${last}`
       while (taken.has(signIn)) signIn += '2'
       taken.add(signIn)
@@ -100,13 +162,35 @@ async function claimAll(deps: Deps, classes: ReadonlyMap<string, ClassId>): Prom
   })
 }
 
-async function accounts(deps: Deps, teacher: Actor, classes: ReadonlyMap<string, ClassId>, codes: ReadonlyMap<string, string>): Promise<void> {
-  for (const p of DEMO_PEOPLE.filter(p => p.role === 'learner')) {
+async function accounts(
+  deps: Deps,
+  teacher: Actor,
+  classes: ReadonlyMap<string, ClassId>,
+  codes: ReadonlyMap<string, string>,
+): Promise<void> {
+  for (const p of DEMO_PEOPLE.filter((p) => p.role === 'learner')) {
     const key = sectionOf(p.about) as string
-    mustBeOk(await joinClass(deps, { code: codes.get(key) as string, name: p.name, signIn: p.signIn, password: DEMO_PASSWORD, address: 'demo' }), p.name)
+    mustBeOk(
+      await joinClass(deps, {
+        code: codes.get(key) as string,
+        name: p.name,
+        signIn: p.signIn,
+        password: DEMO_PASSWORD,
+        address: 'demo',
+      }),
+      p.name,
+    )
   }
   await claimAll(deps, classes)
   const classId = classes.get('8B') as ClassId
-  const emeka = (await learnersOf(deps.store.read, [classId])).get(classId)?.find(l => l.signIn === 'emeka')
-  if (emeka) mustBeOk(await setAccommodation(deps, teacher, { classId, learnerId: emeka.id, accommodation: { timeFactor: 1.5, extraAttempts: 0, extraDays: 1 } }), 'extra time')
+  const emeka = (await learnersOf(deps.store.read, [classId])).get(classId)?.find((l) => l.signIn === 'emeka')
+  if (emeka)
+    mustBeOk(
+      await setAccommodation(deps, teacher, {
+        classId,
+        learnerId: emeka.id,
+        accommodation: { timeFactor: 1.5, extraAttempts: 0, extraDays: 1 },
+      }),
+      'extra time',
+    )
 }

@@ -1,7 +1,9 @@
 /** Interfaces to the outside; the app decides at start which implementation stands behind each. */
 import type { Instant } from '#core/base'
 
-export interface Clock { readonly now: () => Instant }
+export interface Clock {
+  readonly now: () => Instant
+}
 
 /** New random ids and words; unguessable. */
 export interface Ids {

@@ -12,7 +12,10 @@ const database = `${ROOT}.data/demo.db`
 const known = existsSync(database) && !process.argv.includes('--fresh')
 await demoDatabase(database, { fresh: !known })
 const port = await freePort(Number(process.env.PORT ?? 4310))
-const { child, address } = await serve({ port, env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW } })
+const { child, address } = await serve({
+  port,
+  env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW },
+})
 process.stdout.write(`
   Step Cairn, demo school Tarn Hollow:  ${address}
 

@@ -9,4 +9,6 @@ await installed()
 const database = `${ROOT}.data/dev.db`
 await demoDatabase(database, { fresh: !existsSync(database) })
 const port = await freePort(Number(process.env.PORT ?? 4320))
-await runBin('nuxt/bin/nuxt.mjs', ['dev', '--host', '127.0.0.1', '--port', String(port)], { env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW } })
+await runBin('nuxt/bin/nuxt.mjs', ['dev', '--host', '127.0.0.1', '--port', String(port)], {
+  env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW },
+})

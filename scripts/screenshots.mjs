@@ -13,8 +13,23 @@ const executablePath = await browser()
 const { default: puppeteer } = await import('puppeteer-core')
 const database = `${ROOT}.tmp/screenshots.db`
 await demoDatabase(database, { fresh: true })
-const { child, address } = await serve({ port: await freePort(4700, false), quiet: true, env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW } })
-const chromium = await puppeteer.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const { child, address } = await serve({
+  port: await freePort(4700, false),
+  quiet: true,
+  env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: keptSecret(), STEP_CAIRN_DEMO_NOW: DEMO_NOW },
+})
+const chromium = await puppeteer.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 const OUT = `${ROOT}docs/screenshots`
 mkdirSync(OUT, { recursive: true })
 
@@ -33,7 +48,7 @@ async function as(person, { width = 1280, height = 800, dark = false } = {}) {
 const take = async (page, name) => {
   await page.evaluate(async () => {
     await document.fonts.ready
-    await Promise.all(document.getAnimations().map(a => a.finished.catch(() => undefined)))
+    await Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined)))
   })
   await page.screenshot({ path: `${OUT}/${name}.png` })
 }
@@ -59,7 +74,11 @@ try {
   await go(teacher, '/pace/charts')
   await teacher.waitForSelector('[data-hook="chances"]')
   await teacher.locator('header [aria-pressed]:nth-child(3)').click()
-  await teacher.waitForFunction(() => document.querySelector('#fc-h')?.textContent?.includes('8 C') && document.querySelector('[data-hook="chances"]'))
+  await teacher.waitForFunction(
+    () =>
+      document.querySelector('#fc-h')?.textContent?.includes('8 C') &&
+      document.querySelector('[data-hook="chances"]'),
+  )
   await teacher.waitForNetworkIdle()
   await take(teacher, 'charts')
   await go(teacher, '/pace/sheet')
@@ -98,14 +117,15 @@ try {
   await learner.locator('[data-hook="start"]').click()
   await learner.waitForSelector('fieldset label')
   await learner.locator('fieldset label').click()
-  await learner.waitForFunction(() => document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'))
+  await learner.waitForFunction(() =>
+    document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'),
+  )
   await take(learner, 'learner-check')
   const phone = await as('saoirse', { width: 390, height: 800 })
   await phone.waitForSelector('[data-hook="work-now"]')
   await take(phone, 'learner-phone')
   process.stdout.write(`Pictures are in ${OUT}\n`)
-}
-finally {
+} finally {
   await chromium.close()
   child.kill()
 }

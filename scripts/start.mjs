@@ -8,6 +8,11 @@ await installed()
 await built()
 const port = await freePort(Number(process.env.PORT ?? 4300))
 const database = process.env.STEP_CAIRN_DATABASE ?? `${ROOT}.data/step-cairn.db`
-const { child, address } = await serve({ port, env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: process.env.STEP_CAIRN_SECRET ?? keptSecret() } })
-process.stdout.write(`\n  Step Cairn:  ${address}\n  Database:    ${database}\n\n  Begin with "Set up a school" on the sign-in page. Ctrl C stops it.\n\n`)
+const { child, address } = await serve({
+  port,
+  env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: process.env.STEP_CAIRN_SECRET ?? keptSecret() },
+})
+process.stdout.write(
+  `\n  Step Cairn:  ${address}\n  Database:    ${database}\n\n  Begin with "Set up a school" on the sign-in page. Ctrl C stops it.\n\n`,
+)
 staysWith(child)

@@ -16,5 +16,10 @@ export function clockFrom(start: Instant, monotonicMs: () => number = () => perf
 /** A clock that stands where it is put; for tests and for building the demo. */
 export function clockAt(start: Instant): Clock & { readonly set: (at: Instant) => void } {
   let at = start
-  return { now: () => at, set: (next) => { at = next } }
+  return {
+    now: () => at,
+    set: (next) => {
+      at = next
+    },
+  }
 }

@@ -15,6 +15,7 @@ export function randomIds(): Ids {
 /** Repeatable ids, so that the same demo is built every time. */
 export function seededIds(seed: number): Ids {
   const random = seededRandom(seed)
-  const letters = (count: number) => Array.from({ length: count }, () => CODE_LETTERS[Math.floor(random() * CODE_LETTERS.length)]).join('')
+  const letters = (count: number) =>
+    Array.from({ length: count }, () => CODE_LETTERS[Math.floor(random() * CODE_LETTERS.length)]).join('')
   return { newId: () => letters(16), newJoinCode: () => letters(7) }
 }

@@ -20,16 +20,27 @@ export function simulatedLearner(seed: number): SimulatedLearner {
 }
 
 /** Chance of a right answer: a logistic curve over ability and difficulty (1 to 5), with `practice` for later tries. */
-export function chanceRight(learner: Pick<SimulatedLearner, 'ability'>, difficulty: number, practice = 0): number {
+export function chanceRight(
+  learner: Pick<SimulatedLearner, 'ability'>,
+  difficulty: number,
+  practice = 0,
+): number {
   return 1 / (1 + Math.exp(-(1.25 + 1.15 * learner.ability + 0.6 * practice - 0.62 * (difficulty - 2))))
 }
 
 /** What the learner would answer, by the items' keys; now and then nothing at all. */
-export function simulatedAnswers(learner: SimulatedLearner, items: readonly Item[], practice = 0): ReadonlyMap<ItemId, Answer> {
+export function simulatedAnswers(
+  learner: SimulatedLearner,
+  items: readonly Item[],
+  practice = 0,
+): ReadonlyMap<ItemId, Answer> {
   const answers = new Map<ItemId, Answer>()
   for (const item of items) {
     if (learner.random() < 0.025) continue
-    answers.set(item.id, answerTo(item, learner.random() < chanceRight(learner, item.difficulty, practice), learner.random))
+    answers.set(
+      item.id,
+      answerTo(item, learner.random() < chanceRight(learner, item.difficulty, practice), learner.random),
+    )
   }
   return answers
 }
@@ -40,9 +51,40 @@ function pick<T>(values: readonly T[], random: Random): T {
 
 function answerTo(item: Item, right: boolean, random: Random): Answer {
   switch (item.kind) {
-    case 'single': return { kind: 'single', choice: right ? item.right : pick(item.options.filter(o => o.id !== item.right), random).id }
-    case 'multiple': return { kind: 'multiple', choices: right ? item.right : item.options.filter(o => item.right.includes(o.id) ? random() < 0.7 : random() < 0.35).map(o => o.id) }
-    case 'numeric': return { kind: 'numeric', text: right ? String(item.value) : String(Number((item.value * pick([0.1, 0.5, 2, 10], random) + (item.value === 0 ? 1 : 0)).toPrecision(3))) }
-    case 'text': return { kind: 'text', text: right ? item.accepted[0] ?? '' : pick(['not sure', 'motion', 'speed', 'particles'], random) }
+    case 'single':
+      return {
+        kind: 'single',
+        choice: right
+          ? item.right
+          : pick(
+              item.options.filter((o) => o.id !== item.right),
+              random,
+            ).id,
+      }
+    case 'multiple':
+      return {
+        kind: 'multiple',
+        choices: right
+          ? item.right
+          : item.options
+              .filter((o) => (item.right.includes(o.id) ? random() < 0.7 : random() < 0.35))
+              .map((o) => o.id),
+      }
+    case 'numeric':
+      return {
+        kind: 'numeric',
+        text: right
+          ? String(item.value)
+          : String(
+              Number(
+                (item.value * pick([0.1, 0.5, 2, 10], random) + (item.value === 0 ? 1 : 0)).toPrecision(3),
+              ),
+            ),
+      }
+    case 'text':
+      return {
+        kind: 'text',
+        text: right ? (item.accepted[0] ?? '') : pick(['not sure', 'motion', 'speed', 'particles'], random),
+      }
   }
 }

@@ -4,7 +4,15 @@ import type { Passwords } from '#ports'
 const SHAPE = /^scrypt\$(\d+)\$([\w-]+)\$([\w-]+)$/
 
 function derive(password: string, salt: Buffer, cost: number): Promise<Buffer> {
-  return new Promise((resolve, reject) => scrypt(password.normalize('NFKC'), salt, 32, { N: cost, r: 8, p: 1, maxmem: 256 * cost * 8 }, (error, key) => (error ? reject(error) : resolve(key))))
+  return new Promise((resolve, reject) =>
+    scrypt(
+      password.normalize('NFKC'),
+      salt,
+      32,
+      { N: cost, r: 8, p: 1, maxmem: 256 * cost * 8 },
+      (error, key) => (error ? reject(error) : resolve(key)),
+    ),
+  )
 }
 
 /** scrypt (RFC 7914) with a random salt per password; `cost` is N. */

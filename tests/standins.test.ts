@@ -33,7 +33,11 @@ describe('stand-ins', () => {
     const passwords = scryptPasswords(1024)
     const [one, two] = [await passwords.hash('tarn hollow'), await passwords.hash('tarn hollow')]
     expect(one).not.toBe(two)
-    expect([await passwords.matches('tarn hollow', one), await passwords.matches('Tarn hollow', one), await passwords.matches('x', 'no hash')]).toEqual([true, false, false])
+    expect([
+      await passwords.matches('tarn hollow', one),
+      await passwords.matches('Tarn hollow', one),
+      await passwords.matches('x', 'no hash'),
+    ]).toEqual([true, false, false])
   })
 
   it('answers better with ability, worse with difficulty, and the same for the same seed', () => {
@@ -49,35 +53,46 @@ describe('stand-ins', () => {
       return sum
     }
     expect(points(1.5)).toBeGreaterThan(points(-1.5) * 1.3)
-    expect([...simulatedAnswers(simulatedLearner(7), items)]).toEqual([...simulatedAnswers(simulatedLearner(7), items)])
+    expect([...simulatedAnswers(simulatedLearner(7), items)]).toEqual([
+      ...simulatedAnswers(simulatedLearner(7), items),
+    ])
   })
 })
 
 describe('the demo’s textbooks', () => {
   it('has only pieces that the shelf would accept, with codes used once', () => {
     for (const { resource } of PIECES) expect(checkResource(resource).error, resource.code).toBeUndefined()
-    expect(new Set(PIECES.map(p => p.resource.code)).size).toBe(PIECES.length)
+    expect(new Set(PIECES.map((p) => p.resource.code)).size).toBe(PIECES.length)
   })
 
   it('has at least six lessons of each book with checks of eight items and more', () => {
     for (const book of [WAVES, HEAT]) {
-      const lessons = new Set(PIECES.filter(p => p.bookId === book.id && p.resource.kind === 'check' && p.resource.items.length >= 8).map(p => p.lesson))
+      const lessons = new Set(
+        PIECES.filter(
+          (p) => p.bookId === book.id && p.resource.kind === 'check' && p.resource.items.length >= 8,
+        ).map((p) => p.lesson),
+      )
       expect(lessons.size).toBeGreaterThanOrEqual(6)
-      const known = new Set(book.units.flatMap(u => u.lessons.map(l => l.id)))
-      for (const { lesson } of PIECES.filter(p => p.bookId === book.id)) expect(known.has(lesson), lesson).toBe(true)
+      const known = new Set(book.units.flatMap((u) => u.lessons.map((l) => l.id)))
+      for (const { lesson } of PIECES.filter((p) => p.bookId === book.id))
+        expect(known.has(lesson), lesson).toBe(true)
       expect(book.units.length).toBe(8)
       for (const unit of book.units) expect(unit.lessons.length).toBeGreaterThanOrEqual(5)
     }
   })
 
   it('puts every standard into words', () => {
-    const codes = new Set(STANDARDS.map(s => s.code))
-    for (const { resource } of PIECES) for (const code of resource.standards) expect(codes.has(code), code).toBe(true)
+    const codes = new Set(STANDARDS.map((s) => s.code))
+    for (const { resource } of PIECES)
+      for (const code of resource.standards) expect(codes.has(code), code).toBe(true)
   })
 
   it('does not always put the right answer first', () => {
-    const firsts = PIECES.flatMap(p => p.resource.items).flatMap(i => (i.kind === 'single' ? [i.options.findIndex(o => o.id === i.right)] : []))
-    for (const place of [0, 1, 2, 3]) expect(firsts.filter(f => f === place).length / firsts.length).toBeGreaterThan(0.15)
+    const firsts = PIECES.flatMap((p) => p.resource.items).flatMap((i) =>
+      i.kind === 'single' ? [i.options.findIndex((o) => o.id === i.right)] : [],
+    )
+    for (const place of [0, 1, 2, 3])
+      expect(firsts.filter((f) => f === place).length / firsts.length).toBeGreaterThan(0.15)
   })
 
   it('invents no name twice', () => {

@@ -2,4 +2,9 @@ import type { Clock, Ids, Passwords } from '#ports'
 import type { Store } from '#db/repositories'
 
 /** What every act may reach; built once at start. */
-export interface Deps { readonly store: Store, readonly clock: Clock, readonly ids: Ids, readonly passwords: Passwords }
+export interface Deps {
+  readonly store: Store
+  readonly clock: Clock
+  readonly ids: Ids
+  readonly passwords: Passwords
+}

@@ -9,15 +9,17 @@ class Refused extends Error {
 }
 
 /** Runs work in one write transaction; a refusal undoes whatever it had written. */
-export async function writing<R extends Result<unknown, unknown>>(store: Store, work: (tx: Connection) => Promise<R>): Promise<R> {
+export async function writing<R extends Result<unknown, unknown>>(
+  store: Store,
+  work: (tx: Connection) => Promise<R>,
+): Promise<R> {
   try {
     return await store.write(async (tx) => {
       const result = await work(tx)
       if (!result.ok) throw new Refused(result as Result<never, unknown>)
       return result
     })
-  }
-  catch (error) {
+  } catch (error) {
     // Drizzle rethrows what the work threw as it is
     if (error instanceof Refused) return error.result as R
     throw error

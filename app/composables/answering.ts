@@ -29,8 +29,7 @@ export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string
     try {
       if (unsent.size === 0) localStorage.removeItem(key)
       else localStorage.setItem(key, JSON.stringify(Object.fromEntries(unsent)))
-    }
-    catch {
+    } catch {
       // a full or forbidden store: the answers still go to the server
     }
   }
@@ -60,8 +59,7 @@ export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string
       for (const { itemId, answer } of saves) if (unsent.get(itemId) === answer) unsent.delete(itemId)
       savedAt.value = reply.value.savedAt
       note()
-    }
-    else if (!lost.value) refusal.value = reply.error
+    } else if (!lost.value) refusal.value = reply.error
   }
   /** Hands in together with whatever is not yet acknowledged. */
   async function handIn() {
@@ -74,20 +72,25 @@ export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string
     }
     return reply
   }
-  useIntervalFn(() => { if (unsent.size > 0) void flush() }, 4000)
+  useIntervalFn(() => {
+    if (unsent.size > 0) void flush()
+  }, 4000)
   useEventListener(window, 'online', () => void flush())
-  useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => { if (unsent.size > 0) event.preventDefault() })
+  useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => {
+    if (unsent.size > 0) event.preventDefault()
+  })
   if (unsent.size > 0) void flush()
 
-  const status = computed<'saved' | 'saving' | 'lost'>(() => (lost.value ? 'lost' : pending.value > 0 ? 'saving' : 'saved'))
+  const status = computed<'saved' | 'saving' | 'lost'>(() =>
+    lost.value ? 'lost' : pending.value > 0 ? 'saving' : 'saved',
+  )
   return { answers, set, flush, handIn, savedAt, status, refusal }
 }
 
 function readKept(key: string): Readonly<Record<string, Answer>> {
   try {
     return JSON.parse(localStorage.getItem(key) ?? '{}') as Record<string, Answer>
-  }
-  catch {
+  } catch {
     return {}
   }
 }

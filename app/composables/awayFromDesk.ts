@@ -14,7 +14,11 @@ export function useAwayFromDesk() {
   const tellOutcome = useOutcome()
 
   /** 'made', or 'looked-at' when its ripple is open now; or why it cannot be. */
-  async function propose(change: PacingCommand, yearId: YearId, cause: string): Promise<Result<'made' | 'looked-at', Refusal>> {
+  async function propose(
+    change: PacingCommand,
+    yearId: YearId,
+    cause: string,
+  ): Promise<Result<'made' | 'looked-at', Refusal>> {
     await desk.load(true)
     const after = desk.year?.id === yearId ? desk.after(change) : null
     if (after && !isStill(desk.columns, desk.columnsOf(after), null)) {

@@ -12,7 +12,10 @@ import { useRipple } from '../stores/ripple'
 import { sayDay } from '../words/times'
 import { useOutcome } from './outcome'
 
-interface MeetingAt { readonly on: string, readonly startMinute: number }
+interface MeetingAt {
+  readonly on: string
+  readonly startMinute: number
+}
 
 /** Planning acts on whatever is chosen on the desk. What moves other lessons is looked at first, with its ways out. */
 export function useDeskActs(selection: Ref<Selection | null>) {
@@ -22,12 +25,14 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   const loseDialog = useOverlay().create(LoseMeeting, { destroyOnClose: true })
   const noteDialog = useOverlay().create(DayNoteDialog, { destroyOnClose: true })
 
-  const columnOf = (id: ClassId) => desk.columns.find(c => c.of.id === id)
+  const columnOf = (id: ClassId) => desk.columns.find((c) => c.of.id === id)
   /** The lesson chosen, in a class the teacher may change. */
-  function chosen(): { readonly column: DeskColumn, readonly lessonId: LessonId } | null {
+  function chosen(): { readonly column: DeskColumn; readonly lessonId: LessonId } | null {
     const at = selection.value
     const column = at && columnOf(at.classId)
-    return at?.kind === 'lesson' && column?.of.mayChange && column.lessons.has(at.lessonId) ? { column, lessonId: at.lessonId } : null
+    return at?.kind === 'lesson' && column?.of.mayChange && column.lessons.has(at.lessonId)
+      ? { column, lessonId: at.lessonId }
+      : null
   }
 
   const act = async (command: PacingCommand, said?: string) => tellOutcome(await desk.act(command), said)
@@ -49,7 +54,12 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   async function lengthen(by: number | null): Promise<void> {
     const at = chosen()
     if (!at) return
-    const pending = ripple.change?.kind === 'length' && ripple.change.lessonId === at.lessonId && ripple.change.classId === at.column.of.id ? ripple.change : null
+    const pending =
+      ripple.change?.kind === 'length' &&
+      ripple.change.lessonId === at.lessonId &&
+      ripple.change.classId === at.column.of.id
+        ? ripple.change
+        : null
     const next = changeLength(at.column, at.lessonId, by, pending)
     if (next === 'same') ripple.close()
     else if (next) await propose(next.command, next.cause, at.lessonId)
@@ -59,22 +69,35 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   async function lose(classId: ClassId, { on, startMinute }: MeetingAt): Promise<void> {
     const column = columnOf(classId)
     if (!column?.of.mayChange) return
-    const why = await loseDialog.open({ className: column.of.name, on, startMinute }).result as string | null | undefined
+    const why = (await loseDialog.open({ className: column.of.name, on, startMinute }).result) as
+      string | null | undefined
     if (!why) return
-    const from = column.of.pacing.changes.find(c => c.on === on && c.startMinute === startMinute) ?? null
-    await propose({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: { kind: 'cancel', on: on as IsoDay, startMinute, why } }, `${why}, ${sayDay(on as IsoDay)}`)
+    const from = column.of.pacing.changes.find((c) => c.on === on && c.startMinute === startMinute) ?? null
+    await propose(
+      {
+        kind: 'meeting',
+        classId,
+        on: on as IsoDay,
+        startMinute,
+        from,
+        to: { kind: 'cancel', on: on as IsoDay, startMinute, why },
+      },
+      `${why}, ${sayDay(on as IsoDay)}`,
+    )
   }
 
   /** The meeting takes place after all. */
   async function giveBack(classId: ClassId, { on, startMinute }: MeetingAt): Promise<void> {
-    const from = columnOf(classId)?.of.pacing.changes.find(c => c.on === on && c.startMinute === startMinute) ?? null
+    const from =
+      columnOf(classId)?.of.pacing.changes.find((c) => c.on === on && c.startMinute === startMinute) ?? null
     if (from) await act({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: null })
   }
 
   /** Asks for a day note, then shows what it would move in every class. */
   async function announce(on: IsoDay): Promise<void> {
-    const change = await noteDialog.open({ on }).result as PacingCommand | null | undefined
-    if (change?.kind === 'note' && change.to) await propose(change, `${change.to.name}, ${sayDay(change.to.fromOn)}`)
+    const change = (await noteDialog.open({ on }).result) as PacingCommand | null | undefined
+    if (change?.kind === 'note' && change.to)
+      await propose(change, `${change.to.name}, ${sayDay(change.to.fromOn)}`)
   }
 
   return { columnOf, chosen, act, propose, apply, lengthen, lose, giveBack, announce }

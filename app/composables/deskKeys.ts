@@ -22,23 +22,55 @@ interface Hands {
 }
 
 /** The keys of the desk; while a ripple is open, its own come first. */
-export function useDeskKeys({ selection, columns, today, acts, recording, choose, loseChosen, assignChosen, toggleOne, openSheet, toDetails }: Hands): (event: KeyboardEvent) => void {
+export function useDeskKeys({
+  selection,
+  columns,
+  today,
+  acts,
+  recording,
+  choose,
+  loseChosen,
+  assignChosen,
+  toggleOne,
+  openSheet,
+  toDetails,
+}: Hands): (event: KeyboardEvent) => void {
   const rippleKeys = useRippleKeys(() => void acts.apply())
   const go = (next: (at: Selection) => Selection | null) => {
     if (selection.value) void choose(next(selection.value), true)
   }
-  const chosenColumn = () => columns.value.find(c => c.of.id === selection.value?.classId) ?? columns.value[0]
+  const chosenColumn = () =>
+    columns.value.find((c) => c.of.id === selection.value?.classId) ?? columns.value[0]
   const STEPS: Record<string, () => void> = {
-    'ArrowDown': () => go(at => alongLessons(at, columns.value, 1)), 'ArrowUp': () => go(at => alongLessons(at, columns.value, -1)),
-    'ArrowRight': () => go(at => acrossClasses(at, columns.value, 1)), 'ArrowLeft': () => go(at => acrossClasses(at, columns.value, -1)),
-    'Shift+ArrowDown': () => void recording.shift(1), 'Shift+ArrowUp': () => void recording.shift(-1),
-    'Home': () => { const c = chosenColumn(); if (c && today.value) void choose(atDay(c, today.value), true) },
-    '+': () => void acts.lengthen(1), '=': () => void acts.lengthen(1), '-': () => void acts.lengthen(-1), '0': () => void acts.lengthen(null),
-    'c': () => void recording.record({ as: 'covered' }), 'v': () => void recording.record({ as: 'carried-over', moreHalves: 2 }),
-    'f': () => void fixHere(), 'l': () => void letGo(),
-    'x': () => void loseChosen(), 'b': () => selection.value?.kind === 'meeting' && void acts.giveBack(selection.value.classId, selection.value),
-    'n': () => { const on = dayOfSelection(); if (on) void acts.announce(on) },
-    'o': toggleOne, 'a': () => void assignChosen(), 'Enter': toDetails, '?': openSheet,
+    ArrowDown: () => go((at) => alongLessons(at, columns.value, 1)),
+    ArrowUp: () => go((at) => alongLessons(at, columns.value, -1)),
+    ArrowRight: () => go((at) => acrossClasses(at, columns.value, 1)),
+    ArrowLeft: () => go((at) => acrossClasses(at, columns.value, -1)),
+    'Shift+ArrowDown': () => void recording.shift(1),
+    'Shift+ArrowUp': () => void recording.shift(-1),
+    Home: () => {
+      const c = chosenColumn()
+      if (c && today.value) void choose(atDay(c, today.value), true)
+    },
+    '+': () => void acts.lengthen(1),
+    '=': () => void acts.lengthen(1),
+    '-': () => void acts.lengthen(-1),
+    '0': () => void acts.lengthen(null),
+    c: () => void recording.record({ as: 'covered' }),
+    v: () => void recording.record({ as: 'carried-over', moreHalves: 2 }),
+    f: () => void fixHere(),
+    l: () => void letGo(),
+    x: () => void loseChosen(),
+    b: () =>
+      selection.value?.kind === 'meeting' && void acts.giveBack(selection.value.classId, selection.value),
+    n: () => {
+      const on = dayOfSelection()
+      if (on) void acts.announce(on)
+    },
+    o: toggleOne,
+    a: () => void assignChosen(),
+    Enter: toDetails,
+    '?': openSheet,
   }
 
   function dayOfSelection(): IsoDay | null {

@@ -9,14 +9,18 @@ import { sayRefusal } from '../words/refusals'
 export function useDryRun<T>(text: Ref<string>, read: (text: string) => Promise<Result<T, Refusal>>) {
   const reading = shallowRef<T | null>(null)
   const problem = ref('')
-  watchDebounced(text, async (now) => {
-    reading.value = null
-    problem.value = ''
-    if (!now.trim()) return
-    const reply = await read(now)
-    if (text.value !== now) return
-    reading.value = reply.ok ? reply.value : null
-    problem.value = reply.ok ? '' : sayRefusal(reply.error)
-  }, { debounce: 300 })
+  watchDebounced(
+    text,
+    async (now) => {
+      reading.value = null
+      problem.value = ''
+      if (!now.trim()) return
+      const reply = await read(now)
+      if (text.value !== now) return
+      reading.value = reply.ok ? reply.value : null
+      problem.value = reply.ok ? '' : sayRefusal(reply.error)
+    },
+    { debounce: 300 },
+  )
   return { reading, problem }
 }

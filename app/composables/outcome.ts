@@ -12,9 +12,15 @@ export function useOutcome(): (reply: Result<Replanned, Refusal>, said?: string)
       tell.refused(reply.error)
       return false
     }
-    if (reply.value.moved > 0) tell.done(`${said ? `${said}. ` : ''}${count(reply.value.moved, 'piece')} of work moved with the plan`)
+    if (reply.value.moved > 0)
+      tell.done(`${said ? `${said}. ` : ''}${count(reply.value.moved, 'piece')} of work moved with the plan`)
     else if (said) tell.done(said)
-    for (const title of reply.value.stuck) tell.refused({ code: 'input/invalid', field: `“${title}”`, problem: 'could not follow: its lesson no longer fits. Its dates stay as they were' })
+    for (const title of reply.value.stuck)
+      tell.refused({
+        code: 'input/invalid',
+        field: `“${title}”`,
+        problem: 'could not follow: its lesson no longer fits. Its dates stay as they were',
+      })
     return true
   }
 }

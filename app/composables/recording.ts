@@ -13,7 +13,10 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
   const desk = useDesk()
   const ripple = useRipple()
   const tell = useTell()
-  const nameOf = ({ column, lessonId }: { readonly column: DeskColumn, readonly lessonId: LessonId }) => { const l = column.lessons.get(lessonId); return l?.number || l?.title || 'Lesson' }
+  const nameOf = ({ column, lessonId }: { readonly column: DeskColumn; readonly lessonId: LessonId }) => {
+    const l = column.lessons.get(lessonId)
+    return l?.number || l?.title || 'Lesson'
+  }
 
   /** Records what happened to the chosen lesson; what pushes other lessons is looked at first. */
   async function record(happened: Happened): Promise<void> {
@@ -25,8 +28,14 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
     const name = nameOf(at)
     const after = desk.after(command.value)
     // what is simply covered needs no second look: nothing is lost by it
-    if (happened.as === 'covered' || (after && isStill(desk.columns, desk.columnsOf(after), at.lessonId))) await acts.act(command.value, `${at.column.of.shortName}: ${name} recorded`)
-    else await ripple.open(command.value, `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`, after)
+    if (happened.as === 'covered' || (after && isStill(desk.columns, desk.columnsOf(after), at.lessonId)))
+      await acts.act(command.value, `${at.column.of.shortName}: ${name} recorded`)
+    else
+      await ripple.open(
+        command.value,
+        `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`,
+        after,
+      )
   }
 
   /** Moves the chosen lesson one place earlier or later in its class. */
@@ -37,23 +46,54 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
   }
 
   /** Puts a lesson before another one of its class, or onto a free meeting. */
-  async function drop(classId: ClassId, lessonId: LessonId, onto: { readonly before: LessonId } | { readonly meeting: number }): Promise<void> {
+  async function drop(
+    classId: ClassId,
+    lessonId: LessonId,
+    onto: { readonly before: LessonId } | { readonly meeting: number },
+  ): Promise<void> {
     const column = acts.columnOf(classId)
     if (!column?.of.mayChange) return
-    const command = 'before' in onto ? moveBefore(column, lessonId, onto.before) : moveToGround(column, lessonId, onto.meeting)
+    const command =
+      'before' in onto
+        ? moveBefore(column, lessonId, onto.before)
+        : moveToGround(column, lessonId, onto.meeting)
     if (command) await acts.propose(command, `${nameOf({ column, lessonId })} moved`, lessonId)
   }
 
   /** Fixes the chosen lesson to a date, frees it ('free'), or takes the class's own date off (null). */
   async function fix(to: FixedDate | 'free' | null): Promise<void> {
     const at = acts.chosen()
-    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'fixed', from: at.column.of.pacing.fixed[at.lessonId] ?? null, to }, `${nameOf(at)} fixed`, at.lessonId)
+    if (at)
+      await acts.propose(
+        {
+          kind: 'lesson',
+          classId: at.column.of.id,
+          lessonId: at.lessonId,
+          part: 'fixed',
+          from: at.column.of.pacing.fixed[at.lessonId] ?? null,
+          to,
+        },
+        `${nameOf(at)} fixed`,
+        at.lessonId,
+      )
   }
 
   /** Leaves the chosen lesson out of its class, or takes it back in (null). */
   async function leave(to: Left | null): Promise<void> {
     const at = acts.chosen()
-    if (at) await acts.propose({ kind: 'lesson', classId: at.column.of.id, lessonId: at.lessonId, part: 'left', from: at.column.of.pacing.left[at.lessonId] ?? null, to }, to ? `${nameOf(at)} left out` : `${nameOf(at)} taken back in`, at.lessonId)
+    if (at)
+      await acts.propose(
+        {
+          kind: 'lesson',
+          classId: at.column.of.id,
+          lessonId: at.lessonId,
+          part: 'left',
+          from: at.column.of.pacing.left[at.lessonId] ?? null,
+          to,
+        },
+        to ? `${nameOf(at)} left out` : `${nameOf(at)} taken back in`,
+        at.lessonId,
+      )
   }
 
   return { record, shift, drop, fix, leave }

@@ -3,7 +3,11 @@ import { useRipple } from '../stores/ripple'
 
 /** Whether a key belongs to the field, button or link that has the focus; Escape never does. */
 export function belongsToFocus({ key, target }: KeyboardEvent): boolean {
-  return key !== 'Escape' && target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable], button, a')
+  return (
+    key !== 'Escape' &&
+    target instanceof HTMLElement &&
+    target.matches('input, textarea, select, [contenteditable], button, a')
+  )
 }
 
 /** The keys of an open ripple: Enter makes the change, Escape drops it, 1 to 5 choose the way out. True when the key was one of them. */

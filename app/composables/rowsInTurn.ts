@@ -13,16 +13,21 @@ const MOST_MS = 1000
  */
 export function useRowsInTurn(count: Ref<number>, centre: Ref<number>) {
   const reach = ref(FIRST)
-  const isDrawn = (index: number) => index <= centre.value + reach.value && index >= centre.value - reach.value / 2
+  const isDrawn = (index: number) =>
+    index <= centre.value + reach.value && index >= centre.value - reach.value / 2
   let cancel = () => {}
   function more(): void {
     reach.value += BATCH
     if (reach.value < count.value * 2) cancel = whenIdle(more)
   }
-  watch(count, (now) => {
-    cancel()
-    if (reach.value < now * 2) cancel = whenIdle(more)
-  }, { immediate: true })
+  watch(
+    count,
+    (now) => {
+      cancel()
+      if (reach.value < now * 2) cancel = whenIdle(more)
+    },
+    { immediate: true },
+  )
   onBeforeUnmount(() => cancel())
   return { isDrawn }
 }

@@ -8,6 +8,8 @@ import { useMe } from '../stores/me'
 export function useServerNow(everyMs = 15_000): ComputedRef<Instant> {
   const me = useMe()
   const here = ref(Date.now())
-  useIntervalFn(() => { here.value = Date.now() }, everyMs)
+  useIntervalFn(() => {
+    here.value = Date.now()
+  }, everyMs)
   return computed(() => (here.value + me.aheadMs) as Instant)
 }

@@ -6,7 +6,11 @@
   <div class="min-h-screen">
     <a class="skip" href="#main">Skip to the content</a>
     <header class="flex items-center gap-3 px-4 h-13 border-b border-default max-w-3xl mx-auto">
-      <NuxtLink to="/learn" class="flex items-center gap-2 font-semibold" aria-label="Step Cairn, my work"><img src="/cairn.svg" alt="" width="28" height="28"><span class="display text-highlighted">Step Cairn</span></NuxtLink>
+      <NuxtLink to="/learn" class="flex items-center gap-2 font-semibold" aria-label="Step Cairn, my work"
+        ><img src="/cairn.svg" alt="" width="28" height="28" /><span class="display text-highlighted"
+          >Step Cairn</span
+        ></NuxtLink
+      >
       <div class="flex-1" />
       <LearnerMenu />
     </header>

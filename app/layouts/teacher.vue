@@ -21,12 +21,49 @@ const desk = useDesk()
 </template>
 
 <style scoped>
-.frame { display: flex; height: 100dvh; }
-@media print { .frame { display: block; height: auto; } .main { overflow: visible; } }
-.body { flex: 1; min-width: 0; display: flex; flex-direction: column; }
-.bar { display: flex; align-items: center; gap: 0.5rem; height: 3rem; padding: 0 0.75rem; border-bottom: 1px solid var(--ui-border); flex: none; }
-.grow { flex: 1; }
+.frame {
+  display: flex;
+  height: 100dvh;
+}
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+  .main {
+    overflow: visible;
+  }
+}
+.body {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  height: 3rem;
+  padding: 0 0.75rem;
+  border-bottom: 1px solid var(--ui-border);
+  flex: none;
+}
+.grow {
+  flex: 1;
+}
 /* holds what is placed absolutely within, so that it scrolls here and not the whole window */
-.main { position: relative; flex: 1; min-height: 0; overflow: auto; outline: none; scroll-padding-block: 1rem 7rem; }
-@media (max-width: 720px) { .main { padding-bottom: 4rem; } }
+.main {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  outline: none;
+  scroll-padding-block: 1rem 7rem;
+}
+@media (max-width: 720px) {
+  .main {
+    padding-bottom: 4rem;
+  }
+}
 </style>

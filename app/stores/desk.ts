@@ -30,13 +30,18 @@ export const useDesk = defineStore('desk', () => {
   const steps = computed(() => desk.value?.steps ?? { undo: null, redo: null })
   const zone = computed(() => year.value?.zone ?? 'UTC')
   const make = columnMaker()
-  const columnsOf = (of: Desk | null) => (of?.classes ?? []).map(c => make(c, of?.year ?? null, of?.plans.find(p => p.id === c.planId) ?? null))
+  const columnsOf = (of: Desk | null) =>
+    (of?.classes ?? []).map((c) =>
+      make(c, of?.year ?? null, of?.plans.find((p) => p.id === c.planId) ?? null),
+    )
   const columns = computed<readonly DeskColumn[]>(() => columnsOf(desk.value))
-  const triedColumns = computed<readonly DeskColumn[] | null>(() => (tried.value ? columnsOf(tried.value) : null))
-  const shown = computed(() => columns.value.filter(c => !hidden.value.has(c.of.id)))
+  const triedColumns = computed<readonly DeskColumn[] | null>(() =>
+    tried.value ? columnsOf(tried.value) : null,
+  )
+  const shown = computed(() => columns.value.filter((c) => !hidden.value.has(c.of.id)))
 
   function planOf(id: PlanId | null): Plan | null {
-    return plans.value.find(p => p.id === id) ?? null
+    return plans.value.find((p) => p.id === id) ?? null
   }
 
   /** Loads the desk, once unless asked `anew`. */
@@ -47,25 +52,28 @@ export const useDesk = defineStore('desk', () => {
       useMe().hear(reply.value.now)
       desk.value = reply.value
       problem.value = null
-    }
-    else problem.value = reply.error
+    } else problem.value = reply.error
   }
 
   function take(done: Replanned): void {
     const now = desk.value
     if (!now) return
-    const next = new Map(done.classes.map(c => [c.id, c]))
+    const next = new Map(done.classes.map((c) => [c.id, c]))
     desk.value = {
-      ...now, steps: done.steps, year: done.year ?? now.year, plans: now.plans.map(p => done.plans.find(n => n.id === p.id) ?? p),
-      classes: now.classes.map(c => (next.has(c.id) ? { ...c, ...next.get(c.id) } : c)), work: [...now.work.filter(w => !done.affected.includes(w.classId)), ...done.work],
+      ...now,
+      steps: done.steps,
+      year: done.year ?? now.year,
+      plans: now.plans.map((p) => done.plans.find((n) => n.id === p.id) ?? p),
+      classes: now.classes.map((c) => (next.has(c.id) ? { ...c, ...next.get(c.id) } : c)),
+      work: [...now.work.filter((w) => !done.affected.includes(w.classId)), ...done.work],
     }
   }
 
   /** The desk as it would be after an act, computed here; null when the core refuses it. */
   function after(command: PacingCommand): Desk | null {
     const now = desk.value
-    const isHere = new Set(now?.classes.map(c => c.id))
-    if (!now?.year || singlesOf(command).some(c => 'classId' in c && !isHere.has(c.classId))) return null
+    const isHere = new Set(now?.classes.map((c) => c.id))
+    if (!now?.year || singlesOf(command).some((c) => 'classId' in c && !isHere.has(c.classId))) return null
     const next = perform(stateOf({ ...now, year: now.year }), command)
     return next.ok ? deskWith(now, next.value) : null
   }
@@ -101,5 +109,29 @@ export const useDesk = defineStore('desk', () => {
     if (next.size < classes.value.length) hidden.value = next
   }
 
-  return { desk, problem, loaded, busy, mayEditYear, year, plans, classes, work, steps, zone, columns, tried, triedColumns, shown, hidden, planOf, columnsOf, load, after, act, step, toggle }
+  return {
+    desk,
+    problem,
+    loaded,
+    busy,
+    mayEditYear,
+    year,
+    plans,
+    classes,
+    work,
+    steps,
+    zone,
+    columns,
+    tried,
+    triedColumns,
+    shown,
+    hidden,
+    planOf,
+    columnsOf,
+    load,
+    after,
+    act,
+    step,
+    toggle,
+  }
 })

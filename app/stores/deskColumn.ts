@@ -15,7 +15,7 @@ export interface DeskColumn {
   readonly layout: Layout | null
   /** The class's lessons in its own order. */
   readonly sequence: readonly PlanLesson[]
-  readonly extents: ReadonlyMap<LessonId, { readonly first: number, readonly last: number }>
+  readonly extents: ReadonlyMap<LessonId, { readonly first: number; readonly last: number }>
   readonly weeks: ReadonlyMap<IsoDay, WeekCell>
   readonly lessons: ReadonlyMap<LessonId, PlanLesson>
   /** Which tint a lesson's unit has, 1 to 8. */
@@ -26,18 +26,29 @@ export interface DeskColumn {
 
 /** Lays a class's plan onto its meetings with the same core as the server. */
 export function columnOf(of: DeskClass, year: SchoolYear | null, plan: Plan | null): DeskColumn {
-  const calendar = year ? meetings(year, of.id, of.pattern, of.pacing.changes, zoneNamed(year.zone)) : { meetings: [], lost: [] }
-  const layout = plan && year ? layOut(plan, calendar.meetings, { pacing: of.pacing, terms: year.terms }) : null
+  const calendar = year
+    ? meetings(year, of.id, of.pattern, of.pacing.changes, zoneNamed(year.zone))
+    : { meetings: [], lost: [] }
+  const layout =
+    plan && year ? layOut(plan, calendar.meetings, { pacing: of.pacing, terms: year.terms }) : null
   const weeks = weekCells(calendar, layout)
   const unitAt = new Map(plan?.units.map((u, i) => [u.id, i]))
   const sequence = plan ? sequenceOf(plan, of.pacing) : []
   return {
-    of, year, plan, calendar, layout, sequence, weeks,
+    of,
+    year,
+    plan,
+    calendar,
+    layout,
+    sequence,
+    weeks,
     extents: layout ? extentsOf(layout) : new Map(),
-    lessons: new Map(sequence.map(l => [l.id, l])),
-    tints: new Map(sequence.map(l => [l.id, ((unitAt.get(l.unitId) ?? 0) % 8) + 1])),
-    widestHalves: Math.max(2, ...[...weeks.values()].map(w => Math.ceil(w.halves))),
-    unplaced: (layout?.placements ?? []).filter(p => !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered').map(p => p.lessonId),
+    lessons: new Map(sequence.map((l) => [l.id, l])),
+    tints: new Map(sequence.map((l) => [l.id, ((unitAt.get(l.unitId) ?? 0) % 8) + 1])),
+    widestHalves: Math.max(2, ...[...weeks.values()].map((w) => Math.ceil(w.halves))),
+    unplaced: (layout?.placements ?? [])
+      .filter((p) => !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered')
+      .map((p) => p.lessonId),
   }
 }
 
@@ -61,7 +72,11 @@ export function driftOf(column: DeskColumn, on: IsoDay): number | null {
 
 /** What the core's planning acts work on. */
 export function stateOf(desk: Desk & { readonly year: SchoolYear }): PacingState {
-  return { year: desk.year, plans: new Map(desk.plans.map(p => [p.id, p])), classes: new Map(desk.classes.map(c => [c.id, c])) }
+  return {
+    year: desk.year,
+    plans: new Map(desk.plans.map((p) => [p.id, p])),
+    classes: new Map(desk.classes.map((c) => [c.id, c])),
+  }
 }
 
 /** The desk after a planning act; classes that stay the same keep their identity. */
@@ -70,5 +85,5 @@ export function deskWith(desk: Desk, next: PacingState): Desk {
     const { pacing, pattern } = next.classes.get(c.id) ?? c
     return pacing !== c.pacing || pattern !== c.pattern ? { ...c, pacing, pattern } : c
   })
-  return { ...desk, year: next.year, plans: desk.plans.map(p => next.plans.get(p.id) ?? p), classes }
+  return { ...desk, year: next.year, plans: desk.plans.map((p) => next.plans.get(p.id) ?? p), classes }
 }

@@ -22,12 +22,17 @@ export const useRipple = defineStore('ripple', () => {
   let arriving: Promise<void> = Promise.resolve()
 
   const isOpen = computed(() => change.value !== null)
-  const wayFor = (c: ClassRipple): WayShown | undefined => c.ways.find(w => w.way === (chosen.value.get(c.classId) ?? 'use-slack'))
+  const wayFor = (c: ClassRipple): WayShown | undefined =>
+    c.ways.find((w) => w.way === (chosen.value.get(c.classId) ?? 'use-slack'))
   /** The change and the ways chosen, as one act. */
   const command = computed<PacingCommand | null>(() => {
     if (!change.value) return null
-    const ways = new Set(classes.value.map(c => wayFor(c)?.way ?? 'use-slack'))
-    return { kind: 'together', purpose: { code: 'ripple', way: [...ways][0] ?? 'use-slack', cause: cause.value || 'Change' }, commands: [...singlesOf(change.value), ...classes.value.flatMap(c => wayFor(c)?.commands ?? [])] }
+    const ways = new Set(classes.value.map((c) => wayFor(c)?.way ?? 'use-slack'))
+    return {
+      kind: 'together',
+      purpose: { code: 'ripple', way: [...ways][0] ?? 'use-slack', cause: cause.value || 'Change' },
+      commands: [...singlesOf(change.value), ...classes.value.flatMap((c) => wayFor(c)?.commands ?? [])],
+    }
   })
 
   function show(): void {
@@ -51,8 +56,7 @@ export const useRipple = defineStore('ripple', () => {
       if (reply.ok) {
         classes.value = reply.value.classes
         show()
-      }
-      else problem.value = reply.error
+      } else problem.value = reply.error
     })
     await arriving
   }

@@ -13,7 +13,7 @@ export const useShelf = defineStore('shelf', () => {
   const byLesson = computed(() => {
     const map = new Map<string, PieceCard[]>()
     for (const piece of shelf.value?.pieces ?? []) {
-      const key = piece.own ? 'own' : piece.bookLessonId ?? ''
+      const key = piece.own ? 'own' : (piece.bookLessonId ?? '')
       const list = map.get(key)
       if (list) list.push(piece)
       else map.set(key, [piece])
@@ -36,10 +36,10 @@ export const useShelf = defineStore('shelf', () => {
     await loading
   }
   function piecesOf(bookLessonId: string | null): readonly PieceCard[] {
-    return bookLessonId === null ? [] : byLesson.value.get(bookLessonId) ?? []
+    return bookLessonId === null ? [] : (byLesson.value.get(bookLessonId) ?? [])
   }
   function piece(id: ResourceId | string | null): PieceCard | null {
-    return shelf.value?.pieces.find(p => p.id === id) ?? null
+    return shelf.value?.pieces.find((p) => p.id === id) ?? null
   }
 
   return { shelf, problem, books, byLesson, load, piecesOf, piece }

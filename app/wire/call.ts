@@ -5,16 +5,20 @@ import type { Refusal } from '#shared/contracts/refusal'
 const WAIT_MS = 20_000
 
 /** Calls an address by its contract. A lost connection or a broken answer is a refusal too, never an exception. */
-export async function call<C extends AnyContract>(contract: C, input: CallOf<C> = {}): Promise<Result<ReplyOf<C>, Refusal>> {
+export async function call<C extends AnyContract>(
+  contract: C,
+  input: CallOf<C> = {},
+): Promise<Result<ReplyOf<C>, Refusal>> {
   let reply: Response
   try {
     reply = await fetch(addressOf(contract, input), {
       method: contract.method,
       signal: AbortSignal.timeout(WAIT_MS),
-      ...(contract.method === 'POST' ? { body: JSON.stringify(input.body ?? {}), headers: { 'content-type': 'application/json' } } : {}),
+      ...(contract.method === 'POST'
+        ? { body: JSON.stringify(input.body ?? {}), headers: { 'content-type': 'application/json' } }
+        : {}),
     })
-  }
-  catch {
+  } catch {
     return { ok: false, error: { code: 'wire/lost' } }
   }
   const body: unknown = await reply.json().catch(() => undefined)
@@ -26,6 +30,8 @@ export async function call<C extends AnyContract>(contract: C, input: CallOf<C> 
 function addressOf(contract: AnyContract, input: CallOf<AnyContract>): string {
   const params = (input.params ?? {}) as Record<string, string>
   const path = contract.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''))
-  const query = Object.entries((input.query ?? {}) as Record<string, string | undefined>).filter((e): e is [string, string] => e[1] !== undefined)
+  const query = Object.entries((input.query ?? {}) as Record<string, string | undefined>).filter(
+    (e): e is [string, string] => e[1] !== undefined,
+  )
   return query.length === 0 ? path : `${path}?${new URLSearchParams(query)}`
 }

@@ -1,16 +1,32 @@
 import type { PlanRowFault, OutlineFault, RosterFault, SkippedEvent } from '#core/formats'
 
 export const ROSTER_FAULT_WORDS: Record<RosterFault, string> = {
-  'no-name': 'has no name', 'name-too-long': 'the name is longer than 80 characters', 'same-twice': 'this name stands here twice', 'bad-sign-in': 'the sign-in name has other signs than letters, digits, dots or dashes', 'sign-in-twice': 'this sign-in name stands here twice',
+  'no-name': 'has no name',
+  'name-too-long': 'the name is longer than 80 characters',
+  'same-twice': 'this name stands here twice',
+  'bad-sign-in': 'the sign-in name has other signs than letters, digits, dots or dashes',
+  'sign-in-twice': 'this sign-in name stands here twice',
 }
 export const OUTLINE_FAULT_WORDS: Record<OutlineFault, string> = {
-  'no-lesson': 'has no lesson title', 'no-unit': 'has no unit, and none stands above it', 'not-meetings': 'the length is not a whole or half number of meetings from ½ to 40', 'minutes-not-meetings': 'lengths in minutes are not possible yet; give meetings',
+  'no-lesson': 'has no lesson title',
+  'no-unit': 'has no unit, and none stands above it',
+  'not-meetings': 'the length is not a whole or half number of meetings from ½ to 40',
+  'minutes-not-meetings': 'lengths in minutes are not possible yet; give meetings',
 }
 export const SKIPPED_WORDS: Record<SkippedEvent['because'], string> = {
-  'not-all-day': 'has a clock time, so it closes no day', 'outside-year': 'lies outside the school year', 'no-date': 'has no readable date', 'repeats-too-often': 'repeats too often', 'cancelled': 'is cancelled', 'unknown-zone': 'is in a time zone we do not know',
+  'not-all-day': 'has a clock time, so it closes no day',
+  'outside-year': 'lies outside the school year',
+  'no-date': 'has no readable date',
+  'repeats-too-often': 'repeats too often',
+  cancelled: 'is cancelled',
+  'unknown-zone': 'is in a time zone we do not know',
 }
 
 export const PLAN_ROW_WORDS: Record<PlanRowFault, string> = {
-  'no-number': 'has no number, so we cannot tell which lesson is meant', 'number-twice': 'has a number that stands further up already', 'bad-kind': 'has a kind we do not know; use lesson, check, test, project, review or buffer',
-  'bad-weight': 'has a weight we do not know; use core, useful or optional', 'bad-length': 'has lengths we cannot use; give whole or half meetings or “45 min”, least ≤ usual ≤ most', 'bad-fixed': 'has a date we cannot read; use 2026-10-14, from …, by …, … to … or none',
+  'no-number': 'has no number, so we cannot tell which lesson is meant',
+  'number-twice': 'has a number that stands further up already',
+  'bad-kind': 'has a kind we do not know; use lesson, check, test, project, review or buffer',
+  'bad-weight': 'has a weight we do not know; use core, useful or optional',
+  'bad-length': 'has lengths we cannot use; give whole or half meetings or “45 min”, least ≤ usual ≤ most',
+  'bad-fixed': 'has a date we cannot read; use 2026-10-14, from …, by …, … to … or none',
 }

@@ -2,10 +2,27 @@ import type { ResourceKind, ResourceRole } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
 import { count } from './numbers'
 
-export const KIND_WORDS: Record<ResourceKind, string> = { 'reading': 'Reading', 'worked-example': 'Worked example', 'practice-set': 'Practice set', 'check': 'Check', 'test': 'Test' }
-export const ROLE_WORDS: Record<ResourceRole, string> = { core: 'core', reteach: 'to reteach', practice: 'for practice', extension: 'to go further', example: 'example' }
+export const KIND_WORDS: Record<ResourceKind, string> = {
+  reading: 'Reading',
+  'worked-example': 'Worked example',
+  'practice-set': 'Practice set',
+  check: 'Check',
+  test: 'Test',
+}
+export const ROLE_WORDS: Record<ResourceRole, string> = {
+  core: 'core',
+  reteach: 'to reteach',
+  practice: 'for practice',
+  extension: 'to go further',
+  example: 'example',
+}
 
 /** 'Check · 12 min · 8 items'. */
 export function sayPiece(p: Pick<PieceCard, 'kind' | 'minutes' | 'itemCount' | 'role'>): string {
-  return [KIND_WORDS[p.kind], ...(p.role === 'core' ? [] : [ROLE_WORDS[p.role]]), `${p.minutes} min`, ...(p.itemCount > 0 ? [count(p.itemCount, 'item')] : [])].join(' · ')
+  return [
+    KIND_WORDS[p.kind],
+    ...(p.role === 'core' ? [] : [ROLE_WORDS[p.role]]),
+    `${p.minutes} min`,
+    ...(p.itemCount > 0 ? [count(p.itemCount, 'item')] : []),
+  ].join(' · ')
 }

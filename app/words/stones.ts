@@ -6,10 +6,14 @@ import { sayDay, sayMinute } from './times'
 
 export const STONE_STATES = ['planned', 'under-way', 'passed', 'covered'] as const
 /** Recorded as covered; begun, by the record or the calendar; its meetings over but nothing recorded; still to come. */
-export type StoneState = typeof STONE_STATES[number]
+export type StoneState = (typeof STONE_STATES)[number]
 
 /** How far a lesson is: by the record, and where there is none by the calendar at `now`. */
-export function stoneState(column: DeskColumn, stretch: Extract<Stretch, { kind: 'stone' }>, now: Instant): StoneState {
+export function stoneState(
+  column: DeskColumn,
+  stretch: Extract<Stretch, { kind: 'stone' }>,
+  now: Instant,
+): StoneState {
   const record = column.of.pacing.records[stretch.lessonId]
   if (record) return record.outcome
   const extent = column.extents.get(stretch.lessonId)
@@ -19,17 +23,29 @@ export function stoneState(column: DeskColumn, stretch: Extract<Stretch, { kind:
   return first && first.startsAt <= now ? 'under-way' : 'planned'
 }
 
-const STATE_WORDS: Record<StoneState, string> = { 'planned': 'planned', 'under-way': 'under way', 'passed': 'over, not recorded', 'covered': 'covered' }
+const STATE_WORDS: Record<StoneState, string> = {
+  planned: 'planned',
+  'under-way': 'under way',
+  passed: 'over, not recorded',
+  covered: 'covered',
+}
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth']
 
 /** 'Science 8 B, Tue 6 Oct, lesson W2.3 Echoes, second of 2 meetings, planned'. */
-export function sayStone(column: DeskColumn, stretch: Extract<Stretch, { kind: 'stone' }>, now: Instant): string {
+export function sayStone(
+  column: DeskColumn,
+  stretch: Extract<Stretch, { kind: 'stone' }>,
+  now: Instant,
+): string {
   const lesson = column.lessons.get(stretch.lessonId)
   const extent = column.extents.get(stretch.lessonId)
   const at = column.calendar.meetings[stretch.meetings[0] ?? 0]
   const all = extent ? extent.last - extent.first + 1 : 1
   const nth = extent ? (stretch.meetings[0] ?? 0) - extent.first : 0
-  const which = all === 1 ? '' : `, ${ORDINALS[nth] ?? `${nth + 1}th`}${stretch.meetings.length > 1 ? ` to ${ORDINALS[nth + stretch.meetings.length - 1] ?? `${nth + stretch.meetings.length}th`}` : ''} of ${all} meetings`
+  const which =
+    all === 1
+      ? ''
+      : `, ${ORDINALS[nth] ?? `${nth + 1}th`}${stretch.meetings.length > 1 ? ` to ${ORDINALS[nth + stretch.meetings.length - 1] ?? `${nth + stretch.meetings.length}th`}` : ''} of ${all} meetings`
   const fixed = isFixed(column, stretch.lessonId) ? ', fixed date' : ''
   return `${column.of.name}, ${at ? sayDay(at.on) : ''}, lesson ${lesson?.number ?? ''} ${lesson?.title ?? ''}${which}, ${STATE_WORDS[stoneState(column, stretch, now)]}${fixed}`
 }

@@ -1,5 +1,16 @@
 /** Who may do what: one predicate per act, over plain facts. Anything not allowed here is denied. */
-export { canAssignTo, canEditPlan, canEditYear, canRunClass, canSeeClass, canSeePlan, canSeeResource, canSeeWork, canWriteResource, isTeacher } from './predicates'
+export {
+  canAssignTo,
+  canEditPlan,
+  canEditYear,
+  canRunClass,
+  canSeeClass,
+  canSeePlan,
+  canSeeResource,
+  canSeeWork,
+  canWriteResource,
+  isTeacher,
+} from './predicates'
 export type { AccessRefusal } from './refusals'
 export { ROLES } from './types'
 export type { Actor, ClassFacts, PlanFacts, ResourceFacts, Role, WorkFacts } from './types'

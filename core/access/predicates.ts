@@ -48,5 +48,9 @@ export function canWriteResource(actor: Actor, of: ResourceFacts): boolean {
 
 /** Change or judge an assignment: its author, or a teacher of a class it goes to. */
 export function canSeeWork(actor: Actor, of: WorkFacts): boolean {
-  return isTeacher(actor) && actor.schoolId === of.schoolId && (of.authorId === actor.userId || of.classTeacherIds.includes(actor.userId))
+  return (
+    isTeacher(actor) &&
+    actor.schoolId === of.schoolId &&
+    (of.authorId === actor.userId || of.classTeacherIds.includes(actor.userId))
+  )
 }

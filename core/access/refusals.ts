@@ -4,9 +4,14 @@ import type { Instant } from '../base'
 export type AccessRefusal =
   | { readonly code: 'access/not-signed-in' }
   | { readonly code: 'access/denied' }
-  | { readonly code: 'access/not-found', readonly what: string }
-  | { readonly code: 'access/wrong-sign-in', readonly field: 'password' }
-  | { readonly code: 'access/too-many-tries', readonly field: 'password', readonly until: Instant }
-  | { readonly code: 'access/sign-in-taken', readonly field: 'signIn' }
-  | { readonly code: 'access/unknown-code', readonly field: 'code' }
-  | { readonly code: 'access/changed-meanwhile', readonly field: 'version', readonly seen: number, readonly now: number }
+  | { readonly code: 'access/not-found'; readonly what: string }
+  | { readonly code: 'access/wrong-sign-in'; readonly field: 'password' }
+  | { readonly code: 'access/too-many-tries'; readonly field: 'password'; readonly until: Instant }
+  | { readonly code: 'access/sign-in-taken'; readonly field: 'signIn' }
+  | { readonly code: 'access/unknown-code'; readonly field: 'code' }
+  | {
+      readonly code: 'access/changed-meanwhile'
+      readonly field: 'version'
+      readonly seen: number
+      readonly now: number
+    }

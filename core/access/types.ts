@@ -1,12 +1,30 @@
 import type { SchoolId, UserId } from '../base'
 
 export const ROLES = ['teacher', 'lead', 'learner'] as const
-export type Role = typeof ROLES[number]
+export type Role = (typeof ROLES)[number]
 
 /** Who is asking. `office` may change the school year. */
-export interface Actor { readonly userId: UserId, readonly schoolId: SchoolId, readonly role: Role, readonly office: boolean }
+export interface Actor {
+  readonly userId: UserId
+  readonly schoolId: SchoolId
+  readonly role: Role
+  readonly office: boolean
+}
 
-export interface ClassFacts { readonly schoolId: SchoolId, readonly teacherIds: readonly UserId[] }
-export interface PlanFacts { readonly schoolId: SchoolId, readonly ownerId: UserId }
-export interface ResourceFacts { readonly schoolId: SchoolId | null, readonly ownerId: UserId | null }
-export interface WorkFacts { readonly schoolId: SchoolId, readonly authorId: UserId, readonly classTeacherIds: readonly UserId[] }
+export interface ClassFacts {
+  readonly schoolId: SchoolId
+  readonly teacherIds: readonly UserId[]
+}
+export interface PlanFacts {
+  readonly schoolId: SchoolId
+  readonly ownerId: UserId
+}
+export interface ResourceFacts {
+  readonly schoolId: SchoolId | null
+  readonly ownerId: UserId | null
+}
+export interface WorkFacts {
+  readonly schoolId: SchoolId
+  readonly authorId: UserId
+  readonly classTeacherIds: readonly UserId[]
+}

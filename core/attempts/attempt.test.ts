@@ -5,32 +5,50 @@ import { checkAnswer, endingOf, forLearner, isRevealed, mayChange, mayStart, ord
 import { placeOf, rightInWords } from './place'
 import type { TryTerms } from './types'
 
-const terms: TryTerms = { opensAt: at('10-12T14:00'), dueAt: at('10-14T16:00'), closesAt: at('10-15T16:00'), maxAttempts: 2, timeLimitMinutes: null }
+const terms: TryTerms = {
+  opensAt: at('10-12T14:00'),
+  dueAt: at('10-14T16:00'),
+  closesAt: at('10-15T16:00'),
+  maxAttempts: 2,
+  timeLimitMinutes: null,
+}
 const open = { number: 1, startedAt: at('10-13T10:00'), deadlineAt: null, submittedAt: null }
 const done = (number: number, when = at('10-13T11:00')) => ({ ...open, number, submittedAt: when })
 const noon = at('10-13T12:00')
 
 describe('mayStart', () => {
   it('starts the first try with a deadline from the limit', () => {
-    expect(mayStart([], { ...terms, timeLimitMinutes: 40 }, rules(), noon).value).toEqual({ number: 1, deadlineAt: at('10-13T12:40') })
+    expect(mayStart([], { ...terms, timeLimitMinutes: 40 }, rules(), noon).value).toEqual({
+      number: 1,
+      deadlineAt: at('10-13T12:40'),
+    })
     expect(mayStart([done(1)], terms, rules(), noon).value).toEqual({ number: 2, deadlineAt: null })
   })
 
   it('opens and closes to the millisecond', () => {
-    expect(mayStart([], terms, rules(), (terms.opensAt as number) - 1 as never).error?.code).toBe('attempts/not-open-yet')
+    expect(mayStart([], terms, rules(), ((terms.opensAt as number) - 1) as never).error?.code).toBe(
+      'attempts/not-open-yet',
+    )
     expect(mayStart([], terms, rules(), terms.opensAt as never).ok).toBe(true)
-    expect(mayStart([], terms, rules(), (terms.closesAt as number) - 1 as never).ok).toBe(true)
+    expect(mayStart([], terms, rules(), ((terms.closesAt as number) - 1) as never).ok).toBe(true)
     expect(mayStart([], terms, rules(), terms.closesAt as never).error?.code).toBe('attempts/closed')
   })
 
   it('counts tries, one in progress too', () => {
-    expect(mayStart([done(1), done(2)], terms, rules(), noon).error).toMatchObject({ code: 'attempts/none-left', used: 2, most: 2 })
+    expect(mayStart([done(1), done(2)], terms, rules(), noon).error).toMatchObject({
+      code: 'attempts/none-left',
+      used: 2,
+      most: 2,
+    })
     expect(mayStart([done(1), done(2)], { ...terms, maxAttempts: null }, rules(), noon).ok).toBe(true)
   })
 
   it('waits from the latest hand-in', () => {
     const wait = rules({ waitMinutes: 90 })
-    expect(mayStart([done(1)], terms, wait, at('10-13T12:29')).error).toMatchObject({ code: 'attempts/wait', until: at('10-13T12:30') })
+    expect(mayStart([done(1)], terms, wait, at('10-13T12:29')).error).toMatchObject({
+      code: 'attempts/wait',
+      until: at('10-13T12:30'),
+    })
     expect(mayStart([done(1)], terms, wait, at('10-13T12:30')).ok).toBe(true)
   })
 })
@@ -52,9 +70,15 @@ describe('mayChange and endingOf', () => {
   })
 
   it('ends a try as saved at its limit or at closing, whichever comes first', () => {
-    expect(endingOf(limited, terms, at('10-13T10:41'))).toEqual({ at: at('10-13T10:40'), endedBy: 'time-limit' })
+    expect(endingOf(limited, terms, at('10-13T10:41'))).toEqual({
+      at: at('10-13T10:40'),
+      endedBy: 'time-limit',
+    })
     expect(endingOf(open, terms, at('10-16T00:00'))).toEqual({ at: at('10-15T16:00'), endedBy: 'closing' })
-    expect(endingOf({ ...open, deadlineAt: at('10-15T17:00') }, terms, at('10-16T00:00'))).toEqual({ at: at('10-15T16:00'), endedBy: 'closing' })
+    expect(endingOf({ ...open, deadlineAt: at('10-15T17:00') }, terms, at('10-16T00:00'))).toEqual({
+      at: at('10-15T16:00'),
+      endedBy: 'closing',
+    })
     expect(endingOf(open, terms, noon)).toBeNull()
   })
 })
@@ -69,10 +93,19 @@ describe('checkAnswer', () => {
   })
 
   it('refuses unknown items, other kinds, unknown and repeated options', () => {
-    expect(checkAnswer(items, ids.item('9'), { kind: 'text', text: 'x' }).error?.code).toBe('attempts/unknown-item')
-    expect(checkAnswer(items, ids.item('1'), { kind: 'text', text: 'x' }).error).toMatchObject({ code: 'attempts/wrong-kind-of-answer', expected: 'single' })
-    expect(checkAnswer(items, ids.item('1'), { kind: 'single', choice: 'z' }).error?.code).toBe('attempts/unknown-option')
-    expect(checkAnswer(items, ids.item('2'), { kind: 'multiple', choices: ['a', 'a'] }).error?.code).toBe('attempts/unknown-option')
+    expect(checkAnswer(items, ids.item('9'), { kind: 'text', text: 'x' }).error?.code).toBe(
+      'attempts/unknown-item',
+    )
+    expect(checkAnswer(items, ids.item('1'), { kind: 'text', text: 'x' }).error).toMatchObject({
+      code: 'attempts/wrong-kind-of-answer',
+      expected: 'single',
+    })
+    expect(checkAnswer(items, ids.item('1'), { kind: 'single', choice: 'z' }).error?.code).toBe(
+      'attempts/unknown-option',
+    )
+    expect(checkAnswer(items, ids.item('2'), { kind: 'multiple', choices: ['a', 'a'] }).error?.code).toBe(
+      'attempts/unknown-option',
+    )
   })
 })
 
@@ -81,20 +114,27 @@ describe('orderItems', () => {
 
   it('keeps the written order, or shuffles the same way for the same learner and try', () => {
     expect(orderItems([1, 2, 3], 'as-written', of('l'))).toEqual([1, 2, 3])
-    expect(orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of('l'))).toEqual(orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of('l')))
+    expect(orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of('l'))).toEqual(
+      orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of('l')),
+    )
   })
 
   it('loses and doubles nothing, and differs between learners', () => {
-    fc.assert(fc.property(fc.array(fc.integer(), { maxLength: 30 }), fc.string(), (list, learner) => {
-      expect([...orderItems(list, 'shuffled', of(learner))].sort()).toEqual([...list].sort())
-    }))
-    const orders = new Set(Array.from({ length: 40 }, (_, i) => orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of(`l${i}`)).join('')))
+    fc.assert(
+      fc.property(fc.array(fc.integer(), { maxLength: 30 }), fc.string(), (list, learner) => {
+        expect([...orderItems(list, 'shuffled', of(learner))].sort()).toEqual([...list].sort())
+      }),
+    )
+    const orders = new Set(
+      Array.from({ length: 40 }, (_, i) => orderItems([1, 2, 3, 4, 5, 6], 'shuffled', of(`l${i}`)).join('')),
+    )
     expect(orders.size).toBeGreaterThan(30)
   })
 
   it('puts each item first about equally often', () => {
     const first = [0, 0, 0, 0]
-    for (let i = 0; i < 4000; i++) first[orderItems([0, 1, 2, 3], 'shuffled', of(`learner-${i}`))[0] as number]!++
+    for (let i = 0; i < 4000; i++)
+      first[orderItems([0, 1, 2, 3], 'shuffled', of(`learner-${i}`))[0] as number]!++
     for (const n of first) expect(Math.abs(n - 1000)).toBeLessThan(150)
   })
 })
@@ -103,7 +143,8 @@ describe('what a learner sees', () => {
   it('takes every key, feedback, standard and difficulty off an item', () => {
     for (const item of [single('1'), multiple('2'), numeric('3'), text('4')]) {
       const seen = JSON.stringify(forLearner(item))
-      for (const word of ['right', 'accepted', 'value', 'tolerance', 'feedback', 'standard', 'difficulty']) expect(seen).not.toContain(word)
+      for (const word of ['right', 'accepted', 'value', 'tolerance', 'feedback', 'standard', 'difficulty'])
+        expect(seen).not.toContain(word)
     }
   })
 
@@ -116,7 +157,15 @@ describe('what a learner sees', () => {
   })
 
   it('says the right answer in words', () => {
-    expect([single('1'), multiple('2'), numeric('3'), numeric('3', { tolerance: 0, unit: '' }), text('4', { accepted: ['a', 'b'] })].map(rightInWords)).toEqual(['Option b', 'Option a; Option c', '2.5 m/s (± 0.1)', '2.5', 'a / b'])
+    expect(
+      [
+        single('1'),
+        multiple('2'),
+        numeric('3'),
+        numeric('3', { tolerance: 0, unit: '' }),
+        text('4', { accepted: ['a', 'b'] }),
+      ].map(rightInWords),
+    ).toEqual(['Option b', 'Option a; Option c', '2.5 m/s (± 0.1)', '2.5', 'a / b'])
   })
 
   it('places work: in progress is now, handed in is done, not yet open is next', () => {

@@ -2,13 +2,26 @@ import type { Instant, ItemId } from '../base'
 
 /** Why a try cannot be started, saved or handed in; nothing already saved is lost. */
 export type AttemptRefusal =
-  | { readonly code: 'attempts/not-open-yet', readonly field: 'assignmentId', readonly opensAt: Instant }
-  | { readonly code: 'attempts/closed', readonly field: 'assignmentId', readonly closedAt: Instant }
-  | { readonly code: 'attempts/none-left', readonly field: 'assignmentId', readonly used: number, readonly most: number }
-  | { readonly code: 'attempts/wait', readonly field: 'assignmentId', readonly until: Instant }
-  | { readonly code: 'attempts/already-handed-in', readonly field: 'attemptId' }
-  | { readonly code: 'attempts/time-is-up', readonly field: 'attemptId', readonly deadlineAt: Instant }
-  | { readonly code: 'attempts/unknown-item', readonly field: 'itemId', readonly itemId: ItemId }
-  | { readonly code: 'attempts/wrong-kind-of-answer', readonly field: 'answer', readonly itemId: ItemId, readonly expected: string }
-  | { readonly code: 'attempts/unknown-option', readonly field: 'answer', readonly itemId: ItemId }
-  | { readonly code: 'attempts/bad-rules', readonly field: 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late' }
+  | { readonly code: 'attempts/not-open-yet'; readonly field: 'assignmentId'; readonly opensAt: Instant }
+  | { readonly code: 'attempts/closed'; readonly field: 'assignmentId'; readonly closedAt: Instant }
+  | {
+      readonly code: 'attempts/none-left'
+      readonly field: 'assignmentId'
+      readonly used: number
+      readonly most: number
+    }
+  | { readonly code: 'attempts/wait'; readonly field: 'assignmentId'; readonly until: Instant }
+  | { readonly code: 'attempts/already-handed-in'; readonly field: 'attemptId' }
+  | { readonly code: 'attempts/time-is-up'; readonly field: 'attemptId'; readonly deadlineAt: Instant }
+  | { readonly code: 'attempts/unknown-item'; readonly field: 'itemId'; readonly itemId: ItemId }
+  | {
+      readonly code: 'attempts/wrong-kind-of-answer'
+      readonly field: 'answer'
+      readonly itemId: ItemId
+      readonly expected: string
+    }
+  | { readonly code: 'attempts/unknown-option'; readonly field: 'answer'; readonly itemId: ItemId }
+  | {
+      readonly code: 'attempts/bad-rules'
+      readonly field: 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late'
+    }

@@ -4,19 +4,25 @@ import type { Instant, IsoDay } from '../base'
 import { aTry, at, ids, multiple, rules, single, text } from '../../tests/support/made'
 import { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
 
-const days = { zoneDayOf: (when: Instant) => new Date(when).toISOString().slice(0, 10) as IsoDay, instructional: new Set(['2026-10-15', '2026-10-16', '2026-10-19', '2026-10-20'].map(isoDay)) }
+const days = {
+  zoneDayOf: (when: Instant) => new Date(when).toISOString().slice(0, 10) as IsoDay,
+  instructional: new Set(['2026-10-15', '2026-10-16', '2026-10-19', '2026-10-20'].map(isoDay)),
+}
 // due at the end of Thu 15 Oct
 const dueAt = at('10-16T00:00')
 const perDay = { percentPerDay: 10, per: 'calendar-day' as const, floorPercent: 50 }
 
 describe('scoreAttempt', () => {
   const items = [single('1'), multiple('2'), text('3')]
-  const answers = new Map([[ids.item('1'), { kind: 'single' as const, choice: 'b' }], [ids.item('2'), { kind: 'multiple' as const, choices: ['a'] }]])
+  const answers = new Map([
+    [ids.item('1'), { kind: 'single' as const, choice: 'b' }],
+    [ids.item('2'), { kind: 'multiple' as const, choices: ['a'] }],
+  ])
 
   it('adds up points: 1 + 1 of 2 + 0 of 1 makes 2 of 4', () => {
     const got = scoreAttempt(items, answers, { rule: null, dueAt, submittedAt: at('10-15T12:00'), days })
     expect(got).toMatchObject({ points: 2, of: 4, ratio: 0.5, lateDays: 0, deductedRatio: 0 })
-    expect(got.items.map(i => i.points)).toEqual([1, 1, 0])
+    expect(got.items.map((i) => i.points)).toEqual([1, 1, 0])
   })
 
   it('takes a share off for each day late', () => {
@@ -27,7 +33,9 @@ describe('scoreAttempt', () => {
   })
 
   it('scores a piece without items as 0 of 0', () => {
-    expect(scoreAttempt([], new Map(), { rule: null, dueAt: null, submittedAt: at('10-15T12:00'), days })).toMatchObject({ points: 0, of: 0, ratio: 0 })
+    expect(
+      scoreAttempt([], new Map(), { rule: null, dueAt: null, submittedAt: at('10-15T12:00'), days }),
+    ).toMatchObject({ points: 0, of: 0, ratio: 0 })
   })
 })
 
@@ -53,7 +61,7 @@ describe('daysLate', () => {
 
 describe('keptShare', () => {
   it('never falls below the floor', () => {
-    expect([0, 1, 4, 5, 6, 100].map(n => keptShare(perDay, n))).toEqual([1, 0.9, 0.6, 0.5, 0.5, 0.5])
+    expect([0, 1, 4, 5, 6, 100].map((n) => keptShare(perDay, n))).toEqual([1, 0.9, 0.6, 0.5, 0.5, 0.5])
   })
 })
 

@@ -5,11 +5,27 @@ import { scoreItem } from './scoreItem'
 import type { Answer, Attempt, AttemptRules, AttemptScore, Kept, LateDays, LateRule } from './types'
 
 /** Scores a whole try from its saved answers, with the late deduction when it was handed in after `dueAt`. */
-export function scoreAttempt(items: readonly Item[], answers: ReadonlyMap<ItemId, Answer>, late: { readonly rule: LateRule | null, readonly dueAt: Instant | null, readonly submittedAt: Instant, readonly days: LateDays }): AttemptScore {
-  const scores = items.map(item => ({ itemId: item.id, points: scoreItem(item, answers.get(item.id)), of: item.points }))
+export function scoreAttempt(
+  items: readonly Item[],
+  answers: ReadonlyMap<ItemId, Answer>,
+  late: {
+    readonly rule: LateRule | null
+    readonly dueAt: Instant | null
+    readonly submittedAt: Instant
+    readonly days: LateDays
+  },
+): AttemptScore {
+  const scores = items.map((item) => ({
+    itemId: item.id,
+    points: scoreItem(item, answers.get(item.id)),
+    of: item.points,
+  }))
   const points = scores.reduce((sum, s) => sum + s.points, 0)
   const of = scores.reduce((sum, s) => sum + s.of, 0)
-  const lateDays = late.dueAt === null ? 0 : daysLate(late.dueAt, late.submittedAt, late.rule?.per ?? 'calendar-day', late.days)
+  const lateDays =
+    late.dueAt === null
+      ? 0
+      : daysLate(late.dueAt, late.submittedAt, late.rule?.per ?? 'calendar-day', late.days)
   const earned = of === 0 ? 0 : points / of
   const ratio = late.rule === null ? earned : earned * keptShare(late.rule, lateDays)
   return { points, of, ratio, lateDays, deductedRatio: earned - ratio, items: scores }
@@ -37,7 +53,9 @@ export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['pe
 
 /** The ratio that counts among submitted tries by the kept rule; null while there is none. */
 export function keptScore(attempts: readonly Pick<Attempt, 'number' | 'score'>[], kept: Kept): number | null {
-  const ratios = [...attempts].sort((a, b) => a.number - b.number).flatMap(a => (a.score ? [a.score.ratio] : []))
+  const ratios = [...attempts]
+    .sort((a, b) => a.number - b.number)
+    .flatMap((a) => (a.score ? [a.score.ratio] : []))
   if (ratios.length === 0) return null
   if (kept === 'best') return Math.max(...ratios)
   if (kept === 'first') return ratios[0] as number
@@ -51,11 +69,23 @@ export function shownPoints(points: number): number {
 }
 
 /** Accepts rules a learner can meet, or names the field to correct. */
-export function faultInRules(rules: AttemptRules): 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late' | null {
-  if (rules.maxAttempts !== null && !(Number.isInteger(rules.maxAttempts) && rules.maxAttempts >= 1)) return 'maxAttempts'
+export function faultInRules(
+  rules: AttemptRules,
+): 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late' | null {
+  if (rules.maxAttempts !== null && !(Number.isInteger(rules.maxAttempts) && rules.maxAttempts >= 1))
+    return 'maxAttempts'
   if (!(rules.waitMinutes >= 0)) return 'waitMinutes'
   if (rules.timeLimitMinutes !== null && !(rules.timeLimitMinutes >= 1)) return 'timeLimitMinutes'
   const { late } = rules
-  if (late && !(late.percentPerDay >= 0 && late.percentPerDay <= 100 && late.floorPercent >= 0 && late.floorPercent <= 100)) return 'late'
+  if (
+    late &&
+    !(
+      late.percentPerDay >= 0 &&
+      late.percentPerDay <= 100 &&
+      late.floorPercent >= 0 &&
+      late.floorPercent <= 100
+    )
+  )
+    return 'late'
   return null
 }

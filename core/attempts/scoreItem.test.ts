@@ -25,8 +25,10 @@ describe('scoreItem', () => {
 
   it('takes a number within its tolerance, edges included', () => {
     // 2.5 ± 0.1
-    for (const ok of ['2.5', '2.4', '2.6', '2,55', '2.5 m/s', '2.5m/s', ' 2.50 ']) expect(scoreItem(numeric('1'), typed(ok))).toBe(1)
-    for (const no of ['2.39', '2.61', '', 'two', '2.5 kg', '2.5.1']) expect(scoreItem(numeric('1'), typed(no))).toBe(0)
+    for (const ok of ['2.5', '2.4', '2.6', '2,55', '2.5 m/s', '2.5m/s', ' 2.50 '])
+      expect(scoreItem(numeric('1'), typed(ok))).toBe(1)
+    for (const no of ['2.39', '2.61', '', 'two', '2.5 kg', '2.5.1'])
+      expect(scoreItem(numeric('1'), typed(no))).toBe(0)
   })
 
   it('is not misled by binary fractions at the edge', () => {
@@ -34,7 +36,8 @@ describe('scoreItem', () => {
   })
 
   it('takes a short text whatever its case and spaces', () => {
-    for (const ok of ['resting place', ' Resting   Place ', 'RESTING PLACE']) expect(scoreItem(text('1'), words(ok))).toBe(1)
+    for (const ok of ['resting place', ' Resting   Place ', 'RESTING PLACE'])
+      expect(scoreItem(text('1'), words(ok))).toBe(1)
     for (const no of ['restingplace', 'resting', '']) expect(scoreItem(text('1'), words(no))).toBe(0)
   })
 
@@ -45,7 +48,24 @@ describe('scoreItem', () => {
 })
 
 describe('readNumber', () => {
-  it.each<[string, number | null]>([['12', 12], ['-3', -3], ['−3', -3], ['+3', 3], ['1,234', 1234], ['1,234,567.5', 1234567.5], ['0,5', 0.5], ['1 500', 1500], ['.5', 0.5], ['5.', 5], ['3e8', 3e8], ['1e9999', null], ['', null], ['-', null], ['0x10', null], ['Infinity', null]])('reads %s as %s', (given, value) => {
+  it.each<[string, number | null]>([
+    ['12', 12],
+    ['-3', -3],
+    ['−3', -3],
+    ['+3', 3],
+    ['1,234', 1234],
+    ['1,234,567.5', 1234567.5],
+    ['0,5', 0.5],
+    ['1 500', 1500],
+    ['.5', 0.5],
+    ['5.', 5],
+    ['3e8', 3e8],
+    ['1e9999', null],
+    ['', null],
+    ['-', null],
+    ['0x10', null],
+    ['Infinity', null],
+  ])('reads %s as %s', (given, value) => {
     expect(readNumber(given, '')).toBe(value)
   })
 
@@ -62,7 +82,13 @@ describe('folded and isOmitted', () => {
   })
 
   it('knows what was left out', () => {
-    expect([undefined, { kind: 'single' as const, choice: null }, choices(), typed(' '), words('')].every(isOmitted)).toBe(true)
-    expect([{ kind: 'single' as const, choice: 'a' }, choices('a'), typed('0'), words('x')].some(isOmitted)).toBe(false)
+    expect(
+      [undefined, { kind: 'single' as const, choice: null }, choices(), typed(' '), words('')].every(
+        isOmitted,
+      ),
+    ).toBe(true)
+    expect(
+      [{ kind: 'single' as const, choice: 'a' }, choices('a'), typed('0'), words('x')].some(isOmitted),
+    ).toBe(false)
   })
 })

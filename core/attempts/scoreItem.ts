@@ -10,22 +10,27 @@ import type { Answer } from './types'
 export function scoreItem(item: Item, answer: Answer | undefined): number {
   if (answer === undefined || answer.kind !== item.kind) return 0
   switch (item.kind) {
-    case 'single': return answer.kind === 'single' && answer.choice === item.right ? item.points : 0
+    case 'single':
+      return answer.kind === 'single' && answer.choice === item.right ? item.points : 0
     case 'multiple': {
       const chosen = answer.kind === 'multiple' ? new Set(answer.choices) : new Set<string>()
-      const hits = item.right.filter(r => chosen.has(r)).length
-      return item.points * Math.max(0, hits - (chosen.size - hits)) / item.right.length
+      const hits = item.right.filter((r) => chosen.has(r)).length
+      return (item.points * Math.max(0, hits - (chosen.size - hits))) / item.right.length
     }
     case 'numeric': {
       const value = answer.kind === 'numeric' ? readNumber(answer.text, item.unit) : null
       // a hair of slack, so that 0.3 within 0.1 of 0.2 is not lost to binary fractions
-      return value !== null && Math.abs(value - item.value) <= item.tolerance + 1e-9 * Math.max(1, Math.abs(item.value)) ? item.points : 0
+      return value !== null &&
+        Math.abs(value - item.value) <= item.tolerance + 1e-9 * Math.max(1, Math.abs(item.value))
+        ? item.points
+        : 0
     }
     case 'text': {
       const given = answer.kind === 'text' ? folded(answer.text) : ''
-      return given !== '' && item.accepted.some(a => folded(a) === given) ? item.points : 0
+      return given !== '' && item.accepted.some((a) => folded(a) === given) ? item.points : 0
     }
-    default: return assertNever(item)
+    default:
+      return assertNever(item)
   }
 }
 
@@ -33,11 +38,15 @@ export function scoreItem(item: Item, answer: Answer | undefined): number {
 export function isOmitted(answer: Answer | undefined): boolean {
   if (answer === undefined) return true
   switch (answer.kind) {
-    case 'single': return answer.choice === null
-    case 'multiple': return answer.choices.length === 0
+    case 'single':
+      return answer.choice === null
+    case 'multiple':
+      return answer.choices.length === 0
     case 'numeric':
-    case 'text': return answer.text.trim() === ''
-    default: return assertNever(answer)
+    case 'text':
+      return answer.text.trim() === ''
+    default:
+      return assertNever(answer)
   }
 }
 
@@ -50,7 +59,8 @@ export function folded(text: string): string {
 export function readNumber(text: string, unit: string): number | null {
   let rest = text.normalize('NFKC').replace(/−/g, '-').trim()
   const ending = unit.normalize('NFKC').trim()
-  if (ending !== '' && rest.toLowerCase().endsWith(ending.toLowerCase())) rest = rest.slice(0, rest.length - ending.length)
+  if (ending !== '' && rest.toLowerCase().endsWith(ending.toLowerCase()))
+    rest = rest.slice(0, rest.length - ending.length)
   rest = rest.replace(/\s/g, '')
   if (/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(rest)) rest = rest.replace(/,/g, '')
   else rest = rest.replace(',', '.')

@@ -2,16 +2,20 @@ import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, UserId 
 import type { Option } from '../library'
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
-export type Kept = typeof KEPT[number]
+export type Kept = (typeof KEPT)[number]
 export const REVEALS = ['submission', 'close', 'never'] as const
 /** When something is shown: with the submission, after the work has closed for the learner, or never. */
-export type Reveal = typeof REVEALS[number]
+export type Reveal = (typeof REVEALS)[number]
 export const ITEM_ORDERS = ['as-written', 'shuffled'] as const
-export type ItemOrder = typeof ITEM_ORDERS[number]
+export type ItemOrder = (typeof ITEM_ORDERS)[number]
 export const LATE_PER = ['calendar-day', 'instructional-day'] as const
 
 /** Percent taken off per day or part of a day late; the score never falls below `floorPercent` of what was earned. */
-export interface LateRule { readonly percentPerDay: number, readonly per: typeof LATE_PER[number], readonly floorPercent: number }
+export interface LateRule {
+  readonly percentPerDay: number
+  readonly per: (typeof LATE_PER)[number]
+  readonly floorPercent: number
+}
 
 export interface AttemptRules {
   readonly maxAttempts: number | null
@@ -28,13 +32,13 @@ export interface AttemptRules {
 
 /** What a learner gave for one item; the shape follows the item's kind. */
 export type Answer =
-  | { readonly kind: 'single', readonly choice: string | null }
-  | { readonly kind: 'multiple', readonly choices: readonly string[] }
-  | { readonly kind: 'numeric', readonly text: string }
-  | { readonly kind: 'text', readonly text: string }
+  | { readonly kind: 'single'; readonly choice: string | null }
+  | { readonly kind: 'multiple'; readonly choices: readonly string[] }
+  | { readonly kind: 'numeric'; readonly text: string }
+  | { readonly kind: 'text'; readonly text: string }
 
 export const ENDED_BY = ['learner', 'time-limit', 'closing'] as const
-export type EndedBy = typeof ENDED_BY[number]
+export type EndedBy = (typeof ENDED_BY)[number]
 
 /** One try at one assignment. While `submittedAt` is null it is in progress. */
 export interface Attempt {
@@ -51,7 +55,11 @@ export interface Attempt {
   readonly score: AttemptScore | null
 }
 
-export interface ItemScore { readonly itemId: ItemId, readonly points: number, readonly of: number }
+export interface ItemScore {
+  readonly itemId: ItemId
+  readonly points: number
+  readonly of: number
+}
 
 /** `points` earned of `of`; `ratio` after the late deduction. */
 export interface AttemptScore {
@@ -65,9 +73,21 @@ export interface AttemptScore {
 
 /** An item as a learner may see it: nothing here tells the answer. */
 export type LearnerItem =
-  | { readonly id: ItemId, readonly kind: 'single' | 'multiple', readonly stem: string, readonly points: number, readonly options: readonly Option[] }
-  | { readonly id: ItemId, readonly kind: 'numeric', readonly stem: string, readonly points: number, readonly unit: string }
-  | { readonly id: ItemId, readonly kind: 'text', readonly stem: string, readonly points: number }
+  | {
+      readonly id: ItemId
+      readonly kind: 'single' | 'multiple'
+      readonly stem: string
+      readonly points: number
+      readonly options: readonly Option[]
+    }
+  | {
+      readonly id: ItemId
+      readonly kind: 'numeric'
+      readonly stem: string
+      readonly points: number
+      readonly unit: string
+    }
+  | { readonly id: ItemId; readonly kind: 'text'; readonly stem: string; readonly points: number }
 
 /** The learner's own limits and moments that decide about tries. */
 export interface TryTerms {
@@ -79,4 +99,7 @@ export interface TryTerms {
 }
 
 /** School days with their local span, for deductions per instructional day. */
-export interface LateDays { readonly zoneDayOf: (at: Instant) => IsoDay, readonly instructional: ReadonlySet<IsoDay> }
+export interface LateDays {
+  readonly zoneDayOf: (at: Instant) => IsoDay
+  readonly instructional: ReadonlySet<IsoDay>
+}

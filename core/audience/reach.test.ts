@@ -9,13 +9,20 @@ import type { Roster, Target } from './types'
 const g = (id: string) => asId<GroupId>(id)
 const u = ids.user
 const roster: Roster = {
-  classes: new Map([[ids.class('A'), [u('1'), u('2'), u('3')]], [ids.class('B'), [u('3'), u('4')]]]),
-  groups: new Map([[g('north'), [u('1'), u('2')]], [g('mixed'), [u('2'), u('4')]]]),
+  classes: new Map([
+    [ids.class('A'), [u('1'), u('2'), u('3')]],
+    [ids.class('B'), [u('3'), u('4')]],
+  ]),
+  groups: new Map([
+    [g('north'), [u('1'), u('2')]],
+    [g('mixed'), [u('2'), u('4')]],
+  ]),
 }
 const toClass = (id: string): Target => ({ kind: 'class', classId: ids.class(id) })
 const toGroup = (id: string): Target => ({ kind: 'group', groupId: g(id) })
 const toLearner = (id: string): Target => ({ kind: 'learner', learnerId: u(id) })
-const who = (targets: Target[], except: string[] = []) => reach(targets, roster, new Set(except.map(u))).map(r => r.learnerId)
+const who = (targets: Target[], except: string[] = []) =>
+  reach(targets, roster, new Set(except.map(u))).map((r) => r.learnerId)
 
 describe('reach', () => {
   it('reaches each learner once, however often they are named', () => {
@@ -33,8 +40,12 @@ describe('reach', () => {
   })
 
   it('dates a learner reached by group or name by their own classes', () => {
-    expect(reach([toLearner('3')], roster)[0]).toMatchObject({ classIds: ['A', 'B'], byClass: false, byName: true })
-    expect(reach([toGroup('mixed')], roster).map(r => r.classIds)).toEqual([['A'], ['B']])
+    expect(reach([toLearner('3')], roster)[0]).toMatchObject({
+      classIds: ['A', 'B'],
+      byClass: false,
+      byName: true,
+    })
+    expect(reach([toGroup('mixed')], roster).map((r) => r.classIds)).toEqual([['A'], ['B']])
   })
 
   it('reaches nobody through what is unknown or empty', () => {
@@ -45,17 +56,33 @@ describe('reach', () => {
   it('counts heads per class and in all, each learner in one class', () => {
     const counts = headCounts(reach([toClass('A'), toClass('B')], roster))
     expect(counts.all).toBe(4)
-    expect([...counts.byClass]).toEqual([['A', 3], ['B', 1]])
+    expect([...counts.byClass]).toEqual([
+      ['A', 3],
+      ['B', 1],
+    ])
   })
 
   it('gives everybody exactly once and never an excepted one', () => {
-    const learner = fc.integer({ min: 0, max: 30 }).map(n => u(`l${n}`))
-    fc.assert(fc.property(fc.array(fc.uniqueArray(learner, { maxLength: 20 }), { minLength: 1, maxLength: 4 }), fc.uniqueArray(learner, { maxLength: 5 }), (classes, except) => {
-      const big: Roster = { classes: new Map(classes.map((list, i) => [asId<ClassId>(`c${i}`), list])), groups: new Map() }
-      const got = reach(classes.map((_, i) => ({ kind: 'class', classId: asId<ClassId>(`c${i}`) })), big, new Set(except)).map(r => r.learnerId)
-      const expected = new Set(classes.flat().filter(l => !except.includes(l)))
-      expect(got.length).toBe(expected.size)
-      expect(new Set(got)).toEqual(expected)
-    }))
+    const learner = fc.integer({ min: 0, max: 30 }).map((n) => u(`l${n}`))
+    fc.assert(
+      fc.property(
+        fc.array(fc.uniqueArray(learner, { maxLength: 20 }), { minLength: 1, maxLength: 4 }),
+        fc.uniqueArray(learner, { maxLength: 5 }),
+        (classes, except) => {
+          const big: Roster = {
+            classes: new Map(classes.map((list, i) => [asId<ClassId>(`c${i}`), list])),
+            groups: new Map(),
+          }
+          const got = reach(
+            classes.map((_, i) => ({ kind: 'class', classId: asId<ClassId>(`c${i}`) })),
+            big,
+            new Set(except),
+          ).map((r) => r.learnerId)
+          const expected = new Set(classes.flat().filter((l) => !except.includes(l)))
+          expect(got.length).toBe(expected.size)
+          expect(new Set(got)).toEqual(expected)
+        },
+      ),
+    )
   })
 })

@@ -5,8 +5,15 @@ import type { Reached, Roster, Target } from './types'
  * The learners that targets reach, each once, in roster order, without the excepted ones.
  * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those of their own classes in the roster.
  */
-export function reach(targets: readonly Target[], roster: Roster, exceptIds: ReadonlySet<UserId> = new Set()): Reached[] {
-  const found = new Map<UserId, { target: ClassId[], groups: Reached['groupIds'][number][], byName: boolean }>()
+export function reach(
+  targets: readonly Target[],
+  roster: Roster,
+  exceptIds: ReadonlySet<UserId> = new Set(),
+): Reached[] {
+  const found = new Map<
+    UserId,
+    { target: ClassId[]; groups: Reached['groupIds'][number][]; byName: boolean }
+  >()
   const note = (learnerId: UserId) => {
     const known = found.get(learnerId)
     if (known || exceptIds.has(learnerId)) return known
@@ -15,17 +22,28 @@ export function reach(targets: readonly Target[], roster: Roster, exceptIds: Rea
     return fresh
   }
   for (const target of targets) {
-    if (target.kind === 'class') for (const id of roster.classes.get(target.classId) ?? []) note(id)?.target.push(target.classId)
-    else if (target.kind === 'group') for (const id of roster.groups.get(target.groupId) ?? []) note(id)?.groups.push(target.groupId)
+    if (target.kind === 'class')
+      for (const id of roster.classes.get(target.classId) ?? []) note(id)?.target.push(target.classId)
+    else if (target.kind === 'group')
+      for (const id of roster.groups.get(target.groupId) ?? []) note(id)?.groups.push(target.groupId)
     else {
       const known = note(target.learnerId)
       if (known) known.byName = true
     }
   }
-  const homes = homesOf(roster, new Set([...found].filter(([, how]) => how.target.length === 0).map(([id]) => id)))
+  const homes = homesOf(
+    roster,
+    new Set([...found].filter(([, how]) => how.target.length === 0).map(([id]) => id)),
+  )
   return [...found].map(([learnerId, how]) => {
     const byClass = how.target.length > 0
-    return { learnerId, classIds: distinct(byClass ? how.target : homes.get(learnerId) ?? []), groupIds: distinct(how.groups), byClass, byName: how.byName }
+    return {
+      learnerId,
+      classIds: distinct(byClass ? how.target : (homes.get(learnerId) ?? [])),
+      groupIds: distinct(how.groups),
+      byClass,
+      byName: how.byName,
+    }
   })
 }
 
@@ -48,7 +66,10 @@ function homesOf(roster: Roster, wanted: ReadonlySet<UserId>): Map<UserId, Class
 }
 
 /** Learners per class and in all; a learner counts in the first class that sets their dates. */
-export function headCounts(reached: readonly Reached[]): { readonly all: number, readonly byClass: ReadonlyMap<ClassId, number> } {
+export function headCounts(reached: readonly Reached[]): {
+  readonly all: number
+  readonly byClass: ReadonlyMap<ClassId, number>
+} {
   const byClass = new Map<ClassId, number>()
   for (const { classIds } of reached) {
     const home = classIds[0]

@@ -1,11 +1,16 @@
 /** Why an assignment cannot go to the chosen recipients. */
 export type AudienceRefusal =
-  | { readonly code: 'audience/nobody-chosen', readonly field: 'targets' }
-  | { readonly code: 'audience/nobody-reached', readonly field: 'targets' }
-  | { readonly code: 'audience/not-your-class', readonly field: 'targets', readonly name: string }
-  | { readonly code: 'audience/unknown-target', readonly field: 'targets', readonly id: string }
-  | { readonly code: 'audience/already-begun', readonly field: 'resourceId' }
-  | { readonly code: 'audience/withdrawn', readonly field: 'state' }
-  | { readonly code: 'audience/not-in-class', readonly field: 'learnerIds', readonly id: string }
-  | { readonly code: 'audience/bad-rows', readonly field: 'text', readonly lines: readonly number[] }
-  | { readonly code: 'audience/sign-in-taken', readonly field: 'text', readonly line: number, readonly signIn: string }
+  | { readonly code: 'audience/nobody-chosen'; readonly field: 'targets' }
+  | { readonly code: 'audience/nobody-reached'; readonly field: 'targets' }
+  | { readonly code: 'audience/not-your-class'; readonly field: 'targets'; readonly name: string }
+  | { readonly code: 'audience/unknown-target'; readonly field: 'targets'; readonly id: string }
+  | { readonly code: 'audience/already-begun'; readonly field: 'resourceId' }
+  | { readonly code: 'audience/withdrawn'; readonly field: 'state' }
+  | { readonly code: 'audience/not-in-class'; readonly field: 'learnerIds'; readonly id: string }
+  | { readonly code: 'audience/bad-rows'; readonly field: 'text'; readonly lines: readonly number[] }
+  | {
+      readonly code: 'audience/sign-in-taken'
+      readonly field: 'text'
+      readonly line: number
+      readonly signIn: string
+    }

@@ -4,7 +4,14 @@ const RANK: Record<Layer<never>['level'], number> = { class: 1, group: 2, learne
 
 /** An assignment's own values, before anybody changes anything. */
 export function asDefaults<F extends object>(fields: F): ResolvedFields<F> {
-  return { fields, because: (Object.keys(fields) as (keyof F)[]).map(field => ({ field, level: 'assignment', sourceId: null })) }
+  return {
+    fields,
+    because: (Object.keys(fields) as (keyof F)[]).map((field) => ({
+      field,
+      level: 'assignment',
+      sourceId: null,
+    })),
+  }
 }
 
 /**
@@ -12,7 +19,11 @@ export function asDefaults<F extends object>(fields: F): ResolvedFields<F> {
  * Among several layers of one level, the value kinder to the learner. Every field says where it came from.
  * @param below the assignment's defaults, or what lower levels have made of them.
  */
-export function resolveFields<F extends object>(below: ResolvedFields<F>, layers: readonly Layer<F>[], kinder: Kinder<F>): ResolvedFields<F> {
+export function resolveFields<F extends object>(
+  below: ResolvedFields<F>,
+  layers: readonly Layer<F>[],
+  kinder: Kinder<F>,
+): ResolvedFields<F> {
   if (layers.length === 0) return below
   const won: { [K in keyof F]?: Layer<F> } = {}
   for (const layer of layers) {
@@ -30,7 +41,12 @@ export function resolveFields<F extends object>(below: ResolvedFields<F>, layers
 }
 
 /** Whether a layer's value of a field goes before the one that has won so far. */
-function wins<F, K extends keyof F>(layer: Layer<F>, best: Layer<F> | undefined, field: K, kinder: Kinder<F>): boolean {
+function wins<F, K extends keyof F>(
+  layer: Layer<F>,
+  best: Layer<F> | undefined,
+  field: K,
+  kinder: Kinder<F>,
+): boolean {
   const given = layer.fields[field]
   if (given === undefined || best === undefined) return given !== undefined
   const higher = RANK[layer.level] - RANK[best.level]

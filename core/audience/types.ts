@@ -4,9 +4,9 @@ export const TARGET_KINDS = ['class', 'group', 'learner'] as const
 
 /** Whom an assignment goes to. */
 export type Target =
-  | { readonly kind: 'class', readonly classId: ClassId }
-  | { readonly kind: 'group', readonly groupId: GroupId }
-  | { readonly kind: 'learner', readonly learnerId: UserId }
+  | { readonly kind: 'class'; readonly classId: ClassId }
+  | { readonly kind: 'group'; readonly groupId: GroupId }
+  | { readonly kind: 'learner'; readonly learnerId: UserId }
 
 /** Who is where, now. Only classes of the one who assigns. */
 export interface Roster {
@@ -25,7 +25,7 @@ export interface Reached {
 
 export const LEVELS = ['assignment', 'class', 'group', 'learner', 'accommodation', 'started'] as const
 /** Which layer set a value: later levels win over earlier ones. */
-export type Level = typeof LEVELS[number]
+export type Level = (typeof LEVELS)[number]
 
 /** Values one layer sets; a key that is absent leaves the field to the layer below. */
 export interface Layer<F> {
@@ -37,10 +37,17 @@ export interface Layer<F> {
 }
 
 /** Where a resolved field came from. */
-export interface Because<F> { readonly field: keyof F, readonly level: Level, readonly sourceId: string | null }
+export interface Because<F> {
+  readonly field: keyof F
+  readonly level: Level
+  readonly sourceId: string | null
+}
 
 /** Values with the reason for each. */
-export interface ResolvedFields<F> { readonly fields: F, readonly because: readonly Because<F>[] }
+export interface ResolvedFields<F> {
+  readonly fields: F
+  readonly because: readonly Because<F>[]
+}
 
 /** Per field: positive when `a` is kinder to the learner than `b`. */
 export type Kinder<F> = { readonly [K in keyof F]: (a: F[K], b: F[K]) => number }

@@ -3,7 +3,17 @@ import type { WindowField } from './types'
 
 /** Why a window cannot be set; `field` is the moment to correct. */
 export type AvailabilityRefusal =
-  | { readonly code: 'availability/anchor-past-year', readonly field: WindowField, readonly lessonId: LessonId, readonly offset: number, readonly meetings: number }
-  | { readonly code: 'availability/lesson-not-laid-out', readonly field: WindowField, readonly lessonId: LessonId }
-  | { readonly code: 'availability/out-of-order', readonly field: WindowField, readonly before: WindowField }
-  | { readonly code: 'availability/no-layout', readonly field: WindowField }
+  | {
+      readonly code: 'availability/anchor-past-year'
+      readonly field: WindowField
+      readonly lessonId: LessonId
+      readonly offset: number
+      readonly meetings: number
+    }
+  | {
+      readonly code: 'availability/lesson-not-laid-out'
+      readonly field: WindowField
+      readonly lessonId: LessonId
+    }
+  | { readonly code: 'availability/out-of-order'; readonly field: WindowField; readonly before: WindowField }
+  | { readonly code: 'availability/no-layout'; readonly field: WindowField }

@@ -10,11 +10,30 @@ import type { Anchor, WindowField } from './types'
 const year = aYear({ lastOn: isoDay('2026-09-18') })
 /** Tue and Thu at 9:00; a takes 1 Sep and half of 3 Sep, b the rest of it and half of 8 Sep. */
 function ground(days: Parameters<typeof onDays>, lost: string[] = []): Ground {
-  const calendar = meetings(year, ids.class('c'), onDays(...days), lost.map(on => ({ kind: 'cancel' as const, on: isoDay(on), startMinute: 540, why: 'x' })))
+  const calendar = meetings(
+    year,
+    ids.class('c'),
+    onDays(...days),
+    lost.map((on) => ({ kind: 'cancel' as const, on: isoDay(on), startMinute: 540, why: 'x' })),
+  )
   const extents = extentsOf(layOut({ lessons: [aLesson('a', 1.5), aLesson('b')] }, calendar.meetings))
-  return { zone: zoneOf(year.zone), firstOn: year.firstOn, lastOn: year.lastOn, meetings: calendar.meetings, extents }
+  return {
+    zone: zoneOf(year.zone),
+    firstOn: year.firstOn,
+    lastOn: year.lastOn,
+    meetings: calendar.meetings,
+    extents,
+  }
 }
-const anchor = (part: Partial<Anchor> = {}): Anchor => ({ kind: 'anchor', lessonId: ids.lesson('a'), edge: 'first', offset: 0, step: 'meetings', at: 'class-start', ...part })
+const anchor = (part: Partial<Anchor> = {}): Anchor => ({
+  kind: 'anchor',
+  lessonId: ids.lesson('a'),
+  edge: 'first',
+  offset: 0,
+  step: 'meetings',
+  at: 'class-start',
+  ...part,
+})
 const iso = (moment: Anchor, field: WindowField = 'opens', on = ground([2, 4])) => {
   const got = resolveMoment(moment, field, on)
   return got.ok ? new Date(got.value).toISOString().slice(5, 16) : got.error.code
@@ -39,11 +58,15 @@ describe('resolveMoment', () => {
   })
 
   it('gives each class its own moment', () => {
-    expect(iso(anchor({ edge: 'last', offset: 1, at: 'class-end' }), 'due', ground([1, 3, 5]))).toBe('09-04T15:50')
+    expect(iso(anchor({ edge: 'last', offset: 1, at: 'class-end' }), 'due', ground([1, 3, 5]))).toBe(
+      '09-04T15:50',
+    )
   })
 
   it('moves when a meeting before it is lost', () => {
-    expect(iso(anchor({ lessonId: ids.lesson('b') }), 'opens', ground([2, 4], ['2026-09-01']))).toBe('09-08T15:00')
+    expect(iso(anchor({ lessonId: ids.lesson('b') }), 'opens', ground([2, 4], ['2026-09-01']))).toBe(
+      '09-08T15:00',
+    )
   })
 
   it('refuses an anchor past the year, before it, or on a lesson that is not laid out', () => {
@@ -56,8 +79,13 @@ describe('resolveMoment', () => {
 
   it('reads a whole day from its start as a start, through its end as an end', () => {
     const day = { kind: 'day' as const, on: isoDay('2026-09-02') }
-    const when = (field: WindowField) => new Date(resolveMoment(day, field, ground([2])).value ?? 0).toISOString().slice(5, 16)
-    expect([when('opens'), when('due'), when('closes')]).toEqual(['09-02T06:00', '09-03T06:00', '09-03T06:00'])
+    const when = (field: WindowField) =>
+      new Date(resolveMoment(day, field, ground([2])).value ?? 0).toISOString().slice(5, 16)
+    expect([when('opens'), when('due'), when('closes')]).toEqual([
+      '09-02T06:00',
+      '09-03T06:00',
+      '09-03T06:00',
+    ])
   })
 
   it('lets a window through the 2nd and one from the 3rd touch', () => {

@@ -10,7 +10,7 @@ export interface Ground {
   readonly firstOn: IsoDay
   readonly lastOn: IsoDay
   readonly meetings: readonly Meeting[]
-  readonly extents: ReadonlyMap<LessonId, { readonly first: number, readonly last: number }> | null
+  readonly extents: ReadonlyMap<LessonId, { readonly first: number; readonly last: number }> | null
 }
 
 /** True for moments that end something: a whole day then lasts through its end. */
@@ -23,21 +23,36 @@ export function isEnd(field: WindowField): boolean {
  * Refused when an anchor's lesson is not in the layout, or when the anchor points before the first or past the last meeting or day of the year.
  * @example "last meeting + 1, class end" of a lesson whose last meeting is Tue: the end of the class's meeting after that Tuesday.
  */
-export function resolveMoment(moment: Moment, field: WindowField, ground: Ground): Result<Instant, AvailabilityRefusal> {
+export function resolveMoment(
+  moment: Moment,
+  field: WindowField,
+  ground: Ground,
+): Result<Instant, AvailabilityRefusal> {
   if (moment.kind === 'day') return ok(ground.zone.at(moment.on, isEnd(field) ? 1440 : 0))
   if (moment.kind === 'time') return ok(ground.zone.at(moment.on, moment.minuteOfDay))
   return resolveAnchor(moment, field, ground)
 }
 
-function resolveAnchor(anchor: Anchor, field: WindowField, ground: Ground): Result<Instant, AvailabilityRefusal> {
+function resolveAnchor(
+  anchor: Anchor,
+  field: WindowField,
+  ground: Ground,
+): Result<Instant, AvailabilityRefusal> {
   if (ground.extents === null) return refuse({ code: 'availability/no-layout', field })
   const extent = ground.extents.get(anchor.lessonId)
   if (!extent) return refuse({ code: 'availability/lesson-not-laid-out', field, lessonId: anchor.lessonId })
   const edge = anchor.edge === 'first' ? extent.first : extent.last
-  const past = { code: 'availability/anchor-past-year', field, lessonId: anchor.lessonId, offset: anchor.offset, meetings: ground.meetings.length } as const
+  const past = {
+    code: 'availability/anchor-past-year',
+    field,
+    lessonId: anchor.lessonId,
+    offset: anchor.offset,
+    meetings: ground.meetings.length,
+  } as const
   const meeting = ground.meetings[anchor.step === 'meetings' ? edge + anchor.offset : edge]
   if (!meeting) return refuse(past)
-  if (anchor.step === 'meetings' || anchor.offset === 0) return ok(inDay(meeting.on, meeting, anchor, ground.zone))
+  if (anchor.step === 'meetings' || anchor.offset === 0)
+    return ok(inDay(meeting.on, meeting, anchor, ground.zone))
   const on = addDays(meeting.on, anchor.offset)
   if (on < ground.firstOn || on > ground.lastOn) return refuse(past)
   // days away from class: class start and end mean the class's own time of day that meeting

@@ -8,7 +8,10 @@ import { WINDOW_FIELDS } from './types'
 import type { Window, WindowField, WindowSpec } from './types'
 
 /** Moments of a spec that are given, resolved in one class. Absent keys stay absent; null stays null. */
-export function resolveGiven(spec: Partial<WindowSpec>, ground: Ground): Result<Partial<Window>, AvailabilityRefusal> {
+export function resolveGiven(
+  spec: Partial<WindowSpec>,
+  ground: Ground,
+): Result<Partial<Window>, AvailabilityRefusal> {
   const out: Partial<Record<WindowField, Instant | null>> = {}
   for (const field of WINDOW_FIELDS) {
     const moment = spec[field]
@@ -38,12 +41,13 @@ export function completed({ listed, opens, due, closes, putAway }: Window): Wind
 
 /** listed ≤ opens < due ≤ closes ≤ put away, over the moments that are there. Names the first moment that comes too early. */
 export function checkOrder(window: Window): Result<Window, AvailabilityRefusal> {
-  let before: { field: WindowField, at: Instant } | null = null
+  let before: { field: WindowField; at: Instant } | null = null
   for (const field of WINDOW_FIELDS) {
     const at = window[field]
     if (at === null) continue
     const strictly = before !== null && isStart(before.field) && !isStart(field)
-    if (before !== null && (strictly ? at <= before.at : at < before.at)) return refuse({ code: 'availability/out-of-order', field, before: before.field })
+    if (before !== null && (strictly ? at <= before.at : at < before.at))
+      return refuse({ code: 'availability/out-of-order', field, before: before.field })
     before = { field, at }
   }
   return ok(window)
@@ -66,7 +70,13 @@ export function withExtraDays(window: Window, days: number, zone: Zone): Window 
 /** After layers are mixed: nobody loses work because one moment was made kinder and its neighbour was not. */
 export function mended({ listed, opens, due, closes, putAway }: Window): Window {
   const ends = due === null ? closes : latest(closes, due)
-  return { listed: listed === null ? null : earliest(listed, opens), opens, due, closes: ends, putAway: putAway === null || ends === null ? putAway : latest(putAway, ends) }
+  return {
+    listed: listed === null ? null : earliest(listed, opens),
+    opens,
+    due,
+    closes: ends,
+    putAway: putAway === null || ends === null ? putAway : latest(putAway, ends),
+  }
 }
 
 function earliest(a: Instant | null, b: Instant | null): Instant | null {
@@ -80,5 +90,11 @@ function latest(a: Instant | null, b: Instant | null): Instant | null {
 export function grownOnly(had: Window, next: Window): Window {
   const start = (a: Instant | null, b: Instant | null) => (a === null || b === null ? null : a < b ? a : b)
   const end = (a: Instant | null, b: Instant | null) => (a === null || b === null ? null : a > b ? a : b)
-  return { listed: start(had.listed, next.listed), opens: start(had.opens, next.opens), due: end(had.due, next.due), closes: end(had.closes, next.closes), putAway: end(had.putAway, next.putAway) }
+  return {
+    listed: start(had.listed, next.listed),
+    opens: start(had.opens, next.opens),
+    due: end(had.due, next.due),
+    closes: end(had.closes, next.closes),
+    putAway: end(had.putAway, next.putAway),
+  }
 }

@@ -13,11 +13,11 @@ export interface Anchor {
 export type Moment =
   | Anchor
   /** A whole day: as a start its 00:00, as an end the following 00:00. */
-  | { readonly kind: 'day', readonly on: IsoDay }
-  | { readonly kind: 'time', readonly on: IsoDay, readonly minuteOfDay: number }
+  | { readonly kind: 'day'; readonly on: IsoDay }
+  | { readonly kind: 'time'; readonly on: IsoDay; readonly minuteOfDay: number }
 
 export const WINDOW_FIELDS = ['listed', 'opens', 'due', 'closes', 'putAway'] as const
-export type WindowField = typeof WINDOW_FIELDS[number]
+export type WindowField = (typeof WINDOW_FIELDS)[number]
 
 /** How a window is given. null: absent (listed and open from publishing; no due date; closes when due, else never; never put away). */
 export type WindowSpec = { readonly [F in WindowField]: Moment | null }
@@ -26,7 +26,11 @@ export type WindowSpec = { readonly [F in WindowField]: Moment | null }
 export type Window = { readonly [F in WindowField]: Instant | null }
 
 export const WORK_STATES = ['not-listed', 'coming-up', 'open', 'late', 'closed', 'put-away'] as const
-export type WorkState = typeof WORK_STATES[number]
+export type WorkState = (typeof WORK_STATES)[number]
 
-export interface Accommodation { readonly timeFactor: number, readonly extraAttempts: number, readonly extraDays: number }
+export interface Accommodation {
+  readonly timeFactor: number
+  readonly extraAttempts: number
+  readonly extraDays: number
+}
 export const NO_ACCOMMODATION: Accommodation = { timeFactor: 1, extraAttempts: 0, extraDays: 0 }

@@ -2,10 +2,35 @@
 export type { Brand } from './brand'
 export { assertNever } from './assertNever'
 export { asId, isId } from './ids'
-export type { AssignmentId, AttemptId, BookId, ClassId, GroupId, ItemId, LessonId, PlanId, ResourceId, SchoolId, UnitId, UserId, YearId } from './ids'
+export type {
+  AssignmentId,
+  AttemptId,
+  BookId,
+  ClassId,
+  GroupId,
+  ItemId,
+  LessonId,
+  PlanId,
+  ResourceId,
+  SchoolId,
+  UnitId,
+  UserId,
+  YearId,
+} from './ids'
 export { MINUTE_MS, addMinutes, instant, parseInstant } from './instant'
 export type { Instant, Minutes } from './instant'
-export { WEEKDAYS, addDays, dayNumber, dayOfNumber, daysThrough, isoDay, mondayOf, parseIsoDay, weekdayOf, weekdayOfNumber } from './isoDay'
+export {
+  WEEKDAYS,
+  addDays,
+  dayNumber,
+  dayOfNumber,
+  daysThrough,
+  isoDay,
+  mondayOf,
+  parseIsoDay,
+  weekdayOf,
+  weekdayOfNumber,
+} from './isoDay'
 export type { IsoDay, Weekday } from './isoDay'
 export { seedOf, seededRandom, shuffled } from './random'
 export type { Random } from './random'

@@ -1,15 +1,28 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { addDays, dayNumber, dayOfNumber, daysThrough, isoDay, mondayOf, parseIsoDay, weekdayOf } from './index'
+import {
+  addDays,
+  dayNumber,
+  dayOfNumber,
+  daysThrough,
+  isoDay,
+  mondayOf,
+  parseIsoDay,
+  weekdayOf,
+} from './index'
 
 describe('calendar dates', () => {
   it('reads real dates only, without clamping', () => {
     expect(parseIsoDay('2028-02-29')).toBe('2028-02-29')
-    for (const bad of ['2027-02-29', '2026-02-31', '2026-13-01', '2026-1-1', '2026-10-14T00:00', '']) expect(parseIsoDay(bad)).toBeNull()
+    for (const bad of ['2027-02-29', '2026-02-31', '2026-13-01', '2026-1-1', '2026-10-14T00:00', ''])
+      expect(parseIsoDay(bad)).toBeNull()
     expect(() => isoDay('2026-02-31')).toThrow('not a calendar date')
   })
   it('takes exactly the dates that the calendar has', () => {
-    const slowly = (text: string) => { const ms = Date.parse(`${text}T00:00:00Z`); return Number.isNaN(ms) ? null : new Date(ms).toISOString().slice(0, 10) === text ? text : null }
+    const slowly = (text: string) => {
+      const ms = Date.parse(`${text}T00:00:00Z`)
+      return Number.isNaN(ms) ? null : new Date(ms).toISOString().slice(0, 10) === text ? text : null
+    }
     const two = (n: number) => String(n).padStart(2, '0')
     for (const year of [1600, 1900, 2000, 2026, 2027, 2028, 2100]) {
       for (let month = 0; month <= 13; month++) {
@@ -34,6 +47,6 @@ describe('calendar dates', () => {
     expect(daysThrough(isoDay('2026-12-30'), isoDay('2026-12-29'))).toEqual([])
   })
   it('goes to numbers and back', () => {
-    fc.assert(fc.property(fc.integer({ min: -20_000, max: 40_000 }), n => dayNumber(dayOfNumber(n)) === n))
+    fc.assert(fc.property(fc.integer({ min: -20_000, max: 40_000 }), (n) => dayNumber(dayOfNumber(n)) === n))
   })
 })

@@ -13,7 +13,11 @@ const DAY_MS = 86_400_000
 /** Reads 'YYYY-MM-DD'; null for anything else, 31 February included (never clamped). */
 export function parseIsoDay(text: string): IsoDay | null {
   if (!SHAPE.test(text)) return null
-  const [year, month, day] = [Number(text.slice(0, 4)), Number(text.slice(5, 7)), Number(text.slice(8))] as const
+  const [year, month, day] = [
+    Number(text.slice(0, 4)),
+    Number(text.slice(5, 7)),
+    Number(text.slice(8)),
+  ] as const
   return year >= 100 && day >= 1 && day <= daysIn(year, month) ? (text as IsoDay) : null
 }
 
@@ -52,7 +56,7 @@ export function weekdayOf(day: IsoDay): Weekday {
 
 /** Monday = 1 … Sunday = 7 of a day number; 1970-01-01 was a Thursday. */
 export function weekdayOfNumber(number: number): Weekday {
-  return ((((number + 3) % 7) + 7) % 7 + 1) as Weekday
+  return (((((number + 3) % 7) + 7) % 7) + 1) as Weekday
 }
 
 /** The Monday of the date's ISO week. */

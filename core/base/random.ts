@@ -3,7 +3,7 @@ export type Random = () => number
 
 /** A 32-bit seed from text (FNV-1a). */
 export function seedOf(text: string): number {
-  let hash = 0x811C9DC5
+  let hash = 0x811c9dc5
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
   return hash >>> 0
 }
@@ -12,7 +12,7 @@ export function seedOf(text: string): number {
 export function seededRandom(seed: number): Random {
   let state = seed >>> 0
   return () => {
-    state = (state + 0x6D2B79F5) >>> 0
+    state = (state + 0x6d2b79f5) >>> 0
     let t = Math.imul(state ^ (state >>> 15), state | 1)
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296

@@ -5,11 +5,19 @@ import { checkPattern, checkYear } from './checkYear'
 import type { SchoolYear } from './types'
 
 const codeOf = (part: Partial<SchoolYear>) => checkYear(aYear(part)).error?.code
-const term = (name: string, firstOn: string, lastOn: string) => ({ name, firstOn: isoDay(firstOn), lastOn: isoDay(lastOn) })
+const term = (name: string, firstOn: string, lastOn: string) => ({
+  name,
+  firstOn: isoDay(firstOn),
+  lastOn: isoDay(lastOn),
+})
 
 describe('checkYear', () => {
   it('accepts a year whose parts agree', () => {
-    expect(checkYear(aYear({ terms: [term('One', '2026-08-31', '2026-10-30'), term('Two', '2026-10-31', '2026-12-18')] })).ok).toBe(true)
+    expect(
+      checkYear(
+        aYear({ terms: [term('One', '2026-08-31', '2026-10-30'), term('Two', '2026-10-31', '2026-12-18')] }),
+      ).ok,
+    ).toBe(true)
   })
 
   it.each<[string, Partial<SchoolYear>]>([
@@ -21,10 +29,22 @@ describe('checkYear', () => {
     ['calendar/note-ends-before-start', { notes: [closure('2026-09-10', '2026-09-09')] }],
     ['calendar/term-ends-before-start', { terms: [term('One', '2026-10-01', '2026-09-30')] }],
     ['calendar/term-outside-year', { terms: [term('One', '2026-08-30', '2026-09-30')] }],
-    ['calendar/terms-overlap', { terms: [term('One', '2026-08-31', '2026-10-30'), term('Two', '2026-10-30', '2026-12-18')] }],
+    [
+      'calendar/terms-overlap',
+      { terms: [term('One', '2026-08-31', '2026-10-30'), term('Two', '2026-10-30', '2026-12-18')] },
+    ],
     ['calendar/bad-rotation', { rotation: { labels: ['A', 'A'], advance: 'date', overrides: [] } }],
     ['calendar/bad-rotation', { rotation: { labels: [], advance: 'date', overrides: [] } }],
-    ['calendar/bad-rotation', { rotation: { labels: ['A', 'B'], advance: 'date', overrides: [{ on: isoDay('2026-09-02'), label: 'C' }] } }],
+    [
+      'calendar/bad-rotation',
+      {
+        rotation: {
+          labels: ['A', 'B'],
+          advance: 'date',
+          overrides: [{ on: isoDay('2026-09-02'), label: 'C' }],
+        },
+      },
+    ],
   ])('refuses with %s', (code, part) => {
     expect(codeOf(part)).toBe(code)
   })
@@ -40,19 +60,38 @@ describe('checkPattern', () => {
 
   it('refuses an empty pattern, unknown letters, impossible minutes', () => {
     expect(checkPattern(year, []).error).toEqual({ code: 'calendar/no-meetings', field: 'pattern' })
-    expect(checkPattern(year, [{ ...row, day: { label: 'C' } }]).error).toMatchObject({ code: 'calendar/unknown-label', label: 'C' })
-    expect(checkPattern(year, [{ ...row, minutes: 4 }]).error).toMatchObject({ code: 'calendar/bad-meeting-minutes' })
-    expect(checkPattern(year, [{ ...row, startMinute: 1400 }]).error).toMatchObject({ code: 'calendar/bad-meeting-minutes' })
+    expect(checkPattern(year, [{ ...row, day: { label: 'C' } }]).error).toMatchObject({
+      code: 'calendar/unknown-label',
+      label: 'C',
+    })
+    expect(checkPattern(year, [{ ...row, minutes: 4 }]).error).toMatchObject({
+      code: 'calendar/bad-meeting-minutes',
+    })
+    expect(checkPattern(year, [{ ...row, startMinute: 1400 }]).error).toMatchObject({
+      code: 'calendar/bad-meeting-minutes',
+    })
   })
 
   it('refuses a row that ends before it begins', () => {
-    expect(checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-02'), throughOn: isoDay('2026-10-01') }]).error).toMatchObject({ code: 'calendar/meeting-ends-before-start', fromOn: '2026-10-02' })
-    expect(checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-10-01') }]).ok).toBe(true)
+    expect(
+      checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-02'), throughOn: isoDay('2026-10-01') }]).error,
+    ).toMatchObject({ code: 'calendar/meeting-ends-before-start', fromOn: '2026-10-02' })
+    expect(
+      checkPattern(year, [{ ...row, fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-10-01') }]).ok,
+    ).toBe(true)
   })
 
   it('refuses meetings that overlap on one day, but not those that touch or hold at different dates', () => {
-    expect(checkPattern(year, [row, { ...row, startMinute: 589 }]).error).toMatchObject({ code: 'calendar/meetings-overlap', day: 'A' })
+    expect(checkPattern(year, [row, { ...row, startMinute: 589 }]).error).toMatchObject({
+      code: 'calendar/meetings-overlap',
+      day: 'A',
+    })
     expect(checkPattern(year, [row, { ...row, startMinute: 590 }]).ok).toBe(true)
-    expect(checkPattern(year, [{ ...row, throughOn: isoDay('2026-09-30') }, { ...row, fromOn: isoDay('2026-10-01') }]).ok).toBe(true)
+    expect(
+      checkPattern(year, [
+        { ...row, throughOn: isoDay('2026-09-30') },
+        { ...row, fromOn: isoDay('2026-10-01') },
+      ]).ok,
+    ).toBe(true)
   })
 })

@@ -5,7 +5,15 @@ import { schoolDays } from './dayLetters'
 import type { Rotation } from './types'
 
 const letters = (rotation: Partial<Rotation>, closed: string[] = []) =>
-  schoolDays(aYear({ lastOn: isoDay('2026-09-08'), rotation: { labels: ['A', 'B'], advance: 'instructional', overrides: [], ...rotation }, notes: closed.map(d => closure(d)) })).map(d => d.label ?? '-').join('')
+  schoolDays(
+    aYear({
+      lastOn: isoDay('2026-09-08'),
+      rotation: { labels: ['A', 'B'], advance: 'instructional', overrides: [], ...rotation },
+      notes: closed.map((d) => closure(d)),
+    }),
+  )
+    .map((d) => d.label ?? '-')
+    .join('')
 
 describe('schoolDays', () => {
   it('goes round the letters on school days only', () => {
@@ -28,11 +36,17 @@ describe('schoolDays', () => {
 
   it('has no letters without a rotation and keeps closed days in the list', () => {
     const days = schoolDays(aYear({ lastOn: isoDay('2026-09-02'), notes: [closure('2026-09-01')] }))
-    expect(days).toEqual([{ on: '2026-08-31', label: null, closedBy: null }, { on: '2026-09-01', label: null, closedBy: 'Closed 2026-09-01' }, { on: '2026-09-02', label: null, closedBy: null }])
+    expect(days).toEqual([
+      { on: '2026-08-31', label: null, closedBy: null },
+      { on: '2026-09-01', label: null, closedBy: 'Closed 2026-09-01' },
+      { on: '2026-09-02', label: null, closedBy: null },
+    ])
   })
 
   it('ignores closures of single classes', () => {
     const one = closure('2026-09-01', '2026-09-01', { classIds: ['c' as never] })
-    expect(schoolDays(aYear({ lastOn: isoDay('2026-09-02'), notes: [one] })).every(d => d.closedBy === null)).toBe(true)
+    expect(
+      schoolDays(aYear({ lastOn: isoDay('2026-09-02'), notes: [one] })).every((d) => d.closedBy === null),
+    ).toBe(true)
   })
 })

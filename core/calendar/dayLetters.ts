@@ -17,19 +17,23 @@ export interface SchoolDay {
  * A letter set by hand holds for its day and the count goes on from it.
  */
 export function schoolDays(year: SchoolYear): SchoolDay[] {
-  const closures = year.notes.filter(n => n.kind === 'closure' && n.classIds.length === 0)
-  const byHand = new Map(year.rotation?.overrides.map(o => [o.on, o.label]))
+  const closures = year.notes.filter((n) => n.kind === 'closure' && n.classIds.length === 0)
+  const byHand = new Map(year.rotation?.overrides.map((o) => [o.on, o.label]))
   const labels = year.rotation?.labels ?? []
   const days: SchoolDay[] = []
   let turn = 0
   for (let n = dayNumber(year.firstOn), last = dayNumber(year.lastOn); n <= last; n++) {
     if (!year.weekdays.includes(weekdayOfNumber(n))) continue
     const on = dayOfNumber(n)
-    const closedBy = closures.find(c => c.fromOn <= on && on <= c.throughOn)?.name ?? null
+    const closedBy = closures.find((c) => c.fromOn <= on && on <= c.throughOn)?.name ?? null
     const set = byHand.get(on)
     if (set !== undefined && labels.includes(set)) turn = labels.indexOf(set)
     const usesLetter = labels.length > 0 && (closedBy === null || year.rotation?.advance === 'date')
-    days.push({ on, closedBy, label: usesLetter && closedBy === null ? labels[turn % labels.length] ?? null : null })
+    days.push({
+      on,
+      closedBy,
+      label: usesLetter && closedBy === null ? (labels[turn % labels.length] ?? null) : null,
+    })
     if (usesLetter) turn = (turn + 1) % labels.length
   }
   return days

@@ -5,6 +5,17 @@ export type { SchoolDay } from './dayLetters'
 export { WHOLE_FROM, lossesBetween, meetings } from './meetings'
 export type { CalendarRefusal } from './refusals'
 export { DAY_NOTE_KINDS } from './types'
-export type { ClassCalendar, DayNote, DayNoteKind, LostMeeting, Meeting, MeetingChange, PatternRow, Rotation, SchoolYear, Term } from './types'
+export type {
+  ClassCalendar,
+  DayNote,
+  DayNoteKind,
+  LostMeeting,
+  Meeting,
+  MeetingChange,
+  PatternRow,
+  Rotation,
+  SchoolYear,
+  Term,
+} from './types'
 export { isZone, zoneOf } from './zone'
 export type { Zone } from './zone'

@@ -2,7 +2,15 @@ import { weekdayOf } from '../base'
 import type { ClassId, IsoDay } from '../base'
 import { schoolDays } from './dayLetters'
 import type { SchoolDay } from './dayLetters'
-import type { ClassCalendar, DayNote, LostMeeting, Meeting, MeetingChange, PatternRow, SchoolYear } from './types'
+import type {
+  ClassCalendar,
+  DayNote,
+  LostMeeting,
+  Meeting,
+  MeetingChange,
+  PatternRow,
+  SchoolYear,
+} from './types'
 import { zoneOf } from './zone'
 import type { Zone } from './zone'
 
@@ -19,16 +27,29 @@ const BREAK_DAYS = 2
  * @param zone pass one to share its cache between classes.
  * @example An A-day class after a closed Monday (letters advancing on instructional days) meets on the Tuesday if Monday was an A day.
  */
-export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly PatternRow[], changes: readonly MeetingChange[], zone: Zone = zoneOf(year.zone)): ClassCalendar {
+export function meetings(
+  year: SchoolYear,
+  classId: ClassId,
+  pattern: readonly PatternRow[],
+  changes: readonly MeetingChange[],
+  zone: Zone = zoneOf(year.zone),
+): ClassCalendar {
   const { wholeFromRatio = WHOLE_FROM } = year
   const drafts: Draft[] = []
   const lost: LostMeeting[] = []
-  const notes = year.notes.filter(n => n.classIds.length === 0 || n.classIds.includes(classId))
+  const notes = year.notes.filter((n) => n.classIds.length === 0 || n.classIds.includes(classId))
   const days = schoolDays(year)
   for (const day of days) {
     for (const row of pattern) {
       if (!rowHolds(row, day)) continue
-      const draft = { on: day.on, startMinute: row.startMinute, minutes: row.minutes, usualMinutes: row.minutes, label: day.label, because: [] }
+      const draft = {
+        on: day.on,
+        startMinute: row.startMinute,
+        minutes: row.minutes,
+        usualMinutes: row.minutes,
+        label: day.label,
+        because: [],
+      }
       const outcome = applyNotes(draft, notes, day)
       if ('cause' in outcome) lost.push(outcome)
       else drafts.push(outcome)
@@ -45,7 +66,19 @@ export function meetings(year: SchoolYear, classId: ClassId, pattern: readonly P
   }
   return {
     // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over them
-    meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({ on, startMinute, minutes, usualMinutes, wholeFromRatio, label, because, index, afterBreak: afterBreak(on, index), startsAt: zone.at(on, startMinute), endsAt: zone.at(on, startMinute + minutes) })),
+    meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({
+      on,
+      startMinute,
+      minutes,
+      usualMinutes,
+      wholeFromRatio,
+      label,
+      because,
+      index,
+      afterBreak: afterBreak(on, index),
+      startsAt: zone.at(on, startMinute),
+      endsAt: zone.at(on, startMinute + minutes),
+    })),
     lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
   }
 }
@@ -68,7 +101,13 @@ function rowHolds(row: PatternRow, day: SchoolDay): boolean {
 }
 
 function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Draft | LostMeeting {
-  const lose = (because: string, cause: LostMeeting['cause']): LostMeeting => ({ on: draft.on, startMinute: draft.startMinute, minutes: draft.minutes, because, cause })
+  const lose = (because: string, cause: LostMeeting['cause']): LostMeeting => ({
+    on: draft.on,
+    startMinute: draft.startMinute,
+    minutes: draft.minutes,
+    because,
+    cause,
+  })
   if (day.closedBy !== null) return lose(day.closedBy, 'closure')
   let out = draft
   for (const note of notes) {
@@ -85,34 +124,56 @@ function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Dr
 function minutesUnder(note: DayNote, { startMinute, usualMinutes }: Draft): number {
   if (note.kind === 'short') return note.minutes ?? Math.round(usualMinutes * (note.factorRatio ?? 1))
   if (note.kind === 'closure' || note.fromMinute === undefined || note.untilMinute === undefined) return 0
-  const shared = Math.min(startMinute + usualMinutes, note.untilMinute) - Math.max(startMinute, note.fromMinute)
+  const shared =
+    Math.min(startMinute + usualMinutes, note.untilMinute) - Math.max(startMinute, note.fromMinute)
   const left = usualMinutes - Math.max(0, shared)
   return left * 5 < usualMinutes ? 0 : left
 }
 
-function applyChanges(drafts: Draft[], lost: LostMeeting[], changes: readonly MeetingChange[], year: SchoolYear): void {
+function applyChanges(
+  drafts: Draft[],
+  lost: LostMeeting[],
+  changes: readonly MeetingChange[],
+  year: SchoolYear,
+): void {
   for (const change of changes) {
-    const at = drafts.findIndex(d => d.on === change.on && d.startMinute === change.startMinute)
+    const at = drafts.findIndex((d) => d.on === change.on && d.startMinute === change.startMinute)
     const found = drafts[at]
     if (change.kind === 'add') {
       const inYear = year.firstOn <= change.on && change.on <= year.lastOn
-      if (!found && inYear) drafts.push({ on: change.on, startMinute: change.startMinute, minutes: change.minutes, usualMinutes: change.minutes, label: null, because: [change.why] })
-    }
-    else if (!found) continue
+      if (!found && inYear)
+        drafts.push({
+          on: change.on,
+          startMinute: change.startMinute,
+          minutes: change.minutes,
+          usualMinutes: change.minutes,
+          label: null,
+          because: [change.why],
+        })
+    } else if (!found) continue
     else if (change.kind === 'cancel') {
       drafts.splice(at, 1)
-      lost.push({ on: found.on, startMinute: found.startMinute, minutes: found.minutes, because: change.why, cause: 'cancelled' })
-    }
-    else drafts[at] = { ...found, minutes: change.minutes, because: [...found.because, change.why] }
+      lost.push({
+        on: found.on,
+        startMinute: found.startMinute,
+        minutes: found.minutes,
+        because: change.why,
+        cause: 'cancelled',
+      })
+    } else drafts[at] = { ...found, minutes: change.minutes, because: [...found.because, change.why] }
   }
 }
 
 /** Lost and shortened meetings between two dates, both included. */
-export function lossesBetween(calendar: ClassCalendar, firstOn: IsoDay, lastOn: IsoDay): { readonly lost: number, readonly shortened: number, readonly meetings: number } {
+export function lossesBetween(
+  calendar: ClassCalendar,
+  firstOn: IsoDay,
+  lastOn: IsoDay,
+): { readonly lost: number; readonly shortened: number; readonly meetings: number } {
   const inside = (on: IsoDay) => firstOn <= on && on <= lastOn
   return {
-    meetings: calendar.meetings.filter(m => inside(m.on)).length,
-    lost: calendar.lost.filter(l => inside(l.on)).length,
-    shortened: calendar.meetings.filter(m => inside(m.on) && m.minutes < m.usualMinutes).length,
+    meetings: calendar.meetings.filter((m) => inside(m.on)).length,
+    lost: calendar.lost.filter((l) => inside(l.on)).length,
+    shortened: calendar.meetings.filter((m) => inside(m.on) && m.minutes < m.usualMinutes).length,
   }
 }

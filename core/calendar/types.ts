@@ -1,7 +1,7 @@
 import type { ClassId, Instant, IsoDay, Minutes, Weekday, YearId } from '../base'
 
 export const DAY_NOTE_KINDS = ['closure', 'short', 'event'] as const
-export type DayNoteKind = typeof DAY_NOTE_KINDS[number]
+export type DayNoteKind = (typeof DAY_NOTE_KINDS)[number]
 
 /** Something about a day or range that changes who meets, or for how long. `throughOn` is the last whole day included. */
 export interface DayNote {
@@ -20,13 +20,17 @@ export interface DayNote {
   readonly untilMinute?: number
 }
 
-export interface Term { readonly name: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay }
+export interface Term {
+  readonly name: string
+  readonly firstOn: IsoDay
+  readonly lastOn: IsoDay
+}
 
 /** Day letters that go round. `overrides` set one day by hand; the count goes on from it. */
 export interface Rotation {
   readonly labels: readonly string[]
   readonly advance: 'instructional' | 'date'
-  readonly overrides: readonly { readonly on: IsoDay, readonly label: string }[]
+  readonly overrides: readonly { readonly on: IsoDay; readonly label: string }[]
 }
 
 export interface SchoolYear {
@@ -55,9 +59,21 @@ export interface PatternRow {
 
 /** A change to one meeting of one class. */
 export type MeetingChange =
-  | { readonly kind: 'cancel', readonly on: IsoDay, readonly startMinute: number, readonly why: string }
-  | { readonly kind: 'add', readonly on: IsoDay, readonly startMinute: number, readonly minutes: Minutes, readonly why: string }
-  | { readonly kind: 'minutes', readonly on: IsoDay, readonly startMinute: number, readonly minutes: Minutes, readonly why: string }
+  | { readonly kind: 'cancel'; readonly on: IsoDay; readonly startMinute: number; readonly why: string }
+  | {
+      readonly kind: 'add'
+      readonly on: IsoDay
+      readonly startMinute: number
+      readonly minutes: Minutes
+      readonly why: string
+    }
+  | {
+      readonly kind: 'minutes'
+      readonly on: IsoDay
+      readonly startMinute: number
+      readonly minutes: Minutes
+      readonly why: string
+    }
 
 export interface Meeting {
   readonly index: number

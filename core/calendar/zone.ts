@@ -10,7 +10,7 @@ export interface Zone {
    */
   readonly at: (day: IsoDay, minuteOfDay: number) => Instant
   /** The local date on which an instant falls, and its minutes after midnight. */
-  readonly local: (at: Instant) => { readonly on: IsoDay, readonly minuteOfDay: number }
+  readonly local: (at: Instant) => { readonly on: IsoDay; readonly minuteOfDay: number }
 }
 
 const MINUTE = 60_000
@@ -20,8 +20,7 @@ export function isZone(name: string): boolean {
   try {
     new Intl.DateTimeFormat('en', { timeZone: name })
     return true
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -29,17 +28,26 @@ export function isZone(name: string): boolean {
 /** Wall-time arithmetic for a zone; an unknown name is a defect (check with `isZone` first). */
 export function zoneOf(name: string): Zone {
   const parts = new Intl.DateTimeFormat('en-CA', {
-    timeZone: name, hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit',
+    timeZone: name,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
   })
 
   const wallOf = (at: Instant) => {
     const got: Record<string, string> = {}
     for (const p of parts.formatToParts(at)) got[p.type] = p.value
-    return { on: `${got.year}-${got.month}-${got.day}` as IsoDay, minuteOfDay: Number(got.hour) * 60 + Number(got.minute) }
+    return {
+      on: `${got.year}-${got.month}-${got.day}` as IsoDay,
+      minuteOfDay: Number(got.hour) * 60 + Number(got.minute),
+    }
   }
   const offsets = offsetsOf(wallOf)
   // per day: midnight as if it were UTC, and the offset that holds all day (null around a clock change)
-  const days = new Map<IsoDay, { readonly midnight: number, readonly offset: number | null }>()
+  const days = new Map<IsoDay, { readonly midnight: number; readonly offset: number | null }>()
   return {
     name,
     at: (day, minute) => {
@@ -79,8 +87,8 @@ function offsetsOf(wallOf: Zone['local']): Offsets {
       const ready = weeks.get(monday)
       if (ready !== undefined) return ready
       const start = dayNumber(monday) * 1440 * MINUTE
-      const probes = [-2, 4, 9].map(days => at(start + days * 1440 * MINUTE))
-      const offset = probes[0] === probes[1] && probes[1] === probes[2] ? probes[0] as number : null
+      const probes = [-2, 4, 9].map((days) => at(start + days * 1440 * MINUTE))
+      const offset = probes[0] === probes[1] && probes[1] === probes[2] ? (probes[0] as number) : null
       weeks.set(monday, offset)
       return offset
     },
@@ -88,7 +96,7 @@ function offsetsOf(wallOf: Zone['local']): Offsets {
       const before = at(wall - 1440 * MINUTE)
       const after = at(wall + 1440 * MINUTE)
       // the first of two is the one with the greater offset; a time that does not exist is read with the offset before
-      const valid = [before, after].filter(offset => at(wall - offset) === offset)
+      const valid = [before, after].filter((offset) => at(wall - offset) === offset)
       return valid.length === 0 ? before : Math.max(...valid)
     },
   }

@@ -6,19 +6,52 @@ import type { GridInput } from './types'
 
 const w = ids.work('w1')
 const now = at('10-10T12:00')
-const input = (part: Partial<GridInput>): GridInput => ({ learnerIds: [ids.user('l1')], works: [{ assignmentId: w, kept: 'best' }], terms: [{ assignmentId: w, learnerId: ids.user('l1'), opensAt: at('10-01T00:00'), dueAt: at('10-05T00:00'), closesAt: at('10-07T00:00') }], attempts: [], ...part })
+const input = (part: Partial<GridInput>): GridInput => ({
+  learnerIds: [ids.user('l1')],
+  works: [{ assignmentId: w, kept: 'best' }],
+  terms: [
+    {
+      assignmentId: w,
+      learnerId: ids.user('l1'),
+      opensAt: at('10-01T00:00'),
+      dueAt: at('10-05T00:00'),
+      closesAt: at('10-07T00:00'),
+    },
+  ],
+  attempts: [],
+  ...part,
+})
 const cell = (part: Partial<GridInput>) => grid(input(part), now)[0]
 
 describe('grid', () => {
   it('shows the kept score, how many tries, and whether the kept one was late', () => {
-    expect(cell({ attempts: [aTry(1, 0.5), aTry(6, 0.9)] })).toEqual({ assignmentId: w, learnerId: 'l1', state: 'handed-in', ratio: 0.9, attempts: 2, late: true })
+    expect(cell({ attempts: [aTry(1, 0.5), aTry(6, 0.9)] })).toEqual({
+      assignmentId: w,
+      learnerId: 'l1',
+      state: 'handed-in',
+      ratio: 0.9,
+      attempts: 2,
+      late: true,
+    })
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
-    expect(cell({ works: [{ assignmentId: w, kept: 'latest' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.5, late: true })
-    expect(cell({ works: [{ assignmentId: w, kept: 'mean' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.7, late: true })
+    expect(
+      cell({ works: [{ assignmentId: w, kept: 'latest' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] }),
+    ).toMatchObject({ ratio: 0.5, late: true })
+    expect(
+      cell({ works: [{ assignmentId: w, kept: 'mean' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] }),
+    ).toMatchObject({ ratio: 0.7, late: true })
   })
 
   it('tells missing from to do, not yet open and not for them', () => {
-    const terms = (opens: string, due: string | null) => [{ assignmentId: w, learnerId: ids.user('l1'), opensAt: at(opens), dueAt: due ? at(due) : null, closesAt: null }]
+    const terms = (opens: string, due: string | null) => [
+      {
+        assignmentId: w,
+        learnerId: ids.user('l1'),
+        opensAt: at(opens),
+        dueAt: due ? at(due) : null,
+        closesAt: null,
+      },
+    ]
     expect(cell({})?.state).toBe('missing')
     expect(cell({ terms: terms('10-01T00:00', '10-11T00:00') })?.state).toBe('to-do')
     expect(cell({ terms: terms('10-01T00:00', null) })?.state).toBe('to-do')
@@ -27,12 +60,25 @@ describe('grid', () => {
   })
 
   it('shows a try in progress as such, keeping the score so far', () => {
-    expect(cell({ attempts: [aTry(1, 0.5), aTry(2, 0, { submittedAt: null, score: null })] })).toMatchObject({ state: 'in-progress', ratio: 0.5, attempts: 2 })
+    expect(cell({ attempts: [aTry(1, 0.5), aTry(2, 0, { submittedAt: null, score: null })] })).toMatchObject({
+      state: 'in-progress',
+      ratio: 0.5,
+      attempts: 2,
+    })
   })
 
   it('has a cell for every learner and work, learner by learner', () => {
-    const got = grid(input({ learnerIds: [ids.user('l1'), ids.user('l2')], works: [{ assignmentId: w, kept: 'best' }, { assignmentId: ids.work('w2'), kept: 'best' }] }), now)
-    expect(got.map(c => `${c.learnerId} ${c.assignmentId}`)).toEqual(['l1 w1', 'l1 w2', 'l2 w1', 'l2 w2'])
+    const got = grid(
+      input({
+        learnerIds: [ids.user('l1'), ids.user('l2')],
+        works: [
+          { assignmentId: w, kept: 'best' },
+          { assignmentId: ids.work('w2'), kept: 'best' },
+        ],
+      }),
+      now,
+    )
+    expect(got.map((c) => `${c.learnerId} ${c.assignmentId}`)).toEqual(['l1 w1', 'l1 w2', 'l2 w1', 'l2 w2'])
   })
 })
 
@@ -40,7 +86,9 @@ describe('standingTry', () => {
   const tries = [aTry(1, 0.5), aTry(2, 0.9), aTry(3, 0.7)]
 
   it('is the try that counts; for a mean, the latest', () => {
-    expect((['best', 'first', 'latest', 'mean'] as const).map(kept => standingTry(tries, kept)?.number)).toEqual([2, 1, 3, 3])
+    expect(
+      (['best', 'first', 'latest', 'mean'] as const).map((kept) => standingTry(tries, kept)?.number),
+    ).toEqual([2, 1, 3, 3])
     expect(standingTry([aTry(1, 0, { submittedAt: null })], 'best')).toBeNull()
   })
 
@@ -51,18 +99,50 @@ describe('standingTry', () => {
 
 describe('itemFigures', () => {
   const items = [single('1'), multiple('2')]
-  const answers = (choice: string | null, choices: string[]) => new Map([[ids.item('1'), { kind: 'single' as const, choice }], [ids.item('2'), { kind: 'multiple' as const, choices }]])
+  const answers = (choice: string | null, choices: string[]) =>
+    new Map([
+      [ids.item('1'), { kind: 'single' as const, choice }],
+      [ids.item('2'), { kind: 'multiple' as const, choices }],
+    ])
 
   it('counts right, omitted and each option, hardest first', () => {
-    const [hard, easy] = itemFigures(items, [answers('b', ['a', 'c']), answers('b', ['a']), answers('a', []), answers('b', ['b'])])
+    const [hard, easy] = itemFigures(items, [
+      answers('b', ['a', 'c']),
+      answers('b', ['a']),
+      answers('a', []),
+      answers('b', ['b']),
+    ])
     // item 1: 3 of 4; item 2: 2 + 1 + 0 + 0 of 8 points
-    expect(hard).toMatchObject({ itemId: '2', n: 4, rightCount: 1, rightRatio: 0.25, meanRatio: 0.375, omittedCount: 1, options: { a: 2, b: 1, c: 1, d: 0 } })
-    expect(easy).toMatchObject({ itemId: '1', rightCount: 3, meanRatio: 0.75, options: { a: 1, b: 3, c: 0, d: 0 } })
+    expect(hard).toMatchObject({
+      itemId: '2',
+      n: 4,
+      rightCount: 1,
+      rightRatio: 0.25,
+      meanRatio: 0.375,
+      omittedCount: 1,
+      options: { a: 2, b: 1, c: 1, d: 0 },
+    })
+    expect(easy).toMatchObject({
+      itemId: '1',
+      rightCount: 3,
+      meanRatio: 0.75,
+      options: { a: 1, b: 3, c: 0, d: 0 },
+    })
   })
 
   it('says when there are few, and is not led astray by none', () => {
-    expect(itemFigures(items, Array.from({ length: 7 }, () => answers('b', ['a'])))[0]?.few).toBe(true)
-    expect(itemFigures(items, Array.from({ length: 8 }, () => answers('b', ['a'])))[0]?.few).toBe(false)
+    expect(
+      itemFigures(
+        items,
+        Array.from({ length: 7 }, () => answers('b', ['a'])),
+      )[0]?.few,
+    ).toBe(true)
+    expect(
+      itemFigures(
+        items,
+        Array.from({ length: 8 }, () => answers('b', ['a'])),
+      )[0]?.few,
+    ).toBe(false)
     expect(itemFigures(items, [])[0]).toMatchObject({ n: 0, rightRatio: 0, meanRatio: 0 })
   })
 })

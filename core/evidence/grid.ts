@@ -5,7 +5,7 @@ import type { Cell, CellState, GridInput, GridTerms } from './types'
 
 /** The learners × work grid at `now`: one cell for every pair, in the order given, work by work within a learner. */
 export function grid(input: GridInput, now: Instant): Cell[] {
-  const termsOf = new Map(input.terms.map(t => [`${t.assignmentId} ${t.learnerId}`, t]))
+  const termsOf = new Map(input.terms.map((t) => [`${t.assignmentId} ${t.learnerId}`, t]))
   const triesOf = new Map<string, Attempt[]>()
   for (const attempt of input.attempts) {
     const key = `${attempt.assignmentId} ${attempt.learnerId}`
@@ -13,16 +13,25 @@ export function grid(input: GridInput, now: Instant): Cell[] {
     if (list) list.push(attempt)
     else triesOf.set(key, [attempt])
   }
-  return input.learnerIds.flatMap(learnerId => input.works.map(({ assignmentId, kept }): Cell => {
-    const key = `${assignmentId} ${learnerId}`
-    const tries = triesOf.get(key) ?? []
-    const terms = termsOf.get(key)
-    return { assignmentId, learnerId, state: stateOf(tries, terms, now), ratio: keptScore(tries, kept), attempts: tries.length, late: isLate(tries, kept, terms?.dueAt ?? null) }
-  }))
+  return input.learnerIds.flatMap((learnerId) =>
+    input.works.map(({ assignmentId, kept }): Cell => {
+      const key = `${assignmentId} ${learnerId}`
+      const tries = triesOf.get(key) ?? []
+      const terms = termsOf.get(key)
+      return {
+        assignmentId,
+        learnerId,
+        state: stateOf(tries, terms, now),
+        ratio: keptScore(tries, kept),
+        attempts: tries.length,
+        late: isLate(tries, kept, terms?.dueAt ?? null),
+      }
+    }),
+  )
 }
 
 function stateOf(tries: readonly Attempt[], terms: GridTerms | undefined, now: Instant): CellState {
-  if (tries.some(t => t.submittedAt === null)) return 'in-progress'
+  if (tries.some((t) => t.submittedAt === null)) return 'in-progress'
   if (tries.length > 0) return 'handed-in'
   if (!terms) return 'not-for-them'
   if (terms.opensAt !== null && now < terms.opensAt) return 'not-open'
@@ -32,16 +41,26 @@ function stateOf(tries: readonly Attempt[], terms: GridTerms | undefined, now: I
 
 function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): boolean {
   if (dueAt === null) return false
-  const done = [...tries].filter(t => t.submittedAt !== null).sort((a, b) => a.number - b.number)
+  const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   const score = keptScore(done, kept)
-  const counted = kept === 'mean' ? done : kept === 'first' ? done.slice(0, 1) : kept === 'latest' ? done.slice(-1) : done.filter(t => t.score?.ratio === score).slice(0, 1)
-  return counted.some(t => t.submittedAt !== null && t.submittedAt >= dueAt)
+  const counted =
+    kept === 'mean'
+      ? done
+      : kept === 'first'
+        ? done.slice(0, 1)
+        : kept === 'latest'
+          ? done.slice(-1)
+          : done.filter((t) => t.score?.ratio === score).slice(0, 1)
+  return counted.some((t) => t.submittedAt !== null && t.submittedAt >= dueAt)
 }
 
 /** The try whose answers stand for the learner: the one kept; for a mean, the latest. Null while none is handed in. */
 export function standingTry(tries: readonly Attempt[], kept: Kept): Attempt | null {
-  const done = [...tries].filter(t => t.submittedAt !== null).sort((a, b) => a.number - b.number)
+  const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   if (kept === 'first') return done[0] ?? null
   if (kept !== 'best') return done[done.length - 1] ?? null
-  return done.reduce<Attempt | null>((best, t) => (best === null || (t.score?.ratio ?? 0) > (best.score?.ratio ?? 0) ? t : best), null)
+  return done.reduce<Attempt | null>(
+    (best, t) => (best === null || (t.score?.ratio ?? 0) > (best.score?.ratio ?? 0) ? t : best),
+    null,
+  )
 }

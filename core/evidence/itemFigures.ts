@@ -8,9 +8,15 @@ import type { ItemFigures } from './types'
 export const FEW = 8
 
 /** Figures of each item over the given tries' answers, hardest (lowest share of points) first; ties in the order of the piece. */
-export function itemFigures(items: readonly Item[], tries: readonly ReadonlyMap<ItemId, Answer>[]): ItemFigures[] {
+export function itemFigures(
+  items: readonly Item[],
+  tries: readonly ReadonlyMap<ItemId, Answer>[],
+): ItemFigures[] {
   const figures = items.map((item): ItemFigures => {
-    const options: Record<string, number> = item.kind === 'single' || item.kind === 'multiple' ? Object.fromEntries(item.options.map(o => [o.id, 0])) : {}
+    const options: Record<string, number> =
+      item.kind === 'single' || item.kind === 'multiple'
+        ? Object.fromEntries(item.options.map((o) => [o.id, 0]))
+        : {}
     let rightCount = 0
     let omittedCount = 0
     let points = 0
@@ -20,11 +26,21 @@ export function itemFigures(items: readonly Item[], tries: readonly ReadonlyMap<
       points += earned
       if (earned >= item.points) rightCount++
       if (isOmitted(answer)) omittedCount++
-      const chosen = answer?.kind === 'single' ? [answer.choice] : answer?.kind === 'multiple' ? answer.choices : []
+      const chosen =
+        answer?.kind === 'single' ? [answer.choice] : answer?.kind === 'multiple' ? answer.choices : []
       for (const id of chosen) if (id !== null && id in options) options[id] = (options[id] ?? 0) + 1
     }
     const n = tries.length
-    return { itemId: item.id, n, few: n < FEW, rightCount, rightRatio: n === 0 ? 0 : rightCount / n, meanRatio: n === 0 ? 0 : points / (n * item.points), omittedCount, options }
+    return {
+      itemId: item.id,
+      n,
+      few: n < FEW,
+      rightCount,
+      rightRatio: n === 0 ? 0 : rightCount / n,
+      meanRatio: n === 0 ? 0 : points / (n * item.points),
+      omittedCount,
+      options,
+    }
   })
   return figures.sort((a, b) => a.meanRatio - b.meanRatio)
 }

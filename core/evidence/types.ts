@@ -2,13 +2,29 @@ import type { AssignmentId, Instant, ItemId, UserId } from '../base'
 import type { Attempt, Kept } from '../attempts'
 
 /** One piece of work as a column of the grid. */
-export interface GridWork { readonly assignmentId: AssignmentId, readonly kept: Kept }
+export interface GridWork {
+  readonly assignmentId: AssignmentId
+  readonly kept: Kept
+}
 
 /** A learner's own moments for one piece of work; absent when the work does not reach them. */
-export interface GridTerms { readonly assignmentId: AssignmentId, readonly learnerId: UserId, readonly dueAt: Instant | null, readonly closesAt: Instant | null, readonly opensAt: Instant | null }
+export interface GridTerms {
+  readonly assignmentId: AssignmentId
+  readonly learnerId: UserId
+  readonly dueAt: Instant | null
+  readonly closesAt: Instant | null
+  readonly opensAt: Instant | null
+}
 
-export const CELL_STATES = ['not-for-them', 'not-open', 'to-do', 'in-progress', 'handed-in', 'missing'] as const
-export type CellState = typeof CELL_STATES[number]
+export const CELL_STATES = [
+  'not-for-them',
+  'not-open',
+  'to-do',
+  'in-progress',
+  'handed-in',
+  'missing',
+] as const
+export type CellState = (typeof CELL_STATES)[number]
 
 export interface Cell {
   readonly assignmentId: AssignmentId

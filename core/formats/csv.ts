@@ -4,7 +4,10 @@ import type { Result } from '../base'
 import type { FormatRefusal } from './refusals'
 
 /** A row of outside text with its line number (1 = first line of the file). */
-export interface TextRow { readonly line: number, readonly cells: readonly string[] }
+export interface TextRow {
+  readonly line: number
+  readonly cells: readonly string[]
+}
 
 const MOST_ROWS = 5000
 
@@ -21,15 +24,16 @@ export function parseCells(text: string): Result<readonly TextRow[], FormatRefus
   Papa.parse<string[]>(source, {
     delimiter,
     step: ({ data, errors, meta }) => {
-      if (errors.some(e => e.type === 'Quotes')) broken ??= line
-      const cells = data.map(c => c.trim())
-      if (cells.some(c => c !== '')) rows.push({ line, cells })
+      if (errors.some((e) => e.type === 'Quotes')) broken ??= line
+      const cells = data.map((c) => c.trim())
+      if (cells.some((c) => c !== '')) rows.push({ line, cells })
       line += source.slice(cursor, meta.cursor).split(/\r\n|\n|\r/).length - 1
       cursor = meta.cursor
     },
   })
   if (broken !== null) return refuse({ code: 'formats/broken-quotes', field: 'text', line: broken })
-  if (rows.length > MOST_ROWS) return refuse({ code: 'formats/too-many-rows', field: 'text', count: rows.length, most: MOST_ROWS })
+  if (rows.length > MOST_ROWS)
+    return refuse({ code: 'formats/too-many-rows', field: 'text', count: rows.length, most: MOST_ROWS })
   return ok(rows)
 }
 
@@ -49,7 +53,10 @@ function sniffed(source: string): string {
 }
 
 /** Column positions by heading, when the first row is a heading row; null when it is data. */
-export function headings(row: TextRow, names: Readonly<Record<string, readonly string[]>>): Readonly<Record<string, number>> | null {
+export function headings(
+  row: TextRow,
+  names: Readonly<Record<string, readonly string[]>>,
+): Readonly<Record<string, number>> | null {
   const found: Record<string, number> = {}
   row.cells.forEach((cell, at) => {
     const word = cell.toLowerCase()
@@ -60,5 +67,8 @@ export function headings(row: TextRow, names: Readonly<Record<string, readonly s
 
 /** Rows as CSV (RFC 4180, CRLF), with a mark at the start for programs that guess the encoding; cells that a spreadsheet would run as a formula are quoted as text. */
 export function printCells(rows: readonly (readonly string[])[]): string {
-  return `\uFEFF${Papa.unparse(rows.map(r => [...r]), { escapeFormulae: true, newline: '\r\n' })}\r\n`
+  return `\uFEFF${Papa.unparse(
+    rows.map((r) => [...r]),
+    { escapeFormulae: true, newline: '\r\n' },
+  )}\r\n`
 }

@@ -5,10 +5,31 @@ import type { ClassCalendar, Zone } from '../calendar'
 import type { Layout, PlanLesson } from '../pacing'
 
 /** One event of a printed calendar. The same thing keeps its `uid` however it moves; `cancelled` tells calendars that had it to drop it. */
-export interface CalendarEvent { readonly uid: string, readonly title: string, readonly startsAt: Instant, readonly endsAt: Instant, readonly about: string, readonly cancelled: boolean }
+export interface CalendarEvent {
+  readonly uid: string
+  readonly title: string
+  readonly startsAt: Instant
+  readonly endsAt: Instant
+  readonly about: string
+  readonly cancelled: boolean
+}
 
-export interface EventWork { readonly id: AssignmentId, readonly title: string, readonly held: boolean, readonly opensAt: Instant | null, readonly dueAt: Instant | null }
-export interface EventSource { readonly classId: ClassId, readonly className: string, readonly zone: Zone, readonly calendar: ClassCalendar, readonly layout: Layout | null, readonly sequence: readonly PlanLesson[], readonly work: readonly EventWork[] }
+export interface EventWork {
+  readonly id: AssignmentId
+  readonly title: string
+  readonly held: boolean
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+}
+export interface EventSource {
+  readonly classId: ClassId
+  readonly className: string
+  readonly zone: Zone
+  readonly calendar: ClassCalendar
+  readonly layout: Layout | null
+  readonly sequence: readonly PlanLesson[]
+  readonly work: readonly EventWork[]
+}
 
 const HOST = 'step-cairn'
 const POINT_MS = 5 * 60_000
@@ -16,30 +37,66 @@ const POINT_MS = 5 * 60_000
 /**
  * A class's year as events: each meeting with its lessons, lost meetings as cancelled, and five minutes up to the moments at which work opens or falls due.
  */
-export function classEvents({ classId, className, zone, calendar, layout, sequence, work }: EventSource): CalendarEvent[] {
+export function classEvents({
+  classId,
+  className,
+  zone,
+  calendar,
+  layout,
+  sequence,
+  work,
+}: EventSource): CalendarEvent[] {
   const held = lessonsByMeeting(layout)
-  const lessons = new Map(sequence.map(l => [l.id, l]))
+  const lessons = new Map(sequence.map((l) => [l.id, l]))
   const uid = (on: string, startMinute: number) => `m-${classId}-${on}-${startMinute}@${HOST}`
   const meetings = calendar.meetings.map((m): CalendarEvent => {
-    const here = (held.get(m.index) ?? []).map(id => lessons.get(id)).filter(l => l !== undefined)
-    return { uid: uid(m.on, m.startMinute), title: `${className}: ${here.length > 0 ? here.map(l => `${l.number} ${l.title}`.trim()).join(' · ') : 'free'}`, startsAt: m.startsAt, endsAt: m.endsAt, about: m.because.join(', '), cancelled: false }
+    const here = (held.get(m.index) ?? []).map((id) => lessons.get(id)).filter((l) => l !== undefined)
+    return {
+      uid: uid(m.on, m.startMinute),
+      title: `${className}: ${here.length > 0 ? here.map((l) => `${l.number} ${l.title}`.trim()).join(' · ') : 'free'}`,
+      startsAt: m.startsAt,
+      endsAt: m.endsAt,
+      about: m.because.join(', '),
+      cancelled: false,
+    }
   })
-  const lost = calendar.lost.map((l): CalendarEvent => ({ uid: uid(l.on, l.startMinute), title: `${className}: no class`, startsAt: zone.at(l.on, l.startMinute), endsAt: zone.at(l.on, l.startMinute + l.minutes), about: l.because, cancelled: true }))
-  const known = new Set(meetings.map(m => m.uid))
-  return [...meetings, ...lost.filter(l => !known.has(l.uid)), ...work.flatMap(w => workEvents(w, classId, className))]
+  const lost = calendar.lost.map((l): CalendarEvent => ({
+    uid: uid(l.on, l.startMinute),
+    title: `${className}: no class`,
+    startsAt: zone.at(l.on, l.startMinute),
+    endsAt: zone.at(l.on, l.startMinute + l.minutes),
+    about: l.because,
+    cancelled: true,
+  }))
+  const known = new Set(meetings.map((m) => m.uid))
+  return [
+    ...meetings,
+    ...lost.filter((l) => !known.has(l.uid)),
+    ...work.flatMap((w) => workEvents(w, classId, className)),
+  ]
 }
 
 function lessonsByMeeting(layout: Layout | null): ReadonlyMap<number, LessonId[]> {
   const held = new Map<number, LessonId[]>()
-  for (const p of layout?.placements ?? []) if (p.placed) for (const s of p.slots) held.set(s.meeting, [...(held.get(s.meeting) ?? []), p.lessonId])
+  for (const p of layout?.placements ?? [])
+    if (p.placed) for (const s of p.slots) held.set(s.meeting, [...(held.get(s.meeting) ?? []), p.lessonId])
   return held
 }
 
 function workEvents(w: EventWork, classId: ClassId, className: string): CalendarEvent[] {
-  const at = (kind: 'opens' | 'due', moment: Instant | null): CalendarEvent[] => (moment === null ? [] : [{
-    uid: `w-${w.id}-${classId}-${kind}@${HOST}`, title: `${className}: ${w.title} ${kind}${w.held ? ' (not yet published)' : ''}`, about: '', cancelled: false,
-    startsAt: (kind === 'due' ? moment - POINT_MS : moment) as Instant, endsAt: (kind === 'due' ? moment : moment + POINT_MS) as Instant,
-  }])
+  const at = (kind: 'opens' | 'due', moment: Instant | null): CalendarEvent[] =>
+    moment === null
+      ? []
+      : [
+          {
+            uid: `w-${w.id}-${classId}-${kind}@${HOST}`,
+            title: `${className}: ${w.title} ${kind}${w.held ? ' (not yet published)' : ''}`,
+            about: '',
+            cancelled: false,
+            startsAt: (kind === 'due' ? moment - POINT_MS : moment) as Instant,
+            endsAt: (kind === 'due' ? moment : moment + POINT_MS) as Instant,
+          },
+        ]
   return [...at('opens', w.opensAt), ...at('due', w.dueAt)]
 }
 
@@ -47,7 +104,12 @@ function workEvents(w: EventWork, classId: ClassId, className: string): Calendar
  * Prints events as an iCalendar file (RFC 5545). Times are in UTC, so that every program shows them right in its own zone.
  * @param revision grows with every change, so that programs which imported an earlier file take the newer event.
  */
-export function printCalendar(name: string, events: readonly CalendarEvent[], now: Instant, revision: number): string {
+export function printCalendar(
+  name: string,
+  events: readonly CalendarEvent[],
+  now: Instant,
+  revision: number,
+): string {
   const root = new ICAL.Component(['vcalendar', [], []])
   root.updatePropertyWithValue('prodid', '-//Step Cairn//Pacing calendar//EN')
   root.updatePropertyWithValue('version', '2.0')
@@ -55,7 +117,8 @@ export function printCalendar(name: string, events: readonly CalendarEvent[], no
   root.updatePropertyWithValue('method', 'PUBLISH')
   root.updatePropertyWithValue('name', name)
   root.updatePropertyWithValue('x-wr-calname', name)
-  const utc = (at: Instant) => ICAL.Time.fromData({ ...utcFields(at), isDate: false }, ICAL.Timezone.utcTimezone)
+  const utc = (at: Instant) =>
+    ICAL.Time.fromData({ ...utcFields(at), isDate: false }, ICAL.Timezone.utcTimezone)
   for (const e of events) {
     const event = new ICAL.Component('vevent')
     event.updatePropertyWithValue('uid', e.uid)
@@ -72,9 +135,25 @@ export function printCalendar(name: string, events: readonly CalendarEvent[], no
 }
 
 /** The fields of an instant in UTC. */
-function utcFields(at: Instant): { readonly year: number, readonly month: number, readonly day: number, readonly hour: number, readonly minute: number, readonly second: number } {
+function utcFields(at: Instant): {
+  readonly year: number
+  readonly month: number
+  readonly day: number
+  readonly hour: number
+  readonly minute: number
+  readonly second: number
+} {
   const seconds = Math.floor(at / 1000)
-  const [year = 0, month = 0, day = 0] = dayOfNumber(Math.floor(seconds / 86_400)).split('-').map(Number)
+  const [year = 0, month = 0, day = 0] = dayOfNumber(Math.floor(seconds / 86_400))
+    .split('-')
+    .map(Number)
   const inDay = ((seconds % 86_400) + 86_400) % 86_400
-  return { year, month, day, hour: Math.floor(inDay / 3600), minute: Math.floor((inDay % 3600) / 60), second: inDay % 60 }
+  return {
+    year,
+    month,
+    day,
+    hour: Math.floor(inDay / 3600),
+    minute: Math.floor((inDay % 3600) / 60),
+    second: inDay % 60,
+  }
 }

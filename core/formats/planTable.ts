@@ -6,17 +6,52 @@ import { headings, parseCells, printCells } from './csv'
 import type { FormatRefusal } from './refusals'
 
 /** One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is. */
-export interface PlanRow extends LessonRow { readonly line: number }
-export const PLAN_ROW_FAULTS = ['no-number', 'number-twice', 'bad-kind', 'bad-weight', 'bad-length', 'bad-fixed'] as const
-export type PlanRowFault = typeof PLAN_ROW_FAULTS[number]
-export interface BadPlanRow { readonly line: number, readonly fault: PlanRowFault, readonly text: string }
-export interface PlanTableReading { readonly rows: readonly PlanRow[], readonly bad: readonly BadPlanRow[] }
+export interface PlanRow extends LessonRow {
+  readonly line: number
+}
+export const PLAN_ROW_FAULTS = [
+  'no-number',
+  'number-twice',
+  'bad-kind',
+  'bad-weight',
+  'bad-length',
+  'bad-fixed',
+] as const
+export type PlanRowFault = (typeof PLAN_ROW_FAULTS)[number]
+export interface BadPlanRow {
+  readonly line: number
+  readonly fault: PlanRowFault
+  readonly text: string
+}
+export interface PlanTableReading {
+  readonly rows: readonly PlanRow[]
+  readonly bad: readonly BadPlanRow[]
+}
 
-const COLUMNS = ['unit', 'number', 'title', 'kind', 'weight', 'least', 'usual', 'most', 'fixed', 'break'] as const
-type Column = typeof COLUMNS[number]
+const COLUMNS = [
+  'unit',
+  'number',
+  'title',
+  'kind',
+  'weight',
+  'least',
+  'usual',
+  'most',
+  'fixed',
+  'break',
+] as const
+type Column = (typeof COLUMNS)[number]
 const NAMES: Readonly<Record<Column, readonly string[]>> = {
-  unit: ['unit', 'topic'], number: ['number', 'no', 'no.', 'code'], title: ['title', 'lesson'], kind: ['kind', 'type'], weight: ['weight'], least: ['least', 'min'], usual: ['usual', 'meetings', 'length', 'typical'], most: ['most', 'max'],
-  fixed: ['fixed', 'date', 'fixed date'], break: ['not after a break', 'not after break', 'break'],
+  unit: ['unit', 'topic'],
+  number: ['number', 'no', 'no.', 'code'],
+  title: ['title', 'lesson'],
+  kind: ['kind', 'type'],
+  weight: ['weight'],
+  least: ['least', 'min'],
+  usual: ['usual', 'meetings', 'length', 'typical'],
+  most: ['most', 'max'],
+  fixed: ['fixed', 'date', 'fixed date'],
+  break: ['not after a break', 'not after break', 'break'],
 }
 
 /**
@@ -43,7 +78,12 @@ export function parsePlanTable(text: string): Result<PlanTableReading, FormatRef
   return ok({ rows, bad })
 }
 
-function readRow(line: number, unit: string | null, cell: (column: Column) => string, seen: Set<string>): PlanRow | BadPlanRow {
+function readRow(
+  line: number,
+  unit: string | null,
+  cell: (column: Column) => string,
+  seen: Set<string>,
+): PlanRow | BadPlanRow {
   const number = cell('number')
   const fault = (of: PlanRowFault, text: string): BadPlanRow => ({ line, fault: of, text })
   if (number === '') return fault('no-number', cell('title'))
@@ -54,15 +94,26 @@ function readRow(line: number, unit: string | null, cell: (column: Column) => st
   const weight = oneOf(WEIGHTS, cell('weight'))
   if (weight === undefined) return fault('bad-weight', cell('weight'))
   const length = readLength(cell('least'), cell('usual'), cell('most'))
-  if (length === undefined) return fault('bad-length', [cell('least'), cell('usual'), cell('most')].filter(Boolean).join(', '))
+  if (length === undefined)
+    return fault('bad-length', [cell('least'), cell('usual'), cell('most')].filter(Boolean).join(', '))
   const fixed = readFixed(cell('fixed'))
   if (fixed === undefined) return fault('bad-fixed', cell('fixed'))
   const after = cell('break').toLowerCase()
-  return { line, unit, number, title: cell('title') || null, kind, weight, length, fixed, notAfterBreak: after === '' ? null : ['yes', 'y', 'true', 'x', '1'].includes(after) }
+  return {
+    line,
+    unit,
+    number,
+    title: cell('title') || null,
+    kind,
+    weight,
+    length,
+    fixed,
+    notAfterBreak: after === '' ? null : ['yes', 'y', 'true', 'x', '1'].includes(after),
+  }
 }
 
 function oneOf<T extends string>(known: readonly T[], text: string): T | null | undefined {
-  return text === '' ? null : known.find(k => k === text.toLowerCase())
+  return text === '' ? null : known.find((k) => k === text.toLowerCase())
 }
 
 function readLength(least: string, usual: string, most: string): LessonLength | null | undefined {
@@ -71,31 +122,52 @@ function readLength(least: string, usual: string, most: string): LessonLength | 
   const number = (text: string) => Number(text.replace(',', '.').replace(/\s*min\w*$/i, ''))
   const typical = number(usual)
   const grain = unit === 'minutes' ? 1 : 0.5
-  const min = least === '' ? Math.max(unit === 'minutes' ? 5 : 0.5, Math.ceil(typical / 2 / grain) * grain) : number(least)
+  const min =
+    least === ''
+      ? Math.max(unit === 'minutes' ? 5 : 0.5, Math.ceil(typical / 2 / grain) * grain)
+      : number(least)
   const max = most === '' ? Math.min(unit === 'minutes' ? 2400 : 40, typical * 2) : number(most)
-  const ok = [min, typical, max].every(n => Number.isFinite(n) && n > 0 && Number.isInteger(n / grain)) && min <= typical && typical <= max && max <= (unit === 'minutes' ? 2400 : 40)
+  const ok =
+    [min, typical, max].every((n) => Number.isFinite(n) && n > 0 && Number.isInteger(n / grain)) &&
+    min <= typical &&
+    typical <= max &&
+    max <= (unit === 'minutes' ? 2400 : 40)
   return ok ? { unit, min, typical, max } : undefined
 }
 
 function readFixed(text: string): FixedDate | 'none' | null | undefined {
   if (text === '') return null
   if (text.toLowerCase() === 'none') return 'none'
-  const [first, second] = [...text.matchAll(/\d{4}-\d{2}-\d{2}/g)].map(m => parseIsoDay(m[0]))
+  const [first, second] = [...text.matchAll(/\d{4}-\d{2}-\d{2}/g)].map((m) => parseIsoDay(m[0]))
   if (!first || second === null) return undefined
   if (second !== undefined) return { kind: 'within', fromOn: first, throughOn: second }
-  const word = text.toLowerCase().replace(/\d{4}-\d{2}-\d{2}/, '').trim()
-  return word === '' || word === 'on' ? { kind: 'on', on: first } : word === 'from' || word === 'not before' ? { kind: 'not-before', on: first } : word === 'by' || word === 'not after' ? { kind: 'not-after', on: first } : undefined
+  const word = text
+    .toLowerCase()
+    .replace(/\d{4}-\d{2}-\d{2}/, '')
+    .trim()
+  return word === '' || word === 'on'
+    ? { kind: 'on', on: first }
+    : word === 'from' || word === 'not before'
+      ? { kind: 'not-before', on: first }
+      : word === 'by' || word === 'not after'
+        ? { kind: 'not-after', on: first }
+        : undefined
 }
 
 /** A fixed date in the form that the table takes back. */
 export function printFixed(fixed: FixedDate | null): string {
   if (fixed === null) return ''
   switch (fixed.kind) {
-    case 'on': return fixed.on
-    case 'not-before': return `from ${fixed.on}`
-    case 'not-after': return `by ${fixed.on}`
-    case 'within': return `${fixed.fromOn} to ${fixed.throughOn}`
-    default: return assertNever(fixed)
+    case 'on':
+      return fixed.on
+    case 'not-before':
+      return `from ${fixed.on}`
+    case 'not-after':
+      return `by ${fixed.on}`
+    case 'within':
+      return `${fixed.fromOn} to ${fixed.throughOn}`
+    default:
+      return assertNever(fixed)
   }
 }
 
@@ -105,20 +177,58 @@ function printLength({ unit }: LessonLength, n: number): string {
 
 /** A plan as CSV, with the headings that `parsePlanTable` reads. */
 export function printPlanTable(plan: Plan): string {
-  const titles = new Map(plan.units.map(u => [u.id, u.title]))
-  return printCells([['Unit', 'Number', 'Title', 'Kind', 'Weight', 'Least', 'Usual', 'Most', 'Fixed', 'Not after a break'], ...plan.lessons.map(l => [
-    titles.get(l.unitId) ?? '', l.number, l.title, l.kind, l.weight, printLength(l.length, l.length.min), printLength(l.length, l.length.typical), printLength(l.length, l.length.max), printFixed(l.fixed), l.notAfterBreak ? 'yes' : '',
-  ])])
+  const titles = new Map(plan.units.map((u) => [u.id, u.title]))
+  return printCells([
+    ['Unit', 'Number', 'Title', 'Kind', 'Weight', 'Least', 'Usual', 'Most', 'Fixed', 'Not after a break'],
+    ...plan.lessons.map((l) => [
+      titles.get(l.unitId) ?? '',
+      l.number,
+      l.title,
+      l.kind,
+      l.weight,
+      printLength(l.length, l.length.min),
+      printLength(l.length, l.length.typical),
+      printLength(l.length, l.length.max),
+      printFixed(l.fixed),
+      l.notAfterBreak ? 'yes' : '',
+    ]),
+  ])
 }
 
 /** A class's layout as CSV: a row per lesson with its dates, meetings, and what became of it. */
-export function printLayout(sequence: readonly PlanLesson[], units: Plan['units'], layout: Layout, meetings: readonly { readonly on: IsoDay }[], covered: ReadonlySet<string>): string {
-  const titles = new Map(units.map(u => [u.id, u.title]))
-  const lessons = new Map(sequence.map(l => [l.id, l]))
-  return printCells([['Unit', 'Number', 'Title', 'Kind', 'First meeting', 'Last meeting', 'Meetings', 'State'], ...layout.placements.map((p) => {
-    const l = lessons.get(p.lessonId)
-    const [first, last] = p.placed ? [p.slots[0], p.slots[p.slots.length - 1]] : []
-    const state = p.placed ? (covered.has(p.lessonId) ? 'covered' : 'planned') : p.because.why === 'let-go' ? 'left out' : p.because.why === 'not-covered' ? 'not covered' : 'does not fit'
-    return [titles.get(l?.unitId as never) ?? '', l?.number ?? '', l?.title ?? '', l?.kind ?? '', first ? meetings[first.meeting]?.on ?? '' : '', last ? meetings[last.meeting]?.on ?? '' : '', p.placed ? String(p.halves / 2) : '', state]
-  })])
+export function printLayout(
+  sequence: readonly PlanLesson[],
+  units: Plan['units'],
+  layout: Layout,
+  meetings: readonly { readonly on: IsoDay }[],
+  covered: ReadonlySet<string>,
+): string {
+  const titles = new Map(units.map((u) => [u.id, u.title]))
+  const lessons = new Map(sequence.map((l) => [l.id, l]))
+  return printCells([
+    ['Unit', 'Number', 'Title', 'Kind', 'First meeting', 'Last meeting', 'Meetings', 'State'],
+    ...layout.placements.map((p) => {
+      const l = lessons.get(p.lessonId)
+      const [first, last] = p.placed ? [p.slots[0], p.slots[p.slots.length - 1]] : []
+      const state = p.placed
+        ? covered.has(p.lessonId)
+          ? 'covered'
+          : 'planned'
+        : p.because.why === 'let-go'
+          ? 'left out'
+          : p.because.why === 'not-covered'
+            ? 'not covered'
+            : 'does not fit'
+      return [
+        titles.get(l?.unitId as never) ?? '',
+        l?.number ?? '',
+        l?.title ?? '',
+        l?.kind ?? '',
+        first ? (meetings[first.meeting]?.on ?? '') : '',
+        last ? (meetings[last.meeting]?.on ?? '') : '',
+        p.placed ? String(p.halves / 2) : '',
+        state,
+      ]
+    }),
+  ])
 }

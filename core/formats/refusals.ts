@@ -1,9 +1,14 @@
 /** Why an outside text as a whole is not read; `line` counts from 1. */
 export type FormatRefusal =
-  | { readonly code: 'formats/empty', readonly field: 'text' }
-  | { readonly code: 'formats/not-text', readonly field: 'text' }
-  | { readonly code: 'formats/broken-quotes', readonly field: 'text', readonly line: number }
-  | { readonly code: 'formats/too-many-rows', readonly field: 'text', readonly count: number, readonly most: number }
-  | { readonly code: 'formats/not-a-calendar', readonly field: 'text' }
-  | { readonly code: 'formats/no-closures', readonly field: 'text', readonly events: number }
-  | { readonly code: 'formats/too-large', readonly field: 'text', readonly most: number }
+  | { readonly code: 'formats/empty'; readonly field: 'text' }
+  | { readonly code: 'formats/not-text'; readonly field: 'text' }
+  | { readonly code: 'formats/broken-quotes'; readonly field: 'text'; readonly line: number }
+  | {
+      readonly code: 'formats/too-many-rows'
+      readonly field: 'text'
+      readonly count: number
+      readonly most: number
+    }
+  | { readonly code: 'formats/not-a-calendar'; readonly field: 'text' }
+  | { readonly code: 'formats/no-closures'; readonly field: 'text'; readonly events: number }
+  | { readonly code: 'formats/too-large'; readonly field: 'text'; readonly most: number }

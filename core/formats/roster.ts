@@ -3,15 +3,36 @@ import type { Result } from '../base'
 import { headings, parseCells } from './csv'
 import type { FormatRefusal } from './refusals'
 
-export interface RosterEntry { readonly line: number, readonly name: string, readonly signIn: string | null, readonly groups: readonly string[] }
-export const ROSTER_FAULTS = ['no-name', 'name-too-long', 'same-twice', 'bad-sign-in', 'sign-in-twice'] as const
-export type RosterFault = typeof ROSTER_FAULTS[number]
-export interface BadRow { readonly line: number, readonly fault: RosterFault, readonly text: string }
-export interface RosterReading { readonly entries: readonly RosterEntry[], readonly bad: readonly BadRow[] }
+export interface RosterEntry {
+  readonly line: number
+  readonly name: string
+  readonly signIn: string | null
+  readonly groups: readonly string[]
+}
+export const ROSTER_FAULTS = [
+  'no-name',
+  'name-too-long',
+  'same-twice',
+  'bad-sign-in',
+  'sign-in-twice',
+] as const
+export type RosterFault = (typeof ROSTER_FAULTS)[number]
+export interface BadRow {
+  readonly line: number
+  readonly fault: RosterFault
+  readonly text: string
+}
+export interface RosterReading {
+  readonly entries: readonly RosterEntry[]
+  readonly bad: readonly BadRow[]
+}
 
 const NAMES = {
-  name: ['name', 'learner', 'student', 'full name'], given: ['given name', 'first name', 'given', 'first'], family: ['family name', 'last name', 'surname', 'family', 'last'],
-  signIn: ['sign-in', 'sign in', 'username', 'user', 'login'], groups: ['group', 'groups'],
+  name: ['name', 'learner', 'student', 'full name'],
+  given: ['given name', 'first name', 'given', 'first'],
+  family: ['family name', 'last name', 'surname', 'family', 'last'],
+  signIn: ['sign-in', 'sign in', 'username', 'user', 'login'],
+  groups: ['group', 'groups'],
 }
 
 /**
@@ -28,8 +49,12 @@ export function parseRoster(text: string): Result<RosterReading, FormatRefusal> 
   const names = new Set<string>()
   const signIns = new Set<string>()
   for (const { line, cells } of head ? rows.value.slice(1) : rows.value) {
-    const cell = (key: string) => (at[key as keyof typeof at] === undefined ? '' : cells[at[key as keyof typeof at] as number] ?? '')
-    const name = (cell('name') || [cell('given'), cell('family')].filter(Boolean).join(' ')).replace(/\s+/g, ' ')
+    const cell = (key: string) =>
+      at[key as keyof typeof at] === undefined ? '' : (cells[at[key as keyof typeof at] as number] ?? '')
+    const name = (cell('name') || [cell('given'), cell('family')].filter(Boolean).join(' ')).replace(
+      /\s+/g,
+      ' ',
+    )
     const signIn = cell('signIn').toLowerCase()
     const refuseRow = (fault: RosterFault, said: string) => bad.push({ line, fault, text: said })
     if (name === '') refuseRow('no-name', cells.join(', '))
@@ -40,7 +65,15 @@ export function parseRoster(text: string): Result<RosterReading, FormatRefusal> 
     else {
       names.add(name.toLowerCase())
       if (signIn !== '') signIns.add(signIn)
-      entries.push({ line, name, signIn: signIn || null, groups: cell('groups').split(';').map(g => g.trim()).filter(Boolean) })
+      entries.push({
+        line,
+        name,
+        signIn: signIn || null,
+        groups: cell('groups')
+          .split(';')
+          .map((g) => g.trim())
+          .filter(Boolean),
+      })
     }
   }
   return ok({ entries, bad })

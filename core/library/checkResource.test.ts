@@ -3,7 +3,8 @@ import { aCheck, multiple, numeric, single, text } from '../../tests/support/mad
 import { checkResource, countByKind, isScored } from './checkResource'
 import type { Item, Resource } from './types'
 
-const codeOf = (items: readonly Item[], part: Partial<Resource> = {}) => checkResource(aCheck(items, part)).error?.code
+const codeOf = (items: readonly Item[], part: Partial<Resource> = {}) =>
+  checkResource(aCheck(items, part)).error?.code
 
 describe('checkResource', () => {
   it('accepts a check whose items can all be answered', () => {
@@ -13,13 +14,31 @@ describe('checkResource', () => {
   it('wants items for what is scored, none for a reading', () => {
     expect(codeOf([])).toBe('library/no-items')
     expect(codeOf([], { kind: 'reading' })).toBeUndefined()
-    expect(['reading', 'worked-example', 'practice-set', 'check', 'test'].map(k => isScored(k as never))).toEqual([false, false, true, true, true])
+    expect(
+      ['reading', 'worked-example', 'practice-set', 'check', 'test'].map((k) => isScored(k as never)),
+    ).toEqual([false, false, true, true, true])
   })
 
   it.each<[string, Item]>([
     ['library/too-few-options', single('1', { options: [{ id: 'b', text: 'x' }] })],
-    ['library/too-few-options', single('1', { options: [{ id: 'a', text: ' ' }, { id: 'b', text: 'x' }] })],
-    ['library/same-option-twice', single('1', { options: [{ id: 'a', text: 'Yes' }, { id: 'b', text: 'yes ' }] })],
+    [
+      'library/too-few-options',
+      single('1', {
+        options: [
+          { id: 'a', text: ' ' },
+          { id: 'b', text: 'x' },
+        ],
+      }),
+    ],
+    [
+      'library/same-option-twice',
+      single('1', {
+        options: [
+          { id: 'a', text: 'Yes' },
+          { id: 'b', text: 'yes ' },
+        ],
+      }),
+    ],
     ['library/no-right-answer', single('1', { right: 'z' })],
     ['library/no-right-answer', multiple('1', { right: [] })],
     ['library/no-right-answer', numeric('1', { value: Number.NaN })],
@@ -32,10 +51,16 @@ describe('checkResource', () => {
   })
 
   it('wants a short code of one word', () => {
-    for (const code of ['', 'a', 'two words', 'x'.repeat(17), 'a-b']) expect(codeOf([single('1')], { code })).toBe('library/bad-code')
+    for (const code of ['', 'a', 'two words', 'x'.repeat(17), 'a-b'])
+      expect(codeOf([single('1')], { code })).toBe('library/bad-code')
   })
 
   it('counts items by kind', () => {
-    expect(countByKind([single('1'), single('2'), text('3')])).toEqual({ single: 2, multiple: 0, numeric: 0, text: 1 })
+    expect(countByKind([single('1'), single('2'), text('3')])).toEqual({
+      single: 2,
+      multiple: 0,
+      numeric: 0,
+      text: 1,
+    })
   })
 })

@@ -17,8 +17,10 @@ export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, n
 
 /** Accepts a resource whose code is one word and whose items each have a key that can be met, or names the first fault. */
 export function checkResource(resource: Resource): Result<Resource, LibraryRefusal> {
-  if (!/^[a-z0-9]{2,16}$/i.test(resource.code)) return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })
-  if (isScored(resource.kind) && resource.items.length === 0) return refuse({ code: 'library/no-items', field: 'items' })
+  if (!/^[a-z0-9]{2,16}$/i.test(resource.code))
+    return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })
+  if (isScored(resource.kind) && resource.items.length === 0)
+    return refuse({ code: 'library/no-items', field: 'items' })
   for (const [i, item] of resource.items.entries()) {
     const fault = faultOf(item, i + 1)
     if (fault) return refuse(fault)
@@ -27,22 +29,33 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
 }
 
 function faultOf(item: Item, number: number): LibraryRefusal | null {
-  if (!(item.points > 0 && item.points <= 100)) return { code: 'library/bad-points', field: 'points', item: number }
+  if (!(item.points > 0 && item.points <= 100))
+    return { code: 'library/bad-points', field: 'points', item: number }
   switch (item.kind) {
     case 'single':
     case 'multiple': {
-      const texts = item.options.map(o => o.text.trim().toLowerCase())
-      if (texts.length < 2 || texts.includes('')) return { code: 'library/too-few-options', field: 'options', item: number }
-      if (new Set(texts).size !== texts.length) return { code: 'library/same-option-twice', field: 'options', item: number }
+      const texts = item.options.map((o) => o.text.trim().toLowerCase())
+      if (texts.length < 2 || texts.includes(''))
+        return { code: 'library/too-few-options', field: 'options', item: number }
+      if (new Set(texts).size !== texts.length)
+        return { code: 'library/same-option-twice', field: 'options', item: number }
       const right: readonly string[] = item.kind === 'single' ? [item.right] : item.right
-      const known = item.options.map(o => o.id)
-      return right.length === 0 || right.some(r => !known.includes(r)) ? { code: 'library/no-right-answer', field: 'right', item: number } : null
+      const known = item.options.map((o) => o.id)
+      return right.length === 0 || right.some((r) => !known.includes(r))
+        ? { code: 'library/no-right-answer', field: 'right', item: number }
+        : null
     }
     case 'numeric':
-      if (!Number.isFinite(item.value)) return { code: 'library/no-right-answer', field: 'right', item: number }
-      return item.tolerance >= 0 && Number.isFinite(item.tolerance) ? null : { code: 'library/bad-tolerance', field: 'tolerance', item: number }
+      if (!Number.isFinite(item.value))
+        return { code: 'library/no-right-answer', field: 'right', item: number }
+      return item.tolerance >= 0 && Number.isFinite(item.tolerance)
+        ? null
+        : { code: 'library/bad-tolerance', field: 'tolerance', item: number }
     case 'text':
-      return item.accepted.some(a => a.trim() !== '') ? null : { code: 'library/no-right-answer', field: 'right', item: number }
-    default: return assertNever(item)
+      return item.accepted.some((a) => a.trim() !== '')
+        ? null
+        : { code: 'library/no-right-answer', field: 'right', item: number }
+    default:
+      return assertNever(item)
   }
 }

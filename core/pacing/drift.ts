@@ -3,7 +3,11 @@ import type { Meeting } from '../calendar'
 import type { Baseline, Layout } from './types'
 
 /** The layout as it stands, kept for comparison. */
-export function baselineOf(layout: Layout, meetings: readonly Pick<Meeting, 'on'>[], agreedAt: Instant): Baseline {
+export function baselineOf(
+  layout: Layout,
+  meetings: readonly Pick<Meeting, 'on'>[],
+  agreedAt: Instant,
+): Baseline {
   const lessons: Record<LessonId, (readonly [IsoDay, number])[]> = {}
   for (const p of layout.placements) {
     if (!p.placed) continue
@@ -16,14 +20,22 @@ export function baselineOf(layout: Layout, meetings: readonly Pick<Meeting, 'on'
 }
 
 /** Drift at the end of a day, in meetings of the baseline: ahead (+) or behind (−). */
-export interface DriftPoint { readonly on: IsoDay, readonly meetings: number }
+export interface DriftPoint {
+  readonly on: IsoDay
+  readonly meetings: number
+}
 
 /**
  * Drift = actual position − baseline position, both counted in the baseline's meetings, at the end of a day: every lesson counts with its
  * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before it is done; lessons that
  * came later than the baseline count nothing.
  */
-export function driftOn(baseline: Baseline, layout: Layout, meetings: readonly Pick<Meeting, 'on'>[], on: IsoDay): number {
+export function driftOn(
+  baseline: Baseline,
+  layout: Layout,
+  meetings: readonly Pick<Meeting, 'on'>[],
+  on: IsoDay,
+): number {
   let planned = 0
   let actual = 0
   let passed = true
@@ -33,23 +45,34 @@ export function driftOn(baseline: Baseline, layout: Layout, meetings: readonly P
       const done = doneBy(p.slots, meetings, on)
       passed = done === p.halves
       if (base) actual += halvesOf(base) * (p.halves === 0 ? 1 : done / p.halves)
-    }
-    else if (base && passed && (p.because.why === 'let-go' || p.because.why === 'not-covered')) actual += halvesOf(base)
+    } else if (base && passed && (p.because.why === 'let-go' || p.because.why === 'not-covered'))
+      actual += halvesOf(base)
     if (base) for (const [day, halves] of base) if (day <= on) planned += halves
   }
   return Math.round((actual - planned) * 50) / 100
 }
 
 /** Drift at each of the class's meeting days. */
-export function driftSeries(baseline: Baseline, layout: Layout, meetings: readonly Pick<Meeting, 'on'>[]): DriftPoint[] {
-  return [...new Set(meetings.map(m => m.on))].map(on => ({ on, meetings: driftOn(baseline, layout, meetings, on) }))
+export function driftSeries(
+  baseline: Baseline,
+  layout: Layout,
+  meetings: readonly Pick<Meeting, 'on'>[],
+): DriftPoint[] {
+  return [...new Set(meetings.map((m) => m.on))].map((on) => ({
+    on,
+    meetings: driftOn(baseline, layout, meetings, on),
+  }))
 }
 
 function halvesOf(base: readonly (readonly [IsoDay, number])[]): number {
   return base.reduce((n, [, halves]) => n + halves, 0)
 }
 
-function doneBy(slots: readonly { readonly meeting: number, readonly halves: number }[], meetings: readonly Pick<Meeting, 'on'>[], on: IsoDay): number {
+function doneBy(
+  slots: readonly { readonly meeting: number; readonly halves: number }[],
+  meetings: readonly Pick<Meeting, 'on'>[],
+  on: IsoDay,
+): number {
   let done = 0
   for (const s of slots) if ((meetings[s.meeting]?.on ?? '9') <= on) done += s.halves
   return done

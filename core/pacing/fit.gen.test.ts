@@ -15,8 +15,11 @@ const SEED = 20_261_125
 const CASES = 500
 
 /** The slow twin: every combination of lengths and omissions, laid out for real; cheapest first, then least cut of earlier lessons. */
-function bruteForce(lessons: readonly PlanLesson[], list: Parameters<typeof layOut>[1]): { readonly price: number, readonly amounts: readonly number[] } | null {
-  let best: { price: number, amounts: readonly number[] } | null = null
+function bruteForce(
+  lessons: readonly PlanLesson[],
+  list: Parameters<typeof layOut>[1],
+): { readonly price: number; readonly amounts: readonly number[] } | null {
+  let best: { price: number; amounts: readonly number[] } | null = null
   const options = lessons.map((l) => {
     const amounts: number[] = []
     for (let a = typicalAmount(l); a >= leastAmount(l); a--) amounts.push(a)
@@ -39,7 +42,8 @@ function bruteForce(lessons: readonly PlanLesson[], list: Parameters<typeof layO
     }
     if (best !== null && price >= best.price) return
     const pacing = { ...AS_PLANNED, lengths, left } as ClassPacing
-    if (layOut({ lessons }, list, { pacing }).placements.every(p => p.placed || p.because.why === 'let-go')) best = { price, amounts }
+    if (layOut({ lessons }, list, { pacing }).placements.every((p) => p.placed || p.because.why === 'let-go'))
+      best = { price, amounts }
   }
   walk(0, [])
   return best
@@ -52,11 +56,27 @@ describe('exact fit', () => {
     let [short, impossible] = [0, 0]
     for (let n = 0; n < CASES; n++) {
       const closed = Array.from({ length: upTo(3) }, () => closure(addDays(isoDay('2026-09-01'), upTo(10))))
-      const list = meetings(aYear({ lastOn: isoDay('2026-09-14'), notes: closed }), ids.class('c'), onDays(1, 2, 3, 5), []).meetings.slice(0, 3 + upTo(5)).map(m => (upTo(6) === 0 ? { ...m, minutes: 20 } : m))
+      const list = meetings(
+        aYear({ lastOn: isoDay('2026-09-14'), notes: closed }),
+        ids.class('c'),
+        onDays(1, 2, 3, 5),
+        [],
+      )
+        .meetings.slice(0, 3 + upTo(5))
+        .map((m) => (upTo(6) === 0 ? { ...m, minutes: 20 } : m))
       const lessons = Array.from({ length: 2 + upTo(4) }, (_, i): PlanLesson => {
         const least = 1 + upTo(3)
-        const fixed: FixedDate | null = upTo(5) > 0 || i === 0 ? null : upTo(2) === 0 ? { kind: 'on', on: addDays(isoDay('2026-09-01'), 2 + i * 2) } : { kind: 'not-after', on: addDays(isoDay('2026-09-01'), 3 + i * 2) }
-        return aLesson(`l${i}`, 1, { weight: WEIGHTS[upTo(3)] ?? 'core', fixed, length: { unit: 'meetings', min: least / 2, typical: (least + upTo(4)) / 2, max: 5 } })
+        const fixed: FixedDate | null =
+          upTo(5) > 0 || i === 0
+            ? null
+            : upTo(2) === 0
+              ? { kind: 'on', on: addDays(isoDay('2026-09-01'), 2 + i * 2) }
+              : { kind: 'not-after', on: addDays(isoDay('2026-09-01'), 3 + i * 2) }
+        return aLesson(`l${i}`, 1, {
+          weight: WEIGHTS[upTo(3)] ?? 'core',
+          fixed,
+          length: { unit: 'meetings', min: least / 2, typical: (least + upTo(4)) / 2, max: 5 },
+        })
       })
       const wanted = bruteForce(lessons, list)
       const got = fit(courseOf({ lessons }, list, AS_PLANNED, { terms: [] }))
@@ -68,9 +88,14 @@ describe('exact fit', () => {
       }
       if (wanted.price > 0) short++
       expect(got.price, said).toBeCloseTo(wanted.price, 9)
-      const amounts = lessons.map(l => got.cuts.find(c => c.lessonId === l.id)?.to ?? typicalAmount(l))
+      const amounts = lessons.map((l) => got.cuts.find((c) => c.lessonId === l.id)?.to ?? typicalAmount(l))
       expect(amounts, said).toEqual(wanted.amounts)
-      expect(layOut({ lessons }, list, { pacing: withCuts(AS_PLANNED, got.cuts) }).placements.every(p => p.placed || p.because.why === 'let-go'), said).toBe(true)
+      expect(
+        layOut({ lessons }, list, { pacing: withCuts(AS_PLANNED, got.cuts) }).placements.every(
+          (p) => p.placed || p.because.why === 'let-go',
+        ),
+        said,
+      ).toBe(true)
     }
     // the cases are worth something: many need cuts, some cannot fit
     expect(short).toBeGreaterThan(100)

@@ -7,7 +7,13 @@ import type { Position, Track } from './track'
 import type { ClassPacing } from './types'
 
 /** A shortening (`to` > 0) or an omission (`to` = 0), in the lesson's own unit: half meetings or minutes. */
-export interface Cut { readonly lessonId: LessonId, readonly unit: 'meetings' | 'minutes', readonly from: number, readonly to: number, readonly price: number }
+export interface Cut {
+  readonly lessonId: LessonId
+  readonly unit: 'meetings' | 'minutes'
+  readonly from: number
+  readonly to: number
+  readonly price: number
+}
 
 export interface Fit {
   /** Everything that is not cut lies within its stretch. */
@@ -26,10 +32,13 @@ export interface FitInput {
   /** What may be done: everything; only leaving out optional lessons; only eating buffers. */
   readonly by?: 'all' | 'optional' | 'buffers'
   /** A place by which the items before this index have to end, kept beside the fixed dates: slack that is to stay. */
-  readonly endBefore?: { readonly index: number, readonly at: Position }
+  readonly endBefore?: { readonly index: number; readonly at: Position }
 }
 
-interface Choice { readonly amount: number, readonly price: number }
+interface Choice {
+  readonly amount: number
+  readonly price: number
+}
 
 /** Prices in thousandths, so that sums are whole numbers and ties are exact. */
 const MILLI = 1000
@@ -43,7 +52,7 @@ const NEVER = Number.POSITIVE_INFINITY
  */
 export function fit(course: Course, input: FitInput = {}): Fit {
   const { track, items } = course
-  const choices = items.map(item => choicesOf(track, item, input))
+  const choices = items.map((item) => choicesOf(track, item, input))
   const best = items.map(() => new Map<Position, number>())
   const solve = (i: number, cursor: Position): number => {
     if (i === items.length) return 0
@@ -76,11 +85,21 @@ export function fit(course: Course, input: FitInput = {}): Fit {
 }
 
 /** Where the cursor stands behind an item cut so, or -1 when that breaks a bound. */
-function after(track: Track, item: Item, choice: Choice, cursor: Position, index: number, { endBefore }: FitInput): Position {
+function after(
+  track: Track,
+  item: Item,
+  choice: Choice,
+  cursor: Position,
+  index: number,
+  { endBefore }: FitInput,
+): Position {
   let end = cursor
   if (choice.amount > 0) {
     // a record beyond a fixed date cannot be cured by cutting: the lesson then comes late, as laying out has it
-    const start = item.startsAt >= 0 ? Math.max(cursor, item.startsAt) : startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak)
+    const start =
+      item.startsAt >= 0
+        ? Math.max(cursor, item.startsAt)
+        : startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak)
     if (item.startsAt >= 0 && cursor > item.startsAt && index > 0) return -1
     end = place(track, { unit: item.unit, amount: choice.amount }, start)
     if (end < 0 || (end > item.endsBy && !(item.startsAt >= 0 && index === 0))) return -1
@@ -96,14 +115,20 @@ function choicesOf(track: Track, item: Item, { among, keep, leaveOut, by = 'all'
   if ((among && !among.has(lesson.id)) || keep?.has(lesson.id)) return [whole]
   const isBuffer = lesson.kind === 'buffer'
   if (by === 'buffers' && !isBuffer) return [whole]
-  const priceOf = (amount: number) => Math.round(MILLI * priceOfCut(lesson, inHalves(track, { unit, amount: item.amount - amount }, 0), amount === 0))
+  const priceOf = (amount: number) =>
+    Math.round(
+      MILLI * priceOfCut(lesson, inHalves(track, { unit, amount: item.amount - amount }, 0), amount === 0),
+    )
   const choices = [whole]
   if (by !== 'optional' || isBuffer) {
     const step = unit === 'minutes' ? 5 : 1
     const least = isBuffer ? 1 : leastAmount(lesson)
-    for (let amount = item.amount - step; amount >= least; amount -= step) choices.push({ amount, price: priceOf(amount) })
+    for (let amount = item.amount - step; amount >= least; amount -= step)
+      choices.push({ amount, price: priceOf(amount) })
   }
-  const mayGo = item.fixed === null && (isBuffer || lesson.weight === 'optional' || (by === 'all' && lesson.weight === 'useful'))
+  const mayGo =
+    item.fixed === null &&
+    (isBuffer || lesson.weight === 'optional' || (by === 'all' && lesson.weight === 'useful'))
   if (mayGo) choices.push({ amount: 0, price: priceOf(0) })
   return choices
 }

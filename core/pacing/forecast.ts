@@ -14,17 +14,30 @@ const PRIOR_LOSSES = 0.5
 const PRIOR_HELD = 25
 
 /** How a class has gone so far. Ratios; `spreadRatio` is the standard deviation of a lesson's log ratio. */
-export interface Pace { readonly lessons: number, readonly usedRatio: number, readonly spreadRatio: number, readonly lossRatio: number, readonly lost: number, readonly held: number }
+export interface Pace {
+  readonly lessons: number
+  readonly usedRatio: number
+  readonly spreadRatio: number
+  readonly lossRatio: number
+  readonly lost: number
+  readonly held: number
+}
 
 /**
  * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan; the spread between lessons, shrunk
  * toward a quarter; and the share of meetings lost at short notice (cancelled, not closed in the calendar), shrunk toward half a meeting in 25.
  */
-export function paceOf(sequence: readonly PlanLesson[], pacing: ClassPacing, calendar: ClassCalendar, now: Instant): Pace {
+export function paceOf(
+  sequence: readonly PlanLesson[],
+  pacing: ClassPacing,
+  calendar: ClassCalendar,
+  now: Instant,
+): Pace {
   let [used, planned, squares, lessons] = [0, 0, 0, 0]
   for (const lesson of sequence) {
     const record = pacing.records[lesson.id]
-    if (record?.outcome !== 'covered' || lesson.length.unit !== 'meetings' || lesson.kind === 'buffer') continue
+    if (record?.outcome !== 'covered' || lesson.length.unit !== 'meetings' || lesson.kind === 'buffer')
+      continue
     const took = record.held.reduce((n, h) => n + h.halves, 0)
     used += took
     planned += typicalAmount(lesson)
@@ -32,11 +45,15 @@ export function paceOf(sequence: readonly PlanLesson[], pacing: ClassPacing, cal
     lessons++
   }
   const prior = PRIOR_MEETINGS * 2
-  const held = calendar.meetings.filter(m => m.startsAt <= now).length
-  const lost = calendar.lost.filter(l => l.cause === 'cancelled').length
+  const held = calendar.meetings.filter((m) => m.startsAt <= now).length
+  const lost = calendar.lost.filter((l) => l.cause === 'cancelled').length
   return {
-    lessons, usedRatio: (used + prior) / (planned + prior), spreadRatio: Math.sqrt((squares + PRIOR_LESSONS * PRIOR_SPREAD ** 2) / (lessons + PRIOR_LESSONS)),
-    lossRatio: (lost + PRIOR_LOSSES) / (held + lost + PRIOR_HELD), lost, held,
+    lessons,
+    usedRatio: (used + prior) / (planned + prior),
+    spreadRatio: Math.sqrt((squares + PRIOR_LESSONS * PRIOR_SPREAD ** 2) / (lessons + PRIOR_LESSONS)),
+    lossRatio: (lost + PRIOR_LOSSES) / (held + lost + PRIOR_HELD),
+    lost,
+    held,
   }
 }
 
@@ -47,16 +64,31 @@ export interface Forecast {
   readonly runs: number
   readonly pace: Pace
   /** For each fixed lesson still to come: how often everything before it is done in time, and when it would be. */
-  readonly fixed: readonly { readonly lessonId: LessonId, readonly on: IsoDay, readonly chanceRatio: number, readonly ready: Band }[]
-  readonly year: { readonly chanceRatio: number, readonly finish: Band }
+  readonly fixed: readonly {
+    readonly lessonId: LessonId
+    readonly on: IsoDay
+    readonly chanceRatio: number
+    readonly ready: Band
+  }[]
+  readonly year: { readonly chanceRatio: number; readonly finish: Band }
   /** When each lesson asked for would end. */
-  readonly ends: readonly { readonly lessonId: LessonId, readonly on: Band }[]
+  readonly ends: readonly { readonly lessonId: LessonId; readonly on: Band }[]
 }
 
-interface Step { readonly lessonId: LessonId, readonly halves: number, readonly varies: boolean, readonly isBuffer: boolean, readonly fixedAt: number, readonly plannedAt: number }
+interface Step {
+  readonly lessonId: LessonId
+  readonly halves: number
+  readonly varies: boolean
+  readonly isBuffer: boolean
+  readonly fixedAt: number
+  readonly plannedAt: number
+}
 
 /** A simulation that is carried on in batches, so that a worker can report progress and be stopped. */
-export interface Forecaster { readonly run: (count: number) => void, readonly result: () => Forecast }
+export interface Forecaster {
+  readonly run: (count: number) => void
+  readonly result: () => Forecast
+}
 
 /**
  * Simulates the rest of a class's year: each lesson takes its planned length × the class's pace × a log-normal factor of the class's spread, in whole
@@ -64,14 +96,23 @@ export interface Forecaster { readonly run: (count: number) => void, readonly re
  * lesson waits for its date, or comes late and counts as missed. Same seed, same forecast.
  * @param ends lessons whose end dates are wanted, such as the last of each unit.
  */
-export function forecaster(course: Course, pace: Pace, now: Instant, starts: readonly Instant[], ends: readonly LessonId[], seed: number): Forecaster {
+export function forecaster(
+  course: Course,
+  pace: Pace,
+  now: Instant,
+  starts: readonly Instant[],
+  ends: readonly LessonId[],
+  seed: number,
+): Forecaster {
   const { track } = course
   const random = seededRandom(seed)
   const steps = stepsOf(course)
   const open = meetingOf(course.from)
   const usedFirst = halvesBetween(track, positionAt(track, open), course.from)
-  const wanted = new Map(ends.map(id => [id, [] as number[]]))
-  const ready = new Map(steps.filter(s => s.fixedAt >= 0).map(s => [s.lessonId, { meetings: [] as number[], held: 0 }]))
+  const wanted = new Map(ends.map((id) => [id, [] as number[]]))
+  const ready = new Map(
+    steps.filter((s) => s.fixedAt >= 0).map((s) => [s.lessonId, { meetings: [] as number[], held: 0 }]),
+  )
   const finish: number[] = []
   let runs = 0
   const cum = new Float64Array(track.capacities.length + 1)
@@ -94,12 +135,27 @@ export function forecaster(course: Course, pace: Pace, now: Instant, starts: rea
   }
   const band = (list: readonly number[]) => bandOf(list, track.meetings)
   return {
-    run: (count) => { for (let i = 0; i < count; i++) once() },
+    run: (count) => {
+      for (let i = 0; i < count; i++) once()
+    },
     result: () => ({
-      runs, pace,
-      fixed: steps.filter(s => s.fixedAt >= 0 && s.fixedAt < track.meetings.length).map(s => ({ lessonId: s.lessonId, on: track.meetings[s.fixedAt]?.on as IsoDay, chanceRatio: (ready.get(s.lessonId)?.held ?? 0) / Math.max(1, runs), ready: band(ready.get(s.lessonId)?.meetings ?? []) })),
-      year: { chanceRatio: finish.filter(m => m < track.meetings.length).length / Math.max(1, runs), finish: band(finish) },
-      ends: [...wanted].filter(([, list]) => list.length > 0).map(([lessonId, list]) => ({ lessonId, on: band(list) })),
+      runs,
+      pace,
+      fixed: steps
+        .filter((s) => s.fixedAt >= 0 && s.fixedAt < track.meetings.length)
+        .map((s) => ({
+          lessonId: s.lessonId,
+          on: track.meetings[s.fixedAt]?.on as IsoDay,
+          chanceRatio: (ready.get(s.lessonId)?.held ?? 0) / Math.max(1, runs),
+          ready: band(ready.get(s.lessonId)?.meetings ?? []),
+        })),
+      year: {
+        chanceRatio: finish.filter((m) => m < track.meetings.length).length / Math.max(1, runs),
+        finish: band(finish),
+      },
+      ends: [...wanted]
+        .filter(([, list]) => list.length > 0)
+        .map(([lessonId, list]) => ({ lessonId, on: band(list) })),
     }),
   }
 }
@@ -107,7 +163,8 @@ export function forecaster(course: Course, pace: Pace, now: Instant, starts: rea
 /** The dates of the meetings at 10, 50 and 90 % of a sample of meeting indexes. */
 function bandOf(sample: readonly number[], meetings: Course['track']['meetings']): Band {
   const sorted = [...sample].sort((a, b) => a - b)
-  const at = (ratio: number) => meetings[sorted[Math.min(sorted.length - 1, Math.floor(ratio * sorted.length))] ?? 0]?.on ?? null
+  const at = (ratio: number) =>
+    meetings[sorted[Math.min(sorted.length - 1, Math.floor(ratio * sorted.length))] ?? 0]?.on ?? null
   return [at(0.1), at(0.5), at(0.9)]
 }
 
@@ -118,13 +175,34 @@ function stepsOf({ track, items, from }: Course): Step[] {
     const halves = inHalves(track, item, from)
     const plannedAt = planned
     planned += halves
-    const fixedAt = startsAt >= 0 ? meetingOf(startsAt) : endsBecause === 'fixed' ? Math.max(0, meetingOf(endsBy) - Math.ceil(halves / 2)) : -1
-    return { lessonId: lesson.id, halves, varies: lesson.kind !== 'check' && lesson.kind !== 'test', isBuffer: lesson.kind === 'buffer', fixedAt, plannedAt }
+    const fixedAt =
+      startsAt >= 0
+        ? meetingOf(startsAt)
+        : endsBecause === 'fixed'
+          ? Math.max(0, meetingOf(endsBy) - Math.ceil(halves / 2))
+          : -1
+    return {
+      lessonId: lesson.id,
+      halves,
+      varies: lesson.kind !== 'check' && lesson.kind !== 'test',
+      isBuffer: lesson.kind === 'buffer',
+      fixedAt,
+      plannedAt,
+    }
   })
 }
 
 /** Fills `cum` with the halves available before each meeting, counted from where the record ends. */
-function drawMeetings(capacities: readonly number[], open: number, usedFirst: number, starts: readonly Instant[], now: Instant, lossRatio: number, random: Random, cum: Float64Array): void {
+function drawMeetings(
+  capacities: readonly number[],
+  open: number,
+  usedFirst: number,
+  starts: readonly Instant[],
+  now: Instant,
+  lossRatio: number,
+  random: Random,
+  cum: Float64Array,
+): void {
   for (let m = 0; m < capacities.length; m++) {
     const here = m < open ? 0 : (capacities[m] as number) - (m === open ? usedFirst : 0)
     const isLost = m >= open && (starts[m] ?? 0) > now && random() < lossRatio
@@ -137,7 +215,12 @@ function drawHalves(step: Step, at: number, pace: Pace, random: Random): number 
   if (!step.varies) return step.halves
   // sum of three: near enough to a normal deviate, and quick
   const normal = (random() + random() + random() - 1.5) * 2
-  return Math.max(1, Math.round(step.halves * pace.usedRatio * Math.exp(pace.spreadRatio * normal - pace.spreadRatio ** 2 / 2)))
+  return Math.max(
+    1,
+    Math.round(
+      step.halves * pace.usedRatio * Math.exp(pace.spreadRatio * normal - pace.spreadRatio ** 2 / 2),
+    ),
+  )
 }
 
 /** The meeting in which `at` halves are reached; the count of meetings when they are not. */

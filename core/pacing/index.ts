@@ -26,6 +26,35 @@ export { amountOf, fixedOf, movedTo, sequenceOf, typicalAmount } from './sequenc
 export { reachesOf } from './stretches'
 export type { Reach } from './stretches'
 export { AS_PLANNED, LEFT_BECAUSE, LENGTH_UNITS, LESSON_KINDS, WAYS, WEIGHTS } from './types'
-export type { Baseline, ClassCommand, ClassPacing, FixedDate, HeldSlot, Layout, LayoutFinding, Left, LessonKind, LessonLength, LessonRecord, NotPlaced, NoteCommand, PacingCommand, PatternCommand, Placement, Plan, PlanCommand, PlanLesson, PlanPart, PlanUnit, Purpose, SingleCommand, Slot, Through, Way, Weight, YearCommand } from './types'
+export type {
+  Baseline,
+  ClassCommand,
+  ClassPacing,
+  FixedDate,
+  HeldSlot,
+  Layout,
+  LayoutFinding,
+  Left,
+  LessonKind,
+  LessonLength,
+  LessonRecord,
+  NotPlaced,
+  NoteCommand,
+  PacingCommand,
+  PatternCommand,
+  Placement,
+  Plan,
+  PlanCommand,
+  PlanLesson,
+  PlanPart,
+  PlanUnit,
+  Purpose,
+  SingleCommand,
+  Slot,
+  Through,
+  Way,
+  Weight,
+  YearCommand,
+} from './types'
 export { weekCells } from './weekCells'
 export type { Stretch, WeekCell } from './weekCells'

@@ -9,7 +9,10 @@ import type { ClassPacing, HeldSlot, Layout, LayoutFinding, NotPlaced, Placement
 
 export type LayablePlan = Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>
 /** What laying out takes beside plan and meetings; everything may be absent. */
-export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: readonly Term[] }
+export interface LayOutInput {
+  readonly pacing?: ClassPacing
+  readonly terms?: readonly Term[]
+}
 
 /**
  * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes the next free capacity after
@@ -18,7 +21,11 @@ export interface LayOutInput { readonly pacing?: ClassPacing, readonly terms?: r
  * then reported too, so that the order is kept.
  * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next meeting.
  */
-export function layOut(plan: LayablePlan, meetings: readonly Ground[], { pacing = AS_PLANNED, terms = [] }: LayOutInput = {}): Layout {
+export function layOut(
+  plan: LayablePlan,
+  meetings: readonly Ground[],
+  { pacing = AS_PLANNED, terms = [] }: LayOutInput = {},
+): Layout {
   return layCourse(courseOf(plan, meetings, pacing, { terms }), pacing)
 }
 
@@ -29,7 +36,7 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
   const laid: Placement[] = []
   let cursor = course.from
   let lastEnd = cursor
-  let blocked: { by: LessonId, until: Position } | null = null
+  let blocked: { by: LessonId; until: Position } | null = null
   for (let i = 0; i < items.length; i++) {
     const item = items[i] as Item
     const limit = limits[i] as Limit
@@ -49,9 +56,19 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     }
     blocked = null
     cursor = lastEnd = end
-    laid.push({ lessonId: item.lesson.id, placed: true, halves: item.unit === 'meetings' ? item.amount : sum(slots), slots })
+    laid.push({
+      lessonId: item.lesson.id,
+      placed: true,
+      halves: item.unit === 'meetings' ? item.amount : sum(slots),
+      slots,
+    })
   }
-  return { placements: withRecord(course, laid, pacing), capacities: track.capacities, slackHalves: halvesBetween(track, lastEnd, track.end), findings }
+  return {
+    placements: withRecord(course, laid, pacing),
+    capacities: track.capacities,
+    slackHalves: halvesBetween(track, lastEnd, track.end),
+    findings,
+  }
 }
 
 /** Where an item starts from a cursor; says when a fixed date is missed, has no meeting, or a break makes it wait. */
@@ -61,12 +78,19 @@ function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFin
   if (fixed === null && !lesson.notAfterBreak) return from
   if (fixed?.kind === 'on') {
     const on = track.meetings[meetingOf(from)]?.on
-    if (on !== undefined && on !== fixed.on) findings.push({ code: cursor > item.startsAt ? 'fixed-date-missed' : 'no-meeting-on-fixed-date', lessonId: lesson.id, wantedOn: fixed.on, on })
+    if (on !== undefined && on !== fixed.on)
+      findings.push({
+        code: cursor > item.startsAt ? 'fixed-date-missed' : 'no-meeting-on-fixed-date',
+        lessonId: lesson.id,
+        wantedOn: fixed.on,
+        on,
+      })
     return from
   }
   const start = startAt(track, from, lesson.notAfterBreak)
   const on = track.meetings[meetingOf(from)]?.on
-  if (start !== from && on !== undefined) findings.push({ code: 'waits-after-break', lessonId: lesson.id, on })
+  if (start !== from && on !== undefined)
+    findings.push({ code: 'waits-after-break', lessonId: lesson.id, on })
   return start
 }
 
@@ -82,7 +106,11 @@ function refused(track: Track, item: Item, from: Position, because: NotPlaced): 
 }
 
 /** Placements of the whole sequence: what is laid, and in its place what is recorded or left out. */
-function withRecord({ track, items, sequence, from }: Course, laid: readonly Placement[], pacing: ClassPacing): readonly Placement[] {
+function withRecord(
+  { track, items, sequence, from }: Course,
+  laid: readonly Placement[],
+  pacing: ClassPacing,
+): readonly Placement[] {
   if (from === 0 && items.length === sequence.length && Object.keys(pacing.records).length === 0) return laid
   let at = 0
   return sequence.map(({ id }) => {
@@ -91,7 +119,9 @@ function withRecord({ track, items, sequence, from }: Course, laid: readonly Pla
     if (why !== undefined) return { lessonId: id, placed: false, halves: 0, because: { why } }
     const record = pacing.records[id]
     // what is to come of a lesson that was carried over stands behind what was held
-    return record && next?.placed !== false ? recorded(id, heldSlots(track, record.held), next?.slots ?? []) : next as Placement
+    return record && next?.placed !== false
+      ? recorded(id, heldSlots(track, record.held), next?.slots ?? [])
+      : (next as Placement)
   })
 }
 
@@ -105,7 +135,8 @@ function heldSlots(track: Track, held: readonly HeldSlot[]): Slot[] {
   const slots: Slot[] = []
   for (const { on, startMinute, halves } of held) {
     const meeting = firstNotBefore(track, on, startMinute)
-    if (track.meetings[meeting]?.on === on && track.meetings[meeting]?.startMinute === startMinute) slots.push({ meeting, halves })
+    if (track.meetings[meeting]?.on === on && track.meetings[meeting]?.startMinute === startMinute)
+      slots.push({ meeting, halves })
   }
   return slots
 }
@@ -117,8 +148,10 @@ function sum(slots: readonly Slot[]): number {
 }
 
 /** First and last meeting index of every placed lesson; lessons that do not fit are absent. */
-export function extentsOf(layout: Layout): ReadonlyMap<LessonId, { readonly first: number, readonly last: number }> {
-  const extents = new Map<LessonId, { first: number, last: number }>()
+export function extentsOf(
+  layout: Layout,
+): ReadonlyMap<LessonId, { readonly first: number; readonly last: number }> {
+  const extents = new Map<LessonId, { first: number; last: number }>()
   for (const p of layout.placements) {
     if (!p.placed) continue
     const first = p.slots[0]
@@ -129,8 +162,11 @@ export function extentsOf(layout: Layout): ReadonlyMap<LessonId, { readonly firs
 }
 
 /** The dates on which each placed lesson starts and ends. */
-export function datesOf(layout: Layout, meetings: readonly { readonly on: IsoDay }[]): ReadonlyMap<LessonId, { readonly firstOn: IsoDay, readonly lastOn: IsoDay }> {
-  const dates = new Map<LessonId, { firstOn: IsoDay, lastOn: IsoDay }>()
+export function datesOf(
+  layout: Layout,
+  meetings: readonly { readonly on: IsoDay }[],
+): ReadonlyMap<LessonId, { readonly firstOn: IsoDay; readonly lastOn: IsoDay }> {
+  const dates = new Map<LessonId, { firstOn: IsoDay; lastOn: IsoDay }>()
   for (const [id, { first, last }] of extentsOf(layout)) {
     const [from, to] = [meetings[first], meetings[last]]
     if (from && to) dates.set(id, { firstOn: from.on, lastOn: to.on })

@@ -4,6 +4,12 @@ import type { PlanLesson } from './types'
 export const PRICES = { core: 4, useful: 2, optional: 1, buffer: 0.25, omission: 2, fixedDate: 6 } as const
 
 /** The price of taking half meetings from a lesson, down to nothing (`isLeftOut`). A buffer is there to be eaten: it costs next to nothing. */
-export function priceOfCut({ kind, weight }: Pick<PlanLesson, 'kind' | 'weight'>, halves: number, isLeftOut: boolean): number {
-  return kind === 'buffer' ? (PRICES.buffer * halves) / 2 : (PRICES[weight] * halves) / 2 + (isLeftOut ? PRICES.omission : 0)
+export function priceOfCut(
+  { kind, weight }: Pick<PlanLesson, 'kind' | 'weight'>,
+  halves: number,
+  isLeftOut: boolean,
+): number {
+  return kind === 'buffer'
+    ? (PRICES.buffer * halves) / 2
+    : (PRICES[weight] * halves) / 2 + (isLeftOut ? PRICES.omission : 0)
 }

@@ -5,11 +5,14 @@ import type { ClassPacing, FixedDate, Plan, PlanLesson } from './types'
  * The lessons of one class in its own order, the class's own lessons included. Lessons that came to the plan after the class
  * chose its order stand behind the lesson they follow in the plan.
  */
-export function sequenceOf(plan: Pick<Plan, 'lessons'>, pacing: Pick<ClassPacing, 'order' | 'added'>): readonly PlanLesson[] {
+export function sequenceOf(
+  plan: Pick<Plan, 'lessons'>,
+  pacing: Pick<ClassPacing, 'order' | 'added'>,
+): readonly PlanLesson[] {
   const added = Object.values<PlanLesson>(pacing.added)
   if (pacing.order === null && added.length === 0) return plan.lessons
-  const known = new Map([...plan.lessons, ...added].map(l => [l.id, l]))
-  const order = (pacing.order ?? plan.lessons.map(l => l.id)).filter(id => known.has(id))
+  const known = new Map([...plan.lessons, ...added].map((l) => [l.id, l]))
+  const order = (pacing.order ?? plan.lessons.map((l) => l.id)).filter((id) => known.has(id))
   const placed = new Set(order)
   let before: LessonId | null = null
   for (const { id } of [...plan.lessons, ...added]) {
@@ -19,12 +22,12 @@ export function sequenceOf(plan: Pick<Plan, 'lessons'>, pacing: Pick<ClassPacing
     }
     before = id
   }
-  return order.map(id => known.get(id) as PlanLesson)
+  return order.map((id) => known.get(id) as PlanLesson)
 }
 
 /** The order after moving a lesson to stand before another, or at the end (null). */
 export function movedTo(order: readonly LessonId[], lessonId: LessonId, before: LessonId | null): LessonId[] {
-  const rest = order.filter(id => id !== lessonId)
+  const rest = order.filter((id) => id !== lessonId)
   const at = before === null ? rest.length : rest.indexOf(before)
   return [...rest.slice(0, at), lessonId, ...rest.slice(at)]
 }
@@ -32,7 +35,7 @@ export function movedTo(order: readonly LessonId[], lessonId: LessonId, before: 
 /** The fixed date that holds for a lesson in a class: its own, else the plan's. */
 export function fixedOf(lesson: PlanLesson, pacing: Pick<ClassPacing, 'fixed'>): FixedDate | null {
   const own = pacing.fixed[lesson.id]
-  return own === 'free' ? null : own ?? lesson.fixed
+  return own === 'free' ? null : (own ?? lesson.fixed)
 }
 
 /** A lesson's length for one class in its own unit: half meetings, or minutes. */

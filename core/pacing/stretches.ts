@@ -38,8 +38,18 @@ export function reachesOf(course: Course): readonly Reach[] {
   }
   for (const [i, item] of items.entries()) {
     const heads = item.startsAt >= 0 || (item.earliest > cursor && i > 0)
-    if (heads && i > first) close(i, Math.max(item.earliest, from), item.fixed ? item.lesson.id : null, item.fixed ? 'fixed' : 'part')
-    const start = startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak && item.fixed?.kind !== 'on')
+    if (heads && i > first)
+      close(
+        i,
+        Math.max(item.earliest, from),
+        item.fixed ? item.lesson.id : null,
+        item.fixed ? 'fixed' : 'part',
+      )
+    const start = startAt(
+      track,
+      Math.max(cursor, item.earliest),
+      item.lesson.notAfterBreak && item.fixed?.kind !== 'on',
+    )
     const end = place(track, item, start)
     if (end >= 0 && (end <= (limits[i]?.at ?? track.end) || item.startsAt >= 0)) cursor = end
     // a lesson with a first and a last day that waits for its first one heads the next stretch already
@@ -51,15 +61,38 @@ export function reachesOf(course: Course): readonly Reach[] {
     }
   }
   const last = items[items.length - 1]
-  close(items.length, last && last.endsBecause === 'part' ? last.endsBy : track.end, null, last?.endsBecause === 'part' ? 'part' : 'year')
+  close(
+    items.length,
+    last && last.endsBecause === 'part' ? last.endsBy : track.end,
+    null,
+    last?.endsBecause === 'part' ? 'part' : 'year',
+  )
   return out
 }
 
-function measured({ track, items }: Course, first: number, last: number, from: Position, to: Position, upTo: LessonId | null, endsBecause: Reach['endsBecause']): Reach {
+function measured(
+  { track, items }: Course,
+  first: number,
+  last: number,
+  from: Position,
+  to: Position,
+  upTo: LessonId | null,
+  endsBecause: Reach['endsBecause'],
+): Reach {
   const own = items.slice(first, last)
   const capacityHalves = halvesBetween(track, from, to)
   const needHalves = own.reduce((n, i) => n + inHalves(track, i, from), 0)
-  return { lessonIds: own.map(i => i.lesson.id), upTo, endsBecause, from, to, capacityHalves, needHalves, leastHalves: own.reduce((n, i) => n + leastOf(i, from, track), 0), slackHalves: round(capacityHalves - needHalves) }
+  return {
+    lessonIds: own.map((i) => i.lesson.id),
+    upTo,
+    endsBecause,
+    from,
+    to,
+    capacityHalves,
+    needHalves,
+    leastHalves: own.reduce((n, i) => n + leastOf(i, from, track), 0),
+    slackHalves: round(capacityHalves - needHalves),
+  }
 }
 
 function leastOf(item: Item, near: Position, track: Course['track']): number {

@@ -4,10 +4,14 @@ import type { Meeting } from '../calendar'
 import type { LessonLength, Slot } from './types'
 
 /** What laying out needs to know of a meeting. */
-export type Ground = Pick<Meeting, 'minutes' | 'usualMinutes'> & Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak' | 'wholeFromRatio'>>
+export type Ground = Pick<Meeting, 'minutes' | 'usualMinutes'> &
+  Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak' | 'wholeFromRatio'>>
 
 /** A length to be laid: half meetings, or minutes. */
-export interface Need { readonly unit: LessonLength['unit'], readonly amount: number }
+export interface Need {
+  readonly unit: LessonLength['unit']
+  readonly amount: number
+}
 
 /**
  * A position in a class's meetings: `meeting * STEP + used`, where `used` counts half minutes of that meeting.

@@ -9,7 +9,13 @@ type Row = typeof attempts.$inferSelect
 
 function toAttempt(row: Row): Attempt {
   const { score, startedAt, deadlineAt, submittedAt, ...rest } = row
-  return { ...rest, startedAt: startedAt as Instant, deadlineAt: deadlineAt as Instant | null, submittedAt: submittedAt as Instant | null, score: score === null ? null : textToScore(score) }
+  return {
+    ...rest,
+    startedAt: startedAt as Instant,
+    deadlineAt: deadlineAt as Instant | null,
+    submittedAt: submittedAt as Instant | null,
+    score: score === null ? null : textToScore(score),
+  }
 }
 
 /** One try, or null. */
@@ -19,61 +25,133 @@ export async function attemptById(tx: Connection, id: AttemptId): Promise<Attemp
 }
 
 /** A learner's tries at one assignment, first to last. */
-export async function attemptsAt(tx: Connection, assignmentId: AssignmentId, learnerId: UserId): Promise<readonly Attempt[]> {
-  return (await tx.select().from(attempts).where(and(eq(attempts.assignmentId, assignmentId), eq(attempts.learnerId, learnerId))).orderBy(asc(attempts.number))).map(toAttempt)
+export async function attemptsAt(
+  tx: Connection,
+  assignmentId: AssignmentId,
+  learnerId: UserId,
+): Promise<readonly Attempt[]> {
+  return (
+    await tx
+      .select()
+      .from(attempts)
+      .where(and(eq(attempts.assignmentId, assignmentId), eq(attempts.learnerId, learnerId)))
+      .orderBy(asc(attempts.number))
+  ).map(toAttempt)
 }
 
 /** All tries at assignments. */
 export async function attemptsOf(tx: Connection, ids: readonly AssignmentId[]): Promise<readonly Attempt[]> {
-  return ids.length === 0 ? [] : (await tx.select().from(attempts).where(inArray(attempts.assignmentId, [...ids])).orderBy(asc(attempts.number))).map(toAttempt)
+  return ids.length === 0
+    ? []
+    : (
+        await tx
+          .select()
+          .from(attempts)
+          .where(inArray(attempts.assignmentId, [...ids]))
+          .orderBy(asc(attempts.number))
+      ).map(toAttempt)
 }
 
 /** All tries of a learner at these assignments. */
-export async function attemptsOfLearner(tx: Connection, learnerId: UserId, ids: readonly AssignmentId[]): Promise<readonly Attempt[]> {
-  return ids.length === 0 ? [] : (await tx.select().from(attempts).where(and(eq(attempts.learnerId, learnerId), inArray(attempts.assignmentId, [...ids]))).orderBy(asc(attempts.number))).map(toAttempt)
+export async function attemptsOfLearner(
+  tx: Connection,
+  learnerId: UserId,
+  ids: readonly AssignmentId[],
+): Promise<readonly Attempt[]> {
+  return ids.length === 0
+    ? []
+    : (
+        await tx
+          .select()
+          .from(attempts)
+          .where(and(eq(attempts.learnerId, learnerId), inArray(attempts.assignmentId, [...ids])))
+          .orderBy(asc(attempts.number))
+      ).map(toAttempt)
 }
 
 /** Adds a try; false when that number exists already (two requests at once). */
 export async function addAttempt(tx: Connection, attempt: Attempt): Promise<boolean> {
   const { score, ...rest } = attempt
-  const done = await tx.insert(attempts).values({ ...rest, score: score === null ? null : scoreToText(score) }).onConflictDoNothing()
+  const done = await tx
+    .insert(attempts)
+    .values({ ...rest, score: score === null ? null : scoreToText(score) })
+    .onConflictDoNothing()
   return done.rowsAffected === 1
 }
 
 /** Ends a try that is in progress; false when it was ended before. */
-export async function endAttempt(tx: Connection, id: AttemptId, end: { readonly submittedAt: Instant, readonly endedBy: EndedBy, readonly score: AttemptScore }): Promise<boolean> {
-  const done = await tx.update(attempts).set({ submittedAt: end.submittedAt, endedBy: end.endedBy, score: scoreToText(end.score) }).where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
+export async function endAttempt(
+  tx: Connection,
+  id: AttemptId,
+  end: { readonly submittedAt: Instant; readonly endedBy: EndedBy; readonly score: AttemptScore },
+): Promise<boolean> {
+  const done = await tx
+    .update(attempts)
+    .set({ submittedAt: end.submittedAt, endedBy: end.endedBy, score: scoreToText(end.score) })
+    .where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
   return done.rowsAffected === 1
 }
 
 /** The saved answers of tries. */
-export async function answersOf(tx: Connection, ids: readonly AttemptId[]): Promise<ReadonlyMap<AttemptId, ReadonlyMap<ItemId, Answer>>> {
-  const out = new Map<AttemptId, Map<ItemId, Answer>>(ids.map(id => [id, new Map()]))
+export async function answersOf(
+  tx: Connection,
+  ids: readonly AttemptId[],
+): Promise<ReadonlyMap<AttemptId, ReadonlyMap<ItemId, Answer>>> {
+  const out = new Map<AttemptId, Map<ItemId, Answer>>(ids.map((id) => [id, new Map()]))
   for (let i = 0; i < ids.length; i += 500) {
-    const rows = await tx.select().from(answers).where(inArray(answers.attemptId, ids.slice(i, i + 500)))
+    const rows = await tx
+      .select()
+      .from(answers)
+      .where(inArray(answers.attemptId, ids.slice(i, i + 500)))
     for (const row of rows) out.get(row.attemptId)?.set(row.itemId, textToAnswer(row.value))
   }
   return out
 }
 
 /** Tries in progress whose limit or window has passed at `now`, of a learner or of assignments. */
-export async function overdueAttempts(tx: Connection, of: { readonly learnerId?: UserId, readonly assignmentIds?: readonly AssignmentId[] }, now: Instant, graceMs: number): Promise<readonly Attempt[]> {
-  const scope = of.learnerId !== undefined ? eq(attempts.learnerId, of.learnerId) : of.assignmentIds && of.assignmentIds.length > 0 ? inArray(attempts.assignmentId, [...of.assignmentIds]) : sql`0`
-  const rows = await tx.select({ attempt: attempts }).from(attempts)
-    .innerJoin(learnerWork, and(eq(learnerWork.assignmentId, attempts.assignmentId), eq(learnerWork.learnerId, attempts.learnerId)))
-    .where(and(scope, isNull(attempts.submittedAt), or(sql`${learnerWork.closesAt} <= ${now}`, sql`${attempts.deadlineAt} <= ${now - graceMs}`)))
-  return rows.map(r => toAttempt(r.attempt))
+export async function overdueAttempts(
+  tx: Connection,
+  of: { readonly learnerId?: UserId; readonly assignmentIds?: readonly AssignmentId[] },
+  now: Instant,
+  graceMs: number,
+): Promise<readonly Attempt[]> {
+  const scope =
+    of.learnerId !== undefined
+      ? eq(attempts.learnerId, of.learnerId)
+      : of.assignmentIds && of.assignmentIds.length > 0
+        ? inArray(attempts.assignmentId, [...of.assignmentIds])
+        : sql`0`
+  const rows = await tx
+    .select({ attempt: attempts })
+    .from(attempts)
+    .innerJoin(
+      learnerWork,
+      and(eq(learnerWork.assignmentId, attempts.assignmentId), eq(learnerWork.learnerId, attempts.learnerId)),
+    )
+    .where(
+      and(
+        scope,
+        isNull(attempts.submittedAt),
+        or(sql`${learnerWork.closesAt} <= ${now}`, sql`${attempts.deadlineAt} <= ${now - graceMs}`),
+      ),
+    )
+  return rows.map((r) => toAttempt(r.attempt))
 }
 
 /** Learners who have begun each assignment. */
 export async function begunBy(tx: Connection, ids: readonly AssignmentId[]): Promise<ReadonlySet<string>> {
   if (ids.length === 0) return new Set()
-  const rows = await tx.selectDistinct({ a: attempts.assignmentId, l: attempts.learnerId }).from(attempts).where(inArray(attempts.assignmentId, [...ids]))
-  return new Set(rows.map(r => `${r.a} ${r.l}`))
+  const rows = await tx
+    .selectDistinct({ a: attempts.assignmentId, l: attempts.learnerId })
+    .from(attempts)
+    .where(inArray(attempts.assignmentId, [...ids]))
+  return new Set(rows.map((r) => `${r.a} ${r.l}`))
 }
 
 /** The latest instant anything was recorded, so that a demo clock never goes back; null in an empty database. */
 export async function latestRecordedAt(tx: Connection): Promise<Instant | null> {
-  const [row] = await tx.all<{ at: number | null }>(sql`select max(at) as at from (select max(saved_at) as at from answers union all select max(submitted_at) from attempts union all select max(started_at) from attempts union all select max(created_at) from assignments)`)
+  const [row] = await tx.all<{ at: number | null }>(
+    sql`select max(at) as at from (select max(saved_at) as at from answers union all select max(submitted_at) from attempts union all select max(started_at) from attempts union all select max(created_at) from assignments)`,
+  )
   return (row?.at ?? null) as Instant | null
 }

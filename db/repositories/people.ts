@@ -18,23 +18,48 @@ export interface UserRecord {
   readonly createdAt: Instant
 }
 /** A learner in a class; `joined` once they have a password of their own. */
-export interface Person { readonly id: UserId, readonly name: string, readonly signIn: string, readonly joined: boolean, readonly accommodation: Accommodation }
-export interface GroupRecord { readonly id: GroupId, readonly schoolId: SchoolId, readonly ownerId: UserId, readonly classId: ClassId, readonly name: string, readonly learnerIds: readonly UserId[] }
+export interface Person {
+  readonly id: UserId
+  readonly name: string
+  readonly signIn: string
+  readonly joined: boolean
+  readonly accommodation: Accommodation
+}
+export interface GroupRecord {
+  readonly id: GroupId
+  readonly schoolId: SchoolId
+  readonly ownerId: UserId
+  readonly classId: ClassId
+  readonly name: string
+  readonly learnerIds: readonly UserId[]
+}
 
 type Row = typeof users.$inferSelect
 
 function toUser(row: Row): UserRecord {
   const { timePercent, extraAttempts, extraDays, createdAt, ...rest } = row
-  return { ...rest, createdAt: createdAt as Instant, accommodation: { timeFactor: timePercent / 100, extraAttempts, extraDays } }
+  return {
+    ...rest,
+    createdAt: createdAt as Instant,
+    accommodation: { timeFactor: timePercent / 100, extraAttempts, extraDays },
+  }
 }
 
 function fromUser(user: UserRecord): Row {
   const { accommodation, ...rest } = user
-  return { ...rest, timePercent: Math.round(accommodation.timeFactor * 100), extraAttempts: accommodation.extraAttempts, extraDays: accommodation.extraDays }
+  return {
+    ...rest,
+    timePercent: Math.round(accommodation.timeFactor * 100),
+    extraAttempts: accommodation.extraAttempts,
+    extraDays: accommodation.extraDays,
+  }
 }
 
 /** Adds a school with its name. */
-export async function addSchool(tx: Connection, school: { readonly id: SchoolId, readonly name: string, readonly createdAt: Instant }): Promise<void> {
+export async function addSchool(
+  tx: Connection,
+  school: { readonly id: SchoolId; readonly name: string; readonly createdAt: Instant },
+): Promise<void> {
   await tx.insert(schools).values(school)
 }
 
@@ -65,26 +90,52 @@ export async function userById(tx: Connection, id: UserId): Promise<UserRecord |
 /** Which of these sign-ins are taken. */
 export async function takenSignIns(tx: Connection, signIns: readonly string[]): Promise<ReadonlySet<string>> {
   if (signIns.length === 0) return new Set()
-  const rows = await tx.select({ signIn: users.signIn }).from(users).where(inArray(users.signIn, [...signIns]))
-  return new Set(rows.map(r => r.signIn))
+  const rows = await tx
+    .select({ signIn: users.signIn })
+    .from(users)
+    .where(inArray(users.signIn, [...signIns]))
+  return new Set(rows.map((r) => r.signIn))
 }
 
 /** Sets a learner's accommodation. */
-export async function saveAccommodation(tx: Connection, id: UserId, accommodation: Accommodation): Promise<void> {
-  await tx.update(users).set({ timePercent: Math.round(accommodation.timeFactor * 100), extraAttempts: accommodation.extraAttempts, extraDays: accommodation.extraDays }).where(eq(users.id, id))
+export async function saveAccommodation(
+  tx: Connection,
+  id: UserId,
+  accommodation: Accommodation,
+): Promise<void> {
+  await tx
+    .update(users)
+    .set({
+      timePercent: Math.round(accommodation.timeFactor * 100),
+      extraAttempts: accommodation.extraAttempts,
+      extraDays: accommodation.extraDays,
+    })
+    .where(eq(users.id, id))
 }
 
 /** Gives an account its own sign-in and password. */
-export async function saveClaim(tx: Connection, id: UserId, signIn: string, passwordHash: string): Promise<void> {
+export async function saveClaim(
+  tx: Connection,
+  id: UserId,
+  signIn: string,
+  passwordHash: string,
+): Promise<void> {
   await tx.update(users).set({ signIn, passwordHash }).where(eq(users.id, id))
 }
 
 /** Current learners of classes, by name within a class. */
-export async function learnersOf(tx: Connection, classIds: readonly ClassId[]): Promise<ReadonlyMap<ClassId, readonly Person[]>> {
-  const out = new Map<ClassId, Person[]>(classIds.map(id => [id, []]))
+export async function learnersOf(
+  tx: Connection,
+  classIds: readonly ClassId[],
+): Promise<ReadonlyMap<ClassId, readonly Person[]>> {
+  const out = new Map<ClassId, Person[]>(classIds.map((id) => [id, []]))
   if (classIds.length === 0) return out
-  const rows = await tx.select({ classId: enrolments.classId, user: users }).from(enrolments).innerJoin(users, eq(users.id, enrolments.learnerId))
-    .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt))).orderBy(asc(users.name))
+  const rows = await tx
+    .select({ classId: enrolments.classId, user: users })
+    .from(enrolments)
+    .innerJoin(users, eq(users.id, enrolments.learnerId))
+    .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt)))
+    .orderBy(asc(users.name))
   for (const { classId, user } of rows) {
     const { id, name, signIn, passwordHash, accommodation } = toUser(user)
     out.get(classId)?.push({ id, name, signIn, joined: passwordHash !== '', accommodation })
@@ -93,22 +144,40 @@ export async function learnersOf(tx: Connection, classIds: readonly ClassId[]): 
 }
 
 /** Enrols learners; one who had left is back. */
-export async function enrol(tx: Connection, classId: ClassId, learnerIds: readonly UserId[], joinedAt: Instant): Promise<void> {
+export async function enrol(
+  tx: Connection,
+  classId: ClassId,
+  learnerIds: readonly UserId[],
+  joinedAt: Instant,
+): Promise<void> {
   if (learnerIds.length === 0) return
-  await tx.insert(enrolments).values(learnerIds.map(learnerId => ({ classId, learnerId, joinedAt, leftAt: null }))).onConflictDoUpdate({ target: [enrolments.classId, enrolments.learnerId], set: { leftAt: null } })
+  await tx
+    .insert(enrolments)
+    .values(learnerIds.map((learnerId) => ({ classId, learnerId, joinedAt, leftAt: null })))
+    .onConflictDoUpdate({ target: [enrolments.classId, enrolments.learnerId], set: { leftAt: null } })
 }
 
 /** Classes a learner is in now. */
 export async function classesOfLearner(tx: Connection, learnerId: UserId): Promise<readonly ClassId[]> {
-  const rows = await tx.select({ classId: enrolments.classId }).from(enrolments).where(and(eq(enrolments.learnerId, learnerId), isNull(enrolments.leftAt)))
-  return rows.map(r => r.classId)
+  const rows = await tx
+    .select({ classId: enrolments.classId })
+    .from(enrolments)
+    .where(and(eq(enrolments.learnerId, learnerId), isNull(enrolments.leftAt)))
+  return rows.map((r) => r.classId)
 }
 
 /** Who teaches each class. */
-export async function teachersOf(tx: Connection, classIds: readonly ClassId[]): Promise<ReadonlyMap<ClassId, readonly UserId[]>> {
-  const out = new Map<ClassId, UserId[]>(classIds.map(id => [id, []]))
+export async function teachersOf(
+  tx: Connection,
+  classIds: readonly ClassId[],
+): Promise<ReadonlyMap<ClassId, readonly UserId[]>> {
+  const out = new Map<ClassId, UserId[]>(classIds.map((id) => [id, []]))
   if (classIds.length === 0) return out
-  for (const row of await tx.select().from(classTeachers).where(inArray(classTeachers.classId, [...classIds]))) out.get(row.classId)?.push(row.userId)
+  for (const row of await tx
+    .select()
+    .from(classTeachers)
+    .where(inArray(classTeachers.classId, [...classIds])))
+    out.get(row.classId)?.push(row.userId)
   return out
 }
 
@@ -118,29 +187,66 @@ export async function addTeacher(tx: Connection, classId: ClassId, userId: UserI
 }
 
 /** Groups of classes with their members. */
-export async function groupsOf(tx: Connection, classIds: readonly ClassId[]): Promise<readonly GroupRecord[]> {
+export async function groupsOf(
+  tx: Connection,
+  classIds: readonly ClassId[],
+): Promise<readonly GroupRecord[]> {
   if (classIds.length === 0) return []
-  const rows = await tx.select().from(groups).where(inArray(groups.classId, [...classIds])).orderBy(asc(groups.name))
-  const members = rows.length === 0 ? [] : await tx.select().from(groupMembers).where(inArray(groupMembers.groupId, rows.map(r => r.id)))
-  return rows.map(r => ({ ...r, learnerIds: members.filter(m => m.groupId === r.id).map(m => m.learnerId) }))
+  const rows = await tx
+    .select()
+    .from(groups)
+    .where(inArray(groups.classId, [...classIds]))
+    .orderBy(asc(groups.name))
+  const members =
+    rows.length === 0
+      ? []
+      : await tx
+          .select()
+          .from(groupMembers)
+          .where(
+            inArray(
+              groupMembers.groupId,
+              rows.map((r) => r.id),
+            ),
+          )
+  return rows.map((r) => ({
+    ...r,
+    learnerIds: members.filter((m) => m.groupId === r.id).map((m) => m.learnerId),
+  }))
 }
 
 /** Adds a group or replaces its name and members. */
 export async function saveGroup(tx: Connection, group: GroupRecord): Promise<void> {
   const { learnerIds, ...row } = group
-  await tx.insert(groups).values(row).onConflictDoUpdate({ target: groups.id, set: { name: row.name } })
+  await tx
+    .insert(groups)
+    .values(row)
+    .onConflictDoUpdate({ target: groups.id, set: { name: row.name } })
   await tx.delete(groupMembers).where(eq(groupMembers.groupId, row.id))
-  if (learnerIds.length > 0) await tx.insert(groupMembers).values(learnerIds.map(learnerId => ({ groupId: row.id, learnerId })))
+  if (learnerIds.length > 0)
+    await tx.insert(groupMembers).values(learnerIds.map((learnerId) => ({ groupId: row.id, learnerId })))
 }
 
 /** Opens a session. */
-export async function addSession(tx: Connection, session: { readonly id: string, readonly userId: UserId, readonly createdAt: Instant, readonly expiresAt: Instant }): Promise<void> {
+export async function addSession(
+  tx: Connection,
+  session: {
+    readonly id: string
+    readonly userId: UserId
+    readonly createdAt: Instant
+    readonly expiresAt: Instant
+  },
+): Promise<void> {
   await tx.insert(sessions).values(session)
 }
 
 /** Who a session belongs to while it lasts, else null. */
 export async function userOfSession(tx: Connection, id: string, now: Instant): Promise<UserRecord | null> {
-  const [row] = await tx.select({ user: users, expiresAt: sessions.expiresAt }).from(sessions).innerJoin(users, eq(users.id, sessions.userId)).where(eq(sessions.id, id))
+  const [row] = await tx
+    .select({ user: users, expiresAt: sessions.expiresAt })
+    .from(sessions)
+    .innerJoin(users, eq(users.id, sessions.userId))
+    .where(eq(sessions.id, id))
   return row && row.expiresAt > now ? toUser(row.user) : null
 }
 
@@ -150,17 +256,31 @@ export async function removeSession(tx: Connection, id: string): Promise<void> {
 }
 
 /** Failed sign-ins counted under a key since an instant. */
-export async function failuresOf(tx: Connection, key: string): Promise<{ readonly failures: number, readonly sinceAt: Instant } | null> {
+export async function failuresOf(
+  tx: Connection,
+  key: string,
+): Promise<{ readonly failures: number; readonly sinceAt: Instant } | null> {
   const [row] = await tx.select().from(throttles).where(eq(throttles.key, key))
   return row ? { failures: row.failures, sinceAt: row.sinceAt as Instant } : null
 }
 
 /** Counts one more failure, starting anew when the last count began before `freshAfter`. */
-export async function countFailure(tx: Connection, key: string, now: Instant, freshAfter: Instant): Promise<void> {
-  await tx.insert(throttles).values({ key, failures: 1, sinceAt: now }).onConflictDoUpdate({
-    target: throttles.key,
-    set: { failures: sql`case when since_at < ${freshAfter} then 1 else failures + 1 end`, sinceAt: sql`case when since_at < ${freshAfter} then ${now} else since_at end` },
-  })
+export async function countFailure(
+  tx: Connection,
+  key: string,
+  now: Instant,
+  freshAfter: Instant,
+): Promise<void> {
+  await tx
+    .insert(throttles)
+    .values({ key, failures: 1, sinceAt: now })
+    .onConflictDoUpdate({
+      target: throttles.key,
+      set: {
+        failures: sql`case when since_at < ${freshAfter} then 1 else failures + 1 end`,
+        sinceAt: sql`case when since_at < ${freshAfter} then ${now} else since_at end`,
+      },
+    })
 }
 
 /** Forgets failures after a sign-in that worked. */

@@ -6,17 +6,39 @@ import { feeds, journal, plans } from '../schema/pacing'
 import { users } from '../schema/people'
 import type { Connection } from './store'
 
-export interface PlanRecord { readonly plan: Plan, readonly schoolId: SchoolId, readonly ownerId: UserId, readonly bookId: BookId | null, readonly version: number }
+export interface PlanRecord {
+  readonly plan: Plan
+  readonly schoolId: SchoolId
+  readonly ownerId: UserId
+  readonly bookId: BookId | null
+  readonly version: number
+}
 /** `touches`: ids of the classes, plan or year that the act is about. */
-export interface JournalEntry { readonly seq: number, readonly at: Instant, readonly state: 'done' | 'undone' | 'dropped', readonly command: PacingCommand }
+export interface JournalEntry {
+  readonly seq: number
+  readonly at: Instant
+  readonly state: 'done' | 'undone' | 'dropped'
+  readonly command: PacingCommand
+}
 /** The private address under which a class's calendar can be read without signing in. */
-export interface Feed { readonly token: string, readonly classId: ClassId, readonly userId: UserId, readonly createdAt: Instant }
+export interface Feed {
+  readonly token: string
+  readonly classId: ClassId
+  readonly userId: UserId
+  readonly createdAt: Instant
+}
 
 /** Plans by id. */
-export async function plansById(tx: Connection, ids: readonly PlanId[]): Promise<ReadonlyMap<PlanId, PlanRecord>> {
+export async function plansById(
+  tx: Connection,
+  ids: readonly PlanId[],
+): Promise<ReadonlyMap<PlanId, PlanRecord>> {
   if (ids.length === 0) return new Map()
-  const rows = await tx.select().from(plans).where(inArray(plans.id, [...new Set(ids)]))
-  return new Map(rows.map(r => [r.id, toPlanRecord(r)]))
+  const rows = await tx
+    .select()
+    .from(plans)
+    .where(inArray(plans.id, [...new Set(ids)]))
+  return new Map(rows.map((r) => [r.id, toPlanRecord(r)]))
 }
 
 /** Plans of a school. */
@@ -30,19 +52,50 @@ function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
 
 /** Adds a plan. */
 export async function addPlan(tx: Connection, record: PlanRecord): Promise<void> {
-  await tx.insert(plans).values({ id: record.plan.id, schoolId: record.schoolId, ownerId: record.ownerId, bookId: record.bookId, version: record.version, body: fromPlan(record.plan) })
+  await tx
+    .insert(plans)
+    .values({
+      id: record.plan.id,
+      schoolId: record.schoolId,
+      ownerId: record.ownerId,
+      bookId: record.bookId,
+      version: record.version,
+      body: fromPlan(record.plan),
+    })
 }
 
 /** Replaces a plan as it stood at `record.version`; false when somebody changed it meanwhile. */
 export async function savePlan(tx: Connection, { plan, version }: PlanRecord): Promise<boolean> {
-  const done = await tx.update(plans).set({ body: fromPlan(plan), version: version + 1 }).where(and(eq(plans.id, plan.id), eq(plans.version, version)))
+  const done = await tx
+    .update(plans)
+    .set({ body: fromPlan(plan), version: version + 1 })
+    .where(and(eq(plans.id, plan.id), eq(plans.version, version)))
   return done.rowsAffected === 1
 }
 
 /** Writes a planning act down as done; whatever the actor had undone can no longer be redone. */
-export async function addToJournal(tx: Connection, entry: { readonly schoolId: SchoolId, readonly touches: readonly string[], readonly actorId: UserId, readonly at: Instant, readonly command: PacingCommand }): Promise<void> {
-  await tx.update(journal).set({ state: 'dropped' }).where(and(eq(journal.actorId, entry.actorId), eq(journal.state, 'undone')))
-  await tx.insert(journal).values({ ...entry, touches: ` ${entry.touches.join(' ')} `, state: 'done', command: fromCommand(entry.command) })
+export async function addToJournal(
+  tx: Connection,
+  entry: {
+    readonly schoolId: SchoolId
+    readonly touches: readonly string[]
+    readonly actorId: UserId
+    readonly at: Instant
+    readonly command: PacingCommand
+  },
+): Promise<void> {
+  await tx
+    .update(journal)
+    .set({ state: 'dropped' })
+    .where(and(eq(journal.actorId, entry.actorId), eq(journal.state, 'undone')))
+  await tx
+    .insert(journal)
+    .values({
+      ...entry,
+      touches: ` ${entry.touches.join(' ')} `,
+      state: 'done',
+      command: fromCommand(entry.command),
+    })
 }
 
 function toEntry(r: typeof journal.$inferSelect): JournalEntry {
@@ -50,14 +103,31 @@ function toEntry(r: typeof journal.$inferSelect): JournalEntry {
 }
 
 /** The act that undo would take back, and the one that redo would do again. */
-export async function undoable(tx: Connection, actorId: UserId): Promise<{ readonly undo: JournalEntry | null, readonly redo: JournalEntry | null }> {
-  const [last] = await tx.select().from(journal).where(and(eq(journal.actorId, actorId), eq(journal.state, 'done'))).orderBy(desc(journal.seq)).limit(1)
-  const [next] = await tx.select().from(journal).where(and(eq(journal.actorId, actorId), eq(journal.state, 'undone'))).orderBy(asc(journal.seq)).limit(1)
+export async function undoable(
+  tx: Connection,
+  actorId: UserId,
+): Promise<{ readonly undo: JournalEntry | null; readonly redo: JournalEntry | null }> {
+  const [last] = await tx
+    .select()
+    .from(journal)
+    .where(and(eq(journal.actorId, actorId), eq(journal.state, 'done')))
+    .orderBy(desc(journal.seq))
+    .limit(1)
+  const [next] = await tx
+    .select()
+    .from(journal)
+    .where(and(eq(journal.actorId, actorId), eq(journal.state, 'undone')))
+    .orderBy(asc(journal.seq))
+    .limit(1)
   return { undo: last ? toEntry(last) : null, redo: next ? toEntry(next) : null }
 }
 
 /** Marks an act as done or undone. */
-export async function markJournal(tx: Connection, seq: number, state: 'done' | 'undone' | 'dropped'): Promise<void> {
+export async function markJournal(
+  tx: Connection,
+  seq: number,
+  state: 'done' | 'undone' | 'dropped',
+): Promise<void> {
   await tx.update(journal).set({ state }).where(eq(journal.seq, seq))
 }
 
@@ -66,19 +136,36 @@ const touching = (id: string) => sql`instr(${journal.touches}, ${` ${id} `}) > 0
 
 /** A new plan belongs to no undo step: acts on the old one are dropped. */
 export async function dropJournalOf(tx: Connection, classId: ClassId): Promise<void> {
-  await tx.update(journal).set({ state: 'dropped' }).where(and(touching(classId), sql`${journal.state} != 'dropped'`))
+  await tx
+    .update(journal)
+    .set({ state: 'dropped' })
+    .where(and(touching(classId), sql`${journal.state} != 'dropped'`))
 }
 
 /** The latest acts that touch any of these classes, plans or years, with who did them; newest first. Undone ones are included, dropped ones are not. */
-export async function historyOf(tx: Connection, schoolId: SchoolId, ids: readonly string[], most: number): Promise<readonly (JournalEntry & { readonly by: string })[]> {
+export async function historyOf(
+  tx: Connection,
+  schoolId: SchoolId,
+  ids: readonly string[],
+  most: number,
+): Promise<readonly (JournalEntry & { readonly by: string })[]> {
   if (ids.length === 0) return []
-  const rows = await tx.select({ entry: journal, by: users.name }).from(journal).innerJoin(users, eq(users.id, journal.actorId)).where(and(eq(journal.schoolId, schoolId), sql`${journal.state} != 'dropped'`, or(...ids.map(touching)))).orderBy(desc(journal.seq)).limit(most)
-  return rows.map(r => ({ ...toEntry(r.entry), by: r.by }))
+  const rows = await tx
+    .select({ entry: journal, by: users.name })
+    .from(journal)
+    .innerJoin(users, eq(users.id, journal.actorId))
+    .where(and(eq(journal.schoolId, schoolId), sql`${journal.state} != 'dropped'`, or(...ids.map(touching))))
+    .orderBy(desc(journal.seq))
+    .limit(most)
+  return rows.map((r) => ({ ...toEntry(r.entry), by: r.by }))
 }
 
 /** A teacher’s feed of a class, or null. */
 export async function feedOf(tx: Connection, classId: ClassId, userId: UserId): Promise<Feed | null> {
-  const [row] = await tx.select().from(feeds).where(and(eq(feeds.classId, classId), eq(feeds.userId, userId)))
+  const [row] = await tx
+    .select()
+    .from(feeds)
+    .where(and(eq(feeds.classId, classId), eq(feeds.userId, userId)))
   return row ? { ...row, createdAt: row.createdAt as Instant } : null
 }
 
@@ -89,7 +176,12 @@ export async function feedByToken(tx: Connection, token: string): Promise<Feed |
 }
 
 /** Puts a feed in place of the teacher’s earlier one; null takes it away. */
-export async function replaceFeed(tx: Connection, classId: ClassId, userId: UserId, feed: Feed | null): Promise<void> {
+export async function replaceFeed(
+  tx: Connection,
+  classId: ClassId,
+  userId: UserId,
+  feed: Feed | null,
+): Promise<void> {
   await tx.delete(feeds).where(and(eq(feeds.classId, classId), eq(feeds.userId, userId)))
   if (feed) await tx.insert(feeds).values(feed)
 }

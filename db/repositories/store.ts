@@ -6,7 +6,12 @@ import type { Answer } from '#core/attempts'
 /** A reading connection or an open write transaction; repositories take either. */
 export type Connection = BaseSQLiteDatabase<'async', ResultSet>
 
-export interface AnswerSave { readonly attemptId: AttemptId, readonly itemId: ItemId, readonly answer: Answer, readonly savedAt: Instant }
+export interface AnswerSave {
+  readonly attemptId: AttemptId
+  readonly itemId: ItemId
+  readonly answer: Answer
+  readonly savedAt: Instant
+}
 
 /** The database as use-cases see it. */
 export interface Store {

@@ -6,19 +6,31 @@ import type { ClassRecord } from '../rows/calendarRows'
 import { classTeachers, classes, years } from '../schema/calendar'
 import type { Connection } from './store'
 
-export interface YearRecord { readonly year: SchoolYear, readonly schoolId: SchoolId, readonly version: number }
+export interface YearRecord {
+  readonly year: SchoolYear
+  readonly schoolId: SchoolId
+  readonly version: number
+}
 
 /** School years of a school, latest first day first. */
 export async function yearsOf(tx: Connection, schoolId: SchoolId): Promise<readonly YearRecord[]> {
   const rows = await tx.select().from(years).where(eq(years.schoolId, schoolId))
-  return rows.map(r => ({ year: toYear(r), schoolId: r.schoolId, version: r.version })).sort((a, b) => (a.year.firstOn < b.year.firstOn ? 1 : -1))
+  return rows
+    .map((r) => ({ year: toYear(r), schoolId: r.schoolId, version: r.version }))
+    .sort((a, b) => (a.year.firstOn < b.year.firstOn ? 1 : -1))
 }
 
 /** School years by id. */
-export async function yearsById(tx: Connection, ids: readonly YearId[]): Promise<ReadonlyMap<YearId, YearRecord>> {
+export async function yearsById(
+  tx: Connection,
+  ids: readonly YearId[],
+): Promise<ReadonlyMap<YearId, YearRecord>> {
   if (ids.length === 0) return new Map()
-  const rows = await tx.select().from(years).where(inArray(years.id, [...new Set(ids)]))
-  return new Map(rows.map(r => [r.id, { year: toYear(r), schoolId: r.schoolId, version: r.version }]))
+  const rows = await tx
+    .select()
+    .from(years)
+    .where(inArray(years.id, [...new Set(ids)]))
+  return new Map(rows.map((r) => [r.id, { year: toYear(r), schoolId: r.schoolId, version: r.version }]))
 }
 
 /** Adds a school year. */
@@ -28,14 +40,23 @@ export async function addYear(tx: Connection, year: SchoolYear, schoolId: School
 
 /** Replaces a school year as it stood at `version`; false when somebody changed it meanwhile. */
 export async function saveYear(tx: Connection, year: SchoolYear, version: number): Promise<boolean> {
-  const done = await tx.update(years).set({ body: fromYear(year), version: version + 1 }).where(and(eq(years.id, year.id), eq(years.version, version)))
+  const done = await tx
+    .update(years)
+    .set({ body: fromYear(year), version: version + 1 })
+    .where(and(eq(years.id, year.id), eq(years.version, version)))
   return done.rowsAffected === 1
 }
 
 /** Classes by id, in the order of the school's list. */
 export async function classesById(tx: Connection, ids: readonly ClassId[]): Promise<readonly ClassRecord[]> {
   if (ids.length === 0) return []
-  return (await tx.select().from(classes).where(inArray(classes.id, [...new Set(ids)])).orderBy(asc(classes.position), asc(classes.name))).map(toClass)
+  return (
+    await tx
+      .select()
+      .from(classes)
+      .where(inArray(classes.id, [...new Set(ids)]))
+      .orderBy(asc(classes.position), asc(classes.name))
+  ).map(toClass)
 }
 
 /** One class, or null. */
@@ -51,18 +72,31 @@ export async function classByJoinCode(tx: Connection, code: string): Promise<Cla
 
 /** Classes a teacher teaches. */
 export async function classesTaughtBy(tx: Connection, userId: UserId): Promise<readonly ClassRecord[]> {
-  const rows = await tx.select({ class: classes }).from(classTeachers).innerJoin(classes, eq(classes.id, classTeachers.classId)).where(eq(classTeachers.userId, userId)).orderBy(asc(classes.position), asc(classes.name))
-  return rows.map(r => toClass(r.class))
+  const rows = await tx
+    .select({ class: classes })
+    .from(classTeachers)
+    .innerJoin(classes, eq(classes.id, classTeachers.classId))
+    .where(eq(classTeachers.userId, userId))
+    .orderBy(asc(classes.position), asc(classes.name))
+  return rows.map((r) => toClass(r.class))
 }
 
 /** Every class of a school. */
 export async function classesOfSchool(tx: Connection, schoolId: SchoolId): Promise<readonly ClassRecord[]> {
-  return (await tx.select().from(classes).where(eq(classes.schoolId, schoolId)).orderBy(asc(classes.position), asc(classes.name))).map(toClass)
+  return (
+    await tx
+      .select()
+      .from(classes)
+      .where(eq(classes.schoolId, schoolId))
+      .orderBy(asc(classes.position), asc(classes.name))
+  ).map(toClass)
 }
 
 /** Classes on which a plan is laid. */
 export async function classesWithPlan(tx: Connection, planId: PlanId): Promise<readonly ClassRecord[]> {
-  return (await tx.select().from(classes).where(eq(classes.planId, planId)).orderBy(asc(classes.position))).map(toClass)
+  return (
+    await tx.select().from(classes).where(eq(classes.planId, planId)).orderBy(asc(classes.position))
+  ).map(toClass)
 }
 
 /** Adds a class. */
@@ -73,6 +107,9 @@ export async function addClass(tx: Connection, record: ClassRecord): Promise<voi
 /** Replaces a class as it stood at `record.version`; false when somebody changed it meanwhile. */
 export async function saveClass(tx: Connection, record: ClassRecord): Promise<boolean> {
   const row = fromClass({ ...record, version: record.version + 1 })
-  const done = await tx.update(classes).set(row).where(and(eq(classes.id, record.id), eq(classes.version, record.version)))
+  const done = await tx
+    .update(classes)
+    .set(row)
+    .where(and(eq(classes.id, record.id), eq(classes.version, record.version)))
   return done.rowsAffected === 1
 }

@@ -1,6 +1,13 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import type { AssignmentId, ClassId, Instant, SchoolId, UserId } from '#core/base'
-import { fromAssignmentBody, fromLearnerWork, fromTarget, toAssignmentBody, toLearnerWork, toTarget } from '../rows/workRows'
+import {
+  fromAssignmentBody,
+  fromLearnerWork,
+  fromTarget,
+  toAssignmentBody,
+  toLearnerWork,
+  toTarget,
+} from '../rows/workRows'
 import type { AssignmentRecord, LearnerWorkRecord, TargetRecord } from '../rows/workRows'
 import { assignmentExceptions, assignmentTargets, assignments, learnerWork } from '../schema/work'
 import type { Connection } from './store'
@@ -9,14 +16,26 @@ type Row = typeof assignments.$inferSelect
 
 async function withTargets(tx: Connection, rows: readonly Row[]): Promise<AssignmentRecord[]> {
   if (rows.length === 0) return []
-  const ids = rows.map(r => r.id)
-  const targets = await tx.select().from(assignmentTargets).where(inArray(assignmentTargets.assignmentId, ids)).orderBy(asc(assignmentTargets.position))
-  const exceptions = await tx.select().from(assignmentExceptions).where(inArray(assignmentExceptions.assignmentId, ids))
+  const ids = rows.map((r) => r.id)
+  const targets = await tx
+    .select()
+    .from(assignmentTargets)
+    .where(inArray(assignmentTargets.assignmentId, ids))
+    .orderBy(asc(assignmentTargets.position))
+  const exceptions = await tx
+    .select()
+    .from(assignmentExceptions)
+    .where(inArray(assignmentExceptions.assignmentId, ids))
   const targetsOf = new Map<AssignmentId, TargetRecord[]>()
-  for (const t of targets) targetsOf.set(t.assignmentId, [...(targetsOf.get(t.assignmentId) ?? []), toTarget(t)])
+  for (const t of targets)
+    targetsOf.set(t.assignmentId, [...(targetsOf.get(t.assignmentId) ?? []), toTarget(t)])
   return rows.map(({ body, createdAt, publishedAt, ...rest }) => ({
-    ...rest, ...toAssignmentBody(body), createdAt: createdAt as Instant, publishedAt: publishedAt as Instant | null,
-    targets: targetsOf.get(rest.id) ?? [], exceptIds: exceptions.filter(e => e.assignmentId === rest.id).map(e => e.learnerId),
+    ...rest,
+    ...toAssignmentBody(body),
+    createdAt: createdAt as Instant,
+    publishedAt: publishedAt as Instant | null,
+    targets: targetsOf.get(rest.id) ?? [],
+    exceptIds: exceptions.filter((e) => e.assignmentId === rest.id).map((e) => e.learnerId),
   }))
 }
 
@@ -26,28 +45,63 @@ export async function assignmentById(tx: Connection, id: AssignmentId): Promise<
 }
 
 /** Assignments by id. */
-export async function assignmentsById(tx: Connection, ids: readonly AssignmentId[]): Promise<readonly AssignmentRecord[]> {
-  return ids.length === 0 ? [] : withTargets(tx, await tx.select().from(assignments).where(inArray(assignments.id, [...new Set(ids)])))
+export async function assignmentsById(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<readonly AssignmentRecord[]> {
+  return ids.length === 0
+    ? []
+    : withTargets(
+        tx,
+        await tx
+          .select()
+          .from(assignments)
+          .where(inArray(assignments.id, [...new Set(ids)])),
+      )
 }
 
 /** Assignments a teacher wrote or that reach one of the classes, newest first. */
-export async function assignmentsFor(tx: Connection, schoolId: SchoolId, authorId: UserId, classIds: readonly ClassId[]): Promise<readonly AssignmentRecord[]> {
-  const reaching = classIds.length === 0 ? sql`0` : sql`(${assignments.authorId} = ${authorId} or ${assignments.id} in (select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}) or ${assignments.id} in (select assignment_id from learner_work where class_id in ${[...classIds]}))`
-  const rows = await tx.select().from(assignments).where(and(eq(assignments.schoolId, schoolId), classIds.length === 0 ? eq(assignments.authorId, authorId) : reaching)).orderBy(desc(assignments.createdAt), asc(assignments.id))
+export async function assignmentsFor(
+  tx: Connection,
+  schoolId: SchoolId,
+  authorId: UserId,
+  classIds: readonly ClassId[],
+): Promise<readonly AssignmentRecord[]> {
+  const reaching =
+    classIds.length === 0
+      ? sql`0`
+      : sql`(${assignments.authorId} = ${authorId} or ${assignments.id} in (select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}) or ${assignments.id} in (select assignment_id from learner_work where class_id in ${[...classIds]}))`
+  const rows = await tx
+    .select()
+    .from(assignments)
+    .where(
+      and(
+        eq(assignments.schoolId, schoolId),
+        classIds.length === 0 ? eq(assignments.authorId, authorId) : reaching,
+      ),
+    )
+    .orderBy(desc(assignments.createdAt), asc(assignments.id))
   return withTargets(tx, rows)
 }
 
 /** Ids of assignments that reach learners of these classes or name the classes. */
-export async function assignmentIdsTouching(tx: Connection, classIds: readonly ClassId[]): Promise<readonly AssignmentId[]> {
+export async function assignmentIdsTouching(
+  tx: Connection,
+  classIds: readonly ClassId[],
+): Promise<readonly AssignmentId[]> {
   if (classIds.length === 0) return []
-  const rows = await tx.all<{ id: AssignmentId }>(sql`select distinct assignment_id as id from learner_work where class_id in ${[...classIds]} union select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}`)
-  return rows.map(r => r.id)
+  const rows = await tx.all<{ id: AssignmentId }>(
+    sql`select distinct assignment_id as id from learner_work where class_id in ${[...classIds]} union select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}`,
+  )
+  return rows.map((r) => r.id)
 }
 
 /** Ids of published assignments that reach learners of a class. */
 export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<readonly AssignmentId[]> {
-  const rows = await tx.all<{ id: AssignmentId }>(sql`select distinct w.assignment_id as id from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' where w.class_id = ${classId}`)
-  return rows.map(r => r.id)
+  const rows = await tx.all<{ id: AssignmentId }>(
+    sql`select distinct w.assignment_id as id from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' where w.class_id = ${classId}`,
+  )
+  return rows.map((r) => r.id)
 }
 
 function rowOf(record: AssignmentRecord): Row {
@@ -63,7 +117,10 @@ export async function addAssignment(tx: Connection, record: AssignmentRecord): P
 
 /** Replaces an assignment as it stood at `record.version`; false when somebody changed it meanwhile. */
 export async function saveAssignment(tx: Connection, record: AssignmentRecord): Promise<boolean> {
-  const done = await tx.update(assignments).set(rowOf({ ...record, version: record.version + 1 })).where(and(eq(assignments.id, record.id), eq(assignments.version, record.version)))
+  const done = await tx
+    .update(assignments)
+    .set(rowOf({ ...record, version: record.version + 1 }))
+    .where(and(eq(assignments.id, record.id), eq(assignments.version, record.version)))
   if (done.rowsAffected !== 1) return false
   await tx.delete(assignmentTargets).where(eq(assignmentTargets.assignmentId, record.id))
   await tx.delete(assignmentExceptions).where(eq(assignmentExceptions.assignmentId, record.id))
@@ -72,37 +129,103 @@ export async function saveAssignment(tx: Connection, record: AssignmentRecord): 
 }
 
 async function replaceTargets(tx: Connection, record: AssignmentRecord): Promise<void> {
-  if (record.targets.length > 0) await tx.insert(assignmentTargets).values(record.targets.map((t, position) => ({ assignmentId: record.id, position, ...fromTarget(t) })))
-  if (record.exceptIds.length > 0) await tx.insert(assignmentExceptions).values(record.exceptIds.map(learnerId => ({ assignmentId: record.id, learnerId })))
+  if (record.targets.length > 0)
+    await tx
+      .insert(assignmentTargets)
+      .values(record.targets.map((t, position) => ({ assignmentId: record.id, position, ...fromTarget(t) })))
+  if (record.exceptIds.length > 0)
+    await tx
+      .insert(assignmentExceptions)
+      .values(record.exceptIds.map((learnerId) => ({ assignmentId: record.id, learnerId })))
 }
 
 /** Resolved work of assignments, for every learner they reach. */
-export async function learnerWorkOf(tx: Connection, ids: readonly AssignmentId[]): Promise<readonly LearnerWorkRecord[]> {
-  return ids.length === 0 ? [] : (await tx.select().from(learnerWork).where(inArray(learnerWork.assignmentId, [...ids]))).map(toLearnerWork)
+export async function learnerWorkOf(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<readonly LearnerWorkRecord[]> {
+  return ids.length === 0
+    ? []
+    : (
+        await tx
+          .select()
+          .from(learnerWork)
+          .where(inArray(learnerWork.assignmentId, [...ids]))
+      ).map(toLearnerWork)
 }
 
 /** One learner's resolved work for one assignment, only while it is published; else null. */
-export async function publishedWorkFor(tx: Connection, assignmentId: AssignmentId, learnerId: UserId): Promise<LearnerWorkRecord | null> {
-  const [row] = await tx.select({ work: learnerWork }).from(learnerWork).innerJoin(assignments, eq(assignments.id, learnerWork.assignmentId))
-    .where(and(eq(learnerWork.assignmentId, assignmentId), eq(learnerWork.learnerId, learnerId), eq(assignments.state, 'published')))
+export async function publishedWorkFor(
+  tx: Connection,
+  assignmentId: AssignmentId,
+  learnerId: UserId,
+): Promise<LearnerWorkRecord | null> {
+  const [row] = await tx
+    .select({ work: learnerWork })
+    .from(learnerWork)
+    .innerJoin(assignments, eq(assignments.id, learnerWork.assignmentId))
+    .where(
+      and(
+        eq(learnerWork.assignmentId, assignmentId),
+        eq(learnerWork.learnerId, learnerId),
+        eq(assignments.state, 'published'),
+      ),
+    )
   return row ? toLearnerWork(row.work) : null
 }
 
 /** A learner's published work that is listed and not yet put away at `now`, with what the list shows. */
 export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Instant) {
-  const rows = await tx.all<{ assignment_id: AssignmentId, class_id: ClassId, listed_at: number | null, opens_at: number | null, due_at: number | null, closes_at: number | null, put_away_at: number | null, max_attempts: number | null, time_limit_minutes: number | null, title: string, note: string, body: string, kind: string, minutes: number, item_count: number, class_name: string }>(sql`
+  const rows = await tx.all<{
+    assignment_id: AssignmentId
+    class_id: ClassId
+    listed_at: number | null
+    opens_at: number | null
+    due_at: number | null
+    closes_at: number | null
+    put_away_at: number | null
+    max_attempts: number | null
+    time_limit_minutes: number | null
+    title: string
+    note: string
+    body: string
+    kind: string
+    minutes: number
+    item_count: number
+    class_name: string
+  }>(sql`
     select w.assignment_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes, a.title, a.note, a.body, r.kind, r.minutes, r.item_count, c.name as class_name
     from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' join resources r on r.id = a.resource_id join classes c on c.id = w.class_id
     where w.learner_id = ${learnerId} and (w.listed_at is null or w.listed_at <= ${now}) and (w.put_away_at is null or w.put_away_at > ${now})`)
   const instantOf = (n: number | null) => n as Instant | null
-  return rows.map(r => ({
-    assignmentId: r.assignment_id, title: r.title, note: r.note, kind: r.kind, minutes: r.minutes, itemCount: r.item_count, className: r.class_name, rules: toAssignmentBody(r.body).rules,
-    terms: { listed: instantOf(r.listed_at), opens: instantOf(r.opens_at), due: instantOf(r.due_at), closes: instantOf(r.closes_at), putAway: instantOf(r.put_away_at), maxAttempts: r.max_attempts, timeLimitMinutes: r.time_limit_minutes },
+  return rows.map((r) => ({
+    assignmentId: r.assignment_id,
+    title: r.title,
+    note: r.note,
+    kind: r.kind,
+    minutes: r.minutes,
+    itemCount: r.item_count,
+    className: r.class_name,
+    rules: toAssignmentBody(r.body).rules,
+    terms: {
+      listed: instantOf(r.listed_at),
+      opens: instantOf(r.opens_at),
+      due: instantOf(r.due_at),
+      closes: instantOf(r.closes_at),
+      putAway: instantOf(r.put_away_at),
+      maxAttempts: r.max_attempts,
+      timeLimitMinutes: r.time_limit_minutes,
+    },
   }))
 }
 
 /** Replaces the resolved work of an assignment. */
-export async function replaceLearnerWork(tx: Connection, assignmentId: AssignmentId, records: readonly LearnerWorkRecord[]): Promise<void> {
+export async function replaceLearnerWork(
+  tx: Connection,
+  assignmentId: AssignmentId,
+  records: readonly LearnerWorkRecord[],
+): Promise<void> {
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
-  for (let i = 0; i < records.length; i += 200) await tx.insert(learnerWork).values(records.slice(i, i + 200).map(fromLearnerWork))
+  for (let i = 0; i < records.length; i += 200)
+    await tx.insert(learnerWork).values(records.slice(i, i + 200).map(fromLearnerWork))
 }

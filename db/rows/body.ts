@@ -10,11 +10,14 @@ export function readBody<S extends z.ZodType>(schema: S, text: string, where: st
   let json: unknown
   try {
     json = JSON.parse(text)
-  }
-  catch (cause) {
+  } catch (cause) {
     throw new Error(`${where}: stored text is not JSON`, { cause })
   }
   const parsed = schema.safeParse(json)
-  if (!parsed.success) throw new Error(`${where}: stored value has an unexpected shape at ${parsed.error.issues[0]?.path.join('.')}`, { cause: parsed.error })
+  if (!parsed.success)
+    throw new Error(
+      `${where}: stored value has an unexpected shape at ${parsed.error.issues[0]?.path.join('.')}`,
+      { cause: parsed.error },
+    )
   return parsed.data
 }

@@ -36,7 +36,7 @@ export function fromClass(record: ClassRecord): ClassRow {
 }
 
 /** Row to school year. */
-export function toYear(row: { readonly id: YearId, readonly body: string }): SchoolYear {
+export function toYear(row: { readonly id: YearId; readonly body: string }): SchoolYear {
   const { v: _, ...rest } = readBody(yearBody, row.body, 'years.body')
   return { id: row.id, ...rest }
 }
@@ -48,7 +48,7 @@ export function fromYear(year: SchoolYear): string {
 }
 
 /** Row to plan. */
-export function toPlan(row: { readonly id: PlanId, readonly body: string }): Plan {
+export function toPlan(row: { readonly id: PlanId; readonly body: string }): Plan {
   const { v: _, ...rest } = readBody(planBody, row.body, 'plans.body')
   return { id: row.id, ...rest }
 }

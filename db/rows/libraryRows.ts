@@ -14,13 +14,21 @@ export interface ResourceRecord {
 }
 
 type Plain = Omit<Resource, 'standards' | 'content' | 'items'>
-export type ResourceRow = Plain & Omit<ResourceRecord, 'resource'> & { readonly itemCount: number, readonly body: string }
+export type ResourceRow = Plain &
+  Omit<ResourceRecord, 'resource'> & { readonly itemCount: number; readonly body: string }
 
 /** Row to resource. */
 export function toResource(row: ResourceRow): ResourceRecord {
   const { v: _, ...body } = readBody(resourceBody, row.body, 'resources.body')
   const { id, code, title, kind, role, minutes, grade } = row
-  return { resource: { id: id as ResourceId, code, title, kind, role, minutes, grade, ...body }, schoolId: row.schoolId, ownerId: row.ownerId, bookId: row.bookId, bookLessonId: row.bookLessonId, position: row.position }
+  return {
+    resource: { id: id as ResourceId, code, title, kind, role, minutes, grade, ...body },
+    schoolId: row.schoolId,
+    ownerId: row.ownerId,
+    bookId: row.bookId,
+    bookLessonId: row.bookLessonId,
+    position: row.position,
+  }
 }
 
 /** Resource to row. */
@@ -30,7 +38,7 @@ export function fromResource({ resource, ...where }: ResourceRecord): ResourceRo
 }
 
 /** Row to textbook. */
-export function toBook(row: { readonly id: BookId, readonly body: string }): Book {
+export function toBook(row: { readonly id: BookId; readonly body: string }): Book {
   const { v: _, ...rest } = readBody(bookBody, row.body, 'books.body')
   return { id: row.id, ...rest }
 }

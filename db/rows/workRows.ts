@@ -6,7 +6,10 @@ import { printBody, readBody } from './body'
 import { assignmentBody, becauseBody, overridesBody } from './shapes'
 
 /** One target with what it changes for its learners. */
-export interface TargetRecord { readonly target: Target, readonly overrides: Overrides }
+export interface TargetRecord {
+  readonly target: Target
+  readonly overrides: Overrides
+}
 
 export interface AssignmentRecord {
   readonly id: AssignmentId
@@ -35,26 +38,47 @@ export interface LearnerWorkRecord {
 }
 
 /** Stored text to window and rules. */
-export function toAssignmentBody(text: string): { readonly window: WindowSpec, readonly rules: AttemptRules } {
+export function toAssignmentBody(text: string): {
+  readonly window: WindowSpec
+  readonly rules: AttemptRules
+} {
   const { window, rules } = readBody(assignmentBody, text, 'assignments.body')
   return { window, rules }
 }
 
 /** Window and rules to stored text. */
-export function fromAssignmentBody(value: { readonly window: WindowSpec, readonly rules: AttemptRules }): string {
+export function fromAssignmentBody(value: {
+  readonly window: WindowSpec
+  readonly rules: AttemptRules
+}): string {
   return printBody({ window: value.window, rules: value.rules })
 }
 
 /** Stored target row to target. */
-export function toTarget(row: { readonly kind: Target['kind'], readonly refId: string, readonly overrides: string }): TargetRecord {
+export function toTarget(row: {
+  readonly kind: Target['kind']
+  readonly refId: string
+  readonly overrides: string
+}): TargetRecord {
   const { v: _, ...overrides } = readBody(overridesBody, row.overrides, 'assignment_targets.overrides')
-  const target = (row.kind === 'class' ? { kind: 'class', classId: row.refId } : row.kind === 'group' ? { kind: 'group', groupId: row.refId } : { kind: 'learner', learnerId: row.refId }) as Target
+  const target = (
+    row.kind === 'class'
+      ? { kind: 'class', classId: row.refId }
+      : row.kind === 'group'
+        ? { kind: 'group', groupId: row.refId }
+        : { kind: 'learner', learnerId: row.refId }
+  ) as Target
   return { target, overrides }
 }
 
 /** Target to its stored parts. */
-export function fromTarget({ target, overrides }: TargetRecord): { readonly kind: Target['kind'], readonly refId: string, readonly overrides: string } {
-  const refId = target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
+export function fromTarget({ target, overrides }: TargetRecord): {
+  readonly kind: Target['kind']
+  readonly refId: string
+  readonly overrides: string
+} {
+  const refId =
+    target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
   return { kind: target.kind, refId, overrides: printBody(overrides) }
 }
 
@@ -76,8 +100,18 @@ interface LearnerWorkRow {
 export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
   const instantOf = (n: number | null) => n as Instant | null
   return {
-    assignmentId: row.assignmentId, learnerId: row.learnerId, classId: row.classId,
-    terms: { listed: instantOf(row.listedAt), opens: instantOf(row.opensAt), due: instantOf(row.dueAt), closes: instantOf(row.closesAt), putAway: instantOf(row.putAwayAt), maxAttempts: row.maxAttempts, timeLimitMinutes: row.timeLimitMinutes },
+    assignmentId: row.assignmentId,
+    learnerId: row.learnerId,
+    classId: row.classId,
+    terms: {
+      listed: instantOf(row.listedAt),
+      opens: instantOf(row.opensAt),
+      due: instantOf(row.dueAt),
+      closes: instantOf(row.closesAt),
+      putAway: instantOf(row.putAwayAt),
+      maxAttempts: row.maxAttempts,
+      timeLimitMinutes: row.timeLimitMinutes,
+    },
     because: readBody(becauseBody, row.because, 'learner_work.because').reasons,
   }
 }
@@ -86,8 +120,16 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
 export function fromLearnerWork(record: LearnerWorkRecord): LearnerWorkRow {
   const { terms } = record
   return {
-    assignmentId: record.assignmentId, learnerId: record.learnerId, classId: record.classId,
-    listedAt: terms.listed, opensAt: terms.opens, dueAt: terms.due, closesAt: terms.closes, putAwayAt: terms.putAway,
-    maxAttempts: terms.maxAttempts, timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes), because: printBody({ reasons: record.because }),
+    assignmentId: record.assignmentId,
+    learnerId: record.learnerId,
+    classId: record.classId,
+    listedAt: terms.listed,
+    opensAt: terms.opens,
+    dueAt: terms.due,
+    closesAt: terms.closes,
+    putAwayAt: terms.putAway,
+    maxAttempts: terms.maxAttempts,
+    timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes),
+    because: printBody({ reasons: record.because }),
   }
 }

@@ -9,24 +9,32 @@ export const books = sqliteTable('books', {
   body: text().notNull(),
 })
 
-export const resources = sqliteTable('resources', {
-  id: text().$type<ResourceId>().primaryKey(),
-  /** Null: part of a textbook every school may use. */
-  schoolId: text().$type<SchoolId>(),
-  ownerId: text().$type<UserId>(),
-  bookId: text().$type<BookId>(),
-  bookLessonId: text(),
-  position: integer().notNull(),
-  code: text().notNull(),
-  title: text().notNull(),
-  kind: text({ enum: RESOURCE_KINDS }).notNull(),
-  role: text({ enum: RESOURCE_ROLES }).notNull(),
-  minutes: integer().notNull(),
-  grade: integer().notNull(),
-  itemCount: integer().notNull(),
-  /** Standards, content and items with their keys. */
-  body: text().notNull(),
-}, t => [index('resources_by_book').on(t.bookId, t.position), index('resources_by_school').on(t.schoolId), uniqueIndex('resources_code').on(t.bookId, t.schoolId, t.code)])
+export const resources = sqliteTable(
+  'resources',
+  {
+    id: text().$type<ResourceId>().primaryKey(),
+    /** Null: part of a textbook every school may use. */
+    schoolId: text().$type<SchoolId>(),
+    ownerId: text().$type<UserId>(),
+    bookId: text().$type<BookId>(),
+    bookLessonId: text(),
+    position: integer().notNull(),
+    code: text().notNull(),
+    title: text().notNull(),
+    kind: text({ enum: RESOURCE_KINDS }).notNull(),
+    role: text({ enum: RESOURCE_ROLES }).notNull(),
+    minutes: integer().notNull(),
+    grade: integer().notNull(),
+    itemCount: integer().notNull(),
+    /** Standards, content and items with their keys. */
+    body: text().notNull(),
+  },
+  (t) => [
+    index('resources_by_book').on(t.bookId, t.position),
+    index('resources_by_school').on(t.schoolId),
+    uniqueIndex('resources_code').on(t.bookId, t.schoolId, t.code),
+  ],
+)
 
 export const standards = sqliteTable('standards', {
   code: text().primaryKey(),

@@ -7,64 +7,131 @@ import { resources } from './library'
 
 export const ASSIGNMENT_STATES = ['held', 'published', 'withdrawn'] as const
 
-export const assignments = sqliteTable('assignments', {
-  id: text().$type<AssignmentId>().primaryKey(),
-  schoolId: text().$type<SchoolId>().notNull().references(() => schools.id),
-  authorId: text().$type<UserId>().notNull().references(() => users.id),
-  resourceId: text().$type<ResourceId>().notNull().references(() => resources.id),
-  title: text().notNull(),
-  note: text().notNull(),
-  state: text({ enum: ASSIGNMENT_STATES }).notNull(),
-  version: integer().notNull(),
-  createdAt: integer().notNull(),
-  publishedAt: integer(),
-  /** Window as given, and attempt rules. */
-  body: text().notNull(),
-}, t => [index('assignments_by_school').on(t.schoolId)])
+export const assignments = sqliteTable(
+  'assignments',
+  {
+    id: text().$type<AssignmentId>().primaryKey(),
+    schoolId: text()
+      .$type<SchoolId>()
+      .notNull()
+      .references(() => schools.id),
+    authorId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    resourceId: text()
+      .$type<ResourceId>()
+      .notNull()
+      .references(() => resources.id),
+    title: text().notNull(),
+    note: text().notNull(),
+    state: text({ enum: ASSIGNMENT_STATES }).notNull(),
+    version: integer().notNull(),
+    createdAt: integer().notNull(),
+    publishedAt: integer(),
+    /** Window as given, and attempt rules. */
+    body: text().notNull(),
+  },
+  (t) => [index('assignments_by_school').on(t.schoolId)],
+)
 
-export const assignmentTargets = sqliteTable('assignment_targets', {
-  assignmentId: text().$type<AssignmentId>().notNull().references(() => assignments.id),
-  kind: text({ enum: TARGET_KINDS }).notNull(),
-  refId: text().notNull(),
-  position: integer().notNull(),
-  overrides: text().notNull(),
-}, t => [primaryKey({ columns: [t.assignmentId, t.kind, t.refId] }), index('targets_by_ref').on(t.kind, t.refId)])
+export const assignmentTargets = sqliteTable(
+  'assignment_targets',
+  {
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    kind: text({ enum: TARGET_KINDS }).notNull(),
+    refId: text().notNull(),
+    position: integer().notNull(),
+    overrides: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.assignmentId, t.kind, t.refId] }),
+    index('targets_by_ref').on(t.kind, t.refId),
+  ],
+)
 
-export const assignmentExceptions = sqliteTable('assignment_exceptions', {
-  assignmentId: text().$type<AssignmentId>().notNull().references(() => assignments.id),
-  learnerId: text().$type<UserId>().notNull().references(() => users.id),
-}, t => [primaryKey({ columns: [t.assignmentId, t.learnerId] })])
+export const assignmentExceptions = sqliteTable(
+  'assignment_exceptions',
+  {
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    learnerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+  },
+  (t) => [primaryKey({ columns: [t.assignmentId, t.learnerId] })],
+)
 
 /** An assignment as resolved for one learner; there only once it was published. */
-export const learnerWork = sqliteTable('learner_work', {
-  assignmentId: text().$type<AssignmentId>().notNull().references(() => assignments.id),
-  learnerId: text().$type<UserId>().notNull().references(() => users.id),
-  classId: text().$type<ClassId>().notNull(),
-  listedAt: integer(),
-  opensAt: integer(),
-  dueAt: integer(),
-  closesAt: integer(),
-  putAwayAt: integer(),
-  maxAttempts: integer(),
-  timeLimitMinutes: integer(),
-  because: text().notNull(),
-}, t => [primaryKey({ columns: [t.assignmentId, t.learnerId] }), index('learner_work_by_learner').on(t.learnerId), index('learner_work_by_class').on(t.classId)])
+export const learnerWork = sqliteTable(
+  'learner_work',
+  {
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    learnerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    classId: text().$type<ClassId>().notNull(),
+    listedAt: integer(),
+    opensAt: integer(),
+    dueAt: integer(),
+    closesAt: integer(),
+    putAwayAt: integer(),
+    maxAttempts: integer(),
+    timeLimitMinutes: integer(),
+    because: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.assignmentId, t.learnerId] }),
+    index('learner_work_by_learner').on(t.learnerId),
+    index('learner_work_by_class').on(t.classId),
+  ],
+)
 
-export const attempts = sqliteTable('attempts', {
-  id: text().$type<AttemptId>().primaryKey(),
-  assignmentId: text().$type<AssignmentId>().notNull().references(() => assignments.id),
-  learnerId: text().$type<UserId>().notNull().references(() => users.id),
-  number: integer().notNull(),
-  startedAt: integer().notNull(),
-  deadlineAt: integer(),
-  submittedAt: integer(),
-  endedBy: text({ enum: ENDED_BY }),
-  score: text(),
-}, t => [uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.number), index('attempts_by_learner').on(t.learnerId)])
+export const attempts = sqliteTable(
+  'attempts',
+  {
+    id: text().$type<AttemptId>().primaryKey(),
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    learnerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    number: integer().notNull(),
+    startedAt: integer().notNull(),
+    deadlineAt: integer(),
+    submittedAt: integer(),
+    endedBy: text({ enum: ENDED_BY }),
+    score: text(),
+  },
+  (t) => [
+    uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.number),
+    index('attempts_by_learner').on(t.learnerId),
+  ],
+)
 
-export const answers = sqliteTable('answers', {
-  attemptId: text().$type<AttemptId>().notNull().references(() => attempts.id),
-  itemId: text().$type<ItemId>().notNull(),
-  value: text().notNull(),
-  savedAt: integer().notNull(),
-}, t => [primaryKey({ columns: [t.attemptId, t.itemId] })])
+export const answers = sqliteTable(
+  'answers',
+  {
+    attemptId: text()
+      .$type<AttemptId>()
+      .notNull()
+      .references(() => attempts.id),
+    itemId: text().$type<ItemId>().notNull(),
+    value: text().notNull(),
+    savedAt: integer().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.attemptId, t.itemId] })],
+)

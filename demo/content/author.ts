@@ -3,8 +3,13 @@ import type { ItemId, ResourceId } from '#core/base'
 import type { Item, Option, Resource, ResourceKind, ResourceRole } from '#core/library'
 
 /** Writing textbooks tersely: what each item needs, in reading order. */
-export interface About { readonly s: string, readonly d?: number, readonly fb: string, readonly points?: number }
-type Draft = Item extends infer I ? I extends Item ? Omit<I, 'id'> : never : never
+export interface About {
+  readonly s: string
+  readonly d?: number
+  readonly fb: string
+  readonly points?: number
+}
+type Draft = Item extends infer I ? (I extends Item ? Omit<I, 'id'> : never) : never
 
 function base(stem: string, { s, d = 2, fb, points = 1 }: About) {
   return { stem, points, standard: s, difficulty: d, feedback: fb }
@@ -19,13 +24,23 @@ function mixed(stem: string, texts: readonly string[]): Option[] {
 /** One right answer: the first one given. */
 export function one(stem: string, texts: readonly string[], about: About): Draft {
   const options = mixed(stem, texts)
-  return { ...base(stem, about), kind: 'single', options, right: options.find(o => o.text === texts[0])?.id ?? '' }
+  return {
+    ...base(stem, about),
+    kind: 'single',
+    options,
+    right: options.find((o) => o.text === texts[0])?.id ?? '',
+  }
 }
 
 /** Several right answers. */
 export function many(stem: string, right: readonly string[], wrong: readonly string[], about: About): Draft {
   const options = mixed(stem, [...right, ...wrong])
-  return { ...base(stem, { points: 2, ...about }), kind: 'multiple', options, right: options.filter(o => right.includes(o.text)).map(o => o.id) }
+  return {
+    ...base(stem, { points: 2, ...about }),
+    kind: 'multiple',
+    options,
+    right: options.filter((o) => right.includes(o.text)).map((o) => o.id),
+  }
 }
 
 /** A number with tolerance and unit. */
@@ -38,11 +53,38 @@ export function txt(stem: string, accepted: readonly string[], about: About): Dr
   return { ...base(stem, about), kind: 'text', accepted }
 }
 
-export interface Piece { readonly lesson: string, readonly resource: Resource }
+export interface Piece {
+  readonly lesson: string
+  readonly resource: Resource
+}
 
 /** A piece of a lesson; ids follow from the code, so that a rebuilt demo keeps them. */
-export function piece(lesson: string, kind: ResourceKind, code: string, title: string, minutes: number, grade: number, content: string, items: readonly Draft[] = [], role: ResourceRole = 'core'): Piece {
+export function piece(
+  lesson: string,
+  kind: ResourceKind,
+  code: string,
+  title: string,
+  minutes: number,
+  grade: number,
+  content: string,
+  items: readonly Draft[] = [],
+  role: ResourceRole = 'core',
+): Piece {
   const withIds = items.map((item, i): Item => ({ ...item, id: asId<ItemId>(`${code}-${i + 1}`) }))
-  const standards = [...new Set(withIds.flatMap(i => i.standard ?? []))]
-  return { lesson, resource: { id: asId<ResourceId>(`piece-${code}`), code, title, kind, role, minutes, grade, standards, content: content.trim(), items: withIds } }
+  const standards = [...new Set(withIds.flatMap((i) => i.standard ?? []))]
+  return {
+    lesson,
+    resource: {
+      id: asId<ResourceId>(`piece-${code}`),
+      code,
+      title,
+      kind,
+      role,
+      minutes,
+      grade,
+      standards,
+      content: content.trim(),
+      items: withIds,
+    },
+  }
 }

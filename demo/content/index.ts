@@ -11,15 +11,56 @@ import { WAVES_2 } from './waves.unit2'
 export { HEAT, STANDARDS, WAVES }
 
 /** A unit test out of the unit's checks: every third item, numbered anew. */
-function testFrom(pieces: readonly Piece[], lesson: string, code: string, title: string, grade: number): Piece {
-  const items = pieces.filter(p => p.resource.kind === 'check').flatMap(p => p.resource.items.filter((_, i) => i % 3 === 1))
-  const made = piece(lesson, 'test', code, title, 35, grade, 'Work through all questions. You have one try; the time runs once you start.')
-  const resource: Resource = { ...made.resource, items: items.map((item, i) => ({ ...item, id: asId<ItemId>(`${code}-${i + 1}`) })), standards: [...new Set(items.flatMap(i => i.standard ?? []))] }
+function testFrom(
+  pieces: readonly Piece[],
+  lesson: string,
+  code: string,
+  title: string,
+  grade: number,
+): Piece {
+  const items = pieces
+    .filter((p) => p.resource.kind === 'check')
+    .flatMap((p) => p.resource.items.filter((_, i) => i % 3 === 1))
+  const made = piece(
+    lesson,
+    'test',
+    code,
+    title,
+    35,
+    grade,
+    'Work through all questions. You have one try; the time runs once you start.',
+  )
+  const resource: Resource = {
+    ...made.resource,
+    items: items.map((item, i) => ({ ...item, id: asId<ItemId>(`${code}-${i + 1}`) })),
+    standards: [...new Set(items.flatMap((i) => i.standard ?? []))],
+  }
   return { ...made, resource }
 }
 
 /** Every piece with the textbook it belongs to. */
 export const PIECES: readonly (Piece & { readonly bookId: BookId })[] = [
-  ...[...WAVES_1, testFrom(WAVES_1, 'W1.7', 'vib701', 'Test: vibrations', 8), ...WAVES_2, testFrom(WAVES_2, 'W2.7', 'wav701', 'Test: mechanical waves', 8)].map(p => ({ ...p, bookId: WAVES.id })),
-  ...[...HEAT_PIECES, testFrom(HEAT_PIECES.filter(p => p.lesson.startsWith('M1')), 'M1.6', 'mat601', 'Test: matter', 7), testFrom(HEAT_PIECES.filter(p => p.lesson.startsWith('M2')), 'M2.5', 'pro501', 'Test: properties', 7)].map(p => ({ ...p, bookId: HEAT.id })),
+  ...[
+    ...WAVES_1,
+    testFrom(WAVES_1, 'W1.7', 'vib701', 'Test: vibrations', 8),
+    ...WAVES_2,
+    testFrom(WAVES_2, 'W2.7', 'wav701', 'Test: mechanical waves', 8),
+  ].map((p) => ({ ...p, bookId: WAVES.id })),
+  ...[
+    ...HEAT_PIECES,
+    testFrom(
+      HEAT_PIECES.filter((p) => p.lesson.startsWith('M1')),
+      'M1.6',
+      'mat601',
+      'Test: matter',
+      7,
+    ),
+    testFrom(
+      HEAT_PIECES.filter((p) => p.lesson.startsWith('M2')),
+      'M2.5',
+      'pro501',
+      'Test: properties',
+      7,
+    ),
+  ].map((p) => ({ ...p, bookId: HEAT.id })),
 ]

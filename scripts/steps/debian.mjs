@@ -7,7 +7,10 @@ export async function debian(name) {
   process.stdout.write(`Installing ${name} from Debian …\n`)
   const env = { DEBIAN_FRONTEND: 'noninteractive' }
   await run('apt-get', ['update', '-qq'], { env })
-  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+    env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   return true
 }
 
@@ -15,8 +18,7 @@ function hasApt() {
   try {
     execFileSync('apt-get', ['--version'], { stdio: 'ignore' })
     return true
-  }
-  catch {
+  } catch {
     return false
   }
 }

@@ -35,23 +35,36 @@ export function keptSecret() {
 /** Starts the built server; resolves once it answers, or says why it did not. */
 export async function serve({ port, env, quiet = false }) {
   const child = spawn(process.execPath, [`${ROOT}.output/server/index.mjs`], {
-    cwd: ROOT, stdio: ['ignore', quiet ? 'ignore' : 'inherit', quiet ? 'pipe' : 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), STEP_CAIRN_MIGRATIONS: `${ROOT}db/migrations`, ...env },
+    cwd: ROOT,
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', quiet ? 'pipe' : 'inherit'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      STEP_CAIRN_MIGRATIONS: `${ROOT}db/migrations`,
+      ...env,
+    },
   })
   let errors = ''
-  child.stderr?.on('data', (chunk) => { errors = (errors + chunk).slice(-4000) })
+  child.stderr?.on('data', (chunk) => {
+    errors = (errors + chunk).slice(-4000)
+  })
   const address = `http://127.0.0.1:${port}`
   let ended = false
-  const gone = new Promise((_, reject) => child.once('close', (code) => {
-    ended = true
-    reject(new Error(`The server stopped while starting (code ${code}). ${errors}`))
-  }))
+  const gone = new Promise((_, reject) =>
+    child.once('close', (code) => {
+      ended = true
+      reject(new Error(`The server stopped while starting (code ${code}). ${errors}`))
+    }),
+  )
   gone.catch(() => undefined)
   const answers = async () => {
     while (!ended) {
       const reply = await fetch(`${address}/api/me`).catch(() => null)
       if (reply) return
-      await new Promise(resolve => setTimeout(resolve, 50))
+      await new Promise((resolve) => setTimeout(resolve, 50))
     }
   }
   await Promise.race([answers(), gone])
@@ -61,5 +74,5 @@ export async function serve({ port, env, quiet = false }) {
 /** Ends with the server, and ends the server when asked to stop. */
 export function staysWith(child) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
-  child.on('exit', code => process.exit(code ?? 0))
+  child.on('exit', (code) => process.exit(code ?? 0))
 }

@@ -1,5 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus } from 'h3'
+import {
+  defineEventHandler,
+  getRequestHeader,
+  getRequestHost,
+  setResponseHeader,
+  setResponseStatus,
+} from 'h3'
 import type { EventHandler, H3Event } from 'h3'
 import type { Result } from '#core/base'
 import type { AnyContract, InputOf, ReplyOf } from '#shared/contracts/contract'
@@ -26,7 +32,10 @@ export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): 
 }
 
 /** A route for anyone, such as signing in. */
-export function handleOpen<C extends AnyContract>(contract: C, act: Act<C, Omit<Asked, 'actor'>>): EventHandler {
+export function handleOpen<C extends AnyContract>(
+  contract: C,
+  act: Act<C, Omit<Asked, 'actor'>>,
+): EventHandler {
   return answering(async (event) => {
     const { deps, demo } = serverOf(event)
     const input = await readRequest(event, contract)
@@ -34,16 +43,30 @@ export function handleOpen<C extends AnyContract>(contract: C, act: Act<C, Omit<
   })
 }
 
-interface FileText { readonly name: string, readonly type: string, readonly text: string }
+interface FileText {
+  readonly name: string
+  readonly type: string
+  readonly text: string
+}
 
 /** A route that sends a file to signed-in people. */
-export function handleFile<C extends AnyContract>(contract: C, act: (asked: Asked, input: InputOf<C>) => Promise<Result<FileText, Refusal>>): EventHandler {
-  return handle(contract as AnyContract, async (asked, input) => sent(asked.event, await act(asked, input as InputOf<C>)))
+export function handleFile<C extends AnyContract>(
+  contract: C,
+  act: (asked: Asked, input: InputOf<C>) => Promise<Result<FileText, Refusal>>,
+): EventHandler {
+  return handle(contract as AnyContract, async (asked, input) =>
+    sent(asked.event, await act(asked, input as InputOf<C>)),
+  )
 }
 
 /** A file for whoever has its address, such as a calendar program. */
-export function handleOpenFile<C extends AnyContract>(contract: C, act: (asked: Omit<Asked, 'actor'>, input: InputOf<C>) => Promise<Result<FileText, Refusal>>): EventHandler {
-  return handleOpen(contract as AnyContract, async (asked, input) => sent(asked.event, await act(asked, input as InputOf<C>)))
+export function handleOpenFile<C extends AnyContract>(
+  contract: C,
+  act: (asked: Omit<Asked, 'actor'>, input: InputOf<C>) => Promise<Result<FileText, Refusal>>,
+): EventHandler {
+  return handleOpen(contract as AnyContract, async (asked, input) =>
+    sent(asked.event, await act(asked, input as InputOf<C>)),
+  )
 }
 
 function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string, Refusal> {
@@ -56,7 +79,9 @@ function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string, R
 function answering(work: (event: H3Event) => Promise<Result<unknown, Refusal>>): EventHandler {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
-    const result = isForeign(event) ? { ok: false as const, error: { code: 'wire/foreign-origin' as const } } : await work(event).catch((error: unknown) => broken(error))
+    const result = isForeign(event)
+      ? { ok: false as const, error: { code: 'wire/foreign-origin' as const } }
+      : await work(event).catch((error: unknown) => broken(error))
     if (result.ok) return result.value
     setResponseStatus(event, STATUS_OF[result.error.code])
     return { error: result.error }
@@ -72,7 +97,7 @@ function isForeign(event: H3Event): boolean {
   return !URL.canParse(origin) || new URL(origin).host !== getRequestHost(event, { xForwardedHost: true })
 }
 
-function broken(error: unknown): { readonly ok: false, readonly error: Refusal } {
+function broken(error: unknown): { readonly ok: false; readonly error: Refusal } {
   const requestId = randomUUID()
   logDefect(requestId, error)
   return { ok: false, error: { code: 'wire/broken', requestId } }

@@ -9,13 +9,24 @@ export default defineNitroErrorHandler((error, event) => {
   const requestId = randomUUID()
   if (status === 500) logDefect(requestId, error)
   setResponseStatus(event, status)
-  const body = status === 404 ? { error: { code: 'wire/unknown-address' } } : { error: { code: 'wire/broken', requestId } }
+  const body =
+    status === 404
+      ? { error: { code: 'wire/unknown-address' } }
+      : { error: { code: 'wire/broken', requestId } }
   if (event.path.startsWith('/api/')) {
     setResponseHeader(event, 'content-type', 'application/json')
     event.node.res.end(JSON.stringify(body))
     return
   }
   setResponseHeader(event, 'content-type', 'text/html; charset=utf-8')
-  const words = status === 404 ? ['There is nothing at this address.', 'Check the address, or go to the start page.'] : ['Something broke on our side.', `Nothing you saved is lost. If it happens again, report this number: ${requestId}`]
-  event.node.res.end(`<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Step Cairn</title><body style="font:16px/1.5 system-ui;margin:15vh auto;max-width:32rem;padding:0 1rem;background:#f6f2ea;color:#1f2a28"><h1 style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" style="color:#0c5560">Start page</a></p></body></html>`)
+  const words =
+    status === 404
+      ? ['There is nothing at this address.', 'Check the address, or go to the start page.']
+      : [
+          'Something broke on our side.',
+          `Nothing you saved is lost. If it happens again, report this number: ${requestId}`,
+        ]
+  event.node.res.end(
+    `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Step Cairn</title><body style="font:16px/1.5 system-ui;margin:15vh auto;max-width:32rem;padding:0 1rem;background:#f6f2ea;color:#1f2a28"><h1 style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" style="color:#0c5560">Start page</a></p></body></html>`,
+  )
 })

@@ -6,7 +6,17 @@ const NAME = 'step-cairn'
 const TWO_WEEKS = 60 * 60 * 24 * 14
 
 function settings(event: H3Event): SessionConfig {
-  return { name: NAME, password: serverOf(event).secret, maxAge: TWO_WEEKS, cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https' } }
+  return {
+    name: NAME,
+    password: serverOf(event).secret,
+    maxAge: TWO_WEEKS,
+    cookie: {
+      httpOnly: true,
+      sameSite: 'lax',
+      path: '/',
+      secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https',
+    },
+  }
 }
 
 /** The session id in the sealed cookie, or null. */

@@ -8,14 +8,37 @@ import { whoAmI } from '#usecases/accounts/session'
 import type { Asked } from './context'
 import { keepSession } from './session'
 
-interface SignedIn { readonly sessionId: string, readonly user: { readonly id: Asked['actor']['userId'], readonly schoolId: Asked['actor']['schoolId'], readonly role: Asked['actor']['role'], readonly office: boolean, readonly name: string } }
+interface SignedIn {
+  readonly sessionId: string
+  readonly user: {
+    readonly id: Asked['actor']['userId']
+    readonly schoolId: Asked['actor']['schoolId']
+    readonly role: Asked['actor']['role']
+    readonly office: boolean
+    readonly name: string
+  }
+}
 
 /** Keeps a new session in the cookie and says who it is. */
-export async function welcome({ deps, event, demo }: Omit<Asked, 'actor'>, signedIn: Result<SignedIn, Refusal>): Promise<Result<Me, Refusal>> {
+export async function welcome(
+  { deps, event, demo }: Omit<Asked, 'actor'>,
+  signedIn: Result<SignedIn, Refusal>,
+): Promise<Result<Me, Refusal>> {
   if (!signedIn.ok) return signedIn
   const { sessionId, user } = signedIn.value
   await keepSession(event, sessionId)
-  return ok({ ...(await whoAmI(deps, { userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office, name: user.name })).value, demo })
+  return ok({
+    ...(
+      await whoAmI(deps, {
+        userId: user.id,
+        schoolId: user.schoolId,
+        role: user.role,
+        office: user.office,
+        name: user.name,
+      })
+    ).value,
+    demo,
+  })
 }
 
 /** The address failures are counted by. */

@@ -23,8 +23,7 @@ export default defineNitroPlugin((nitro) => {
 function settings(): Config {
   try {
     return readConfig(process.env)
-  }
-  catch (error) {
+  } catch (error) {
     return stop(error instanceof Error ? error.message : String(error))
   }
 }
@@ -36,14 +35,26 @@ function stop(reason: string): never {
 }
 
 async function build(config: Config): Promise<ServerDeps> {
-  const store: Store = await openStore({ url: config.database, authToken: config.databaseToken, migrationsFolder: config.migrations })
+  const store: Store = await openStore({
+    url: config.database,
+    authToken: config.databaseToken,
+    migrationsFolder: config.migrations,
+  })
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
-  const clock = config.demoNow === null ? systemClock() : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
-  return { deps: { store, clock, ids: randomIds(), passwords: scryptPasswords() }, secret: config.secret, demo: config.demoNow !== null }
+  const clock =
+    config.demoNow === null
+      ? systemClock()
+      : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
+  return {
+    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords() },
+    secret: config.secret,
+    demo: config.demoNow !== null,
+  }
 }
 
 function reasonOf(error: unknown, database: string): string {
   const text = error instanceof Error ? error.message : String(error)
-  if (/SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|EACCES|ENOSPC|EROFS|ENOTDIR|EEXIST/.test(text)) return `The database ${database} cannot be written: check that the folder exists, is writable and has space (${text}).`
+  if (/SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|EACCES|ENOSPC|EROFS|ENOTDIR|EEXIST/.test(text))
+    return `The database ${database} cannot be written: check that the folder exists, is writable and has space (${text}).`
   return text
 }

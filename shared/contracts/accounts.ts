@@ -3,22 +3,69 @@ import type { Role } from '#core/access'
 import type { Instant, UserId } from '#core/base'
 import { contract, line } from './define'
 
-export interface Me { readonly userId: UserId, readonly name: string, readonly role: Role, readonly office: boolean, readonly schoolName: string, readonly now: Instant, readonly demo: boolean }
+export interface Me {
+  readonly userId: UserId
+  readonly name: string
+  readonly role: Role
+  readonly office: boolean
+  readonly schoolName: string
+  readonly now: Instant
+  readonly demo: boolean
+}
 
-const signIn = z.string().trim().toLowerCase().regex(/^[a-z0-9._-]{2,40}$/, 'needs 2 to 40 letters, digits, dots or dashes')
+const signIn = z
+  .string()
+  .trim()
+  .toLowerCase()
+  .regex(/^[a-z0-9._-]{2,40}$/, 'needs 2 to 40 letters, digits, dots or dashes')
 const password = z.string().min(8, 'needs at least 8 characters').max(200, 'is longer than 200 characters')
 
 /** Who is signed in; refused when nobody is. */
 export const WhoAmI = contract<Me>()({ method: 'GET', path: '/api/me' })
-export const SignIn = contract<Me>()({ method: 'POST', path: '/api/sign-in', body: z.strictObject({ signIn: z.string().trim().toLowerCase().min(1, 'is empty').max(80), password: z.string().min(1, 'is empty').max(200) }) })
+export const SignIn = contract<Me>()({
+  method: 'POST',
+  path: '/api/sign-in',
+  body: z.strictObject({
+    signIn: z.string().trim().toLowerCase().min(1, 'is empty').max(80),
+    password: z.string().min(1, 'is empty').max(200),
+  }),
+})
 export const SignOut = contract<{ readonly done: true }>()({ method: 'POST', path: '/api/sign-out' })
 /** A new teacher with an empty school of their own. */
-export const SignUp = contract<Me>()({ method: 'POST', path: '/api/sign-up', body: z.strictObject({ school: line(80), name: line(80), signIn, password }) })
+export const SignUp = contract<Me>()({
+  method: 'POST',
+  path: '/api/sign-up',
+  body: z.strictObject({ school: line(80), name: line(80), signIn, password }),
+})
 /** A learner joins a class by its code: takes their place in the roster if their name stands there unclaimed, else is added. */
-export const JoinClass = contract<Me>()({ method: 'POST', path: '/api/join', body: z.strictObject({ code: z.string().trim().toLowerCase().min(4, 'is too short').max(12, 'is too long'), name: line(80), signIn, password }) })
+export const JoinClass = contract<Me>()({
+  method: 'POST',
+  path: '/api/join',
+  body: z.strictObject({
+    code: z.string().trim().toLowerCase().min(4, 'is too short').max(12, 'is too long'),
+    name: line(80),
+    signIn,
+    password,
+  }),
+})
 /** A learner who has an account joins one more class. */
-export const JoinAnother = contract<{ readonly className: string }>()({ method: 'POST', path: '/api/join-another', body: z.strictObject({ code: z.string().trim().toLowerCase().min(4, 'is too short').max(12, 'is too long') }) })
+export const JoinAnother = contract<{ readonly className: string }>()({
+  method: 'POST',
+  path: '/api/join-another',
+  body: z.strictObject({
+    code: z.string().trim().toLowerCase().min(4, 'is too short').max(12, 'is too long'),
+  }),
+})
 
-export interface DemoPerson { readonly name: string, readonly signIn: string, readonly password: string, readonly about: string, readonly role: Role }
+export interface DemoPerson {
+  readonly name: string
+  readonly signIn: string
+  readonly password: string
+  readonly about: string
+  readonly role: Role
+}
 /** People of the demo for one-click sign-in; empty outside the demo. */
-export const DemoPeople = contract<{ readonly people: readonly DemoPerson[] }>()({ method: 'GET', path: '/api/demo-people' })
+export const DemoPeople = contract<{ readonly people: readonly DemoPerson[] }>()({
+  method: 'GET',
+  path: '/api/demo-people',
+})

@@ -18,6 +18,14 @@ export interface Contract<Reply, Params extends z.ZodType, Query extends z.ZodTy
 export type AnyContract = Contract<unknown, z.ZodType, z.ZodType, z.ZodType>
 export type ReplyOf<C> = C extends Contract<infer R, z.ZodType, z.ZodType, z.ZodType> ? R : never
 /** What a route gets after parsing. */
-export interface InputOf<C extends AnyContract> { readonly params: z.output<C['params']>, readonly query: z.output<C['query']>, readonly body: z.output<C['body']> }
+export interface InputOf<C extends AnyContract> {
+  readonly params: z.output<C['params']>
+  readonly query: z.output<C['query']>
+  readonly body: z.output<C['body']>
+}
 /** What a caller passes. */
-export interface CallOf<C extends AnyContract> { readonly params?: z.input<C['params']>, readonly query?: z.input<C['query']>, readonly body?: z.input<C['body']> }
+export interface CallOf<C extends AnyContract> {
+  readonly params?: z.input<C['params']>
+  readonly query?: z.input<C['query']>
+  readonly body?: z.input<C['body']>
+}

@@ -8,23 +8,41 @@ type Nothing = typeof NOTHING
 
 /** Makes a contract; parts that are left out accept nothing. */
 export function contract<Reply>() {
-  return <P extends z.ZodType = Nothing, Q extends z.ZodType = Nothing, B extends z.ZodType = Nothing>(def: { method: Method, path: string, params?: P, query?: Q, body?: B, mostBytes?: number }): Contract<Reply, P, Q, B> => ({
-    method: def.method, path: def.path, mostBytes: def.mostBytes ?? 200_000,
-    params: (def.params ?? NOTHING) as P, query: (def.query ?? NOTHING) as Q, body: (def.body ?? NOTHING) as B,
+  return <P extends z.ZodType = Nothing, Q extends z.ZodType = Nothing, B extends z.ZodType = Nothing>(def: {
+    method: Method
+    path: string
+    params?: P
+    query?: Q
+    body?: B
+    mostBytes?: number
+  }): Contract<Reply, P, Q, B> => ({
+    method: def.method,
+    path: def.path,
+    mostBytes: def.mostBytes ?? 200_000,
+    params: (def.params ?? NOTHING) as P,
+    query: (def.query ?? NOTHING) as Q,
+    body: (def.body ?? NOTHING) as B,
   })
 }
 
 /** An id of one kind. */
 export function id<Id extends Brand<string, string>>() {
-  return z.custom<Id>(v => typeof v === 'string' && isId(v), 'is not a known id')
+  return z.custom<Id>((v) => typeof v === 'string' && isId(v), 'is not a known id')
 }
 
 /** A calendar date 'YYYY-MM-DD'. */
-export const day = z.custom<IsoDay>(v => typeof v === 'string' && parseIsoDay(v) !== null, 'is not a date such as 2026-10-14')
+export const day = z.custom<IsoDay>(
+  (v) => typeof v === 'string' && parseIsoDay(v) !== null,
+  'is not a date such as 2026-10-14',
+)
 /** A moment in epoch milliseconds. */
-export const at = z.custom<Instant>(v => typeof v === 'number' && Number.isSafeInteger(v), 'is not a moment')
+export const at = z.custom<Instant>(
+  (v) => typeof v === 'number' && Number.isSafeInteger(v),
+  'is not a moment',
+)
 /** A line of text, trimmed and not empty. */
-export const line = (most: number) => z.string().trim().min(1, 'is empty').max(most, `is longer than ${most} characters`)
+export const line = (most: number) =>
+  z.string().trim().min(1, 'is empty').max(most, `is longer than ${most} characters`)
 /** Free text, possibly empty. */
 export const prose = (most: number) => z.string().max(most, `is longer than ${most} characters`)
 /** The version of a record the sender saw. */

@@ -4,10 +4,42 @@ import type { Cell, ItemFigures } from '#core/evidence'
 import type { Item } from '#core/library'
 import { contract, id } from './define'
 
-export interface GridColumn { readonly assignmentId: AssignmentId, readonly title: string, readonly dueAt: Instant | null, readonly opensAt: Instant | null, readonly handedIn: number, readonly reached: number, readonly mean: number | null }
-export interface ClassGrid { readonly classId: ClassId, readonly name: string, readonly zone: string, readonly learners: readonly { readonly id: UserId, readonly name: string }[], readonly columns: readonly GridColumn[], readonly cells: readonly Cell[], readonly now: Instant }
-export const ShowGrid = contract<ClassGrid>()({ method: 'GET', path: '/api/evidence/:classId', params: z.strictObject({ classId: id<ClassId>() }) })
+export interface GridColumn {
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  readonly dueAt: Instant | null
+  readonly opensAt: Instant | null
+  readonly handedIn: number
+  readonly reached: number
+  readonly mean: number | null
+}
+export interface ClassGrid {
+  readonly classId: ClassId
+  readonly name: string
+  readonly zone: string
+  readonly learners: readonly { readonly id: UserId; readonly name: string }[]
+  readonly columns: readonly GridColumn[]
+  readonly cells: readonly Cell[]
+  readonly now: Instant
+}
+export const ShowGrid = contract<ClassGrid>()({
+  method: 'GET',
+  path: '/api/evidence/:classId',
+  params: z.strictObject({ classId: id<ClassId>() }),
+})
 
-export interface PieceFigures { readonly assignmentId: AssignmentId, readonly title: string, readonly className: string | null, readonly tries: number, readonly figures: readonly ItemFigures[], readonly items: readonly Item[] }
+export interface PieceFigures {
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  readonly className: string | null
+  readonly tries: number
+  readonly figures: readonly ItemFigures[]
+  readonly items: readonly Item[]
+}
 /** Items of an assignment, hardest first; over one class or all it reaches. */
-export const ShowItems = contract<PieceFigures>()({ method: 'GET', path: '/api/evidence/items/:assignmentId', params: z.strictObject({ assignmentId: id<AssignmentId>() }), query: z.strictObject({ classId: id<ClassId>().optional() }) })
+export const ShowItems = contract<PieceFigures>()({
+  method: 'GET',
+  path: '/api/evidence/items/:assignmentId',
+  params: z.strictObject({ assignmentId: id<AssignmentId>() }),
+  query: z.strictObject({ classId: id<ClassId>().optional() }),
+})

@@ -6,30 +6,107 @@ import { contract, id, prose } from './define'
 
 /** A piece of work as its learner may know it. Points and ratio only when the rules show them. */
 export interface MyWork {
-  readonly id: AssignmentId, readonly title: string, readonly note: string, readonly kind: string, readonly minutes: number, readonly itemCount: number, readonly className: string, readonly place: Place, readonly state: WorkState
-  readonly opensAt: Instant | null, readonly dueAt: Instant | null, readonly closesAt: Instant | null, readonly triesUsed: number, readonly triesMost: number | null, readonly timeLimitMinutes: number | null
-  readonly inProgress: boolean, readonly handedInAt: Instant | null, readonly ratio: number | null, readonly mayTry: boolean
+  readonly id: AssignmentId
+  readonly title: string
+  readonly note: string
+  readonly kind: string
+  readonly minutes: number
+  readonly itemCount: number
+  readonly className: string
+  readonly place: Place
+  readonly state: WorkState
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+  readonly closesAt: Instant | null
+  readonly triesUsed: number
+  readonly triesMost: number | null
+  readonly timeLimitMinutes: number | null
+  readonly inProgress: boolean
+  readonly handedInAt: Instant | null
+  readonly ratio: number | null
+  readonly mayTry: boolean
 }
-export const ListMyWork = contract<{ readonly work: readonly MyWork[], readonly now: Instant, readonly zone: string }>()({ method: 'GET', path: '/api/my-work' })
+export const ListMyWork = contract<{
+  readonly work: readonly MyWork[]
+  readonly now: Instant
+  readonly zone: string
+}>()({ method: 'GET', path: '/api/my-work' })
 
-export interface OpenTry { readonly attemptId: AttemptId, readonly number: number, readonly deadlineAt: Instant | null, readonly items: readonly LearnerItem[], readonly answers: Readonly<Record<ItemId, Answer>> }
+export interface OpenTry {
+  readonly attemptId: AttemptId
+  readonly number: number
+  readonly deadlineAt: Instant | null
+  readonly items: readonly LearnerItem[]
+  readonly answers: Readonly<Record<ItemId, Answer>>
+}
 /** One item of a try that was handed in. `points` and `feedback` by the feedback rule, `right` by the answers rule; absent otherwise. */
-export interface SeenItem { readonly item: LearnerItem, readonly answer: Answer | null, readonly points?: number, readonly feedback?: string, readonly right?: string }
-export interface SeenTry { readonly attemptId: AttemptId, readonly number: number, readonly submittedAt: Instant, readonly endedBy: EndedBy, readonly late: boolean, readonly score: { readonly points: number, readonly of: number, readonly ratio: number, readonly lateDays: number, readonly deductedRatio: number } | null, readonly items: readonly SeenItem[] }
-export interface MyPiece { readonly work: MyWork, readonly content: string, readonly open: OpenTry | null, readonly seen: readonly SeenTry[], readonly kept: string, readonly feedbackWhen: string, readonly answersWhen: string, readonly waitUntil: Instant | null, readonly now: Instant, readonly zone: string }
+export interface SeenItem {
+  readonly item: LearnerItem
+  readonly answer: Answer | null
+  readonly points?: number
+  readonly feedback?: string
+  readonly right?: string
+}
+export interface SeenTry {
+  readonly attemptId: AttemptId
+  readonly number: number
+  readonly submittedAt: Instant
+  readonly endedBy: EndedBy
+  readonly late: boolean
+  readonly score: {
+    readonly points: number
+    readonly of: number
+    readonly ratio: number
+    readonly lateDays: number
+    readonly deductedRatio: number
+  } | null
+  readonly items: readonly SeenItem[]
+}
+export interface MyPiece {
+  readonly work: MyWork
+  readonly content: string
+  readonly open: OpenTry | null
+  readonly seen: readonly SeenTry[]
+  readonly kept: string
+  readonly feedbackWhen: string
+  readonly answersWhen: string
+  readonly waitUntil: Instant | null
+  readonly now: Instant
+  readonly zone: string
+}
 
 const ofWork = z.strictObject({ assignmentId: id<AssignmentId>() })
 const ofTry = z.strictObject({ attemptId: id<AttemptId>() })
-export const ShowMyPiece = contract<MyPiece>()({ method: 'GET', path: '/api/my-work/:assignmentId', params: ofWork })
+export const ShowMyPiece = contract<MyPiece>()({
+  method: 'GET',
+  path: '/api/my-work/:assignmentId',
+  params: ofWork,
+})
 /** Starts a try, or goes on with the one in progress. */
-export const StartTry = contract<OpenTry & { readonly now: Instant }>()({ method: 'POST', path: '/api/my-work/:assignmentId/start', params: ofWork })
+export const StartTry = contract<OpenTry & { readonly now: Instant }>()({
+  method: 'POST',
+  path: '/api/my-work/:assignmentId/start',
+  params: ofWork,
+})
 
 export const answerInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('single'), choice: z.string().max(20).nullable() }), z.strictObject({ kind: z.literal('multiple'), choices: z.array(z.string().max(20)).max(12) }),
-  z.strictObject({ kind: z.literal('numeric'), text: prose(60) }), z.strictObject({ kind: z.literal('text'), text: prose(500) }),
+  z.strictObject({ kind: z.literal('single'), choice: z.string().max(20).nullable() }),
+  z.strictObject({ kind: z.literal('multiple'), choices: z.array(z.string().max(20)).max(12) }),
+  z.strictObject({ kind: z.literal('numeric'), text: prose(60) }),
+  z.strictObject({ kind: z.literal('text'), text: prose(500) }),
 ])
 const saves = z.array(z.strictObject({ itemId: id<ItemId>(), answer: answerInput })).max(100)
 /** Saved for good when answered. */
-export const SaveAnswers = contract<{ readonly savedAt: Instant }>()({ method: 'POST', path: '/api/tries/:attemptId/answers', params: ofTry, body: z.strictObject({ saves }) })
+export const SaveAnswers = contract<{ readonly savedAt: Instant }>()({
+  method: 'POST',
+  path: '/api/tries/:attemptId/answers',
+  params: ofTry,
+  body: z.strictObject({ saves }),
+})
 /** Hands in a try with what was saved; handing in twice is the same as once. */
-export const HandIn = contract<{ readonly assignmentId: AssignmentId, readonly submittedAt: Instant }>()({ method: 'POST', path: '/api/tries/:attemptId/hand-in', params: ofTry, body: z.strictObject({ saves }) })
+export const HandIn = contract<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }>()({
+  method: 'POST',
+  path: '/api/tries/:attemptId/hand-in',
+  params: ofTry,
+  body: z.strictObject({ saves }),
+})

@@ -5,49 +5,150 @@ import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way }
 import { contract, id } from './define'
 import { commandInput } from './pacingInput'
 
-export interface DeskClass { readonly id: ClassId, readonly name: string, readonly shortName: string, readonly course: string, readonly planId: PlanId | null, readonly version: number, readonly pattern: readonly PatternRow[], readonly pacing: ClassPacing, readonly learners: number, readonly mayChange: boolean }
+export interface DeskClass {
+  readonly id: ClassId
+  readonly name: string
+  readonly shortName: string
+  readonly course: string
+  readonly planId: PlanId | null
+  readonly version: number
+  readonly pattern: readonly PatternRow[]
+  readonly pacing: ClassPacing
+  readonly learners: number
+  readonly mayChange: boolean
+}
 /** Work of one class as the desk shows it. */
-export interface DeskWork { readonly assignmentId: AssignmentId, readonly classId: ClassId, readonly title: string, readonly state: 'held' | 'published' | 'withdrawn', readonly opensAt: Instant | null, readonly dueAt: Instant | null, readonly lessonIds: readonly LessonId[] }
-export interface Steps { readonly undo: PacingCommand | null, readonly redo: PacingCommand | null }
+export interface DeskWork {
+  readonly assignmentId: AssignmentId
+  readonly classId: ClassId
+  readonly title: string
+  readonly state: 'held' | 'published' | 'withdrawn'
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+  readonly lessonIds: readonly LessonId[]
+}
+export interface Steps {
+  readonly undo: PacingCommand | null
+  readonly redo: PacingCommand | null
+}
 /** Everything from which the desk computes its layouts with the same core as the server. */
 export interface Desk {
-  readonly year: SchoolYear | null, readonly plans: readonly Plan[], readonly myPlanIds: readonly PlanId[], readonly mayEditYear: boolean, readonly classes: readonly DeskClass[]
-  readonly work: readonly DeskWork[], readonly steps: Steps, readonly now: Instant
+  readonly year: SchoolYear | null
+  readonly plans: readonly Plan[]
+  readonly myPlanIds: readonly PlanId[]
+  readonly mayEditYear: boolean
+  readonly classes: readonly DeskClass[]
+  readonly work: readonly DeskWork[]
+  readonly steps: Steps
+  readonly now: Instant
 }
 export const ShowDesk = contract<Desk>()({ method: 'GET', path: '/api/desk' })
 
 /** What a planning act changed. `stuck`: titles of work whose anchors no longer fit the year and whose windows stay as they were. */
 export interface Replanned {
-  readonly classes: readonly { readonly id: ClassId, readonly version: number, readonly pacing: ClassPacing, readonly pattern: readonly PatternRow[] }[], readonly affected: readonly ClassId[], readonly year: SchoolYear | null, readonly plans: readonly Plan[]
-  readonly work: readonly DeskWork[], readonly moved: number, readonly stuck: readonly string[], readonly steps: Steps
+  readonly classes: readonly {
+    readonly id: ClassId
+    readonly version: number
+    readonly pacing: ClassPacing
+    readonly pattern: readonly PatternRow[]
+  }[]
+  readonly affected: readonly ClassId[]
+  readonly year: SchoolYear | null
+  readonly plans: readonly Plan[]
+  readonly work: readonly DeskWork[]
+  readonly moved: number
+  readonly stuck: readonly string[]
+  readonly steps: Steps
 }
 const MOST_BYTES = 3_000_000
-export const DoCommand = contract<Replanned>()({ method: 'POST', path: '/api/desk/command', body: commandInput, mostBytes: MOST_BYTES })
+export const DoCommand = contract<Replanned>()({
+  method: 'POST',
+  path: '/api/desk/command',
+  body: commandInput,
+  mostBytes: MOST_BYTES,
+})
 /** Takes back (or does again) the asking teacher's own last act. */
 export const Undo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/undo' })
 export const Redo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/redo' })
 
 /** Work whose window a way out would move; `begun`: some learners have opened it, so that it may only grow for them. */
-export interface RippleWork { readonly assignmentId: AssignmentId, readonly title: string, readonly begun: boolean, readonly stuck: boolean, readonly opensAt: Instant | null, readonly dueAt: Instant | null, readonly newOpensAt: Instant | null, readonly newDueAt: Instant | null }
-export interface WayShown { readonly way: Way, readonly commands: readonly ClassCommand[], readonly consequence: Consequence, readonly work: readonly RippleWork[] }
-export interface ClassRipple { readonly classId: ClassId, readonly lostMeetings: number, readonly ways: readonly WayShown[] }
+export interface RippleWork {
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  readonly begun: boolean
+  readonly stuck: boolean
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+  readonly newOpensAt: Instant | null
+  readonly newDueAt: Instant | null
+}
+export interface WayShown {
+  readonly way: Way
+  readonly commands: readonly ClassCommand[]
+  readonly consequence: Consequence
+  readonly work: readonly RippleWork[]
+}
+export interface ClassRipple {
+  readonly classId: ClassId
+  readonly lostMeetings: number
+  readonly ways: readonly WayShown[]
+}
 /** The five ways out of a change for every class it reaches. Nothing is changed. */
-export const PreviewRipple = contract<{ readonly classes: readonly ClassRipple[] }>()({ method: 'POST', path: '/api/desk/ripple', body: commandInput, mostBytes: MOST_BYTES })
+export const PreviewRipple = contract<{ readonly classes: readonly ClassRipple[] }>()({
+  method: 'POST',
+  path: '/api/desk/ripple',
+  body: commandInput,
+  mostBytes: MOST_BYTES,
+})
 
-export interface PastAct { readonly seq: number, readonly at: Instant, readonly by: string, readonly undone: boolean, readonly command: PacingCommand }
+export interface PastAct {
+  readonly seq: number
+  readonly at: Instant
+  readonly by: string
+  readonly undone: boolean
+  readonly command: PacingCommand
+}
 /** The latest planning acts on what is in view, newest first. */
-export const ShowHistory = contract<{ readonly acts: readonly PastAct[] }>()({ method: 'GET', path: '/api/desk/history' })
+export const ShowHistory = contract<{ readonly acts: readonly PastAct[] }>()({
+  method: 'GET',
+  path: '/api/desk/history',
+})
 
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 /** The private calendar address of a class, if the teacher has made one. `path` begins with '/api/feeds/'. */
-export interface ShownFeed { readonly path: string | null, readonly createdAt: Instant | null }
-export const ShowFeed = contract<ShownFeed>()({ method: 'GET', path: '/api/classes/:classId/feed', params: ofClass })
+export interface ShownFeed {
+  readonly path: string | null
+  readonly createdAt: Instant | null
+}
+export const ShowFeed = contract<ShownFeed>()({
+  method: 'GET',
+  path: '/api/classes/:classId/feed',
+  params: ofClass,
+})
 /** Makes a new address, which ends the old one; or only ends it. */
-export const ChangeFeed = contract<ShownFeed>()({ method: 'POST', path: '/api/classes/:classId/feed', params: ofClass, body: z.strictObject({ to: z.enum(['new', 'none']) }) })
+export const ChangeFeed = contract<ShownFeed>()({
+  method: 'POST',
+  path: '/api/classes/:classId/feed',
+  params: ofClass,
+  body: z.strictObject({ to: z.enum(['new', 'none']) }),
+})
 /** The feed itself, for calendar programs: no sign-in, the token is the key. */
-export const ReadFeed = contract<unknown>()({ method: 'GET', path: '/api/feeds/:token', params: z.strictObject({ token: z.string().min(20).max(80) }) })
+export const ReadFeed = contract<unknown>()({
+  method: 'GET',
+  path: '/api/feeds/:token',
+  params: z.strictObject({ token: z.string().min(20).max(80) }),
+})
 export const FILE_KINDS = ['calendar', 'layout'] as const
 /** A class's calendar (.ics) or layout (.csv) as a file. */
-export const ClassFile = contract<unknown>()({ method: 'GET', path: '/api/classes/:classId/file', params: ofClass, query: z.strictObject({ kind: z.enum(FILE_KINDS) }) })
+export const ClassFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/classes/:classId/file',
+  params: ofClass,
+  query: z.strictObject({ kind: z.enum(FILE_KINDS) }),
+})
 /** A plan as .csv, in the form that the plan table takes back. */
-export const PlanFile = contract<unknown>()({ method: 'GET', path: '/api/plans/:planId/file', params: z.strictObject({ planId: id<PlanId>() }) })
+export const PlanFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/plans/:planId/file',
+  params: z.strictObject({ planId: id<PlanId>() }),
+})

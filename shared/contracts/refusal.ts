@@ -9,25 +9,108 @@ import type { PacingRefusal } from '#core/pacing'
 
 /** Refusals of the wire itself. `lost` and `broken` are made by the client. */
 export type WireRefusal =
-  | { readonly code: 'input/invalid', readonly field: string, readonly problem: string }
-  | { readonly code: 'input/too-large', readonly most: number }
+  | { readonly code: 'input/invalid'; readonly field: string; readonly problem: string }
+  | { readonly code: 'input/too-large'; readonly most: number }
   | { readonly code: 'input/not-json' }
   | { readonly code: 'wire/foreign-origin' }
   | { readonly code: 'wire/unknown-address' }
-  | { readonly code: 'wire/broken', readonly requestId: string }
+  | { readonly code: 'wire/broken'; readonly requestId: string }
   | { readonly code: 'wire/lost' }
 
-export type Refusal = AccessRefusal | AttemptRefusal | AudienceRefusal | AvailabilityRefusal | CalendarRefusal | FormatRefusal | LibraryRefusal | PacingRefusal | WireRefusal
+export type Refusal =
+  | AccessRefusal
+  | AttemptRefusal
+  | AudienceRefusal
+  | AvailabilityRefusal
+  | CalendarRefusal
+  | FormatRefusal
+  | LibraryRefusal
+  | PacingRefusal
+  | WireRefusal
 
 /** The HTTP status of every refusal. */
 export const STATUS_OF = {
-  'access/not-signed-in': 401, 'access/denied': 403, 'access/not-found': 404, 'access/wrong-sign-in': 401, 'access/too-many-tries': 429, 'access/sign-in-taken': 409, 'access/unknown-code': 404, 'access/changed-meanwhile': 409,
-  'attempts/not-open-yet': 409, 'attempts/closed': 409, 'attempts/none-left': 409, 'attempts/wait': 409, 'attempts/already-handed-in': 409, 'attempts/time-is-up': 409, 'attempts/unknown-item': 422, 'attempts/wrong-kind-of-answer': 422, 'attempts/unknown-option': 422, 'attempts/bad-rules': 422,
-  'audience/nobody-chosen': 422, 'audience/nobody-reached': 422, 'audience/not-your-class': 403, 'audience/unknown-target': 422, 'audience/already-begun': 409, 'audience/withdrawn': 409, 'audience/not-in-class': 422, 'audience/bad-rows': 422, 'audience/sign-in-taken': 409,
-  'availability/anchor-past-year': 422, 'availability/lesson-not-laid-out': 422, 'availability/out-of-order': 422, 'availability/no-layout': 422,
-  'calendar/year-ends-before-start': 422, 'calendar/year-too-long': 422, 'calendar/unknown-zone': 422, 'calendar/no-weekdays': 422, 'calendar/no-instructional-days': 422, 'calendar/note-ends-before-start': 422, 'calendar/term-ends-before-start': 422, 'calendar/terms-overlap': 422, 'calendar/term-outside-year': 422, 'calendar/bad-rotation': 422, 'calendar/no-meetings': 422, 'calendar/unknown-label': 422, 'calendar/bad-meeting-minutes': 422, 'calendar/meeting-ends-before-start': 422, 'calendar/meetings-overlap': 422,
-  'formats/empty': 422, 'formats/not-text': 422, 'formats/broken-quotes': 422, 'formats/too-many-rows': 422, 'formats/not-a-calendar': 422, 'formats/no-closures': 422, 'formats/too-large': 413,
-  'library/bad-code': 422, 'library/no-items': 422, 'library/too-few-options': 422, 'library/same-option-twice': 422, 'library/no-right-answer': 422, 'library/bad-tolerance': 422, 'library/bad-points': 422,
-  'pacing/empty-plan': 422, 'pacing/too-many-lessons': 422, 'pacing/bad-length': 422, 'pacing/unknown-unit': 422, 'pacing/bad-fixed-date': 422, 'pacing/fixed-out-of-order': 422, 'pacing/fixed-on-closure': 422, 'pacing/bad-part': 422, 'pacing/bad-order': 422, 'pacing/not-yet-held': 422, 'pacing/already-recorded': 409, 'pacing/not-laid-out': 422, 'pacing/length-out-of-range': 422, 'pacing/unknown-lesson': 422, 'pacing/no-such-meeting': 422, 'pacing/changed-meanwhile': 409,
-  'input/invalid': 422, 'input/too-large': 413, 'input/not-json': 400, 'wire/foreign-origin': 403, 'wire/unknown-address': 404, 'wire/broken': 500, 'wire/lost': 503,
+  'access/not-signed-in': 401,
+  'access/denied': 403,
+  'access/not-found': 404,
+  'access/wrong-sign-in': 401,
+  'access/too-many-tries': 429,
+  'access/sign-in-taken': 409,
+  'access/unknown-code': 404,
+  'access/changed-meanwhile': 409,
+  'attempts/not-open-yet': 409,
+  'attempts/closed': 409,
+  'attempts/none-left': 409,
+  'attempts/wait': 409,
+  'attempts/already-handed-in': 409,
+  'attempts/time-is-up': 409,
+  'attempts/unknown-item': 422,
+  'attempts/wrong-kind-of-answer': 422,
+  'attempts/unknown-option': 422,
+  'attempts/bad-rules': 422,
+  'audience/nobody-chosen': 422,
+  'audience/nobody-reached': 422,
+  'audience/not-your-class': 403,
+  'audience/unknown-target': 422,
+  'audience/already-begun': 409,
+  'audience/withdrawn': 409,
+  'audience/not-in-class': 422,
+  'audience/bad-rows': 422,
+  'audience/sign-in-taken': 409,
+  'availability/anchor-past-year': 422,
+  'availability/lesson-not-laid-out': 422,
+  'availability/out-of-order': 422,
+  'availability/no-layout': 422,
+  'calendar/year-ends-before-start': 422,
+  'calendar/year-too-long': 422,
+  'calendar/unknown-zone': 422,
+  'calendar/no-weekdays': 422,
+  'calendar/no-instructional-days': 422,
+  'calendar/note-ends-before-start': 422,
+  'calendar/term-ends-before-start': 422,
+  'calendar/terms-overlap': 422,
+  'calendar/term-outside-year': 422,
+  'calendar/bad-rotation': 422,
+  'calendar/no-meetings': 422,
+  'calendar/unknown-label': 422,
+  'calendar/bad-meeting-minutes': 422,
+  'calendar/meeting-ends-before-start': 422,
+  'calendar/meetings-overlap': 422,
+  'formats/empty': 422,
+  'formats/not-text': 422,
+  'formats/broken-quotes': 422,
+  'formats/too-many-rows': 422,
+  'formats/not-a-calendar': 422,
+  'formats/no-closures': 422,
+  'formats/too-large': 413,
+  'library/bad-code': 422,
+  'library/no-items': 422,
+  'library/too-few-options': 422,
+  'library/same-option-twice': 422,
+  'library/no-right-answer': 422,
+  'library/bad-tolerance': 422,
+  'library/bad-points': 422,
+  'pacing/empty-plan': 422,
+  'pacing/too-many-lessons': 422,
+  'pacing/bad-length': 422,
+  'pacing/unknown-unit': 422,
+  'pacing/bad-fixed-date': 422,
+  'pacing/fixed-out-of-order': 422,
+  'pacing/fixed-on-closure': 422,
+  'pacing/bad-part': 422,
+  'pacing/bad-order': 422,
+  'pacing/not-yet-held': 422,
+  'pacing/already-recorded': 409,
+  'pacing/not-laid-out': 422,
+  'pacing/length-out-of-range': 422,
+  'pacing/unknown-lesson': 422,
+  'pacing/no-such-meeting': 422,
+  'pacing/changed-meanwhile': 409,
+  'input/invalid': 422,
+  'input/too-large': 413,
+  'input/not-json': 400,
+  'wire/foreign-origin': 403,
+  'wire/unknown-address': 404,
+  'wire/broken': 500,
+  'wire/lost': 503,
 } as const satisfies Record<Refusal['code'], number>

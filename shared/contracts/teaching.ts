@@ -7,67 +7,239 @@ import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
 import { contract, day, id, line } from './define'
 
-export interface ClassCard { readonly id: ClassId, readonly name: string, readonly shortName: string, readonly course: string, readonly planId: PlanId | null, readonly planTitle: string | null, readonly yearId: YearId, readonly learners: number, readonly mine: boolean }
-export interface PlanCard { readonly id: PlanId, readonly title: string, readonly course: string, readonly lessons: number, readonly meetings: number, readonly mine: boolean }
+export interface ClassCard {
+  readonly id: ClassId
+  readonly name: string
+  readonly shortName: string
+  readonly course: string
+  readonly planId: PlanId | null
+  readonly planTitle: string | null
+  readonly yearId: YearId
+  readonly learners: number
+  readonly mine: boolean
+}
+export interface PlanCard {
+  readonly id: PlanId
+  readonly title: string
+  readonly course: string
+  readonly lessons: number
+  readonly meetings: number
+  readonly mine: boolean
+}
 /** What a teacher has: years, classes, plans. Empty lists tell what to do first. */
-export interface Overview { readonly years: readonly { readonly year: SchoolYear, readonly version: number }[], readonly classes: readonly ClassCard[], readonly plans: readonly PlanCard[], readonly mayEditYear: boolean }
+export interface Overview {
+  readonly years: readonly { readonly year: SchoolYear; readonly version: number }[]
+  readonly classes: readonly ClassCard[]
+  readonly plans: readonly PlanCard[]
+  readonly mayEditYear: boolean
+}
 export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
 
-const weekday = z.custom<Weekday>(n => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7, 'is not a weekday')
+const weekday = z.custom<Weekday>(
+  (n) => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7,
+  'is not a weekday',
+)
 /** A day note of a school year. */
 export const dayNote = z.strictObject({
-  id: z.string().min(1).max(64), kind: z.enum(DAY_NOTE_KINDS), name: line(80), fromOn: day, throughOn: day, classIds: z.array(id<ClassId>()).max(200),
-  factorRatio: z.number().min(0.1, 'is below 0.1').max(1, 'is above 1').optional(), minutes: z.number().int().min(5).max(600).optional(),
-  fromMinute: z.number().int().min(0).max(1440).optional(), untilMinute: z.number().int().min(0).max(1440).optional(),
+  id: z.string().min(1).max(64),
+  kind: z.enum(DAY_NOTE_KINDS),
+  name: line(80),
+  fromOn: day,
+  throughOn: day,
+  classIds: z.array(id<ClassId>()).max(200),
+  factorRatio: z.number().min(0.1, 'is below 0.1').max(1, 'is above 1').optional(),
+  minutes: z.number().int().min(5).max(600).optional(),
+  fromMinute: z.number().int().min(0).max(1440).optional(),
+  untilMinute: z.number().int().min(0).max(1440).optional(),
 })
 export const yearInput = z.strictObject({
-  name: line(60), zone: z.string().min(1).max(60), firstOn: day, lastOn: day, weekdays: z.array(weekday).max(7),
-  terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12), notes: z.array(dayNote).max(400),
-  rotation: z.strictObject({ labels: z.array(line(6)).max(10), advance: z.enum(['instructional', 'date']), overrides: z.array(z.strictObject({ on: day, label: line(6) })).max(100) }).nullable(),
+  name: line(60),
+  zone: z.string().min(1).max(60),
+  firstOn: day,
+  lastOn: day,
+  weekdays: z.array(weekday).max(7),
+  terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12),
+  notes: z.array(dayNote).max(400),
+  rotation: z
+    .strictObject({
+      labels: z.array(line(6)).max(10),
+      advance: z.enum(['instructional', 'date']),
+      overrides: z.array(z.strictObject({ on: day, label: line(6) })).max(100),
+    })
+    .nullable(),
   wholeFromRatio: z.number().min(0.5, 'is below one half').max(1, 'is above 1').optional(),
 })
 export type YearInput = z.output<typeof yearInput>
-export const MakeYear = contract<{ readonly yearId: YearId }>()({ method: 'POST', path: '/api/years', body: yearInput })
+export const MakeYear = contract<{ readonly yearId: YearId }>()({
+  method: 'POST',
+  path: '/api/years',
+  body: yearInput,
+})
 /** Dry run: what an .ics file would add as closures. Nothing is changed. */
-export const ReadClosures = contract<ClosureReading>()({ method: 'POST', path: '/api/read-closures', body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day, zone: z.string().min(1).max(60) }), mostBytes: 1_200_000 })
+export const ReadClosures = contract<ClosureReading>()({
+  method: 'POST',
+  path: '/api/read-closures',
+  body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day, zone: z.string().min(1).max(60) }),
+  mostBytes: 1_200_000,
+})
 
 export const patternRow = z.strictObject({
-  day: z.union([z.strictObject({ weekday }), z.strictObject({ label: line(6) })]), startMinute: z.number().int().min(0).max(1439), minutes: z.number().int().min(5, 'is below 5').max(600, 'is above 600'), fromOn: day.optional(), throughOn: day.optional(),
+  day: z.union([z.strictObject({ weekday }), z.strictObject({ label: line(6) })]),
+  startMinute: z.number().int().min(0).max(1439),
+  minutes: z.number().int().min(5, 'is below 5').max(600, 'is above 600'),
+  fromOn: day.optional(),
+  throughOn: day.optional(),
 })
-export const MakeClass = contract<{ readonly classId: ClassId, readonly joinCode: string }>()({ method: 'POST', path: '/api/classes', body: z.strictObject({ yearId: id<YearId>(), name: line(60), shortName: line(8), course: line(60), pattern: z.array(patternRow).max(60) }) })
+export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode: string }>()({
+  method: 'POST',
+  path: '/api/classes',
+  body: z.strictObject({
+    yearId: id<YearId>(),
+    name: line(60),
+    shortName: line(8),
+    course: line(60),
+    pattern: z.array(patternRow).max(60),
+  }),
+})
 
-export interface LearnerRow { readonly id: UserId, readonly name: string, readonly signIn: string | null, readonly groupIds: readonly GroupId[], readonly accommodation: Accommodation }
+export interface LearnerRow {
+  readonly id: UserId
+  readonly name: string
+  readonly signIn: string | null
+  readonly groupIds: readonly GroupId[]
+  readonly accommodation: Accommodation
+}
 export interface ClassPage {
-  readonly id: ClassId, readonly name: string, readonly shortName: string, readonly course: string, readonly joinCode: string, readonly version: number, readonly mayRun: boolean
-  readonly pattern: readonly PatternRow[], readonly year: SchoolYear, readonly planId: PlanId | null, readonly planTitle: string | null
-  readonly learners: readonly LearnerRow[], readonly groups: readonly { readonly id: GroupId, readonly name: string }[], readonly teachers: readonly string[]
-  readonly meetings: number, readonly lost: readonly { readonly on: string, readonly because: string }[], readonly terms: readonly { readonly name: string, readonly meetings: number, readonly lost: number, readonly shortened: number }[]
+  readonly id: ClassId
+  readonly name: string
+  readonly shortName: string
+  readonly course: string
+  readonly joinCode: string
+  readonly version: number
+  readonly mayRun: boolean
+  readonly pattern: readonly PatternRow[]
+  readonly year: SchoolYear
+  readonly planId: PlanId | null
+  readonly planTitle: string | null
+  readonly learners: readonly LearnerRow[]
+  readonly groups: readonly { readonly id: GroupId; readonly name: string }[]
+  readonly teachers: readonly string[]
+  readonly meetings: number
+  readonly lost: readonly { readonly on: string; readonly because: string }[]
+  readonly terms: readonly {
+    readonly name: string
+    readonly meetings: number
+    readonly lost: number
+    readonly shortened: number
+  }[]
 }
 const ofClass = z.strictObject({ classId: id<ClassId>() })
-export const ShowClass = contract<ClassPage>()({ method: 'GET', path: '/api/classes/:classId', params: ofClass })
+export const ShowClass = contract<ClassPage>()({
+  method: 'GET',
+  path: '/api/classes/:classId',
+  params: ofClass,
+})
 
-export interface RosterTrial extends RosterReading { readonly known: readonly string[], readonly fresh: readonly string[] }
+export interface RosterTrial extends RosterReading {
+  readonly known: readonly string[]
+  readonly fresh: readonly string[]
+}
 /** Dry run of a pasted or uploaded roster. */
-export const ReadRoster = contract<RosterTrial>()({ method: 'POST', path: '/api/classes/:classId/read-roster', params: ofClass, body: z.strictObject({ text: z.string() }), mostBytes: 600_000 })
+export const ReadRoster = contract<RosterTrial>()({
+  method: 'POST',
+  path: '/api/classes/:classId/read-roster',
+  params: ofClass,
+  body: z.strictObject({ text: z.string() }),
+  mostBytes: 600_000,
+})
 /** Adds the readable rows of a roster; refused as a whole while rows are bad, unless `skipBad` says to leave those out. */
-export const AddRoster = contract<{ readonly added: number, readonly known: number }>()({ method: 'POST', path: '/api/classes/:classId/roster', params: ofClass, body: z.strictObject({ text: z.string(), skipBad: z.boolean() }), mostBytes: 600_000 })
-export const SaveGroup = contract<{ readonly groupId: GroupId }>()({ method: 'POST', path: '/api/classes/:classId/groups', params: ofClass, body: z.strictObject({ groupId: id<GroupId>().nullable(), name: line(40), learnerIds: z.array(id<UserId>()).max(400) }) })
-export const SetAccommodation = contract<{ readonly done: true }>()({ method: 'POST', path: '/api/classes/:classId/accommodation', params: ofClass, body: z.strictObject({ learnerId: id<UserId>(), timeFactor: z.number().min(1, 'is below 1').max(4, 'is above 4'), extraAttempts: z.number().int().min(0).max(20), extraDays: z.number().int().min(0).max(60) }) })
+export const AddRoster = contract<{ readonly added: number; readonly known: number }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/roster',
+  params: ofClass,
+  body: z.strictObject({ text: z.string(), skipBad: z.boolean() }),
+  mostBytes: 600_000,
+})
+export const SaveGroup = contract<{ readonly groupId: GroupId }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/groups',
+  params: ofClass,
+  body: z.strictObject({
+    groupId: id<GroupId>().nullable(),
+    name: line(40),
+    learnerIds: z.array(id<UserId>()).max(400),
+  }),
+})
+export const SetAccommodation = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/accommodation',
+  params: ofClass,
+  body: z.strictObject({
+    learnerId: id<UserId>(),
+    timeFactor: z.number().min(1, 'is below 1').max(4, 'is above 4'),
+    extraAttempts: z.number().int().min(0).max(20),
+    extraDays: z.number().int().min(0).max(60),
+  }),
+})
 
 /** Dry run of a pasted or uploaded outline. */
-export const ReadOutline = contract<OutlineReading>()({ method: 'POST', path: '/api/read-outline', body: z.strictObject({ text: z.string() }), mostBytes: 600_000 })
-export const MakePlan = contract<{ readonly planId: PlanId }>()({ method: 'POST', path: '/api/plans', body: z.strictObject({ title: line(80), course: line(60), text: z.string() }), mostBytes: 600_000 })
+export const ReadOutline = contract<OutlineReading>()({
+  method: 'POST',
+  path: '/api/read-outline',
+  body: z.strictObject({ text: z.string() }),
+  mostBytes: 600_000,
+})
+export const MakePlan = contract<{ readonly planId: PlanId }>()({
+  method: 'POST',
+  path: '/api/plans',
+  body: z.strictObject({ title: line(80), course: line(60), text: z.string() }),
+  mostBytes: 600_000,
+})
 /** Takes a textbook's ready plan. */
-export const AdoptBook = contract<{ readonly planId: PlanId }>()({ method: 'POST', path: '/api/plans/adopt', body: z.strictObject({ bookId: id<BookId>() }) })
-export interface LaidOut { readonly placed: number, readonly slackHalves: number, readonly notPlaced: readonly { readonly lessonId: LessonId, readonly number: string, readonly title: string, readonly needHalves: number, readonly freeHalves: number | null }[] }
+export const AdoptBook = contract<{ readonly planId: PlanId }>()({
+  method: 'POST',
+  path: '/api/plans/adopt',
+  body: z.strictObject({ bookId: id<BookId>() }),
+})
+export interface LaidOut {
+  readonly placed: number
+  readonly slackHalves: number
+  readonly notPlaced: readonly {
+    readonly lessonId: LessonId
+    readonly number: string
+    readonly title: string
+    readonly needHalves: number
+    readonly freeHalves: number | null
+  }[]
+}
 /** Lays a plan onto classes; what does not fit is listed with the reason. */
-export const LayPlan = contract<LaidOut & { readonly classes: number }>()({ method: 'POST', path: '/api/plans/:planId/lay', params: z.strictObject({ planId: id<PlanId>() }), body: z.strictObject({ classIds: z.array(id<ClassId>()).min(1, 'names no class').max(20) }) })
+export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
+  method: 'POST',
+  path: '/api/plans/:planId/lay',
+  params: z.strictObject({ planId: id<PlanId>() }),
+  body: z.strictObject({ classIds: z.array(id<ClassId>()).min(1, 'names no class').max(20) }),
+})
 
 const ofPlan = z.strictObject({ planId: id<PlanId>() })
 /** A plan to look at or change, with the school year it is most likely laid on. */
-export interface PlanPage { readonly plan: Plan, readonly mayEdit: boolean, readonly owner: string, readonly year: SchoolYear | null, readonly classes: readonly { readonly id: ClassId, readonly name: string }[] }
+export interface PlanPage {
+  readonly plan: Plan
+  readonly mayEdit: boolean
+  readonly owner: string
+  readonly year: SchoolYear | null
+  readonly classes: readonly { readonly id: ClassId; readonly name: string }[]
+}
 export const ShowPlan = contract<PlanPage>()({ method: 'GET', path: '/api/plans/:planId', params: ofPlan })
 /** A copy of a plan of the school as one's own. */
-export const CopyPlan = contract<{ readonly planId: PlanId }>()({ method: 'POST', path: '/api/plans/:planId/copy', params: ofPlan })
+export const CopyPlan = contract<{ readonly planId: PlanId }>()({
+  method: 'POST',
+  path: '/api/plans/:planId/copy',
+  params: ofPlan,
+})
 /** Dry run of a pasted plan table. */
-export const ReadPlanTable = contract<PlanTableReading>()({ method: 'POST', path: '/api/plans/read-table', body: z.strictObject({ text: z.string() }), mostBytes: 600_000 })
+export const ReadPlanTable = contract<PlanTableReading>()({
+  method: 'POST',
+  path: '/api/plans/read-table',
+  body: z.strictObject({ text: z.string() }),
+  mostBytes: 600_000,
+})

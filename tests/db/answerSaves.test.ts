@@ -12,8 +12,15 @@ describe('gathered saves', () => {
     const school = await aSchool()
     const id = await publish(school)
     const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
-    const save = (item: string, text: string): AnswerSave => ({ attemptId, itemId: ids.item(item), answer: { kind: 'text', text }, savedAt: at('09-01T12:00') })
-    const done = await Promise.all(Array.from({ length: 500 }, (_, i) => school.deps.store.saveAnswers([save(`i${i % 50}`, `v${i}`)])))
+    const save = (item: string, text: string): AnswerSave => ({
+      attemptId,
+      itemId: ids.item(item),
+      answer: { kind: 'text', text },
+      savedAt: at('09-01T12:00'),
+    })
+    const done = await Promise.all(
+      Array.from({ length: 500 }, (_, i) => school.deps.store.saveAnswers([save(`i${i % 50}`, `v${i}`)])),
+    )
     expect(done.every(Boolean)).toBe(true)
     const kept = (await answersOf(school.deps.store.read, [attemptId])).get(attemptId)
     expect(kept?.size).toBe(50)
@@ -26,8 +33,18 @@ describe('gathered saves', () => {
     const ann = mustBeOk(await startTry(school.deps, school.ann, id), 'start').attemptId
     const ben = mustBeOk(await startTry(school.deps, school.ben, id), 'start').attemptId
     mustBeOk(await handIn(school.deps, school.ann, { attemptId: ann, saves: [] }), 'in')
-    const save = (attemptId: typeof ann): AnswerSave => ({ attemptId, itemId: ids.item('4'), answer: { kind: 'text', text: 'x' }, savedAt: at('09-01T12:00') })
-    expect(await Promise.all([school.deps.store.saveAnswers([save(ann)]), school.deps.store.saveAnswers([save(ben)])])).toEqual([false, true])
+    const save = (attemptId: typeof ann): AnswerSave => ({
+      attemptId,
+      itemId: ids.item('4'),
+      answer: { kind: 'text', text: 'x' },
+      savedAt: at('09-01T12:00'),
+    })
+    expect(
+      await Promise.all([
+        school.deps.store.saveAnswers([save(ann)]),
+        school.deps.store.saveAnswers([save(ben)]),
+      ]),
+    ).toEqual([false, true])
     const kept = await answersOf(school.deps.store.read, [ann, ben])
     expect([kept.get(ann)?.size, kept.get(ben)?.size]).toEqual([0, 1])
   })
@@ -37,8 +54,17 @@ describe('gathered saves', () => {
     const id = await publish(school)
     const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
     for (let i = 0; i < 20; i++) {
-      await school.deps.store.saveAnswers([{ attemptId, itemId: ids.item('4'), answer: { kind: 'text', text: `${i}` }, savedAt: at('09-01T12:00') }])
-      expect((await answersOf(school.deps.store.read, [attemptId])).get(attemptId)?.get(ids.item('4'))).toEqual({ kind: 'text', text: `${i}` })
+      await school.deps.store.saveAnswers([
+        {
+          attemptId,
+          itemId: ids.item('4'),
+          answer: { kind: 'text', text: `${i}` },
+          savedAt: at('09-01T12:00'),
+        },
+      ])
+      expect(
+        (await answersOf(school.deps.store.read, [attemptId])).get(attemptId)?.get(ids.item('4')),
+      ).toEqual({ kind: 'text', text: `${i}` })
     }
   })
 })

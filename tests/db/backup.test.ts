@@ -9,21 +9,28 @@ import { aFolder, MIGRATIONS } from '../support/world'
 
 const run = promisify(execFile)
 const ROOT = fileURLToPath(new URL('../..', import.meta.url))
-const backup = (from: string, to: string) => run(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', to], { cwd: ROOT, env: { ...process.env, STEP_CAIRN_DATABASE: from, TSX_TSCONFIG_PATH: join(ROOT, 'tsconfig.node.json') } })
+const backup = (from: string, to: string) =>
+  run(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', to], {
+    cwd: ROOT,
+    env: { ...process.env, STEP_CAIRN_DATABASE: from, TSX_TSCONFIG_PATH: join(ROOT, 'tsconfig.node.json') },
+  })
 
 describe('npm run backup', () => {
   it('copies what is committed while the database is being written, and the copy opens', async () => {
     const folder = aFolder()
     const from = join(folder, 'live.db')
     const store = await openStore({ url: from, migrationsFolder: MIGRATIONS })
-    const add = (n: number) => store.write(tx => tx.run(sql`insert into schools (id, name, created_at) values (${`s${n}`}, ${`S${n}`}, 1)`))
+    const add = (n: number) =>
+      store.write((tx) =>
+        tx.run(sql`insert into schools (id, name, created_at) values (${`s${n}`}, ${`S${n}`}, 1)`),
+      )
     for (let n = 0; n < 20; n++) await add(n)
     let writing = true
     const writer = (async () => {
       for (let n = 20; writing; n++) {
         await add(n)
         // the file client works synchronously: let the rest of the process have its turn
-        await new Promise(resolve => setImmediate(resolve))
+        await new Promise((resolve) => setImmediate(resolve))
       }
     })()
     const to = join(folder, 'copies', 'copy.db')
@@ -40,7 +47,9 @@ describe('npm run backup', () => {
 
   it('overwrites nothing and says what is missing', async () => {
     const folder = aFolder()
-    await expect(backup(join(folder, 'none.db'), join(folder, 'copy.db'))).rejects.toThrow('There is no database at')
+    await expect(backup(join(folder, 'none.db'), join(folder, 'copy.db'))).rejects.toThrow(
+      'There is no database at',
+    )
     const store = await openStore({ url: join(folder, 'a.db'), migrationsFolder: MIGRATIONS })
     store.close()
     await expect(backup(join(folder, 'a.db'), join(folder, 'a.db'))).rejects.toThrow('is there already')

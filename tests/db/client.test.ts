@@ -11,19 +11,31 @@ import { aFolder, MIGRATIONS } from '../support/world'
 const WRITER = fileURLToPath(new URL('./writer.ts', import.meta.url))
 
 /** Two processes write numbered rows into one file for a while; each names those it was told are kept. */
-async function twoWriters(file: string, way: 'careful' | 'careless'): Promise<{ readonly acknowledged: number, readonly lost: number }> {
-  const run = (name: string) => new Promise<string[]>((resolve, reject) => {
-    const child = fork(WRITER, [file, name, way], { execArgv: ['--import', 'tsx'], env: { ...process.env, TSX_TSCONFIG_PATH: fileURLToPath(new URL('../../tsconfig.node.json', import.meta.url)) } })
-    let keys: string[] = []
-    child.on('message', (message) => { keys = message as string[] })
-    child.on('error', reject)
-    child.on('exit', () => resolve(keys))
-  })
+async function twoWriters(
+  file: string,
+  way: 'careful' | 'careless',
+): Promise<{ readonly acknowledged: number; readonly lost: number }> {
+  const run = (name: string) =>
+    new Promise<string[]>((resolve, reject) => {
+      const child = fork(WRITER, [file, name, way], {
+        execArgv: ['--import', 'tsx'],
+        env: {
+          ...process.env,
+          TSX_TSCONFIG_PATH: fileURLToPath(new URL('../../tsconfig.node.json', import.meta.url)),
+        },
+      })
+      let keys: string[] = []
+      child.on('message', (message) => {
+        keys = message as string[]
+      })
+      child.on('error', reject)
+      child.on('exit', () => resolve(keys))
+    })
   const acknowledged = (await Promise.all([run('p'), run('q')])).flat()
   const client = createClient({ url: pathToFileURL(file).href })
-  const kept = new Set((await client.execute('SELECT key FROM kept')).rows.map(r => String(r.key)))
+  const kept = new Set((await client.execute('SELECT key FROM kept')).rows.map((r) => String(r.key)))
   client.close()
-  return { acknowledged: acknowledged.length, lost: acknowledged.filter(k => !kept.has(k)).length }
+  return { acknowledged: acknowledged.length, lost: acknowledged.filter((k) => !kept.has(k)).length }
 }
 
 async function aTable(): Promise<string> {
@@ -55,29 +67,47 @@ describe('writeQueue', () => {
   it('runs acts one after another in the order they came', async () => {
     const seen: number[] = []
     const queue = writeQueue(async () => undefined)
-    await Promise.all([1, 2, 3].map(n => queue(async () => {
-      await new Promise(resolve => setImmediate(resolve))
-      seen.push(n)
-    })))
+    await Promise.all(
+      [1, 2, 3].map((n) =>
+        queue(async () => {
+          await new Promise((resolve) => setImmediate(resolve))
+          seen.push(n)
+        }),
+      ),
+    )
     expect(seen).toEqual([1, 2, 3])
   })
 
   it('renews the connection before it tries again, and before it gives up', async () => {
     let renewed = 0
-    const queue = writeQueue(async () => { renewed++ })
+    const queue = writeQueue(async () => {
+      renewed++
+    })
     let tries = 0
-    expect(await queue(async () => {
-      if (++tries < 3) throw busy()
-      return 'done'
-    })).toBe('done')
+    expect(
+      await queue(async () => {
+        if (++tries < 3) throw busy()
+        return 'done'
+      }),
+    ).toBe('done')
     expect(renewed).toBe(2)
-    await expect(queue(async () => { throw busy() })).rejects.toThrow('SQLITE_BUSY')
+    await expect(
+      queue(async () => {
+        throw busy()
+      }),
+    ).rejects.toThrow('SQLITE_BUSY')
     expect(renewed).toBe(10)
   })
 
   it('goes on after an act that failed for another reason, without trying it again', async () => {
-    const queue = writeQueue(async () => { throw new Error('never renewed') })
-    await expect(queue(async () => { throw new Error('wrong') })).rejects.toThrow('wrong')
+    const queue = writeQueue(async () => {
+      throw new Error('never renewed')
+    })
+    await expect(
+      queue(async () => {
+        throw new Error('wrong')
+      }),
+    ).rejects.toThrow('wrong')
     expect(await queue(async () => 'next')).toBe('next')
   })
 
@@ -100,17 +130,22 @@ describe('openStore', () => {
 
   it('rolls a transaction back as a whole when the work fails', async () => {
     const store = await openStore({ url: join(aFolder(), 'x.db'), migrationsFolder: MIGRATIONS })
-    await expect(store.write(async (tx) => {
-      await tx.run(sql`insert into schools (id, name, created_at) values ('s', 'S', 1)`)
-      throw new Error('changed my mind')
-    })).rejects.toThrow('changed my mind')
+    await expect(
+      store.write(async (tx) => {
+        await tx.run(sql`insert into schools (id, name, created_at) values ('s', 'S', 1)`)
+        throw new Error('changed my mind')
+      }),
+    ).rejects.toThrow('changed my mind')
     expect(await store.read.all(sql`select * from schools`)).toEqual([])
     store.close()
   })
 
   it('holds foreign keys, also after the connection was renewed', async () => {
     const store = await openStore({ url: join(aFolder(), 'x.db'), migrationsFolder: MIGRATIONS })
-    const orphan = () => store.write(tx => tx.run(sql`insert into sessions (id, user_id, created_at, expires_at) values ('x', 'nobody', 1, 2)`))
+    const orphan = () =>
+      store.write((tx) =>
+        tx.run(sql`insert into sessions (id, user_id, created_at, expires_at) values ('x', 'nobody', 1, 2)`),
+      )
     await expect(orphan()).rejects.toThrow()
     store.close()
   })
@@ -119,13 +154,15 @@ describe('openStore', () => {
     const folder = aFolder()
     const file = join(folder, 'broken.db')
     writeFileSync(file, 'this is no database at all, whatever it is called'.repeat(100))
-    await expect(openStore({ url: file, migrationsFolder: MIGRATIONS })).rejects.toThrow(/NOTADB|damaged|not a database/)
+    await expect(openStore({ url: file, migrationsFolder: MIGRATIONS })).rejects.toThrow(
+      /NOTADB|damaged|not a database/,
+    )
   })
 
   it('can be copied as one file once settled', async () => {
     const folder = aFolder()
     const store = await openStore({ url: join(folder, 'a.db'), migrationsFolder: MIGRATIONS })
-    await store.write(tx => tx.run(sql`insert into schools (id, name, created_at) values ('s', 'S', 1)`))
+    await store.write((tx) => tx.run(sql`insert into schools (id, name, created_at) values ('s', 'S', 1)`))
     await store.settle()
     mkdirSync(dirname(join(folder, 'copy', 'b.db')), { recursive: true })
     copyFileSync(join(folder, 'a.db'), join(folder, 'copy', 'b.db'))

@@ -1,32 +1,125 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
 import type { AssignmentRecord, ClassRecord, LearnerWorkRecord, ResourceRecord } from '#db/repositories'
-import { addAssignment, addClass, addPlan, addResource, addUsers, addYear, assignmentById, classById, learnerWorkOf, plansById, replaceLearnerWork, resourceById, saveClass, undoable, addToJournal, dropJournalOf, historyOf, userById, yearsById } from '#db/repositories'
+import {
+  addAssignment,
+  addClass,
+  addPlan,
+  addResource,
+  addUsers,
+  addYear,
+  assignmentById,
+  classById,
+  learnerWorkOf,
+  plansById,
+  replaceLearnerWork,
+  resourceById,
+  saveClass,
+  undoable,
+  addToJournal,
+  dropJournalOf,
+  historyOf,
+  userById,
+  yearsById,
+} from '#db/repositories'
 import { NO_ACCOMMODATION } from '#core/availability'
 import { AS_PLANNED } from '#core/pacing'
 import type { ClassPacing, PacingCommand } from '#core/pacing'
 import { fromClass, toClass } from '../../db/rows/calendarRows'
 import { readBody } from '../../db/rows/body'
 import { yearBody } from '../../db/rows/shapes'
-import { aCheck, aLesson, aPlan, aYear, at, closure, ids, multiple, numeric, onDays, rules, single, text } from '../support/made'
+import {
+  aCheck,
+  aLesson,
+  aPlan,
+  aYear,
+  at,
+  closure,
+  ids,
+  multiple,
+  numeric,
+  onDays,
+  rules,
+  single,
+  text,
+} from '../support/made'
 import { aBench, aTeacher } from '../support/world'
 
 describe('whole values come back as they went in', () => {
   it('school year, plan and class with all that can be set', async () => {
     const bench = await aBench()
     const { schoolId, userId } = await aTeacher(bench, 'Tess')
-    const year = aYear({ rotation: { labels: ['A', 'B'], advance: 'date', overrides: [{ on: isoDay('2026-09-02'), label: 'B' }] }, terms: [{ name: 'One', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-10-01') }], notes: [closure('2026-09-07', '2026-09-08', { kind: 'short', factorRatio: 0.5, classIds: [ids.class('c')] })] })
+    const year = aYear({
+      rotation: {
+        labels: ['A', 'B'],
+        advance: 'date',
+        overrides: [{ on: isoDay('2026-09-02'), label: 'B' }],
+      },
+      terms: [{ name: 'One', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-10-01') }],
+      notes: [
+        closure('2026-09-07', '2026-09-08', { kind: 'short', factorRatio: 0.5, classIds: [ids.class('c')] }),
+      ],
+    })
     const plan = {
-      ...aPlan([aLesson('a', 1.5), aLesson('b', 2, { kind: 'test', weight: 'optional', bookLessonId: 'W1.1', fixed: { kind: 'on', on: isoDay('2026-10-14') }, notAfterBreak: true }), aLesson('c', 1, { length: { unit: 'minutes', min: 20, typical: 45, max: 90 } })]),
+      ...aPlan([
+        aLesson('a', 1.5),
+        aLesson('b', 2, {
+          kind: 'test',
+          weight: 'optional',
+          bookLessonId: 'W1.1',
+          fixed: { kind: 'on', on: isoDay('2026-10-14') },
+          notAfterBreak: true,
+        }),
+        aLesson('c', 1, { length: { unit: 'minutes', min: 20, typical: 45, max: 90 } }),
+      ]),
       parts: [{ id: 'p', title: 'Autumn', term: 1 }],
     }
     const full: ClassPacing = {
-      lengths: { [ids.lesson('a')]: 4 }, left: { [ids.lesson('b')]: 'not-covered' }, fixed: { [ids.lesson('a')]: { kind: 'within', fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-10-09') }, [ids.lesson('b')]: 'free' },
-      added: { [ids.lesson('x')]: aLesson('x', 1) }, records: { [ids.lesson('a')]: { outcome: 'under-way', held: [{ on: isoDay('2026-09-02'), startMinute: 540, halves: 1 }], moreHalves: 3 } }, order: ['b', 'x', 'a'].map(ids.lesson),
-      through: { on: isoDay('2026-09-02'), startMinute: 540, halves: 1 }, baseline: { agreedAt: at('09-01T00:00'), lessons: { [ids.lesson('a')]: [[isoDay('2026-09-02'), 2]] } },
-      changes: [{ kind: 'cancel', on: isoDay('2026-09-09'), startMinute: 540, why: 'Snow' }, { kind: 'minutes', on: isoDay('2026-09-10'), startMinute: 540, minutes: 20, why: 'Drill' }],
+      lengths: { [ids.lesson('a')]: 4 },
+      left: { [ids.lesson('b')]: 'not-covered' },
+      fixed: {
+        [ids.lesson('a')]: { kind: 'within', fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-10-09') },
+        [ids.lesson('b')]: 'free',
+      },
+      added: { [ids.lesson('x')]: aLesson('x', 1) },
+      records: {
+        [ids.lesson('a')]: {
+          outcome: 'under-way',
+          held: [{ on: isoDay('2026-09-02'), startMinute: 540, halves: 1 }],
+          moreHalves: 3,
+        },
+      },
+      order: ['b', 'x', 'a'].map(ids.lesson),
+      through: { on: isoDay('2026-09-02'), startMinute: 540, halves: 1 },
+      baseline: { agreedAt: at('09-01T00:00'), lessons: { [ids.lesson('a')]: [[isoDay('2026-09-02'), 2]] } },
+      changes: [
+        { kind: 'cancel', on: isoDay('2026-09-09'), startMinute: 540, why: 'Snow' },
+        { kind: 'minutes', on: isoDay('2026-09-10'), startMinute: 540, minutes: 20, why: 'Drill' },
+      ],
     }
-    const record: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: plan.id, position: 3, version: 1, pattern: [...onDays(1), { day: { label: 'A' }, startMinute: 600, minutes: 45, fromOn: isoDay('2026-10-01'), throughOn: isoDay('2026-11-01') }], pacing: full }
+    const record: ClassRecord = {
+      id: ids.class('c'),
+      schoolId,
+      yearId: year.id,
+      name: 'C',
+      shortName: 'C',
+      course: 'S',
+      joinCode: 'abcdefg',
+      planId: plan.id,
+      position: 3,
+      version: 1,
+      pattern: [
+        ...onDays(1),
+        {
+          day: { label: 'A' },
+          startMinute: 600,
+          minutes: 45,
+          fromOn: isoDay('2026-10-01'),
+          throughOn: isoDay('2026-11-01'),
+        },
+      ],
+      pacing: full,
+    }
     await bench.deps.store.write(async (tx) => {
       await addYear(tx, year, schoolId)
       await addPlan(tx, { plan, schoolId, ownerId: userId, bookId: null, version: 1 })
@@ -41,9 +134,19 @@ describe('whole values come back as they went in', () => {
 
   it('a piece with every kind of item', async () => {
     const bench = await aBench()
-    const resource = aCheck([single('1'), multiple('2'), numeric('3'), text('4')], { standards: ['TH.1'], content: '**Bold** & <b>plain</b>' })
-    const record: ResourceRecord = { resource, schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 2 }
-    await bench.deps.store.write(tx => addResource(tx, record))
+    const resource = aCheck([single('1'), multiple('2'), numeric('3'), text('4')], {
+      standards: ['TH.1'],
+      content: '**Bold** & <b>plain</b>',
+    })
+    const record: ResourceRecord = {
+      resource,
+      schoolId: null,
+      ownerId: null,
+      bookId: null,
+      bookLessonId: null,
+      position: 2,
+    }
+    await bench.deps.store.write((tx) => addResource(tx, record))
     expect(await resourceById(bench.deps.store.read, resource.id)).toMatchObject({ resource })
   })
 
@@ -51,22 +154,101 @@ describe('whole values come back as they went in', () => {
     const bench = await aBench()
     const { schoolId, userId } = await aTeacher(bench, 'Tess')
     const resource = aCheck([single('1')])
-    const learner = { id: ids.user('l'), schoolId, name: 'L', signIn: 'l', passwordHash: '', role: 'learner' as const, office: false, accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 }, createdAt: at('09-01T00:00') }
-    const year = aYear()
-    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: AS_PLANNED }
-    const anchor = { kind: 'anchor' as const, lessonId: ids.lesson('a'), edge: 'last' as const, offset: -2, step: 'days' as const, at: { minuteOfDay: 900 } }
-    const record: AssignmentRecord = {
-      id: ids.work('w'), schoolId, authorId: userId, resourceId: resource.id, title: 'T', note: 'N', state: 'published', version: 1, createdAt: at('09-01T00:00'), publishedAt: at('09-02T00:00'),
-      window: { listed: null, opens: anchor, due: { kind: 'day', on: isoDay('2026-09-10') }, closes: { kind: 'time', on: isoDay('2026-09-11'), minuteOfDay: 960 }, putAway: null },
-      rules: rules({ late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 }, timeLimitMinutes: 30 }), exceptIds: [learner.id],
-      targets: [{ target: { kind: 'class', classId: room.id }, overrides: { window: { due: null, opens: anchor }, maxAttempts: null, timeLimitMinutes: 10 } }, { target: { kind: 'learner', learnerId: learner.id }, overrides: {} }],
+    const learner = {
+      id: ids.user('l'),
+      schoolId,
+      name: 'L',
+      signIn: 'l',
+      passwordHash: '',
+      role: 'learner' as const,
+      office: false,
+      accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 },
+      createdAt: at('09-01T00:00'),
     }
-    const row: LearnerWorkRecord = { assignmentId: record.id, learnerId: learner.id, classId: room.id, terms: { listed: null, opens: at('09-03T00:00'), due: at('09-10T00:00'), closes: at('09-11T00:00'), putAway: null, maxAttempts: null, timeLimitMinutes: 45 }, because: [{ field: 'due', level: 'accommodation', sourceId: null }, { field: 'opens', level: 'class', sourceId: room.id }] }
+    const year = aYear()
+    const room: ClassRecord = {
+      id: ids.class('c'),
+      schoolId,
+      yearId: year.id,
+      name: 'C',
+      shortName: 'C',
+      course: 'S',
+      joinCode: 'abcdefg',
+      planId: null,
+      position: 0,
+      version: 1,
+      pattern: onDays(1),
+      pacing: AS_PLANNED,
+    }
+    const anchor = {
+      kind: 'anchor' as const,
+      lessonId: ids.lesson('a'),
+      edge: 'last' as const,
+      offset: -2,
+      step: 'days' as const,
+      at: { minuteOfDay: 900 },
+    }
+    const record: AssignmentRecord = {
+      id: ids.work('w'),
+      schoolId,
+      authorId: userId,
+      resourceId: resource.id,
+      title: 'T',
+      note: 'N',
+      state: 'published',
+      version: 1,
+      createdAt: at('09-01T00:00'),
+      publishedAt: at('09-02T00:00'),
+      window: {
+        listed: null,
+        opens: anchor,
+        due: { kind: 'day', on: isoDay('2026-09-10') },
+        closes: { kind: 'time', on: isoDay('2026-09-11'), minuteOfDay: 960 },
+        putAway: null,
+      },
+      rules: rules({
+        late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
+        timeLimitMinutes: 30,
+      }),
+      exceptIds: [learner.id],
+      targets: [
+        {
+          target: { kind: 'class', classId: room.id },
+          overrides: { window: { due: null, opens: anchor }, maxAttempts: null, timeLimitMinutes: 10 },
+        },
+        { target: { kind: 'learner', learnerId: learner.id }, overrides: {} },
+      ],
+    }
+    const row: LearnerWorkRecord = {
+      assignmentId: record.id,
+      learnerId: learner.id,
+      classId: room.id,
+      terms: {
+        listed: null,
+        opens: at('09-03T00:00'),
+        due: at('09-10T00:00'),
+        closes: at('09-11T00:00'),
+        putAway: null,
+        maxAttempts: null,
+        timeLimitMinutes: 45,
+      },
+      because: [
+        { field: 'due', level: 'accommodation', sourceId: null },
+        { field: 'opens', level: 'class', sourceId: room.id },
+      ],
+    }
     await bench.deps.store.write(async (tx) => {
       await addUsers(tx, [learner])
       await addYear(tx, year, schoolId)
       await addClass(tx, room)
-      await addResource(tx, { resource, schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 0 })
+      await addResource(tx, {
+        resource,
+        schoolId: null,
+        ownerId: null,
+        bookId: null,
+        bookLessonId: null,
+        position: 0,
+      })
       await addAssignment(tx, record)
       await replaceLearnerWork(tx, record.id, [row])
     })
@@ -80,30 +262,101 @@ describe('whole values come back as they went in', () => {
     const bench = await aBench()
     const { schoolId, userId } = await aTeacher(bench, 'Tess')
     const year = aYear()
-    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: AS_PLANNED }
-    const [of, lesson, held] = [{ classId: room.id, lessonId: ids.lesson('a') }, aLesson('a', 1, { fixed: { kind: 'not-after', on: isoDay('2026-10-01') } }), { on: isoDay('2026-09-07'), startMinute: 540, halves: 1 }]
+    const room: ClassRecord = {
+      id: ids.class('c'),
+      schoolId,
+      yearId: year.id,
+      name: 'C',
+      shortName: 'C',
+      course: 'S',
+      joinCode: 'abcdefg',
+      planId: null,
+      position: 0,
+      version: 1,
+      pattern: onDays(1),
+      pacing: AS_PLANNED,
+    }
+    const [of, lesson, held] = [
+      { classId: room.id, lessonId: ids.lesson('a') },
+      aLesson('a', 1, { fixed: { kind: 'not-after', on: isoDay('2026-10-01') } }),
+      { on: isoDay('2026-09-07'), startMinute: 540, halves: 1 },
+    ]
     const commands: Exclude<PacingCommand, { kind: 'together' }>[] = [
       { kind: 'length', ...of, from: null, to: 4 },
-      { kind: 'meeting', classId: room.id, on: isoDay('2026-09-07'), startMinute: 540, from: null, to: { kind: 'cancel', on: isoDay('2026-09-07'), startMinute: 540, why: 'Snow' } },
-      { kind: 'lesson', ...of, part: 'left', from: null, to: 'let-go' }, { kind: 'lesson', ...of, part: 'fixed', from: 'free', to: { kind: 'on', on: isoDay('2026-10-01') } },
-      { kind: 'lesson', ...of, part: 'records', from: null, to: { outcome: 'covered', held: [held], moreHalves: 0 } }, { kind: 'lesson', ...of, part: 'added', from: null, to: lesson },
-      { kind: 'class', classId: room.id, part: 'order', from: null, to: [lesson.id] }, { kind: 'class', classId: room.id, part: 'through', from: held, to: null }, { kind: 'class', classId: room.id, part: 'baseline', from: null, to: { agreedAt: at('09-01T00:00'), lessons: { [lesson.id]: [[isoDay('2026-09-07'), 2]] } } },
-      { kind: 'note', yearId: year.id, from: null, to: closure('2026-09-07', '2026-09-07', { kind: 'event', fromMinute: 540, untilMinute: 600 }) },
-      { kind: 'year', yearId: year.id, from: year, to: { ...year, rotation: { labels: ['A', 'B'], advance: 'date', overrides: [{ on: isoDay('2026-09-07'), label: 'B' }] } } }, { kind: 'pattern', classId: room.id, from: [], to: onDays(1) },
-      { kind: 'plan', planId: aPlan([]).id, lessons: [{ lessonId: lesson.id, from: null, to: lesson }], order: { from: [], to: [lesson.id] }, units: null, parts: { from: [], to: [{ id: 'p', title: 'Autumn', term: 1 }] } },
+      {
+        kind: 'meeting',
+        classId: room.id,
+        on: isoDay('2026-09-07'),
+        startMinute: 540,
+        from: null,
+        to: { kind: 'cancel', on: isoDay('2026-09-07'), startMinute: 540, why: 'Snow' },
+      },
+      { kind: 'lesson', ...of, part: 'left', from: null, to: 'let-go' },
+      { kind: 'lesson', ...of, part: 'fixed', from: 'free', to: { kind: 'on', on: isoDay('2026-10-01') } },
+      {
+        kind: 'lesson',
+        ...of,
+        part: 'records',
+        from: null,
+        to: { outcome: 'covered', held: [held], moreHalves: 0 },
+      },
+      { kind: 'lesson', ...of, part: 'added', from: null, to: lesson },
+      { kind: 'class', classId: room.id, part: 'order', from: null, to: [lesson.id] },
+      { kind: 'class', classId: room.id, part: 'through', from: held, to: null },
+      {
+        kind: 'class',
+        classId: room.id,
+        part: 'baseline',
+        from: null,
+        to: { agreedAt: at('09-01T00:00'), lessons: { [lesson.id]: [[isoDay('2026-09-07'), 2]] } },
+      },
+      {
+        kind: 'note',
+        yearId: year.id,
+        from: null,
+        to: closure('2026-09-07', '2026-09-07', { kind: 'event', fromMinute: 540, untilMinute: 600 }),
+      },
+      {
+        kind: 'year',
+        yearId: year.id,
+        from: year,
+        to: {
+          ...year,
+          rotation: {
+            labels: ['A', 'B'],
+            advance: 'date',
+            overrides: [{ on: isoDay('2026-09-07'), label: 'B' }],
+          },
+        },
+      },
+      { kind: 'pattern', classId: room.id, from: [], to: onDays(1) },
+      {
+        kind: 'plan',
+        planId: aPlan([]).id,
+        lessons: [{ lessonId: lesson.id, from: null, to: lesson }],
+        order: { from: [], to: [lesson.id] },
+        units: null,
+        parts: { from: [], to: [{ id: 'p', title: 'Autumn', term: 1 }] },
+      },
     ]
-    const all: PacingCommand[] = [...commands, { kind: 'together', purpose: { code: 'ripple', way: 'tighten', cause: 'Snow' }, commands }, { kind: 'together', purpose: { code: 'took', lessonId: lesson.id }, commands: commands.slice(0, 1) }]
+    const all: PacingCommand[] = [
+      ...commands,
+      { kind: 'together', purpose: { code: 'ripple', way: 'tighten', cause: 'Snow' }, commands },
+      { kind: 'together', purpose: { code: 'took', lessonId: lesson.id }, commands: commands.slice(0, 1) },
+    ]
     await bench.deps.store.write(async (tx) => {
       await addYear(tx, year, schoolId)
       await addClass(tx, room)
     })
     for (const command of all) {
-      await bench.deps.store.write(tx => addToJournal(tx, { schoolId, touches: [room.id], actorId: userId, at: at('09-01T00:00'), command }))
+      await bench.deps.store.write((tx) =>
+        addToJournal(tx, { schoolId, touches: [room.id], actorId: userId, at: at('09-01T00:00'), command }),
+      )
       expect((await undoable(bench.deps.store.read, userId)).undo?.command).toEqual(command)
     }
     expect(await historyOf(bench.deps.store.read, schoolId, [room.id], 50)).toHaveLength(all.length)
     expect(await historyOf(bench.deps.store.read, schoolId, ['other'], 50)).toEqual([])
-    await bench.deps.store.write(tx => dropJournalOf(tx, room.id))
+    await bench.deps.store.write((tx) => dropJournalOf(tx, room.id))
     expect((await undoable(bench.deps.store.read, userId)).undo).toBeNull()
   })
 })
@@ -120,13 +373,26 @@ describe('what a row may not hold', () => {
     const bench = await aBench()
     const { schoolId } = await aTeacher(bench, 'Tess')
     const year = aYear()
-    const room: ClassRecord = { id: ids.class('c'), schoolId, yearId: year.id, name: 'C', shortName: 'C', course: 'S', joinCode: 'abcdefg', planId: null, position: 0, version: 1, pattern: onDays(1), pacing: AS_PLANNED }
+    const room: ClassRecord = {
+      id: ids.class('c'),
+      schoolId,
+      yearId: year.id,
+      name: 'C',
+      shortName: 'C',
+      course: 'S',
+      joinCode: 'abcdefg',
+      planId: null,
+      position: 0,
+      version: 1,
+      pattern: onDays(1),
+      pacing: AS_PLANNED,
+    }
     await bench.deps.store.write(async (tx) => {
       await addYear(tx, year, schoolId)
       await addClass(tx, room)
     })
-    expect(await bench.deps.store.write(tx => saveClass(tx, { ...room, name: 'First' }))).toBe(true)
-    expect(await bench.deps.store.write(tx => saveClass(tx, { ...room, name: 'Second' }))).toBe(false)
+    expect(await bench.deps.store.write((tx) => saveClass(tx, { ...room, name: 'First' }))).toBe(true)
+    expect(await bench.deps.store.write((tx) => saveClass(tx, { ...room, name: 'Second' }))).toBe(false)
     expect(await classById(bench.deps.store.read, room.id)).toMatchObject({ name: 'First', version: 2 })
     expect(NO_ACCOMMODATION.timeFactor).toBe(1)
   })

@@ -6,10 +6,12 @@ import type { Running } from '../support/server'
 
 withBrowser()
 let server: Running
-beforeAll(async () => { server = await aServer('demo') })
+beforeAll(async () => {
+  server = await aServer('demo')
+})
 
 const inspected = (p: Person) => p.text('[data-hook="inspector-lesson"] h2')
-const chosen = (p: Person) => p.page.$eval('button.selected', e => e.getAttribute('aria-label') ?? '')
+const chosen = (p: Person) => p.page.$eval('button.selected', (e) => e.getAttribute('aria-label') ?? '')
 const length = (p: Person) => p.text('[data-hook="length"]')
 
 describe('the planning desk by keyboard alone', () => {
@@ -98,7 +100,12 @@ describe('the planning desk by mouse', () => {
   it('lights up the same lesson in each class and changes its length', async () => {
     const p = await demoPerson(server, 'imani', '/pace')
     await p.page.locator('button[aria-label^="Science 8 C"][aria-label*="lesson W2.5"]').click()
-    expect(await p.page.$$eval('button.lit', list => new Set(list.map(e => (e.getAttribute('aria-label') ?? '').slice(0, 11))).size)).toBe(2)
+    expect(
+      await p.page.$$eval(
+        'button.lit',
+        (list) => new Set(list.map((e) => (e.getAttribute('aria-label') ?? '').slice(0, 11))).size,
+      ),
+    ).toBe(2)
     // the section that is behind has it shorter by half a meeting
     await p.seesIn('[data-hook="length"]', '1½ meetings')
     // half a meeting of slack takes it: no other day moves, so there is nothing to look at first
@@ -107,7 +114,9 @@ describe('the planning desk by mouse', () => {
     await p.click('lengthen')
     await p.seesIn('[data-hook="ripple"]', 'W2.6 no longer fits')
     await p.click('way-tighten')
-    await p.page.waitForFunction(() => document.querySelector('[data-hook="way-tighten"]')?.getAttribute('aria-pressed') === 'true')
+    await p.page.waitForFunction(
+      () => document.querySelector('[data-hook="way-tighten"]')?.getAttribute('aria-pressed') === 'true',
+    )
     await p.click('apply-ripple')
     await p.seesIn('[data-hook="length"]', '2½ meetings')
     await p.click('undo')
@@ -128,10 +137,14 @@ describe('the planning desk by mouse', () => {
   it('shows a co-teacher and a lead what is theirs', async () => {
     const tomasz = await demoPerson(server, 'tomasz', '/pace')
     await tomasz.has('.colhead')
-    expect(await tomasz.page.$$eval('.colhead .name', list => list.map(e => e.textContent))).toEqual(['Science 8 B'])
+    expect(await tomasz.page.$$eval('.colhead .name', (list) => list.map((e) => e.textContent))).toEqual([
+      'Science 8 B',
+    ])
     const ruth = await demoPerson(server, 'ruth', '/pace')
     await ruth.has('.colhead')
     expect((await ruth.page.$$('.colhead')).length).toBe(5)
-    expect(await ruth.page.$eval('[data-hook="lengthen"]', e => (e as HTMLButtonElement).disabled)).toBe(true)
+    expect(await ruth.page.$eval('[data-hook="lengthen"]', (e) => (e as HTMLButtonElement).disabled)).toBe(
+      true,
+    )
   })
 })

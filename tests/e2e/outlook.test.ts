@@ -13,18 +13,36 @@ beforeAll(async () => {
 })
 
 describe('the term sheet', () => {
-  it.each([['A4', 'portrait', '', 595, 842], ['letter', 'landscape', '', 792, 612]] as const)('goes onto %s paper, cut at week borders', async (paper, way, _, width, height) => {
+  it.each([
+    ['A4', 'portrait', '', 595, 842],
+    ['letter', 'landscape', '', 792, 612],
+  ] as const)('goes onto %s paper, cut at week borders', async (paper, way, _, width, height) => {
     const one = (await imani.call(ShowDesk)).value?.classes[0]?.id
-    const p = await demoPerson(server, 'imani', `/pace/sheet?paper=${paper}${way === 'portrait' ? `&class=${one}` : ''}`)
+    const p = await demoPerson(
+      server,
+      'imani',
+      `/pace/sheet?paper=${paper}${way === 'portrait' ? `&class=${one}` : ''}`,
+    )
     await p.has('[data-hook="sheet"] tbody tr')
     const pdf = Buffer.from(await p.page.pdf({ preferCSSPageSize: true })).toString('latin1')
-    const boxes = [...pdf.matchAll(/\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/g)].map(m => [Math.round(Number(m[1])), Math.round(Number(m[2]))])
+    const boxes = [...pdf.matchAll(/\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/g)].map((m) => [
+      Math.round(Number(m[1])),
+      Math.round(Number(m[2])),
+    ])
     expect(boxes.length).toBeGreaterThan(0)
     expect(boxes.length).toBeLessThanOrEqual(2)
     expect(boxes[0]).toEqual([width, height])
     await p.page.emulateMediaType('print')
-    expect(await p.page.$$eval('[data-hook="sheet"] tr', list => list.every(r => getComputedStyle(r).breakInside === 'avoid'))).toBe(true)
-    expect(await p.page.$$eval('.rail, .bar, [data-print="hide"]', list => list.every(e => getComputedStyle(e).display === 'none'))).toBe(true)
+    expect(
+      await p.page.$$eval('[data-hook="sheet"] tr', (list) =>
+        list.every((r) => getComputedStyle(r).breakInside === 'avoid'),
+      ),
+    ).toBe(true)
+    expect(
+      await p.page.$$eval('.rail, .bar, [data-print="hide"]', (list) =>
+        list.every((e) => getComputedStyle(e).display === 'none'),
+      ),
+    ).toBe(true)
   })
 
   it('has a learners’ copy without reasons and without what is not published', async () => {
@@ -35,7 +53,9 @@ describe('the term sheet', () => {
     await p.page.waitForFunction(() => !document.body.innerText.includes('Fire drill'))
     expect(await p.text('[data-hook="sheet"]')).not.toMatch(/held|teacher|Teacher away/)
     await p.click('sheet-work')
-    await p.page.waitForFunction(() => !document.querySelector('[data-hook="sheet"]')?.textContent?.includes('due:'))
+    await p.page.waitForFunction(
+      () => !document.querySelector('[data-hook="sheet"]')?.textContent?.includes('due:'),
+    )
   })
 })
 

@@ -5,9 +5,23 @@ import type { Running } from '../support/server'
 
 withBrowser()
 let server: Running
-beforeAll(async () => { server = await aServer('empty') })
+beforeAll(async () => {
+  server = await aServer('empty')
+})
 
-const ICS = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y//EN', 'BEGIN:VEVENT', 'UID:1', 'DTSTAMP:20260801T000000Z', 'SUMMARY:Harvest break', 'DTSTART;VALUE=DATE:20261125', 'DTEND;VALUE=DATE:20261128', 'END:VEVENT', 'END:VCALENDAR'].join('\r\n')
+const ICS = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:-//x//y//EN',
+  'BEGIN:VEVENT',
+  'UID:1',
+  'DTSTAMP:20260801T000000Z',
+  'SUMMARY:Harvest break',
+  'DTSTART;VALUE=DATE:20261125',
+  'DTEND;VALUE=DATE:20261128',
+  'END:VEVENT',
+  'END:VCALENDAR',
+].join('\r\n')
 
 describe('from an empty workspace to a score, on one’s own input', () => {
   it('sets up a school, a year, a class, a plan and a check, and a learner does it', async () => {
@@ -53,7 +67,10 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await t.click('save-class')
     await t.has('[data-hook="join-code"]')
     const code = await t.text('[data-hook="join-code"]')
-    await t.fill('[data-hook="roster-import"] textarea', 'name,groups\nMira Olden,Front\n,Front\nTom Fell,Back')
+    await t.fill(
+      '[data-hook="roster-import"] textarea',
+      'name,groups\nMira Olden,Front\n,Front\nTom Fell,Back',
+    )
     await t.click('read-roster')
     await t.sees('2 learners to add, 1 row cannot be read')
     await t.sees('Line 3: has no name')
@@ -66,10 +83,16 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await t.go('/classes/plans')
     await t.fill('[name="title"]', 'Our order')
     await t.fill('[data-hook="outline-form"] [name="course"]', 'Science 8')
-    await t.fill('[data-hook="outline-form"] textarea', 'unit,lesson,meetings\nVibrations,What a vibration is,1\n,Period and frequency,soon\nWaves,Pulses,1.5')
+    await t.fill(
+      '[data-hook="outline-form"] textarea',
+      'unit,lesson,meetings\nVibrations,What a vibration is,1\n,Period and frequency,soon\nWaves,Pulses,1.5',
+    )
     await t.click('read-outline')
     await t.sees('Line 3: the length is not a whole or half number of meetings')
-    await t.fill('[data-hook="outline-form"] textarea', 'unit,lesson,meetings\nVibrations,What a vibration is,1\n,Period and frequency,2\nWaves,Pulses,1.5')
+    await t.fill(
+      '[data-hook="outline-form"] textarea',
+      'unit,lesson,meetings\nVibrations,What a vibration is,1\n,Period and frequency,2\nWaves,Pulses,1.5',
+    )
     await t.click('read-outline')
     await t.sees('3 lessons in 2 units, 4.5 meetings')
     await t.click('make-plan')
@@ -87,18 +110,24 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await t.click('save-piece')
     await t.sees('Question 1: the question is empty.')
     await t.fill('[name="stem-1"]', 'Which of these vibrates?')
-    for (const [i, answer] of ['A plucked string', 'A parked car', 'A book on a shelf'].entries()) await t.fill(`[name="answer-1-${i + 1}"]`, answer)
-    for (const [n, kind] of [[2, 'Several right answers'], [3, 'A number'], [4, 'A short answer']] as const) {
+    for (const [i, answer] of ['A plucked string', 'A parked car', 'A book on a shelf'].entries())
+      await t.fill(`[name="answer-1-${i + 1}"]`, answer)
+    for (const [n, kind] of [
+      [2, 'Several right answers'],
+      [3, 'A number'],
+      [4, 'A short answer'],
+    ] as const) {
       await t.click('add-item')
       await t.fill(`[name="stem-${n}"]`, `Question number ${n}?`)
       await t.choose(`[data-hook="item-${n}"] button[role="combobox"]`, kind)
     }
-    for (const [i, answer] of ['Yes', 'No', 'Also yes'].entries()) await t.fill(`[name="answer-2-${i + 1}"]`, answer)
+    for (const [i, answer] of ['Yes', 'No', 'Also yes'].entries())
+      await t.fill(`[name="answer-2-${i + 1}"]`, answer)
     await t.page.locator('[data-hook="item-2"] [aria-label="Answer 3 is right"]').click()
     await t.fill('[name="value-3"]', '0,25')
     await t.fill('[name="accepted-4"]', 'hertz; Hz')
     await t.page.reload({ waitUntil: 'networkidle0' })
-    expect(await t.page.$eval('[name="accepted-4"]', e => (e as HTMLInputElement).value)).toBe('hertz; Hz')
+    expect(await t.page.$eval('[name="accepted-4"]', (e) => (e as HTMLInputElement).value)).toBe('hertz; Hz')
     await t.click('save-piece')
     await t.sees('First check')
     await t.sees('4 items: 1 one right answer, 1 several right answers, 1 a number, 1 a short answer')
@@ -123,7 +152,15 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await l.click('start')
     await l.has('fieldset[data-kind]')
     const choose = async (item: string, ...words: string[]) => {
-      for (const word of words) await l.page.evaluate((id, w) => [...document.querySelectorAll<HTMLElement>(`fieldset[data-item="${id}"] label`)].find(o => o.innerText.trim() === w)?.click(), item, word)
+      for (const word of words)
+        await l.page.evaluate(
+          (id, w) =>
+            [...document.querySelectorAll<HTMLElement>(`fieldset[data-item="${id}"] label`)]
+              .find((o) => o.innerText.trim() === w)
+              ?.click(),
+          item,
+          word,
+        )
     }
     await choose('q1', 'A plucked string')
     await choose('q2', 'Yes', 'Also yes')

@@ -14,10 +14,18 @@ beforeAll(async () => {
   imani = await signedIn(server, 'imani')
 })
 
-const gone = (p: Person, selector: string) => p.page.waitForFunction(s => !document.querySelector(s), {}, selector)
-const stone = (section: string, lesson: string) => `button[aria-label^="${section}"][aria-label*="lesson ${lesson} "]`
-const rows = (p: Person) => p.page.$$eval('[data-hook="ripple"] tbody tr', list => list.map(r => (r as HTMLElement).innerText.replace(/\s+/g, ' ')))
-const stored = async () => JSON.stringify((await imani.call(ShowDesk)).value, (key, value) => (['version', 'now', 'steps'].includes(key) ? undefined : value))
+const gone = (p: Person, selector: string) =>
+  p.page.waitForFunction((s) => !document.querySelector(s), {}, selector)
+const stone = (section: string, lesson: string) =>
+  `button[aria-label^="${section}"][aria-label*="lesson ${lesson} "]`
+const rows = (p: Person) =>
+  p.page.$$eval('[data-hook="ripple"] tbody tr', (list) =>
+    list.map((r) => (r as HTMLElement).innerText.replace(/\s+/g, ' ')),
+  )
+const stored = async () =>
+  JSON.stringify((await imani.call(ShowDesk)).value, (key, value) =>
+    ['version', 'now', 'steps'].includes(key) ? undefined : value,
+  )
 
 describe('a snow day by keyboard alone', () => {
   it('shows five ways out for all five sections, is made in one step, and undo brings all back', async () => {
@@ -28,11 +36,17 @@ describe('a snow day by keyboard alone', () => {
     // W2.5 of 8 A begins on Thu 22 Oct
     await p.keys('ArrowDown', 'n')
     await p.sees('Announce a day')
-    expect(await p.page.$eval('input[name="note-from"]', e => (e as HTMLInputElement).value)).toBe('2026-10-22')
+    expect(await p.page.$eval('input[name="note-from"]', (e) => (e as HTMLInputElement).value)).toBe(
+      '2026-10-22',
+    )
     await p.page.keyboard.type('Snow day')
     await p.keys('Enter')
     await p.seesIn('[data-hook="ripple"]', 'Science 7 E')
-    expect(await p.page.$$eval('[data-hook="ripple"] thead button', list => list.map(b => b.textContent?.trim()))).toEqual(['1 Push on', '2 Use slack', '3 Tighten', '4 Let go', '5 Hold'])
+    expect(
+      await p.page.$$eval('[data-hook="ripple"] thead button', (list) =>
+        list.map((b) => b.textContent?.trim()),
+      ),
+    ).toEqual(['1 Push on', '2 Use slack', '3 Tighten', '4 Let go', '5 Hold'])
     const [a, b, c, d, e] = await rows(p)
     // the snow falls on an A day, yet it is the B sections that lose a meeting before their test: the letters move on
     expect(a).not.toContain('fixed')
@@ -42,7 +56,9 @@ describe('a snow day by keyboard alone', () => {
     expect(e?.match(/stays as it is/g)).toHaveLength(5)
     await p.has('button.ghost')
     await p.keys('3')
-    await p.page.waitForFunction(() => document.querySelector('[data-hook="way-tighten"]')?.getAttribute('aria-pressed') === 'true')
+    await p.page.waitForFunction(
+      () => document.querySelector('[data-hook="way-tighten"]')?.getAttribute('aria-pressed') === 'true',
+    )
     await p.keys('Enter')
     await gone(p, '[data-hook="ripple"]')
     await p.sees('of work moved with the plan')
@@ -86,7 +102,9 @@ describe('the rest of the desk by keyboard alone', () => {
     await p.seesIn('[data-hook="lesson-record"]', 'Covered, finished Tue 20 Oct, took 1 meeting')
     await p.seesIn('[data-hook="undo"]', 'Undo: 8 A: W2.4 covered')
     // covered early: what follows comes sooner
-    await p.has('button[aria-label="Science 8 A, Thu 22 Oct, lesson W2.5 Waves that meet, first to second of 2 meetings, planned"], button[aria-label^="Science 8 A, Thu 22 Oct, lesson W2.5"]')
+    await p.has(
+      'button[aria-label="Science 8 A, Thu 22 Oct, lesson W2.5 Waves that meet, first to second of 2 meetings, planned"], button[aria-label^="Science 8 A, Thu 22 Oct, lesson W2.5"]',
+    )
     await p.keys('Control+z')
     await p.seesIn('[data-hook="redo"]', 'Redo: 8 A: W2.4 covered')
     await p.page.focus('button.selected')
@@ -122,7 +140,9 @@ describe('the rest of the desk by keyboard alone', () => {
     await p.seesIn('[data-hook="inspector-lesson"]', 'It is left out in this class')
     for (let i = 0; i < 3; i++) {
       await p.keys('Control+z')
-      await p.page.waitForFunction(() => !(document.querySelector('[data-hook="undo"]') as HTMLButtonElement).disabled)
+      await p.page.waitForFunction(
+        () => !(document.querySelector('[data-hook="undo"]') as HTMLButtonElement).disabled,
+      )
     }
     await p.seesIn('[data-hook="undo"]', '7 D: M2.2 covered')
     expect(await stored()).toBe(before)
@@ -139,7 +159,10 @@ describe('the desk by mouse', () => {
       if (!box) throw new Error(`${selector} is not there`)
       return { x: box.x + box.width * at, y: box.y + box.height / 2 }
     }
-    const [from, to] = [await middle(stone('Science 8 A', 'W2.b')), await middle(stone('Science 8 A', 'W2.5'))]
+    const [from, to] = [
+      await middle(stone('Science 8 A', 'W2.b')),
+      await middle(stone('Science 8 A', 'W2.5')),
+    ]
     await p.page.mouse.move(from.x, from.y)
     await p.page.mouse.down()
     await p.page.mouse.move(from.x + 8, from.y + 4)
@@ -170,7 +193,7 @@ describe('the desk by mouse', () => {
     await p.press('Calendar files and feed')
     await p.page.locator('[data-hook="feed-8 A"] [data-hook="make-feed"]').click()
     await p.has('[data-hook="feed-address"]')
-    const address = await p.page.$eval('[data-hook="feed-address"]', e => (e as HTMLInputElement).value)
+    const address = await p.page.$eval('[data-hook="feed-address"]', (e) => (e as HTMLInputElement).value)
     expect((await fetch(address)).status).toBe(200)
     await p.click('revoke-feed')
     await gone(p, '[data-hook="feed-address"]')
@@ -185,16 +208,38 @@ describe('the desk by mouse', () => {
 
 describe('a plan twelve meetings too long', () => {
   it('is weighed in the plan table by pasted rows, made to fit exactly, adjusted, and applied', async () => {
-    const room = (await imani.call(ShowOverview)).value?.classes.find(c => c.name === 'Science 7 E')
+    const room = (await imani.call(ShowOverview)).value?.classes.find((c) => c.name === 'Science 7 E')
     // 118 lessons of one meeting on the 108 meetings of 7 E, four of them half days
-    const made = await imani.call(MakePlan, { body: { title: 'Too long', course: 'Science 7', text: Array.from({ length: 118 }, (_, i) => `Unit ${1 + Math.floor(i / 20)},Lesson ${i + 1},1`).join('\n') } })
-    await imani.call(LayPlan, { params: { planId: made.value?.planId as never }, body: { classIds: [room?.id as never] } })
+    const made = await imani.call(MakePlan, {
+      body: {
+        title: 'Too long',
+        course: 'Science 7',
+        text: Array.from({ length: 118 }, (_, i) => `Unit ${1 + Math.floor(i / 20)},Lesson ${i + 1},1`).join(
+          '\n',
+        ),
+      },
+    })
+    await imani.call(LayPlan, {
+      params: { planId: made.value?.planId as never },
+      body: { classIds: [room?.id as never] },
+    })
     const p = await demoPerson(server, 'imani', `/classes/plan/${made.value?.planId}`)
     await p.sees('7 E: 12 do not fit')
     // rows further down are drawn once they are near: their text is there all the same
-    const inTable = (words: string) => p.page.waitForFunction(w => document.querySelector('[role="listbox"]')?.textContent?.includes(w), {}, words)
+    const inTable = (words: string) =>
+      p.page.waitForFunction(
+        (w) => document.querySelector('[role="listbox"]')?.textContent?.includes(w),
+        {},
+        words,
+      )
     await p.click('paste')
-    const rows = ['Number\tWeight\tTitle', ...Array.from({ length: 10 }, (_, i) => `3.${i + 1}\toptional\t`), ...Array.from({ length: 10 }, (_, i) => `4.${i + 1}\tuseful\t`), '5.1\t\tRenamed in the sheet', '9.9\theavy\t']
+    const rows = [
+      'Number\tWeight\tTitle',
+      ...Array.from({ length: 10 }, (_, i) => `3.${i + 1}\toptional\t`),
+      ...Array.from({ length: 10 }, (_, i) => `4.${i + 1}\tuseful\t`),
+      '5.1\t\tRenamed in the sheet',
+      '9.9\theavy\t',
+    ]
     await p.fill('[data-hook="plan-paste"] textarea', rows.join('\n'))
     await p.sees('1 row cannot be read')
     await p.fill('[data-hook="plan-paste"] textarea', rows.slice(0, -1).join('\n'))
@@ -210,22 +255,41 @@ describe('a plan twelve meetings too long', () => {
     await p.sees('12 meetings too long')
     await p.seesIn('[data-hook="fit"]', 'The cheapest way that fits exactly')
     await p.seesIn('[data-hook="fit"]', '12 meetings won back')
-    const cuts = () => p.page.$$eval('[data-hook="cuts"] tbody tr', list => list.map(r => (r as HTMLElement).innerText.replace(/\s+/g, ' ')))
+    const cuts = () =>
+      p.page.$$eval('[data-hook="cuts"] tbody tr', (list) =>
+        list.map((r) => (r as HTMLElement).innerText.replace(/\s+/g, ' ')),
+      )
     const first = await cuts()
     // ½ from each optional (½) and useful lesson (1) gives 10; then an optional one left out (½ more and 2) is dearer than ½ of a core lesson (2): four of those, the last ones
-    expect(first.filter(c => c.includes('optional'))).toHaveLength(10)
-    expect(first.filter(c => c.includes('useful'))).toHaveLength(10)
-    expect(first.filter(c => c.includes('core')).map(c => c.slice(0, 4))).toEqual(['6.15', '6.16', '6.17', '6.18'])
+    expect(first.filter((c) => c.includes('optional'))).toHaveLength(10)
+    expect(first.filter((c) => c.includes('useful'))).toHaveLength(10)
+    expect(first.filter((c) => c.includes('core')).map((c) => c.slice(0, 4))).toEqual([
+      '6.15',
+      '6.16',
+      '6.17',
+      '6.18',
+    ])
     await p.page.locator('[aria-label="Keep 6.18 Lesson 118 as it is"]').click()
-    await p.page.waitForFunction(() => !document.querySelector('[data-hook="cuts"]')?.textContent?.includes('6.18'))
-    expect((await cuts()).filter(c => c.includes('core')).map(c => c.slice(0, 4))).toEqual(['6.14', '6.15', '6.16', '6.17'])
+    await p.page.waitForFunction(
+      () => !document.querySelector('[data-hook="cuts"]')?.textContent?.includes('6.18'),
+    )
+    expect((await cuts()).filter((c) => c.includes('core')).map((c) => c.slice(0, 4))).toEqual([
+      '6.14',
+      '6.15',
+      '6.16',
+      '6.17',
+    ])
     await p.click('apply-fit')
     await p.seesIn('[data-hook="undo"]', 'Undo: 7 E: made to fit')
     const desk = (await imani.call(ShowDesk)).value
-    expect(Object.keys(desk?.classes.find(c => c.id === room?.id)?.pacing.lengths ?? {})).toHaveLength(24)
+    expect(Object.keys(desk?.classes.find((c) => c.id === room?.id)?.pacing.lengths ?? {})).toHaveLength(24)
     await p.go('/pace')
     await p.has('.colhead')
-    expect(await p.page.$$eval('.colhead', list => list.map(e => (e as HTMLElement).innerText).filter(t => t.includes('too many')))).toEqual([])
+    expect(
+      await p.page.$$eval('.colhead', (list) =>
+        list.map((e) => (e as HTMLElement).innerText).filter((t) => t.includes('too many')),
+      ),
+    ).toEqual([])
     p.isQuiet()
   })
 })

@@ -5,12 +5,25 @@ import type { Running } from '../support/server'
 
 withBrowser()
 let server: Running
-beforeAll(async () => { server = await aServer('demo') })
+beforeAll(async () => {
+  server = await aServer('demo')
+})
 
 /** Every main view with words that stand on it once it is there. */
 const TEACHER: readonly (readonly [path: string, words: string])[] = [
-  ['/pace', 'Length here'], ['/pace/fit', 'Meetings there are'], ['/pace/charts', 'that everything before it is done'], ['/pace/sheet', 'W1.1 What a vibration is'], ['/shelf?piece=piece-wav204', 'As a learner sees it'], ['/shelf-own', 'Question 1'], ['/classes', 'Science 7 E'], ['/classes/year', 'Harvest break'], ['/classes/plans', 'From an outline'], ['/classes/new', 'Meets on'],
-  ['/work', 'To publish'], ['/work/new?piece=piece-wav402', 'Last look'], ['/evidence', 'Handed in'],
+  ['/pace', 'Length here'],
+  ['/pace/fit', 'Meetings there are'],
+  ['/pace/charts', 'that everything before it is done'],
+  ['/pace/sheet', 'W1.1 What a vibration is'],
+  ['/shelf?piece=piece-wav204', 'As a learner sees it'],
+  ['/shelf-own', 'Question 1'],
+  ['/classes', 'Science 7 E'],
+  ['/classes/year', 'Harvest break'],
+  ['/classes/plans', 'From an outline'],
+  ['/classes/new', 'Meets on'],
+  ['/work', 'To publish'],
+  ['/work/new?piece=piece-wav402', 'Last look'],
+  ['/evidence', 'Handed in'],
 ]
 
 const shown = async (p: Awaited<ReturnType<typeof visit>>, words: string) => {

@@ -6,17 +6,31 @@ import type { Running } from '../support/server'
 
 withBrowser()
 let server: Running
-beforeAll(async () => { server = await aServer('demo') })
+beforeAll(async () => {
+  server = await aServer('demo')
+})
 
 /** Answers every question by keys alone: a choice by space, a number or word typed. */
 async function answerByKeys(p: Person): Promise<void> {
-  const kinds = await p.page.$$eval('fieldset[data-kind]', list => list.map(e => (e as HTMLElement).dataset.kind))
+  const kinds = await p.page.$$eval('fieldset[data-kind]', (list) =>
+    list.map((e) => (e as HTMLElement).dataset.kind),
+  )
   for (const [i, kind] of kinds.entries()) {
     if (i > 0) await p.keys('Tab')
     if (kind === 'numeric') await p.page.keyboard.type('1.2')
     else if (kind === 'text') await p.page.keyboard.type('compression')
     else await p.keys('Space')
-    if (kind === 'multiple') for (let n = 1; n < await p.page.$eval(`fieldset[data-hook="question-${i + 1}"]`, e => e.querySelectorAll('input').length); n++) await p.keys('Tab')
+    if (kind === 'multiple')
+      for (
+        let n = 1;
+        n <
+        (await p.page.$eval(
+          `fieldset[data-hook="question-${i + 1}"]`,
+          (e) => e.querySelectorAll('input').length,
+        ));
+        n++
+      )
+        await p.keys('Tab')
   }
 }
 
@@ -24,11 +38,15 @@ describe('a check, from the lesson to the score', () => {
   it('is assigned beside its lesson, done by a learner with keys alone, and comes back to the teacher', async () => {
     const teacher = await demoPerson(server, 'imani', '/pace')
     await teacher.page.locator('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]').click()
-    await teacher.page.locator('[aria-label="Pieces of this lesson"] li:last-child [data-hook="assign"]').click()
+    await teacher.page
+      .locator('[aria-label="Pieces of this lesson"] li:last-child [data-hook="assign"]')
+      .click()
     await teacher.sees('Publish to 85 learners')
     // each class has its own dates
-    const rows = await teacher.page.$$eval('[data-hook="target-class"]', list => list.map(e => (e as HTMLElement).innerText.replace(/\s+/g, ' ')))
-    expect(rows.map(r => r.slice(0, 11))).toEqual(['Science 8 A', 'Science 8 B', 'Science 8 C'])
+    const rows = await teacher.page.$$eval('[data-hook="target-class"]', (list) =>
+      list.map((e) => (e as HTMLElement).innerText.replace(/\s+/g, ' ')),
+    )
+    expect(rows.map((r) => r.slice(0, 11))).toEqual(['Science 8 A', 'Science 8 B', 'Science 8 C'])
     expect(rows[0]).toContain('Tue 20 Oct, 8:30 am')
     expect(rows[1]).toContain('Tue 27 Oct, 8:30 am')
     await teacher.sees('Science 8 A: it opens as soon as it is published.')
@@ -39,7 +57,11 @@ describe('a check, from the lesson to the score', () => {
     const learner = await demoPerson(server, 'noa')
     await learner.sees('Check: waves that bounce back')
     await learner.sees('Do it alone, please.')
-    await learner.page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[data-hook="work-now"]')].find(e => e.innerText.includes('bounce back'))?.focus())
+    await learner.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('[data-hook="work-now"]')]
+        .find((e) => e.innerText.includes('bounce back'))
+        ?.focus(),
+    )
     await learner.keys('Enter')
     await learner.has('[data-hook="start"]')
     await learner.page.focus('[data-hook="start"]')
@@ -48,13 +70,17 @@ describe('a check, from the lesson to the score', () => {
     await learner.page.waitForFunction(() => document.activeElement?.tagName === 'INPUT')
     await answerByKeys(learner)
     await learner.sees('8 of 8 answered')
-    await learner.page.waitForFunction(() => document.querySelector('[data-hook="saved"]')?.textContent?.includes('saved 2:'))
+    await learner.page.waitForFunction(() =>
+      document.querySelector('[data-hook="saved"]')?.textContent?.includes('saved 2:'),
+    )
     await learner.page.reload({ waitUntil: 'networkidle0' })
     await learner.sees('8 of 8 answered')
     for (let i = 0; i < 60 && !(await learner.focused()).startsWith('Hand in'); i++) await learner.keys('Tab')
     await learner.keys('Enter')
     await learner.sees('Everything is answered.')
-    await learner.page.waitForFunction(() => (document.activeElement as HTMLElement | null)?.dataset.hook === 'confirm-hand-in')
+    await learner.page.waitForFunction(
+      () => (document.activeElement as HTMLElement | null)?.dataset.hook === 'confirm-hand-in',
+    )
     await learner.keys('Enter')
     await learner.sees('Handed in Wed 21 Oct')
     await learner.sees('counts')
@@ -65,9 +91,16 @@ describe('a check, from the lesson to the score', () => {
 
     await teacher.go('/evidence')
     await teacher.sees('Waves that bounce back')
-    const cell = await teacher.page.$$eval('tbody tr', list => (list.map(e => (e as HTMLElement).innerText).find(t => t.startsWith('Noa')) ?? ''))
+    const cell = await teacher.page.$$eval(
+      'tbody tr',
+      (list) => list.map((e) => (e as HTMLElement).innerText).find((t) => t.startsWith('Noa')) ?? '',
+    )
     expect(cell).toContain(score)
-    await teacher.page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[data-hook="column"]')].find(e => e.innerText.toLowerCase().includes('bounce'))?.click())
+    await teacher.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('[data-hook="column"]')]
+        .find((e) => e.innerText.toLowerCase().includes('bounce'))
+        ?.click(),
+    )
     await teacher.sees('hardest first')
     await teacher.sees('1 of 1 right')
     teacher.isQuiet()
@@ -85,17 +118,25 @@ describe('a check, from the lesson to the score', () => {
     await teacher.page.locator('tr.base [data-hook="moment-due"]').click()
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'A whole day')
     await teacher.fill('[data-hook="moment-editor"] [data-hook="date"]', '2026-10-30')
-    await teacher.page.waitForFunction(() => document.querySelector('tr.base [data-hook="moment-due"]')?.textContent?.includes('Fri 30 Oct'))
+    await teacher.page.waitForFunction(() =>
+      document.querySelector('tr.base [data-hook="moment-due"]')?.textContent?.includes('Fri 30 Oct'),
+    )
     await teacher.keys('Escape')
-    await teacher.page.waitForFunction(() => [...document.querySelectorAll('[data-hook="target-class"]')].every(e => e.textContent?.includes('Fri 30 Oct, end of day')))
+    await teacher.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-hook="target-class"]')].every((e) =>
+        e.textContent?.includes('Fri 30 Oct, end of day'),
+      ),
+    )
     // a learner of another course has no such lesson: say so, then open it for everyone at once
     await teacher.click('add-who')
     await teacher.fill('[aria-label="Filter recipients"]', 'saoirse')
     await teacher.sees('Saoirse Mbeki')
     await teacher.page.locator('[data-hook="recipients"] label').click()
     await teacher.keys('Escape')
-    await teacher.sees('Science 7 D: Opens: W1.2 has no meeting in this class\'s layout.')
-    expect(await teacher.page.$eval('[data-hook="publish"]', e => (e as HTMLButtonElement).disabled)).toBe(true)
+    await teacher.sees("Science 7 D: Opens: W1.2 has no meeting in this class's layout.")
+    expect(await teacher.page.$eval('[data-hook="publish"]', (e) => (e as HTMLButtonElement).disabled)).toBe(
+      true,
+    )
     await teacher.page.locator('tr.base [data-hook="moment-opens"]').click()
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'When published')
     await teacher.keys('Escape')
@@ -118,12 +159,19 @@ describe('a check, from the lesson to the score', () => {
     await saoirse.sees('Hello, Saoirse')
     expect(await saoirse.text()).not.toContain('Once more')
 
-    await teacher.page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[data-hook="need-to-publish"] tbody')].find(e => e.innerText.includes('Once more'))?.querySelector<HTMLElement>('[data-hook="publish-row"]')?.click())
+    await teacher.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('[data-hook="need-to-publish"] tbody')]
+        .find((e) => e.innerText.includes('Once more'))
+        ?.querySelector<HTMLElement>('[data-hook="publish-row"]')
+        ?.click(),
+    )
     await teacher.sees('Published to 86 learners')
     await saoirse.page.reload({ waitUntil: 'networkidle0' })
     await saoirse.sees('Once more: amplitude')
     await saoirse.sees('3 tries left of 3')
-    await teacher.page.evaluate(() => [...document.querySelectorAll('a')].find(e => e.textContent === 'Once more: amplitude')?.click())
+    await teacher.page.evaluate(() =>
+      [...document.querySelectorAll('a')].find((e) => e.textContent === 'Once more: amplitude')?.click(),
+    )
     await teacher.has('[data-hook="withdraw"]')
     await teacher.click('withdraw')
     await teacher.sees('Withdrawn. What learners did is kept.')
@@ -145,7 +193,10 @@ describe('losing the network', () => {
     await p.page.locator('fieldset[data-kind="single"] label').click()
     await p.sees('not saved yet, no connection')
     await p.page.setOfflineMode(false)
-    await p.page.waitForFunction(() => document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'), { timeout: 15_000 })
+    await p.page.waitForFunction(
+      () => document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'),
+      { timeout: 15_000 },
+    )
     await p.page.reload({ waitUntil: 'networkidle0' })
     await p.sees('1 of 8 answered')
   })

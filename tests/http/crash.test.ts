@@ -7,24 +7,34 @@ describe('kill -9 in the middle of answering', () => {
   it('loses no answer that was acknowledged', async () => {
     const server = await aServer('demo')
     const learner = await signedIn(server, 'linh')
-    const work = (await learner.call(ListMyWork)).value?.work.find(w => w.mayTry && w.itemCount > 0)
+    const work = (await learner.call(ListMyWork)).value?.work.find((w) => w.mayTry && w.itemCount > 0)
     const params = { assignmentId: work?.id as never }
     const started = (await learner.call(StartTry, { params })).value
     const items = started?.items ?? []
     expect(items.length).toBeGreaterThan(4)
     const acknowledged = new Map<string, string>()
     let stopped = false
-    const answerTo = (item: typeof items[number], n: number) => (item.kind === 'single' ? { kind: 'single' as const, choice: item.options[n % item.options.length]?.id ?? null } : item.kind === 'multiple' ? { kind: 'multiple' as const, choices: [item.options[n % item.options.length]?.id ?? ''] } : { kind: item.kind, text: `${n}` })
+    const answerTo = (item: (typeof items)[number], n: number) =>
+      item.kind === 'single'
+        ? { kind: 'single' as const, choice: item.options[n % item.options.length]?.id ?? null }
+        : item.kind === 'multiple'
+          ? { kind: 'multiple' as const, choices: [item.options[n % item.options.length]?.id ?? ''] }
+          : { kind: item.kind, text: `${n}` }
     // one writer for each item, each waiting for its acknowledgement, so the last acknowledged answer is known
     const writers = items.map(async (item) => {
       for (let n = 0; !stopped; n++) {
         const answer = answerTo(item, n)
-        const reply = await learner.call(SaveAnswers, { params: { attemptId: started?.attemptId as never }, body: { saves: [{ itemId: item.id as ItemId, answer }] } }).catch(() => null)
+        const reply = await learner
+          .call(SaveAnswers, {
+            params: { attemptId: started?.attemptId as never },
+            body: { saves: [{ itemId: item.id as ItemId, answer }] },
+          })
+          .catch(() => null)
         if (!reply?.ok) return
         acknowledged.set(item.id, JSON.stringify(answer))
       }
     })
-    while (acknowledged.size < items.length) await new Promise(resolve => setImmediate(resolve))
+    while (acknowledged.size < items.length) await new Promise((resolve) => setImmediate(resolve))
     await server.stop('SIGKILL')
     stopped = true
     await Promise.all(writers)
@@ -35,12 +45,30 @@ describe('kill -9 in the middle of answering', () => {
     expect(acknowledged.size).toBe(items.length)
     for (const [itemId, answer] of acknowledged) {
       const kept = JSON.stringify(piece?.open?.answers[itemId as ItemId])
-      const item = items.find(i => i.id === itemId)
+      const item = items.find((i) => i.id === itemId)
       // a later answer may have been kept without its acknowledgement arriving; an earlier one may not stand there
-      const later = item ? JSON.stringify(answerTo(item, (item.kind === 'numeric' || item.kind === 'text' ? Number(JSON.parse(answer).text) : 'options' in item ? item.options.findIndex(o => answer.includes(`"${o.id}"`)) : 0) + 1)) : ''
+      const later = item
+        ? JSON.stringify(
+            answerTo(
+              item,
+              (item.kind === 'numeric' || item.kind === 'text'
+                ? Number(JSON.parse(answer).text)
+                : 'options' in item
+                  ? item.options.findIndex((o) => answer.includes(`"${o.id}"`))
+                  : 0) + 1,
+            ),
+          )
+        : ''
       expect([answer, later]).toContain(kept)
     }
     // and it goes on where it was
-    expect((await back.call(SaveAnswers, { params: { attemptId: started?.attemptId as never }, body: { saves: [] } })).ok).toBe(true)
+    expect(
+      (
+        await back.call(SaveAnswers, {
+          params: { attemptId: started?.attemptId as never },
+          body: { saves: [] },
+        })
+      ).ok,
+    ).toBe(true)
   })
 })

@@ -8,16 +8,31 @@ import type { Running } from './server'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const FAILED = fileURLToPath(new URL('../../.tmp/failed/', import.meta.url))
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage']
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+]
 
-export interface Visit { readonly page: Page, readonly said: string[] }
+export interface Visit {
+  readonly page: Page
+  readonly said: string[]
+}
 const visits: Visit[] = []
 let browser: Browser
 
 /** Starts Chromium for the tests of a file; a failing test leaves pictures and the console in .tmp/failed. */
 export function withBrowser(): void {
   beforeAll(async () => {
-    browser = await puppeteer.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ARGS })
+    browser = await puppeteer.launch({
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ARGS,
+    })
   })
   afterEach(async (context) => {
     if (context.task.result?.state === 'fail') await keepPictures(context.task.name)
@@ -36,13 +51,19 @@ async function keepPictures(name: string): Promise<void> {
 }
 
 /** A person of their own at a fresh browser, looking at an address. */
-export async function visit(server: Running, path = '/', size: { readonly width: number, readonly height: number } = { width: 1280, height: 800 }): Promise<Person> {
+export async function visit(
+  server: Running,
+  path = '/',
+  size: { readonly width: number; readonly height: number } = { width: 1280, height: 800 },
+): Promise<Person> {
   const context = await browser.createBrowserContext()
   const page = await context.newPage()
   await page.setViewport(size)
   const said: string[] = []
-  page.on('console', message => said.push(`${message.type()}: ${message.text()}`))
-  page.on('pageerror', error => said.push(`error: ${error instanceof Error ? error.message : String(error)}`))
+  page.on('console', (message) => said.push(`${message.type()}: ${message.text()}`))
+  page.on('pageerror', (error) =>
+    said.push(`error: ${error instanceof Error ? error.message : String(error)}`),
+  )
   visits.push({ page, said })
   await page.goto(server.address + path, { waitUntil: 'networkidle0' })
   return new Person(page, said, server)
@@ -50,7 +71,11 @@ export async function visit(server: Running, path = '/', size: { readonly width:
 
 /** Does what a person does: looks for words, clicks, types. */
 export class Person {
-  constructor(readonly page: Page, readonly said: readonly string[], readonly server: Running) {}
+  constructor(
+    readonly page: Page,
+    readonly said: readonly string[],
+    readonly server: Running,
+  ) {}
 
   async go(path: string): Promise<void> {
     await this.page.goto(this.server.address + path, { waitUntil: 'networkidle0' })
@@ -67,25 +92,46 @@ export class Person {
   async choose(list: string, option: string): Promise<void> {
     await this.page.locator(list).click()
     await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).click()
-    await this.page.waitForFunction(s => !document.querySelector('[role="listbox"]') && document.activeElement === document.querySelector(s), {}, list)
+    await this.page.waitForFunction(
+      (s) =>
+        !document.querySelector('[role="listbox"]') && document.activeElement === document.querySelector(s),
+      {},
+      list,
+    )
     // the list gives the focus back once more after its closing frame
-    await this.page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve)))))
+    await this.page.evaluate(
+      () =>
+        new Promise((resolve) =>
+          requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve))),
+        ),
+    )
   }
   async fill(selector: string, value: string): Promise<void> {
     await this.page.locator(selector).fill(value)
   }
   /** Waits until the words stand on the page. */
   async sees(words: string): Promise<void> {
-    await this.page.waitForFunction(w => document.body.innerText.replace(/\s+/g, ' ').includes(w), { timeout: 15_000 }, words).catch(async () => {
-      throw new Error(`“${words}” is not to be seen. The page says: ${(await this.text()).slice(0, 1500)}`)
-    })
+    await this.page
+      .waitForFunction(
+        (w) => document.body.innerText.replace(/\s+/g, ' ').includes(w),
+        { timeout: 15_000 },
+        words,
+      )
+      .catch(async () => {
+        throw new Error(`“${words}” is not to be seen. The page says: ${(await this.text()).slice(0, 1500)}`)
+      })
   }
   /** Waits until the words stand in one part of the page. */
   async seesIn(selector: string, words: string): Promise<void> {
-    await this.page.waitForFunction((s, w) => (document.querySelector(s) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ').includes(w), {}, selector, words)
+    await this.page.waitForFunction(
+      (s, w) => (document.querySelector(s) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ').includes(w),
+      {},
+      selector,
+      words,
+    )
   }
   async text(selector = 'body'): Promise<string> {
-    return this.page.$eval(selector, e => (e as HTMLElement).innerText.replace(/\s+/g, ' '))
+    return this.page.$eval(selector, (e) => (e as HTMLElement).innerText.replace(/\s+/g, ' '))
   }
   async has(selector: string): Promise<void> {
     await this.page.waitForSelector(selector, { timeout: 15_000 })
@@ -93,7 +139,7 @@ export class Person {
   async keys(...keys: string[]): Promise<void> {
     for (const key of keys) {
       const parts = key.split('+').filter(Boolean)
-      const last = key.endsWith('+') ? '+' : parts.pop() ?? ''
+      const last = key.endsWith('+') ? '+' : (parts.pop() ?? '')
       for (const held of parts) await this.page.keyboard.down(held as 'Shift')
       await this.page.keyboard.press(last as 'Enter')
       for (const held of parts.reverse()) await this.page.keyboard.up(held as 'Shift')
@@ -101,12 +147,20 @@ export class Person {
   }
   /** What has the focus: its accessible name. */
   async focused(): Promise<string> {
-    return this.page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? (document.activeElement as HTMLElement | null)?.innerText ?? '')
+    return this.page.evaluate(
+      () =>
+        document.activeElement?.getAttribute('aria-label') ??
+        (document.activeElement as HTMLElement | null)?.innerText ??
+        '',
+    )
   }
   /** Ends what moves or fades: a colour on its way to another is no colour of ours. */
   async isStill(): Promise<void> {
     await this.page.evaluate(async () => {
-      const moving = () => document.getAnimations().filter(a => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime))
+      const moving = () =>
+        document
+          .getAnimations()
+          .filter((a) => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime))
       for (let quiet = 0; quiet < 3; quiet = moving().length > 0 ? 0 : quiet + 1) {
         for (const animation of moving()) animation.finish()
         await new Promise(requestAnimationFrame)
@@ -117,25 +171,53 @@ export class Person {
   async isAccessible(only: 'all' | 'colours' = 'all'): Promise<void> {
     await this.isStill()
     await this.page.evaluate(AXE)
-    const found = await this.page.evaluate(async (rules) => {
-      const { violations } = await (window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string, nodes: { html: string, failureSummary: string }[] }[] }> } }).axe.run({ resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) })
-      return violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => `${n.html.slice(0, 160)} ${n.failureSummary.split('\n').slice(1, 3).join(' ')}`).join(' | ')}`)
-    }, only === 'colours' ? ['color-contrast', 'link-in-text-block'] : null)
+    const found = await this.page.evaluate(
+      async (rules) => {
+        const { violations } = await (
+          window as unknown as {
+            axe: {
+              run: (
+                options: object,
+              ) => Promise<{
+                violations: { id: string; nodes: { html: string; failureSummary: string }[] }[]
+              }>
+            }
+          }
+        ).axe.run({ resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) })
+        return violations.map(
+          (v) =>
+            `${v.id}: ${v.nodes
+              .slice(0, 3)
+              .map((n) => `${n.html.slice(0, 160)} ${n.failureSummary.split('\n').slice(1, 3).join(' ')}`)
+              .join(' | ')}`,
+        )
+      },
+      only === 'colours' ? ['color-contrast', 'link-in-text-block'] : null,
+    )
     expect(found, await this.page.title()).toEqual([])
   }
   /** Nothing went wrong in the console; a request that was refused (4xx) is an answer like any other. */
   isQuiet(): void {
-    expect(this.said.filter(s => /^error/.test(s) && !/responded with a status of 4\d\d/.test(s))).toEqual([])
+    expect(this.said.filter((s) => /^error/.test(s) && !/responded with a status of 4\d\d/.test(s))).toEqual(
+      [],
+    )
   }
   /** The page does not scroll sideways. */
   async fits(): Promise<void> {
-    const over = await this.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    const over = await this.page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    )
     expect(over, `${this.page.url()} is ${over} px too wide`).toBeLessThanOrEqual(0)
   }
 }
 
 /** Somebody of the demo, signed in with one click. */
-export async function demoPerson(server: Running, signIn: string, path = '/', size?: { readonly width: number, readonly height: number }): Promise<Person> {
+export async function demoPerson(
+  server: Running,
+  signIn: string,
+  path = '/',
+  size?: { readonly width: number; readonly height: number },
+): Promise<Person> {
   const person = await visit(server, '/sign-in', size)
   await person.click(`demo-${signIn}`)
   await person.page.waitForFunction(() => !location.pathname.startsWith('/sign-in'))

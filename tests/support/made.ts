@@ -1,5 +1,18 @@
 import { asId, instant, isoDay } from '#core/base'
-import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, LessonId, PlanId, ResourceId, UnitId, UserId, Weekday, YearId } from '#core/base'
+import type {
+  AssignmentId,
+  AttemptId,
+  ClassId,
+  Instant,
+  ItemId,
+  LessonId,
+  PlanId,
+  ResourceId,
+  UnitId,
+  UserId,
+  Weekday,
+  YearId,
+} from '#core/base'
 import type { Attempt, AttemptRules, AttemptScore } from '#core/attempts'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
 import type { Item, Resource } from '#core/library'
@@ -7,7 +20,12 @@ import type { Plan, PlanLesson } from '#core/pacing'
 
 /** Small made-up values for tests; only what a test is about has to be given. */
 export const ids = {
-  class: (id: string) => asId<ClassId>(id), lesson: (id: string) => asId<LessonId>(id), user: (id: string) => asId<UserId>(id), item: (id: string) => asId<ItemId>(id), work: (id: string) => asId<AssignmentId>(id), try: (id: string) => asId<AttemptId>(id),
+  class: (id: string) => asId<ClassId>(id),
+  lesson: (id: string) => asId<LessonId>(id),
+  user: (id: string) => asId<UserId>(id),
+  item: (id: string) => asId<ItemId>(id),
+  work: (id: string) => asId<AssignmentId>(id),
+  try: (id: string) => asId<AttemptId>(id),
 }
 
 /** An instant of the year 2026 in UTC: at('10-21T20:30'). */
@@ -16,28 +34,73 @@ export function at(text: string): Instant {
 }
 
 export function aYear(part: Partial<SchoolYear> = {}): SchoolYear {
-  return { id: asId<YearId>('year'), name: '2026/27', zone: 'America/Denver', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-12-18'), weekdays: [1, 2, 3, 4, 5], terms: [], notes: [], rotation: null, ...part }
+  return {
+    id: asId<YearId>('year'),
+    name: '2026/27',
+    zone: 'America/Denver',
+    firstOn: isoDay('2026-08-31'),
+    lastOn: isoDay('2026-12-18'),
+    weekdays: [1, 2, 3, 4, 5],
+    terms: [],
+    notes: [],
+    rotation: null,
+    ...part,
+  }
 }
 
 export function closure(from: string, through = from, part: Partial<DayNote> = {}): DayNote {
-  return { id: `n-${from}`, kind: 'closure', name: `Closed ${from}`, fromOn: isoDay(from), throughOn: isoDay(through), classIds: [], ...part }
+  return {
+    id: `n-${from}`,
+    kind: 'closure',
+    name: `Closed ${from}`,
+    fromOn: isoDay(from),
+    throughOn: isoDay(through),
+    classIds: [],
+    ...part,
+  }
 }
 
 /** Meets on these weekdays at 9:00 for 50 minutes. */
 export function onDays(...weekdays: Weekday[]): PatternRow[] {
-  return weekdays.map(weekday => ({ day: { weekday }, startMinute: 540, minutes: 50 }))
+  return weekdays.map((weekday) => ({ day: { weekday }, startMinute: 540, minutes: 50 }))
 }
 
 export function aLesson(id: string, typical = 1, part: Partial<PlanLesson> = {}): PlanLesson {
-  return { id: ids.lesson(id), unitId: asId<UnitId>('u1'), number: id, title: `Lesson ${id}`, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: { unit: 'meetings', min: 0.5, typical, max: 20 }, ...part }
+  return {
+    id: ids.lesson(id),
+    unitId: asId<UnitId>('u1'),
+    number: id,
+    title: `Lesson ${id}`,
+    kind: 'lesson',
+    weight: 'core',
+    fixed: null,
+    notAfterBreak: false,
+    bookLessonId: null,
+    length: { unit: 'meetings', min: 0.5, typical, max: 20 },
+    ...part,
+  }
 }
 
 export function aPlan(lessons: readonly PlanLesson[]): Plan {
-  return { id: asId<PlanId>('plan'), title: 'Plan', course: 'Science', parts: [], units: [{ id: asId<UnitId>('u1'), number: '1', title: 'Unit', partId: null }], lessons }
+  return {
+    id: asId<PlanId>('plan'),
+    title: 'Plan',
+    course: 'Science',
+    parts: [],
+    units: [{ id: asId<UnitId>('u1'), number: '1', title: 'Unit', partId: null }],
+    lessons,
+  }
 }
 
-const base = (id: string) => ({ id: ids.item(id), stem: `Question ${id}`, points: 1, standard: null, difficulty: 2, feedback: 'Because.' })
-const options = ['a', 'b', 'c', 'd'].map(id => ({ id, text: `Option ${id}` }))
+const base = (id: string) => ({
+  id: ids.item(id),
+  stem: `Question ${id}`,
+  points: 1,
+  standard: null,
+  difficulty: 2,
+  feedback: 'Because.',
+})
+const options = ['a', 'b', 'c', 'd'].map((id) => ({ id, text: `Option ${id}` }))
 
 export function single(id: string, part: Partial<Extract<Item, { kind: 'single' }>> = {}): Item {
   return { ...base(id), kind: 'single', options, right: 'b', ...part }
@@ -53,11 +116,33 @@ export function text(id: string, part: Partial<Extract<Item, { kind: 'text' }>> 
 }
 
 export function aCheck(items: readonly Item[], part: Partial<Resource> = {}): Resource {
-  return { id: asId<ResourceId>('r1'), code: 'chk101', title: 'Check', kind: 'check', role: 'core', minutes: 10, grade: 8, standards: [], content: '', items, ...part }
+  return {
+    id: asId<ResourceId>('r1'),
+    code: 'chk101',
+    title: 'Check',
+    kind: 'check',
+    role: 'core',
+    minutes: 10,
+    grade: 8,
+    standards: [],
+    content: '',
+    items,
+    ...part,
+  }
 }
 
 export function rules(part: Partial<AttemptRules> = {}): AttemptRules {
-  return { maxAttempts: 2, kept: 'best', waitMinutes: 0, timeLimitMinutes: null, order: 'as-written', feedback: 'submission', answers: 'close', late: null, ...part }
+  return {
+    maxAttempts: 2,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'submission',
+    answers: 'close',
+    late: null,
+    ...part,
+  }
 }
 
 export function score(ratio: number): AttemptScore {
@@ -66,5 +151,16 @@ export function score(ratio: number): AttemptScore {
 
 /** A try that was handed in; pass `submittedAt: null` and `score: null` for one in progress. */
 export function aTry(number: number, ratio: number, part: Partial<Attempt> = {}): Attempt {
-  return { id: ids.try(`t${number}`), assignmentId: ids.work('w1'), learnerId: ids.user('l1'), number, startedAt: at('10-01T10:00'), deadlineAt: null, submittedAt: at(`10-0${number}T11:00`), endedBy: 'learner', score: score(ratio), ...part }
+  return {
+    id: ids.try(`t${number}`),
+    assignmentId: ids.work('w1'),
+    learnerId: ids.user('l1'),
+    number,
+    startedAt: at('10-01T10:00'),
+    deadlineAt: null,
+    submittedAt: at(`10-0${number}T11:00`),
+    endedBy: 'learner',
+    score: score(ratio),
+    ...part,
+  }
 }

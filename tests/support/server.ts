@@ -15,7 +15,12 @@ import { DEMO_NOW } from '../../demo/scenario'
 const DEMO = fileURLToPath(new URL('../../.tmp/tests/demo.db', import.meta.url))
 export const SECRET = 'a secret for tests only, 32 letters and more'
 
-export interface Running { readonly address: string, readonly file: string, readonly stop: (signal?: 'SIGTERM' | 'SIGKILL') => Promise<void>, readonly errors: () => string }
+export interface Running {
+  readonly address: string
+  readonly file: string
+  readonly stop: (signal?: 'SIGTERM' | 'SIGKILL') => Promise<void>
+  readonly errors: () => string
+}
 const running = new Set<Running>()
 afterAll(async () => {
   for (const server of running) await server.stop()
@@ -29,9 +34,19 @@ export async function aServer(on: 'demo' | 'empty' | { readonly file: string }):
     copyFileSync(DEMO, file)
   }
   const port = await freePort(4400 + Math.floor(Math.random() * 400), false)
-  const { child, address, errors } = await serve({ port, quiet: true, env: { STEP_CAIRN_DATABASE: file, STEP_CAIRN_SECRET: SECRET, ...(on === 'empty' ? {} : { STEP_CAIRN_DEMO_NOW: DEMO_NOW }) } })
+  const { child, address, errors } = await serve({
+    port,
+    quiet: true,
+    env: {
+      STEP_CAIRN_DATABASE: file,
+      STEP_CAIRN_SECRET: SECRET,
+      ...(on === 'empty' ? {} : { STEP_CAIRN_DEMO_NOW: DEMO_NOW }),
+    },
+  })
   const server: Running = {
-    address, file, errors,
+    address,
+    file,
+    errors,
     stop: async (signal = 'SIGTERM') => {
       running.delete(server)
       if (child.exitCode !== null || child.signalCode !== null) return
@@ -50,23 +65,46 @@ export class Agent {
   constructor(readonly server: Running) {}
 
   /** Any request, as it is. */
-  async raw(method: string, path: string, body?: unknown, headers: Readonly<Record<string, string>> = {}): Promise<{ readonly status: number, readonly text: string, readonly headers: Headers }> {
+  async raw(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Readonly<Record<string, string>> = {},
+  ): Promise<{ readonly status: number; readonly text: string; readonly headers: Headers }> {
     const reply = await fetch(this.server.address + path, {
-      method, redirect: 'manual', headers: { ...(this.cookie ? { cookie: this.cookie } : {}), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      method,
+      redirect: 'manual',
+      headers: {
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    const set = reply.headers.getSetCookie().find(c => c.startsWith('step-cairn='))
+    const set = reply.headers.getSetCookie().find((c) => c.startsWith('step-cairn='))
     if (set) this.cookie = set.split(';')[0] ?? ''
     return { status: reply.status, text: await reply.text(), headers: reply.headers }
   }
 
   /** A call by contract. */
-  async call<C extends AnyContract>(contract: C, input: CallOf<C> = {}): Promise<Result<ReplyOf<C>, Refusal> & { readonly status: number, readonly text: string }> {
+  async call<C extends AnyContract>(
+    contract: C,
+    input: CallOf<C> = {},
+  ): Promise<Result<ReplyOf<C>, Refusal> & { readonly status: number; readonly text: string }> {
     const params = (input.params ?? {}) as Record<string, string>
     const query = new URLSearchParams((input.query ?? {}) as Record<string, string>)
-    const path = contract.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? '') + (query.size ? `?${query}` : '')
-    const { status, text } = await this.raw(contract.method, path, contract.method === 'POST' ? input.body ?? {} : undefined)
+    const path =
+      contract.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? '') +
+      (query.size ? `?${query}` : '')
+    const { status, text } = await this.raw(
+      contract.method,
+      path,
+      contract.method === 'POST' ? (input.body ?? {}) : undefined,
+    )
     const value = (text === '' ? null : JSON.parse(text)) as never
-    return status < 400 ? { ok: true, value, status, text } : { ok: false, error: (value as unknown as { error: Refusal }).error, status, text }
+    return status < 400
+      ? { ok: true, value, status, text }
+      : { ok: false, error: (value as unknown as { error: Refusal }).error, status, text }
   }
 }
 

@@ -38,7 +38,11 @@ export function aFolder(): string {
   return folder
 }
 
-export interface Bench { readonly deps: Deps, readonly clock: ReturnType<typeof clockAt>, readonly file: string }
+export interface Bench {
+  readonly deps: Deps
+  readonly clock: ReturnType<typeof clockAt>
+  readonly file: string
+}
 
 /** A real database file with a clock that stands where it is put. */
 export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
@@ -49,20 +53,49 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
   return { deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(1024) }, clock, file }
 }
 
-const asActor = (user: { readonly id: UserId, readonly schoolId: Actor['schoolId'], readonly role: Actor['role'], readonly office: boolean }): Actor => ({ userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office })
+const asActor = (user: {
+  readonly id: UserId
+  readonly schoolId: Actor['schoolId']
+  readonly role: Actor['role']
+  readonly office: boolean
+}): Actor => ({ userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office })
 const PASSWORD = 'long enough'
 
 /** A new teacher with a school of their own. */
 export async function aTeacher({ deps }: Bench, name: string): Promise<Actor> {
-  return asActor(mustBeOk(await signUp(deps, { school: `${name}'s school`, name, signIn: name.toLowerCase(), password: PASSWORD }), name).user)
+  return asActor(
+    mustBeOk(
+      await signUp(deps, {
+        school: `${name}'s school`,
+        name,
+        signIn: name.toLowerCase(),
+        password: PASSWORD,
+      }),
+      name,
+    ).user,
+  )
 }
 
 /** A learner who joined with the class's code. */
 export async function aLearner({ deps }: Bench, code: string, name: string): Promise<Actor> {
-  return asActor(mustBeOk(await joinClass(deps, { code, name, signIn: name.toLowerCase().replace(/\W/g, '.'), password: PASSWORD, address: 'test' }), name).user)
+  return asActor(
+    mustBeOk(
+      await joinClass(deps, {
+        code,
+        name,
+        signIn: name.toLowerCase().replace(/\W/g, '.'),
+        password: PASSWORD,
+        address: 'test',
+      }),
+      name,
+    ).user,
+  )
 }
 
-export interface Room { readonly classId: ClassId, readonly joinCode: string }
+export interface Room {
+  readonly classId: ClassId
+  readonly joinCode: string
+}
 export interface TestSchool extends Bench {
   readonly teacher: Actor
   readonly stranger: Actor
@@ -88,21 +121,65 @@ export async function aSchool(): Promise<TestSchool> {
   const stranger = await aTeacher(bench, 'Sven')
   const { id: _, ...year } = aYear()
   const { yearId } = mustBeOk(await makeYear(deps, teacher, year), 'year')
-  const room = async (name: string, ...days: Parameters<typeof onDays>) => mustBeOk(await makeClass(deps, teacher, { yearId, name, shortName: name.slice(0, 8), course: 'Science', pattern: onDays(...days) }), name)
+  const room = async (name: string, ...days: Parameters<typeof onDays>) =>
+    mustBeOk(
+      await makeClass(deps, teacher, {
+        yearId,
+        name,
+        shortName: name.slice(0, 8),
+        course: 'Science',
+        pattern: onDays(...days),
+      }),
+      name,
+    )
   const a = await room('Class A', 1, 3, 5)
   const b = await room('Class B', 2, 4)
-  const { planId } = mustBeOk(await makePlan(deps, teacher, { title: 'Plan', course: 'Science', text: 'One,First,1\nOne,Second,1.5\nOne,Third,2\nTwo,Fourth,1' }), 'plan')
+  const { planId } = mustBeOk(
+    await makePlan(deps, teacher, {
+      title: 'Plan',
+      course: 'Science',
+      text: 'One,First,1\nOne,Second,1.5\nOne,Third,2\nTwo,Fourth,1',
+    }),
+    'plan',
+  )
   mustBeOk(await layPlan(deps, teacher, { planId, classIds: [a.classId, b.classId] }), 'lay')
   const plan = (await plansById(deps.store.read, [planId])).get(planId)?.plan
   const items = [single('1'), multiple('2'), numeric('3'), text('4')]
   const check = asId<ResourceId>(deps.ids.newId())
-  await deps.store.write(tx => addResource(tx, { resource: aCheck(items, { id: check }), schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 0 }))
-  const lesson = (number: string) => plan?.lessons.find(l => l.number === number)?.id as LessonId
-  return { ...bench, teacher, stranger, a, b, planId, lesson, check, items, ann: await aLearner(bench, a.joinCode, 'Ann Ash'), ben: await aLearner(bench, a.joinCode, 'Ben Birch'), cleo: await aLearner(bench, b.joinCode, 'Cleo Cedar') }
+  await deps.store.write((tx) =>
+    addResource(tx, {
+      resource: aCheck(items, { id: check }),
+      schoolId: null,
+      ownerId: null,
+      bookId: null,
+      bookLessonId: null,
+      position: 0,
+    }),
+  )
+  const lesson = (number: string) => plan?.lessons.find((l) => l.number === number)?.id as LessonId
+  return {
+    ...bench,
+    teacher,
+    stranger,
+    a,
+    b,
+    planId,
+    lesson,
+    check,
+    items,
+    ann: await aLearner(bench, a.joinCode, 'Ann Ash'),
+    ben: await aLearner(bench, a.joinCode, 'Ben Birch'),
+    cleo: await aLearner(bench, b.joinCode, 'Cleo Cedar'),
+  }
 }
 
 /** The moment "first/last meeting of a lesson, some meetings on". */
-export function anchored(lessonId: LessonId, edge: 'first' | 'last', offset = 0, where: 'class-start' | 'class-end' | 'end-of-day' = edge === 'first' ? 'class-start' : 'class-end'): Moment {
+export function anchored(
+  lessonId: LessonId,
+  edge: 'first' | 'last',
+  offset = 0,
+  where: 'class-start' | 'class-end' | 'end-of-day' = edge === 'first' ? 'class-start' : 'class-end',
+): Moment {
   return { kind: 'anchor', lessonId, edge, offset, step: 'meetings', at: where }
 }
 export const through = (day: string): Moment => ({ kind: 'day', on: isoDay(day) })
@@ -110,14 +187,26 @@ export const through = (day: string): Moment => ({ kind: 'day', on: isoDay(day) 
 /** A check for both classes, open from publishing and without a due date, unless said otherwise. */
 export function aDraft(school: TestSchool, part: Partial<Draft> = {}): Draft {
   return {
-    resourceId: school.check, title: 'Check', note: '', window: { listed: null, opens: null, due: null, closes: null, putAway: null }, rules: rules(), exceptIds: [],
-    targets: [school.a, school.b].map(r => ({ target: { kind: 'class' as const, classId: r.classId }, overrides: {} })), ...part,
+    resourceId: school.check,
+    title: 'Check',
+    note: '',
+    window: { listed: null, opens: null, due: null, closes: null, putAway: null },
+    rules: rules(),
+    exceptIds: [],
+    targets: [school.a, school.b].map((r) => ({
+      target: { kind: 'class' as const, classId: r.classId },
+      overrides: {},
+    })),
+    ...part,
   }
 }
 
 /** Publishes at once. */
 export async function publish(school: TestSchool, part: Partial<Draft> = {}) {
-  return mustBeOk(await assign(school.deps, school.teacher, { draft: aDraft(school, part), publish: true }), 'publish').assignmentId
+  return mustBeOk(
+    await assign(school.deps, school.teacher, { draft: aDraft(school, part), publish: true }),
+    'publish',
+  ).assignmentId
 }
 
 /** Everyone on the roster of a class. */

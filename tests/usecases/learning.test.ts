@@ -10,14 +10,22 @@ import { at, ids, rules } from '../support/made'
 import { aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
-const RIGHT: Record<string, Answer> = { 1: { kind: 'single', choice: 'b' }, 2: { kind: 'multiple', choices: ['a', 'c'] }, 3: { kind: 'numeric', text: '2.5' }, 4: { kind: 'text', text: 'Resting place' } }
-const saves = (...numbers: number[]) => numbers.map(n => ({ itemId: ids.item(String(n)), answer: RIGHT[n] as Answer }))
+const RIGHT: Record<string, Answer> = {
+  1: { kind: 'single', choice: 'b' },
+  2: { kind: 'multiple', choices: ['a', 'c'] },
+  3: { kind: 'numeric', text: '2.5' },
+  4: { kind: 'text', text: 'Resting place' },
+}
+const saves = (...numbers: number[]) =>
+  numbers.map((n) => ({ itemId: ids.item(String(n)), answer: RIGHT[n] as Answer }))
 const open = { listed: null, opens: null, due: null, closes: null, putAway: null }
-const start = async (school: TestSchool, id: AssignmentId, who = school.ann) => mustBeOk(await startTry(school.deps, who, id), 'start').attemptId
+const start = async (school: TestSchool, id: AssignmentId, who = school.ann) =>
+  mustBeOk(await startTry(school.deps, who, id), 'start').attemptId
 async function does(school: TestSchool, id: AssignmentId, who: TestSchool['ann'], ...right: number[]) {
   return handIn(school.deps, who, { attemptId: await start(school, id, who), saves: saves(...right) })
 }
-const piece = async (school: TestSchool, id: AssignmentId, who = school.ann) => mustBeOk(await showMyPiece(school.deps, who, id), 'piece')
+const piece = async (school: TestSchool, id: AssignmentId, who = school.ann) =>
+  mustBeOk(await showMyPiece(school.deps, who, id), 'piece')
 
 describe('a try', () => {
   it('is saved answer by answer, handed in, scored, and seen by the rules', async () => {
@@ -31,16 +39,19 @@ describe('a try', () => {
     const seen = (await piece(school, id)).seen[0]
     // 1 + 2 + 0 + 1 of 5 points
     expect(seen?.score).toMatchObject({ points: 4, of: 5, ratio: 0.8 })
-    expect(seen?.items.map(i => i.feedback)).toEqual(Array(4).fill('Because.'))
+    expect(seen?.items.map((i) => i.feedback)).toEqual(Array(4).fill('Because.'))
     // answers only after closing
-    expect(seen?.items.some(i => 'right' in i)).toBe(false)
+    expect(seen?.items.some((i) => 'right' in i)).toBe(false)
     school.clock.set(at('09-12T12:00'))
     expect((await piece(school, id)).seen[0]?.items[0]?.right).toBe('Option b')
   })
 
   it('shows neither score nor feedback before the rules allow it', async () => {
     const school = await aSchool()
-    const id = await publish(school, { window: { ...open, due: through('2026-09-10') }, rules: rules({ feedback: 'close', answers: 'never' }) })
+    const id = await publish(school, {
+      window: { ...open, due: through('2026-09-10') },
+      rules: rules({ feedback: 'close', answers: 'never' }),
+    })
     await does(school, id, school.ann, 1, 2, 3, 4)
     const hidden = await piece(school, id)
     expect(hidden.seen[0]?.score).toBeNull()
@@ -49,14 +60,17 @@ describe('a try', () => {
     school.clock.set(at('09-12T12:00'))
     const shown = await piece(school, id)
     expect(shown.seen[0]?.score?.ratio).toBe(1)
-    expect(shown.seen[0]?.items.some(i => 'right' in i)).toBe(false)
+    expect(shown.seen[0]?.items.some((i) => 'right' in i)).toBe(false)
   })
 
   it('goes on where it was, for two requests at once too', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    const both = await Promise.all([startTry(school.deps, school.ann, id), startTry(school.deps, school.ann, id)])
-    expect(new Set(both.map(b => b.value?.attemptId)).size).toBe(1)
+    const both = await Promise.all([
+      startTry(school.deps, school.ann, id),
+      startTry(school.deps, school.ann, id),
+    ])
+    expect(new Set(both.map((b) => b.value?.attemptId)).size).toBe(1)
     expect((await piece(school, id)).work.triesUsed).toBe(1)
   })
 
@@ -64,10 +78,14 @@ describe('a try', () => {
     const school = await aSchool()
     const id = await publish(school)
     const attemptId = await start(school, id)
-    const replies = await Promise.all([1, 2, 3].map(() => handIn(school.deps, school.ann, { attemptId, saves: saves(1) })))
-    expect(replies.every(r => r.ok)).toBe(true)
-    expect(new Set(replies.map(r => r.value?.submittedAt)).size).toBe(1)
-    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(2) })).error?.code).toBe('attempts/already-handed-in')
+    const replies = await Promise.all(
+      [1, 2, 3].map(() => handIn(school.deps, school.ann, { attemptId, saves: saves(1) })),
+    )
+    expect(replies.every((r) => r.ok)).toBe(true)
+    expect(new Set(replies.map((r) => r.value?.submittedAt)).size).toBe(1)
+    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(2) })).error?.code).toBe(
+      'attempts/already-handed-in',
+    )
     expect((await attemptById(school.deps.store.read, attemptId))?.score?.points).toBe(1)
   })
 
@@ -77,20 +95,32 @@ describe('a try', () => {
     await does(school, id, school.ann, 1, 2, 3, 4)
     await does(school, id, school.ann, 1)
     expect((await piece(school, id)).work).toMatchObject({ triesUsed: 2, ratio: 0.2, mayTry: false })
-    expect((await startTry(school.deps, school.ann, id)).error).toMatchObject({ code: 'attempts/none-left', used: 2, most: 2 })
+    expect((await startTry(school.deps, school.ann, id)).error).toMatchObject({
+      code: 'attempts/none-left',
+      used: 2,
+      most: 2,
+    })
   })
 })
 
 describe('what the server enforces', () => {
   it('refuses work that is not open, closed, held back, somebody else’s or unknown', async () => {
     const school = await aSchool()
-    const id = await publish(school, { window: { ...open, listed: through('2026-09-03'), opens: through('2026-09-05'), due: through('2026-09-10') }, targets: [{ target: { kind: 'class', classId: school.a.classId }, overrides: {} }] })
+    const id = await publish(school, {
+      window: {
+        ...open,
+        listed: through('2026-09-03'),
+        opens: through('2026-09-05'),
+        due: through('2026-09-10'),
+      },
+      targets: [{ target: { kind: 'class', classId: school.a.classId }, overrides: {} }],
+    })
     const code = async (who = school.ann) => (await startTry(school.deps, who, id)).error?.code
     expect(await code()).toBe('access/not-found')
     expect((await listMyWork(school.deps, school.ann)).value?.work).toEqual([])
     school.clock.set(at('09-04T12:00'))
     expect(await code()).toBe('attempts/not-open-yet')
-    expect((await listMyWork(school.deps, school.ann)).value?.work.map(w => w.place)).toEqual(['next'])
+    expect((await listMyWork(school.deps, school.ann)).value?.work.map((w) => w.place)).toEqual(['next'])
     school.clock.set(at('09-06T12:00'))
     expect(await code(school.cleo)).toBe('access/not-found')
     expect(await code(school.teacher)).toBe('access/denied')
@@ -103,12 +133,27 @@ describe('what the server enforces', () => {
     const school = await aSchool()
     const id = await publish(school)
     const attemptId = await start(school, id)
-    expect((await saveAnswers(school.deps, school.ben, { attemptId, saves: saves(1) })).error?.code).toBe('access/not-found')
-    expect((await handIn(school.deps, school.ben, { attemptId, saves: [] })).error?.code).toBe('access/not-found')
-    expect((await saveAnswers(school.deps, school.ann, { attemptId: 'gone' as AttemptId, saves: [] })).error?.code).toBe('access/not-found')
+    expect((await saveAnswers(school.deps, school.ben, { attemptId, saves: saves(1) })).error?.code).toBe(
+      'access/not-found',
+    )
+    expect((await handIn(school.deps, school.ben, { attemptId, saves: [] })).error?.code).toBe(
+      'access/not-found',
+    )
+    expect(
+      (await saveAnswers(school.deps, school.ann, { attemptId: 'gone' as AttemptId, saves: [] })).error?.code,
+    ).toBe('access/not-found')
     const mixed = [...saves(1), { itemId: ids.item('99'), answer: RIGHT[1] as Answer }]
-    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: mixed })).error?.code).toBe('attempts/unknown-item')
-    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: [{ itemId: ids.item('1'), answer: RIGHT[4] as Answer }] })).error?.code).toBe('attempts/wrong-kind-of-answer')
+    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: mixed })).error?.code).toBe(
+      'attempts/unknown-item',
+    )
+    expect(
+      (
+        await saveAnswers(school.deps, school.ann, {
+          attemptId,
+          saves: [{ itemId: ids.item('1'), answer: RIGHT[4] as Answer }],
+        })
+      ).error?.code,
+    ).toBe('attempts/wrong-kind-of-answer')
     expect((await answersOf(school.deps.store.read, [attemptId])).get(attemptId)?.size).toBe(0)
   })
 
@@ -118,7 +163,9 @@ describe('what the server enforces', () => {
     const attemptId = await start(school, id)
     await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(1, 2) })
     school.clock.set(at('09-11T12:00'))
-    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(3) })).error?.code).toBe('attempts/closed')
+    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(3) })).error?.code).toBe(
+      'attempts/closed',
+    )
     const seen = (await piece(school, id)).seen[0]
     expect(seen).toMatchObject({ endedBy: 'closing', score: { points: 3 } })
     expect(new Date(seen?.submittedAt ?? 0).toISOString()).toBe('2026-09-11T06:00:00.000Z')
@@ -132,17 +179,28 @@ describe('what the server enforces', () => {
     school.clock.set((addMinutes(startedAt, 20) + 29_000) as never)
     expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(1) })).ok).toBe(true)
     school.clock.set((addMinutes(startedAt, 20) + 31_000) as never)
-    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(2) })).error?.code).toBe('attempts/time-is-up')
-    expect((await piece(school, id)).seen[0]).toMatchObject({ endedBy: 'time-limit', submittedAt: addMinutes(startedAt, 20) })
+    expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: saves(2) })).error?.code).toBe(
+      'attempts/time-is-up',
+    )
+    expect((await piece(school, id)).seen[0]).toMatchObject({
+      endedBy: 'time-limit',
+      submittedAt: addMinutes(startedAt, 20),
+    })
   })
 
   it('takes points off late work, by school days, down to the floor', async () => {
     const school = await aSchool()
-    const id = await publish(school, { window: { ...open, due: through('2026-09-10'), closes: through('2026-09-30') }, rules: rules({ late: { percentPerDay: 20, per: 'instructional-day', floorPercent: 50 } }) })
+    const id = await publish(school, {
+      window: { ...open, due: through('2026-09-10'), closes: through('2026-09-30') },
+      rules: rules({ late: { percentPerDay: 20, per: 'instructional-day', floorPercent: 50 } }),
+    })
     // due at the end of Thu 10 Sep; Mon 14 is the second school day after it
     school.clock.set(at('09-14T18:00'))
     await does(school, id, school.ann, 1, 2, 3, 4)
-    expect((await piece(school, id)).seen[0]).toMatchObject({ late: true, score: { ratio: 0.6, lateDays: 2 } })
+    expect((await piece(school, id)).seen[0]).toMatchObject({
+      late: true,
+      score: { ratio: 0.6, lateDays: 2 },
+    })
     school.clock.set(at('09-25T18:00'))
     await does(school, id, school.ben, 1, 2, 3, 4)
     expect((await piece(school, id, school.ben)).work.ratio).toBe(0.5)
@@ -162,16 +220,21 @@ describe('what the server enforces', () => {
 describe('the teacher’s view of it', () => {
   it('shows learners × work with kept scores, tries and late marks', async () => {
     const school = await aSchool()
-    const id = await publish(school, { window: { ...open, due: through('2026-09-10'), closes: through('2026-09-30') } })
+    const id = await publish(school, {
+      window: { ...open, due: through('2026-09-10'), closes: through('2026-09-30') },
+    })
     await does(school, id, school.ann, 1)
     await does(school, id, school.ann, 1, 2, 3, 4)
     school.clock.set(at('09-12T12:00'))
     await does(school, id, school.ben, 1, 2)
     const got = mustBeOk(await showGrid(school.deps, school.teacher, school.a.classId), 'grid')
-    expect(got.cells.map(c => [c.ratio, c.attempts, c.late, c.state])).toEqual([[1, 2, false, 'handed-in'], [0.6, 1, true, 'handed-in']])
+    expect(got.cells.map((c) => [c.ratio, c.attempts, c.late, c.state])).toEqual([
+      [1, 2, false, 'handed-in'],
+      [0.6, 1, true, 'handed-in'],
+    ])
     expect(got.columns[0]).toMatchObject({ handedIn: 2, reached: 2, mean: 0.8 })
     const other = mustBeOk(await showGrid(school.deps, school.teacher, school.b.classId), 'grid')
-    expect(other.cells.map(c => c.state)).toEqual(['missing'])
+    expect(other.cells.map((c) => c.state)).toEqual(['missing'])
   })
 
   it('shows items hardest first over each learner’s try that counts, for one class or all', async () => {
@@ -180,10 +243,21 @@ describe('the teacher’s view of it', () => {
     await does(school, id, school.ann, 1)
     await does(school, id, school.ann, 1, 2, 3)
     await does(school, id, school.cleo, 1, 2)
-    const all = mustBeOk(await showItems(school.deps, school.teacher, { assignmentId: id, classId: null }), 'items')
+    const all = mustBeOk(
+      await showItems(school.deps, school.teacher, { assignmentId: id, classId: null }),
+      'items',
+    )
     expect(all).toMatchObject({ tries: 2, className: null })
-    expect(all.figures.map(f => [f.itemId, f.rightCount])).toEqual([['4', 0], ['3', 1], ['1', 2], ['2', 2]])
-    const one = mustBeOk(await showItems(school.deps, school.teacher, { assignmentId: id, classId: school.b.classId }), 'items')
+    expect(all.figures.map((f) => [f.itemId, f.rightCount])).toEqual([
+      ['4', 0],
+      ['3', 1],
+      ['1', 2],
+      ['2', 2],
+    ])
+    const one = mustBeOk(
+      await showItems(school.deps, school.teacher, { assignmentId: id, classId: school.b.classId }),
+      'items',
+    )
     expect(one).toMatchObject({ tries: 1, className: 'Class B' })
   })
 
@@ -192,7 +266,9 @@ describe('the teacher’s view of it', () => {
     const id = await publish(school)
     for (const who of [school.stranger, school.ann]) {
       expect((await showGrid(school.deps, who, school.a.classId)).error?.code).toBe('access/not-found')
-      expect((await showItems(school.deps, who, { assignmentId: id, classId: null })).error?.code).toBe('access/not-found')
+      expect((await showItems(school.deps, who, { assignmentId: id, classId: null })).error?.code).toBe(
+        'access/not-found',
+      )
     }
     expect((await listMyWork(school.deps, school.teacher)).error?.code).toBe('access/denied')
   })

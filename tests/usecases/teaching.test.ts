@@ -17,10 +17,16 @@ describe('school year', () => {
   it('is made once it agrees with itself, by the office only', async () => {
     const bench = await aBench()
     const teacher = await aTeacher(bench, 'Tess')
-    expect((await makeYear(bench.deps, teacher, { ...year, lastOn: isoDay('2026-08-01') })).error?.code).toBe('calendar/year-ends-before-start')
-    expect((await makeYear(bench.deps, { ...teacher, office: false }, year)).error?.code).toBe('access/denied')
+    expect((await makeYear(bench.deps, teacher, { ...year, lastOn: isoDay('2026-08-01') })).error?.code).toBe(
+      'calendar/year-ends-before-start',
+    )
+    expect((await makeYear(bench.deps, { ...teacher, office: false }, year)).error?.code).toBe(
+      'access/denied',
+    )
     expect((await makeYear(bench.deps, teacher, year)).ok).toBe(true)
-    expect((await showOverview(bench.deps, teacher)).value?.years.map(y => y.year.name)).toEqual(['2026/27'])
+    expect((await showOverview(bench.deps, teacher)).value?.years.map((y) => y.year.name)).toEqual([
+      '2026/27',
+    ])
   })
 
   it('lays every class out anew when it changes, and refuses an outdated change', async () => {
@@ -33,7 +39,14 @@ describe('school year', () => {
     const change = { kind: 'year' as const, yearId, from, to }
     expect((await doCommand(school.deps, school.teacher, change)).ok).toBe(true)
     expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before - 3)
-    expect((await doCommand(school.deps, school.teacher, { ...change, to: { ...from, name: 'Mine' } })).error).toEqual({ code: 'pacing/changed-meanwhile', field: 'from', seen: 'the year as it was opened', now: 'other closures and short days' })
+    expect(
+      (await doCommand(school.deps, school.teacher, { ...change, to: { ...from, name: 'Mine' } })).error,
+    ).toEqual({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the year as it was opened',
+      now: 'other closures and short days',
+    })
     expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
     expect((await undo(school.deps, school.teacher)).ok).toBe(true)
     expect((await showOverview(school.deps, school.teacher)).value?.years[0]?.year).toEqual(from)
@@ -44,9 +57,19 @@ describe('school year', () => {
     const school = await aSchool()
     const foreign = mustBeOk(await makeYear(school.deps, school.stranger, year), 'their year')
     const from = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year as SchoolYear
-    const change = { kind: 'year' as const, yearId: from.id, from, to: { ...from, id: foreign.yearId, name: 'Taken' } }
-    expect((await doCommand(school.deps, school.teacher, change)).value?.year).toMatchObject({ id: from.id, name: 'Taken' })
-    expect((await showOverview(school.deps, school.stranger)).value?.years).toMatchObject([{ version: 1, year: { id: foreign.yearId, name: year.name } }])
+    const change = {
+      kind: 'year' as const,
+      yearId: from.id,
+      from,
+      to: { ...from, id: foreign.yearId, name: 'Taken' },
+    }
+    expect((await doCommand(school.deps, school.teacher, change)).value?.year).toMatchObject({
+      id: from.id,
+      name: 'Taken',
+    })
+    expect((await showOverview(school.deps, school.stranger)).value?.years).toMatchObject([
+      { version: 1, year: { id: foreign.yearId, name: year.name } },
+    ])
   })
 
   it('keeps a rotation that a class still meets by', async () => {
@@ -54,15 +77,35 @@ describe('school year', () => {
     const teacher = await aTeacher(bench, 'Tess')
     const rotation = { labels: ['A', 'B'], advance: 'instructional' as const, overrides: [] }
     const { yearId } = mustBeOk(await makeYear(bench.deps, teacher, { ...year, rotation }), 'year')
-    mustBeOk(await makeClass(bench.deps, teacher, { yearId, name: 'A', shortName: 'A', course: 'C', pattern: [{ day: { label: 'B' }, startMinute: 540, minutes: 50 }] }), 'class')
+    mustBeOk(
+      await makeClass(bench.deps, teacher, {
+        yearId,
+        name: 'A',
+        shortName: 'A',
+        course: 'C',
+        pattern: [{ day: { label: 'B' }, startMinute: 540, minutes: 50 }],
+      }),
+      'class',
+    )
     const from = { ...year, id: yearId, rotation }
-    expect((await doCommand(bench.deps, teacher, { kind: 'year', yearId, from, to: { ...from, rotation: { ...rotation, labels: ['A'] } } })).error).toMatchObject({ code: 'calendar/unknown-label', label: 'B' })
+    expect(
+      (
+        await doCommand(bench.deps, teacher, {
+          kind: 'year',
+          yearId,
+          from,
+          to: { ...from, rotation: { ...rotation, labels: ['A'] } },
+        })
+      ).error,
+    ).toMatchObject({ code: 'calendar/unknown-label', label: 'B' })
   })
 
   it('reads closures without changing anything, for teachers only', async () => {
     const school = await aSchool()
     const input = { text: 'no calendar', firstOn: year.firstOn, lastOn: year.lastOn, zone: 'America/Denver' }
-    expect((await readClosures(school.deps, school.teacher, input)).error?.code).toBe('formats/not-a-calendar')
+    expect((await readClosures(school.deps, school.teacher, input)).error?.code).toBe(
+      'formats/not-a-calendar',
+    )
     expect((await readClosures(school.deps, school.ann, input)).error?.code).toBe('access/denied')
   })
 })
@@ -73,8 +116,12 @@ describe('classes', () => {
     const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never
     const input = { yearId, name: 'X', shortName: 'X', course: 'C', pattern: [] }
     expect((await makeClass(school.deps, school.teacher, input)).error?.code).toBe('calendar/no-meetings')
-    expect((await makeClass(school.deps, school.stranger, { ...input, pattern: onDays(1) })).error?.code).toBe('access/not-found')
-    expect((await makeClass(school.deps, school.ann, { ...input, pattern: onDays(1) })).error?.code).toBe('access/denied')
+    expect(
+      (await makeClass(school.deps, school.stranger, { ...input, pattern: onDays(1) })).error?.code,
+    ).toBe('access/not-found')
+    expect((await makeClass(school.deps, school.ann, { ...input, pattern: onDays(1) })).error?.code).toBe(
+      'access/denied',
+    )
   })
 
   it('changes when it meets, for those who teach it', async () => {
@@ -83,31 +130,48 @@ describe('classes', () => {
     const from = (await showClass(school.deps, school.teacher, classId)).value?.pattern ?? []
     const change = { kind: 'pattern' as const, classId, from, to: onDays(1) }
     expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
-    expect((await doCommand(school.deps, school.teacher, { ...change, to: [] })).error?.code).toBe('calendar/no-meetings')
-    expect((await doCommand(school.deps, school.teacher, change)).value?.classes).toMatchObject([{ id: classId, pattern: onDays(1) }])
-    expect((await doCommand(school.deps, school.teacher, { ...change, to: onDays(2) })).error?.code).toBe('pacing/changed-meanwhile')
-    expect((await undo(school.deps, school.teacher)).value?.classes).toMatchObject([{ id: classId, pattern: from }])
+    expect((await doCommand(school.deps, school.teacher, { ...change, to: [] })).error?.code).toBe(
+      'calendar/no-meetings',
+    )
+    expect((await doCommand(school.deps, school.teacher, change)).value?.classes).toMatchObject([
+      { id: classId, pattern: onDays(1) },
+    ])
+    expect((await doCommand(school.deps, school.teacher, { ...change, to: onDays(2) })).error?.code).toBe(
+      'pacing/changed-meanwhile',
+    )
+    expect((await undo(school.deps, school.teacher)).value?.classes).toMatchObject([
+      { id: classId, pattern: from },
+    ])
   })
 
   it('keeps overlapping groups of its own learners', async () => {
     const school = await aSchool()
     const { classId } = school.a
-    const keep = (name: string, learnerIds: never[], groupId = null) => keepGroup(school.deps, school.teacher, { classId, groupId, name, learnerIds })
+    const keep = (name: string, learnerIds: never[], groupId = null) =>
+      keepGroup(school.deps, school.teacher, { classId, groupId, name, learnerIds })
     const ann = school.ann.userId as never
     const ben = school.ben.userId as never
     const one = await keep('One', [ann, ben])
     await keep('Two', [ann])
-    expect((await showClass(school.deps, school.teacher, classId)).value?.learners.map(l => l.groupIds.length)).toEqual([2, 1])
+    expect(
+      (await showClass(school.deps, school.teacher, classId)).value?.learners.map((l) => l.groupIds.length),
+    ).toEqual([2, 1])
     await keep('One', [ben], one.value?.groupId as never)
-    expect((await showClass(school.deps, school.teacher, classId)).value?.learners.map(l => l.groupIds.length)).toEqual([1, 1])
+    expect(
+      (await showClass(school.deps, school.teacher, classId)).value?.learners.map((l) => l.groupIds.length),
+    ).toEqual([1, 1])
     expect((await keep('Three', [school.cleo.userId as never])).error?.code).toBe('audience/not-in-class')
-    expect((await keepGroup(school.deps, school.stranger, { classId, groupId: null, name: 'X', learnerIds: [] })).error?.code).toBe('access/not-found')
+    expect(
+      (await keepGroup(school.deps, school.stranger, { classId, groupId: null, name: 'X', learnerIds: [] }))
+        .error?.code,
+    ).toBe('access/not-found')
   })
 
   it('sets an accommodation for its own learners only', async () => {
     const school = await aSchool()
     const accommodation = { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 }
-    const set = (learnerId: typeof school.ann.userId, actor = school.teacher) => setAccommodation(school.deps, actor, { classId: school.a.classId, learnerId, accommodation })
+    const set = (learnerId: typeof school.ann.userId, actor = school.teacher) =>
+      setAccommodation(school.deps, actor, { classId: school.a.classId, learnerId, accommodation })
     expect((await set(school.ann.userId)).ok).toBe(true)
     expect((await rosterOf(school, school.a.classId))[0]?.accommodation).toEqual(accommodation)
     expect((await set(school.cleo.userId)).error?.code).toBe('audience/not-in-class')
@@ -121,28 +185,41 @@ describe('rosters', () => {
   it('tries a roster first: who is new, who is there, which rows are bad', async () => {
     const school = await aSchool()
     const got = await readRoster(school.deps, school.teacher, { classId: school.a.classId, text })
-    expect(got.value).toMatchObject({ fresh: ['Dora Dill', 'Eve Elm'], known: ['Ann Ash'], bad: [{ line: 3, fault: 'no-name' }] })
+    expect(got.value).toMatchObject({
+      fresh: ['Dora Dill', 'Eve Elm'],
+      known: ['Ann Ash'],
+      bad: [{ line: 3, fault: 'no-name' }],
+    })
     expect((await rosterOf(school, school.a.classId)).length).toBe(2)
-    expect((await readRoster(school.deps, school.stranger, { classId: school.a.classId, text })).error?.code).toBe('access/not-found')
+    expect(
+      (await readRoster(school.deps, school.stranger, { classId: school.a.classId, text })).error?.code,
+    ).toBe('access/not-found')
   })
 
   it('adds all or nothing', async () => {
     const school = await aSchool()
-    const add = (skipBad: boolean, rows = text) => addRoster(school.deps, school.teacher, { classId: school.a.classId, text: rows, skipBad })
+    const add = (skipBad: boolean, rows = text) =>
+      addRoster(school.deps, school.teacher, { classId: school.a.classId, text: rows, skipBad })
     expect((await add(false)).error).toMatchObject({ code: 'audience/bad-rows', lines: [3] })
     // the sign-in of line 5 is the teacher's own
     expect((await add(true)).error).toMatchObject({ code: 'audience/sign-in-taken', line: 5, signIn: 'tess' })
     expect((await rosterOf(school, school.a.classId)).length).toBe(2)
     expect((await add(true, text.replace('tess', 'eve'))).value).toEqual({ added: 2, known: 1 })
-    expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.groups.map(g => g.name)).toEqual(['Back', 'Front'])
+    expect(
+      (await showClass(school.deps, school.teacher, school.a.classId)).value?.groups.map((g) => g.name),
+    ).toEqual(['Back', 'Front'])
   })
 })
 
 describe('plans', () => {
   it('comes from an outline, all or nothing', async () => {
     const school = await aSchool()
-    const make = (text: string, actor = school.teacher) => makePlan(school.deps, actor, { title: 'P', course: 'C', text })
-    expect((await make('One,First,nine\nOne,Second,1')).error).toMatchObject({ code: 'audience/bad-rows', lines: [1] })
+    const make = (text: string, actor = school.teacher) =>
+      makePlan(school.deps, actor, { title: 'P', course: 'C', text })
+    expect((await make('One,First,nine\nOne,Second,1')).error).toMatchObject({
+      code: 'audience/bad-rows',
+      lines: [1],
+    })
     expect((await make('')).error?.code).toBe('formats/empty')
     expect((await make('One,First,1', school.ann)).error?.code).toBe('access/denied')
     expect((await showOverview(school.deps, school.teacher)).value?.plans.length).toBe(1)
@@ -150,23 +227,44 @@ describe('plans', () => {
 
   it('lists what does not fit into the year, with the reason', async () => {
     const school = await aSchool()
-    const { planId } = mustBeOk(await makePlan(school.deps, school.teacher, { title: 'Long', course: 'C', text: 'One,A,30\nOne,B,20\nOne,C,1' }), 'plan')
+    const { planId } = mustBeOk(
+      await makePlan(school.deps, school.teacher, {
+        title: 'Long',
+        course: 'C',
+        text: 'One,A,30\nOne,B,20\nOne,C,1',
+      }),
+      'plan',
+    )
     // class B meets about 32 times: A fits, B does not, C comes after it
     const got = await layPlan(school.deps, school.teacher, { planId, classIds: [school.b.classId] })
-    expect(got.value?.notPlaced.map(n => [n.title, n.freeHalves !== null])).toEqual([['B', true], ['C', false]])
-    expect((await layPlan(school.deps, school.stranger, { planId, classIds: [school.b.classId] })).error?.code).toBe('access/not-found')
+    expect(got.value?.notPlaced.map((n) => [n.title, n.freeHalves !== null])).toEqual([
+      ['B', true],
+      ['C', false],
+    ])
+    expect(
+      (await layPlan(school.deps, school.stranger, { planId, classIds: [school.b.classId] })).error?.code,
+    ).toBe('access/not-found')
   })
 
   it('adopts only a textbook that is there', async () => {
     const school = await aSchool()
-    expect((await adoptBook(school.deps, school.teacher, 'none' as never)).error?.code).toBe('access/not-found')
+    expect((await adoptBook(school.deps, school.teacher, 'none' as never)).error?.code).toBe(
+      'access/not-found',
+    )
     expect((await adoptBook(school.deps, school.ann, 'none' as never)).error?.code).toBe('access/denied')
   })
 
   it('shows the desk of own classes, and none of a stranger’s', async () => {
     const school = await aSchool()
-    expect((await showDesk(school.deps, school.teacher)).value?.classes.map(c => c.name)).toEqual(['Class A', 'Class B'])
-    expect((await showDesk(school.deps, school.stranger)).value).toMatchObject({ year: null, classes: [], plans: [] })
+    expect((await showDesk(school.deps, school.teacher)).value?.classes.map((c) => c.name)).toEqual([
+      'Class A',
+      'Class B',
+    ])
+    expect((await showDesk(school.deps, school.stranger)).value).toMatchObject({
+      year: null,
+      classes: [],
+      plans: [],
+    })
     expect((await showDesk(school.deps, school.ann)).error?.code).toBe('access/denied')
   })
 })

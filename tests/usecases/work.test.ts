@@ -12,32 +12,61 @@ import { aDraft, aLearner, aSchool, anchored, publish, through } from '../suppor
 import type { TestSchool } from '../support/world'
 
 const open = { listed: null, opens: null, due: null, closes: null, putAway: null }
-const rowsOf = async (school: TestSchool, id: never) => new Map((await learnerWorkOf(school.deps.store.read, [id])).map(r => [r.learnerId, r]))
+const rowsOf = async (school: TestSchool, id: never) =>
+  new Map((await learnerWorkOf(school.deps.store.read, [id])).map((r) => [r.learnerId, r]))
 async function aGroup(school: TestSchool, name: string, ...learners: { userId: string }[]) {
-  return mustBeOk(await keepGroup(school.deps, school.teacher, { classId: school.a.classId, groupId: null, name, learnerIds: learners.map(l => l.userId) as never }), name).groupId
+  return mustBeOk(
+    await keepGroup(school.deps, school.teacher, {
+      classId: school.a.classId,
+      groupId: null,
+      name,
+      learnerIds: learners.map((l) => l.userId) as never,
+    }),
+    name,
+  ).groupId
 }
 
 describe('preview', () => {
   it('resolves each class before publishing, with head-counts and meetings inside', async () => {
     const school = await aSchool()
-    const window = { ...open, opens: anchored(school.lesson('1.2'), 'first'), due: anchored(school.lesson('1.2'), 'last', 1) }
+    const window = {
+      ...open,
+      opens: anchored(school.lesson('1.2'), 'first'),
+      due: anchored(school.lesson('1.2'), 'last', 1),
+    }
     const got = await previewWork(school.deps, school.teacher, aDraft(school, { window }))
     expect(got.value).toMatchObject({ learners: 3, targetCounts: [2, 1], problems: [] })
-    expect(got.value?.classes.map(c => [c.name, c.learners, c.span?.meetings, c.span?.tight])).toEqual([['Class A', 2, 3, false], ['Class B', 1, 3, false]])
-    expect(got.value?.who.map(w => w.name)).toEqual(['Ann Ash', 'Ben Birch', 'Cleo Cedar'])
+    expect(got.value?.classes.map((c) => [c.name, c.learners, c.span?.meetings, c.span?.tight])).toEqual([
+      ['Class A', 2, 3, false],
+      ['Class B', 1, 3, false],
+    ])
+    expect(got.value?.who.map((w) => w.name)).toEqual(['Ann Ash', 'Ben Birch', 'Cleo Cedar'])
     expect((await listWork(school.deps, school.teacher)).value?.work).toEqual([])
   })
 
   it('names the class in which a window cannot stand', async () => {
     const school = await aSchool()
-    const got = await previewWork(school.deps, school.teacher, aDraft(school, { window: { ...open, opens: through('2026-09-10'), due: anchored(school.lesson('1.1'), 'last', 1) } }))
-    expect(got.value?.classes.map(c => c.problem)).toEqual([{ code: 'availability/out-of-order', field: 'due', before: 'opens' }, { code: 'availability/out-of-order', field: 'due', before: 'opens' }])
+    const got = await previewWork(
+      school.deps,
+      school.teacher,
+      aDraft(school, {
+        window: { ...open, opens: through('2026-09-10'), due: anchored(school.lesson('1.1'), 'last', 1) },
+      }),
+    )
+    expect(got.value?.classes.map((c) => c.problem)).toEqual([
+      { code: 'availability/out-of-order', field: 'due', before: 'opens' },
+      { code: 'availability/out-of-order', field: 'due', before: 'opens' },
+    ])
   })
 
   it('says what is missing instead of failing, and denies strangers', async () => {
     const school = await aSchool()
-    expect((await previewWork(school.deps, school.teacher, aDraft(school, { targets: [] }))).value?.problems).toEqual([{ code: 'audience/nobody-chosen', field: 'targets' }])
-    expect((await previewWork(school.deps, school.stranger, aDraft(school))).error?.code).toBe('audience/not-your-class')
+    expect(
+      (await previewWork(school.deps, school.teacher, aDraft(school, { targets: [] }))).value?.problems,
+    ).toEqual([{ code: 'audience/nobody-chosen', field: 'targets' }])
+    expect((await previewWork(school.deps, school.stranger, aDraft(school))).error?.code).toBe(
+      'audience/not-your-class',
+    )
     expect((await previewWork(school.deps, school.ann, aDraft(school))).error?.code).toBe('access/denied')
   })
 })
@@ -46,46 +75,99 @@ describe('assigning', () => {
   it('reaches classes, groups and learners, each once, without the excepted', async () => {
     const school = await aSchool()
     const groupId = await aGroup(school, 'G', school.ann, school.ben)
-    const made = await assign(school.deps, school.teacher, { publish: true, draft: aDraft(school, {
-      targets: [{ target: { kind: 'group', groupId }, overrides: {} }, { target: { kind: 'learner', learnerId: school.ann.userId }, overrides: {} }, { target: { kind: 'class', classId: school.b.classId }, overrides: {} }], exceptIds: [school.ben.userId],
-    }) })
+    const made = await assign(school.deps, school.teacher, {
+      publish: true,
+      draft: aDraft(school, {
+        targets: [
+          { target: { kind: 'group', groupId }, overrides: {} },
+          { target: { kind: 'learner', learnerId: school.ann.userId }, overrides: {} },
+          { target: { kind: 'class', classId: school.b.classId }, overrides: {} },
+        ],
+        exceptIds: [school.ben.userId],
+      }),
+    })
     expect(made.value?.learners).toBe(2)
-    expect([...(await rowsOf(school, made.value?.assignmentId as never)).keys()].sort()).toEqual([school.ann.userId, school.cleo.userId].sort())
+    expect([...(await rowsOf(school, made.value?.assignmentId as never)).keys()].sort()).toEqual(
+      [school.ann.userId, school.cleo.userId].sort(),
+    )
   })
 
   it('lets a learner’s own setting win over the group’s over the class’s, with reasons', async () => {
     const school = await aSchool()
     const groupId = await aGroup(school, 'G', school.ann, school.ben)
-    const id = await publish(school, { window: { ...open, due: through('2026-09-10') }, targets: [
-      { target: { kind: 'class', classId: school.a.classId }, overrides: { window: { due: through('2026-09-11') } } },
-      { target: { kind: 'group', groupId }, overrides: { window: { due: through('2026-09-14') }, maxAttempts: 5 } },
-      { target: { kind: 'learner', learnerId: school.ben.userId }, overrides: { window: { due: through('2026-09-09') } } },
-    ] })
+    const id = await publish(school, {
+      window: { ...open, due: through('2026-09-10') },
+      targets: [
+        {
+          target: { kind: 'class', classId: school.a.classId },
+          overrides: { window: { due: through('2026-09-11') } },
+        },
+        {
+          target: { kind: 'group', groupId },
+          overrides: { window: { due: through('2026-09-14') }, maxAttempts: 5 },
+        },
+        {
+          target: { kind: 'learner', learnerId: school.ben.userId },
+          overrides: { window: { due: through('2026-09-09') } },
+        },
+      ],
+    })
     const rows = await rowsOf(school, id as never)
-    expect([school.ann, school.ben].map(l => new Date(rows.get(l.userId)?.terms.due ?? 0).toISOString().slice(5, 10))).toEqual(['09-15', '09-10'])
-    expect([school.ann, school.ben].map(l => rows.get(l.userId)?.terms.maxAttempts)).toEqual([5, 5])
-    expect(rows.get(school.ben.userId)?.because.find(b => b.field === 'due')).toMatchObject({ level: 'learner', sourceId: school.ben.userId })
+    expect(
+      [school.ann, school.ben].map((l) =>
+        new Date(rows.get(l.userId)?.terms.due ?? 0).toISOString().slice(5, 10),
+      ),
+    ).toEqual(['09-15', '09-10'])
+    expect([school.ann, school.ben].map((l) => rows.get(l.userId)?.terms.maxAttempts)).toEqual([5, 5])
+    expect(rows.get(school.ben.userId)?.because.find((b) => b.field === 'due')).toMatchObject({
+      level: 'learner',
+      sourceId: school.ben.userId,
+    })
   })
 
   it.each<[string, (school: TestSchool) => Parameters<typeof aDraft>[1]]>([
     ['attempts/bad-rules', () => ({ rules: rules({ maxAttempts: 0 }) })],
     ['audience/nobody-chosen', () => ({ targets: [] })],
-    ['audience/unknown-target', () => ({ targets: [{ target: { kind: 'class', classId: 'gone' as never }, overrides: {} }] })],
-    ['audience/unknown-target', school => ({ targets: [{ target: { kind: 'learner', learnerId: school.stranger.userId }, overrides: {} }] })],
+    [
+      'audience/unknown-target',
+      () => ({ targets: [{ target: { kind: 'class', classId: 'gone' as never }, overrides: {} }] }),
+    ],
+    [
+      'audience/unknown-target',
+      (school) => ({
+        targets: [{ target: { kind: 'learner', learnerId: school.stranger.userId }, overrides: {} }],
+      }),
+    ],
     ['access/not-found', () => ({ resourceId: 'gone' as never })],
-    ['availability/out-of-order', () => ({ window: { ...open, opens: through('2026-09-10'), due: through('2026-09-09') } })],
-    ['availability/anchor-past-year', school => ({ window: { ...open, due: anchored(school.lesson('1.1'), 'last', 300) } })],
-    ['availability/lesson-not-laid-out', () => ({ window: { ...open, due: anchored('gone' as never, 'last') } })],
+    [
+      'availability/out-of-order',
+      () => ({ window: { ...open, opens: through('2026-09-10'), due: through('2026-09-09') } }),
+    ],
+    [
+      'availability/anchor-past-year',
+      (school) => ({ window: { ...open, due: anchored(school.lesson('1.1'), 'last', 300) } }),
+    ],
+    [
+      'availability/lesson-not-laid-out',
+      () => ({ window: { ...open, due: anchored('gone' as never, 'last') } }),
+    ],
   ])('refuses with %s and keeps nothing', async (code, part) => {
     const school = await aSchool()
-    expect((await assign(school.deps, school.teacher, { draft: aDraft(school, part(school)), publish: true })).error?.code).toBe(code)
+    expect(
+      (await assign(school.deps, school.teacher, { draft: aDraft(school, part(school)), publish: true }))
+        .error?.code,
+    ).toBe(code)
     expect((await listWork(school.deps, school.teacher)).value?.work).toEqual([])
   })
 
   it('gives work only to classes one teaches', async () => {
     const school = await aSchool()
-    expect((await assign(school.deps, school.stranger, { draft: aDraft(school), publish: true })).error?.code).toBe('audience/not-your-class')
-    expect((await assign(school.deps, school.ann, { draft: aDraft(school), publish: true })).error?.code).toBe('access/denied')
+    expect(
+      (await assign(school.deps, school.stranger, { draft: aDraft(school), publish: true })).error?.code,
+    ).toBe('audience/not-your-class')
+    expect(
+      (await assign(school.deps, school.ann, { draft: aDraft(school), publish: true })).error?.code,
+    ).toBe('access/denied')
     expect((await listRecipients(school.deps, school.stranger)).value).toEqual({ classes: [], groups: [] })
     expect((await listRecipients(school.deps, school.ann)).error?.code).toBe('access/denied')
   })
@@ -94,11 +176,22 @@ describe('assigning', () => {
 describe('held, published, changed, withdrawn', () => {
   it('keeps held work from learners until it is published', async () => {
     const school = await aSchool()
-    const held = mustBeOk(await assign(school.deps, school.teacher, { draft: aDraft(school), publish: false }), 'hold').assignmentId
+    const held = mustBeOk(
+      await assign(school.deps, school.teacher, { draft: aDraft(school), publish: false }),
+      'hold',
+    ).assignmentId
     expect((await rowsOf(school, held as never)).size).toBe(0)
-    expect((await listWork(school.deps, school.teacher)).value?.work[0]).toMatchObject({ need: 'to-publish', learners: 3, handedIn: 0 })
-    expect((await publishWork(school.deps, school.teacher, { assignmentId: held, version: 1 })).value).toEqual({ learners: 3 })
-    expect((await publishWork(school.deps, school.teacher, { assignmentId: held, version: 1 })).error?.code).toBe('access/changed-meanwhile')
+    expect((await listWork(school.deps, school.teacher)).value?.work[0]).toMatchObject({
+      need: 'to-publish',
+      learners: 3,
+      handedIn: 0,
+    })
+    expect(
+      (await publishWork(school.deps, school.teacher, { assignmentId: held, version: 1 })).value,
+    ).toEqual({ learners: 3 })
+    expect(
+      (await publishWork(school.deps, school.teacher, { assignmentId: held, version: 1 })).error?.code,
+    ).toBe('access/changed-meanwhile')
     expect((await listWork(school.deps, school.teacher)).value?.work[0]?.need).toBe('open')
   })
 
@@ -112,21 +205,46 @@ describe('held, published, changed, withdrawn', () => {
   it('follows an accommodation at once', async () => {
     const school = await aSchool()
     const id = await publish(school, { rules: rules({ timeLimitMinutes: 20 }) })
-    await setAccommodation(school.deps, school.teacher, { classId: school.a.classId, learnerId: school.ann.userId, accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 0 } })
-    expect((await rowsOf(school, id as never)).get(school.ann.userId)?.terms).toMatchObject({ timeLimitMinutes: 30, maxAttempts: 3 })
+    await setAccommodation(school.deps, school.teacher, {
+      classId: school.a.classId,
+      learnerId: school.ann.userId,
+      accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 0 },
+    })
+    expect((await rowsOf(school, id as never)).get(school.ann.userId)?.terms).toMatchObject({
+      timeLimitMinutes: 30,
+      maxAttempts: 3,
+    })
   })
 
   it('changes everything but the piece once learners have begun, and refuses an outdated change', async () => {
     const school = await aSchool()
     const id = await publish(school)
     mustBeOk(await startTry(school.deps, school.ann, id), 'start')
-    const change = (part: Parameters<typeof aDraft>[1], version = 1, actor = school.teacher) => changeWork(school.deps, actor, { assignmentId: id, version, draft: aDraft(school, part) })
+    const change = (part: Parameters<typeof aDraft>[1], version = 1, actor = school.teacher) =>
+      changeWork(school.deps, actor, { assignmentId: id, version, draft: aDraft(school, part) })
     const another = asId<ResourceId>('another')
-    await school.deps.store.write(tx => addResource(tx, { resource: aCheck([single('1')], { id: another, code: 'other1' }), schoolId: null, ownerId: null, bookId: null, bookLessonId: null, position: 0 }))
+    await school.deps.store.write((tx) =>
+      addResource(tx, {
+        resource: aCheck([single('1')], { id: another, code: 'other1' }),
+        schoolId: null,
+        ownerId: null,
+        bookId: null,
+        bookLessonId: null,
+        position: 0,
+      }),
+    )
     expect((await change({ resourceId: another })).error?.code).toBe('audience/already-begun')
     expect((await change({ title: 'New title' })).ok).toBe(true)
-    expect((await showWork(school.deps, school.teacher, id)).value).toMatchObject({ version: 2, begun: 1, draft: { title: 'New title' } })
-    expect((await change({ title: 'Late' })).error).toMatchObject({ code: 'access/changed-meanwhile', seen: 1, now: 2 })
+    expect((await showWork(school.deps, school.teacher, id)).value).toMatchObject({
+      version: 2,
+      begun: 1,
+      draft: { title: 'New title' },
+    })
+    expect((await change({ title: 'Late' })).error).toMatchObject({
+      code: 'access/changed-meanwhile',
+      seen: 1,
+      now: 2,
+    })
     expect((await change({}, 2, school.stranger)).error?.code).toBe('access/not-found')
     expect((await showWork(school.deps, school.stranger, id)).error?.code).toBe('access/not-found')
     expect((await showWork(school.deps, school.ann, id)).error?.code).toBe('access/not-found')
@@ -135,10 +253,15 @@ describe('held, published, changed, withdrawn', () => {
   it('withdraws without losing what was done, and comes back', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    expect((await withdrawWork(school.deps, school.stranger, { assignmentId: id, version: 1 })).error?.code).toBe('access/not-found')
+    expect(
+      (await withdrawWork(school.deps, school.stranger, { assignmentId: id, version: 1 })).error?.code,
+    ).toBe('access/not-found')
     expect((await withdrawWork(school.deps, school.teacher, { assignmentId: id, version: 1 })).ok).toBe(true)
     expect((await startTry(school.deps, school.ann, id)).error?.code).toBe('access/not-found')
-    expect((await changeWork(school.deps, school.teacher, { assignmentId: id, version: 2, draft: aDraft(school) })).error?.code).toBe('audience/withdrawn')
+    expect(
+      (await changeWork(school.deps, school.teacher, { assignmentId: id, version: 2, draft: aDraft(school) }))
+        .error?.code,
+    ).toBe('audience/withdrawn')
     expect((await publishWork(school.deps, school.teacher, { assignmentId: id, version: 2 })).ok).toBe(true)
     expect((await startTry(school.deps, school.ann, id)).ok).toBe(true)
   })
@@ -148,10 +271,15 @@ describe('held, published, changed, withdrawn', () => {
     school.clock.set(at('09-08T18:00'))
     await publish(school, { title: 'Over', window: { ...open, due: through('2026-09-03') } })
     await publish(school, { title: 'To come', window: { ...open, opens: through('2026-09-20') } })
-    await publish(school, { title: 'Late', window: { ...open, due: through('2026-09-07'), closes: through('2026-09-20') } })
+    await publish(school, {
+      title: 'Late',
+      window: { ...open, due: through('2026-09-07'), closes: through('2026-09-20') },
+    })
     await publish(school, { title: 'Open' })
     await assign(school.deps, school.teacher, { draft: aDraft(school, { title: 'Held' }), publish: false })
-    expect((await listWork(school.deps, school.teacher)).value?.work.map(w => `${w.need} ${w.title}`)).toEqual(['to-publish Held', 'late Late', 'open Open', 'coming-up To come', 'done Over'])
+    expect(
+      (await listWork(school.deps, school.teacher)).value?.work.map((w) => `${w.need} ${w.title}`),
+    ).toEqual(['to-publish Held', 'late Late', 'open Open', 'coming-up To come', 'done Over'])
     expect((await listWork(school.deps, school.stranger)).value?.work).toEqual([])
     expect((await listWork(school.deps, school.ann)).error?.code).toBe('access/denied')
   })

@@ -16,19 +16,35 @@ export async function openSession(tx: Connection, deps: Deps, user: UserRecord):
 }
 
 /** Who a session id stands for; refused when it is unknown, over or was ended. */
-export async function actorOf(deps: Deps, sessionId: string | null): Promise<Result<Actor & { readonly name: string }, AccessRefusal>> {
+export async function actorOf(
+  deps: Deps,
+  sessionId: string | null,
+): Promise<Result<Actor & { readonly name: string }, AccessRefusal>> {
   const user = sessionId === null ? null : await userOfSession(deps.store.read, sessionId, deps.clock.now())
   if (!user) return refuse({ code: 'access/not-signed-in' })
-  return ok({ userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office, name: user.name })
+  return ok({
+    userId: user.id,
+    schoolId: user.schoolId,
+    role: user.role,
+    office: user.office,
+    name: user.name,
+  })
 }
 
 /** Ends a session for good. */
 export async function signOut(deps: Deps, sessionId: string | null): Promise<void> {
-  if (sessionId !== null) await deps.store.write(tx => removeSession(tx, sessionId))
+  if (sessionId !== null) await deps.store.write((tx) => removeSession(tx, sessionId))
 }
 
 /** What the signed-in person's page shows of themselves. */
 export async function whoAmI(deps: Deps, actor: Actor & { readonly name: string }) {
   const { userId, name, role, office } = actor
-  return ok({ userId, name, role, office, schoolName: await schoolName(deps.store.read, actor.schoolId), now: deps.clock.now() })
+  return ok({
+    userId,
+    name,
+    role,
+    office,
+    schoolName: await schoolName(deps.store.read, actor.schoolId),
+    now: deps.clock.now(),
+  })
 }

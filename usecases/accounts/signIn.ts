@@ -19,11 +19,14 @@ export async function pausedUntil(deps: Deps, key: string) {
 /** Counts one failure under a key. */
 export async function noteFailure(deps: Deps, key: string): Promise<void> {
   const now = deps.clock.now()
-  await deps.store.write(tx => countFailure(tx, key, now, addMinutes(now, -PAUSE_MINUTES)))
+  await deps.store.write((tx) => countFailure(tx, key, now, addMinutes(now, -PAUSE_MINUTES)))
 }
 
 /** Name and password; eight wrong tries for one name from one address pause it for 15 minutes. The same refusal for a wrong name and a wrong password. */
-export async function signIn(deps: Deps, input: { readonly signIn: string, readonly password: string, readonly address: string }): Promise<Result<{ readonly sessionId: string, readonly user: UserRecord }, AccessRefusal>> {
+export async function signIn(
+  deps: Deps,
+  input: { readonly signIn: string; readonly password: string; readonly address: string },
+): Promise<Result<{ readonly sessionId: string; readonly user: UserRecord }, AccessRefusal>> {
   const key = `sign-in ${input.signIn} ${input.address}`
   const until = await pausedUntil(deps, key)
   if (until !== null) return refuse({ code: 'access/too-many-tries', field: 'password', until })

@@ -2,7 +2,17 @@ import { asId, ok, refuse } from '#core/base'
 import type { ClassId, Result, SchoolId, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
-import { addSchool, addUsers, classByJoinCode, classesOfLearner, enrol, learnersOf, takenSignIns, userById, userBySignIn } from '#db/repositories'
+import {
+  addSchool,
+  addUsers,
+  classByJoinCode,
+  classesOfLearner,
+  enrol,
+  learnersOf,
+  takenSignIns,
+  userById,
+  userBySignIn,
+} from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
@@ -11,24 +21,52 @@ import { claimAccount } from './claimAccount'
 import { openSession } from './session'
 import { noteFailure, pausedUntil } from './signIn'
 
-type SignedIn = { readonly sessionId: string, readonly user: UserRecord }
+type SignedIn = { readonly sessionId: string; readonly user: UserRecord }
 
 /** A new teacher with a school of their own, whose year they may set. Refused when the sign-in is taken. */
-export async function signUp(deps: Deps, input: { readonly school: string, readonly name: string, readonly signIn: string, readonly password: string }): Promise<Result<SignedIn, AccessRefusal>> {
+export async function signUp(
+  deps: Deps,
+  input: {
+    readonly school: string
+    readonly name: string
+    readonly signIn: string
+    readonly password: string
+  },
+): Promise<Result<SignedIn, AccessRefusal>> {
   const passwordHash = await deps.passwords.hash(input.password)
   return writing(deps.store, async (tx) => {
-    if ((await takenSignIns(tx, [input.signIn])).size > 0) return refuse({ code: 'access/sign-in-taken', field: 'signIn' })
+    if ((await takenSignIns(tx, [input.signIn])).size > 0)
+      return refuse({ code: 'access/sign-in-taken', field: 'signIn' })
     const createdAt = deps.clock.now()
     const schoolId = asId<SchoolId>(deps.ids.newId())
     await addSchool(tx, { id: schoolId, name: input.school, createdAt })
-    const user: UserRecord = { id: asId<UserId>(deps.ids.newId()), schoolId, name: input.name, signIn: input.signIn, passwordHash, role: 'teacher', office: true, accommodation: NO_ACCOMMODATION, createdAt }
+    const user: UserRecord = {
+      id: asId<UserId>(deps.ids.newId()),
+      schoolId,
+      name: input.name,
+      signIn: input.signIn,
+      passwordHash,
+      role: 'teacher',
+      office: true,
+      accommodation: NO_ACCOMMODATION,
+      createdAt,
+    }
     await addUsers(tx, [user])
     return ok({ sessionId: await openSession(tx, deps, user), user })
   })
 }
 
 /** A learner joins a class by its code. A name that stands unclaimed in the roster is theirs; otherwise they are added. Wrong codes are throttled by address. */
-export async function joinClass(deps: Deps, input: { readonly code: string, readonly name: string, readonly signIn: string, readonly password: string, readonly address: string }): Promise<Result<SignedIn, AccessRefusal>> {
+export async function joinClass(
+  deps: Deps,
+  input: {
+    readonly code: string
+    readonly name: string
+    readonly signIn: string
+    readonly password: string
+    readonly address: string
+  },
+): Promise<Result<SignedIn, AccessRefusal>> {
   const key = `join ${input.address}`
   const until = await pausedUntil(deps, key)
   if (until !== null) return refuse({ code: 'access/too-many-tries', field: 'password', until })
@@ -44,15 +82,31 @@ export async function joinClass(deps: Deps, input: { readonly code: string, read
   return done
 }
 
-async function accountFor(tx: Connection, deps: Deps, classId: ClassId, schoolId: SchoolId, input: { readonly name: string, readonly signIn: string, readonly passwordHash: string }): Promise<UserRecord | null> {
+async function accountFor(
+  tx: Connection,
+  deps: Deps,
+  classId: ClassId,
+  schoolId: SchoolId,
+  input: { readonly name: string; readonly signIn: string; readonly passwordHash: string },
+): Promise<UserRecord | null> {
   const roster = (await learnersOf(tx, [classId])).get(classId) ?? []
   const name = input.name.toLowerCase().replace(/\s+/g, ' ')
-  for (const { id } of roster.filter(p => p.name.toLowerCase() === name)) {
+  for (const { id } of roster.filter((p) => p.name.toLowerCase() === name)) {
     const known = await userById(tx, id)
     if (known?.passwordHash === '') return claimAccount(tx, known, input)
   }
   if (await userBySignIn(tx, input.signIn)) return null
-  const user: UserRecord = { id: asId<UserId>(deps.ids.newId()), schoolId, name: input.name, signIn: input.signIn, passwordHash: input.passwordHash, role: 'learner', office: false, accommodation: NO_ACCOMMODATION, createdAt: deps.clock.now() }
+  const user: UserRecord = {
+    id: asId<UserId>(deps.ids.newId()),
+    schoolId,
+    name: input.name,
+    signIn: input.signIn,
+    passwordHash: input.passwordHash,
+    role: 'learner',
+    office: false,
+    accommodation: NO_ACCOMMODATION,
+    createdAt: deps.clock.now(),
+  }
   await addUsers(tx, [user])
   await enrol(tx, classId, [user.id], deps.clock.now())
   await reachNewcomer(tx, classId)
@@ -60,20 +114,28 @@ async function accountFor(tx: Connection, deps: Deps, classId: ClassId, schoolId
 }
 
 /** A signed-in learner joins one more class of their school. */
-export async function joinAnother(deps: Deps, actor: Actor, code: string): Promise<Result<{ readonly className: string }, AccessRefusal>> {
+export async function joinAnother(
+  deps: Deps,
+  actor: Actor,
+  code: string,
+): Promise<Result<{ readonly className: string }, AccessRefusal>> {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
   const key = `join ${actor.userId}`
   const until = await pausedUntil(deps, key)
   if (until !== null) return refuse({ code: 'access/too-many-tries', field: 'password', until })
-  const done = await writing(deps.store, async (tx): Promise<Result<{ readonly className: string }, AccessRefusal>> => {
-    const found = await classByJoinCode(tx, code)
-    if (!found || found.schoolId !== actor.schoolId) return refuse({ code: 'access/unknown-code', field: 'code' })
-    if (!(await classesOfLearner(tx, actor.userId)).includes(found.id)) {
-      await enrol(tx, found.id, [actor.userId], deps.clock.now())
-      await reachNewcomer(tx, found.id)
-    }
-    return ok({ className: found.name })
-  })
+  const done = await writing(
+    deps.store,
+    async (tx): Promise<Result<{ readonly className: string }, AccessRefusal>> => {
+      const found = await classByJoinCode(tx, code)
+      if (!found || found.schoolId !== actor.schoolId)
+        return refuse({ code: 'access/unknown-code', field: 'code' })
+      if (!(await classesOfLearner(tx, actor.userId)).includes(found.id)) {
+        await enrol(tx, found.id, [actor.userId], deps.clock.now())
+        await reachNewcomer(tx, found.id)
+      }
+      return ok({ className: found.name })
+    },
+  )
   if (!done.ok) await noteFailure(deps, key)
   return done
 }

@@ -1,12 +1,31 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, Instant, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { forLearner, isRevealed, keptScore, mayStart, orderItems, placeOf, rightInWords, shownPoints } from '#core/attempts'
+import {
+  forLearner,
+  isRevealed,
+  keptScore,
+  mayStart,
+  orderItems,
+  placeOf,
+  rightInWords,
+  shownPoints,
+} from '#core/attempts'
 import type { Answer, Attempt, AttemptRules } from '#core/attempts'
 import { windowState } from '#core/availability'
 import type { LearnerTerms } from '#core/availability'
 import type { Item } from '#core/library'
-import { answersOf, assignmentById, attemptsAt, attemptsOfLearner, classById, classesOfLearner, listedWorkFor, resourceById, yearsById } from '#db/repositories'
+import {
+  answersOf,
+  assignmentById,
+  attemptsAt,
+  attemptsOfLearner,
+  classById,
+  classesOfLearner,
+  listedWorkFor,
+  resourceById,
+  yearsById,
+} from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { settleOverdue } from './settleOverdue'
@@ -20,9 +39,23 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   const now = deps.clock.now()
   await settleOverdue(deps, { learnerId: actor.userId })
   const listed = await listedWorkFor(tx, actor.userId, now)
-  const tries = await attemptsOfLearner(tx, actor.userId, listed.map(w => w.assignmentId))
-  const work = listed.map(w => cardOf(w, tries.filter(t => t.assignmentId === w.assignmentId), now))
-  return ok({ work: work.sort((a, b) => (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity)), now, zone: await zoneFor(tx, actor) })
+  const tries = await attemptsOfLearner(
+    tx,
+    actor.userId,
+    listed.map((w) => w.assignmentId),
+  )
+  const work = listed.map((w) =>
+    cardOf(
+      w,
+      tries.filter((t) => t.assignmentId === w.assignmentId),
+      now,
+    ),
+  )
+  return ok({
+    work: work.sort((a, b) => (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity)),
+    now,
+    zone: await zoneFor(tx, actor),
+  })
 }
 
 /** The zone in which a learner's dates are read: their first class's. */
@@ -35,20 +68,56 @@ async function zoneFor(tx: Connection, actor: Actor): Promise<string> {
 function cardOf(w: Listed, tries: readonly Attempt[], now: Instant) {
   const { opens, due, closes, maxAttempts, timeLimitMinutes } = w.terms
   const { state } = windowState(w.terms, now)
-  const inProgress = tries.some(t => t.submittedAt === null)
-  const handedInAt = tries.reduce<Instant | null>((at, t) => (t.submittedAt !== null && (at === null || t.submittedAt > at) ? t.submittedAt : at), null)
+  const inProgress = tries.some((t) => t.submittedAt === null)
+  const handedInAt = tries.reduce<Instant | null>(
+    (at, t) => (t.submittedAt !== null && (at === null || t.submittedAt > at) ? t.submittedAt : at),
+    null,
+  )
   const shown = isRevealed(w.rules.feedback, closes, now)
   return {
-    id: w.assignmentId, title: w.title, note: w.note, kind: w.kind, minutes: w.minutes, itemCount: w.itemCount, className: w.className, state, place: placeOf({ notYetOpen: state === 'coming-up', over: state === 'closed', inProgress, handedIn: handedInAt !== null }),
-    opensAt: opens, dueAt: due, closesAt: closes, triesUsed: tries.length, triesMost: maxAttempts, timeLimitMinutes, inProgress, handedInAt, ratio: shown ? keptScore(tries, w.rules.kept) : null,
-    mayTry: inProgress || mayStart(tries, { opensAt: opens, dueAt: due, closesAt: closes, maxAttempts, timeLimitMinutes }, w.rules, now).ok,
+    id: w.assignmentId,
+    title: w.title,
+    note: w.note,
+    kind: w.kind,
+    minutes: w.minutes,
+    itemCount: w.itemCount,
+    className: w.className,
+    state,
+    place: placeOf({
+      notYetOpen: state === 'coming-up',
+      over: state === 'closed',
+      inProgress,
+      handedIn: handedInAt !== null,
+    }),
+    opensAt: opens,
+    dueAt: due,
+    closesAt: closes,
+    triesUsed: tries.length,
+    triesMost: maxAttempts,
+    timeLimitMinutes,
+    inProgress,
+    handedInAt,
+    ratio: shown ? keptScore(tries, w.rules.kept) : null,
+    mayTry:
+      inProgress ||
+      mayStart(
+        tries,
+        { opensAt: opens, dueAt: due, closesAt: closes, maxAttempts, timeLimitMinutes },
+        w.rules,
+        now,
+      ).ok,
   }
 }
 
 /** The listed work of one learner, or not found: held, withdrawn, not yet listed and other people's work look the same. */
-async function listedPiece(tx: Connection, actor: Actor, assignmentId: AssignmentId, now: Instant): Promise<Result<Listed, AccessRefusal>> {
+async function listedPiece(
+  tx: Connection,
+  actor: Actor,
+  assignmentId: AssignmentId,
+  now: Instant,
+): Promise<Result<Listed, AccessRefusal>> {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
-  const found = (await listedWorkFor(tx, actor.userId, now)).find(w => w.assignmentId === assignmentId)
+  const found = (await listedWorkFor(tx, actor.userId, now)).find((w) => w.assignmentId === assignmentId)
   return found ? ok(found) : refuse({ code: 'access/not-found', what: 'work' })
 }
 
@@ -63,36 +132,105 @@ export async function showMyPiece(deps: Deps, actor: Actor, assignmentId: Assign
   const piece = record ? await resourceById(tx, record.resourceId) : null
   if (!record || !piece) throw new Error('assignment without its piece')
   const tries = await attemptsAt(tx, assignmentId, actor.userId)
-  const answers = await answersOf(tx, tries.map(t => t.id))
+  const answers = await answersOf(
+    tx,
+    tries.map((t) => t.id),
+  )
   const work = cardOf(found.value, tries, now)
   const begun = work.state !== 'coming-up'
-  const current = tries.find(t => t.submittedAt === null) ?? null
-  const start = mayStart(tries, { opensAt: work.opensAt, dueAt: work.dueAt, closesAt: work.closesAt, maxAttempts: work.triesMost, timeLimitMinutes: work.timeLimitMinutes }, record.rules, now)
+  const current = tries.find((t) => t.submittedAt === null) ?? null
+  const start = mayStart(
+    tries,
+    {
+      opensAt: work.opensAt,
+      dueAt: work.dueAt,
+      closesAt: work.closesAt,
+      maxAttempts: work.triesMost,
+      timeLimitMinutes: work.timeLimitMinutes,
+    },
+    record.rules,
+    now,
+  )
   return ok({
-    work, content: begun ? piece.resource.content : '', now, zone: await zoneFor(tx, actor),
-    open: current ? openTry(current, piece.resource.items, record.rules, answers.get(current.id) ?? new Map()) : null,
-    seen: tries.filter(t => t.submittedAt !== null).map(t => seenTry(t, piece.resource.items, record.rules, found.value.terms, answers.get(t.id) ?? new Map(), now)),
-    kept: record.rules.kept, feedbackWhen: record.rules.feedback, answersWhen: record.rules.answers,
+    work,
+    content: begun ? piece.resource.content : '',
+    now,
+    zone: await zoneFor(tx, actor),
+    open: current
+      ? openTry(current, piece.resource.items, record.rules, answers.get(current.id) ?? new Map())
+      : null,
+    seen: tries
+      .filter((t) => t.submittedAt !== null)
+      .map((t) =>
+        seenTry(
+          t,
+          piece.resource.items,
+          record.rules,
+          found.value.terms,
+          answers.get(t.id) ?? new Map(),
+          now,
+        ),
+      ),
+    kept: record.rules.kept,
+    feedbackWhen: record.rules.feedback,
+    answersWhen: record.rules.answers,
     waitUntil: !start.ok && start.error.code === 'attempts/wait' ? start.error.until : null,
   })
 }
 
 /** A try in progress with its items in the learner's order, without keys. */
-export function openTry(attempt: Attempt, items: readonly Item[], rules: AttemptRules, answers: ReadonlyMap<string, Answer>) {
-  return { attemptId: attempt.id, number: attempt.number, deadlineAt: attempt.deadlineAt, items: orderItems(items, rules.order, attempt).map(forLearner), answers: Object.fromEntries(answers) }
+export function openTry(
+  attempt: Attempt,
+  items: readonly Item[],
+  rules: AttemptRules,
+  answers: ReadonlyMap<string, Answer>,
+) {
+  return {
+    attemptId: attempt.id,
+    number: attempt.number,
+    deadlineAt: attempt.deadlineAt,
+    items: orderItems(items, rules.order, attempt).map(forLearner),
+    answers: Object.fromEntries(answers),
+  }
 }
 
-function seenTry(attempt: Attempt, items: readonly Item[], rules: AttemptRules, terms: LearnerTerms, answers: ReadonlyMap<string, Answer>, now: Instant) {
+function seenTry(
+  attempt: Attempt,
+  items: readonly Item[],
+  rules: AttemptRules,
+  terms: LearnerTerms,
+  answers: ReadonlyMap<string, Answer>,
+  now: Instant,
+) {
   const feedback = isRevealed(rules.feedback, terms.closes, now)
   const keys = isRevealed(rules.answers, terms.closes, now)
   const { score } = attempt
   const submittedAt = attempt.submittedAt as Instant
   return {
-    attemptId: attempt.id, number: attempt.number, submittedAt, endedBy: attempt.endedBy ?? 'learner', late: terms.due !== null && submittedAt >= terms.due,
-    score: feedback && score ? { points: shownPoints(score.points), of: score.of, ratio: score.ratio, lateDays: score.lateDays, deductedRatio: score.deductedRatio } : null,
-    items: orderItems(items, rules.order, attempt).map(item => ({
-      item: forLearner(item), answer: answers.get(item.id) ?? null,
-      ...(feedback ? { points: shownPoints(score?.items.find(s => s.itemId === item.id)?.points ?? 0), feedback: item.feedback } : {}),
+    attemptId: attempt.id,
+    number: attempt.number,
+    submittedAt,
+    endedBy: attempt.endedBy ?? 'learner',
+    late: terms.due !== null && submittedAt >= terms.due,
+    score:
+      feedback && score
+        ? {
+            points: shownPoints(score.points),
+            of: score.of,
+            ratio: score.ratio,
+            lateDays: score.lateDays,
+            deductedRatio: score.deductedRatio,
+          }
+        : null,
+    items: orderItems(items, rules.order, attempt).map((item) => ({
+      item: forLearner(item),
+      answer: answers.get(item.id) ?? null,
+      ...(feedback
+        ? {
+            points: shownPoints(score?.items.find((s) => s.itemId === item.id)?.points ?? 0),
+            feedback: item.feedback,
+          }
+        : {}),
       ...(keys ? { right: rightInWords(item) } : {}),
     })),
   }

@@ -2,24 +2,52 @@ import type { AssignmentId, Instant, UserId } from '#core/base'
 import { GRACE_SECONDS, endingOf, scoreAttempt } from '#core/attempts'
 import type { Attempt, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
-import { answersOf, assignmentById, classById, endAttempt, overdueAttempts, publishedWorkFor, resourceById, yearsById } from '#db/repositories'
+import {
+  answersOf,
+  assignmentById,
+  classById,
+  endAttempt,
+  overdueAttempts,
+  publishedWorkFor,
+  resourceById,
+  yearsById,
+} from '#db/repositories'
 import type { Connection, LearnerWorkRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 
 /** A learner's own moments as the attempt rules read them. */
 export function tryTermsOf(work: LearnerWorkRecord) {
   const { terms } = work
-  return { opensAt: terms.opens, dueAt: terms.due, closesAt: terms.closes, maxAttempts: terms.maxAttempts, timeLimitMinutes: terms.timeLimitMinutes }
+  return {
+    opensAt: terms.opens,
+    dueAt: terms.due,
+    closesAt: terms.closes,
+    maxAttempts: terms.maxAttempts,
+    timeLimitMinutes: terms.timeLimitMinutes,
+  }
 }
 
 /** Scores a try from its saved answers and ends it. False when it was ended before. */
-export async function endTry(tx: Connection, attempt: Attempt, work: LearnerWorkRecord, end: { readonly at: Instant, readonly endedBy: EndedBy }): Promise<boolean> {
+export async function endTry(
+  tx: Connection,
+  attempt: Attempt,
+  work: LearnerWorkRecord,
+  end: { readonly at: Instant; readonly endedBy: EndedBy },
+): Promise<boolean> {
   const record = await assignmentById(tx, attempt.assignmentId)
   const piece = record ? await resourceById(tx, record.resourceId) : null
   if (!record || !piece) throw new Error('try without its piece')
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
-  const days = record.rules.late === null ? { zoneDayOf: () => '' as never, instructional: new Set<never>() } : await lateDays(tx, work)
-  const score = scoreAttempt(piece.resource.items, answers, { rule: record.rules.late, dueAt: work.terms.due, submittedAt: end.at, days })
+  const days =
+    record.rules.late === null
+      ? { zoneDayOf: () => '' as never, instructional: new Set<never>() }
+      : await lateDays(tx, work)
+  const score = scoreAttempt(piece.resource.items, answers, {
+    rule: record.rules.late,
+    dueAt: work.terms.due,
+    submittedAt: end.at,
+    days,
+  })
   return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score })
 }
 
@@ -28,11 +56,21 @@ async function lateDays(tx: Connection, work: LearnerWorkRecord) {
   const year = record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year : null
   if (!year) throw new Error('work without a school year')
   const zone = zoneOf(year.zone)
-  return { zoneDayOf: (at: Instant) => zone.local(at).on, instructional: new Set(schoolDays(year).filter(d => d.closedBy === null).map(d => d.on)) }
+  return {
+    zoneDayOf: (at: Instant) => zone.local(at).on,
+    instructional: new Set(
+      schoolDays(year)
+        .filter((d) => d.closedBy === null)
+        .map((d) => d.on),
+    ),
+  }
 }
 
 /** Ends, as saved, every try whose time limit or window has passed; looked for whenever somebody looks. */
-export async function settleOverdue(deps: Deps, of: { readonly learnerId?: UserId, readonly assignmentIds?: readonly AssignmentId[] }): Promise<void> {
+export async function settleOverdue(
+  deps: Deps,
+  of: { readonly learnerId?: UserId; readonly assignmentIds?: readonly AssignmentId[] },
+): Promise<void> {
   const now = deps.clock.now()
   const overdue = await overdueAttempts(deps.store.read, of, now, GRACE_SECONDS * 1000)
   if (overdue.length === 0) return

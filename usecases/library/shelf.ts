@@ -4,7 +4,15 @@ import { canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal, Resource } from '#core/library'
-import { addResource, assignmentsFor, booksFor, cardsFor, ownCodeTaken, resourceById, standardsByCode } from '#db/repositories'
+import {
+  addResource,
+  assignmentsFor,
+  booksFor,
+  cardsFor,
+  ownCodeTaken,
+  resourceById,
+  standardsByCode,
+} from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
@@ -16,34 +24,68 @@ export async function showShelf(deps: Deps, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const pieces = await cardsFor(tx, actor.schoolId)
-  return ok({ books: await booksFor(tx, actor.schoolId), pieces: pieces.map(({ schoolId, ownerId: _, position: __, ...card }) => ({ ...card, own: schoolId !== null })) })
+  return ok({
+    books: await booksFor(tx, actor.schoolId),
+    pieces: pieces.map(({ schoolId, ownerId: _, position: __, ...card }) => ({
+      ...card,
+      own: schoolId !== null,
+    })),
+  })
 }
 
 /** A piece with items and answers, its standards in words, and where and when the actor's classes already had it. */
 export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
-  if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found' as const, what: 'piece' })
-  const codes = [...record.resource.standards, ...record.resource.items.flatMap(i => i.standard ?? [])]
-  const classIds = (await classesInView(tx, actor)).map(c => c.id)
+  if (!record || !canSeeResource(actor, record))
+    return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  const codes = [...record.resource.standards, ...record.resource.items.flatMap((i) => i.standard ?? [])]
+  const classIds = (await classesInView(tx, actor)).map((c) => c.id)
   const load = worldLoader(tx)
   const used = []
-  for (const work of (await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)).filter(a => a.resourceId === resourceId && a.state !== 'withdrawn')) {
+  for (const work of (await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)).filter(
+    (a) => a.resourceId === resourceId && a.state !== 'withdrawn',
+  )) {
     const world = await load(work.authorId, namedClasses(work))
-    for (const id of namedClasses(work)) used.push({ title: work.title, className: world.grounds.get(id)?.record.name ?? '', dueAt: classWindow(work, id, world)?.due ?? null })
+    for (const id of namedClasses(work))
+      used.push({
+        title: work.title,
+        className: world.grounds.get(id)?.record.name ?? '',
+        dueAt: classWindow(work, id, world)?.due ?? null,
+      })
   }
   return ok({ resource: record.resource, standards: await standardsByCode(tx, codes), used })
 }
 
 /** Adds an own piece to the school's shelf. Refused when an item cannot be answered or the code is taken. */
-export async function makePiece(deps: Deps, actor: Actor, input: Omit<Resource, 'id' | 'standards'>): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> {
+export async function makePiece(
+  deps: Deps,
+  actor: Actor,
+  input: Omit<Resource, 'id' | 'standards'>,
+): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  return writing(deps.store, async (tx): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> => {
-    const code = input.code.trim().toLowerCase() || `own${deps.ids.newJoinCode()}`
-    const checked = checkResource({ ...input, id: asId<ResourceId>(deps.ids.newId()), code, standards: [...new Set(input.items.flatMap(i => i.standard ?? []))] })
-    if (!checked.ok) return checked
-    if (await ownCodeTaken(tx, actor.schoolId, code)) return refuse({ code: 'library/bad-code', field: 'code', value: code })
-    await addResource(tx, { resource: checked.value, schoolId: actor.schoolId, ownerId: actor.userId, bookId: null, bookLessonId: null, position: 0 })
-    return ok({ resourceId: checked.value.id })
-  })
+  return writing(
+    deps.store,
+    async (tx): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> => {
+      const code = input.code.trim().toLowerCase() || `own${deps.ids.newJoinCode()}`
+      const checked = checkResource({
+        ...input,
+        id: asId<ResourceId>(deps.ids.newId()),
+        code,
+        standards: [...new Set(input.items.flatMap((i) => i.standard ?? []))],
+      })
+      if (!checked.ok) return checked
+      if (await ownCodeTaken(tx, actor.schoolId, code))
+        return refuse({ code: 'library/bad-code', field: 'code', value: code })
+      await addResource(tx, {
+        resource: checked.value,
+        schoolId: actor.schoolId,
+        ownerId: actor.userId,
+        bookId: null,
+        bookLessonId: null,
+        position: 0,
+      })
+      return ok({ resourceId: checked.value.id })
+    },
+  )
 }

@@ -24,7 +24,13 @@ export async function doCommand(deps: Deps, actor: Actor, command: PacingCommand
     const done = await perform(tx, actor, command, true)
     if (!done.ok) return done
     const { classIds, yearIds, planIds } = namedIn(command)
-    await addToJournal(tx, { schoolId: actor.schoolId, touches: [...classIds, ...yearIds, ...planIds], actorId: actor.userId, at: deps.clock.now(), command })
+    await addToJournal(tx, {
+      schoolId: actor.schoolId,
+      touches: [...classIds, ...yearIds, ...planIds],
+      actorId: actor.userId,
+      at: deps.clock.now(),
+      command,
+    })
     return ok(await replanned(tx, actor, done.value))
   })
 }
@@ -51,9 +57,18 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
   })
 }
 
-interface Done { readonly planning: Planning, readonly next: PacingState, readonly touched: Awaited<ReturnType<typeof savePlanning>> }
+interface Done {
+  readonly planning: Planning
+  readonly next: PacingState
+  readonly touched: Awaited<ReturnType<typeof savePlanning>>
+}
 
-async function perform(tx: Connection, actor: Actor, command: PacingCommand, isNew: boolean): Promise<Result<Done, AccessRefusal | PacingRefusal | CalendarRefusal>> {
+async function perform(
+  tx: Connection,
+  actor: Actor,
+  command: PacingCommand,
+  isNew: boolean,
+): Promise<Result<Done, AccessRefusal | PacingRefusal | CalendarRefusal>> {
   const planning = await loadPlanning(tx, actor, command)
   if (!planning.ok) return planning
   const next = act(planning.value.state, command)
@@ -61,18 +76,28 @@ async function perform(tx: Connection, actor: Actor, command: PacingCommand, isN
   // what is taken back was good once: only new acts are asked whether their fixed dates can be met
   const bad = isNew ? checkOutcome(next.value, command) : null
   if (bad) return refuse(bad)
-  return ok({ planning: planning.value, next: next.value, touched: await savePlanning(tx, planning.value, next.value) })
+  return ok({
+    planning: planning.value,
+    next: next.value,
+    touched: await savePlanning(tx, planning.value, next.value),
+  })
 }
 
 /** What changed, for the desk of the one who did it. */
 async function replanned(tx: Connection, actor: Actor, { planning, next, touched }: Done) {
   const { moved, stuck } = await refreshWork(tx, touched)
-  const inView = new Set((await classesInView(tx, actor)).map(c => c.id))
-  const affected = touched.filter(id => inView.has(id))
+  const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
+  const affected = touched.filter((id) => inView.has(id))
   const classes = await classesById(tx, affected)
   return {
-    classes: classes.map(({ id, version, pacing, pattern }) => ({ id, version, pacing, pattern })), affected, work: await deskWork(tx, await groundsOf(tx, classes)), moved, stuck, steps: await steps(tx, actor),
-    year: next.year === planning.state.year ? null : next.year, plans: [...next.plans.values()].filter(p => p !== planning.state.plans.get(p.id)),
+    classes: classes.map(({ id, version, pacing, pattern }) => ({ id, version, pacing, pattern })),
+    affected,
+    work: await deskWork(tx, await groundsOf(tx, classes)),
+    moved,
+    stuck,
+    steps: await steps(tx, actor),
+    year: next.year === planning.state.year ? null : next.year,
+    plans: [...next.plans.values()].filter((p) => p !== planning.state.plans.get(p.id)),
   }
 }
 
@@ -81,7 +106,15 @@ export async function showHistory(deps: Deps, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const records = await classesInView(tx, actor)
-  const ids = new Set(records.flatMap(r => [r.id, r.yearId, ...(r.planId ? [r.planId] : [])]))
+  const ids = new Set(records.flatMap((r) => [r.id, r.yearId, ...(r.planId ? [r.planId] : [])]))
   const acts = await historyOf(tx, actor.schoolId, [...ids], MOST_SHOWN)
-  return ok({ acts: acts.map(({ seq, at, by, state, command }) => ({ seq, at, by, undone: state === 'undone', command })) })
+  return ok({
+    acts: acts.map(({ seq, at, by, state, command }) => ({
+      seq,
+      at,
+      by,
+      undone: state === 'undone',
+      command,
+    })),
+  })
 }

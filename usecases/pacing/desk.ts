@@ -2,7 +2,15 @@ import { ok, refuse } from '#core/base'
 import type { ClassId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
-import { assignmentIdsTouching, assignmentsById, learnersOf, plansById, teachersOf, undoable, yearsOf } from '#db/repositories'
+import {
+  assignmentIdsTouching,
+  assignmentsById,
+  learnersOf,
+  plansById,
+  teachersOf,
+  undoable,
+  yearsOf,
+} from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
@@ -17,19 +25,35 @@ export async function showDesk(deps: Deps, actor: Actor) {
   const tx = deps.store.read
   const years = await yearsOf(tx, actor.schoolId)
   const all = await classesInView(tx, actor)
-  const year = years.find(y => all.some(c => c.yearId === y.year.id)) ?? years[0] ?? null
-  const records = all.filter(c => c.yearId === year?.year.id)
-  const ids = records.map(r => r.id)
-  const plans = [...(await plansById(tx, records.flatMap(r => r.planId ?? []))).values()]
+  const year = years.find((y) => all.some((c) => c.yearId === y.year.id)) ?? years[0] ?? null
+  const records = all.filter((c) => c.yearId === year?.year.id)
+  const ids = records.map((r) => r.id)
+  const plans = [
+    ...(
+      await plansById(
+        tx,
+        records.flatMap((r) => r.planId ?? []),
+      )
+    ).values(),
+  ]
   const learners = await learnersOf(tx, ids)
   const teachers = await teachersOf(tx, ids)
   return ok({
     year: year?.year ?? null,
-    plans: plans.map(p => p.plan),
-    myPlanIds: plans.filter(p => canEditPlan(actor, p)).map(p => p.plan.id),
+    plans: plans.map((p) => p.plan),
+    myPlanIds: plans.filter((p) => canEditPlan(actor, p)).map((p) => p.plan.id),
     mayEditYear: canEditYear(actor, actor.schoolId),
     classes: records.map(({ id, name, shortName, course, planId, version, pattern, pacing, schoolId }) => ({
-      id, name, shortName, course, planId, version, pattern, pacing, learners: learners.get(id)?.length ?? 0, mayChange: canRunClass(actor, { schoolId, teacherIds: teachers.get(id) ?? [] }),
+      id,
+      name,
+      shortName,
+      course,
+      planId,
+      version,
+      pattern,
+      pacing,
+      learners: learners.get(id)?.length ?? 0,
+      mayChange: canRunClass(actor, { schoolId, teacherIds: teachers.get(id) ?? [] }),
     })),
     work: await deskWork(tx, await groundsOf(tx, records)),
     steps: await steps(tx, actor),
@@ -39,12 +63,22 @@ export async function showDesk(deps: Deps, actor: Actor) {
 
 /** Work of classes with the moments each class has it. */
 export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, ClassGround>) {
-  const records = (await assignmentsById(tx, await assignmentIdsTouching(tx, [...grounds.keys()]))).filter(r => r.state !== 'withdrawn')
+  const records = (await assignmentsById(tx, await assignmentIdsTouching(tx, [...grounds.keys()]))).filter(
+    (r) => r.state !== 'withdrawn',
+  )
   const out = []
   for (const record of records) {
-    for (const classId of namedClasses(record).filter(id => grounds.has(id))) {
+    for (const classId of namedClasses(record).filter((id) => grounds.has(id))) {
       const window = classWindow(record, classId, { grounds })
-      out.push({ assignmentId: record.id, classId, title: record.title, state: record.state, opensAt: window?.opens ?? null, dueAt: window?.due ?? null, lessonIds: anchoredLessons(record) })
+      out.push({
+        assignmentId: record.id,
+        classId,
+        title: record.title,
+        state: record.state,
+        opensAt: window?.opens ?? null,
+        dueAt: window?.due ?? null,
+        lessonIds: anchoredLessons(record),
+      })
     }
   }
   return out

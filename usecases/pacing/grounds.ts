@@ -15,13 +15,26 @@ export interface ClassGround {
   readonly calendar: ClassCalendar
   readonly layout: Layout | null
   readonly ground: Ground
-  readonly schoolDays: readonly { readonly on: IsoDay, readonly startsAt: Instant, readonly endsAt: Instant }[]
+  readonly schoolDays: readonly {
+    readonly on: IsoDay
+    readonly startsAt: Instant
+    readonly endsAt: Instant
+  }[]
 }
 
 /** Computes calendars and layouts of classes; years and plans are loaded once for all. */
-export async function groundsOf(tx: Connection, records: readonly ClassRecord[]): Promise<ReadonlyMap<ClassId, ClassGround>> {
-  const years = await yearsById(tx, records.map(r => r.yearId))
-  const plans = await plansById(tx, records.flatMap(r => (r.planId === null ? [] : [r.planId])))
+export async function groundsOf(
+  tx: Connection,
+  records: readonly ClassRecord[],
+): Promise<ReadonlyMap<ClassId, ClassGround>> {
+  const years = await yearsById(
+    tx,
+    records.map((r) => r.yearId),
+  )
+  const plans = await plansById(
+    tx,
+    records.flatMap((r) => (r.planId === null ? [] : [r.planId])),
+  )
   const zones = new Map<string, Zone>()
   const days = new Map<SchoolYear, ClassGround['schoolDays']>()
   const out = new Map<ClassId, ClassGround>()
@@ -31,15 +44,23 @@ export async function groundsOf(tx: Connection, records: readonly ClassRecord[])
     const zone = zones.get(year.zone) ?? zoneOf(year.zone)
     zones.set(year.zone, zone)
     if (!days.has(year)) days.set(year, instructionalDays(year, zone))
-    const plan = record.planId === null ? null : plans.get(record.planId)?.plan ?? null
+    const plan = record.planId === null ? null : (plans.get(record.planId)?.plan ?? null)
     const calendar = meetings(year, record.id, record.pattern, record.pacing.changes, zone)
     const layout = plan ? layOut(plan, calendar.meetings, { pacing: record.pacing, terms: year.terms }) : null
-    const ground: Ground = { zone, firstOn: year.firstOn, lastOn: year.lastOn, meetings: calendar.meetings, extents: layout ? extentsOf(layout) : null }
+    const ground: Ground = {
+      zone,
+      firstOn: year.firstOn,
+      lastOn: year.lastOn,
+      meetings: calendar.meetings,
+      extents: layout ? extentsOf(layout) : null,
+    }
     out.set(record.id, { record, year, plan, calendar, layout, ground, schoolDays: days.get(year) ?? [] })
   }
   return out
 }
 
 function instructionalDays(year: SchoolYear, zone: Zone): ClassGround['schoolDays'] {
-  return schoolDays(year).filter(d => d.closedBy === null).map(d => ({ on: d.on, startsAt: zone.at(d.on, 0), endsAt: zone.at(d.on, 1440) }))
+  return schoolDays(year)
+    .filter((d) => d.closedBy === null)
+    .map((d) => ({ on: d.on, startsAt: zone.at(d.on, 0), endsAt: zone.at(d.on, 1440) }))
 }

@@ -4,7 +4,17 @@ import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access
 import type { AccessRefusal, Actor } from '#core/access'
 import { singlesOf } from '#core/pacing'
 import type { PacingCommand, PacingState } from '#core/pacing'
-import { classesById, classesOfSchool, classesWithPlan, plansById, saveClass, savePlan, saveYear, teachersOf, yearsById } from '#db/repositories'
+import {
+  classesById,
+  classesOfSchool,
+  classesWithPlan,
+  plansById,
+  saveClass,
+  savePlan,
+  saveYear,
+  teachersOf,
+  yearsById,
+} from '#db/repositories'
 import type { ClassRecord, Connection, PlanRecord, YearRecord } from '#db/repositories'
 
 /** What an act is about, loaded: the state it changes and the records that hold it. */
@@ -16,7 +26,11 @@ export interface Planning {
   readonly state: PacingState
 }
 
-interface Named { readonly classIds: ReadonlySet<ClassId>, readonly yearIds: ReadonlySet<YearId>, readonly planIds: ReadonlySet<PlanId> }
+interface Named {
+  readonly classIds: ReadonlySet<ClassId>
+  readonly yearIds: ReadonlySet<YearId>
+  readonly planIds: ReadonlySet<PlanId>
+}
 
 /** The ids an act names. */
 export function namedIn(command: PacingCommand): Named {
@@ -33,7 +47,11 @@ export function namedIn(command: PacingCommand): Named {
  * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own, and the school year as office;
  * a day note that names classes may be set by who teaches all of them.
  */
-export async function loadPlanning(tx: Connection, actor: Actor, command: PacingCommand): Promise<Result<Planning, AccessRefusal>> {
+export async function loadPlanning(
+  tx: Connection,
+  actor: Actor,
+  command: PacingCommand,
+): Promise<Result<Planning, AccessRefusal>> {
   const named = namedIn(command)
   const plans = await plansById(tx, [...named.planIds])
   for (const id of named.planIds) {
@@ -44,24 +62,59 @@ export async function loadPlanning(tx: Connection, actor: Actor, command: Pacing
   const records = await classesById(tx, [...named.classIds])
   const allowed = await mayRunAll(tx, actor, [...named.classIds], records)
   if (!allowed.ok) return allowed
-  const reached = [...records, ...await reachedBy(tx, actor, named)]
+  const reached = [...records, ...(await reachedBy(tx, actor, named))]
   const yearId = [...named.yearIds][0] ?? reached[0]?.yearId
   const year = yearId ? (await yearsById(tx, [yearId])).get(yearId) : undefined
   if (!year && named.planIds.size === 0) return refuse({ code: 'access/not-found', what: 'school year' })
-  if (year && (year.schoolId !== actor.schoolId || reached.some(r => r.yearId !== year.year.id && named.classIds.has(r.id)))) return refuse({ code: 'access/not-found', what: 'school year' })
+  if (
+    year &&
+    (year.schoolId !== actor.schoolId ||
+      reached.some((r) => r.yearId !== year.year.id && named.classIds.has(r.id)))
+  )
+    return refuse({ code: 'access/not-found', what: 'school year' })
   const notes = await mayNote(tx, actor, command)
   if (!notes.ok) return notes
-  const all = new Map([...plans, ...await plansById(tx, reached.flatMap(r => r.planId ?? []))])
-  const classes = new Map(reached.map(r => [r.id, r]))
+  const all = new Map([
+    ...plans,
+    ...(await plansById(
+      tx,
+      reached.flatMap((r) => r.planId ?? []),
+    )),
+  ])
+  const classes = new Map(reached.map((r) => [r.id, r]))
   // a plan that no class follows yet belongs to no year; nothing in it looks at one
-  const of = year ?? { year: { id: '' as YearId, name: '', zone: 'UTC', firstOn: '' as never, lastOn: '' as never, weekdays: [], terms: [], notes: [], rotation: null }, schoolId: actor.schoolId, version: 0 }
-  return ok({ year: of, plans: all, classes, state: { year: of.year, plans: new Map([...all].map(([id, p]) => [id, p.plan])), classes } })
+  const of = year ?? {
+    year: {
+      id: '' as YearId,
+      name: '',
+      zone: 'UTC',
+      firstOn: '' as never,
+      lastOn: '' as never,
+      weekdays: [],
+      terms: [],
+      notes: [],
+      rotation: null,
+    },
+    schoolId: actor.schoolId,
+    version: 0,
+  }
+  return ok({
+    year: of,
+    plans: all,
+    classes,
+    state: { year: of.year, plans: new Map([...all].map(([id, p]) => [id, p.plan])), classes },
+  })
 }
 
-async function mayRunAll(tx: Connection, actor: Actor, ids: readonly ClassId[], records: readonly ClassRecord[]): Promise<Result<true, AccessRefusal>> {
+async function mayRunAll(
+  tx: Connection,
+  actor: Actor,
+  ids: readonly ClassId[],
+  records: readonly ClassRecord[],
+): Promise<Result<true, AccessRefusal>> {
   const teachers = await teachersOf(tx, ids)
   for (const id of ids) {
-    const record = records.find(r => r.id === id)
+    const record = records.find((r) => r.id === id)
     const facts = record && { schoolId: record.schoolId, teacherIds: teachers.get(id) ?? [] }
     if (!facts || !canSeeClass(actor, facts)) return refuse({ code: 'access/not-found', what: 'class' })
     if (!canRunClass(actor, facts)) return refuse({ code: 'access/denied' })
@@ -70,13 +123,22 @@ async function mayRunAll(tx: Connection, actor: Actor, ids: readonly ClassId[], 
 }
 
 /** Classes that a note's year or a plan reaches beyond those named. */
-async function reachedBy(tx: Connection, actor: Actor, { classIds, yearIds, planIds }: Named): Promise<ClassRecord[]> {
-  const found = yearIds.size > 0 ? (await classesOfSchool(tx, actor.schoolId)).filter(c => yearIds.has(c.yearId)) : []
-  for (const id of planIds) found.push(...await classesWithPlan(tx, id))
-  return found.filter((c, i) => !classIds.has(c.id) && found.findIndex(x => x.id === c.id) === i)
+async function reachedBy(
+  tx: Connection,
+  actor: Actor,
+  { classIds, yearIds, planIds }: Named,
+): Promise<ClassRecord[]> {
+  const found =
+    yearIds.size > 0 ? (await classesOfSchool(tx, actor.schoolId)).filter((c) => yearIds.has(c.yearId)) : []
+  for (const id of planIds) found.push(...(await classesWithPlan(tx, id)))
+  return found.filter((c, i) => !classIds.has(c.id) && found.findIndex((x) => x.id === c.id) === i)
 }
 
-async function mayNote(tx: Connection, actor: Actor, command: PacingCommand): Promise<Result<true, AccessRefusal>> {
+async function mayNote(
+  tx: Connection,
+  actor: Actor,
+  command: PacingCommand,
+): Promise<Result<true, AccessRefusal>> {
   if (canEditYear(actor, actor.schoolId)) return ok(true)
   for (const one of singlesOf(command)) {
     if (one.kind === 'year') return refuse({ code: 'access/denied' })
@@ -92,19 +154,30 @@ async function mayNote(tx: Connection, actor: Actor, command: PacingCommand): Pr
 }
 
 /** Saves what differs between two states of a planning; gives the classes whose layout may be another now. */
-export async function savePlanning(tx: Connection, planning: Planning, next: PacingState): Promise<readonly ClassId[]> {
+export async function savePlanning(
+  tx: Connection,
+  planning: Planning,
+  next: PacingState,
+): Promise<readonly ClassId[]> {
   const same = planning.state
   const mustSave = (done: boolean) => {
     if (!done) throw new Error('changed inside its own transaction')
   }
   if (next.year !== same.year) mustSave(await saveYear(tx, next.year, planning.year.version))
-  for (const [id, plan] of next.plans) if (plan !== same.plans.get(id)) mustSave(await savePlan(tx, { ...(planning.plans.get(id) as PlanRecord), plan }))
+  for (const [id, plan] of next.plans)
+    if (plan !== same.plans.get(id))
+      mustSave(await savePlan(tx, { ...(planning.plans.get(id) as PlanRecord), plan }))
   const touched: ClassId[] = []
   for (const [id, record] of planning.classes) {
     const { pacing, pattern } = next.classes.get(id) ?? record
     const isOther = pacing !== record.pacing || pattern !== record.pattern
     if (isOther) mustSave(await saveClass(tx, { ...record, pacing, pattern }))
-    if (isOther || next.year !== same.year || (record.planId && next.plans.get(record.planId) !== same.plans.get(record.planId))) touched.push(id)
+    if (
+      isOther ||
+      next.year !== same.year ||
+      (record.planId && next.plans.get(record.planId) !== same.plans.get(record.planId))
+    )
+      touched.push(id)
   }
   return touched
 }

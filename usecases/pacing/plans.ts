@@ -18,12 +18,20 @@ import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
 /** Dry run of an outline. */
-export async function readOutline(_deps: Deps, actor: Actor, text: string): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal>> {
+export async function readOutline(
+  _deps: Deps,
+  actor: Actor,
+  text: string,
+): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal>> {
   return isTeacher(actor) ? parseOutline(text) : refuse({ code: 'access/denied' })
 }
 
 /** Dry run of a plan table. */
-export async function readPlanTable(_deps: Deps, actor: Actor, text: string): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal>> {
+export async function readPlanTable(
+  _deps: Deps,
+  actor: Actor,
+  text: string,
+): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal>> {
   return isTeacher(actor) ? parsePlanTable(text) : refuse({ code: 'access/denied' })
 }
 
@@ -32,46 +40,115 @@ export async function showPlan(deps: Deps, actor: Actor, planId: PlanId) {
   const tx = deps.store.read
   const known = (await plansById(tx, [planId])).get(planId)
   if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found' as const, what: 'plan' })
-  const classes = (await classesInView(tx, actor)).filter(c => c.planId === planId)
+  const classes = (await classesInView(tx, actor)).filter((c) => c.planId === planId)
   const years = await yearsOf(tx, actor.schoolId)
-  const year = years.find(y => y.year.id === classes[0]?.yearId) ?? years[0] ?? null
-  return ok({ plan: known.plan, mayEdit: canEditPlan(actor, known), owner: (await userById(tx, known.ownerId))?.name ?? '', year: year?.year ?? null, classes: classes.map(c => ({ id: c.id, name: c.name })) })
+  const year = years.find((y) => y.year.id === classes[0]?.yearId) ?? years[0] ?? null
+  return ok({
+    plan: known.plan,
+    mayEdit: canEditPlan(actor, known),
+    owner: (await userById(tx, known.ownerId))?.name ?? '',
+    year: year?.year ?? null,
+    classes: classes.map((c) => ({ id: c.id, name: c.name })),
+  })
 }
 
 /** Takes a plan of the school as one's own, to reshape it; lessons get ids of their own. */
-export async function copyPlan(deps: Deps, actor: Actor, planId: PlanId): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
+export async function copyPlan(
+  deps: Deps,
+  actor: Actor,
+  planId: PlanId,
+): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
   const known = (await plansById(deps.store.read, [planId])).get(planId)
   if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found', what: 'plan' })
   const { plan } = known
-  const units = new Map(plan.units.map(u => [u.id, asId<UnitId>(deps.ids.newId())]))
-  const lessons = plan.lessons.map(l => ({ ...l, id: asId<LessonId>(deps.ids.newId()), unitId: units.get(l.unitId) as UnitId }))
-  return keepPlan(deps, actor, { ...plan, id: asId<PlanId>(deps.ids.newId()), title: `Copy of ${plan.title}`.slice(0, 80), units: plan.units.map(u => ({ ...u, id: units.get(u.id) as UnitId })), lessons }, known.bookId)
+  const units = new Map(plan.units.map((u) => [u.id, asId<UnitId>(deps.ids.newId())]))
+  const lessons = plan.lessons.map((l) => ({
+    ...l,
+    id: asId<LessonId>(deps.ids.newId()),
+    unitId: units.get(l.unitId) as UnitId,
+  }))
+  return keepPlan(
+    deps,
+    actor,
+    {
+      ...plan,
+      id: asId<PlanId>(deps.ids.newId()),
+      title: `Copy of ${plan.title}`.slice(0, 80),
+      units: plan.units.map((u) => ({ ...u, id: units.get(u.id) as UnitId })),
+      lessons,
+    },
+    known.bookId,
+  )
 }
 
 /** Makes a plan from an outline; refused with the line numbers while rows are bad. Lengths may shrink to half and grow to double. */
-export async function makePlan(deps: Deps, actor: Actor, input: { readonly title: string, readonly course: string, readonly text: string }): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal>> {
+export async function makePlan(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly title: string; readonly course: string; readonly text: string },
+): Promise<
+  Result<{ readonly planId: PlanId }, AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal>
+> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const outline = parseOutline(input.text)
   if (!outline.ok) return outline
-  if (outline.value.bad.length > 0) return refuse({ code: 'audience/bad-rows', field: 'text', lines: outline.value.bad.map(b => b.line) })
-  const titles = [...new Set(outline.value.lessons.map(l => l.unit))]
-  const units = titles.map((title, i) => ({ id: asId<UnitId>(deps.ids.newId()), number: String(i + 1), title, partId: null }))
+  if (outline.value.bad.length > 0)
+    return refuse({ code: 'audience/bad-rows', field: 'text', lines: outline.value.bad.map((b) => b.line) })
+  const titles = [...new Set(outline.value.lessons.map((l) => l.unit))]
+  const units = titles.map((title, i) => ({
+    id: asId<UnitId>(deps.ids.newId()),
+    number: String(i + 1),
+    title,
+    partId: null,
+  }))
   const counts = new Map<string, number>()
   const lessons = outline.value.lessons.map((l): PlanLesson => {
     const unit = titles.indexOf(l.unit)
     const number = (counts.get(l.unit) ?? 0) + 1
     counts.set(l.unit, number)
-    return { id: asId<LessonId>(deps.ids.newId()), unitId: units[unit]?.id as UnitId, number: `${unit + 1}.${number}`, title: l.title, kind: 'lesson', weight: 'core', fixed: null, notAfterBreak: false, bookLessonId: null, length: lengthAround(l.meetings) }
+    return {
+      id: asId<LessonId>(deps.ids.newId()),
+      unitId: units[unit]?.id as UnitId,
+      number: `${unit + 1}.${number}`,
+      title: l.title,
+      kind: 'lesson',
+      weight: 'core',
+      fixed: null,
+      notAfterBreak: false,
+      bookLessonId: null,
+      length: lengthAround(l.meetings),
+    }
   })
-  return keepPlan(deps, actor, { id: asId<PlanId>(deps.ids.newId()), title: input.title, course: input.course, parts: [], units, lessons }, null)
+  return keepPlan(
+    deps,
+    actor,
+    {
+      id: asId<PlanId>(deps.ids.newId()),
+      title: input.title,
+      course: input.course,
+      parts: [],
+      units,
+      lessons,
+    },
+    null,
+  )
 }
 
 function lengthAround(typical: number): PlanLesson['length'] {
-  return { unit: 'meetings', min: Math.max(0.5, Math.ceil(typical) / 2), typical, max: Math.min(40, typical * 2) }
+  return {
+    unit: 'meetings',
+    min: Math.max(0.5, Math.ceil(typical) / 2),
+    typical,
+    max: Math.min(40, typical * 2),
+  }
 }
 
 /** Takes a textbook's ready plan with its typical lengths. */
-export async function adoptBook(deps: Deps, actor: Actor, bookId: BookId): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
+export async function adoptBook(
+  deps: Deps,
+  actor: Actor,
+  bookId: BookId,
+): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const book = await bookById(deps.store.read, bookId)
   if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
@@ -79,34 +156,76 @@ export async function adoptBook(deps: Deps, actor: Actor, bookId: BookId): Promi
 }
 
 function readyPlan(deps: Deps, book: Book): Plan {
-  const units = book.units.map(u => ({ id: asId<UnitId>(deps.ids.newId()), number: u.number, title: u.title, partId: null }))
-  const lessons = book.units.flatMap((u, i) => u.lessons.map((l): PlanLesson => ({
-    id: asId<LessonId>(deps.ids.newId()), unitId: units[i]?.id as UnitId, number: l.number, title: l.title, kind: l.kind, fixed: null, notAfterBreak: l.kind === 'test', bookLessonId: l.id,
-    weight: l.kind === 'project' ? 'useful' : l.kind === 'review' ? 'optional' : 'core', length: l.kind === 'test' ? { ...lengthAround(l.typicalMeetings), min: l.typicalMeetings } : lengthAround(l.typicalMeetings),
-  })))
-  return { id: asId<PlanId>(deps.ids.newId()), title: `${book.title}: ready plan`, course: book.course, parts: [], units, lessons }
+  const units = book.units.map((u) => ({
+    id: asId<UnitId>(deps.ids.newId()),
+    number: u.number,
+    title: u.title,
+    partId: null,
+  }))
+  const lessons = book.units.flatMap((u, i) =>
+    u.lessons.map((l): PlanLesson => ({
+      id: asId<LessonId>(deps.ids.newId()),
+      unitId: units[i]?.id as UnitId,
+      number: l.number,
+      title: l.title,
+      kind: l.kind,
+      fixed: null,
+      notAfterBreak: l.kind === 'test',
+      bookLessonId: l.id,
+      weight: l.kind === 'project' ? 'useful' : l.kind === 'review' ? 'optional' : 'core',
+      length:
+        l.kind === 'test'
+          ? { ...lengthAround(l.typicalMeetings), min: l.typicalMeetings }
+          : lengthAround(l.typicalMeetings),
+    })),
+  )
+  return {
+    id: asId<PlanId>(deps.ids.newId()),
+    title: `${book.title}: ready plan`,
+    course: book.course,
+    parts: [],
+    units,
+    lessons,
+  }
 }
 
-async function keepPlan(deps: Deps, actor: Actor, plan: Plan, bookId: BookId | null): Promise<Result<{ readonly planId: PlanId }, PacingRefusal>> {
+async function keepPlan(
+  deps: Deps,
+  actor: Actor,
+  plan: Plan,
+  bookId: BookId | null,
+): Promise<Result<{ readonly planId: PlanId }, PacingRefusal>> {
   const checked = checkPlan(plan)
   if (!checked.ok) return checked
-  await deps.store.write(tx => addPlan(tx, { plan, schoolId: actor.schoolId, ownerId: actor.userId, bookId, version: 1 }))
+  await deps.store.write((tx) =>
+    addPlan(tx, { plan, schoolId: actor.schoolId, ownerId: actor.userId, bookId, version: 1 }),
+  )
   return ok({ planId: plan.id })
 }
 
 /** Lays a plan onto classes the actor teaches. What does not fit is listed for the class with least room. */
-export async function layPlan(deps: Deps, actor: Actor, input: { readonly planId: PlanId, readonly classIds: readonly ClassId[] }) {
+export async function layPlan(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
+) {
   return writing(deps.store, async (tx) => {
     const known = (await plansById(tx, [input.planId])).get(input.planId)
-    if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found' as const, what: 'plan' })
+    if (!known || !canSeePlan(actor, known))
+      return refuse({ code: 'access/not-found' as const, what: 'plan' })
     const laid: ClassRecord[] = []
     for (const classId of new Set(input.classIds)) {
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
-      laid.push(found.value.planId === input.planId ? found.value : await putOn(tx, deps, found.value, input.planId))
+      laid.push(
+        found.value.planId === input.planId ? found.value : await putOn(tx, deps, found.value, input.planId),
+      )
     }
     const grounds = [...(await groundsOf(tx, laid)).values()]
-    await refreshWork(tx, laid.map(r => r.id))
+    await refreshWork(
+      tx,
+      laid.map((r) => r.id),
+    )
     return ok({ classes: laid.length, ...fitOf(grounds) })
   })
 }
@@ -115,7 +234,13 @@ export async function layPlan(deps: Deps, actor: Actor, input: { readonly planId
 async function putOn(tx: Connection, deps: Deps, record: ClassRecord, planId: PlanId): Promise<ClassRecord> {
   const bare = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
   const { layout, calendar } = (await groundsOf(tx, [bare])).get(record.id) as ClassGround
-  const next = { ...bare, pacing: { ...bare.pacing, baseline: layout ? baselineOf(layout, calendar.meetings, deps.clock.now()) : null } }
+  const next = {
+    ...bare,
+    pacing: {
+      ...bare.pacing,
+      baseline: layout ? baselineOf(layout, calendar.meetings, deps.clock.now()) : null,
+    },
+  }
   await saveClass(tx, next)
   await dropJournalOf(tx, record.id)
   return { ...next, version: next.version + 1 }
@@ -124,12 +249,28 @@ async function putOn(tx: Connection, deps: Deps, record: ClassRecord, planId: Pl
 /** Placed, left over and not placed, of the class with least room. */
 function fitOf(grounds: readonly ClassGround[]) {
   const fits = grounds.map(({ plan, layout }) => ({
-    placed: layout?.placements.filter(p => p.placed).length ?? 0,
+    placed: layout?.placements.filter((p) => p.placed).length ?? 0,
     slackHalves: layout?.slackHalves ?? 0,
     notPlaced: (layout?.placements ?? []).flatMap((p) => {
-      const lesson = plan?.lessons.find(l => l.id === p.lessonId)
-      return p.placed || !lesson ? [] : [{ lessonId: p.lessonId, number: lesson.number, title: lesson.title, needHalves: p.halves, freeHalves: 'freeHalves' in p.because ? p.because.freeHalves : null }]
+      const lesson = plan?.lessons.find((l) => l.id === p.lessonId)
+      return p.placed || !lesson
+        ? []
+        : [
+            {
+              lessonId: p.lessonId,
+              number: lesson.number,
+              title: lesson.title,
+              needHalves: p.halves,
+              freeHalves: 'freeHalves' in p.because ? p.because.freeHalves : null,
+            },
+          ]
     }),
   }))
-  return fits.sort((a, b) => b.notPlaced.length - a.notPlaced.length || a.slackHalves - b.slackHalves)[0] ?? { placed: 0, slackHalves: 0, notPlaced: [] }
+  return (
+    fits.sort((a, b) => b.notPlaced.length - a.notPlaced.length || a.slackHalves - b.slackHalves)[0] ?? {
+      placed: 0,
+      slackHalves: 0,
+      notPlaced: [],
+    }
+  )
 }

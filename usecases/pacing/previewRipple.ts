@@ -16,7 +16,16 @@ import { windowOfClass } from '../work/previewWork'
 import { loadPlanning } from './planningState'
 
 /** What a change would do to every class in view that it reaches, for each way out, anchored work included. Changes nothing. */
-export async function previewRipple(deps: Deps, actor: Actor, change: PacingCommand): Promise<Result<{ readonly classes: readonly Awaited<ReturnType<typeof rippleOf>>[] }, AccessRefusal | PacingRefusal | CalendarRefusal>> {
+export async function previewRipple(
+  deps: Deps,
+  actor: Actor,
+  change: PacingCommand,
+): Promise<
+  Result<
+    { readonly classes: readonly Awaited<ReturnType<typeof rippleOf>>[] },
+    AccessRefusal | PacingRefusal | CalendarRefusal
+  >
+> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const tx = deps.store.read
   const planning = await loadPlanning(tx, actor, change)
@@ -24,23 +33,56 @@ export async function previewRipple(deps: Deps, actor: Actor, change: PacingComm
   const { state, classes } = planning.value
   const changed = act(state, change)
   if (!changed.ok) return changed
-  const inView = new Set((await classesInView(tx, actor)).map(c => c.id))
-  const reached = [...classes.values()].filter(c => inView.has(c.id) && c.planId !== null).sort((a, b) => a.position - b.position)
-  const work = (await assignmentsById(tx, await assignmentIdsTouching(tx, reached.map(c => c.id)))).filter(w => w.state !== 'withdrawn')
-  const begun = await begunBy(tx, work.map(w => w.id))
-  const rosters = await learnersOf(tx, reached.map(c => c.id))
+  const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
+  const reached = [...classes.values()]
+    .filter((c) => inView.has(c.id) && c.planId !== null)
+    .sort((a, b) => a.position - b.position)
+  const work = (
+    await assignmentsById(
+      tx,
+      await assignmentIdsTouching(
+        tx,
+        reached.map((c) => c.id),
+      ),
+    )
+  ).filter((w) => w.state !== 'withdrawn')
+  const begun = await begunBy(
+    tx,
+    work.map((w) => w.id),
+  )
+  const rosters = await learnersOf(
+    tx,
+    reached.map((c) => c.id),
+  )
   const out = []
-  for (const { id } of reached) out.push(rippleOf(id, state, changed.value, changedLesson(change, id), work, new Set((rosters.get(id) ?? []).map(l => l.id)), begun))
+  for (const { id } of reached)
+    out.push(
+      rippleOf(
+        id,
+        state,
+        changed.value,
+        changedLesson(change, id),
+        work,
+        new Set((rosters.get(id) ?? []).map((l) => l.id)),
+        begun,
+      ),
+    )
   return ok({ classes: out })
 }
 
 /** The lesson that a change of one class is about. */
 function changedLesson(change: PacingCommand, classId: ClassId): LessonId | null {
-  const about = singlesOf(change).find(c => (c.kind === 'length' || c.kind === 'lesson') && c.classId === classId)
+  const about = singlesOf(change).find(
+    (c) => (c.kind === 'length' || c.kind === 'lesson') && c.classId === classId,
+  )
   return about && 'lessonId' in about ? about.lessonId : null
 }
 
-interface OneClass { readonly side: ClassSide, readonly calendar: ClassCalendar, readonly ground: (layout: Layout) => Ground }
+interface OneClass {
+  readonly side: ClassSide
+  readonly calendar: ClassCalendar
+  readonly ground: (layout: Layout) => Ground
+}
 
 function classAt(state: PacingState, classId: ClassId): OneClass {
   const of = state.classes.get(classId)
@@ -49,19 +91,55 @@ function classAt(state: PacingState, classId: ClassId): OneClass {
   const zone = zoneOf(state.year.zone)
   const calendar = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
   return {
-    calendar, side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },
-    ground: layout => ({ zone, firstOn: state.year.firstOn, lastOn: state.year.lastOn, meetings: calendar.meetings, extents: extentsOf(layout) }),
+    calendar,
+    side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },
+    ground: (layout) => ({
+      zone,
+      firstOn: state.year.firstOn,
+      lastOn: state.year.lastOn,
+      meetings: calendar.meetings,
+      extents: extentsOf(layout),
+    }),
   }
 }
 
-function rippleOf(classId: ClassId, before: PacingState, after: PacingState, changed: LessonId | null, work: readonly AssignmentRecord[], roster: ReadonlySet<string>, begun: ReadonlySet<string>) {
+function rippleOf(
+  classId: ClassId,
+  before: PacingState,
+  after: PacingState,
+  changed: LessonId | null,
+  work: readonly AssignmentRecord[],
+  roster: ReadonlySet<string>,
+  begun: ReadonlySet<string>,
+) {
   const [was, now] = [classAt(before, classId), classAt(after, classId)]
   const got = ripple(classId, was.side, now.side, changed)
-  const here = work.filter(w => w.targets.some(t => t.target.kind === 'class' && t.target.classId === classId)).map(w => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
-  const started = new Set([...begun].filter(key => roster.has(key.split(' ')[1] ?? '')).map(key => key.split(' ')[0]))
+  const here = work
+    .filter((w) => w.targets.some((t) => t.target.kind === 'class' && t.target.classId === classId))
+    .map((w) => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
+  const started = new Set(
+    [...begun].filter((key) => roster.has(key.split(' ')[1] ?? '')).map((key) => key.split(' ')[0]),
+  )
   const oldGround = was.ground(got.before)
-  const workOf = ({ layout }: RippleWay) => movedWindows(here, oldGround, now.ground(layout)).map(m => ({
-    assignmentId: m.id, title: here.find(w => w.id === m.id)?.title ?? '', begun: started.has(m.id), opensAt: m.before.opens, dueAt: m.before.due, newOpensAt: m.after?.opens ?? null, newDueAt: m.after?.due ?? null, stuck: m.after === null,
-  }))
-  return { classId, lostMeetings: got.lostMeetings, ways: got.ways.map(w => ({ way: w.way, commands: w.commands, consequence: w.consequence, work: workOf(w) })) }
+  const workOf = ({ layout }: RippleWay) =>
+    movedWindows(here, oldGround, now.ground(layout)).map((m) => ({
+      assignmentId: m.id,
+      title: here.find((w) => w.id === m.id)?.title ?? '',
+      begun: started.has(m.id),
+      opensAt: m.before.opens,
+      dueAt: m.before.due,
+      newOpensAt: m.after?.opens ?? null,
+      newDueAt: m.after?.due ?? null,
+      stuck: m.after === null,
+    }))
+  return {
+    classId,
+    lostMeetings: got.lostMeetings,
+    ways: got.ways.map((w) => ({
+      way: w.way,
+      commands: w.commands,
+      consequence: w.consequence,
+      work: workOf(w),
+    })),
+  }
 }

@@ -6,10 +6,18 @@ import { classById, classesOfSchool, classesTaughtBy, teachersOf } from '#db/rep
 import type { ClassRecord, Connection } from '#db/repositories'
 
 /** A class that the actor may change ('run') or look at ('see'). What one may not see is not found. */
-export async function classFor(tx: Connection, actor: Actor, classId: ClassId, act: 'run' | 'see'): Promise<Result<ClassRecord, AccessRefusal>> {
+export async function classFor(
+  tx: Connection,
+  actor: Actor,
+  classId: ClassId,
+  act: 'run' | 'see',
+): Promise<Result<ClassRecord, AccessRefusal>> {
   const record = await classById(tx, classId)
   if (!record) return refuse({ code: 'access/not-found', what: 'class' })
-  const facts = { schoolId: record.schoolId, teacherIds: (await teachersOf(tx, [classId])).get(classId) ?? [] }
+  const facts = {
+    schoolId: record.schoolId,
+    teacherIds: (await teachersOf(tx, [classId])).get(classId) ?? [],
+  }
   if (!canSeeClass(actor, facts)) return refuse({ code: 'access/not-found', what: 'class' })
   if (act === 'run' && !canRunClass(actor, facts)) return refuse({ code: 'access/denied' })
   return ok(record)

@@ -7,7 +7,18 @@ import type { Accommodation } from '#core/availability'
 import { checkPattern, lossesBetween } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
 import { AS_PLANNED } from '#core/pacing'
-import { addClass, addTeacher, classesOfSchool, groupsOf, learnersOf, saveAccommodation, saveGroup, teachersOf, userById, yearsById } from '#db/repositories'
+import {
+  addClass,
+  addTeacher,
+  classesOfSchool,
+  groupsOf,
+  learnersOf,
+  saveAccommodation,
+  saveGroup,
+  teachersOf,
+  userById,
+  yearsById,
+} from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
@@ -16,20 +27,49 @@ import { refreshWork } from '../work/refreshWork'
 import { classFor } from './classAccess'
 
 /** Adds a class taught by the actor, with a joining code. */
-export async function makeClass(deps: Deps, actor: Actor, input: { readonly yearId: YearId, readonly name: string, readonly shortName: string, readonly course: string, readonly pattern: readonly PatternRow[] }): Promise<Result<{ readonly classId: ClassId, readonly joinCode: string }, AccessRefusal | CalendarRefusal>> {
+export async function makeClass(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly yearId: YearId
+    readonly name: string
+    readonly shortName: string
+    readonly course: string
+    readonly pattern: readonly PatternRow[]
+  },
+): Promise<
+  Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
+> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  return writing(deps.store, async (tx): Promise<Result<{ readonly classId: ClassId, readonly joinCode: string }, AccessRefusal | CalendarRefusal>> => {
-    const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
-    if (!year || year.schoolId !== actor.schoolId) return refuse({ code: 'access/not-found', what: 'school year' })
-    const pattern = checkPattern(year.year, input.pattern)
-    if (!pattern.ok) return pattern
-    const classId = asId<ClassId>(deps.ids.newId())
-    const joinCode = deps.ids.newJoinCode()
-    const position = (await classesOfSchool(tx, actor.schoolId)).length
-    await addClass(tx, { ...input, id: classId, schoolId: actor.schoolId, joinCode, planId: null, position, version: 1, pacing: AS_PLANNED })
-    await addTeacher(tx, classId, actor.userId)
-    return ok({ classId, joinCode })
-  })
+  return writing(
+    deps.store,
+    async (
+      tx,
+    ): Promise<
+      Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
+    > => {
+      const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
+      if (!year || year.schoolId !== actor.schoolId)
+        return refuse({ code: 'access/not-found', what: 'school year' })
+      const pattern = checkPattern(year.year, input.pattern)
+      if (!pattern.ok) return pattern
+      const classId = asId<ClassId>(deps.ids.newId())
+      const joinCode = deps.ids.newJoinCode()
+      const position = (await classesOfSchool(tx, actor.schoolId)).length
+      await addClass(tx, {
+        ...input,
+        id: classId,
+        schoolId: actor.schoolId,
+        joinCode,
+        planId: null,
+        position,
+        version: 1,
+        pacing: AS_PLANNED,
+      })
+      await addTeacher(tx, classId, actor.userId)
+      return ok({ classId, joinCode })
+    },
+  )
 }
 
 /** A class with its roster, groups, timetable and lost meetings per term. */
@@ -41,43 +81,87 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
   const groups = await groupsOf(tx, [classId])
   const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
   const teacherIds = (await teachersOf(tx, [classId])).get(classId) ?? []
-  const teachers = await Promise.all(teacherIds.map(async id => (await userById(tx, id))?.name ?? ''))
+  const teachers = await Promise.all(teacherIds.map(async (id) => (await userById(tx, id))?.name ?? ''))
   const { id, name, shortName, course, joinCode, version, pattern, planId } = record
   return ok({
-    id, name, shortName, course, joinCode, version, pattern, planId, year, teachers, planTitle: plan?.title ?? null, mayRun: canRunClass(actor, { schoolId: record.schoolId, teacherIds }),
-    learners: learners.map(l => ({ id: l.id, name: l.name, signIn: l.joined ? l.signIn : null, accommodation: l.accommodation, groupIds: groups.filter(g => g.learnerIds.includes(l.id)).map(g => g.id) })),
-    groups: groups.map(g => ({ id: g.id, name: g.name })),
+    id,
+    name,
+    shortName,
+    course,
+    joinCode,
+    version,
+    pattern,
+    planId,
+    year,
+    teachers,
+    planTitle: plan?.title ?? null,
+    mayRun: canRunClass(actor, { schoolId: record.schoolId, teacherIds }),
+    learners: learners.map((l) => ({
+      id: l.id,
+      name: l.name,
+      signIn: l.joined ? l.signIn : null,
+      accommodation: l.accommodation,
+      groupIds: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.id),
+    })),
+    groups: groups.map((g) => ({ id: g.id, name: g.name })),
     meetings: calendar.meetings.length,
     lost: calendar.lost.map(({ on, because }) => ({ on, because })),
-    terms: year.terms.map(t => ({ name: t.name, ...lossesBetween(calendar, t.firstOn, t.lastOn) })),
+    terms: year.terms.map((t) => ({ name: t.name, ...lossesBetween(calendar, t.firstOn, t.lastOn) })),
   })
 }
 
 /** Makes a group within a class, or replaces its name and members. Groups may overlap. */
-export async function keepGroup(deps: Deps, actor: Actor, input: { readonly classId: ClassId, readonly groupId: GroupId | null, readonly name: string, readonly learnerIds: readonly UserId[] }): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> {
-  return writing(deps.store, async (tx): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> => {
-    const found = await classFor(tx, actor, input.classId, 'run')
-    if (!found.ok) return found
-    const roster = new Set((await learnersOf(tx, [input.classId])).get(input.classId)?.map(l => l.id))
-    const stranger = input.learnerIds.find(id => !roster.has(id))
-    if (stranger) return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: stranger })
-    const known = (await groupsOf(tx, [input.classId])).find(g => g.id === input.groupId)
-    if (input.groupId !== null && !known) return refuse({ code: 'access/not-found', what: 'group' })
-    const group = { id: known?.id ?? asId<GroupId>(deps.ids.newId()), schoolId: actor.schoolId, ownerId: known?.ownerId ?? actor.userId, classId: input.classId, name: input.name, learnerIds: [...new Set(input.learnerIds)] }
-    await saveGroup(tx, group)
-    return ok({ groupId: group.id })
-  })
+export async function keepGroup(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly classId: ClassId
+    readonly groupId: GroupId | null
+    readonly name: string
+    readonly learnerIds: readonly UserId[]
+  },
+): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> {
+  return writing(
+    deps.store,
+    async (tx): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> => {
+      const found = await classFor(tx, actor, input.classId, 'run')
+      if (!found.ok) return found
+      const roster = new Set((await learnersOf(tx, [input.classId])).get(input.classId)?.map((l) => l.id))
+      const stranger = input.learnerIds.find((id) => !roster.has(id))
+      if (stranger) return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: stranger })
+      const known = (await groupsOf(tx, [input.classId])).find((g) => g.id === input.groupId)
+      if (input.groupId !== null && !known) return refuse({ code: 'access/not-found', what: 'group' })
+      const group = {
+        id: known?.id ?? asId<GroupId>(deps.ids.newId()),
+        schoolId: actor.schoolId,
+        ownerId: known?.ownerId ?? actor.userId,
+        classId: input.classId,
+        name: input.name,
+        learnerIds: [...new Set(input.learnerIds)],
+      }
+      await saveGroup(tx, group)
+      return ok({ groupId: group.id })
+    },
+  )
 }
 
 /** Sets a learner's extra time, attempts and days; open and future work follows. */
-export async function setAccommodation(deps: Deps, actor: Actor, input: { readonly classId: ClassId, readonly learnerId: UserId, readonly accommodation: Accommodation }): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> {
-  return writing(deps.store, async (tx): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> => {
-    const found = await classFor(tx, actor, input.classId, 'run')
-    if (!found.ok) return found
-    const roster = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
-    if (!roster.some(l => l.id === input.learnerId)) return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: input.learnerId })
-    await saveAccommodation(tx, input.learnerId, input.accommodation)
-    await refreshWork(tx, [input.classId])
-    return ok({ done: true as const })
-  })
+export async function setAccommodation(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly learnerId: UserId; readonly accommodation: Accommodation },
+): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> {
+  return writing(
+    deps.store,
+    async (tx): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> => {
+      const found = await classFor(tx, actor, input.classId, 'run')
+      if (!found.ok) return found
+      const roster = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
+      if (!roster.some((l) => l.id === input.learnerId))
+        return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: input.learnerId })
+      await saveAccommodation(tx, input.learnerId, input.accommodation)
+      await refreshWork(tx, [input.classId])
+      return ok({ done: true as const })
+    },
+  )
 }

@@ -12,56 +12,127 @@ import { writing } from '../rollback'
 import { reachNewcomer } from '../work/refreshWork'
 import { classFor } from './classAccess'
 
-type Trial = RosterReading & { readonly known: readonly string[], readonly fresh: readonly string[] }
+type Trial = RosterReading & { readonly known: readonly string[]; readonly fresh: readonly string[] }
 
 /** Dry run: which rows would be added, which learners are in the class already, which rows are bad and why. */
-export async function readRoster(deps: Deps, actor: Actor, input: { readonly classId: ClassId, readonly text: string }): Promise<Result<Trial, AccessRefusal | FormatRefusal>> {
+export async function readRoster(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly text: string },
+): Promise<Result<Trial, AccessRefusal | FormatRefusal>> {
   const found = await classFor(deps.store.read, actor, input.classId, 'run')
   if (!found.ok) return found
   const reading = parseRoster(input.text)
   if (!reading.ok) return reading
   const { known, fresh } = await sorted(deps.store.read, input.classId, reading.value.entries)
-  return ok({ ...reading.value, known: known.map(e => e.name), fresh: fresh.map(e => e.name) })
+  return ok({ ...reading.value, known: known.map((e) => e.name), fresh: fresh.map((e) => e.name) })
 }
 
 async function sorted(tx: Connection, classId: ClassId, entries: readonly RosterEntry[]) {
   const roster = (await learnersOf(tx, [classId])).get(classId) ?? []
-  const byName = new Map(roster.map(l => [l.name.toLowerCase(), l.id]))
-  return { byName, known: entries.filter(e => byName.has(e.name.toLowerCase())), fresh: entries.filter(e => !byName.has(e.name.toLowerCase())) }
+  const byName = new Map(roster.map((l) => [l.name.toLowerCase(), l.id]))
+  return {
+    byName,
+    known: entries.filter((e) => byName.has(e.name.toLowerCase())),
+    fresh: entries.filter((e) => !byName.has(e.name.toLowerCase())),
+  }
 }
 
 /** Adds the rows of a roster, and their groups. All or nothing: refused with the line numbers while rows are bad, unless `skipBad`. */
-export async function addRoster(deps: Deps, actor: Actor, input: { readonly classId: ClassId, readonly text: string, readonly skipBad: boolean }): Promise<Result<{ readonly added: number, readonly known: number }, AccessRefusal | FormatRefusal | AudienceRefusal>> {
+export async function addRoster(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly text: string; readonly skipBad: boolean },
+): Promise<
+  Result<{ readonly added: number; readonly known: number }, AccessRefusal | FormatRefusal | AudienceRefusal>
+> {
   const reading = parseRoster(input.text)
   if (!reading.ok) return reading
-  return writing(deps.store, async (tx): Promise<Result<{ readonly added: number, readonly known: number }, AccessRefusal | AudienceRefusal>> => {
-    const found = await classFor(tx, actor, input.classId, 'run')
-    if (!found.ok) return found
-    if (reading.value.bad.length > 0 && !input.skipBad) return refuse({ code: 'audience/bad-rows', field: 'text', lines: reading.value.bad.map(b => b.line) })
-    const { byName, known, fresh } = await sorted(tx, input.classId, reading.value.entries)
-    const taken = await takenSignIns(tx, fresh.flatMap(e => e.signIn ?? []))
-    const clash = fresh.find(e => e.signIn !== null && taken.has(e.signIn))
-    if (clash) return refuse({ code: 'audience/sign-in-taken', field: 'text', line: clash.line, signIn: clash.signIn as string })
-    const createdAt = deps.clock.now()
-    const people = fresh.map((e): UserRecord => {
-      const id = asId<UserId>(deps.ids.newId())
-      return { id, schoolId: actor.schoolId, name: e.name, signIn: e.signIn ?? `waiting:${id}`, passwordHash: '', role: 'learner', office: false, accommodation: NO_ACCOMMODATION, createdAt }
-    })
-    await addUsers(tx, people)
-    await enrol(tx, input.classId, people.map(p => p.id), createdAt)
-    const idOf = new Map([...byName, ...people.map(p => [p.name.toLowerCase(), p.id] as const)])
-    await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
-    if (people.length > 0) await reachNewcomer(tx, input.classId)
-    return ok({ added: people.length, known: known.length })
-  })
+  return writing(
+    deps.store,
+    async (
+      tx,
+    ): Promise<
+      Result<{ readonly added: number; readonly known: number }, AccessRefusal | AudienceRefusal>
+    > => {
+      const found = await classFor(tx, actor, input.classId, 'run')
+      if (!found.ok) return found
+      if (reading.value.bad.length > 0 && !input.skipBad)
+        return refuse({
+          code: 'audience/bad-rows',
+          field: 'text',
+          lines: reading.value.bad.map((b) => b.line),
+        })
+      const { byName, known, fresh } = await sorted(tx, input.classId, reading.value.entries)
+      const taken = await takenSignIns(
+        tx,
+        fresh.flatMap((e) => e.signIn ?? []),
+      )
+      const clash = fresh.find((e) => e.signIn !== null && taken.has(e.signIn))
+      if (clash)
+        return refuse({
+          code: 'audience/sign-in-taken',
+          field: 'text',
+          line: clash.line,
+          signIn: clash.signIn as string,
+        })
+      const createdAt = deps.clock.now()
+      const people = fresh.map((e): UserRecord => {
+        const id = asId<UserId>(deps.ids.newId())
+        return {
+          id,
+          schoolId: actor.schoolId,
+          name: e.name,
+          signIn: e.signIn ?? `waiting:${id}`,
+          passwordHash: '',
+          role: 'learner',
+          office: false,
+          accommodation: NO_ACCOMMODATION,
+          createdAt,
+        }
+      })
+      await addUsers(tx, people)
+      await enrol(
+        tx,
+        input.classId,
+        people.map((p) => p.id),
+        createdAt,
+      )
+      const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
+      await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
+      if (people.length > 0) await reachNewcomer(tx, input.classId)
+      return ok({ added: people.length, known: known.length })
+    },
+  )
 }
 
-async function addToGroups(tx: Connection, deps: Deps, actor: Actor, classId: ClassId, entries: readonly RosterEntry[], idOf: ReadonlyMap<string, UserId>): Promise<void> {
+async function addToGroups(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  classId: ClassId,
+  entries: readonly RosterEntry[],
+  idOf: ReadonlyMap<string, UserId>,
+): Promise<void> {
   const wanted = new Map<string, UserId[]>()
-  for (const entry of entries) for (const name of entry.groups) wanted.set(name, [...(wanted.get(name) ?? []), idOf.get(entry.name.toLowerCase()) as UserId])
+  for (const entry of entries)
+    for (const name of entry.groups)
+      wanted.set(name, [...(wanted.get(name) ?? []), idOf.get(entry.name.toLowerCase()) as UserId])
   const existing = await groupsOf(tx, [classId])
   for (const [name, ids] of wanted) {
-    const known = existing.find(g => g.name.toLowerCase() === name.toLowerCase())
-    await saveGroup(tx, known ? { ...known, learnerIds: [...new Set([...known.learnerIds, ...ids])] } : { id: asId<GroupId>(deps.ids.newId()), schoolId: actor.schoolId, ownerId: actor.userId, classId, name: name.slice(0, 40), learnerIds: ids })
+    const known = existing.find((g) => g.name.toLowerCase() === name.toLowerCase())
+    await saveGroup(
+      tx,
+      known
+        ? { ...known, learnerIds: [...new Set([...known.learnerIds, ...ids])] }
+        : {
+            id: asId<GroupId>(deps.ids.newId()),
+            schoolId: actor.schoolId,
+            ownerId: actor.userId,
+            classId,
+            name: name.slice(0, 40),
+            learnerIds: ids,
+          },
+    )
   }
 }

@@ -11,14 +11,39 @@ export async function showOverview(deps: Deps, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' }) satisfies Result<never, AccessRefusal>
   const tx = deps.store.read
   const records = await classesInView(tx, actor)
-  const [years, plans, learners, teachers] = [await yearsOf(tx, actor.schoolId), await plansOf(tx, actor.schoolId), await learnersOf(tx, records.map(r => r.id)), await teachersOf(tx, records.map(r => r.id))]
+  const [years, plans, learners, teachers] = [
+    await yearsOf(tx, actor.schoolId),
+    await plansOf(tx, actor.schoolId),
+    await learnersOf(
+      tx,
+      records.map((r) => r.id),
+    ),
+    await teachersOf(
+      tx,
+      records.map((r) => r.id),
+    ),
+  ]
   return ok({
     years: years.map(({ year, version }) => ({ year, version })),
     classes: records.map(({ id, name, shortName, course, planId, yearId }) => ({
-      id, name, shortName, course, planId, yearId, planTitle: plans.find(p => p.plan.id === planId)?.plan.title ?? null,
-      learners: learners.get(id)?.length ?? 0, mine: teachers.get(id)?.includes(actor.userId) ?? false,
+      id,
+      name,
+      shortName,
+      course,
+      planId,
+      yearId,
+      planTitle: plans.find((p) => p.plan.id === planId)?.plan.title ?? null,
+      learners: learners.get(id)?.length ?? 0,
+      mine: teachers.get(id)?.includes(actor.userId) ?? false,
     })),
-    plans: plans.map(({ plan, ownerId }) => ({ id: plan.id, title: plan.title, course: plan.course, lessons: plan.lessons.length, meetings: plan.lessons.reduce((n, l) => n + l.length.typical, 0), mine: ownerId === actor.userId })),
+    plans: plans.map(({ plan, ownerId }) => ({
+      id: plan.id,
+      title: plan.title,
+      course: plan.course,
+      lessons: plan.lessons.length,
+      meetings: plan.lessons.reduce((n, l) => n + l.length.typical, 0),
+      mine: ownerId === actor.userId,
+    })),
     mayEditYear: canEditYear(actor, actor.schoolId),
   })
 }

@@ -10,16 +10,26 @@ import { addYear } from '#db/repositories'
 import type { Deps } from '../deps'
 
 /** Adds a school year. */
-export async function makeYear(deps: Deps, actor: Actor, input: Omit<SchoolYear, 'id'>): Promise<Result<{ readonly yearId: YearId }, AccessRefusal | CalendarRefusal>> {
+export async function makeYear(
+  deps: Deps,
+  actor: Actor,
+  input: Omit<SchoolYear, 'id'>,
+): Promise<Result<{ readonly yearId: YearId }, AccessRefusal | CalendarRefusal>> {
   if (!canEditYear(actor, actor.schoolId)) return refuse({ code: 'access/denied' })
   const year = checkYear({ id: asId<YearId>(deps.ids.newId()), ...input })
   if (!year.ok) return year
-  await deps.store.write(tx => addYear(tx, year.value, actor.schoolId))
+  await deps.store.write((tx) => addYear(tx, year.value, actor.schoolId))
   return ok({ yearId: year.value.id })
 }
 
 /** Dry run of an .ics file of closures. */
-export async function readClosures(_deps: Deps, actor: Actor, input: { readonly text: string, readonly firstOn: IsoDay, readonly lastOn: IsoDay, readonly zone: string }): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal>> {
+export async function readClosures(
+  _deps: Deps,
+  actor: Actor,
+  input: { readonly text: string; readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zone: string },
+): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  return isZone(input.zone) ? parseClosures(input.text, input) : refuse({ code: 'calendar/unknown-zone', field: 'zone', zone: input.zone })
+  return isZone(input.zone)
+    ? parseClosures(input.text, input)
+    : refuse({ code: 'calendar/unknown-zone', field: 'zone', zone: input.zone })
 }

@@ -12,53 +12,100 @@ import { resolveWork } from './world'
 import type { Assignable, World } from './world'
 
 /** One class's part of a preview; `problem` says why a window cannot stand there. */
-export interface ClassPreviewed { readonly classId: ClassId, readonly name: string, readonly learners: number, readonly window: Window | null, readonly span: WindowSpan | null, readonly problem: AvailabilityRefusal | null }
+export interface ClassPreviewed {
+  readonly classId: ClassId
+  readonly name: string
+  readonly learners: number
+  readonly window: Window | null
+  readonly span: WindowSpan | null
+  readonly problem: AvailabilityRefusal | null
+}
 export interface WorkPreview {
   readonly learners: number
   readonly classes: readonly ClassPreviewed[]
-  readonly who: readonly { readonly learnerId: UserId, readonly name: string, readonly classId: ClassId, readonly terms: LearnerTerms, readonly because: readonly Because<LearnerTerms>[] }[]
+  readonly who: readonly {
+    readonly learnerId: UserId
+    readonly name: string
+    readonly classId: ClassId
+    readonly terms: LearnerTerms
+    readonly because: readonly Because<LearnerTerms>[]
+  }[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
 }
 
 /** What publishing a draft would do: head-counts, each class's resolved window with the meetings inside it, and every learner's own terms. Changes nothing. */
-export async function previewWork(deps: Deps, actor: Actor, draft: Draft): Promise<Result<WorkPreview, DraftRefusal>> {
+export async function previewWork(
+  deps: Deps,
+  actor: Actor,
+  draft: Draft,
+): Promise<Result<WorkPreview, DraftRefusal>> {
   const checked = await checkedDraft(deps.store.read, actor, actor.userId, draft)
   if (!checked.ok) {
-    const nobody = checked.error.code === 'audience/nobody-chosen' || checked.error.code === 'attempts/bad-rules'
-    return nobody ? ok({ learners: 0, classes: [], who: [], targetCounts: draft.targets.map(() => 0), problems: [checked.error] }) : checked
+    const nobody =
+      checked.error.code === 'audience/nobody-chosen' || checked.error.code === 'attempts/bad-rules'
+    return nobody
+      ? ok({
+          learners: 0,
+          classes: [],
+          who: [],
+          targetCounts: draft.targets.map(() => 0),
+          problems: [checked.error],
+        })
+      : checked
   }
   const world = checked.value
   const work: Assignable = { ...draft, authorId: actor.userId }
   const resolution = resolveWork(work, world)
   const counts = headCounts(resolution.reached)
-  const classIds = [...new Set(resolution.reached.flatMap(r => r.classIds.slice(0, 1)))]
+  const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
   return ok({
     learners: resolution.reached.length,
-    classes: classIds.map(classId => previewClass(classId, work, world, counts.byClass.get(classId) ?? 0, resolution.problems)),
-    who: resolution.rows.map(row => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' })).sort((a, b) => (a.name < b.name ? -1 : 1)),
-    targetCounts: draft.targets.map(t => reach([t.target], world.roster).length),
-    problems: resolution.problems.map(p => p.refusal),
+    classes: classIds.map((classId) =>
+      previewClass(classId, work, world, counts.byClass.get(classId) ?? 0, resolution.problems),
+    ),
+    who: resolution.rows
+      .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
+      .sort((a, b) => (a.name < b.name ? -1 : 1)),
+    targetCounts: draft.targets.map((t) => reach([t.target], world.roster).length),
+    problems: resolution.problems.map((p) => p.refusal),
   })
 }
 
-function previewClass(classId: ClassId, work: Assignable, world: World, learners: number, problems: ReturnType<typeof resolveWork>['problems']): ClassPreviewed {
+function previewClass(
+  classId: ClassId,
+  work: Assignable,
+  world: World,
+  learners: number,
+  problems: ReturnType<typeof resolveWork>['problems'],
+): ClassPreviewed {
   const ground = world.grounds.get(classId)
   if (!ground) throw new Error('class without ground')
   const spec = windowOfClass(work, classId)
   const window = resolveWindow(spec, ground.ground)
   const span = window.ok ? spanOf(window.value, ground.calendar.meetings, ground.schoolDays) : null
-  return { classId, name: ground.record.name, learners, window: window.ok ? window.value : null, span, problem: window.ok ? problems.find(p => p.classId === classId)?.refusal ?? null : window.error }
+  return {
+    classId,
+    name: ground.record.name,
+    learners,
+    window: window.ok ? window.value : null,
+    span,
+    problem: window.ok ? (problems.find((p) => p.classId === classId)?.refusal ?? null) : window.error,
+  }
 }
 
 /** The window as given for one class. */
 export function windowOfClass(work: Pick<Assignable, 'window' | 'targets'>, classId: ClassId): WindowSpec {
-  const own = work.targets.find(t => t.target.kind === 'class' && t.target.classId === classId)
+  const own = work.targets.find((t) => t.target.kind === 'class' && t.target.classId === classId)
   return { ...work.window, ...own?.overrides.window }
 }
 
 /** A class's window as the desk and lists show it; null when it cannot stand. */
-export function classWindow(work: Pick<Assignable, 'window' | 'targets'>, classId: ClassId, world: Pick<World, 'grounds'>): Window | null {
+export function classWindow(
+  work: Pick<Assignable, 'window' | 'targets'>,
+  classId: ClassId,
+  world: Pick<World, 'grounds'>,
+): Window | null {
   const ground = world.grounds.get(classId)
   const window = ground ? resolveWindow(windowOfClass(work, classId), ground.ground) : null
   return window?.ok ? window.value : null

@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { useColorMode, useElementSize } from '@vueuse/core'
 import { BarChart, LineChart, CustomChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import {
+  AriaComponent,
+  GridComponent,
+  LegendComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components'
 import { init, use } from 'echarts/core'
 import type { EChartsType } from 'echarts/core'
 import type { EChartsOption } from 'echarts'
@@ -9,8 +15,18 @@ import { SVGRenderer } from 'echarts/renderers'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 
 /** A chart; what it shows is also given in words by the caller, since a picture is no fact for a screen reader. */
-const props = defineProps<{ option: EChartsOption, label: string, height?: number }>()
-use([BarChart, LineChart, CustomChart, GridComponent, LegendComponent, TooltipComponent, MarkLineComponent, AriaComponent, SVGRenderer])
+const props = defineProps<{ option: EChartsOption; label: string; height?: number }>()
+use([
+  BarChart,
+  LineChart,
+  CustomChart,
+  GridComponent,
+  LegendComponent,
+  TooltipComponent,
+  MarkLineComponent,
+  AriaComponent,
+  SVGRenderer,
+])
 const box = ref<HTMLElement | null>(null)
 const { width } = useElementSize(box)
 const mode = useColorMode()
@@ -23,10 +39,26 @@ function draw(): void {
   if (!box.value || width.value === 0) return
   chart ??= init(box.value, null, { renderer: 'svg' })
   const [ink, muted, line] = [token('--ui-text'), token('--ui-text-muted'), token('--ui-border')]
-  const axis = { axisLabel: { color: muted }, axisLine: { lineStyle: { color: line } }, splitLine: { lineStyle: { color: line } }, nameTextStyle: { color: muted } }
+  const axis = {
+    axisLabel: { color: muted },
+    axisLine: { lineStyle: { color: line } },
+    splitLine: { lineStyle: { color: line } },
+    nameTextStyle: { color: muted },
+  }
   const still = matchMedia('(prefers-reduced-motion: reduce)').matches
-  const themed = { ...props.option, animation: !still, textStyle: { fontFamily: token('--font-sans') || 'sans-serif', color: ink } } as Record<string, unknown>
-  for (const key of ['xAxis', 'yAxis']) themed[key] = [themed[key] ?? []].flat().map(a => ({ ...axis, ...(a as object), axisLabel: { ...axis.axisLabel, ...((a as { axisLabel?: object }).axisLabel ?? {}) } }))
+  const themed = {
+    ...props.option,
+    animation: !still,
+    textStyle: { fontFamily: token('--font-sans') || 'sans-serif', color: ink },
+  } as Record<string, unknown>
+  for (const key of ['xAxis', 'yAxis'])
+    themed[key] = [themed[key] ?? []]
+      .flat()
+      .map((a) => ({
+        ...axis,
+        ...(a as object),
+        axisLabel: { ...axis.axisLabel, ...((a as { axisLabel?: object }).axisLabel ?? {}) },
+      }))
   if (themed.legend) themed.legend = { textStyle: { color: ink }, ...(themed.legend as object) }
   chart.setOption(themed as EChartsOption, { notMerge: true })
 }

@@ -17,7 +17,10 @@ const trial = shallowRef<RosterTrial | null>(null)
 const problem = ref('')
 const skipBad = ref(false)
 const busy = ref(false)
-watch(text, () => { trial.value = null; problem.value = '' })
+watch(text, () => {
+  trial.value = null
+  problem.value = ''
+})
 
 async function read(): Promise<void> {
   busy.value = true
@@ -28,7 +31,10 @@ async function read(): Promise<void> {
 }
 async function add(): Promise<void> {
   busy.value = true
-  const reply = await call(AddRoster, { params: { classId: props.classId }, body: { text: text.value, skipBad: skipBad.value } })
+  const reply = await call(AddRoster, {
+    params: { classId: props.classId },
+    body: { text: text.value, skipBad: skipBad.value },
+  })
   busy.value = false
   if (!reply.ok) {
     problem.value = sayRefusal(reply.error)
@@ -42,14 +48,53 @@ async function add(): Promise<void> {
 
 <template>
   <section class="grid gap-3 max-w-2xl" data-hook="roster-import">
-    <TextOrFile v-model="text" label="Paste names, one a line, or rows from a spreadsheet" accept=".csv,.txt,.tsv,text/csv,text/plain" :most-bytes="500_000" placeholder="name,sign-in,groups&#10;Ada Example,ada,Front row;Lab leads" @too-large="problem = 'This file is too large for a roster (at most 500 kB).'" />
-    <div class="flex gap-2"><UButton :loading="busy" :disabled="!text.trim()" variant="outline" data-hook="read-roster" @click="read">Read it first</UButton></div>
+    <TextOrFile
+      v-model="text"
+      label="Paste names, one a line, or rows from a spreadsheet"
+      accept=".csv,.txt,.tsv,text/csv,text/plain"
+      :most-bytes="500_000"
+      placeholder="name,sign-in,groups&#10;Ada Example,ada,Front row;Lab leads"
+      @too-large="problem = 'This file is too large for a roster (at most 500 kB).'"
+    />
+    <div class="flex gap-2">
+      <UButton
+        :loading="busy"
+        :disabled="!text.trim()"
+        variant="outline"
+        data-hook="read-roster"
+        @click="read"
+        >Read it first</UButton
+      >
+    </div>
     <div v-if="trial" class="grid gap-2" role="status" data-hook="roster-trial">
-      <p><b>{{ count(trial.fresh.length, 'learner') }}</b> to add<template v-if="trial.known.length">, {{ trial.known.length }} already in the class</template><template v-if="trial.bad.length">, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template>.</p>
-      <ul v-if="trial.bad.length" class="text-sm"><li v-for="b in trial.bad" :key="b.line" class="note-line needs">Line {{ b.line }}: {{ ROSTER_FAULT_WORDS[b.fault] }}<template v-if="b.text"> (“{{ b.text }}”)</template></li></ul>
-      <label v-if="trial.bad.length" class="flex gap-2"><input v-model="skipBad" type="checkbox" class="accent-(--ui-primary)"> Leave these rows out</label>
-      <p v-if="trial.fresh.length" class="said">{{ trial.fresh.slice(0, 8).join(', ') }}<template v-if="trial.fresh.length > 8"> and {{ trial.fresh.length - 8 }} more</template></p>
-      <UButton class="justify-self-start" :loading="busy" :disabled="trial.fresh.length === 0 || (trial.bad.length > 0 && !skipBad)" data-hook="add-roster" @click="add">Add {{ count(trial.fresh.length, 'learner') }}</UButton>
+      <p>
+        <b>{{ count(trial.fresh.length, 'learner') }}</b> to add<template v-if="trial.known.length"
+          >, {{ trial.known.length }} already in the class</template
+        ><template v-if="trial.bad.length"
+          >, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template
+        >.
+      </p>
+      <ul v-if="trial.bad.length" class="text-sm">
+        <li v-for="b in trial.bad" :key="b.line" class="note-line needs">
+          Line {{ b.line }}: {{ ROSTER_FAULT_WORDS[b.fault]
+          }}<template v-if="b.text"> (“{{ b.text }}”)</template>
+        </li>
+      </ul>
+      <label v-if="trial.bad.length" class="flex gap-2"
+        ><input v-model="skipBad" type="checkbox" class="accent-(--ui-primary)" /> Leave these rows out</label
+      >
+      <p v-if="trial.fresh.length" class="said">
+        {{ trial.fresh.slice(0, 8).join(', ')
+        }}<template v-if="trial.fresh.length > 8"> and {{ trial.fresh.length - 8 }} more</template>
+      </p>
+      <UButton
+        class="justify-self-start"
+        :loading="busy"
+        :disabled="trial.fresh.length === 0 || (trial.bad.length > 0 && !skipBad)"
+        data-hook="add-roster"
+        @click="add"
+        >Add {{ count(trial.fresh.length, 'learner') }}</UButton
+      >
     </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
   </section>

@@ -25,6 +25,13 @@ onBeforeUnmount(() => ripple.close())
 </template>
 
 <style scoped>
-.here { position: sticky; bottom: 0; z-index: 20; }
-.here :deep(.ripple) { position: static; max-height: 60vh; }
+.here {
+  position: sticky;
+  bottom: 0;
+  z-index: 20;
+}
+.here :deep(.ripple) {
+  position: static;
+  max-height: 60vh;
+}
 </style>

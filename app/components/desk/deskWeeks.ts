@@ -16,16 +16,18 @@ export interface DeskWeek {
 /** The weeks of a year with what the whole school's notes say about them. */
 export function deskWeeks(year: SchoolYear, today: IsoDay | null): DeskWeek[] {
   const days = schoolDays(year)
-  const open = new Set(days.filter(d => d.closedBy === null).map(d => mondayOf(d.on)))
+  const open = new Set(days.filter((d) => d.closedBy === null).map((d) => mondayOf(d.on)))
   const weeks: DeskWeek[] = []
   for (let monday = mondayOf(year.firstOn); monday <= year.lastOn; monday = addDays(monday, 7)) {
     const sunday = addDays(monday, 6)
-    const notes = year.notes.filter(n => n.classIds.length === 0 && n.fromOn <= sunday && n.throughOn >= monday)
+    const notes = year.notes.filter(
+      (n) => n.classIds.length === 0 && n.fromOn <= sunday && n.throughOn >= monday,
+    )
     weeks.push({
       mondayOn: monday,
-      closures: notes.map(n => `${n.name}, ${spanInWeek(n.fromOn, n.throughOn, monday, sunday)}`),
+      closures: notes.map((n) => `${n.name}, ${spanInWeek(n.fromOn, n.throughOn, monday, sunday)}`),
       closedAll: !open.has(monday),
-      termStarts: year.terms.find(t => t.firstOn >= monday && t.firstOn <= sunday)?.name ?? null,
+      termStarts: year.terms.find((t) => t.firstOn >= monday && t.firstOn <= sunday)?.name ?? null,
       isCurrent: today !== null && monday <= today && today <= sunday,
     })
   }

@@ -10,8 +10,16 @@ const PLACES = [
 
 <template>
   <nav class="rail" aria-label="Places">
-    <NuxtLink to="/pace" class="mark" aria-label="Step Cairn, planning desk"><img src="/cairn.svg" alt="" width="30" height="30"></NuxtLink>
-    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" class="place" :data-hook="`place-${p.word.toLowerCase()}`">
+    <NuxtLink to="/pace" class="mark" aria-label="Step Cairn, planning desk"
+      ><img src="/cairn.svg" alt="" width="30" height="30"
+    /></NuxtLink>
+    <NuxtLink
+      v-for="p in PLACES"
+      :key="p.to"
+      :to="p.to"
+      class="place"
+      :data-hook="`place-${p.word.toLowerCase()}`"
+    >
       <UIcon :name="p.icon" class="size-5" aria-hidden="true" />
       <span>{{ p.word }}</span>
     </NuxtLink>
@@ -19,14 +27,54 @@ const PLACES = [
 </template>
 
 <style scoped>
-.rail { display: flex; flex-direction: column; gap: 2px; width: 4.5rem; padding: 0.55rem 0.35rem; border-right: 1px solid var(--ui-border); background: var(--ui-bg-muted); }
-.mark { display: grid; place-content: center; padding-bottom: 0.7rem; }
-.place { display: grid; justify-items: center; gap: 2px; padding: 0.5rem 0; border-radius: 0.4rem 0.5rem 0.35rem 0.45rem; font-size: 0.75rem; color: var(--ui-text-toned); }
-.place:hover { background: var(--ui-bg-accented); }
-.place.router-link-active { background: var(--color-tarn-700); color: #fff; font-weight: 600; }
+.rail {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  width: 4.5rem;
+  padding: 0.55rem 0.35rem;
+  border-right: 1px solid var(--ui-border);
+  background: var(--ui-bg-muted);
+}
+.mark {
+  display: grid;
+  place-content: center;
+  padding-bottom: 0.7rem;
+}
+.place {
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  padding: 0.5rem 0;
+  border-radius: 0.4rem 0.5rem 0.35rem 0.45rem;
+  font-size: 0.75rem;
+  color: var(--ui-text-toned);
+}
+.place:hover {
+  background: var(--ui-bg-accented);
+}
+.place.router-link-active {
+  background: var(--color-tarn-700);
+  color: #fff;
+  font-weight: 600;
+}
 @media (max-width: 720px) {
-  .rail { position: fixed; inset: auto 0 0 0; z-index: 30; width: auto; flex-direction: row; justify-content: space-around; border: 0; border-top: 1px solid var(--ui-border); padding: 0.2rem; }
-  .mark { display: none; }
-  .place { padding: 0.35rem 0.6rem; }
+  .rail {
+    position: fixed;
+    inset: auto 0 0 0;
+    z-index: 30;
+    width: auto;
+    flex-direction: row;
+    justify-content: space-around;
+    border: 0;
+    border-top: 1px solid var(--ui-border);
+    padding: 0.2rem;
+  }
+  .mark {
+    display: none;
+  }
+  .place {
+    padding: 0.35rem 0.6rem;
+  }
 }
 </style>

@@ -15,11 +15,13 @@ async function go(way: 'undo' | 'redo'): Promise<void> {
   if (!desk.steps[way]) return
   const reply = await desk.step(way)
   if (!reply.ok) tell.refused(reply.error)
-  else if (reply.value && reply.value.moved > 0) tell.done(`${count(reply.value.moved, 'piece')} of work moved back`)
+  else if (reply.value && reply.value.moved > 0)
+    tell.done(`${count(reply.value.moved, 'piece')} of work moved back`)
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]')
+  const typing =
+    event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]')
   if (typing || !(event.ctrlKey || event.metaKey)) return
   const key = event.key.toLowerCase()
   if (key === 'z' || key === 'y') {
@@ -35,7 +37,27 @@ const words = computed(() => ({
 
 <template>
   <div class="flex items-center gap-1 min-w-0" data-hook="steps">
-    <UButton color="neutral" variant="ghost" icon="i-lucide-undo-2" :disabled="!desk.steps.undo || desk.busy" :aria-label="words.undo" aria-keyshortcuts="Control+Z" data-hook="undo" @click="go('undo')"><span class="truncate max-w-72 hidden md:inline">{{ words.undo }}</span></UButton>
-    <UButton color="neutral" variant="ghost" icon="i-lucide-redo-2" :disabled="!desk.steps.redo || desk.busy" :aria-label="words.redo" aria-keyshortcuts="Control+Shift+Z" data-hook="redo" @click="go('redo')"><span class="truncate max-w-72 hidden lg:inline">{{ words.redo }}</span></UButton>
+    <UButton
+      color="neutral"
+      variant="ghost"
+      icon="i-lucide-undo-2"
+      :disabled="!desk.steps.undo || desk.busy"
+      :aria-label="words.undo"
+      aria-keyshortcuts="Control+Z"
+      data-hook="undo"
+      @click="go('undo')"
+      ><span class="truncate max-w-72 hidden md:inline">{{ words.undo }}</span></UButton
+    >
+    <UButton
+      color="neutral"
+      variant="ghost"
+      icon="i-lucide-redo-2"
+      :disabled="!desk.steps.redo || desk.busy"
+      :aria-label="words.redo"
+      aria-keyshortcuts="Control+Shift+Z"
+      data-hook="redo"
+      @click="go('redo')"
+      ><span class="truncate max-w-72 hidden lg:inline">{{ words.redo }}</span></UButton
+    >
   </div>
 </template>

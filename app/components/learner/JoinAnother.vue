@@ -9,7 +9,11 @@ const code = ref('')
 const said = ref('')
 async function join(): Promise<void> {
   const reply = await call(JoinAnother, { body: { code: code.value } })
-  said.value = reply.ok ? `You are in ${reply.value.className}.` : reply.error.code === 'input/invalid' ? `The code ${reply.error.problem}.` : sayRefusal(reply.error)
+  said.value = reply.ok
+    ? `You are in ${reply.value.className}.`
+    : reply.error.code === 'input/invalid'
+      ? `The code ${reply.error.problem}.`
+      : sayRefusal(reply.error)
   if (!reply.ok) return
   code.value = ''
   emit('joined')
@@ -17,6 +21,10 @@ async function join(): Promise<void> {
 </script>
 
 <template>
-  <form class="flex gap-2 items-end" novalidate @submit.prevent="join"><UFormField label="Class code"><UInput v-model="code" name="code" autocomplete="off" autofocus /></UFormField><UButton type="submit">Join</UButton></form>
+  <form class="flex gap-2 items-end" novalidate @submit.prevent="join">
+    <UFormField label="Class code"
+      ><UInput v-model="code" name="code" autocomplete="off" autofocus /></UFormField
+    ><UButton type="submit">Join</UButton>
+  </form>
   <p v-if="said" class="said mt-1" role="status">{{ said }}</p>
 </template>

@@ -3,24 +3,39 @@ import type { SchoolYear } from '#core/calendar'
 import type { Plan, PlanPart } from '#core/pacing'
 
 /** Parts of a plan, each laid out on its own in one term of the year. */
-const props = defineProps<{ plan: Plan, year: SchoolYear | null }>()
+const props = defineProps<{ plan: Plan; year: SchoolYear | null }>()
 const emit = defineEmits<{ change: [plan: Plan] }>()
 const terms = () => props.year?.terms ?? []
 
 function setParts(parts: readonly PlanPart[]): void {
-  const known = new Set(parts.map(p => p.id))
-  emit('change', { ...props.plan, parts, units: props.plan.units.map(u => (u.partId && !known.has(u.partId) ? { ...u, partId: null } : u)) })
+  const known = new Set(parts.map((p) => p.id))
+  emit('change', {
+    ...props.plan,
+    parts,
+    units: props.plan.units.map((u) => (u.partId && !known.has(u.partId) ? { ...u, partId: null } : u)),
+  })
 }
 function add(): void {
   const term = (props.plan.parts[props.plan.parts.length - 1]?.term ?? 0) + 1
   const part = { id: crypto.randomUUID(), title: terms()[term - 1]?.name ?? `Part ${term}`, term }
   // the first part takes every unit, so that nothing is left between parts
-  emit('change', { ...props.plan, parts: [...props.plan.parts, part], units: props.plan.parts.length === 0 ? props.plan.units.map(u => ({ ...u, partId: part.id })) : props.plan.units })
+  emit('change', {
+    ...props.plan,
+    parts: [...props.plan.parts, part],
+    units:
+      props.plan.parts.length === 0
+        ? props.plan.units.map((u) => ({ ...u, partId: part.id }))
+        : props.plan.units,
+  })
 }
 /** A part begins with a unit: it takes that one and all later ones. */
 function begin(part: PlanPart, unitId: string): void {
-  const at = props.plan.units.findIndex(u => u.id === unitId)
-  if (at >= 0) emit('change', { ...props.plan, units: props.plan.units.map((u, i) => (i >= at ? { ...u, partId: part.id } : u)) })
+  const at = props.plan.units.findIndex((u) => u.id === unitId)
+  if (at >= 0)
+    emit('change', {
+      ...props.plan,
+      units: props.plan.units.map((u, i) => (i >= at ? { ...u, partId: part.id } : u)),
+    })
 }
 const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 </script>
@@ -28,19 +43,74 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
 <template>
   <section class="grid gap-2 text-sm" aria-label="Parts" data-hook="plan-parts">
     <h2>Parts</h2>
-    <p class="said">A part is laid out on its own, in one term: what does not fit there is not pushed into the next.</p>
+    <p class="said">
+      A part is laid out on its own, in one term: what does not fit there is not pushed into the next.
+    </p>
     <div v-for="(p, i) in plan.parts" :key="p.id" class="grid gap-1.5 border-b border-muted pb-2">
-      <input class="field" maxlength="60" aria-label="Name of the part" :value="p.title" @change="text($event).trim() && setParts(plan.parts.map(x => (x.id === p.id ? { ...x, title: text($event).trim() } : x)))">
+      <input
+        class="field"
+        maxlength="60"
+        aria-label="Name of the part"
+        :value="p.title"
+        @change="
+          text($event).trim() &&
+          setParts(plan.parts.map((x) => (x.id === p.id ? { ...x, title: text($event).trim() } : x)))
+        "
+      />
       <div class="grid grid-cols-2 gap-2">
-        <select class="field" aria-label="Term" :value="p.term" @change="setParts(plan.parts.map(x => (x.id === p.id ? { ...x, term: Number(text($event)) } : x)))"><option v-for="n in Math.max(terms().length, p.term)" :key="n" :value="n">{{ terms()[n - 1]?.name ?? `term ${n}` }}</option></select>
-        <select class="field" aria-label="Begins with" :value="plan.units.find(u => u.partId === p.id)?.id ?? ''" @change="begin(p, text($event))"><option value="" disabled>begins with …</option><option v-for="u in plan.units" :key="u.id" :value="u.id">{{ u.number }} {{ u.title }}</option></select>
+        <select
+          class="field"
+          aria-label="Term"
+          :value="p.term"
+          @change="
+            setParts(plan.parts.map((x) => (x.id === p.id ? { ...x, term: Number(text($event)) } : x)))
+          "
+        >
+          <option v-for="n in Math.max(terms().length, p.term)" :key="n" :value="n">
+            {{ terms()[n - 1]?.name ?? `term ${n}` }}
+          </option>
+        </select>
+        <select
+          class="field"
+          aria-label="Begins with"
+          :value="plan.units.find((u) => u.partId === p.id)?.id ?? ''"
+          @change="begin(p, text($event))"
+        >
+          <option value="" disabled>begins with …</option>
+          <option v-for="u in plan.units" :key="u.id" :value="u.id">{{ u.number }} {{ u.title }}</option>
+        </select>
       </div>
-      <UButton v-if="i === plan.parts.length - 1" size="xs" color="neutral" variant="ghost" class="justify-self-start" @click="setParts(plan.parts.slice(0, -1))">Take this part away</UButton>
+      <UButton
+        v-if="i === plan.parts.length - 1"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        class="justify-self-start"
+        @click="setParts(plan.parts.slice(0, -1))"
+        >Take this part away</UButton
+      >
     </div>
-    <UButton size="xs" color="neutral" variant="outline" class="justify-self-start" data-hook="add-part" :disabled="plan.parts.length >= Math.max(1, terms().length)" @click="add">Add a part</UButton>
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      class="justify-self-start"
+      data-hook="add-part"
+      :disabled="plan.parts.length >= Math.max(1, terms().length)"
+      @click="add"
+      >Add a part</UButton
+    >
   </section>
 </template>
 
 <style scoped>
-.field { border: 1px solid var(--ui-border-accented); border-radius: var(--ui-radius); background: var(--ui-bg); color: var(--ui-text); padding: 0.25rem 0.4rem; width: 100%; min-width: 0; }
+.field {
+  border: 1px solid var(--ui-border-accented);
+  border-radius: var(--ui-radius);
+  background: var(--ui-bg);
+  color: var(--ui-text);
+  padding: 0.25rem 0.4rem;
+  width: 100%;
+  min-width: 0;
+}
 </style>

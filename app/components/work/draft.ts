@@ -10,23 +10,35 @@ export interface Draft {
   note: string
   window: WindowSpec
   rules: AttemptRules
-  targets: readonly { readonly target: Target, readonly overrides: Overrides }[]
+  targets: readonly { readonly target: Target; readonly overrides: Overrides }[]
   exceptIds: readonly UserId[]
 }
 
 /** A key that names a target. */
 export function keyOf(target: Target): string {
-  return target.kind === 'class' ? `class ${target.classId}` : target.kind === 'group' ? `group ${target.groupId}` : `learner ${target.learnerId}`
+  return target.kind === 'class'
+    ? `class ${target.classId}`
+    : target.kind === 'group'
+      ? `group ${target.groupId}`
+      : `learner ${target.learnerId}`
 }
 
 /** The target a key names. */
 export function targetOf(key: string): Target {
   const [kind, id] = key.split(' ')
-  return kind === 'class' ? { kind, classId: id as ClassId } : kind === 'group' ? { kind, groupId: id as GroupId } : { kind: 'learner', learnerId: id as UserId }
+  return kind === 'class'
+    ? { kind, classId: id as ClassId }
+    : kind === 'group'
+      ? { kind, groupId: id as GroupId }
+      : { kind: 'learner', learnerId: id as UserId }
 }
 
 /** A target's own moment set, or (undefined) taken off again. */
-export function withMoment(overrides: Overrides, field: WindowField, moment: Moment | null | undefined): Overrides {
+export function withMoment(
+  overrides: Overrides,
+  field: WindowField,
+  moment: Moment | null | undefined,
+): Overrides {
   const { [field]: _, ...rest } = overrides.window ?? {}
   const window = moment === undefined ? rest : { ...rest, [field]: moment }
   const { window: __, ...others } = overrides

@@ -29,8 +29,7 @@ async function load(): Promise<void> {
   if (reply.ok) {
     me.hear(reply.value.now)
     piece.value = reply.value
-  }
-  else problem.value = sayRefusal(reply.error)
+  } else problem.value = sayRefusal(reply.error)
 }
 onMounted(load)
 async function start(): Promise<void> {
@@ -60,10 +59,24 @@ const facts = computed(() => {
   return [
     ...(w.opensAt && w.opensAt > now.value ? [`Opens ${sayMoment(w.opensAt, p.zone, 'opens')}.`] : []),
     ...(w.dueAt ? [`Due ${sayMoment(w.dueAt, p.zone, 'due')}.`] : ['No due date.']),
-    ...(w.closesAt && w.closesAt !== w.dueAt ? [`Closes ${sayMoment(w.closesAt, p.zone, 'closes')}; after it is due it counts as late.`] : []),
-    ...(w.itemCount === 0 ? [] : [w.triesMost === null ? 'You can try as often as you like.' : `${count(w.triesMost, 'try', 'tries')}${w.triesMost > 1 ? `; your ${KEPT_WORDS[p.kept as keyof typeof KEPT_WORDS]} counts` : ''}.`]),
-    ...(w.timeLimitMinutes === null ? [] : [`Once you start you have ${count(Math.round(w.timeLimitMinutes), 'minute')}.`]),
-    ...(w.itemCount === 0 ? [] : [`Score and feedback: ${REVEAL_WORDS[p.feedbackWhen as keyof typeof REVEAL_WORDS]}. Right answers: ${REVEAL_WORDS[p.answersWhen as keyof typeof REVEAL_WORDS]}.`]),
+    ...(w.closesAt && w.closesAt !== w.dueAt
+      ? [`Closes ${sayMoment(w.closesAt, p.zone, 'closes')}; after it is due it counts as late.`]
+      : []),
+    ...(w.itemCount === 0
+      ? []
+      : [
+          w.triesMost === null
+            ? 'You can try as often as you like.'
+            : `${count(w.triesMost, 'try', 'tries')}${w.triesMost > 1 ? `; your ${KEPT_WORDS[p.kept as keyof typeof KEPT_WORDS]} counts` : ''}.`,
+        ]),
+    ...(w.timeLimitMinutes === null
+      ? []
+      : [`Once you start you have ${count(Math.round(w.timeLimitMinutes), 'minute')}.`]),
+    ...(w.itemCount === 0
+      ? []
+      : [
+          `Score and feedback: ${REVEAL_WORDS[p.feedbackWhen as keyof typeof REVEAL_WORDS]}. Right answers: ${REVEAL_WORDS[p.answersWhen as keyof typeof REVEAL_WORDS]}.`,
+        ]),
   ]
 })
 </script>
@@ -72,25 +85,67 @@ const facts = computed(() => {
   <div v-if="piece && work" class="pt-4">
     <NuxtLink to="/learn" class="plain text-sm">My work</NuxtLink>
     <header class="flex gap-4 items-start mt-2 mb-3">
-      <div class="flex-1"><p class="said">{{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.className }}<template v-if="piece.open"> · try {{ piece.open.number }}</template></p><h1>{{ work.title }}</h1></div>
-      <p v-if="!piece.open && work.ratio !== null" class="text-right"><strong class="display text-2xl">{{ percent(work.ratio) }}</strong><span class="said block">counts</span></p>
+      <div class="flex-1">
+        <p class="said">
+          {{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.className
+          }}<template v-if="piece.open"> · try {{ piece.open.number }}</template>
+        </p>
+        <h1>{{ work.title }}</h1>
+      </div>
+      <p v-if="!piece.open && work.ratio !== null" class="text-right">
+        <strong class="display text-2xl">{{ percent(work.ratio) }}</strong
+        ><span class="said block">counts</span>
+      </p>
     </header>
-    <TryPaper v-if="piece.open" :attempt="piece.open" :content="piece.content" :zone="piece.zone" @done="handedIn" />
+    <TryPaper
+      v-if="piece.open"
+      :attempt="piece.open"
+      :content="piece.content"
+      :zone="piece.zone"
+      @done="handedIn"
+    />
     <template v-else>
       <p v-if="work.note" class="mb-2">{{ work.note }}</p>
-      <ul class="facts"><li v-for="f in facts" :key="f">{{ f }}</li></ul>
+      <ul class="facts">
+        <li v-for="f in facts" :key="f">{{ f }}</li>
+      </ul>
       <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
-      <p v-if="piece.waitUntil && piece.waitUntil > now" class="note-line care my-3">You can try again from {{ sayMoment(piece.waitUntil, piece.zone) }}.</p>
+      <p v-if="piece.waitUntil && piece.waitUntil > now" class="note-line care my-3">
+        You can try again from {{ sayMoment(piece.waitUntil, piece.zone) }}.
+      </p>
       <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
       <div v-if="piece.content && work.itemCount === 0" class="prose my-4" v-html="toHtml(piece.content)" />
-      <div v-if="work.mayTry && work.itemCount > 0" class="my-4"><UButton size="lg" :loading="busy" data-hook="start" @click="start">{{ work.triesUsed === 0 ? 'Begin' : 'Try again' }}</UButton></div>
-      <p v-if="piece.seen.length && !piece.seen[0]?.score" class="note-line fine my-3">Handed in. Your score shows {{ REVEAL_WORDS[piece.feedbackWhen as keyof typeof REVEAL_WORDS] }}.</p>
-      <SeenTry v-for="(t, i) in [...piece.seen].reverse()" :key="t.attemptId" :attempt="t" :zone="piece.zone" :start-open="i === 0" :only="piece.seen.length === 1" />
+      <div v-if="work.mayTry && work.itemCount > 0" class="my-4">
+        <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{
+          work.triesUsed === 0 ? 'Begin' : 'Try again'
+        }}</UButton>
+      </div>
+      <p v-if="piece.seen.length && !piece.seen[0]?.score" class="note-line fine my-3">
+        Handed in. Your score shows {{ REVEAL_WORDS[piece.feedbackWhen as keyof typeof REVEAL_WORDS] }}.
+      </p>
+      <SeenTry
+        v-for="(t, i) in [...piece.seen].reverse()"
+        :key="t.attemptId"
+        :attempt="t"
+        :zone="piece.zone"
+        :start-open="i === 0"
+        :only="piece.seen.length === 1"
+      />
     </template>
   </div>
-  <div v-else class="pt-6"><p v-if="problem" class="note-line needs" role="alert">{{ problem }} <NuxtLink class="plain" to="/learn">My work</NuxtLink></p><p v-else class="said">Opening …</p></div>
+  <div v-else class="pt-6">
+    <p v-if="problem" class="note-line needs" role="alert">
+      {{ problem }} <NuxtLink class="plain" to="/learn">My work</NuxtLink>
+    </p>
+    <p v-else class="said">Opening …</p>
+  </div>
 </template>
 
 <style scoped>
-.facts { display: grid; gap: 0.15rem; padding: 0.7rem 0; border-block: 1px solid var(--ui-border); }
+.facts {
+  display: grid;
+  gap: 0.15rem;
+  padding: 0.7rem 0;
+  border-block: 1px solid var(--ui-border);
+}
 </style>

@@ -19,7 +19,11 @@ const work = shallowRef<readonly MyWork[] | null>(null)
 const zone = ref('UTC')
 const problem = ref('')
 const joining = ref(false)
-const HEADS = { now: { word: 'Now', none: 'Nothing to do right now.' }, next: { word: 'Next', none: 'Nothing is coming up yet.' }, done: { word: 'Done', none: 'What you hand in is kept here.' } } as const
+const HEADS = {
+  now: { word: 'Now', none: 'Nothing to do right now.' },
+  next: { word: 'Next', none: 'Nothing is coming up yet.' },
+  done: { word: 'Done', none: 'What you hand in is kept here.' },
+} as const
 
 async function load(): Promise<void> {
   const reply = await call(ListMyWork)
@@ -34,28 +38,37 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 // windows open and close by the server's clock; look again now and then
-useIntervalFn(() => { if (document.visibilityState === 'visible') void load() }, 60_000)
-const places = computed(() => PLACES.map(place => ({ place, ...HEADS[place], work: ordered(place) })))
+useIntervalFn(() => {
+  if (document.visibilityState === 'visible') void load()
+}, 60_000)
+const places = computed(() => PLACES.map((place) => ({ place, ...HEADS[place], work: ordered(place) })))
 /** Done shows the latest first. */
-function ordered(place: typeof PLACES[number]): readonly MyWork[] {
-  const list = (work.value ?? []).filter(w => w.place === place)
+function ordered(place: (typeof PLACES)[number]): readonly MyWork[] {
+  const list = (work.value ?? []).filter((w) => w.place === place)
   return place === 'done' ? [...list].reverse() : list
 }
 </script>
 
 <template>
   <div class="pt-6 grid gap-7">
-    <div><h1>Hello, {{ me.me?.name.split(' ')[0] }}</h1><p class="said">{{ sayMoment(now, zone) }}</p></div>
+    <div>
+      <h1>Hello, {{ me.me?.name.split(' ')[0] }}</h1>
+      <p class="said">{{ sayMoment(now, zone) }}</p>
+    </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-if="!work && !problem" class="said">Opening …</p>
     <template v-if="work">
       <section v-for="p in places" :key="p.place" :aria-labelledby="`place-${p.place}`">
         <h2 :id="`place-${p.place}`" class="mb-2">{{ p.word }}</h2>
         <p v-if="p.work.length === 0" class="said">{{ p.none }}</p>
-        <div class="grid gap-2"><WorkCard v-for="w in p.work" :key="w.id" :work="w" :now="now" :zone="zone" /></div>
+        <div class="grid gap-2">
+          <WorkCard v-for="w in p.work" :key="w.id" :work="w" :now="now" :zone="zone" />
+        </div>
       </section>
       <section>
-        <button v-if="!joining" type="button" class="plain-act" @click="joining = true">Join another class</button>
+        <button v-if="!joining" type="button" class="plain-act" @click="joining = true">
+          Join another class
+        </button>
         <LazyJoinAnother v-else @joined="load" />
       </section>
     </template>
@@ -63,5 +76,11 @@ function ordered(place: typeof PLACES[number]): readonly MyWork[] {
 </template>
 
 <style scoped>
-.plain-act { color: var(--ui-primary); text-decoration: underline; text-underline-offset: 3px; cursor: pointer; font-size: 0.92rem; }
+.plain-act {
+  color: var(--ui-primary);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  font-size: 0.92rem;
+}
 </style>

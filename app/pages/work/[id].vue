@@ -28,10 +28,29 @@ onMounted(load)
 <template>
   <div>
     <template v-if="page">
-      <header class="px-5 pt-4 flex gap-3 items-baseline flex-wrap"><h1>{{ page.draft.title }}</h1><span class="said">{{ STATES[page.state] }}<template v-if="page.begun">, {{ count(page.begun, 'learner') }} have begun</template></span><NuxtLink v-if="page.state === 'published'" class="plain text-sm" :to="{ path: '/evidence', query: { work: page.id } }">See what came back</NuxtLink></header>
-      <WorkComposer :key="page.version" :initial="page.draft as Draft" :known="page" :lesson="null" @changed="load" />
+      <header class="px-5 pt-4 flex gap-3 items-baseline flex-wrap">
+        <h1>{{ page.draft.title }}</h1>
+        <span class="said"
+          >{{ STATES[page.state]
+          }}<template v-if="page.begun">, {{ count(page.begun, 'learner') }} have begun</template></span
+        ><NuxtLink
+          v-if="page.state === 'published'"
+          class="plain text-sm"
+          :to="{ path: '/evidence', query: { work: page.id } }"
+          >See what came back</NuxtLink
+        >
+      </header>
+      <WorkComposer
+        :key="page.version"
+        :initial="page.draft as Draft"
+        :known="page"
+        :lesson="null"
+        @changed="load"
+      />
     </template>
-    <p v-else-if="problem" class="note-line needs m-5" role="alert">{{ sayRefusal(problem) }} <NuxtLink class="plain" to="/work">Back to the list</NuxtLink></p>
+    <p v-else-if="problem" class="note-line needs m-5" role="alert">
+      {{ sayRefusal(problem) }} <NuxtLink class="plain" to="/work">Back to the list</NuxtLink>
+    </p>
     <p v-else class="said p-5">Opening …</p>
   </div>
 </template>

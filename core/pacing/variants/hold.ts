@@ -12,15 +12,21 @@ import type { Bitten, Side, WayOut } from './wayOut'
 export const hold: WayOut = (bitten) => {
   const { after, first, changed } = bitten
   const { track, items, limits } = after.course
-  const targets = items.map(item => (item.lesson.id === changed ? null : oldStart(item.lesson.id, bitten)))
+  const targets = items.map((item) => (item.lesson.id === changed ? null : oldStart(item.lesson.id, bitten)))
   const lengths = { ...after.pacing.lengths }
   const left: Record<LessonId, Left> = { ...after.pacing.left }
   let cursor: Position = after.course.from
   for (const [i, item] of items.entries()) {
-    const start = Math.max(cursor, i < first ? item.earliest : targets[i] ?? item.earliest)
+    const start = Math.max(cursor, i < first ? item.earliest : (targets[i] ?? item.earliest))
     // the next lesson's place, or a fixed date that comes before it now
-    const next = Math.min(targets.slice(i + 1).find(t => t !== null) ?? track.end, limits[i]?.at ?? track.end)
-    const taken = i < first || item.lesson.id === changed || item.fixed !== null ? item.amount : roomFor(item, halvesBetween(track, start, next), inHalves(track, item, start))
+    const next = Math.min(
+      targets.slice(i + 1).find((t) => t !== null) ?? track.end,
+      limits[i]?.at ?? track.end,
+    )
+    const taken =
+      i < first || item.lesson.id === changed || item.fixed !== null
+        ? item.amount
+        : roomFor(item, halvesBetween(track, start, next), inHalves(track, item, start))
     if (taken === 0) left[item.lesson.id] = 'not-covered'
     else if (taken < item.amount) lengths[item.lesson.id] = taken
     if (taken > 0) cursor = Math.max(cursor, place(track, { unit: item.unit, amount: taken }, start))
@@ -38,12 +44,16 @@ function roomFor(item: Item, roomHalves: number, needHalves: number): number {
 
 /** Where a lesson started before the change, in the meetings after it; null when it had no place. */
 function oldStart(lessonId: LessonId, { before, after }: Bitten): Position | null {
-  const slot = before.layout.placements.find(p => p.lessonId === lessonId)
+  const slot = before.layout.placements.find((p) => p.lessonId === lessonId)
   const first = slot?.placed ? slot.slots[0] : undefined
   const meeting = first && before.course.track.meetings[first.meeting]
   if (!first || !meeting?.on) return null
   const { track } = after.course
-  return positionAt(track, firstNotBefore(track, meeting.on, meeting.startMinute ?? 0), usedBefore(before, lessonId, first.meeting))
+  return positionAt(
+    track,
+    firstNotBefore(track, meeting.on, meeting.startMinute ?? 0),
+    usedBefore(before, lessonId, first.meeting),
+  )
 }
 
 /** Halves of a meeting that earlier lessons take. */
@@ -51,7 +61,7 @@ function usedBefore({ layout }: Side, lessonId: LessonId, meeting: number): numb
   let used = 0
   for (const p of layout.placements) {
     if (p.lessonId === lessonId) break
-    if (p.placed) used += p.slots.find(s => s.meeting === meeting)?.halves ?? 0
+    if (p.placed) used += p.slots.find((s) => s.meeting === meeting)?.halves ?? 0
   }
   return used
 }

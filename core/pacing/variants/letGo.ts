@@ -2,4 +2,4 @@ import { winBack } from './tighten'
 import type { WayOut } from './wayOut'
 
 /** The cheapest optional lessons of the stretch are left out; nothing is shortened. */
-export const letGo: WayOut = bitten => winBack(bitten, 'optional')
+export const letGo: WayOut = (bitten) => winBack(bitten, 'optional')

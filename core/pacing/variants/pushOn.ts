@@ -12,7 +12,7 @@ export const pushOn: WayOut = (bitten) => {
   for (const { lesson } of after.course.items.slice(first)) {
     const now = fixedOf(lesson, after.pacing)
     if (!now) continue
-    const next = shifted(now, on => sameMeetingOf(on, bitten, shift))
+    const next = shifted(now, (on) => sameMeetingOf(on, bitten, shift))
     if (next === 'free' || JSON.stringify(next) !== JSON.stringify(now)) fixed[lesson.id] = next
   }
   return before === after ? after.pacing : { ...after.pacing, fixed }

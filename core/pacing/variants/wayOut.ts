@@ -4,7 +4,11 @@ import type { Position } from '../track'
 import type { ClassPacing, Layout } from '../types'
 
 /** One class before or after a change. */
-export interface Side { readonly pacing: ClassPacing, readonly course: Course, readonly layout: Layout }
+export interface Side {
+  readonly pacing: ClassPacing
+  readonly course: Course
+  readonly layout: Layout
+}
 
 /** What a way out works on: the class before the change and after it, and where the change bites. */
 export interface Bitten {
@@ -29,5 +33,10 @@ export type WayOut = (bitten: Bitten) => ClassPacing
 
 /** Lessons of the stretch from the first one pushed on. */
 export function pushedLessons({ after, first, behind, changed }: Bitten): ReadonlySet<LessonId> {
-  return new Set(after.course.items.slice(first, behind).map(i => i.lesson.id).filter(id => id !== changed))
+  return new Set(
+    after.course.items
+      .slice(first, behind)
+      .map((i) => i.lesson.id)
+      .filter((id) => id !== changed),
+  )
 }

@@ -2,4 +2,8 @@ import { SetAccommodation } from '#shared/contracts/teaching'
 import { setAccommodation } from '#usecases/teaching/classes'
 import { handle } from '../../../http/handle'
 
-export default handle(SetAccommodation, ({ deps, actor }, { params, body: { learnerId, ...accommodation } }) => setAccommodation(deps, actor, { ...params, learnerId, accommodation }))
+export default handle(
+  SetAccommodation,
+  ({ deps, actor }, { params, body: { learnerId, ...accommodation } }) =>
+    setAccommodation(deps, actor, { ...params, learnerId, accommodation }),
+)

@@ -2,4 +2,6 @@ import { SaveGroup } from '#shared/contracts/teaching'
 import { keepGroup } from '#usecases/teaching/classes'
 import { handle } from '../../../http/handle'
 
-export default handle(SaveGroup, ({ deps, actor }, { params, body }) => keepGroup(deps, actor, { ...params, ...body }))
+export default handle(SaveGroup, ({ deps, actor }, { params, body }) =>
+  keepGroup(deps, actor, { ...params, ...body }),
+)

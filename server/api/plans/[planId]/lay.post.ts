@@ -2,4 +2,6 @@ import { LayPlan } from '#shared/contracts/teaching'
 import { layPlan } from '#usecases/pacing/plans'
 import { handle } from '../../../http/handle'
 
-export default handle(LayPlan, ({ deps, actor }, { params, body }) => layPlan(deps, actor, { ...params, ...body }))
+export default handle(LayPlan, ({ deps, actor }, { params, body }) =>
+  layPlan(deps, actor, { ...params, ...body }),
+)

@@ -2,4 +2,6 @@ import { HandIn } from '#shared/contracts/learning'
 import { handIn } from '#usecases/learning/tries'
 import { handle } from '../../../http/handle'
 
-export default handle(HandIn, ({ deps, actor }, { params, body }) => handIn(deps, actor, { ...params, ...body }))
+export default handle(HandIn, ({ deps, actor }, { params, body }) =>
+  handIn(deps, actor, { ...params, ...body }),
+)

@@ -2,4 +2,6 @@ import { PublishWork } from '#shared/contracts/work'
 import { publishWork } from '#usecases/work/changeWork'
 import { handle } from '../../../http/handle'
 
-export default handle(PublishWork, ({ deps, actor }, { params, body }) => publishWork(deps, actor, { ...params, ...body }))
+export default handle(PublishWork, ({ deps, actor }, { params, body }) =>
+  publishWork(deps, actor, { ...params, ...body }),
+)

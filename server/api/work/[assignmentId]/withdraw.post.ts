@@ -2,4 +2,6 @@ import { WithdrawWork } from '#shared/contracts/work'
 import { withdrawWork } from '#usecases/work/changeWork'
 import { handle } from '../../../http/handle'
 
-export default handle(WithdrawWork, ({ deps, actor }, { params, body }) => withdrawWork(deps, actor, { ...params, ...body }))
+export default handle(WithdrawWork, ({ deps, actor }, { params, body }) =>
+  withdrawWork(deps, actor, { ...params, ...body }),
+)
