@@ -2,6 +2,36 @@ import { fileURLToPath } from 'node:url'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
+/** Icons that Nuxt UI's own components show. */
+const NUXT_UI_ICONS = [
+  'arrow-left',
+  'arrow-right',
+  'check',
+  'chevron-down',
+  'chevron-left',
+  'chevron-right',
+  'chevron-up',
+  'chevrons-left',
+  'chevrons-right',
+  'circle-alert',
+  'circle-check',
+  'circle-x',
+  'ellipsis',
+  'eye',
+  'eye-off',
+  'info',
+  'loader-circle',
+  'minus',
+  'monitor',
+  'moon',
+  'plus',
+  'search',
+  'sun',
+  'triangle-alert',
+  'upload',
+  'x',
+].map((name) => `lucide:${name}`)
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-06-01',
   modules: ['@nuxt/ui', '@pinia/nuxt'],
@@ -20,7 +50,7 @@ export default defineNuxtConfig({
   },
   // every name is imported where it is used, so that nothing of the framework can slip into core, db or usecases
   imports: { autoImport: false },
-  components: [{ path: '~/components', pathPrefix: false }],
+  components: { dirs: [] },
   ui: {
     fonts: false,
     theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] },
@@ -29,19 +59,13 @@ export default defineNuxtConfig({
     provider: 'server',
     fallbackToApi: false,
     serverBundle: { collections: ['lucide'] },
-    // learners' icons and those of the frame come with the page; our server sends the others when a teacher's page asks
+    // every icon in use comes with the first page, so that none appears late or stays empty
     clientBundle: {
       scan: {
-        globInclude: [
-          'app/app.config.ts',
-          'app/layouts/*.vue',
-          'app/components/{frame,learner}/*.vue',
-          'app/pages/learn/*.vue',
-          'app/pages/sign-*.vue',
-          'app/pages/join.vue',
-        ],
-        globExclude: [],
+        globInclude: ['app/**/*.{vue,ts}'],
+        globExclude: ['app/**/*.test.ts'],
       },
+      icons: NUXT_UI_ICONS,
       sizeLimitKb: 128,
     },
   },

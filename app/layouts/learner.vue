@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LearnerMenu from '../components/learner/LearnerMenu.vue'
+
 // the learner's own, calmer frame
 </script>
 

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { useDesk } from '../stores/desk'
+import CommandPalette from '../components/frame/CommandPalette.vue'
+import PersonMenu from '../components/frame/PersonMenu.vue'
+import PlaceRail from '../components/frame/PlaceRail.vue'
+import StepButtons from '../components/frame/StepButtons.vue'
 
 const desk = useDesk()
 </script>

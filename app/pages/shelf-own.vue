@@ -10,6 +10,7 @@ import { useMe } from '../stores/me'
 import { useShelf } from '../stores/shelf'
 import { call } from '../wire/call'
 import { sayRefusal } from '../words/refusals'
+import ItemForm from '../components/shelf/ItemForm.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Own piece · Step Cairn' })

@@ -4,6 +4,8 @@ import { computed, onMounted } from 'vue'
 import type { ResourceId } from '#core/base'
 import { useShelf } from '../stores/shelf'
 import { sayRefusal } from '../words/refusals'
+import LookInside from '../components/shelf/LookInside.vue'
+import ShelfOutline from '../components/shelf/ShelfOutline.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Shelf · Step Cairn' })

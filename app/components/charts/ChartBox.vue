@@ -52,13 +52,11 @@ function draw(): void {
     textStyle: { fontFamily: token('--font-sans') || 'sans-serif', color: ink },
   } as Record<string, unknown>
   for (const key of ['xAxis', 'yAxis'])
-    themed[key] = [themed[key] ?? []]
-      .flat()
-      .map((a) => ({
-        ...axis,
-        ...(a as object),
-        axisLabel: { ...axis.axisLabel, ...((a as { axisLabel?: object }).axisLabel ?? {}) },
-      }))
+    themed[key] = [themed[key] ?? []].flat().map((a) => ({
+      ...axis,
+      ...(a as object),
+      axisLabel: { ...axis.axisLabel, ...((a as { axisLabel?: object }).axisLabel ?? {}) },
+    }))
   if (themed.legend) themed.legend = { textStyle: { color: ink }, ...(themed.legend as object) }
   chart.setOption(themed as EChartsOption, { notMerge: true })
 }

@@ -8,6 +8,7 @@ import { call } from '../../wire/call'
 import { ROSTER_FAULT_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
+import TextOrFile from './TextOrFile.vue'
 
 const props = defineProps<{ classId: ClassId }>()
 const emit = defineEmits<{ added: [] }>()

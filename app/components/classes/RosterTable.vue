@@ -120,8 +120,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
                 />
               </td>
               <td>
-                <span v-if="sayExtra(l)">{{ sayExtra(l) }} </span
-                ><UButton
+                <span v-if="sayExtra(l)">{{ sayExtra(l) }} </span><UButton
                   v-if="page.mayRun"
                   size="xs"
                   color="neutral"

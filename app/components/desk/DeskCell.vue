@@ -5,6 +5,7 @@ import type { Stretch } from '#core/pacing'
 import type { DeskColumn } from '../../stores/deskColumn'
 import type { DeskWeek } from './deskWeeks'
 import type { Drop, Selection } from './selection'
+import DeskStretch from './DeskStretch.vue'
 
 /** One class's week. `selection` is given only where it concerns this cell, so that other cells are not drawn anew when the choice moves on. */
 const props = defineProps<{

@@ -11,6 +11,7 @@ import { sayDate } from '../../words/times'
 import type { DeskWeek } from './deskWeeks'
 import { sayDrift } from '../../words/ways'
 import type { Drop, Selection } from './selection'
+import DeskCell from './DeskCell.vue'
 
 const props = defineProps<{
   columns: readonly DeskColumn[]

@@ -9,6 +9,7 @@ import type { DeskWeek } from './deskWeeks'
 import { meetingRows } from './meetingRows'
 import type { MeetingRow } from './meetingRows'
 import type { Drop, Selection } from './selection'
+import DeskStretch from './DeskStretch.vue'
 
 const props = defineProps<{
   column: DeskColumn

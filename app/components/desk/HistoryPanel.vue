@@ -33,8 +33,8 @@ onMounted(async () => {
       </p>
       <ol v-else class="grid gap-2" data-hook="history">
         <li v-for="a in acts" :key="a.seq" class="border-b border-muted pb-2 text-sm">
-          <span :class="{ 'line-through': a.undone }">{{ sayStep(a.command, desk) }}</span
-          ><span class="said block"
+          <span :class="{ 'line-through': a.undone }">{{ sayStep(a.command, desk) }}</span><span
+            class="said block"
             >{{ a.by }}, {{ sayMoment(a.at, desk.zone) }}<template v-if="a.undone"> · undone</template></span
           >
         </li>

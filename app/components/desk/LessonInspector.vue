@@ -11,6 +11,8 @@ import { sayPiece } from '../../words/pieces'
 import { sayDay, sayMinute, sayMoment } from '../../words/times'
 import { sayAmount, sayNotPlaced } from '../../words/ways'
 import { holdPiece } from './holdPiece'
+import LessonFixed from './LessonFixed.vue'
+import LessonRecord from './LessonRecord.vue'
 
 const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
 const emit = defineEmits<{

@@ -86,8 +86,9 @@ const c = computed(() => props.way?.consequence ?? null)
       <h4>Lessons that move</h4>
       <ul>
         <li v-for="m in c.moved" :key="m.lessonId" class="flex justify-between gap-2">
-          <span class="truncate">{{ name(m.lessonId) }}</span
-          ><span class="tabular-nums whitespace-nowrap">{{ sayDay(m.fromOn) }} → {{ sayDay(m.toOn) }}</span>
+          <span class="truncate">{{ name(m.lessonId) }}</span><span class="tabular-nums whitespace-nowrap"
+            >{{ sayDay(m.fromOn) }} → {{ sayDay(m.toOn) }}</span
+          >
         </li>
       </ul>
     </section>

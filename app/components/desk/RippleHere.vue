@@ -4,6 +4,7 @@ import { onBeforeUnmount } from 'vue'
 import { useOutcome } from '../../composables/outcome'
 import { belongsToFocus, useRippleKeys } from '../../composables/rippleKeys'
 import { useRipple } from '../../stores/ripple'
+import RipplePanel from './RipplePanel.vue'
 
 /** The ripple of a change that is made away from the desk, at the foot of the page; what was typed there stays. */
 const emit = defineEmits<{ made: [] }>()

@@ -9,6 +9,7 @@ import { useRipple } from '../../stores/ripple'
 import { sayRefusal } from '../../words/refusals'
 import { COST_OF_CUTS, WAY_WORDS } from '../../words/ways'
 import { gist } from './rippleGist'
+import RippleDetail from './RippleDetail.vue'
 
 const emit = defineEmits<{ apply: [] }>()
 const desk = useDesk()

@@ -76,8 +76,7 @@ const rows = computed(() =>
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem">
-          <span class="share" :class="{ low: r.f.rightRatio < 0.6 }">{{ percent(r.f.rightRatio) }}</span
-          ><span
+          <span class="share" :class="{ low: r.f.rightRatio < 0.6 }">{{ percent(r.f.rightRatio) }}</span><span
             ><span class="said">{{ r.number }}</span> <span v-html="toInlineHtml(r.item.stem)"
           /></span>
         </p>

@@ -29,8 +29,7 @@ function type(event: Event): void {
   <fieldset class="item" :data-hook="`question-${number}`" :data-item="item.id" :data-kind="item.kind">
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <legend>
-      <span class="number">{{ number }}</span
-      ><span v-html="toInlineHtml(item.stem)" />
+      <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </legend>
     <p class="hint">
       {{

@@ -42,8 +42,7 @@ const mark = (points: number, of: number) =>
         </p>
       </div>
       <p v-if="attempt.score" class="score">
-        <strong>{{ percent(attempt.score.ratio) }}</strong
-        ><span class="said"
+        <strong>{{ percent(attempt.score.ratio) }}</strong><span class="said"
           >{{ attempt.score.points }} of {{ attempt.score.of }} points<template
             v-if="attempt.score.deductedRatio > 0"
             >, {{ percent(attempt.score.deductedRatio) }} off for being late</template
@@ -69,8 +68,7 @@ const mark = (points: number, of: number) =>
       <li v-for="(s, i) in attempt.items" :key="s.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem">
-          <span class="number">{{ i + 1 }}</span
-          ><span v-html="toInlineHtml(s.item.stem)" />
+          <span class="number">{{ i + 1 }}</span><span v-html="toInlineHtml(s.item.stem)" />
         </p>
         <p class="line">
           <span v-if="s.points !== undefined" class="mark"

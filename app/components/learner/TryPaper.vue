@@ -8,6 +8,7 @@ import { toHtml } from '../../composables/markdown'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
 import { sayCountdown, sayTime } from '../../words/times'
+import AnswerInput from './AnswerInput.vue'
 
 const props = defineProps<{ attempt: OpenTry; content: string; zone: string }>()
 const emit = defineEmits<{ done: [] }>()

@@ -15,8 +15,7 @@ const rights = computed(() =>
   <article class="item">
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <h3>
-      <span class="number">{{ number }}</span
-      ><span v-html="toInlineHtml(item.stem)" />
+      <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </h3>
     <ul v-if="item.kind === 'single' || item.kind === 'multiple'" class="options">
       <li v-for="o in item.options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }">

@@ -6,6 +6,7 @@ import { useDryRun } from '../../composables/dryRun'
 import { call } from '../../wire/call'
 import { PLAN_ROW_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
+import TextOrFile from '../classes/TextOrFile.vue'
 
 const props = defineProps<{ merged: (rows: readonly LessonRow[]) => TableMerge | null }>()
 const emit = defineEmits<{ take: [merge: TableMerge] }>()

@@ -8,6 +8,7 @@ import { call } from '../../wire/call'
 import { SKIPPED_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
 import { sayDay } from '../../words/times'
+import TextOrFile from '../classes/TextOrFile.vue'
 
 const props = defineProps<{ firstOn: IsoDay; lastOn: IsoDay; zone: string }>()
 const emit = defineEmits<{ take: [closures: readonly FoundClosure[]] }>()

@@ -7,6 +7,7 @@ import { call } from '../../wire/call'
 import { OUTLINE_FAULT_WORDS } from '../../words/faults'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
+import TextOrFile from '../classes/TextOrFile.vue'
 
 const emit = defineEmits<{ made: [] }>()
 const tell = useTell()

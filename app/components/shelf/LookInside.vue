@@ -11,6 +11,7 @@ import { count } from '../../words/numbers'
 import { KIND_WORDS, ROLE_WORDS } from '../../words/pieces'
 import { sayRefusal } from '../../words/refusals'
 import { sayMoment } from '../../words/times'
+import ItemKey from '../pieces/ItemKey.vue'
 
 const props = defineProps<{ resourceId: ResourceId; lesson: string | null; classId: string | null }>()
 const overview = useOverview()

@@ -53,8 +53,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
       <ul>
         <li v-for="p in found" :key="p.id">
           <button type="button" class="piece" :class="{ chosen: p.id === chosen }" @click="emit('choose', p)">
-            <span>{{ p.title }}</span
-            ><span class="said"
+            <span>{{ p.title }}</span><span class="said"
               >{{ p.bookLessonId ?? 'own' }} · {{ sayPiece(p) }} ·
               <span class="code">{{ p.code }}</span></span
             >
@@ -74,8 +73,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
               data-hook="piece"
               @click="emit('choose', p)"
             >
-              <span>{{ p.title }}</span
-              ><span class="said"
+              <span>{{ p.title }}</span><span class="said"
                 >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
               >
             </button>
@@ -123,8 +121,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
                 data-hook="piece"
                 @click="emit('choose', p)"
               >
-                <span>{{ p.title }}</span
-                ><span class="said"
+                <span>{{ p.title }}</span><span class="said"
                   >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
                 >
               </button>

@@ -5,6 +5,7 @@ import { ABSENT_WORDS, sayMomentSpec } from '../../words/moments'
 import { FIELD_WORDS } from '../../words/refusals'
 import { sayMoment } from '../../words/times'
 import type { LessonChoice } from './MomentEditor.vue'
+import MomentEditor from './MomentEditor.vue'
 
 const props = defineProps<{
   field: WindowField

@@ -10,6 +10,8 @@ import { FIELD_WORDS, sayRefusal } from '../../words/refusals'
 import type { Draft } from './draft'
 import { keyOf, withMoment } from './draft'
 import type { LessonChoice } from './MomentEditor.vue'
+import MomentCell from './MomentCell.vue'
+import RecipientPicker from './RecipientPicker.vue'
 
 const props = defineProps<{
   recipients: Recipients
@@ -113,8 +115,9 @@ function remove(at: number): void {
             <th scope="row">
               {{ r.name }}
               <p class="said font-normal">
-                <template v-if="r.learners !== null">{{ count(r.learners, 'learner') }}</template
-                ><template v-if="r.seen?.span && r.seen.window?.due">
+                <template v-if="r.learners !== null">{{ count(r.learners, 'learner') }}</template><template
+                  v-if="r.seen?.span && r.seen.window?.due"
+                >
                   · <span :class="{ tight: r.seen.span.tight }">{{ saySpan(r.seen.span) }}</span></template
                 >
               </p>

@@ -18,6 +18,10 @@ import { sayRefusal } from '../../words/refusals'
 import { zoneNamed } from '../../words/times'
 import type { Draft } from './draft'
 import type { LessonChoice } from './MomentEditor.vue'
+import LastLook from './LastLook.vue'
+import RulesPanel from './RulesPanel.vue'
+import WhoAndWhen from './WhoAndWhen.vue'
+import WhoGetsWhat from './WhoGetsWhat.vue'
 
 const props = defineProps<{ initial: Draft; known: WorkPage | null; lesson: LessonId | null }>()
 const emit = defineEmits<{ changed: [] }>()

@@ -14,6 +14,10 @@ import { count } from '../../words/numbers'
 import { sayPattern } from '../../words/pattern'
 import { sayRefusal } from '../../words/refusals'
 import { sayDay } from '../../words/times'
+import PatternRows from '../../components/classes/PatternRows.vue'
+import RippleHere from '../../components/desk/RippleHere.vue'
+import RosterImport from '../../components/classes/RosterImport.vue'
+import RosterTable from '../../components/classes/RosterTable.vue'
 
 definePageMeta({ layout: 'teacher' })
 const classId = useRoute().params.classId as ClassId
@@ -86,10 +90,13 @@ const lostBy = computed(() => {
       <div class="text-right">
         <p class="said">Joining code for learners</p>
         <p class="flex gap-2 items-center justify-end">
-          <b class="code text-lg tracking-wider" data-hook="join-code">{{ page.joinCode }}</b
-          ><UButton size="xs" color="neutral" variant="outline" @click="copy(page.joinCode)">{{
-            copied ? 'Copied' : 'Copy'
-          }}</UButton>
+          <b class="code text-lg tracking-wider" data-hook="join-code">{{ page.joinCode }}</b><UButton
+            size="xs"
+            color="neutral"
+            variant="outline"
+            @click="copy(page.joinCode)"
+            >{{ copied ? 'Copied' : 'Copy' }}</UButton
+          >
         </p>
       </div>
     </header>

@@ -5,6 +5,7 @@ import { useOverview } from '../../stores/overview'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
 import { sayDay } from '../../words/times'
+import FirstSteps from '../../components/frame/FirstSteps.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Classes · Step Cairn' })
@@ -44,8 +45,12 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
           <td>{{ c.course }}</td>
           <td>{{ c.learners }}</td>
           <td>
-            <template v-if="c.planTitle">{{ c.planTitle }}</template
-            ><NuxtLink v-else class="plain" to="/classes/plans">none laid out yet</NuxtLink>
+            <template v-if="c.planTitle">{{ c.planTitle }}</template><NuxtLink
+              v-else
+              class="plain"
+              to="/classes/plans"
+              >none laid out yet</NuxtLink
+            >
           </td>
           <td class="said">{{ c.mine ? '' : "a colleague's" }}</td>
         </tr>

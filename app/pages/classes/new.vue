@@ -7,6 +7,7 @@ import { useDesk } from '../../stores/desk'
 import { useOverview } from '../../stores/overview'
 import { call } from '../../wire/call'
 import { fieldOf, sayRefusal } from '../../words/refusals'
+import PatternRows from '../../components/classes/PatternRows.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'New class · Step Cairn' })

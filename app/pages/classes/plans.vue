@@ -10,6 +10,7 @@ import { useOverview } from '../../stores/overview'
 import { useShelf } from '../../stores/shelf'
 import { call } from '../../wire/call'
 import { count, meetingsOf } from '../../words/numbers'
+import OutlineForm from '../../components/setup/OutlineForm.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Plans · Step Cairn' })
@@ -74,8 +75,7 @@ const replaces = computed(() =>
             :to="`/classes/plan/${p.id}`"
             data-hook="edit-plan"
             :aria-label="`${p.mine ? 'Change' : 'Look at'} ${p.title}`"
-            >{{ p.mine ? 'Change' : 'Look at' }}</UButton
-          ><UButton
+            >{{ p.mine ? 'Change' : 'Look at' }}</UButton><UButton
             color="neutral"
             variant="outline"
             :aria-expanded="laying === p.id"

@@ -16,6 +16,9 @@ import { call } from '../../wire/call'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
 import { WEEKDAY_WORDS } from '../../words/times'
+import ClosureImport from '../../components/setup/ClosureImport.vue'
+import LetterOverrides from '../../components/setup/LetterOverrides.vue'
+import RippleHere from '../../components/desk/RippleHere.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'School year · Step Cairn' })
@@ -397,8 +400,13 @@ async function saved(): Promise<void> {
         :loading="busy"
         :disabled="known !== null && !store.overview?.mayEditYear"
         data-hook="save-year"
-        >{{ known ? 'Save the year' : 'Make the year' }}</UButton
-      ><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton>
+        >{{ known ? 'Save the year' : 'Make the year' }}</UButton><UButton
+        size="md"
+        to="/classes"
+        color="neutral"
+        variant="ghost"
+        >Back</UButton
+      >
     </div>
   </form>
   <p v-else class="said p-5">Opening …</p>

@@ -11,6 +11,8 @@ import { call } from '../../wire/call'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
 import { sayTime } from '../../words/times'
+import ItemsPanel from '../../components/evidence/ItemsPanel.vue'
+import WorkGrid from '../../components/evidence/WorkGrid.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Evidence · Step Cairn' })

@@ -14,6 +14,8 @@ import { KIND_WORDS } from '../../words/pieces'
 import { sayRefusal } from '../../words/refusals'
 import { KEPT_WORDS, REVEAL_WORDS } from '../../words/rules'
 import { sayMoment } from '../../words/times'
+import SeenTry from '../../components/learner/SeenTry.vue'
+import TryPaper from '../../components/learner/TryPaper.vue'
 
 definePageMeta({ layout: 'learner' })
 const params = { assignmentId: useRoute().params.id as AssignmentId }
@@ -93,8 +95,9 @@ const facts = computed(() => {
         <h1>{{ work.title }}</h1>
       </div>
       <p v-if="!piece.open && work.ratio !== null" class="text-right">
-        <strong class="display text-2xl">{{ percent(work.ratio) }}</strong
-        ><span class="said block">counts</span>
+        <strong class="display text-2xl">{{ percent(work.ratio) }}</strong><span class="said block"
+          >counts</span
+        >
       </p>
     </header>
     <TryPaper

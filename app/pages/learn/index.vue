@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { definePageMeta, useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { PLACES } from '#core/attempts'
 import { ListMyWork } from '#shared/contracts/learning'
 import type { MyWork } from '#shared/contracts/learning'
@@ -10,9 +10,12 @@ import { useMe } from '../../stores/me'
 import { call } from '../../wire/call'
 import { sayRefusal } from '../../words/refusals'
 import { sayMoment } from '../../words/times'
+import WorkCard from '../../components/learner/WorkCard.vue'
 
 definePageMeta({ layout: 'learner' })
 useHead({ title: 'My work · Step Cairn' })
+// most learners never join a second class: its form is fetched when asked for
+const JoinAnother = defineAsyncComponent(() => import('../../components/learner/JoinAnother.vue'))
 const me = useMe()
 const now = useServerNow()
 const work = shallowRef<readonly MyWork[] | null>(null)
@@ -69,7 +72,7 @@ function ordered(place: (typeof PLACES)[number]): readonly MyWork[] {
         <button v-if="!joining" type="button" class="plain-act" @click="joining = true">
           Join another class
         </button>
-        <LazyJoinAnother v-else @joined="load" />
+        <JoinAnother v-else @joined="load" />
       </section>
     </template>
   </div>

@@ -20,6 +20,14 @@ import { useRipple } from '../../stores/ripple'
 import { useShelf } from '../../stores/shelf'
 import { sayRefusal } from '../../words/refusals'
 import { sayDay, zoneNamed } from '../../words/times'
+import DeskGrid from '../../components/desk/DeskGrid.vue'
+import DeskMenu from '../../components/desk/DeskMenu.vue'
+import DeskOne from '../../components/desk/DeskOne.vue'
+import FirstSteps from '../../components/frame/FirstSteps.vue'
+import LessonInspector from '../../components/desk/LessonInspector.vue'
+import MeetingInspector from '../../components/desk/MeetingInspector.vue'
+import RipplePanel from '../../components/desk/RipplePanel.vue'
+import YearStrip from '../../components/desk/YearStrip.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Pace · Step Cairn' })

@@ -126,8 +126,7 @@ const print = () => window.print()
             </th>
             <td v-for="(cell, i) in w.cells" :key="i">
               <div v-for="(l, n) in cell" :key="n" class="line" :class="l.kind">
-                <span class="day">{{ WEEKDAY_WORDS[weekdayOf(l.on) - 1] }}</span
-                ><span>{{ l.text }}</span>
+                <span class="day">{{ WEEKDAY_WORDS[weekdayOf(l.on) - 1] }}</span><span>{{ l.text }}</span>
               </div>
             </td>
           </tr>

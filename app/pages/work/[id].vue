@@ -9,6 +9,7 @@ import type { Draft } from '../../components/work/draft'
 import { call } from '../../wire/call'
 import { count } from '../../words/numbers'
 import { sayRefusal } from '../../words/refusals'
+import WorkComposer from '../../components/work/WorkComposer.vue'
 
 definePageMeta({ layout: 'teacher' })
 const route = useRoute()

@@ -8,6 +8,7 @@ import type { Draft } from '../../components/work/draft'
 import { useDesk } from '../../stores/desk'
 import { useShelf } from '../../stores/shelf'
 import { PRESETS } from '../../words/rules'
+import WorkComposer from '../../components/work/WorkComposer.vue'
 
 definePageMeta({ layout: 'teacher' })
 useHead({ title: 'Assign · Step Cairn' })

@@ -11,6 +11,10 @@ import { useDesk } from '../../../stores/desk'
 import { call } from '../../../wire/call'
 import { count, meetingsOf } from '../../../words/numbers'
 import { sayRefusal } from '../../../words/refusals'
+import PlanFields from '../../../components/plan/PlanFields.vue'
+import PlanParts from '../../../components/plan/PlanParts.vue'
+import PlanPaste from '../../../components/plan/PlanPaste.vue'
+import PlanRows from '../../../components/plan/PlanRows.vue'
 
 definePageMeta({ layout: 'teacher' })
 const route = useRoute()
