@@ -40,7 +40,7 @@ export default defineNuxtConfig({
   spaLoadingTemplate: 'loading.html',
   telemetry: false,
   devtools: { enabled: false },
-  css: ['~/theme/main.css'],
+  css: ['~/shared/theme/main.css'],
   alias: {
     '#core': here('./core'),
     '#ports': here('./ports'),

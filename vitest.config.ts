@@ -1,10 +1,18 @@
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
+const app = fileURLToPath(new URL('./app', import.meta.url))
+
 export default defineConfig({
+  resolve: { alias: { '~': app } },
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
       {
+        extends: true,
+        test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 60_000 },
+      },
+      {
+        extends: true,
         test: {
           name: 'routes',
           include: [
@@ -20,6 +28,7 @@ export default defineConfig({
         },
       },
       {
+        extends: true,
         test: {
           name: 'e2e',
           include: ['tests/e2e/**/*.test.ts'],

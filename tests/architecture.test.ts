@@ -2,140 +2,129 @@ import { readFileSync, readdirSync } from 'node:fs'
 import { dirname, join, relative, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
+import { cyclesIn } from './support/cycles'
+import {
+  APP_FILES,
+  COLUMNS,
+  EXTRA,
+  FOLDERS,
+  MAY,
+  PACING,
+  PLACES,
+  SIZES,
+  STILL_LONG,
+  TOPICS,
+} from './support/house'
+import type { Folder } from './support/house'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
-const FOLDERS = ['core', 'ports', 'shared', 'db', 'usecases', 'standins', 'server', 'app'] as const
-type Folder = (typeof FOLDERS)[number]
-
-/** Who may import whom; a package only where it is named. */
-const MAY: Record<Folder, { readonly folders: readonly Folder[]; readonly packages: readonly RegExp[] }> = {
-  core: { folders: ['core'], packages: [] },
-  ports: { folders: ['core'], packages: [] },
-  shared: { folders: ['core', 'shared'], packages: [/^zod$/] },
-  db: { folders: ['core', 'db'], packages: [/^drizzle-orm/, /^@libsql\/client$/, /^zod$/, /^node:/] },
-  usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
-  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/] },
-  server: {
-    folders: ['core', 'shared', 'usecases', 'ports', 'server'],
-    packages: [/^h3$/, /^nitropack\/runtime$/, /^zod$/, /^node:crypto$/],
-  },
-  app: {
-    folders: ['core', 'shared', 'app'],
-    packages: [
-      /^vue$/,
-      /^pinia$/,
-      /^#imports$/,
-      /^@vueuse\/core$/,
-      /^markdown-it$/,
-      /^echarts/,
-      /^@atlaskit\/pragmatic-drag-and-drop\//,
-    ],
-  },
-}
-/** Core topics and what each may use besides itself. */
-const TOPICS: Record<string, readonly string[]> = {
-  base: [],
-  access: ['base'],
-  calendar: ['base'],
-  library: ['base'],
-  audience: ['base'],
-  pacing: ['base', 'calendar'],
-  availability: ['base', 'calendar', 'audience', 'pacing'],
-  attempts: ['base', 'library'],
-  evidence: ['base', 'library', 'attempts'],
-  formats: ['base', 'calendar', 'pacing', 'library'],
-}
-const EXTRA: readonly { readonly file: RegExp; readonly packages: RegExp }[] = [
-  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js)$/ },
-  { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
-]
-const SIZES: readonly { readonly of: RegExp; readonly lines: number }[] = [
-  { of: /^core\/.*\.ts$/, lines: 250 },
-  { of: /^app\/.*\.vue$/, lines: 260 },
-  { of: /^app\/composables\/.*\.ts$/, lines: 120 },
-  { of: /^app\/stores\/.*\.ts$/, lines: 160 },
-  { of: /^server\/api\/.*\.ts$/, lines: 20 },
-]
-
-/** Files that are still to be divided by meaning; the list only gets shorter. */
-const STILL_LONG: ReadonlySet<string> = new Set([
-  'app/composables/planDraft.ts',
-  'core/pacing/types.ts',
-  'core/pacing/act.ts',
-  'app/components/work/WorkComposer.vue',
-  'app/components/desk/RipplePanel.vue',
-  'app/components/desk/DeskGrid.vue',
-  'app/components/desk/DeskStretch.vue',
-  'app/pages/pace/fit.vue',
-  'app/pages/pace/charts.vue',
-  'app/pages/pace/index.vue',
-  'app/pages/classes/year.vue',
-])
-
 interface Source {
   readonly path: string
   readonly text: string
 }
-const sources: Source[] = FOLDERS.flatMap((f) =>
-  readdirSync(ROOT + f, { recursive: true, withFileTypes: true })
-    .filter((e) => e.isFile() && /\.(ts|vue)$/.test(e.name) && !e.name.endsWith('.test.ts'))
-    .map((e) => relative(ROOT, join(e.parentPath, e.name))),
-)
+
+const filesOf = (folder: string) =>
+  readdirSync(ROOT + folder, { recursive: true, withFileTypes: true })
+    .filter((e) => e.isFile() && /\.(ts|vue)$/.test(e.name))
+    .map((e) => relative(ROOT, join(e.parentPath, e.name)))
+const everything: Source[] = [...FOLDERS, 'tests', 'demo', 'bench']
+  .flatMap(filesOf)
   .filter((p) => !p.startsWith('db/migrations'))
   .map((path) => ({ path, text: readFileSync(ROOT + path, 'utf8') }))
+const isHouse = ({ path }: Source) =>
+  FOLDERS.includes(path.split('/')[0] as Folder) && !path.endsWith('.test.ts')
+const sources = everything.filter(isHouse)
+const known = new Set(sources.map((s) => s.path))
 
-const importsOf = (text: string) =>
-  [
-    ...text.matchAll(
-      /^\s*(?:import|export)\s[^'"]*?from\s+['"]([^'"]+)['"]|^\s*import\s+['"]([^'"]+)['"]|import\(\s*['"]([^'"]+)['"]\s*\)/gm,
-    ),
-  ].map((m) => m[1] ?? m[2] ?? m[3] ?? '')
+const IMPORT =
+  /^\s*(?:import|export)\s[^'"]*?from\s+['"]([^'"]+)['"]|^\s*import\s+['"]([^'"]+)['"]|import\(\s*['"]([^'"]+)['"]\s*\)/gm
+const importsOf = (text: string) => [...text.matchAll(IMPORT)].map((m) => m[1] ?? m[2] ?? m[3] ?? '')
+
+/** The path an import means, without its ending; null for a package. */
+function pathOf(target: string, from: string): string | null {
+  if (target.startsWith('.')) return relative(ROOT, resolve(ROOT, dirname(from), target))
+  if (target.startsWith('~/')) return `app/${target.slice(2)}`
+  return target.startsWith('#') && target !== '#imports' ? target.slice(1) : null
+}
+
+function fileOf(path: string): string | undefined {
+  return [path, `${path}.ts`, `${path}/index.ts`].find((p) => known.has(p))
+}
+
+/** Why a core file may not import a path; null where it may. */
+function breachInCore(path: string, to: string): string | null {
+  const [, from = '', ...at] = path.split('/')
+  const [, topic = '', ...inside] = to.split('/')
+  if (from !== topic) {
+    if (inside.length > 0) return 'another topic is entered through its index only'
+    return TOPICS[from]?.includes(topic) ? null : `${from} may not use ${topic}`
+  }
+  if (from !== 'pacing' || at.length < 2 || Object.keys(PACING).length === 0) return null
+  const [here = ''] = at
+  const [there = '', ...deeper] = inside
+  if (here === there || there === 'refusals') return null
+  if (deeper.length > 0) return 'another part of pacing is entered through its index only'
+  return PACING[here]?.includes(there) ? null : `pacing/${here} may not use pacing/${there}`
+}
+
+/** Why a file of the app may not import a path; null where it may. */
+function breachInApp(path: string, to: string): string | null {
+  const [, room = '', place = ''] = path.split('/')
+  const [, otherRoom = '', other = '', ...inside] = to.split('/')
+  if (otherRoom === 'shared') return null
+  if (room === 'shared') return 'what is shared knows no place'
+  if (otherRoom !== 'places') return APP_FILES.test(to) ? null : `${room} may not use ${otherRoom}`
+  if (room !== 'places')
+    return inside.length === 0 || /View\.vue$/.test(to) ? null : 'a place is entered by its door or a view'
+  if (place === other) return null
+  if (inside.length > 0) return 'another place is entered through its index only'
+  return PLACES[place]?.includes(other) ? null : `${place} may not use ${other}`
+}
+
+/** Why a file may not import what it imports; null where it may. */
+function breachOf(path: string, target: string): string | null {
+  const folder = path.split('/')[0] as Folder
+  const to = pathOf(target, path)
+  const extra = EXTRA.filter((e) => e.file.test(path)).map((e) => e.packages)
+  if (to === null) {
+    const allowed = [...MAY[folder].packages, ...extra].some((p) => p.test(target))
+    return allowed ? null : 'this package is not for this folder'
+  }
+  if (extra.some((p) => p.test(target))) return null
+  const other = to.split('/')[0] as Folder
+  if (!MAY[folder].folders.includes(other)) return `${folder} may not use ${other}`
+  if (folder === 'usecases' && other === 'db' && target !== '#db/repositories')
+    return 'use-cases know the repositories only'
+  if (folder === 'core') return breachInCore(path, to)
+  return folder === 'app' && other === 'app' ? breachInApp(path, to) : null
+}
 
 /** Every way in which one source breaks the rules. */
 function breaches({ path, text }: Source): string[] {
   const folder = path.split('/')[0] as Folder
-  const found: string[] = []
-  for (const target of importsOf(text)) {
-    const fail = (why: string) => found.push(`${path} imports ${target}: ${why}`)
-    const to = target.startsWith('.')
-      ? relative(ROOT, resolve(ROOT, dirname(path), target))
-      : target.startsWith('#') && target !== '#imports'
-        ? target.slice(1)
-        : null
-    if (to === null) {
-      if (
-        ![...MAY[folder].packages, ...EXTRA.filter((e) => e.file.test(path)).map((e) => e.packages)].some(
-          (p) => p.test(target),
-        )
-      )
-        fail('this package is not for this folder')
-      continue
-    }
-    const other = to.split('/')[0] as Folder
-    if (EXTRA.some((e) => e.file.test(path) && e.packages.test(target))) continue
-    if (!MAY[folder].folders.includes(other)) fail(`${folder} may not use ${other}`)
-    if (folder === 'usecases' && other === 'db' && target !== '#db/repositories')
-      fail('use-cases know the repositories only')
-    if (other === 'core' && folder === 'core') {
-      const [, from = ''] = path.split('/')
-      const [, topic = '', ...inside] = to.split('/')
-      if (from !== topic && inside.length > 0) fail('another topic is entered through its index only')
-      if (from !== topic && !TOPICS[from]?.includes(topic)) fail(`${from} may not use ${topic}`)
-    }
-  }
-  if (
-    folder === 'core' &&
-    path !== 'core/base/isoDay.ts' &&
-    /\bnew Date\(|\bDate\.now\b|\bMath\.random\b|\bprocess\.|\bsetTimeout\b/.test(text)
-  )
+  const found = importsOf(text).flatMap((target) => {
+    const why = breachOf(path, target)
+    return why === null ? [] : [`${path} imports ${target}: ${why}`]
+  })
+  const impure = /\bnew Date\(|\bDate\.now\b|\bMath\.random\b|\bprocess\.|\bsetTimeout\b/
+  if (folder === 'core' && path !== 'core/base/isoDay.ts' && impure.test(text))
     found.push(`${path} reads clock, chance or environment`)
   if (/\bexport \* /.test(text)) found.push(`${path} exports everything`)
   if (folder !== 'app' && folder !== 'server' && /^export default/m.test(text))
     found.push(`${path} has a default export`)
-  for (const { of, lines } of SIZES)
-    if (of.test(path) && !STILL_LONG.has(path) && text.trimEnd().split('\n').length > lines)
-      found.push(`${path} is longer than ${lines} lines`)
-  return found
+  const lines = text.trimEnd().split('\n').length
+  for (const size of SIZES)
+    if (size.of.test(path) && !STILL_LONG.has(path) && lines > size.lines)
+      found.push(`${path} is longer than ${size.lines} lines`)
+  return [...found, ...tooWide({ path, text })]
+}
+
+function tooWide({ path, text }: Source): string[] {
+  return text
+    .split('\n')
+    .flatMap((line, i) =>
+      line.length > COLUMNS ? [`${path}:${i + 1} is wider than ${COLUMNS} columns`] : [],
+    )
 }
 
 describe('the house', () => {
@@ -144,18 +133,37 @@ describe('the house', () => {
     expect(sources.flatMap(breaches)).toEqual([])
   })
 
-  it('lists every core topic', () => {
-    expect(
-      readdirSync(`${ROOT}core`, { withFileTypes: true })
+  it('keeps its lines short, in tests and demo too', () => {
+    expect(everything.flatMap(tooWide)).toEqual([])
+  })
+
+  it('has no circles', () => {
+    const graph = new Map(
+      sources.map(({ path, text }) => [
+        path,
+        importsOf(text).flatMap((target) => fileOf(pathOf(target, path) ?? '') ?? []),
+      ]),
+    )
+    expect(cyclesIn(graph)).toEqual([])
+  })
+
+  it('lists every core topic and every place', () => {
+    const foldersIn = (path: string) =>
+      readdirSync(ROOT + path, { withFileTypes: true })
         .filter((e) => e.isDirectory())
         .map((e) => e.name)
-        .sort(),
-    ).toEqual(Object.keys(TOPICS).sort())
+        .sort()
+    expect(foldersIn('core')).toEqual(Object.keys(TOPICS).sort())
+    expect(foldersIn('app/places')).toEqual(Object.keys(PLACES).sort())
   })
 
   it('gives every topic one door with a caption and named exports', () => {
     for (const topic of Object.keys(TOPICS))
       expect(readFileSync(`${ROOT}core/${topic}/index.ts`, 'utf8')).toMatch(/^\/\*\* /)
+  })
+
+  it('keeps the list of long files honest', () => {
+    for (const path of STILL_LONG) expect([...known]).toContain(path)
   })
 
   it.each<[string, Source]>([
@@ -166,7 +174,7 @@ describe('the house', () => {
     ['core that knows the framework', { path: 'core/pacing/x.ts', text: "import { ref } from 'vue'" }],
     ['core that reads the clock', { path: 'core/pacing/x.ts', text: 'export const now = () => Date.now()' }],
     [
-      'a topic entered past its door',
+      'a topic past its door',
       { path: 'core/pacing/x.ts', text: "import { zoneOf } from '../calendar/zone'" },
     ],
     [
@@ -174,24 +182,36 @@ describe('the house', () => {
       { path: 'core/calendar/x.ts', text: "import { layOut } from '../pacing'" },
     ],
     ['a use-case that knows SQL', { path: 'usecases/work/x.ts', text: "import { eq } from 'drizzle-orm'" }],
+    ['a use-case with the database', { path: 'usecases/work/x.ts', text: "import { a } from '#db/client'" }],
     [
-      'a use-case that opens the database itself',
-      { path: 'usecases/work/x.ts', text: "import { openStore } from '#db/client'" },
+      'a route past the use-cases',
+      { path: 'server/api/x.get.ts', text: "import { a } from '#db/repositories'" },
+    ],
+    ['a contract with the server', { path: 'shared/contracts/x.ts', text: "import { a } from 'h3'" }],
+    ['a lazy import', { path: 'app/shared/x.ts', text: "const db = await import('#db/repositories')" }],
+    [
+      'a place against the stream',
+      { path: 'app/places/shelf/x.ts', text: "import { a } from '~/places/pace'" },
     ],
     [
-      'a route that goes past the use-cases',
-      { path: 'server/api/x.get.ts', text: "import { schoolName } from '#db/repositories'" },
+      'a place past its door',
+      { path: 'app/places/work/x.ts', text: "import a from '~/places/pace/stores/desk'" },
     ],
-    [
-      'a contract that knows the server',
-      { path: 'shared/contracts/x.ts', text: "import { defineEventHandler } from 'h3'" },
-    ],
-    [
-      'a lazy import of what is forbidden',
-      { path: 'app/stores/x.ts', text: "const db = await import('#db/repositories')" },
-    ],
+    ['a shared file with a place', { path: 'app/shared/x.ts', text: "import { a } from '~/places/pace'" }],
     ['a route with work in it', { path: 'server/api/x.get.ts', text: 'x\n'.repeat(21) }],
   ])('notices %s', (_, planted) => {
     expect(breaches(planted)).not.toEqual([])
+  })
+
+  it('notices a circle', () => {
+    expect(
+      cyclesIn(
+        new Map([
+          ['a', ['b']],
+          ['b', ['c']],
+          ['c', ['a']],
+        ]),
+      ),
+    ).toEqual(['a → b → c → a'])
   })
 })

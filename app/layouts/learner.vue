@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import LearnerMenu from '../components/learner/LearnerMenu.vue'
+import { LearnerMenu } from '~/places/learner'
 
 // the learner's own, calmer frame
 </script>

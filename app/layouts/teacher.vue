@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useDesk } from '../stores/desk'
-import CommandPalette from '../components/frame/CommandPalette.vue'
-import PersonMenu from '../components/frame/PersonMenu.vue'
-import PlaceRail from '../components/frame/PlaceRail.vue'
-import StepButtons from '../components/frame/StepButtons.vue'
+import { useDesk } from '~/places/pace'
+import { CommandPalette, StepButtons } from '~/places/bar'
+import PersonMenu from '~/shared/frame/PersonMenu.vue'
+import PlaceRail from '~/shared/frame/PlaceRail.vue'
 
 const desk = useDesk()
 </script>

@@ -1,5 +1,5 @@
 import { defineNuxtRouteMiddleware, navigateTo } from '#imports'
-import { useMe } from '../stores/me'
+import { useMe } from '~/shared/session/me'
 
 const OPEN = ['/sign-in', '/sign-up', '/join']
 

@@ -1,66 +1,8 @@
 <script setup lang="ts">
-import { definePageMeta, useHead } from '#imports'
-import { computed, onMounted } from 'vue'
-import { useOverview } from '../../stores/overview'
-import { count } from '../../words/numbers'
-import { sayRefusal } from '../../words/refusals'
-import { sayDay } from '../../words/times'
-import FirstSteps from '../../components/frame/FirstSteps.vue'
+import { definePageMeta } from '#imports'
+import ClassesView from '~/places/classes/ClassesView.vue'
 
 definePageMeta({ layout: 'teacher' })
-useHead({ title: 'Classes · Step Cairn' })
-const store = useOverview()
-onMounted(() => store.load(true))
-const o = computed(() => store.overview)
-const started = computed(() => store.firstSteps.every((s) => s.done))
 </script>
 
-<template>
-  <div class="p-5 max-w-5xl">
-    <header class="flex gap-2 items-center flex-wrap">
-      <h1 class="flex-1">Classes</h1>
-      <UButton to="/classes/year" color="neutral" variant="outline">School year</UButton
-      ><UButton to="/classes/plans" color="neutral" variant="outline">Plans</UButton
-      ><UButton v-if="o?.years.length" to="/classes/new" icon="i-lucide-plus" data-hook="new-class"
-        >New class</UButton
-      >
-    </header>
-    <p v-if="store.problem" class="note-line needs mt-3" role="alert">{{ sayRefusal(store.problem) }}</p>
-    <FirstSteps v-if="o && !started" />
-    <table v-if="o && o.classes.length" class="grid-table mt-4" data-hook="classes">
-      <thead>
-        <tr>
-          <th scope="col">Class</th>
-          <th scope="col">Course</th>
-          <th scope="col">Learners</th>
-          <th scope="col">Plan</th>
-          <th scope="col"><span class="sr-only">Yours</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="c in o.classes" :key="c.id">
-          <th scope="row">
-            <NuxtLink class="plain" :to="`/classes/${c.id}`">{{ c.name }}</NuxtLink>
-          </th>
-          <td>{{ c.course }}</td>
-          <td>{{ c.learners }}</td>
-          <td>
-            <template v-if="c.planTitle">{{ c.planTitle }}</template><NuxtLink
-              v-else
-              class="plain"
-              to="/classes/plans"
-              >none laid out yet</NuxtLink
-            >
-          </td>
-          <td class="said">{{ c.mine ? '' : "a colleague's" }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-for="y in o?.years" :key="y.year.id" class="said mt-4">
-      School year {{ y.year.name }}: {{ sayDay(y.year.firstOn) }} to {{ sayDay(y.year.lastOn) }}
-      {{ y.year.lastOn.slice(0, 4) }}, {{ y.year.zone }}, {{ count(y.year.notes.length, 'note')
-      }}<template v-if="y.year.rotation">, day letters {{ y.year.rotation.labels.join(' ') }}</template
-      >.
-    </p>
-  </div>
-</template>
+<template><ClassesView /></template>

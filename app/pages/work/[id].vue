@@ -1,57 +1,8 @@
 <script setup lang="ts">
-import { definePageMeta, useHead, useRoute } from '#imports'
-import { computed, onMounted, shallowRef } from 'vue'
-import type { AssignmentId } from '#core/base'
-import { ShowWork } from '#shared/contracts/work'
-import type { WorkPage } from '#shared/contracts/work'
-import type { Refusal } from '#shared/contracts/refusal'
-import type { Draft } from '../../components/work/draft'
-import { call } from '../../wire/call'
-import { count } from '../../words/numbers'
-import { sayRefusal } from '../../words/refusals'
-import WorkComposer from '../../components/work/WorkComposer.vue'
+import { definePageMeta } from '#imports'
+import ChangeWorkView from '~/places/work/ChangeWorkView.vue'
 
 definePageMeta({ layout: 'teacher' })
-const route = useRoute()
-const page = shallowRef<WorkPage | null>(null)
-const problem = shallowRef<Refusal | null>(null)
-const STATES = { held: 'held, not yet published', published: 'published', withdrawn: 'withdrawn' } as const
-useHead({ title: computed(() => `${page.value?.draft.title ?? 'Work'} · Step Cairn`) })
-
-async function load(): Promise<void> {
-  const reply = await call(ShowWork, { params: { assignmentId: route.params.id as AssignmentId } })
-  page.value = reply.ok ? reply.value : null
-  problem.value = reply.ok ? null : reply.error
-}
-onMounted(load)
 </script>
 
-<template>
-  <div>
-    <template v-if="page">
-      <header class="px-5 pt-4 flex gap-3 items-baseline flex-wrap">
-        <h1>{{ page.draft.title }}</h1>
-        <span class="said"
-          >{{ STATES[page.state]
-          }}<template v-if="page.begun">, {{ count(page.begun, 'learner') }} have begun</template></span
-        ><NuxtLink
-          v-if="page.state === 'published'"
-          class="plain text-sm"
-          :to="{ path: '/evidence', query: { work: page.id } }"
-          >See what came back</NuxtLink
-        >
-      </header>
-      <WorkComposer
-        :key="page.version"
-        :initial="page.draft as Draft"
-        :known="page"
-        :lesson="null"
-        @changed="load"
-      />
-    </template>
-    <p v-else-if="problem" class="note-line needs m-5" role="alert">
-      {{ sayRefusal(problem) }} <NuxtLink class="plain" to="/work">Back to the list</NuxtLink>
-    </p>
-    <p v-else class="said p-5">Opening …</p>
-  </div>
-</template>
+<template><ChangeWorkView /></template>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import type { BookId, ClassId, PlanId } from '#core/base'
+import { AdoptBook, LayPlan } from '#shared/contracts/teaching'
+import type { LaidOut } from '#shared/contracts/teaching'
+import { useTell } from '~/shared/frame/tell'
+import { useDesk } from '~/places/pace'
+import { useOverview } from '~/shared/session/overview'
+import { useShelf } from '~/places/shelf'
+import { call } from '~/shared/wire/call'
+import { count, meetingsOf } from '~/shared/words/numbers'
+import OutlineForm from './components/setup/OutlineForm.vue'
+
+useHead({ title: 'Plans · Step Cairn' })
+const store = useOverview()
+const shelf = useShelf()
+const tell = useTell()
+const laying = ref<PlanId | null>(null)
+const chosen = ref<ClassId[]>([])
+const outcome = shallowRef<(LaidOut & { readonly classes: number }) | null>(null)
+onMounted(() => Promise.all([store.load(true), shelf.load()]))
+const plans = computed(() => store.overview?.plans ?? [])
+const mine = computed(() => store.overview?.classes.filter((c) => c.mine) ?? [])
+
+function open(id: PlanId, course: string): void {
+  laying.value = laying.value === id ? null : id
+  outcome.value = null
+  const laidOn = mine.value.filter((c) => c.planId === id)
+  chosen.value = (
+    laidOn.length ? laidOn : mine.value.filter((c) => c.planId === null && c.course === course)
+  ).map((c) => c.id)
+  if (chosen.value.length === 0 && mine.value.length === 1 && mine.value[0]) chosen.value = [mine.value[0].id]
+}
+async function lay(planId: PlanId): Promise<void> {
+  const reply = await call(LayPlan, { params: { planId }, body: { classIds: chosen.value } })
+  if (!reply.ok) return tell.refused(reply.error)
+  outcome.value = reply.value
+  await Promise.all([store.load(true), useDesk().load(true)])
+}
+async function adopt(bookId: BookId): Promise<void> {
+  const reply = await call(AdoptBook, { body: { bookId } })
+  if (!reply.ok) return tell.refused(reply.error)
+  tell.done("The textbook's plan is taken over. Lay it onto classes next.")
+  await store.load(true)
+}
+const replaces = computed(() =>
+  mine.value.filter((c) => chosen.value.includes(c.id) && c.planId !== null && c.planId !== laying.value),
+)
+</script>
+
+<template>
+  <div class="p-5 max-w-4xl grid gap-6">
+    <div>
+      <p class="said"><NuxtLink class="plain" to="/classes">Classes</NuxtLink></p>
+      <h1>Plans</h1>
+    </div>
+    <section v-if="plans.length" aria-label="Plans of the school">
+      <div v-for="p in plans" :key="p.id" class="border-b border-default py-2" data-hook="plan">
+        <div class="flex gap-3 items-center">
+          <div class="flex-1">
+            <b>{{ p.title }}</b>
+            <p class="said">
+              {{ p.course }} · {{ count(p.lessons, 'lesson') }} · {{ p.meetings }} meetings<template
+                v-if="!p.mine"
+              >
+                · a colleague's</template
+              >
+            </p>
+          </div>
+          <UButton
+            color="neutral"
+            variant="outline"
+            :to="`/classes/plan/${p.id}`"
+            data-hook="edit-plan"
+            :aria-label="`${p.mine ? 'Change' : 'Look at'} ${p.title}`"
+            >{{ p.mine ? 'Change' : 'Look at' }}</UButton><UButton
+            color="neutral"
+            variant="outline"
+            :aria-expanded="laying === p.id"
+            data-hook="lay"
+            @click="open(p.id, p.course)"
+            >Lay onto classes</UButton
+          >
+        </div>
+        <div v-if="laying === p.id" class="grid gap-2 py-3 pl-3">
+          <p v-if="mine.length === 0">
+            You have no class yet. <NuxtLink class="plain" to="/classes/new">Make one</NuxtLink> first.
+          </p>
+          <label v-for="c in mine" :key="c.id" class="flex gap-2"
+            ><input v-model="chosen" type="checkbox" :value="c.id" class="accent-(--ui-primary)" /><span
+              >{{ c.name }}
+              <span class="said">{{
+                c.planId === p.id ? 'has this plan' : c.planTitle ? `now has ${c.planTitle}` : 'no plan yet'
+              }}</span></span
+            ></label
+          >
+          <p v-if="replaces.length" class="note-line care">
+            {{ replaces.map((c) => c.name).join(', ') }}: the plan laid out there is replaced, with its
+            changed lengths and its undo history. Work that hangs on its lessons keeps its dates.
+          </p>
+          <UButton
+            v-if="mine.length"
+            class="justify-self-start"
+            :disabled="chosen.length === 0"
+            data-hook="lay-out"
+            @click="lay(p.id)"
+            >Lay it out</UButton
+          >
+          <div v-if="outcome" role="status" data-hook="outcome">
+            <p class="note-line" :class="outcome.notPlaced.length ? 'needs' : 'fine'">
+              <template v-if="outcome.notPlaced.length"
+                >{{ count(outcome.placed, 'lesson') }} placed.
+                {{ count(outcome.notPlaced.length, 'lesson') }} do not fit into the year of the class with
+                least room.</template
+              ><template v-else
+                >All {{ count(outcome.placed, 'lesson') }} placed,
+                {{ meetingsOf(outcome.slackHalves) }} meetings left over in the class with least
+                room.</template
+              >
+            </p>
+            <ul v-if="outcome.notPlaced.length" class="text-sm mt-1 max-h-52 overflow-auto">
+              <li v-for="n in outcome.notPlaced" :key="n.lessonId">
+                {{ n.number }} {{ n.title }}:
+                <template v-if="n.freeHalves !== null"
+                  >needs {{ meetingsOf(n.needHalves) }} meetings, {{ meetingsOf(n.freeHalves) }} are
+                  left</template
+                ><template v-else>comes after one that does not fit</template>
+              </li>
+            </ul>
+            <NuxtLink class="plain" to="/pace">See it on the desk</NuxtLink>
+          </div>
+        </div>
+      </div>
+    </section>
+    <section v-if="shelf.books.length">
+      <h2 class="mb-2">From a textbook</h2>
+      <div v-for="b in shelf.books" :key="b.id" class="flex gap-3 items-center py-1.5">
+        <span class="flex-1"
+          >{{ b.title }} <span class="said">{{ b.course }} · {{ count(b.units.length, 'unit') }}</span></span
+        ><UButton color="neutral" variant="outline" @click="adopt(b.id)">Take its ready plan</UButton>
+      </div>
+    </section>
+    <section>
+      <h2 class="mb-2">From an outline of your own</h2>
+      <OutlineForm @made="store.load(true)" />
+    </section>
+  </div>
+</template>

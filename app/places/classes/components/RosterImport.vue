@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import type { ClassId } from '#core/base'
+import { AddRoster, ReadRoster } from '#shared/contracts/teaching'
+import type { RosterTrial } from '#shared/contracts/teaching'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+import { ROSTER_FAULT_WORDS } from '../words/faults'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import TextOrFile from './TextOrFile.vue'
+
+const props = defineProps<{ classId: ClassId }>()
+const emit = defineEmits<{ added: [] }>()
+const tell = useTell()
+const text = ref('')
+const trial = shallowRef<RosterTrial | null>(null)
+const problem = ref('')
+const skipBad = ref(false)
+const busy = ref(false)
+watch(text, () => {
+  trial.value = null
+  problem.value = ''
+})
+
+async function read(): Promise<void> {
+  busy.value = true
+  const reply = await call(ReadRoster, { params: { classId: props.classId }, body: { text: text.value } })
+  busy.value = false
+  trial.value = reply.ok ? reply.value : null
+  problem.value = reply.ok ? '' : sayRefusal(reply.error)
+}
+async function add(): Promise<void> {
+  busy.value = true
+  const reply = await call(AddRoster, {
+    params: { classId: props.classId },
+    body: { text: text.value, skipBad: skipBad.value },
+  })
+  busy.value = false
+  if (!reply.ok) {
+    problem.value = sayRefusal(reply.error)
+    return
+  }
+  tell.done(`${count(reply.value.added, 'learner')} added`)
+  text.value = ''
+  emit('added')
+}
+</script>
+
+<template>
+  <section class="grid gap-3 max-w-2xl" data-hook="roster-import">
+    <TextOrFile
+      v-model="text"
+      label="Paste names, one a line, or rows from a spreadsheet"
+      accept=".csv,.txt,.tsv,text/csv,text/plain"
+      :most-bytes="500_000"
+      placeholder="name,sign-in,groups&#10;Ada Example,ada,Front row;Lab leads"
+      @too-large="problem = 'This file is too large for a roster (at most 500 kB).'"
+    />
+    <div class="flex gap-2">
+      <UButton
+        :loading="busy"
+        :disabled="!text.trim()"
+        variant="outline"
+        data-hook="read-roster"
+        @click="read"
+        >Read it first</UButton
+      >
+    </div>
+    <div v-if="trial" class="grid gap-2" role="status" data-hook="roster-trial">
+      <p>
+        <b>{{ count(trial.fresh.length, 'learner') }}</b> to add<template v-if="trial.known.length"
+          >, {{ trial.known.length }} already in the class</template
+        ><template v-if="trial.bad.length"
+          >, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template
+        >.
+      </p>
+      <ul v-if="trial.bad.length" class="text-sm">
+        <li v-for="b in trial.bad" :key="b.line" class="note-line needs">
+          Line {{ b.line }}: {{ ROSTER_FAULT_WORDS[b.fault]
+          }}<template v-if="b.text"> (“{{ b.text }}”)</template>
+        </li>
+      </ul>
+      <label v-if="trial.bad.length" class="flex gap-2"
+        ><input v-model="skipBad" type="checkbox" class="accent-(--ui-primary)" /> Leave these rows out</label
+      >
+      <p v-if="trial.fresh.length" class="said">
+        {{ trial.fresh.slice(0, 8).join(', ')
+        }}<template v-if="trial.fresh.length > 8"> and {{ trial.fresh.length - 8 }} more</template>
+      </p>
+      <UButton
+        class="justify-self-start"
+        :loading="busy"
+        :disabled="trial.fresh.length === 0 || (trial.bad.length > 0 && !skipBad)"
+        data-hook="add-roster"
+        @click="add"
+        >Add {{ count(trial.fresh.length, 'learner') }}</UButton
+      >
+    </div>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+  </section>
+</template>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { GroupId, UserId } from '#core/base'
+import { SaveGroup, SetAccommodation } from '#shared/contracts/teaching'
+import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+
+const props = defineProps<{ page: ClassPage }>()
+const emit = defineEmits<{ changed: [] }>()
+const tell = useTell()
+const word = ref('')
+const newGroup = ref('')
+const editing = ref<UserId | null>(null)
+const extra = ref({ percent: 150, attempts: 0, days: 0 })
+const learners = computed(() =>
+  props.page.learners.filter((l) => l.name.toLowerCase().includes(word.value.trim().toLowerCase())),
+)
+const membersOf = (id: GroupId) => props.page.learners.filter((l) => l.groupIds.includes(id)).map((l) => l.id)
+
+async function keep(groupId: GroupId | null, name: string, learnerIds: readonly UserId[]): Promise<void> {
+  const reply = await call(SaveGroup, {
+    params: { classId: props.page.id },
+    body: { groupId, name, learnerIds: [...learnerIds] },
+  })
+  if (!reply.ok) tell.refused(reply.error)
+  else {
+    newGroup.value = ''
+    emit('changed')
+  }
+}
+const toggle = (l: LearnerRow, g: ClassPage['groups'][number]) =>
+  keep(
+    g.id,
+    g.name,
+    l.groupIds.includes(g.id) ? membersOf(g.id).filter((id) => id !== l.id) : [...membersOf(g.id), l.id],
+  )
+function edit(l: LearnerRow): void {
+  editing.value = editing.value === l.id ? null : l.id
+  extra.value = {
+    percent: Math.round(l.accommodation.timeFactor * 100),
+    attempts: l.accommodation.extraAttempts,
+    days: l.accommodation.extraDays,
+  }
+}
+async function saveExtra(l: LearnerRow): Promise<void> {
+  const reply = await call(SetAccommodation, {
+    params: { classId: props.page.id },
+    body: {
+      learnerId: l.id,
+      timeFactor: extra.value.percent / 100,
+      extraAttempts: extra.value.attempts,
+      extraDays: extra.value.days,
+    },
+  })
+  if (!reply.ok) return tell.refused(reply.error)
+  editing.value = null
+  emit('changed')
+}
+const sayExtra = ({ accommodation: a }: LearnerRow) =>
+  [
+    a.timeFactor !== 1 ? `time ×${a.timeFactor}` : '',
+    a.extraDays ? `+${a.extraDays} d` : '',
+    a.extraAttempts ? `+${a.extraAttempts} tries` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+</script>
+
+<template>
+  <section>
+    <div class="flex gap-3 items-center mb-2 flex-wrap">
+      <UInput
+        v-model="word"
+        class="!w-56"
+        icon="i-lucide-search"
+        placeholder="Find a learner"
+        aria-label="Find a learner"
+      />
+      <form
+        v-if="page.mayRun"
+        class="flex gap-1.5 items-center"
+        @submit.prevent="newGroup.trim() && keep(null, newGroup.trim(), [])"
+      >
+        <UInput
+          v-model="newGroup"
+          maxlength="40"
+          placeholder="New group"
+          aria-label="Name of a new group"
+          name="new-group"
+        /><UButton type="submit" color="neutral" variant="outline" :disabled="!newGroup.trim()"
+          >Add group</UButton
+        >
+      </form>
+    </div>
+    <div class="overflow-x-auto">
+      <table class="grid-table roster">
+        <thead>
+          <tr>
+            <th scope="col">Learner</th>
+            <th scope="col">Sign-in</th>
+            <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
+              {{ g.name }}<span class="said block font-normal">{{ membersOf(g.id).length }}</span>
+            </th>
+            <th scope="col">Accommodation</th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="l in learners" :key="l.id">
+            <tr>
+              <th scope="row" class="font-semibold">{{ l.name }}</th>
+              <td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
+              <td v-for="g in page.groups" :key="g.id" class="group">
+                <input
+                  type="checkbox"
+                  :checked="l.groupIds.includes(g.id)"
+                  :disabled="!page.mayRun"
+                  :aria-label="`${l.name} in ${g.name}`"
+                  @change="toggle(l, g)"
+                />
+              </td>
+              <td>
+                <span v-if="sayExtra(l)">{{ sayExtra(l) }} </span><UButton
+                  v-if="page.mayRun"
+                  size="xs"
+                  color="neutral"
+                  variant="ghost"
+                  :aria-label="`${sayExtra(l) ? 'Change' : 'Set'} accommodation of ${l.name}`"
+                  @click="edit(l)"
+                  >{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton
+                >
+              </td>
+            </tr>
+            <tr v-if="editing === l.id">
+              <td :colspan="page.groups.length + 3">
+                <form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="saveExtra(l)">
+                  <UFormField label="Time, %"
+                    ><UInput
+                      v-model.number="extra.percent"
+                      type="number"
+                      min="100"
+                      max="400"
+                      class="!w-24" /></UFormField
+                  ><UFormField label="Extra tries"
+                    ><UInput
+                      v-model.number="extra.attempts"
+                      type="number"
+                      min="0"
+                      max="20"
+                      class="!w-20" /></UFormField
+                  ><UFormField label="Extra days"
+                    ><UInput
+                      v-model.number="extra.days"
+                      type="number"
+                      min="0"
+                      max="60"
+                      class="!w-20" /></UFormField
+                  ><UButton type="submit">Save</UButton>
+                  <p class="said">Applies to open and future work at once.</p>
+                </form>
+              </td>
+            </tr>
+          </template>
+          <tr v-if="page.learners.length === 0">
+            <td :colspan="page.groups.length + 3">
+              Nobody yet. Add learners below, or give them the joining code
+              <b class="code">{{ page.joinCode }}</b>.
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.roster {
+  width: auto;
+  min-width: 40rem;
+}
+.group {
+  text-align: center !important;
+  min-width: 5.5rem;
+}
+input[type='checkbox'] {
+  accent-color: var(--ui-primary);
+  width: 1.05rem;
+  height: 1.05rem;
+}
+</style>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { useHead, useRoute, useRouter } from '#imports'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, onMounted, shallowRef, watch } from 'vue'
+import type { AssignmentId, ClassId } from '#core/base'
+import { ShowGrid } from '#shared/contracts/evidence'
+import type { ClassGrid } from '#shared/contracts/evidence'
+import type { Refusal } from '#shared/contracts/refusal'
+import { useOverview } from '~/shared/session/overview'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayTime } from '~/shared/words/times'
+import ItemsPanel from './components/ItemsPanel.vue'
+import WorkGrid from './components/WorkGrid.vue'
+
+useHead({ title: 'Evidence · Step Cairn' })
+const overview = useOverview()
+const route = useRoute()
+const router = useRouter()
+const grid = shallowRef<ClassGrid | null>(null)
+const problem = shallowRef<Refusal | null>(null)
+const classes = computed(() => overview.overview?.classes ?? [])
+const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
+const work = computed(() => text('work') as AssignmentId | null)
+const classId = computed(
+  () =>
+    (text('class') ??
+      classes.value.find((c) => c.mine)?.id ??
+      classes.value[0]?.id ??
+      null) as ClassId | null,
+)
+
+async function load(): Promise<void> {
+  const id = classId.value
+  if (!id) return
+  const reply = await call(ShowGrid, { params: { classId: id } })
+  if (id !== classId.value) return
+  problem.value = reply.ok ? null : reply.error
+  if (reply.ok) grid.value = reply.value
+}
+onMounted(() => overview.load())
+watch(
+  classId,
+  () => {
+    grid.value = null
+    void load()
+  },
+  { immediate: true },
+)
+// follows a class at work
+useIntervalFn(() => {
+  if (document.visibilityState === 'visible') void load()
+}, 15_000)
+const show = (query: Record<string, string | undefined>) =>
+  void router.replace({ query: { ...route.query, ...query } })
+/** Work opened from the list may not reach the first class: go to one it reaches. */
+watch([grid, work], () => {
+  const g = grid.value
+  if (g && work.value && !text('class') && !g.columns.some((c) => c.assignmentId === work.value)) void seek()
+})
+async function seek(): Promise<void> {
+  for (const c of classes.value.filter((c) => c.id !== classId.value)) {
+    const reply = await call(ShowGrid, { params: { classId: c.id } })
+    if (reply.ok && reply.value.columns.some((x) => x.assignmentId === work.value))
+      return show({ class: c.id })
+  }
+}
+const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'missing').length ?? 0)
+</script>
+
+<template>
+  <div class="evidence">
+    <header class="head">
+      <h1>Evidence</h1>
+      <div class="flex gap-1 flex-wrap" role="group" aria-label="Class">
+        <UButton
+          v-for="c in classes"
+          :key="c.id"
+          size="xs"
+          color="neutral"
+          :variant="c.id === classId ? 'solid' : 'outline'"
+          :aria-pressed="c.id === classId"
+          @click="show({ class: c.id })"
+          >{{ c.name }}</UButton
+        >
+      </div>
+      <div class="flex-1" />
+      <p v-if="grid" class="said">
+        {{ count(grid.learners.length, 'learner') }} · {{ count(missing, 'piece') }} missing · as of
+        {{ sayTime(grid.now, grid.zone) }}
+      </p>
+    </header>
+    <p v-if="problem" class="note-line needs m-4" role="alert">{{ sayRefusal(problem) }}</p>
+    <p v-else-if="overview.overview && classes.length === 0" class="p-5">
+      No class yet. <NuxtLink class="plain" to="/classes">Make a class</NuxtLink> first.
+    </p>
+    <p v-else-if="grid && grid.columns.length === 0" class="p-5">
+      Nothing is published to this class yet. <NuxtLink class="plain" to="/work">Go to Work</NuxtLink>.
+    </p>
+    <div v-else-if="grid" class="split" :class="{ two: work }">
+      <WorkGrid :grid="grid" :chosen="work" @choose="show({ work: $event === work ? undefined : $event })" />
+      <ItemsPanel v-if="work" :assignment-id="work" :class-id="classId" @close="show({ work: undefined })" />
+    </div>
+    <p v-else class="said p-5">Opening …</p>
+  </div>
+</template>
+
+<style scoped>
+.evidence {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 0.9rem;
+  padding: 0.55rem 1rem;
+  border-bottom: 1px solid var(--ui-border);
+  flex-wrap: wrap;
+}
+.split {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+}
+.split.two {
+  grid-template-columns: minmax(0, 1fr) minmax(20rem, 27rem);
+}
+@media (max-width: 900px) {
+  .split.two {
+    grid-template-columns: 1fr;
+    grid-template-rows: 55% 45%;
+  }
+}
+</style>

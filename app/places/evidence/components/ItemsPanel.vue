@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import type { AssignmentId, ClassId } from '#core/base'
+import { rightInWords } from '#core/attempts'
+import { ShowItems } from '#shared/contracts/evidence'
+import type { PieceFigures } from '#shared/contracts/evidence'
+import type { Refusal } from '#shared/contracts/refusal'
+import { toInlineHtml } from '~/shared/words/markdown'
+import { call } from '~/shared/wire/call'
+import { count, percent } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+
+const props = defineProps<{ assignmentId: AssignmentId; classId: ClassId | null }>()
+const emit = defineEmits<{ close: [] }>()
+const figures = shallowRef<PieceFigures | null>(null)
+const problem = shallowRef<Refusal | null>(null)
+watch(
+  () => [props.assignmentId, props.classId],
+  async () => {
+    const reply = await call(ShowItems, {
+      params: { assignmentId: props.assignmentId },
+      query: props.classId ? { classId: props.classId } : {},
+    })
+    figures.value = reply.ok ? reply.value : null
+    problem.value = reply.ok ? null : reply.error
+  },
+  { immediate: true },
+)
+const rows = computed(() =>
+  (figures.value?.figures ?? []).flatMap((f) => {
+    const at = figures.value?.items.findIndex((i) => i.id === f.itemId) ?? -1
+    const item = figures.value?.items[at]
+    return item
+      ? [
+          {
+            f,
+            item,
+            number: at + 1,
+            rights:
+              item.kind === 'single'
+                ? [item.right]
+                : item.kind === 'multiple'
+                  ? item.right
+                  : ([] as readonly string[]),
+          },
+        ]
+      : []
+  }),
+)
+</script>
+
+<template>
+  <aside class="panel" aria-label="Items, hardest first" data-hook="items">
+    <header class="flex items-start gap-2">
+      <div class="flex-1">
+        <h2>{{ figures?.title ?? 'Items' }}</h2>
+        <p class="said">
+          {{ figures?.className ?? 'All classes' }} · {{ count(figures?.tries ?? 0, 'learner') }} · hardest
+          first
+        </p>
+      </div>
+      <UButton
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-x"
+        aria-label="Close the items"
+        @click="emit('close')"
+      />
+    </header>
+    <p v-if="problem" class="note-line needs" role="alert">{{ sayRefusal(problem) }}</p>
+    <p v-else-if="figures && figures.tries === 0" class="said mt-3">Nobody has handed in yet.</p>
+    <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">
+      Only {{ count(figures.tries, 'learner') }}: a share of so few says little.
+    </p>
+    <ol v-if="figures && figures.tries > 0">
+      <li v-for="r in rows" :key="r.item.id">
+        <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+        <p class="stem">
+          <span class="share" :class="{ low: r.f.rightRatio < 0.6 }">{{ percent(r.f.rightRatio) }}</span><span
+            ><span class="said">{{ r.number }}</span> <span v-html="toInlineHtml(r.item.stem)"
+          /></span>
+        </p>
+        <ul v-if="r.item.kind === 'single' || r.item.kind === 'multiple'" class="options">
+          <li v-for="o in r.item.options" :key="o.id" :class="{ right: r.rights.includes(o.id) }">
+            <span class="bar" aria-hidden="true"
+              ><i :style="{ width: `${Math.round((100 * (r.f.options[o.id] ?? 0)) / r.f.n)}%` }" /></span
+            ><span class="n">{{ r.f.options[o.id] ?? 0 }}</span
+            ><span>{{ o.text }}<template v-if="r.rights.includes(o.id)"> (right)</template></span>
+          </li>
+        </ul>
+        <p v-else class="said ml-13">Right: {{ rightInWords(r.item) }}</p>
+        <p class="said ml-13">
+          {{ r.f.rightCount }} of {{ r.f.n }} right<template v-if="r.f.omittedCount"
+            >, {{ r.f.omittedCount }} left it out</template
+          >
+        </p>
+      </li>
+    </ol>
+  </aside>
+</template>
+
+<style scoped>
+.panel {
+  overflow: auto;
+  padding: 1rem 1.1rem 2rem;
+  border-left: 1px solid var(--ui-border);
+  background: var(--ui-bg-muted);
+}
+ol > li {
+  padding: 0.7rem 0;
+  border-bottom: 1px solid var(--ui-border);
+}
+.stem {
+  display: grid;
+  grid-template-columns: 3.2rem 1fr;
+  font-weight: 600;
+  line-height: 1.35;
+}
+.share {
+  font: 650 1.02rem var(--font-display);
+  font-variant-numeric: tabular-nums;
+}
+.share.low {
+  color: var(--ui-warning);
+}
+.options {
+  margin: 0.35rem 0 0.2rem 3.2rem;
+  font-size: 0.9rem;
+  display: grid;
+  gap: 0.15rem;
+}
+.options li {
+  display: grid;
+  grid-template-columns: 3.4rem 1.5rem 1fr;
+  gap: 0.4rem;
+  align-items: center;
+}
+.options .right {
+  font-weight: 650;
+}
+.bar {
+  height: 0.5rem;
+  background: var(--ui-bg-accented);
+  border-radius: 2px;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--color-grit-400);
+  border-radius: 2px;
+}
+.right .bar i {
+  background: var(--color-moss-500);
+}
+.n {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+</style>

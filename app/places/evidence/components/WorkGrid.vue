@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { AssignmentId } from '#core/base'
+import type { Cell } from '#core/evidence'
+import type { ClassGrid } from '#shared/contracts/evidence'
+import { percent } from '~/shared/words/numbers'
+import { sayDate, zoneNamed } from '~/shared/words/times'
+
+const props = defineProps<{ grid: ClassGrid; chosen: AssignmentId | null }>()
+const emit = defineEmits<{ choose: [id: AssignmentId] }>()
+const byLearner = computed(() => {
+  const map = new Map<string, Cell[]>()
+  for (const cell of props.grid.cells) map.set(cell.learnerId, [...(map.get(cell.learnerId) ?? []), cell])
+  return map
+})
+const cellOf = (learnerId: string, assignmentId: string) =>
+  byLearner.value.get(learnerId)?.find((c) => c.assignmentId === assignmentId)
+const due = (at: number | null) =>
+  at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as never).on)
+const WORDS: Record<Cell['state'], string> = {
+  'not-for-them': '',
+  'not-open': 'to come',
+  'to-do': 'to do',
+  'in-progress': 'at it',
+  'handed-in': 'in',
+  missing: 'missing',
+}
+const text = (c: Cell | undefined) => (!c ? '' : c.ratio !== null ? percent(c.ratio) : WORDS[c.state])
+const tone = (c: Cell | undefined) =>
+  !c ? '' : c.ratio === null ? c.state : c.ratio < 0.6 ? 'low' : c.ratio >= 0.85 ? 'high' : 'middle'
+const said = (name: string, title: string, c: Cell | undefined) =>
+  `${name}, ${title}: ${text(c) || 'not for them'}${c?.late ? ', late' : ''}${c && c.attempts > 1 ? `, ${c.attempts} tries` : ''}`
+</script>
+
+<template>
+  <div class="scroller" tabindex="0" role="region" aria-label="Learners and their work">
+    <table class="grid-table evidence">
+      <thead>
+        <tr>
+          <th scope="col" class="name">Learner</th>
+          <th
+            v-for="c in grid.columns"
+            :key="c.assignmentId"
+            scope="col"
+            class="work"
+            :class="{ chosen: c.assignmentId === chosen }"
+          >
+            <button
+              type="button"
+              :aria-pressed="c.assignmentId === chosen"
+              :title="`Items of ${c.title}`"
+              data-hook="column"
+              @click="emit('choose', c.assignmentId)"
+            >
+              {{ c.title.replace(/^(Check|Practice): /, '') }}
+            </button>
+            <span class="said">due {{ due(c.dueAt) || 'any time' }}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="l in grid.learners" :key="l.id">
+          <th scope="row" class="name">{{ l.name }}</th>
+          <td
+            v-for="c in grid.columns"
+            :key="c.assignmentId"
+            :class="tone(cellOf(l.id, c.assignmentId))"
+            :title="said(l.name, c.title, cellOf(l.id, c.assignmentId))"
+          >
+            {{ text(cellOf(l.id, c.assignmentId))
+            }}<span v-if="cellOf(l.id, c.assignmentId)?.late" class="late">late</span
+            ><sup v-if="(cellOf(l.id, c.assignmentId)?.attempts ?? 0) > 1" class="tries"
+              >×{{ cellOf(l.id, c.assignmentId)?.attempts }}</sup
+            >
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row" class="name">Handed in</th>
+          <td v-for="c in grid.columns" :key="c.assignmentId">{{ c.handedIn }} of {{ c.reached }}</td>
+        </tr>
+        <tr>
+          <th scope="row" class="name">Mean</th>
+          <td v-for="c in grid.columns" :key="c.assignmentId">
+            <b>{{ c.mean === null ? '' : percent(c.mean) }}</b>
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroller {
+  overflow: auto;
+  max-height: 100%;
+}
+.evidence {
+  width: auto;
+}
+.evidence th.name {
+  position: sticky;
+  left: 0;
+  z-index: 2;
+  background: var(--ui-bg);
+  min-width: 11rem;
+  font-weight: 600;
+  white-space: nowrap;
+  border-right: 1px solid var(--ui-border);
+}
+.evidence thead th {
+  vertical-align: bottom;
+}
+.evidence thead th.name {
+  z-index: 3;
+}
+.work {
+  min-width: 5.6rem;
+  max-width: 7rem;
+}
+.work button {
+  text-align: left;
+  font-weight: 600;
+  color: var(--ui-primary);
+  text-decoration: underline;
+  text-underline-offset: 2px;
+  cursor: pointer;
+  line-height: 1.2;
+  display: block;
+}
+.work button::first-letter {
+  text-transform: uppercase;
+}
+.work.chosen {
+  box-shadow: inset 0 -3px 0 var(--ui-primary);
+}
+td {
+  white-space: nowrap;
+  border-right: 1px solid var(--ui-border-muted);
+}
+td.low {
+  background: var(--share-low);
+}
+td.high {
+  background: var(--share-high);
+}
+td.missing {
+  color: var(--ui-error);
+  font-weight: 600;
+}
+td.in-progress {
+  color: var(--ui-primary);
+  font-weight: 600;
+}
+td.to-do,
+td.not-open {
+  color: var(--ui-text-muted);
+}
+.late {
+  margin-left: 0.35rem;
+  font-size: 0.78em;
+  font-weight: 600;
+  text-decoration: underline dotted;
+  text-underline-offset: 2px;
+}
+.tries {
+  margin-left: 0.25rem;
+  font-size: 0.72em;
+}
+tfoot th,
+tfoot td {
+  position: sticky;
+  bottom: 0;
+  background: var(--ui-bg-muted) !important;
+}
+tfoot tr:first-child th,
+tfoot tr:first-child td {
+  bottom: 1.95rem;
+  border-top: 2px solid var(--ui-border-accented);
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
+import { PLACES } from '#core/attempts'
+import { ListMyWork } from '#shared/contracts/learning'
+import type { MyWork } from '#shared/contracts/learning'
+import { useServerNow } from '~/shared/session/serverNow'
+import { useMe } from '~/shared/session/me'
+import { call } from '~/shared/wire/call'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayMoment } from '~/shared/words/times'
+import WorkCard from './components/WorkCard.vue'
+
+useHead({ title: 'My work · Step Cairn' })
+// most learners never join a second class: its form is fetched when asked for
+const JoinAnother = defineAsyncComponent(() => import('./components/JoinAnother.vue'))
+const me = useMe()
+const now = useServerNow()
+const work = shallowRef<readonly MyWork[] | null>(null)
+const zone = ref('UTC')
+const problem = ref('')
+const joining = ref(false)
+const HEADS = {
+  now: { word: 'Now', none: 'Nothing to do right now.' },
+  next: { word: 'Next', none: 'Nothing is coming up yet.' },
+  done: { word: 'Done', none: 'What you hand in is kept here.' },
+} as const
+
+async function load(): Promise<void> {
+  const reply = await call(ListMyWork)
+  if (!reply.ok) {
+    problem.value = sayRefusal(reply.error)
+    return
+  }
+  problem.value = ''
+  me.hear(reply.value.now)
+  zone.value = reply.value.zone
+  work.value = reply.value.work
+}
+onMounted(load)
+// windows open and close by the server's clock; look again now and then
+useIntervalFn(() => {
+  if (document.visibilityState === 'visible') void load()
+}, 60_000)
+const places = computed(() => PLACES.map((place) => ({ place, ...HEADS[place], work: ordered(place) })))
+/** Done shows the latest first. */
+function ordered(place: (typeof PLACES)[number]): readonly MyWork[] {
+  const list = (work.value ?? []).filter((w) => w.place === place)
+  return place === 'done' ? [...list].reverse() : list
+}
+</script>
+
+<template>
+  <div class="pt-6 grid gap-7">
+    <div>
+      <h1>Hello, {{ me.me?.name.split(' ')[0] }}</h1>
+      <p class="said">{{ sayMoment(now, zone) }}</p>
+    </div>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-if="!work && !problem" class="said">Opening …</p>
+    <template v-if="work">
+      <section v-for="p in places" :key="p.place" :aria-labelledby="`place-${p.place}`">
+        <h2 :id="`place-${p.place}`" class="mb-2">{{ p.word }}</h2>
+        <p v-if="p.work.length === 0" class="said">{{ p.none }}</p>
+        <div class="grid gap-2">
+          <WorkCard v-for="w in p.work" :key="w.id" :work="w" :now="now" :zone="zone" />
+        </div>
+      </section>
+      <section>
+        <button v-if="!joining" type="button" class="plain-act" @click="joining = true">
+          Join another class
+        </button>
+        <JoinAnother v-else @joined="load" />
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.plain-act {
+  color: var(--ui-primary);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  font-size: 0.92rem;
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Answer, LearnerItem } from '#core/attempts'
+import { isOmitted } from '#core/attempts'
+import type { SeenTry } from '#shared/contracts/learning'
+import { toInlineHtml } from '~/shared/words/markdown'
+import { percent } from '~/shared/words/numbers'
+import { sayMoment } from '~/shared/words/times'
+
+const props = defineProps<{ attempt: SeenTry; zone: string; startOpen: boolean; only: boolean }>()
+const open = ref(props.startOpen)
+const ENDED = {
+  learner: '',
+  'time-limit': 'The time was up; what was saved counts.',
+  closing: 'It closed while you were working; what was saved counts.',
+} as const
+const shown = computed(() => props.attempt.items.some((i) => i.points !== undefined || i.right !== undefined))
+function given(item: LearnerItem, answer: Answer | null): string {
+  if (!answer || isOmitted(answer)) return 'no answer'
+  const name = (id: string | null) =>
+    ('options' in item ? item.options.find((o) => o.id === id)?.text : undefined) ?? ''
+  if (answer.kind === 'single') return name(answer.choice)
+  if (answer.kind === 'multiple') return answer.choices.map(name).join('; ')
+  return answer.text
+}
+const mark = (points: number, of: number) =>
+  points >= of
+    ? { icon: 'i-lucide-check', word: 'right' }
+    : points > 0
+      ? { icon: 'i-lucide-circle-dot', word: 'partly right' }
+      : { icon: 'i-lucide-minus', word: 'not yet' }
+</script>
+
+<template>
+  <section class="try" data-hook="seen-try">
+    <header>
+      <div class="flex-1">
+        <h2>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h2>
+        <p class="said">
+          Handed in {{ sayMoment(attempt.submittedAt, zone) }}<template v-if="attempt.late">, late</template>.
+          {{ ENDED[attempt.endedBy] }}
+        </p>
+      </div>
+      <p v-if="attempt.score" class="score">
+        <strong>{{ percent(attempt.score.ratio) }}</strong><span class="said"
+          >{{ attempt.score.points }} of {{ attempt.score.of }} points<template
+            v-if="attempt.score.deductedRatio > 0"
+            >, {{ percent(attempt.score.deductedRatio) }} off for being late</template
+          ></span
+        >
+      </p>
+    </header>
+    <UButton
+      v-if="shown"
+      size="xs"
+      color="neutral"
+      variant="ghost"
+      :icon="open ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+      :aria-expanded="open"
+      @click="
+        () => {
+          open = !open
+        }
+      "
+      >Question by question</UButton
+    >
+    <ol v-if="open && shown">
+      <li v-for="(s, i) in attempt.items" :key="s.item.id">
+        <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+        <p class="stem">
+          <span class="number">{{ i + 1 }}</span><span v-html="toInlineHtml(s.item.stem)" />
+        </p>
+        <p class="line">
+          <span v-if="s.points !== undefined" class="mark"
+            ><UIcon :name="mark(s.points, s.item.points).icon" class="size-4" aria-hidden="true" />{{
+              mark(s.points, s.item.points).word
+            }}, {{ s.points }} of {{ s.item.points }}</span
+          ><span
+            >You answered: <b>{{ given(s.item, s.answer) }}</b></span
+          >
+        </p>
+        <p v-if="s.right !== undefined" class="line">
+          Right: <b>{{ s.right }}</b>
+        </p>
+        <p v-if="s.feedback" class="line feedback">{{ s.feedback }}</p>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.try {
+  border-top: 1px solid var(--ui-border-accented);
+  padding: 0.9rem 0;
+}
+header {
+  display: flex;
+  gap: 1rem;
+  align-items: flex-start;
+}
+.score {
+  display: grid;
+  justify-items: end;
+  text-align: right;
+}
+.score strong {
+  font: 650 1.5rem var(--font-display);
+}
+ol {
+  display: grid;
+  gap: 0.9rem;
+  margin-top: 0.6rem;
+}
+.stem {
+  display: flex;
+  gap: 0.7rem;
+  font-weight: 600;
+}
+.number {
+  color: var(--ui-text-muted);
+  min-width: 1.2rem;
+  font-variant-numeric: tabular-nums;
+}
+.line {
+  padding-left: 1.9rem;
+  display: flex;
+  gap: 0.9rem;
+  flex-wrap: wrap;
+  align-items: baseline;
+}
+.mark {
+  display: inline-flex;
+  gap: 0.3rem;
+  align-items: center;
+  color: var(--ui-text-muted);
+  font-size: 0.9rem;
+}
+.feedback {
+  color: var(--ui-text-toned);
+  font-style: normal;
+  border-left: 3px solid var(--ui-border-accented);
+  margin-left: 1.9rem;
+  padding-left: 0.6rem;
+}
+</style>

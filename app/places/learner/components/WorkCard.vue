@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Instant } from '#core/base'
+import type { ResourceKind } from '#core/library'
+import type { MyWork } from '#shared/contracts/learning'
+import { count, percent } from '~/shared/words/numbers'
+import { KIND_WORDS } from '~/shared/words/pieces'
+import { sayLeft, sayMoment } from '~/shared/words/times'
+
+const props = defineProps<{ work: MyWork; now: Instant; zone: string }>()
+const until = computed(() => {
+  const { work, now, zone } = props
+  if (work.place === 'next' && work.opensAt) return `Opens ${sayMoment(work.opensAt, zone, 'opens')}`
+  if (work.dueAt && work.dueAt > now) return `Due ${sayMoment(work.dueAt, zone, 'due')}`
+  if (work.closesAt && work.closesAt > now)
+    return `Was due ${work.dueAt ? sayMoment(work.dueAt, zone, 'due') : ''}. You can still hand it in until ${sayMoment(work.closesAt, zone, 'closes')}`
+  if (work.place === 'done' && work.closesAt) return `Closed ${sayMoment(work.closesAt, zone, 'closes')}`
+  return work.place === 'done' ? '' : 'No due date'
+})
+const left = computed(() =>
+  props.work.place === 'now' && props.work.dueAt ? sayLeft(props.work.dueAt, props.now) : '',
+)
+const tries = computed(() =>
+  props.work.itemCount === 0
+    ? ''
+    : props.work.triesMost === null
+      ? props.work.triesUsed
+        ? count(props.work.triesUsed, 'try', 'tries')
+        : 'try as often as you like'
+      : `${count(Math.max(0, props.work.triesMost - props.work.triesUsed), 'try', 'tries')} left of ${props.work.triesMost}`,
+)
+</script>
+
+<template>
+  <NuxtLink :to="`/learn/${work.id}`" class="card" :class="work.place" :data-hook="`work-${work.place}`">
+    <div class="flex-1 min-w-0">
+      <h3>{{ work.title }}</h3>
+      <p class="meta">
+        {{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.minutes }} min<template v-if="work.itemCount">
+          · {{ count(work.itemCount, 'question') }}</template
+        >
+        · {{ work.className }}
+      </p>
+      <p class="until">{{ until }}</p>
+      <p v-if="work.note && work.place !== 'done'" class="meta">{{ work.note }}</p>
+    </div>
+    <div class="side">
+      <strong v-if="work.ratio !== null" class="score">{{ percent(work.ratio) }}</strong>
+      <span v-else-if="work.place === 'done'" class="meta">{{
+        work.handedInAt ? 'handed in' : 'not handed in'
+      }}</span>
+      <span v-if="left" class="left">{{ left }}</span>
+      <span v-if="tries && (work.place === 'now' || work.mayTry)" class="meta">{{ tries }}</span>
+      <span v-if="work.place === 'now'" class="go">{{
+        work.inProgress ? 'Go on' : work.itemCount ? 'Begin' : 'Read'
+      }}</span>
+      <span v-else-if="work.mayTry" class="go quiet">Try again</span>
+    </div>
+  </NuxtLink>
+</template>
+
+<style scoped>
+.card {
+  display: flex;
+  gap: 1rem;
+  padding: 0.85rem 1rem;
+  border: 1px solid var(--ui-border-accented);
+  border-radius: 9px 7px 10px 8px;
+  background: var(--stone-face);
+}
+.card:hover {
+  border-color: var(--ui-primary);
+}
+.card.now {
+  border-left: 5px solid var(--ui-primary);
+}
+.card.done {
+  background: transparent;
+  border-color: var(--ui-border);
+}
+h3 {
+  font-size: 1.05rem;
+}
+.meta {
+  font-size: 0.88rem;
+  color: var(--ui-text-muted);
+}
+.until {
+  font-size: 0.95rem;
+  margin-top: 0.1rem;
+}
+.side {
+  display: grid;
+  justify-items: end;
+  align-content: center;
+  gap: 0.15rem;
+  text-align: right;
+  flex: none;
+  max-width: 40%;
+}
+.score {
+  font-size: 1.3rem;
+  font-family: var(--font-display);
+  font-variant-numeric: tabular-nums;
+}
+.left {
+  font-size: 0.88rem;
+  font-weight: 600;
+}
+.go {
+  background: var(--ui-primary);
+  color: var(--ui-bg);
+  font-weight: 650;
+  padding: 0.2rem 0.8rem;
+  border-radius: 6px 7px 5px 7px;
+}
+.go.quiet {
+  background: transparent;
+  color: var(--ui-primary);
+  text-decoration: underline;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,2 @@
+/** What other places use of this one. */
+export { default as LearnerMenu } from './components/LearnerMenu.vue'

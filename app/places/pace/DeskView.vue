@@ -1,0 +1,399 @@
+<script setup lang="ts">
+import { navigateTo, useHead, useOverlay, useRoute, useRouter } from '#imports'
+import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { mondayOf, weekdayOf } from '#core/base'
+import type { ClassId, LessonId } from '#core/base'
+import { deskWeeks } from './desk/deskWeeks'
+import { atDay } from './desk/selection'
+import { addOnGround, agreeOn } from './desk/moves'
+import type { Drop, Selection } from './desk/selection'
+import ShortcutSheet from './components/ShortcutSheet.vue'
+import { useDeskActs } from './composables/deskActs'
+import { useDeskKeys } from './composables/deskKeys'
+import { useRecording } from './composables/recording'
+import { belongsToFocus } from './composables/rippleKeys'
+import { useServerNow } from '~/shared/session/serverNow'
+import { useDesk } from './stores/desk'
+import type { DeskColumn } from './stores/deskColumn'
+import { useRipple } from './stores/ripple'
+import { useShelf } from '~/places/shelf'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayDay, zoneNamed } from '~/shared/words/times'
+import DeskGrid from './components/DeskGrid.vue'
+import DeskMenu from './components/DeskMenu.vue'
+import DeskOne from './components/DeskOne.vue'
+import FirstSteps from '~/shared/frame/FirstSteps.vue'
+import LessonInspector from './components/LessonInspector.vue'
+import MeetingInspector from './components/MeetingInspector.vue'
+import RipplePanel from './components/RipplePanel.vue'
+import YearStrip from './components/YearStrip.vue'
+
+useHead({ title: 'Pace · Step Cairn' })
+const desk = useDesk()
+const shelf = useShelf()
+const route = useRoute()
+const router = useRouter()
+const sheet = useOverlay().create(ShortcutSheet, { destroyOnClose: true })
+const now = useServerNow(60_000)
+const selection = ref<Selection | null>(null)
+const ripple = useRipple()
+const acts = useDeskActs(selection)
+const recording = useRecording(acts, now)
+const pane = ref<HTMLElement | null>(null)
+const { y } = useScroll(pane)
+const { height } = useElementSize(pane)
+
+const local = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value) : null))
+const today = computed(() => local.value?.on ?? null)
+const todayRatio = computed(() =>
+  local.value
+    ? Math.min(0.97, (Math.min(5, weekdayOf(local.value.on)) - 1 + local.value.minuteOfDay / 1440) / 5)
+    : 0,
+)
+// by the year alone: new weeks would have every cell drawn again
+const yearShown = computed(() => desk.tried?.year ?? desk.year)
+const weeks = computed(() => (yearShown.value ? deskWeeks(yearShown.value, today.value) : []))
+const oneId = computed(() => (typeof route.query.class === 'string' ? (route.query.class as ClassId) : null))
+const one = computed(() => desk.columns.find((c) => c.of.id === oneId.value) ?? null)
+const columns = computed(() => (one.value ? [one.value] : desk.shown))
+/** What is drawn: the desk as it is, or as the change that is looked at would leave it. */
+const drawn = computed(() =>
+  desk.triedColumns
+    ? columns.value.map((c) => desk.triedColumns?.find((t) => t.of.id === c.of.id) ?? c)
+    : columns.value,
+)
+const chosen = computed(() => (selection.value ? (acts.columnOf(selection.value.classId) ?? null) : null))
+const scrollHeight = ref(1)
+watch([y, height, weeks, one], () => {
+  scrollHeight.value = pane.value?.scrollHeight || 1
+})
+
+// asked for while the page is still being put together
+const arrived = desk.load()
+onMounted(async () => {
+  await arrived
+  void shelf.load()
+  const wanted = desk.columns.find((c) => c.of.id === route.query.of)
+  const lesson = typeof route.query.lesson === 'string' ? (route.query.lesson as LessonId) : null
+  if (wanted && lesson && wanted.lessons.has(lesson))
+    selection.value = { kind: 'lesson', classId: wanted.of.id, lessonId: lesson }
+  else if (columns.value[0] && today.value) selection.value = atDay(columns.value[0], today.value)
+  await nextTick()
+  toToday()
+})
+
+function toWeek(monday: string, behavior: 'smooth' | 'auto' = 'auto'): void {
+  const row = document.getElementById(`week-${monday}`)
+  if (row && pane.value) pane.value.scrollTo({ top: row.offsetTop - 140, behavior })
+}
+const tomorrow = computed(() => {
+  const days = columns.value
+    .flatMap((c) => c.calendar.meetings.map((m) => m.on))
+    .filter((on) => on > (today.value ?? ''))
+  return days.sort()[0] ?? today.value ?? ('' as never)
+})
+async function agree(): Promise<void> {
+  const command = agreeOn(columns.value, now.value)
+  if (command) await acts.act(command, 'This is the baseline now; drift counts from here')
+}
+async function applyRipple(): Promise<void> {
+  await acts.apply()
+  await choose(selection.value, true)
+}
+function toToday(): void {
+  if (today.value) toWeek(mondayOf(today.value))
+}
+async function show(classId: ClassId | null): Promise<void> {
+  const first = desk.columns.find((c) => c.of.id === classId)
+  if (first && today.value && selection.value?.classId !== classId)
+    selection.value = atDay(first, today.value)
+  await router.replace({ query: classId ? { class: classId } : {} })
+  await nextTick()
+  toToday()
+}
+async function choose(at: Selection | null, focus = false): Promise<void> {
+  if (!at) return
+  selection.value = at
+  if (!focus) return
+  await nextTick()
+  const target = pane.value?.querySelector<HTMLElement>('button.selected')
+  target?.focus({ preventScroll: true })
+  target?.scrollIntoView({ block: 'nearest' })
+}
+
+// what is looked at must not lie under the panel
+watch(
+  () => ripple.isOpen && !ripple.waiting,
+  async (isOpen) => {
+    await nextTick()
+    const [stone, panel] = [
+      pane.value?.querySelector<HTMLElement>('button.selected'),
+      document.querySelector<HTMLElement>('[data-hook="ripple"]'),
+    ]
+    if (isOpen && stone && panel && stone.getBoundingClientRect().bottom > panel.getBoundingClientRect().top)
+      stone.scrollIntoView({ block: 'start' })
+  },
+)
+
+function openSheet(): void {
+  void sheet.open()
+}
+function toDetails(): void {
+  document.querySelector<HTMLElement>('#inspector button, #inspector a')?.focus()
+}
+async function loseChosen(): Promise<void> {
+  const at = selection.value
+  const column = chosen.value
+  if (!at || !column) return
+  const extent = at.kind === 'lesson' ? column.extents.get(at.lessonId) : undefined
+  const meeting = extent ? column.calendar.meetings[extent.first] : undefined
+  await acts.lose(
+    at.classId,
+    at.kind === 'meeting' ? at : { on: meeting?.on ?? '', startMinute: meeting?.startMinute ?? 0 },
+  )
+  await choose(selection.value, true)
+}
+async function assignChosen(): Promise<void> {
+  const at = selection.value
+  if (at?.kind !== 'lesson') return
+  const pieces = shelf.piecesOf(chosen.value?.lessons.get(at.lessonId)?.bookLessonId ?? null)
+  const piece = pieces.find((p) => p.kind === 'check') ?? pieces[0]
+  if (piece)
+    await navigateTo({
+      path: '/work/new',
+      query: { piece: piece.id, lesson: at.lessonId, class: at.classId },
+    })
+}
+const keys = useDeskKeys({
+  selection,
+  columns,
+  today,
+  acts,
+  recording,
+  choose,
+  loseChosen,
+  assignChosen,
+  toggleOne: () => void show(one.value ? null : (selection.value?.classId ?? null)),
+  openSheet,
+  toDetails,
+})
+/** Keys of the ripple hold wherever the focus is, except in fields. */
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (ripple.isOpen && !belongsToFocus(event) && !event.defaultPrevented) keys(event)
+})
+async function addLesson(column: DeskColumn, meeting: number, title: string): Promise<void> {
+  const command = addOnGround(column, meeting, title, crypto.randomUUID())
+  if (command) await acts.propose(command, `${title} added`)
+}
+async function dropped(drop: Drop): Promise<void> {
+  if ('lessonId' in drop) return recording.drop(drop.classId, drop.lessonId, drop.onto)
+  if ('before' in drop.onto)
+    await navigateTo({
+      path: '/work/new',
+      query: { piece: drop.pieceId, lesson: drop.onto.before, class: drop.classId },
+    })
+}
+async function pulled(column: DeskColumn, lessonId: LessonId, halves: number): Promise<void> {
+  selection.value = { kind: 'lesson', classId: column.of.id, lessonId }
+  await acts.lengthen(halves)
+}
+function backToDesk(): void {
+  pane.value?.querySelector<HTMLElement>('button.selected')?.focus()
+}
+</script>
+
+<template>
+  <div class="pace">
+    <header class="head">
+      <h1>{{ one ? one.of.name : 'Pace' }}</h1>
+      <div v-if="desk.classes.length" class="chips" role="group" aria-label="Classes in view">
+        <UButton
+          size="xs"
+          :variant="one ? 'outline' : 'solid'"
+          :aria-pressed="!one"
+          data-hook="all-classes"
+          @click="show(null)"
+          >All classes</UButton
+        >
+        <span class="sep" aria-hidden="true" />
+        <UButton
+          v-for="c in desk.columns"
+          :key="c.of.id"
+          size="xs"
+          color="neutral"
+          :variant="
+            one
+              ? one.of.id === c.of.id
+                ? 'solid'
+                : 'outline'
+              : desk.hidden.has(c.of.id)
+                ? 'ghost'
+                : 'subtle'
+          "
+          :aria-pressed="one ? one.of.id === c.of.id : !desk.hidden.has(c.of.id)"
+          :data-hook="`chip-${c.of.shortName}`"
+          @click="one ? show(c.of.id) : desk.toggle(c.of.id)"
+          >{{ c.of.shortName }}</UButton
+        >
+      </div>
+      <div class="grow" />
+      <span v-if="today" class="said date">{{ sayDay(today) }}</span>
+      <UButton size="xs" color="neutral" variant="ghost" @click="toToday">To today</UButton>
+      <UButton
+        v-if="desk.columns.some((c) => c.of.mayChange && c.plan)"
+        size="xs"
+        variant="outline"
+        icon="i-lucide-snowflake"
+        data-hook="announce"
+        @click="acts.announce(tomorrow)"
+        >Announce a day</UButton
+      >
+      <DeskMenu :columns="columns" @agree="agree" />
+      <UButton
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-keyboard"
+        data-hook="shortcuts"
+        @click="openSheet"
+        >Keys</UButton
+      >
+    </header>
+    <p v-if="desk.problem" class="note-line needs m-4" role="alert">
+      {{ sayRefusal(desk.problem) }}
+      <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton>
+    </p>
+    <FirstSteps v-else-if="desk.loaded && !desk.columns.some((c) => c.plan)" />
+    <div v-else-if="desk.loaded" class="split">
+      <YearStrip
+        :weeks="weeks"
+        :column="chosen ?? columns[0] ?? null"
+        :top="y / scrollHeight"
+        :shown="Math.min(1, height / scrollHeight)"
+        @go="pane?.scrollTo({ top: $event * scrollHeight })"
+      />
+      <div id="desk-scroll" ref="pane" class="pane" @keydown="keys">
+        <DeskOne
+          v-if="one && drawn[0]"
+          :column="drawn[0]"
+          :before="one"
+          :weeks="weeks"
+          :now="now"
+          :selection="selection"
+          @select="choose($event)"
+          @drop="dropped"
+          @stretch="pulled"
+        />
+        <DeskGrid
+          v-else
+          :columns="drawn"
+          :before="ripple.isOpen ? columns : null"
+          :weeks="weeks"
+          :now="now"
+          :today="today"
+          :today-ratio="todayRatio"
+          :selection="selection"
+          @select="choose($event)"
+          @open="show($event.of.id)"
+          @drop="dropped"
+          @stretch="pulled"
+        />
+      </div>
+      <aside id="inspector" class="inspector" aria-label="Details" @keydown.esc="backToDesk">
+        <LessonInspector
+          v-if="selection?.kind === 'lesson' && chosen"
+          :column="chosen"
+          :lesson-id="selection.lessonId"
+          :now="now"
+          @record="recording.record($event)"
+          @fix="recording.fix($event)"
+          @leave="recording.leave($event)"
+          @shift="recording.shift($event)"
+          @lengthen="acts.lengthen($event)"
+          @as-planned="acts.lengthen(null)"
+          @lose="acts.lose(chosen.of.id, $event)"
+          @go-to="choose({ ...selection, classId: $event }, true)"
+        />
+        <MeetingInspector
+          v-else-if="selection?.kind === 'meeting' && chosen"
+          :column="chosen"
+          :on="selection.on"
+          :start-minute="selection.startMinute"
+          @lose="acts.lose(chosen.of.id, $event)"
+          @give-back="acts.giveBack(chosen.of.id, $event)"
+          @add="(meeting, title) => chosen && addLesson(chosen, meeting, title)"
+          @announce="acts.announce($event as never)"
+        />
+        <p v-else class="said">Choose a stone to see its lesson.</p>
+      </aside>
+    </div>
+    <p v-else class="said p-6">Opening the desk …</p>
+    <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
+  </div>
+</template>
+
+<style scoped>
+.pace {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.5rem 1rem;
+  border-bottom: 1px solid var(--ui-border);
+  flex-wrap: wrap;
+}
+.chips {
+  display: flex;
+  gap: 0.3rem;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.sep {
+  width: 1px;
+  height: 1.2rem;
+  background: var(--ui-border-accented);
+  margin-inline: 0.2rem;
+}
+.grow {
+  flex: 1;
+}
+.split {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.pane {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+  position: relative;
+}
+.inspector {
+  width: 18rem;
+  flex: none;
+  overflow: auto;
+  padding: 1rem;
+  border-left: 1px solid var(--ui-border);
+  background: var(--ui-bg-muted);
+}
+.inspector :deep(h3) {
+  margin-bottom: 0.15rem;
+}
+@media (max-width: 1000px) {
+  .split {
+    flex-direction: column;
+  }
+  .inspector {
+    width: auto;
+    max-height: 40%;
+    border-left: 0;
+    border-top: 1px solid var(--ui-border);
+  }
+}
+</style>

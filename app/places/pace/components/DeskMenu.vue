@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { navigateTo, useOverlay } from '#imports'
+import { computed } from 'vue'
+import type { DeskColumn } from '../stores/deskColumn'
+import FeedDialog from './FeedDialog.vue'
+import HistoryPanel from './HistoryPanel.vue'
+
+const props = defineProps<{ columns: readonly DeskColumn[] }>()
+const emit = defineEmits<{ agree: [] }>()
+const history = useOverlay().create(HistoryPanel, { destroyOnClose: true })
+const feed = useOverlay().create(FeedDialog, { destroyOnClose: true })
+const one = computed(() => (props.columns.length === 1 ? (props.columns[0] ?? null) : null))
+const query = computed(() => (one.value ? { class: one.value.of.id } : {}))
+
+const items = computed(() => [
+  [
+    {
+      label: 'Make it fit',
+      icon: 'i-lucide-ruler',
+      onSelect: () => void navigateTo({ path: '/pace/fit', query: query.value }),
+    },
+    {
+      label: 'Fit, drift and forecast',
+      icon: 'i-lucide-chart-line',
+      onSelect: () => void navigateTo({ path: '/pace/charts', query: query.value }),
+    },
+    {
+      label: 'Term sheet to print',
+      icon: 'i-lucide-printer',
+      onSelect: () => void navigateTo({ path: '/pace/sheet', query: query.value }),
+    },
+  ],
+  [
+    {
+      label: 'Change the plan',
+      icon: 'i-lucide-list-ordered',
+      disabled: !props.columns.some((c) => c.plan),
+      onSelect: () => void navigateTo(`/classes/plan/${props.columns.find((c) => c.plan)?.plan?.id}`),
+    },
+    { label: 'Take this as the baseline', icon: 'i-lucide-flag', onSelect: () => emit('agree') },
+    { label: 'What was changed', icon: 'i-lucide-history', onSelect: () => void history.open() },
+    {
+      label: 'Calendar files and feed',
+      icon: 'i-lucide-calendar',
+      onSelect: () => void feed.open({ columns: props.columns }),
+    },
+  ],
+])
+</script>
+
+<template>
+  <UDropdownMenu :items="items"
+    ><UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      trailing-icon="i-lucide-chevron-down"
+      data-hook="desk-menu"
+      >More</UButton
+    ></UDropdownMenu
+  >
+</template>

@@ -1,0 +1,344 @@
+<script setup lang="ts">
+import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
+import { computed, onBeforeUnmount, ref } from 'vue'
+import type { Instant, LessonId } from '#core/base'
+import type { Stretch } from '#core/pacing'
+import type { DeskColumn } from '../stores/deskColumn'
+import { isFixed, sayBare, sayLost, sayStone, stoneState } from '../words/stones'
+import type { Drop, Selection } from '../desk/selection'
+
+const props = defineProps<{
+  column: DeskColumn
+  stretch: Stretch
+  now: Instant
+  selected: boolean
+  lit: boolean
+  reachable: boolean
+  roomy?: boolean
+  ghost?: boolean
+}>()
+const emit = defineEmits<{
+  select: [at: Selection]
+  drop: [drop: Drop]
+  stretch: [column: DeskColumn, lessonId: LessonId, halves: number]
+}>()
+const box = ref<HTMLElement | null>(null)
+const over = ref(false)
+const pulled = ref(0)
+
+const lesson = computed(() =>
+  props.stretch.kind === 'stone' ? (props.column.lessons.get(props.stretch.lessonId) ?? null) : null,
+)
+const state = computed(() =>
+  props.stretch.kind === 'stone' ? stoneState(props.column, props.stretch, props.now) : null,
+)
+const fixed = computed(
+  () =>
+    props.stretch.kind === 'stone' && props.stretch.starts && isFixed(props.column, props.stretch.lessonId),
+)
+const tint = computed(() =>
+  props.stretch.kind === 'stone'
+    ? `var(--unit-${props.column.tints.get(props.stretch.lessonId) ?? 1})`
+    : undefined,
+)
+const label = computed(() => {
+  const { stretch, column, now } = props
+  return stretch.kind === 'stone'
+    ? sayStone(column, stretch, now)
+    : stretch.kind === 'bare'
+      ? sayBare(column, stretch)
+      : sayLost(column, stretch.lost)
+})
+const mayMove = computed(
+  () => props.column.of.mayChange && props.stretch.kind === 'stone' && state.value === 'planned',
+)
+
+function choose(): void {
+  const { stretch, column } = props
+  if (stretch.kind === 'stone')
+    return emit('select', { kind: 'lesson', classId: column.of.id, lessonId: stretch.lessonId })
+  const m = stretch.kind === 'bare' ? column.calendar.meetings[stretch.meeting] : stretch.lost
+  if (m) emit('select', { kind: 'meeting', classId: column.of.id, on: m.on, startMinute: m.startMinute })
+}
+
+// a stone may be dropped on another one of its class or on free ground; a piece on a stone of any class
+const cleanups: (() => void)[] = []
+/** Made ready for dragging when something comes near it: hundreds of stones at once would hold up the first paint. */
+function arm(): void {
+  const element = box.value
+  if (!element || props.stretch.kind === 'lost' || cleanups.length > 0) return
+  cleanups.push(
+    draggable({
+      element,
+      canDrag: () => mayMove.value && pulled.value === 0,
+      getInitialData: () => ({
+        classId: props.column.of.id,
+        lessonId: props.stretch.kind === 'stone' ? props.stretch.lessonId : '',
+      }),
+    }),
+  )
+  cleanups.push(
+    dropTargetForElements({
+      element,
+      canDrop: ({ source: { data } }) =>
+        'pieceId' in data
+          ? props.stretch.kind === 'stone'
+          : data.classId === props.column.of.id && props.column.of.mayChange,
+      onDragEnter: () => {
+        over.value = true
+      },
+      onDragLeave: () => {
+        over.value = false
+      },
+      onDrop: ({ source: { data } }) => {
+        over.value = false
+        const { stretch } = props
+        if (stretch.kind === 'lost') return
+        const onto = stretch.kind === 'stone' ? { before: stretch.lessonId } : { meeting: stretch.meeting }
+        emit(
+          'drop',
+          typeof data.pieceId === 'string'
+            ? { pieceId: data.pieceId, classId: props.column.of.id, onto }
+            : { lessonId: data.lessonId as LessonId, classId: props.column.of.id, onto },
+        )
+      },
+    }),
+  )
+}
+onBeforeUnmount(() => {
+  for (const end of cleanups) end()
+})
+
+/** Pulling the edge of a stone: every half cell is half a meeting. */
+function pull(event: PointerEvent): void {
+  const { stretch } = props
+  const element = box.value
+  if (!element || stretch.kind !== 'stone') return
+  event.preventDefault()
+  const half = element.offsetWidth / stretch.halves
+  const from = event.clientX
+  const handle = event.currentTarget as HTMLElement
+  handle.setPointerCapture(event.pointerId)
+  const move = (e: PointerEvent) => {
+    pulled.value = Math.max(1 - stretch.halves, Math.round((e.clientX - from) / half))
+  }
+  const end = () => {
+    handle.removeEventListener('pointermove', move)
+    if (pulled.value !== 0) emit('stretch', props.column, stretch.lessonId, pulled.value)
+    pulled.value = 0
+  }
+  handle.addEventListener('pointermove', move)
+  handle.addEventListener('pointerup', end, { once: true })
+  handle.addEventListener('pointercancel', end, { once: true })
+}
+</script>
+
+<template>
+  <button
+    ref="box"
+    type="button"
+    class="stretch"
+    :class="[
+      stretch.kind,
+      state,
+      {
+        selected,
+        lit,
+        roomy,
+        ghost,
+        over,
+        half: stretch.halves <= 1 && !roomy,
+        starts: stretch.kind === 'stone' && stretch.starts,
+        ends: stretch.kind === 'stone' && stretch.ends,
+        marked: lesson && lesson.kind !== 'lesson',
+        dated: fixed,
+      },
+    ]"
+    :style="{ gridColumn: `span ${Math.max(1, Math.round(stretch.halves * 6))}`, '--tint': tint }"
+    :aria-label="ghost ? `${label}, after the change` : label"
+    :title="roomy ? undefined : label"
+    :aria-pressed="selected"
+    :tabindex="reachable ? 0 : -1"
+    :data-hook="stretch.kind"
+    :data-lesson="lesson?.number"
+    @click="choose"
+    @pointerenter="arm"
+    @dragenter="arm"
+  >
+    <template v-if="lesson && stretch.kind === 'stone'">
+      <svg v-if="fixed" class="cairn" viewBox="0 0 12 12" aria-hidden="true">
+        <ellipse cx="6" cy="10" rx="5" ry="1.9" />
+        <ellipse cx="6" cy="6.3" rx="3.6" ry="1.7" />
+        <ellipse cx="6" cy="3" rx="2.3" ry="1.5" />
+      </svg>
+      <b :class="{ again: !stretch.starts }">{{
+        lesson.number || (stretch.halves < 3 && !roomy ? lesson.title : '')
+      }}</b>{{ ' ' }}
+      <span v-if="roomy || stretch.halves >= 3">{{ lesson.title }}</span>
+      <span
+        v-if="stretch.ends && mayMove"
+        class="edge"
+        aria-hidden="true"
+        title="Pull to make it longer or shorter"
+        @pointerdown.stop="pull"
+        @click.stop
+      />
+      <span v-if="pulled !== 0" class="pulled" aria-hidden="true"
+        >{{ pulled > 0 ? '+' : '−' }}{{ Math.abs(pulled) / 2 }}</span
+      >
+    </template>
+    <template v-else-if="stretch.kind === 'lost'"
+      ><span v-if="roomy">{{ stretch.lost.because }}</span></template
+    >
+    <template v-else-if="roomy"><span class="said">free</span></template>
+  </button>
+</template>
+
+<style scoped>
+.stretch {
+  scroll-margin-top: 9rem;
+  margin-right: 2px;
+  position: relative;
+  display: flex;
+  align-items: baseline;
+  gap: 0.35rem;
+  min-width: 0;
+  height: 100%;
+  overflow: hidden;
+  padding: 0.22rem 0.2rem 0.22rem 0.22rem;
+  font-size: 0.78rem;
+  letter-spacing: -0.01em;
+  line-height: 1.15;
+  text-align: left;
+  cursor: pointer;
+  color: var(--ui-text);
+  white-space: nowrap;
+  align-content: center;
+}
+.stretch b {
+  font-weight: 650;
+  font-variant-numeric: tabular-nums;
+}
+.stretch b.again {
+  font-weight: 400;
+  color: var(--ui-text-muted);
+}
+.stretch span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  min-width: 0;
+}
+.stone {
+  background: var(--stone-face);
+  border: 1px solid var(--stone-line);
+  border-left: 4px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line));
+  border-radius: 2px;
+}
+.stone.starts {
+  border-top-left-radius: 7px 5px;
+  border-bottom-left-radius: 5px 8px;
+}
+.stone.ends {
+  border-top-right-radius: 6px 8px;
+  border-bottom-right-radius: 8px 5px;
+}
+.stone.covered,
+.stone.passed {
+  background: var(--tint);
+  border-color: color-mix(in oklab, var(--tint) 60%, var(--stone-line));
+}
+.stone.passed {
+  border-right-style: dashed;
+  border-top-style: dashed;
+  border-bottom-style: dashed;
+}
+.cairn {
+  width: 0.62rem;
+  height: 0.62rem;
+  margin-right: -0.2rem;
+  flex: none;
+  align-self: center;
+  fill: var(--ui-text);
+}
+.stone.dated:not(.roomy) {
+  padding-inline: 0.1rem 0;
+  gap: 0.3rem;
+}
+.edge {
+  position: absolute;
+  right: 0;
+  top: 0;
+  bottom: 0;
+  width: 6px;
+  cursor: ew-resize;
+}
+.edge:hover {
+  background: color-mix(in oklab, var(--ui-primary) 45%, transparent);
+}
+.pulled {
+  position: absolute;
+  right: 8px;
+  top: 2px;
+  background: var(--ui-primary);
+  color: var(--ui-bg);
+  border-radius: 3px;
+  padding: 0 4px;
+}
+.ghost {
+  outline: 2px dashed var(--ui-primary);
+  outline-offset: -2px;
+  background: color-mix(in oklab, var(--ui-primary) 9%, var(--stone-face));
+}
+.over {
+  box-shadow: inset 3px 0 0 var(--ui-primary);
+}
+.stone.under-way {
+  background: linear-gradient(105deg, var(--tint) 50%, var(--stone-face) 50.5%);
+}
+.stone.marked b {
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 2px;
+}
+
+.half.stone {
+  border-left-width: 1px;
+  border-top: 3px solid color-mix(in oklab, var(--tint) 82%, var(--stone-line));
+  padding: 0.2rem 0 0;
+  gap: 0;
+  font-size: 0.64rem;
+  letter-spacing: -0.05em;
+  justify-content: center;
+}
+.bare {
+  border: 1px dashed var(--ui-border-accented);
+  border-radius: 4px;
+}
+.lost {
+  background: var(--hatch);
+  border: 1px solid var(--ui-border-accented);
+  border-radius: 3px;
+}
+.lost span {
+  background: var(--ui-bg);
+  padding-inline: 0.25rem;
+}
+.lit {
+  box-shadow: 0 0 0 2px var(--color-gorse-400);
+  z-index: 1;
+}
+.selected {
+  box-shadow: 0 0 0 2.5px var(--ui-primary);
+  z-index: 2;
+}
+.stretch:focus-visible {
+  outline: 3px solid var(--ui-primary);
+  outline-offset: 1px;
+  z-index: 3;
+}
+.roomy {
+  padding: 0.35rem 0.6rem;
+  font-size: 0.9rem;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,251 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue'
+import type { ClassId, Instant, LessonId } from '#core/base'
+import { amountOf, typicalAmount } from '#core/pacing'
+import type { FixedDate, Happened, Left } from '#core/pacing'
+import type { DeskColumn } from '../stores/deskColumn'
+import { useDesk } from '../stores/desk'
+import { useShelf } from '~/places/shelf'
+import { sayMeetings } from '~/shared/words/numbers'
+import { sayPiece } from '~/shared/words/pieces'
+import { sayDay, sayMinute, sayMoment } from '~/shared/words/times'
+import { sayAmount, sayNotPlaced } from '../words/ways'
+import { holdPiece } from '../desk/holdPiece'
+import LessonFixed from './LessonFixed.vue'
+import LessonRecord from './LessonRecord.vue'
+
+const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
+const emit = defineEmits<{
+  lengthen: [halves: 1 | -1]
+  asPlanned: []
+  lose: [at: { on: string; startMinute: number }]
+  goTo: [classId: ClassId]
+  record: [happened: Happened]
+  fix: [to: FixedDate | 'free' | null]
+  leave: [to: Left | null]
+  shift: [step: 1 | -1]
+}>()
+const desk = useDesk()
+const shelf = useShelf()
+onMounted(() => void shelf.load())
+
+const lesson = computed(() => props.column.lessons.get(props.lessonId))
+const unit = computed(() => props.column.plan?.units.find((u) => u.id === lesson.value?.unitId))
+const amount = computed(() => (lesson.value ? amountOf(lesson.value, props.column.of.pacing.lengths) : 0))
+const planned = computed(() => (lesson.value ? typicalAmount(lesson.value) : 0))
+const inMinutes = computed(() => lesson.value?.length.unit === 'minutes')
+const left = computed(() => props.column.of.pacing.left[props.lessonId] ?? null)
+const notPlaced = computed(() => {
+  const found = props.column.layout?.placements.find((p) => p.lessonId === props.lessonId)
+  return found && !found.placed
+    ? sayNotPlaced(found.because, (id) => props.column.lessons.get(id as LessonId)?.number || 'a lesson')
+    : null
+})
+const slots = computed(() => {
+  const found = props.column.layout?.placements.find((p) => p.lessonId === props.lessonId)
+  return found?.placed ? found.slots.flatMap((s) => props.column.calendar.meetings[s.meeting] ?? []) : []
+})
+const everywhere = computed(() =>
+  desk.columns
+    .filter((c) => c.lessons.has(props.lessonId))
+    .map((c) => {
+      const extent = c.extents.get(props.lessonId)
+      const first = extent && c.calendar.meetings[extent.first]
+      const last = extent && c.calendar.meetings[extent.last]
+      return {
+        id: c.of.id,
+        name: c.of.name,
+        dates:
+          !first || !last
+            ? c.of.pacing.left[props.lessonId]
+              ? 'left out'
+              : 'does not fit'
+            : first.on === last.on
+              ? sayDay(first.on)
+              : `${sayDay(first.on)} to ${sayDay(last.on)}`,
+      }
+    }),
+)
+const pieces = computed(() => shelf.piecesOf(lesson.value?.bookLessonId ?? null))
+const work = computed(() =>
+  desk.work.filter((w) => w.classId === props.column.of.id && w.lessonIds.includes(props.lessonId)),
+)
+</script>
+
+<template>
+  <div v-if="lesson" class="grid gap-5" data-hook="inspector-lesson">
+    <header>
+      <p class="said">{{ column.of.name }} · {{ unit?.number }} {{ unit?.title }}</p>
+      <h2>
+        <span class="tabular-nums">{{ lesson.number }}</span> {{ lesson.title }}
+      </h2>
+      <p v-if="lesson.kind !== 'lesson'" class="said capitalize">{{ lesson.kind }}</p>
+    </header>
+
+    <section aria-label="Length">
+      <h3>Length here</h3>
+      <div class="flex items-center gap-2 mt-1">
+        <UButton
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-minus"
+          aria-label="Half a meeting shorter"
+          :disabled="!column.of.mayChange || amount <= 1"
+          data-hook="shorten"
+          @click="emit('lengthen', -1)"
+        />
+        <strong class="min-w-24 text-center" data-hook="length">{{
+          inMinutes ? `${amount} min` : sayMeetings(amount)
+        }}</strong>
+        <UButton
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-plus"
+          aria-label="Half a meeting longer"
+          :disabled="!column.of.mayChange"
+          data-hook="lengthen"
+          @click="emit('lengthen', 1)"
+        />
+        <UButton
+          v-if="amount !== planned"
+          color="neutral"
+          variant="ghost"
+          :disabled="!column.of.mayChange"
+          @click="emit('asPlanned')"
+          >As in the plan ({{ sayAmount(inMinutes ? 'minutes' : 'meetings', planned) }})</UButton
+        >
+      </div>
+      <div v-if="column.of.mayChange" class="flex flex-wrap gap-1.5 mt-2">
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-arrow-up"
+          data-hook="earlier"
+          @click="emit('shift', -1)"
+          >Earlier</UButton
+        >
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-arrow-down"
+          data-hook="later"
+          @click="emit('shift', 1)"
+          >Later</UButton
+        >
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          data-hook="leave"
+          @click="emit('leave', left ? null : 'let-go')"
+          >{{ left ? 'Take it back in' : 'Leave it out here' }}</UButton
+        >
+      </div>
+    </section>
+
+    <LessonRecord :column="column" :lesson-id="lessonId" :now="now" @record="emit('record', $event)" />
+
+    <section aria-label="Meetings of this lesson">
+      <h3>Its meetings</h3>
+      <p v-if="notPlaced" class="note-line" :class="left ? 'care' : 'needs'">
+        It {{ left ? 'is ' : '' }}{{ notPlaced }}.
+      </p>
+      <ul>
+        <li v-for="m in slots" :key="m.index" class="flex items-center gap-2 border-b border-muted py-1">
+          <span class="flex-1 text-sm"
+            >{{ sayDay(m.on) }}, {{ sayMinute(m.startMinute) }}
+            <span class="said"
+              >{{ m.minutes }} min<template v-if="m.because.length">
+                · {{ m.because.join(', ') }}</template
+              ></span
+            ></span
+          >
+          <UButton
+            v-if="column.of.mayChange"
+            color="neutral"
+            variant="ghost"
+            size="xs"
+            data-hook="lose"
+            @click="emit('lose', { on: m.on, startMinute: m.startMinute })"
+            >Lose it</UButton
+          >
+        </li>
+      </ul>
+    </section>
+
+    <LessonFixed :column="column" :lesson-id="lessonId" @fix="emit('fix', $event)" />
+
+    <section v-if="everywhere.length > 1" aria-label="This lesson in every class">
+      <h3>In every class</h3>
+      <ul class="text-sm">
+        <li v-for="e in everywhere" :key="e.id" class="flex justify-between gap-3 py-0.5">
+          <button
+            type="button"
+            class="text-left cursor-pointer hover:underline"
+            :class="{ 'font-semibold': e.id === column.of.id }"
+            @click="emit('goTo', e.id)"
+          >
+            {{ e.name }}</button><span class="tabular-nums">{{ e.dates }}</span>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="work.length" aria-label="Work hanging on this lesson">
+      <h3>Work on it</h3>
+      <ul class="text-sm">
+        <li v-for="w in work" :key="w.assignmentId" class="py-1">
+          <NuxtLink class="plain" :to="`/work/${w.assignmentId}`">{{ w.title }}</NuxtLink>
+          <p class="said">
+            {{ w.state === 'held' ? 'held · ' : ''
+            }}<template v-if="w.opensAt">opens {{ sayMoment(w.opensAt, desk.zone, 'opens') }}</template
+            ><template v-if="w.dueAt"> · due {{ sayMoment(w.dueAt, desk.zone, 'due') }}</template>
+          </p>
+        </li>
+      </ul>
+    </section>
+
+    <section aria-label="Pieces of this lesson">
+      <h3>Pieces</h3>
+      <p v-if="pieces.length" class="said">Assign one, or drag it onto a lesson of any class.</p>
+      <p v-if="pieces.length === 0" class="said">
+        {{
+          lesson.bookLessonId
+            ? 'The textbook has no pieces for this lesson yet.'
+            : 'This lesson draws on no textbook lesson. Assign an own piece from the shelf.'
+        }}
+      </p>
+      <ul>
+        <li
+          v-for="p in pieces"
+          :key="p.id"
+          :ref="(el) => holdPiece(el as HTMLElement | null, p.id)"
+          class="flex items-start gap-2 py-1 border-b border-muted cursor-grab"
+        >
+          <div class="flex-1 min-w-0">
+            <NuxtLink class="plain text-sm" :to="{ path: '/shelf', query: { piece: p.id } }">{{
+              p.title
+            }}</NuxtLink>
+            <p class="said">{{ sayPiece(p) }}</p>
+          </div>
+          <UButton
+            size="xs"
+            variant="outline"
+            :to="{ path: '/work/new', query: { piece: p.id, lesson: lessonId, class: column.of.id } }"
+            data-hook="assign"
+            >Assign</UButton
+          >
+        </li>
+      </ul>
+      <UButton
+        v-if="pieces.length === 0"
+        class="mt-2"
+        size="xs"
+        variant="outline"
+        :to="{ path: '/shelf', query: { lesson: lessonId, class: column.of.id } }"
+        >Choose from the shelf</UButton
+      >
+    </section>
+  </div>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Instant, LessonId } from '#core/base'
+import type { Happened } from '#core/pacing'
+import type { DeskColumn } from '../stores/deskColumn'
+import { meetingsOf, sayMeetings } from '~/shared/words/numbers'
+import { sayDay } from '~/shared/words/times'
+
+const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
+const emit = defineEmits<{ record: [happened: Happened] }>()
+const record = computed(() => props.column.of.pacing.records[props.lessonId] ?? null)
+const placement = computed(() => props.column.layout?.placements.find((p) => p.lessonId === props.lessonId))
+const first = computed(() =>
+  placement.value?.placed
+    ? props.column.calendar.meetings[placement.value.slots[0]?.meeting ?? 0]
+    : undefined,
+)
+const hasBegun = computed(() => (first.value?.startsAt ?? Infinity) <= props.now)
+const halves = ref(2)
+watch(
+  () => [props.lessonId, props.column.of.id, placement.value?.halves],
+  () => {
+    halves.value = placement.value?.placed ? Math.max(1, Math.round(placement.value.halves)) : 2
+  },
+  { immediate: true },
+)
+const said = computed(() => {
+  if (!record.value) return null
+  const last = record.value.held[record.value.held.length - 1]
+  const took = sayMeetings(record.value.held.reduce((n, h) => n + h.halves, 0))
+  return record.value.outcome === 'covered'
+    ? `Covered${last ? `, finished ${sayDay(last.on)}` : ''}, took ${took}.`
+    : `Under way: ${took} held, ${meetingsOf(record.value.moreHalves)} more to come.`
+})
+</script>
+
+<template>
+  <section aria-label="What happened" data-hook="lesson-record">
+    <h3>What happened</h3>
+    <p v-if="said" class="text-sm">{{ said }}</p>
+    <p v-else-if="!hasBegun" class="said">Nothing yet: its first meeting is still to come.</p>
+    <div v-if="column.of.mayChange && hasBegun" class="grid gap-2 mt-1">
+      <div class="flex flex-wrap gap-1.5">
+        <UButton
+          v-if="record?.outcome !== 'covered'"
+          size="xs"
+          data-hook="mark-covered"
+          @click="emit('record', { as: 'covered' })"
+          >Covered</UButton
+        >
+        <UButton
+          v-if="record?.outcome !== 'covered'"
+          size="xs"
+          color="neutral"
+          variant="outline"
+          data-hook="carry-over"
+          @click="emit('record', { as: 'carried-over', moreHalves: 2 })"
+          >Goes on, 1 more meeting</UButton
+        >
+      </div>
+      <form class="flex items-center gap-2 text-sm" @submit.prevent="emit('record', { as: 'took', halves })">
+        <label class="said" :for="`took-${lessonId}`">It took</label>
+        <select :id="`took-${lessonId}`" v-model.number="halves" class="took" data-hook="took">
+          <option v-for="n in 16" :key="n" :value="n">{{ sayMeetings(n) }}</option>
+        </select>
+        <UButton type="submit" size="xs" color="neutral" variant="outline" data-hook="record-took"
+          >Record</UButton
+        >
+      </form>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.took {
+  border: 1px solid var(--ui-border-accented);
+  border-radius: var(--ui-radius);
+  background: var(--ui-bg);
+  color: var(--ui-text);
+  padding: 0.15rem 0.35rem;
+}
+</style>

@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import type { ClassId } from '#core/base'
+import { PRICES, WAYS } from '#core/pacing'
+import type { Way } from '#core/pacing'
+import type { ClassRipple } from '#shared/contracts/pacing'
+import { useDesk } from '../stores/desk'
+import { useRipple } from '../stores/ripple'
+import { sayRefusal } from '~/shared/words/refusals'
+import { COST_OF_CUTS, WAY_WORDS } from '../words/ways'
+import { gist } from '../words/rippleGist'
+import RippleDetail from './RippleDetail.vue'
+
+const emit = defineEmits<{ apply: [] }>()
+const desk = useDesk()
+const ripple = useRipple()
+const box = ref<HTMLElement | null>(null)
+/** The class whose consequences are spelled out. */
+const looked = ref<ClassId | null>(null)
+// whoever works by keys stays on the stone; from a button or a dialog the focus comes here, once the change is on the screen
+onMounted(() =>
+  setTimeout(() => {
+    if (!document.activeElement?.classList.contains('stretch')) box.value?.focus({ preventScroll: true })
+  }, 50),
+)
+
+const nameOf = (id: ClassId) => desk.classes.find((c) => c.id === id)?.name ?? ''
+const shownRipple = computed(
+  () =>
+    ripple.classes.find((c) => c.classId === looked.value) ??
+    ripple.classes.find((c) => (ripple.wayFor(c)?.consequence.moved.length ?? 0) > 0) ??
+    ripple.classes[0] ??
+    null,
+)
+const isChosen = (c: ClassRipple, way: Way) => ripple.wayFor(c)?.way === way
+const isForAll = (way: Way) => ripple.classes.length > 0 && ripple.classes.every((c) => isChosen(c, way))
+const priceOf = (way: Way) =>
+  Math.round(
+    ripple.classes.reduce((n, c) => n + (c.ways.find((w) => w.way === way)?.consequence.price ?? 0), 0) * 10,
+  ) / 10
+
+function pick(c: ClassRipple, way: Way): void {
+  looked.value = c.classId
+  ripple.choose(way, c.classId)
+}
+</script>
+
+<template>
+  <section ref="box" class="ripple" tabindex="-1" aria-label="What this change moves" data-hook="ripple">
+    <header class="top">
+      <h2 aria-live="polite">{{ ripple.cause }}</h2>
+      <p class="said grow">
+        Nothing is changed yet. Choose a way out for all classes (keys 1 to 5), or for one in its row.
+      </p>
+      <UButton
+        :disabled="ripple.waiting || ripple.problem !== null"
+        data-hook="apply-ripple"
+        @click="emit('apply')"
+        >Make the change</UButton
+      >
+      <UButton color="neutral" variant="ghost" data-hook="drop-ripple" @click="ripple.close()"
+        >Drop it</UButton
+      >
+    </header>
+    <p v-if="ripple.problem" class="note-line needs" role="alert">{{ sayRefusal(ripple.problem) }}</p>
+    <p v-else-if="ripple.classes.length === 0" class="said p-3">Working out the ways …</p>
+    <div v-else class="parts">
+      <div class="table-box">
+        <table class="ways">
+          <thead>
+            <tr>
+              <th scope="col"><span class="sr-only">Class</span></th>
+              <th v-for="(way, i) in WAYS" :key="way" scope="col" :class="{ on: isForAll(way) }">
+                <button
+                  type="button"
+                  :aria-pressed="isForAll(way)"
+                  :data-hook="`way-${way}`"
+                  :title="WAY_WORDS[way].about"
+                  @click="ripple.choose(way)"
+                >
+                  <span class="code">{{ i + 1 }}</span> {{ WAY_WORDS[way].name }}
+                </button>
+                <span class="about">{{ WAY_WORDS[way].about }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="c in ripple.classes" :key="c.classId">
+              <th scope="row">{{ nameOf(c.classId) }}</th>
+              <td v-for="w in c.ways" :key="w.way" :class="{ on: isChosen(c, w.way) }">
+                <button
+                  type="button"
+                  :aria-pressed="isChosen(c, w.way)"
+                  :data-hook="`cell-${w.way}`"
+                  @click="pick(c, w.way)"
+                >
+                  <span class="sr-only">{{ nameOf(c.classId) }}, {{ WAY_WORDS[w.way].name }}: </span>
+                  <span
+                    v-for="g in gist(
+                      w,
+                      desk.columns.find((x) => x.of.id === c.classId),
+                    )"
+                    :key="g.text"
+                    class="gist"
+                    :class="g.tone"
+                    >{{ g.text }}{{ ' ' }}</span
+                  >
+                </button>
+              </td>
+            </tr>
+          </tbody>
+          <tfoot v-if="ripple.classes.length > 1">
+            <tr>
+              <th scope="row">Cost in all</th>
+              <td v-for="way in WAYS" :key="way" class="sum" :class="{ on: isForAll(way) }">
+                {{ priceOf(way) }}
+              </td>
+            </tr>
+          </tfoot>
+        </table>
+        <p class="said px-2 py-1">
+          {{ COST_OF_CUTS }}, {{ PRICES.fixedDate }} for every fixed date that moves.
+        </p>
+      </div>
+      <RippleDetail
+        v-if="shownRipple"
+        class="detail"
+        :ripple="shownRipple"
+        :way="ripple.wayFor(shownRipple) ?? null"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+/* over the desk and not beside it: the desk under it need not be laid out anew */
+.ripple {
+  position: absolute;
+  inset: auto 0 0;
+  z-index: 20;
+  max-height: 56%;
+  box-shadow: 0 -2px 8px rgb(0 0 0 / 0.12);
+  display: flex;
+  flex-direction: column;
+  border-top: 2px solid var(--ui-primary);
+  background: var(--ui-bg);
+  outline: none;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.45rem 1rem;
+  border-bottom: 1px solid var(--ui-border);
+}
+.grow {
+  flex: 1;
+}
+.parts {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.table-box {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+}
+.ways {
+  width: 100%;
+  border-collapse: separate;
+  border-spacing: 0;
+  font-size: 0.82rem;
+  table-layout: fixed;
+}
+.ways thead th {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--ui-bg);
+  text-align: left;
+  padding: 0.3rem 0.5rem;
+  vertical-align: top;
+  border-bottom: 1px solid var(--ui-border-accented);
+}
+.ways thead th:first-child {
+  width: 6.5rem;
+}
+.ways th button {
+  font-weight: 650;
+  cursor: pointer;
+  color: var(--ui-text-highlighted);
+  text-align: left;
+}
+.ways th button:hover {
+  text-decoration: underline;
+}
+.about {
+  display: block;
+  font-weight: 400;
+  font-size: 0.74rem;
+  color: var(--ui-text-muted);
+  line-height: 1.25;
+}
+.ways tbody th,
+.ways tfoot th {
+  text-align: left;
+  padding: 0.25rem 0.5rem 0.25rem 1rem;
+  font-weight: 600;
+  vertical-align: top;
+  border-bottom: 1px solid var(--ui-border-muted);
+}
+.ways td {
+  border-bottom: 1px solid var(--ui-border-muted);
+  border-left: 1px solid var(--ui-border-muted);
+  vertical-align: top;
+}
+.ways td button {
+  display: block;
+  width: 100%;
+  height: 100%;
+  text-align: left;
+  padding: 0.25rem 0.5rem;
+  cursor: pointer;
+  line-height: 1.3;
+}
+.ways td button:hover {
+  background: var(--ui-bg-muted);
+}
+.ways td.on button:hover {
+  background: transparent;
+}
+.ways .on {
+  background: color-mix(in oklab, var(--ui-primary) 10%, var(--ui-bg));
+}
+.ways td.on {
+  box-shadow: inset 3px 0 0 var(--ui-primary);
+}
+.sum {
+  padding: 0.25rem 0.5rem;
+  font-variant-numeric: tabular-nums;
+}
+.gist {
+  display: block;
+  font-size: 0.79rem;
+  line-height: 1.25;
+}
+.gist.needs {
+  color: var(--ui-error);
+  font-weight: 600;
+}
+.gist.care {
+  color: var(--ui-warning);
+  font-weight: 600;
+}
+.gist.quiet {
+  color: var(--ui-text-muted);
+}
+.detail {
+  width: 21rem;
+  flex: none;
+  overflow: auto;
+  border-left: 1px solid var(--ui-border);
+  background: var(--ui-bg-muted);
+}
+@media (max-width: 1000px) {
+  .detail {
+    display: none;
+  }
+  .about {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,122 @@
+import { addDays, mondayOf } from '#core/base'
+import type { IsoDay } from '#core/base'
+import type { Term } from '#core/calendar'
+import type { DeskWork } from '#shared/contracts/pacing'
+import type { DeskColumn } from '../stores/deskColumn'
+import { sayTime, zoneNamed } from '~/shared/words/times'
+import { meetingRows } from './meetingRows'
+
+/** One line of a printed cell: a meeting with its lessons, a lost meeting, or work that falls due. */
+export interface SheetLine {
+  readonly on: IsoDay
+  readonly kind: 'lesson' | 'free' | 'lost' | 'due'
+  readonly text: string
+}
+export interface SheetWeek {
+  readonly mondayOn: IsoDay
+  readonly closures: readonly string[]
+  readonly cells: readonly (readonly SheetLine[])[]
+}
+export interface SheetChoice {
+  readonly withWork: boolean
+  readonly forLearners: boolean
+}
+
+/** A term as a table: a row for each week, a cell for each class. A learners' copy has no reasons, no held work and nothing about what was left out. */
+export function sheetWeeks(
+  columns: readonly DeskColumn[],
+  term: Pick<Term, 'firstOn' | 'lastOn'>,
+  work: readonly DeskWork[],
+  zone: string,
+  { withWork, forLearners }: SheetChoice,
+): SheetWeek[] {
+  const weeks: SheetWeek[] = []
+  const notes = columns[0]?.year?.notes ?? []
+  for (let monday = mondayOf(term.firstOn); monday <= term.lastOn; monday = addDays(monday, 7)) {
+    const sunday = addDays(monday, 6)
+    const inTerm = (on: IsoDay) => term.firstOn <= on && on <= term.lastOn
+    const closures = notes
+      .filter(
+        (n) => n.classIds.length === 0 && n.kind !== 'event' && n.fromOn <= sunday && n.throughOn >= monday,
+      )
+      .map((n) => n.name)
+    weeks.push({
+      mondayOn: monday,
+      closures,
+      cells: columns.map((c) =>
+        cellOf(
+          c,
+          monday,
+          inTerm,
+          withWork
+            ? work.filter((w) => w.classId === c.of.id && (!forLearners || w.state === 'published'))
+            : [],
+          zone,
+          forLearners,
+        ),
+      ),
+    })
+  }
+  return weeks
+}
+
+function cellOf(
+  column: DeskColumn,
+  monday: IsoDay,
+  inTerm: (on: IsoDay) => boolean,
+  work: readonly DeskWork[],
+  zone: string,
+  forLearners: boolean,
+): SheetLine[] {
+  const lines: SheetLine[] = []
+  const closed = new Set(
+    (column.year?.notes ?? [])
+      .filter((n) => n.classIds.length === 0 && n.kind === 'closure')
+      .map((n) => n.name),
+  )
+  for (const row of meetingRows(column, monday)) {
+    if (!inTerm(row.on)) continue
+    const lost = row.stretches.find((s) => s.kind === 'lost')
+    if (lost) {
+      // a day on which the whole school is closed stands beside the week already
+      if (!closed.has(lost.lost.because))
+        lines.push({
+          on: row.on,
+          kind: 'lost',
+          text: forLearners ? 'no class' : `no class: ${lost.lost.because}`,
+        })
+      continue
+    }
+    const names = new Set(
+      row.stretches.flatMap((s) => {
+        const lesson = s.kind === 'stone' ? column.lessons.get(s.lessonId) : undefined
+        return lesson && s.kind === 'stone'
+          ? [
+              s.starts || !lesson.number
+                ? `${lesson.number} ${lesson.title}`.trim()
+                : `${lesson.number} goes on`,
+            ]
+          : []
+      }),
+    )
+    lines.push(
+      names.size > 0
+        ? { on: row.on, kind: 'lesson', text: [...names].join(' · ') }
+        : { on: row.on, kind: 'free', text: forLearners ? '' : 'free' },
+    )
+  }
+  const local = zoneNamed(zone)
+  for (const w of work) {
+    if (w.dueAt === null) continue
+    const on = local.local((w.dueAt - 1) as typeof w.dueAt).on
+    if (on >= monday && on <= addDays(monday, 6) && inTerm(on))
+      lines.push({
+        on,
+        kind: 'due',
+        text: `due: ${w.title}${local.local(w.dueAt).minuteOfDay === 0 ? '' : `, ${sayTime(w.dueAt, zone)}`}${w.state === 'held' ? ' (held)' : ''}`,
+      })
+  }
+  return lines.sort((a, b) =>
+    a.on < b.on ? -1 : a.on > b.on ? 1 : Number(a.kind === 'due') - Number(b.kind === 'due'),
+  )
+}

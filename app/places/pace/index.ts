@@ -1,0 +1,6 @@
+/** What other places use of this one. */
+export { default as RippleHere } from './components/RippleHere.vue'
+export { useAwayFromDesk } from './composables/awayFromDesk'
+export { useDesk } from './stores/desk'
+export { sayFixed, sayStep } from './words/steps'
+export { sayDrift, sayFinding, sayNotPlaced } from './words/ways'

@@ -1,0 +1,137 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { ClassId, PlanId, Result } from '#core/base'
+import { act as perform, singlesOf } from '#core/pacing'
+import type { PacingCommand, Plan } from '#core/pacing'
+import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
+import type { Desk, DeskClass, Replanned } from '#shared/contracts/pacing'
+import type { Refusal } from '#shared/contracts/refusal'
+import { call } from '~/shared/wire/call'
+import { columnMaker, deskWith, stateOf } from './deskColumn'
+import type { DeskColumn } from './deskColumn'
+import { useMe } from '~/shared/session/me'
+
+/** The planning desk: what the server last said, laid out here with the same core. */
+export const useDesk = defineStore('desk', () => {
+  const desk = shallowRef<Desk | null>(null)
+  const problem = shallowRef<Refusal | null>(null)
+  const pending = ref(0)
+  const hidden = ref<ReadonlySet<ClassId>>(new Set())
+  /** The desk as a way out would leave it, while one is looked at. */
+  const tried = shallowRef<Desk | null>(null)
+
+  const loaded = computed(() => desk.value !== null)
+  const busy = computed(() => pending.value > 0)
+  const mayEditYear = computed(() => desk.value?.mayEditYear ?? false)
+  const year = computed(() => desk.value?.year ?? null)
+  const plans = computed<readonly Plan[]>(() => desk.value?.plans ?? [])
+  const classes = computed<readonly DeskClass[]>(() => desk.value?.classes ?? [])
+  const work = computed(() => desk.value?.work ?? [])
+  const steps = computed(() => desk.value?.steps ?? { undo: null, redo: null })
+  const zone = computed(() => year.value?.zone ?? 'UTC')
+  const make = columnMaker()
+  const columnsOf = (of: Desk | null) =>
+    (of?.classes ?? []).map((c) =>
+      make(c, of?.year ?? null, of?.plans.find((p) => p.id === c.planId) ?? null),
+    )
+  const columns = computed<readonly DeskColumn[]>(() => columnsOf(desk.value))
+  const triedColumns = computed<readonly DeskColumn[] | null>(() =>
+    tried.value ? columnsOf(tried.value) : null,
+  )
+  const shown = computed(() => columns.value.filter((c) => !hidden.value.has(c.of.id)))
+
+  function planOf(id: PlanId | null): Plan | null {
+    return plans.value.find((p) => p.id === id) ?? null
+  }
+
+  /** Loads the desk, once unless asked `anew`. */
+  async function load(anew = false): Promise<void> {
+    if (desk.value && !anew) return
+    const reply = await call(ShowDesk)
+    if (reply.ok) {
+      useMe().hear(reply.value.now)
+      desk.value = reply.value
+      problem.value = null
+    } else problem.value = reply.error
+  }
+
+  function take(done: Replanned): void {
+    const now = desk.value
+    if (!now) return
+    const next = new Map(done.classes.map((c) => [c.id, c]))
+    desk.value = {
+      ...now,
+      steps: done.steps,
+      year: done.year ?? now.year,
+      plans: now.plans.map((p) => done.plans.find((n) => n.id === p.id) ?? p),
+      classes: now.classes.map((c) => (next.has(c.id) ? { ...c, ...next.get(c.id) } : c)),
+      work: [...now.work.filter((w) => !done.affected.includes(w.classId)), ...done.work],
+    }
+  }
+
+  /** The desk as it would be after an act, computed here; null when the core refuses it. */
+  function after(command: PacingCommand): Desk | null {
+    const now = desk.value
+    const isHere = new Set(now?.classes.map((c) => c.id))
+    if (!now?.year || singlesOf(command).some((c) => 'classId' in c && !isHere.has(c.classId))) return null
+    const next = perform(stateOf({ ...now, year: now.year }), command)
+    return next.ok ? deskWith(now, next.value) : null
+  }
+
+  /** Performs a planning act: shown at once, kept when the server agrees, put back when it does not. */
+  async function act(command: PacingCommand): Promise<Result<Replanned, Refusal>> {
+    const before = desk.value
+    const guess = after(command)
+    if (guess) desk.value = guess
+    pending.value++
+    const reply = await call(DoCommand, { body: command as never })
+    pending.value--
+    if (reply.ok) take(reply.value)
+    else if (reply.error.code === 'pacing/changed-meanwhile') await load(true)
+    else if (desk.value === guess) desk.value = before
+    return reply
+  }
+
+  /** Takes back, or does again, the last own act. */
+  async function step(way: 'undo' | 'redo'): Promise<Result<Replanned | null, Refusal>> {
+    pending.value++
+    const reply = await call(way === 'undo' ? Undo : Redo)
+    pending.value--
+    if (reply.ok && reply.value) take(reply.value)
+    else if (!reply.ok) await load(true)
+    return reply
+  }
+
+  /** Shows or hides a class's column. */
+  function toggle(id: ClassId): void {
+    const next = new Set(hidden.value)
+    if (!next.delete(id)) next.add(id)
+    if (next.size < classes.value.length) hidden.value = next
+  }
+
+  return {
+    desk,
+    problem,
+    loaded,
+    busy,
+    mayEditYear,
+    year,
+    plans,
+    classes,
+    work,
+    steps,
+    zone,
+    columns,
+    tried,
+    triedColumns,
+    shown,
+    hidden,
+    planOf,
+    columnsOf,
+    load,
+    after,
+    act,
+    step,
+    toggle,
+  }
+})

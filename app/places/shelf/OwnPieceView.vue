@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { navigateTo, useHead } from '#imports'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import type { ResourceKind } from '#core/library'
+import { MakePiece } from '#shared/contracts/library'
+import { newDraft, toItem } from './itemDraft'
+import type { ItemDraft } from './itemDraft'
+import { useMe } from '~/shared/session/me'
+import { useShelf } from './stores/shelf'
+import { call } from '~/shared/wire/call'
+import { sayRefusal } from '~/shared/words/refusals'
+import ItemForm from './components/ItemForm.vue'
+
+useHead({ title: 'Own piece · Step Cairn' })
+interface Form {
+  title: string
+  code: string
+  kind: ResourceKind
+  minutes: number
+  grade: number
+  content: string
+  items: ItemDraft[]
+}
+const empty = (): Form => ({
+  title: '',
+  code: '',
+  kind: 'check',
+  minutes: 10,
+  grade: 8,
+  content: '',
+  items: [newDraft()],
+})
+// kept on this machine until saved, so that leaving or a lost connection costs nothing
+const form = useLocalStorage<Form>(`own-piece ${useMe().me?.userId ?? ''}`, empty(), {
+  listenToStorageChanges: false,
+})
+const shelf = useShelf()
+const busy = ref(false)
+const problem = ref('')
+watch(
+  form,
+  () => {
+    problem.value = ''
+  },
+  { deep: true },
+)
+const KINDS: { label: string; value: ResourceKind }[] = [
+  { label: 'Check', value: 'check' },
+  { label: 'Practice set', value: 'practice-set' },
+  { label: 'Test', value: 'test' },
+  { label: 'Reading', value: 'reading' },
+  { label: 'Worked example', value: 'worked-example' },
+]
+const scored = computed(
+  () => form.value.kind === 'check' || form.value.kind === 'practice-set' || form.value.kind === 'test',
+)
+const WORDS: Record<string, string> = {
+  title: 'Title',
+  minutes: 'Minutes',
+  grade: 'Grade',
+  code: 'Short code',
+  content: 'Text',
+}
+
+/** Adds a question of the kind just written and goes to it. */
+async function addItem(): Promise<void> {
+  form.value.items.push(newDraft(form.value.items.at(-1)?.kind))
+  await nextTick()
+  const stem = document.querySelector<HTMLElement>(`[name="stem-${form.value.items.length}"]`)
+  stem?.scrollIntoView({ block: 'center' })
+  stem?.focus({ preventScroll: true })
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  problem.value = ''
+  const { items, ...rest } = form.value
+  const reply = await call(MakePiece, {
+    body: {
+      ...rest,
+      role: 'core',
+      items: scored.value ? (items.map((d, i) => toItem(d, i + 1)) as never) : [],
+    },
+  })
+  busy.value = false
+  if (!reply.ok) {
+    const fault = reply.error
+    const at = fault.code === 'input/invalid' ? /^items\.(\d+)\.(\w+)/.exec(fault.field) : null
+    problem.value = at
+      ? `Question ${Number(at[1]) + 1}: ${at[2] === 'stem' ? 'the question is empty' : at[2] === 'value' ? 'the right number cannot be read' : at[2] === 'tolerance' ? 'the tolerance cannot be read' : `${at[2]} ${fault.code === 'input/invalid' ? fault.problem : ''}`}.`
+      : fault.code === 'input/invalid'
+        ? `${WORDS[fault.field] ?? fault.field} ${fault.problem}.`
+        : sayRefusal(fault)
+    return
+  }
+  form.value = empty()
+  await shelf.load(true)
+  await navigateTo({ path: '/shelf', query: { piece: reply.value.resourceId } })
+}
+</script>
+
+<template>
+  <form class="max-w-3xl mx-auto px-5 py-5 grid gap-4" novalidate @submit.prevent="save">
+    <h1>Write an own piece</h1>
+    <div class="grid sm:grid-cols-[1fr_11rem] gap-3">
+      <UFormField label="Title"
+        ><UInput v-model="form.title" name="title" maxlength="120" autofocus
+      /></UFormField>
+      <UFormField label="Kind"><USelect v-model="form.kind" :items="KINDS" class="w-full" /></UFormField>
+    </div>
+    <div class="flex flex-wrap gap-3">
+      <UFormField label="Minutes" class="w-24"
+        ><UInput v-model.number="form.minutes" type="number" min="1" max="300"
+      /></UFormField>
+      <UFormField label="Grade" class="w-24"
+        ><UInput v-model.number="form.grade" type="number" min="1" max="13"
+      /></UFormField>
+      <UFormField label="Short code" hint="optional" class="w-40"
+        ><UInput v-model="form.code" maxlength="16" placeholder="made for you"
+      /></UFormField>
+    </div>
+    <UFormField
+      label="Text"
+      :help="
+        scored
+          ? 'Shown before the questions. Markdown: **bold**, lists, tables.'
+          : 'Markdown: **bold**, lists, tables.'
+      "
+      ><UTextarea v-model="form.content" :rows="4" autoresize :maxrows="24"
+    /></UFormField>
+    <template v-if="scored">
+      <ItemForm
+        v-for="(_, i) in form.items"
+        :key="i"
+        v-model="form.items[i]!"
+        :number="i + 1"
+        :alone="form.items.length === 1"
+        @remove="form.items.splice(i, 1)"
+      />
+      <UButton
+        class="justify-self-start"
+        color="neutral"
+        variant="outline"
+        icon="i-lucide-plus"
+        data-hook="add-item"
+        @click="addItem"
+        >Add a question</UButton
+      >
+    </template>
+    <div class="flex gap-3 flex-wrap sticky bottom-0 py-3 bg-default border-t border-default">
+      <p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p>
+      <UButton type="submit" size="md" :loading="busy" data-hook="save-piece">Put it on the shelf</UButton
+      ><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton
+      ><span class="said self-center">Kept on this machine while you write.</span>
+    </div>
+  </form>
+</template>

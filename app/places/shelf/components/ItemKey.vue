@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { rightInWords } from '#core/attempts'
+import type { Item } from '#core/library'
+import { toInlineHtml } from '~/shared/words/markdown'
+import { count } from '~/shared/words/numbers'
+
+const props = defineProps<{ item: Item; number: number; keys: boolean; standard?: string }>()
+const rights = computed(() =>
+  props.item.kind === 'single' ? [props.item.right] : props.item.kind === 'multiple' ? props.item.right : [],
+)
+</script>
+
+<template>
+  <article class="item">
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+    <h3>
+      <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
+    </h3>
+    <ul v-if="item.kind === 'single' || item.kind === 'multiple'" class="options">
+      <li v-for="o in item.options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }">
+        <UIcon
+          :name="
+            keys && rights.includes(o.id)
+              ? 'i-lucide-check'
+              : item.kind === 'single'
+                ? 'i-lucide-circle'
+                : 'i-lucide-square'
+          "
+          class="size-4 mt-1"
+          aria-hidden="true"
+        /><span>{{ o.text }}<span v-if="keys && rights.includes(o.id)" class="sr-only"> (right)</span></span>
+      </li>
+    </ul>
+    <p v-else-if="keys" class="answer">{{ rightInWords(item) }}</p>
+    <p v-else class="blank">
+      {{ item.kind === 'numeric' ? `Number${item.unit ? ` in ${item.unit}` : ''}` : 'Short answer' }}
+    </p>
+    <p v-if="keys" class="said">
+      {{ count(item.points, 'point') }} · difficulty {{ item.difficulty }} of 5<template v-if="item.standard">
+        · <span class="code">{{ item.standard }}</span></template
+      >
+    </p>
+    <p v-if="keys && item.feedback" class="said">Feedback: {{ item.feedback }}</p>
+  </article>
+</template>
+
+<style scoped>
+.item {
+  padding: 0.8rem 0;
+  border-bottom: 1px solid var(--ui-border);
+  max-width: 44rem;
+}
+h3 {
+  display: flex;
+  gap: 0.7rem;
+  font-family: var(--font-sans);
+  font-weight: 600;
+  line-height: 1.4;
+}
+.number {
+  color: var(--ui-text-muted);
+  font-variant-numeric: tabular-nums;
+}
+.options {
+  margin: 0.4rem 0 0.3rem 1.5rem;
+  display: grid;
+  gap: 0.15rem;
+}
+.options li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: flex-start;
+}
+.options .right {
+  font-weight: 650;
+  color: var(--ui-success);
+}
+.answer {
+  margin: 0.3rem 0 0.3rem 1.5rem;
+  font-weight: 650;
+  color: var(--ui-success);
+}
+.blank {
+  margin: 0.4rem 0 0 1.5rem;
+  padding: 0.3rem 0.6rem;
+  border: 1px dashed var(--ui-border-accented);
+  color: var(--ui-text-muted);
+  max-width: 16rem;
+}
+.said {
+  margin-left: 1.5rem;
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { countByKind } from '#core/library'
+import type { ResourceId } from '#core/base'
+import { LookInside } from '#shared/contracts/library'
+import type { Inside } from '#shared/contracts/library'
+import { toHtml } from '~/shared/words/markdown'
+import { useOverview } from '~/shared/session/overview'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayMoment } from '~/shared/words/times'
+import ItemKey from './ItemKey.vue'
+
+const props = defineProps<{ resourceId: ResourceId; lesson: string | null; classId: string | null }>()
+const overview = useOverview()
+void overview.load()
+const inside = shallowRef<Inside | null>(null)
+const problem = ref('')
+const as = ref<'learner' | 'key'>('learner')
+
+watch(
+  () => props.resourceId,
+  async (resourceId) => {
+    const reply = await call(LookInside, { params: { resourceId } })
+    if (resourceId !== props.resourceId) return
+    inside.value = reply.ok ? reply.value : null
+    problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  },
+  { immediate: true },
+)
+
+const resource = computed(() => inside.value?.resource ?? null)
+const KINDS = {
+  single: 'one right answer',
+  multiple: 'several right answers',
+  numeric: 'a number',
+  text: 'a short answer',
+} as const
+const kinds = computed(() =>
+  Object.entries(countByKind(resource.value?.items ?? []))
+    .filter(([, n]) => n > 0)
+    .map(([kind, n]) => `${n} ${KINDS[kind as keyof typeof KINDS]}`)
+    .join(', '),
+)
+const assignTo = computed(() => ({
+  path: '/work/new',
+  query: {
+    piece: props.resourceId,
+    ...(props.lesson ? { lesson: props.lesson } : {}),
+    ...(props.classId ? { class: props.classId } : {}),
+  },
+}))
+</script>
+
+<template>
+  <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+  <div v-else-if="resource" data-hook="inside">
+    <header class="top">
+      <div class="flex-1">
+        <p class="said">
+          {{ KIND_WORDS[resource.kind] }}, {{ ROLE_WORDS[resource.role] }} · grade {{ resource.grade }} ·
+          <span class="code">{{ resource.code }}</span>
+        </p>
+        <h2 class="!text-xl">{{ resource.title }}</h2>
+      </div>
+      <UButton size="md" :to="assignTo" data-hook="assign">Assign</UButton>
+    </header>
+    <dl class="facts">
+      <dt>Time</dt>
+      <dd>{{ resource.minutes }} minutes</dd>
+      <template v-if="resource.items.length"
+        ><dt>Items</dt>
+        <dd>{{ count(resource.items.length, 'item') }}: {{ kinds }}. Scores itself.</dd></template
+      >
+      <template v-if="inside?.standards.length"
+        ><dt>Standards</dt>
+        <dd>
+          <p v-for="s in inside.standards" :key="s.code">
+            {{ s.text }} <span class="code said">{{ s.code }}</span>
+          </p>
+        </dd></template
+      >
+      <dt>Already used</dt>
+      <dd>
+        {{ inside?.used.length ? '' : 'not by your classes' }}
+        <p v-for="(u, i) in inside?.used" :key="i">
+          {{ u.className
+          }}<template v-if="u.dueAt">, due {{ sayMoment(u.dueAt, overview.zone, 'due') }}</template>
+        </p>
+      </dd>
+    </dl>
+    <div v-if="resource.items.length" class="flex gap-1 my-3" role="group" aria-label="Look at it">
+      <UButton
+        size="xs"
+        :variant="as === 'learner' ? 'solid' : 'outline'"
+        color="neutral"
+        :aria-pressed="as === 'learner'"
+        @click="
+          () => {
+            as = 'learner'
+          }
+        "
+        >As a learner sees it</UButton
+      >
+      <UButton
+        size="xs"
+        :variant="as === 'key' ? 'solid' : 'outline'"
+        color="neutral"
+        :aria-pressed="as === 'key'"
+        data-hook="with-answers"
+        @click="
+          () => {
+            as = 'key'
+          }
+        "
+        >With answers</UButton
+      >
+    </div>
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+    <div class="prose" v-html="toHtml(resource.content)" />
+    <ItemKey
+      v-for="(item, i) in resource.items"
+      :key="item.id"
+      :item="item"
+      :number="i + 1"
+      :keys="as === 'key'"
+    />
+  </div>
+  <p v-else class="said">Opening …</p>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  align-items: flex-start;
+  gap: 1rem;
+}
+.facts {
+  display: grid;
+  grid-template-columns: 7rem 1fr;
+  gap: 0.25rem 0.75rem;
+  margin: 0.9rem 0;
+  padding-block: 0.7rem;
+  border-block: 1px solid var(--ui-border);
+  font-size: 0.92rem;
+}
+.facts dt {
+  color: var(--ui-text-muted);
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { PieceCard } from '#shared/contracts/library'
+import { useShelf } from '../stores/shelf'
+import { count } from '~/shared/words/numbers'
+import { sayPiece } from '~/shared/words/pieces'
+
+const props = defineProps<{ chosen: string | null }>()
+const emit = defineEmits<{ choose: [piece: PieceCard] }>()
+const shelf = useShelf()
+const open = ref(new Set<string>())
+const word = ref('')
+
+watch(
+  [() => props.chosen, () => shelf.shelf],
+  () => {
+    const piece = shelf.piece(props.chosen)
+    if (piece?.bookLessonId) open.value = new Set([...open.value, piece.bookLessonId.split('.')[0] ?? ''])
+    else if (open.value.size === 0 && shelf.books[0]?.units[0])
+      open.value = new Set([shelf.books[0].units[0].number])
+  },
+  { immediate: true },
+)
+
+const matches = (text: string) => text.toLowerCase().includes(word.value.trim().toLowerCase())
+const found = computed(() =>
+  word.value.trim() === ''
+    ? null
+    : (shelf.shelf?.pieces ?? [])
+        .filter((p) => matches(`${p.title} ${p.code} ${p.bookLessonId ?? ''}`))
+        .slice(0, 60),
+)
+function toggle(unit: string): void {
+  const next = new Set(open.value)
+  if (!next.delete(unit)) next.add(unit)
+  open.value = next
+}
+const own = computed(() => shelf.byLesson.get('own') ?? [])
+const piecesIn = (lessons: readonly { id: string }[]) =>
+  lessons.reduce((n, l) => n + shelf.piecesOf(l.id).length, 0)
+</script>
+
+<template>
+  <div class="shelf-outline" data-hook="outline">
+    <UInput
+      v-model="word"
+      icon="i-lucide-search"
+      placeholder="Word, lesson or short code"
+      aria-label="Search the shelf"
+    />
+    <template v-if="found">
+      <p class="said my-2" role="status">{{ count(found.length, 'piece') }} found</p>
+      <ul>
+        <li v-for="p in found" :key="p.id">
+          <button type="button" class="piece" :class="{ chosen: p.id === chosen }" @click="emit('choose', p)">
+            <span>{{ p.title }}</span><span class="said"
+              >{{ p.bookLessonId ?? 'own' }} · {{ sayPiece(p) }} ·
+              <span class="code">{{ p.code }}</span></span
+            >
+          </button>
+        </li>
+      </ul>
+    </template>
+    <template v-else>
+      <section v-if="own.length" class="book">
+        <h2>Our own pieces</h2>
+        <ul>
+          <li v-for="p in own" :key="p.id">
+            <button
+              type="button"
+              class="piece"
+              :class="{ chosen: p.id === chosen }"
+              data-hook="piece"
+              @click="emit('choose', p)"
+            >
+              <span>{{ p.title }}</span><span class="said"
+                >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
+              >
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section v-for="book in shelf.books" :key="book.id" class="book">
+        <h2>
+          {{ book.title }} <span class="said">{{ book.course }}</span>
+        </h2>
+        <div v-for="unit in book.units" :key="unit.number">
+          <button
+            type="button"
+            class="unit"
+            :aria-expanded="open.has(unit.number)"
+            @click="toggle(unit.number)"
+          >
+            <UIcon
+              :name="open.has(unit.number) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+              class="size-4"
+              aria-hidden="true"
+            /><span>{{ unit.number }} {{ unit.title }}</span
+            ><span class="said"
+              >{{ count(unit.lessons.length, 'lesson')
+              }}<template v-if="piecesIn(unit.lessons)"
+                >, {{ count(piecesIn(unit.lessons), 'piece') }}</template
+              ></span
+            >
+          </button>
+          <ul v-if="open.has(unit.number)" class="lessons">
+            <li v-for="lesson in unit.lessons" :key="lesson.id">
+              <p class="lesson">
+                <b>{{ lesson.number }}</b> {{ lesson.title }}
+                <span class="said"
+                  >{{ lesson.typicalMeetings }}
+                  {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span
+                >
+              </p>
+              <button
+                v-for="p in shelf.piecesOf(lesson.id)"
+                :key="p.id"
+                type="button"
+                class="piece"
+                :class="{ chosen: p.id === chosen }"
+                data-hook="piece"
+                @click="emit('choose', p)"
+              >
+                <span>{{ p.title }}</span><span class="said"
+                  >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
+                >
+              </button>
+            </li>
+          </ul>
+        </div>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.book {
+  margin-top: 1.1rem;
+}
+.unit {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+  width: 100%;
+  padding: 0.35rem 0;
+  text-align: left;
+  font-weight: 600;
+  cursor: pointer;
+  border-bottom: 1px solid var(--ui-border);
+}
+.unit span:nth-child(2) {
+  flex: 1;
+}
+.lessons {
+  padding-left: 1.35rem;
+}
+.lesson {
+  padding: 0.4rem 0 0.1rem;
+  font-size: 0.93rem;
+}
+.piece {
+  display: grid;
+  width: 100%;
+  text-align: left;
+  padding: 0.25rem 0.5rem;
+  border-left: 3px solid var(--ui-border);
+  cursor: pointer;
+  font-size: 0.92rem;
+}
+.piece:hover {
+  background: var(--ui-bg-elevated);
+}
+.piece.chosen {
+  border-left-color: var(--ui-primary);
+  background: var(--ui-bg-accented);
+}
+.piece > span:first-child {
+  color: var(--ui-primary);
+}
+</style>

@@ -1,0 +1,46 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import type { ResourceId } from '#core/base'
+import { ShowShelf } from '#shared/contracts/library'
+import type { PieceCard, Shelf } from '#shared/contracts/library'
+import type { Refusal } from '#shared/contracts/refusal'
+import { call } from '~/shared/wire/call'
+
+/** The textbooks and every piece's card. */
+export const useShelf = defineStore('shelf', () => {
+  const shelf = shallowRef<Shelf | null>(null)
+  const problem = shallowRef<Refusal | null>(null)
+  const byLesson = computed(() => {
+    const map = new Map<string, PieceCard[]>()
+    for (const piece of shelf.value?.pieces ?? []) {
+      const key = piece.own ? 'own' : (piece.bookLessonId ?? '')
+      const list = map.get(key)
+      if (list) list.push(piece)
+      else map.set(key, [piece])
+    }
+    return map
+  })
+  const books = computed(() => shelf.value?.books ?? [])
+
+  let loading: Promise<void> | null = null
+  async function fetchShelf(): Promise<void> {
+    const reply = await call(ShowShelf)
+    if (reply.ok) shelf.value = reply.value
+    else problem.value = reply.error
+    loading = null
+  }
+  /** Loads once unless asked `anew`; who asks meanwhile waits for the same answer. */
+  async function load(anew = false): Promise<void> {
+    if (shelf.value && !anew) return
+    loading ??= fetchShelf()
+    await loading
+  }
+  function piecesOf(bookLessonId: string | null): readonly PieceCard[] {
+    return bookLessonId === null ? [] : (byLesson.value.get(bookLessonId) ?? [])
+  }
+  function piece(id: ResourceId | string | null): PieceCard | null {
+    return shelf.value?.pieces.find((p) => p.id === id) ?? null
+  }
+
+  return { shelf, problem, books, byLesson, load, piecesOf, piece }
+})

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import type { Instant } from '#core/base'
+import { ListWork, NEEDS, PublishWork } from '#shared/contracts/work'
+import type { Need, WorkRow } from '#shared/contracts/work'
+import { useTell } from '~/shared/frame/tell'
+import { useOverview } from '~/shared/session/overview'
+import { call } from '~/shared/wire/call'
+import { STATE_WORDS } from './words/moments'
+import { count, percent } from '~/shared/words/numbers'
+import { KIND_WORDS } from '~/shared/words/pieces'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayMoment } from '~/shared/words/times'
+
+useHead({ title: 'Work · Step Cairn' })
+const overview = useOverview()
+const tell = useTell()
+const rows = shallowRef<readonly WorkRow[] | null>(null)
+const problem = ref('')
+const HEADS: Record<Need, { word: string; about: string }> = {
+  'to-publish': { word: 'To publish', about: 'Complete, waiting for you' },
+  late: { word: 'Late work still comes in', about: 'Past due somewhere, not yet closed' },
+  open: { word: 'Open', about: 'Learners can work on it' },
+  'coming-up': { word: 'Coming up', about: 'Opens by itself' },
+  done: { word: 'Closed', about: 'Over in every class' },
+  withdrawn: { word: 'Withdrawn', about: 'Taken back; results kept' },
+}
+async function load(): Promise<void> {
+  const reply = await call(ListWork)
+  if (reply.ok) rows.value = reply.value.work
+  else problem.value = sayRefusal(reply.error)
+}
+onMounted(() => Promise.all([load(), overview.load()]))
+const sections = computed(() =>
+  NEEDS.map((need) => ({
+    need,
+    ...HEADS[need],
+    rows: (rows.value ?? []).filter((r) => r.need === need),
+  })).filter((s) => s.rows.length > 0),
+)
+const at = (moment: Instant | null, field: 'opens' | 'due') =>
+  moment === null ? '' : sayMoment(moment, overview.zone, field)
+
+async function publish(row: WorkRow): Promise<void> {
+  const reply = await call(PublishWork, { params: { assignmentId: row.id }, body: { version: row.version } })
+  if (!reply.ok) return tell.refused(reply.error)
+  tell.done(`Published to ${count(reply.value.learners, 'learner')}`)
+  await load()
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="flex items-center gap-3">
+      <h1 class="flex-1">Work</h1>
+      <UButton to="/shelf" icon="i-lucide-plus" variant="outline">Assign from the shelf</UButton>
+    </header>
+    <p v-if="problem" class="note-line needs mt-3" role="alert">{{ problem }}</p>
+    <p v-else-if="rows && rows.length === 0" class="mt-4">
+      No work yet. Choose a lesson on the <NuxtLink class="plain" to="/pace">desk</NuxtLink> or a piece on the
+      <NuxtLink class="plain" to="/shelf">shelf</NuxtLink>, and press Assign.
+    </p>
+    <p v-else-if="!rows" class="said mt-4">Opening …</p>
+    <section v-for="s in sections" :key="s.need" class="need" :data-hook="`need-${s.need}`">
+      <h2>
+        {{ s.word }} <span class="said font-normal">{{ s.about }}</span>
+      </h2>
+      <table class="grid-table">
+        <thead class="sr-only">
+          <tr>
+            <th scope="col">Work</th>
+            <th scope="col">Classes</th>
+            <th scope="col">Opens</th>
+            <th scope="col">Due</th>
+            <th scope="col">State</th>
+            <th scope="col">Handed in</th>
+            <th scope="col">Act</th>
+          </tr>
+        </thead>
+        <tbody v-for="row in s.rows" :key="row.id">
+          <tr
+            v-for="(c, i) in row.classes.length ? row.classes : [null]"
+            :key="c?.classId ?? 'none'"
+            :class="{ first: i === 0 }"
+          >
+            <th v-if="i === 0" scope="rowgroup" :rowspan="Math.max(1, row.classes.length)" class="title">
+              <NuxtLink class="plain" :to="`/work/${row.id}`">{{ row.title }}</NuxtLink>
+              <p class="said">{{ KIND_WORDS[row.kind] }} · {{ count(row.learners, 'learner') }}</p>
+            </th>
+            <td class="class">
+              {{ c?.name }} <span v-if="c" class="said">{{ c.learners }}</span>
+            </td>
+            <td class="when">{{ c ? at(c.opensAt, 'opens') : '' }}</td>
+            <td class="when">{{ c ? at(c.dueAt, 'due') || 'no due date' : '' }}</td>
+            <td class="state" :class="c?.state">
+              {{ c && row.state === 'published' ? STATE_WORDS[c.state] : '' }}
+            </td>
+            <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="result">
+              <template v-if="row.state !== 'held'"
+                ><div class="bar" aria-hidden="true">
+                  <i
+                    :style="{
+                      width: `${row.learners ? Math.round((100 * row.handedIn) / row.learners) : 0}%`,
+                    }"
+                  />
+                </div>
+                {{ row.handedIn }} of {{ row.learners
+                }}<template v-if="row.inProgress">, {{ row.inProgress }} at it</template
+                ><template v-if="row.mean !== null"> · mean {{ percent(row.mean) }}</template></template
+              >
+            </td>
+            <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="act">
+              <UButton v-if="row.state === 'held'" size="xs" data-hook="publish-row" @click="publish(row)"
+                >Publish</UButton
+              >
+              <UButton
+                v-else-if="row.state === 'published'"
+                size="xs"
+                color="neutral"
+                variant="outline"
+                :to="{ path: '/evidence', query: { work: row.id } }"
+                >Results</UButton
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 1rem 1.25rem 3rem;
+  max-width: 80rem;
+}
+.need {
+  margin-top: 1.4rem;
+}
+.need h2 {
+  border-bottom: 2px solid var(--ui-border-accented);
+  padding-bottom: 0.3rem;
+}
+tbody tr:not(.first) td {
+  border-top: 0;
+}
+tbody tr:not(:last-child) td:not([rowspan]) {
+  border-bottom-color: var(--ui-border-muted);
+}
+.title {
+  width: 17rem;
+  font-weight: 600;
+}
+.class {
+  width: 8.5rem;
+  white-space: nowrap;
+}
+.when {
+  width: 11rem;
+}
+.state {
+  width: 6rem;
+}
+.result {
+  width: 13rem;
+}
+.act {
+  width: 6rem;
+  text-align: right;
+}
+.state.open {
+  color: var(--ui-success);
+  font-weight: 650;
+}
+.state.late {
+  color: var(--ui-error);
+  font-weight: 650;
+}
+.bar {
+  height: 0.4rem;
+  background: var(--ui-bg-accented);
+  border-radius: 3px;
+  margin-block: 0.35rem 0.15rem;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--color-moss-500);
+  border-radius: 3px;
+}
+@media (max-width: 720px) {
+  .need {
+    overflow-x: auto;
+  }
+}
+</style>

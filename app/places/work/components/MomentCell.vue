@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import type { Instant, IsoDay, LessonId } from '#core/base'
+import type { Moment, WindowField } from '#core/availability'
+import { ABSENT_WORDS, sayMomentSpec } from '../words/moments'
+import { FIELD_WORDS } from '~/shared/words/refusals'
+import { sayMoment } from '~/shared/words/times'
+import type { LessonChoice } from './MomentEditor.vue'
+import MomentEditor from './MomentEditor.vue'
+
+const props = defineProps<{
+  field: WindowField
+  who: string
+  lessons: readonly LessonChoice[]
+  start: LessonId | null
+  today: IsoDay
+  zone: string
+  inherits?: boolean
+  resolved?: Instant | null
+  bad?: boolean
+}>()
+const moment = defineModel<Moment | null | undefined>({ required: true })
+const lessonName = (id: string) =>
+  props.lessons.find((l) => l.value === id)?.label.split(' ')[0] ?? 'a lesson'
+</script>
+
+<template>
+  <UPopover :content="{ align: 'start' }" arrow>
+    <button
+      type="button"
+      class="cell"
+      :class="{ bad, soft: moment === undefined }"
+      :data-hook="`moment-${field}`"
+    >
+      <span class="sr-only">{{ who }}, {{ FIELD_WORDS[field] }}:</span>
+      <span v-if="resolved !== undefined" class="at">{{
+        resolved === null ? ABSENT_WORDS[field] : sayMoment(resolved, zone, field)
+      }}</span>
+      <span class="spec">{{
+        moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName)
+      }}</span>
+    </button>
+    <template #content
+      ><MomentEditor
+        v-model="moment"
+        :field="field"
+        :lessons="lessons"
+        :start="start"
+        :today="today"
+        :inherits="inherits"
+    /></template>
+  </UPopover>
+</template>
+
+<style scoped>
+.cell {
+  display: grid;
+  width: 100%;
+  text-align: left;
+  padding: 0.3rem 0.45rem;
+  border: 1px solid var(--ui-border);
+  border-radius: 4px 5px 3px 5px;
+  cursor: pointer;
+  min-height: 2.3rem;
+  align-content: center;
+  line-height: 1.25;
+}
+.cell:hover {
+  border-color: var(--ui-primary);
+}
+.at {
+  font-weight: 600;
+  font-size: 0.88rem;
+}
+.spec {
+  font-size: 0.78rem;
+  color: var(--ui-text-muted);
+}
+.cell:not(:has(.at)) .spec {
+  font-size: 0.86rem;
+  color: var(--ui-text);
+}
+.bad {
+  border-color: var(--ui-error);
+  border-width: 2px;
+}
+</style>

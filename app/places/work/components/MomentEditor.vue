@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { IsoDay, LessonId } from '#core/base'
+import type { Anchor, Moment, WindowField } from '#core/availability'
+import { ABSENT_WORDS } from '../words/moments'
+import { clockText, readClock } from '~/shared/words/times'
+
+export interface LessonChoice {
+  readonly label: string
+  readonly value: LessonId
+}
+const props = defineProps<{
+  field: WindowField
+  lessons: readonly LessonChoice[]
+  start: LessonId | null
+  today: IsoDay
+  inherits?: boolean
+}>()
+/** undefined: as for everyone (only where `inherits`); null: absent. */
+const moment = defineModel<Moment | null | undefined>({ required: true })
+
+const ends = computed(() => props.field === 'due' || props.field === 'closes' || props.field === 'putAway')
+type Way = 'inherit' | 'none' | 'anchor' | 'day' | 'time'
+const way = computed<Way>({
+  get: () => (moment.value === undefined ? 'inherit' : moment.value === null ? 'none' : moment.value.kind),
+  set: (next) => {
+    const on = moment.value && moment.value.kind !== 'anchor' ? moment.value.on : props.today
+    if (next === 'inherit') moment.value = undefined
+    else if (next === 'none') moment.value = null
+    else if (next === 'day') moment.value = { kind: 'day', on }
+    else if (next === 'time') moment.value = { kind: 'time', on, minuteOfDay: ends.value ? 16 * 60 : 8 * 60 }
+    else if (props.lessons[0])
+      moment.value = {
+        kind: 'anchor',
+        lessonId: props.start ?? props.lessons[0].value,
+        edge: ends.value ? 'last' : 'first',
+        offset: ends.value ? 1 : 0,
+        step: 'meetings',
+        at: ends.value ? 'class-end' : 'class-start',
+      }
+  },
+})
+const ways = computed(() => [
+  ...(props.inherits ? [{ label: 'As for everyone', value: 'inherit' }] : []),
+  ...(props.lessons.length ? [{ label: 'At a lesson', value: 'anchor' }] : []),
+  { label: 'A whole day', value: 'day' },
+  { label: 'A day and time', value: 'time' },
+  { label: ABSENT_WORDS[props.field].replace(/^./, (c) => c.toUpperCase()), value: 'none' },
+])
+const anchor = computed(() => (moment.value?.kind === 'anchor' ? moment.value : null))
+const patch = (part: Partial<Anchor>) => {
+  if (anchor.value) moment.value = { ...anchor.value, ...part }
+}
+const AT = [
+  { label: 'class start', value: 'class-start' },
+  { label: 'class end', value: 'class-end' },
+  { label: 'end of the day', value: 'end-of-day' },
+  { label: 'a time', value: 'time' },
+]
+const at = computed(() =>
+  anchor.value && typeof anchor.value.at === 'object' ? 'time' : (anchor.value?.at as string),
+)
+function setDate(text: string): void {
+  const m = moment.value
+  if (/^\d{4}-\d{2}-\d{2}$/.test(text) && m && m.kind !== 'anchor')
+    moment.value = { ...m, on: text as IsoDay }
+}
+</script>
+
+<template>
+  <div class="grid gap-2.5 p-3 w-76" data-hook="moment-editor">
+    <USelect v-model="way" :items="ways" class="w-full" aria-label="How it is given" />
+    <template v-if="anchor">
+      <USelect
+        :model-value="anchor.lessonId"
+        :items="[...lessons]"
+        class="w-full"
+        aria-label="Lesson"
+        :ui="{ content: 'max-h-72' }"
+        @update:model-value="patch({ lessonId: $event as LessonId })"
+      />
+      <div class="grid grid-cols-[1fr_4.2rem_1fr] gap-1.5">
+        <USelect
+          :model-value="anchor.edge"
+          :items="[
+            { label: 'first meeting', value: 'first' },
+            { label: 'last meeting', value: 'last' },
+          ]"
+          aria-label="Which meeting"
+          @update:model-value="patch({ edge: $event as 'first' | 'last' })"
+        />
+        <UInput
+          :model-value="anchor.offset"
+          type="number"
+          aria-label="Steps before (−) or after (+)"
+          @update:model-value="patch({ offset: Math.trunc(Number($event)) || 0 })"
+        />
+        <USelect
+          :model-value="anchor.step"
+          :items="[
+            { label: 'meetings', value: 'meetings' },
+            { label: 'days', value: 'days' },
+          ]"
+          aria-label="Step"
+          @update:model-value="patch({ step: $event as 'meetings' | 'days' })"
+        />
+      </div>
+      <div class="flex gap-1.5">
+        <USelect
+          :model-value="at"
+          :items="AT"
+          class="flex-1"
+          aria-label="At"
+          @update:model-value="
+            patch({ at: $event === 'time' ? { minuteOfDay: 960 } : ($event as 'class-start') })
+          "
+        />
+        <UInput
+          v-if="typeof anchor.at === 'object'"
+          type="time"
+          class="!w-28"
+          :model-value="clockText(anchor.at.minuteOfDay)"
+          aria-label="Time"
+          @update:model-value="patch({ at: { minuteOfDay: readClock(String($event)) ?? 960 } })"
+        />
+      </div>
+      <p class="said">Each class gets its own moment, and it moves when the plan moves.</p>
+    </template>
+    <div v-else-if="moment" class="flex gap-1.5">
+      <UInput
+        type="date"
+        :model-value="(moment as { on: string }).on"
+        aria-label="Date"
+        data-hook="date"
+        @update:model-value="setDate(String($event))"
+      />
+      <UInput
+        v-if="moment.kind === 'time'"
+        type="time"
+        :model-value="clockText(moment.minuteOfDay)"
+        aria-label="Time"
+        class="!w-32"
+        @update:model-value="
+          moment = { ...moment, minuteOfDay: readClock(String($event)) ?? moment.minuteOfDay } as Moment
+        "
+      />
+    </div>
+    <p v-if="moment?.kind === 'day'" class="said">
+      {{ ends ? 'Through the end of that day.' : 'From the start of that day.' }}
+    </p>
+  </div>
+</template>

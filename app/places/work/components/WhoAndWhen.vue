@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { IsoDay, LessonId } from '#core/base'
+import type { Target } from '#core/audience'
+import type { Moment, WindowField } from '#core/availability'
+import type { Preview, Recipients } from '#shared/contracts/work'
+import { count } from '~/shared/words/numbers'
+import { saySpan } from '../words/moments'
+import { FIELD_WORDS, sayRefusal } from '~/shared/words/refusals'
+import type { Draft } from '../draft'
+import { keyOf, withMoment } from '../draft'
+import type { LessonChoice } from './MomentEditor.vue'
+import MomentCell from './MomentCell.vue'
+import RecipientPicker from './RecipientPicker.vue'
+
+const props = defineProps<{
+  recipients: Recipients
+  preview: Preview | null
+  lessons: readonly LessonChoice[]
+  start: LessonId | null
+  today: IsoDay
+  zone: string
+}>()
+const draft = defineModel<Draft>({ required: true })
+const more = ref(draft.value.window.listed !== null || draft.value.window.putAway !== null)
+const fields = computed<readonly WindowField[]>(() =>
+  more.value ? ['listed', 'opens', 'due', 'closes', 'putAway'] : ['opens', 'due', 'closes'],
+)
+
+const nameOf = (t: Target) => {
+  if (t.kind === 'class') return props.recipients.classes.find((c) => c.id === t.classId)?.name ?? 'a class'
+  if (t.kind === 'learner')
+    return (
+      props.recipients.classes.flatMap((c) => c.learners).find((l) => l.id === t.learnerId)?.name ??
+      'a learner'
+    )
+  const group = props.recipients.groups.find((g) => g.id === t.groupId)
+  return group
+    ? `${group.name}, ${props.recipients.classes.find((c) => c.id === group.classId)?.name ?? ''}`
+    : 'a group'
+}
+const rows = computed(() =>
+  draft.value.targets.map((t, i) => {
+    const of = t.target.kind === 'class' ? t.target.classId : null
+    const seen = of === null ? null : (props.preview?.classes.find((c) => c.classId === of) ?? null)
+    return {
+      key: keyOf(t.target),
+      target: t.target,
+      name: nameOf(t.target),
+      overrides: t.overrides,
+      learners: props.preview?.targetCounts[i] ?? null,
+      seen,
+    }
+  }),
+)
+const lessonName = (id: string) => props.lessons.find((l) => l.value === id)?.label ?? 'this lesson'
+
+function setBase(field: WindowField, moment: Moment | null | undefined): void {
+  draft.value = { ...draft.value, window: { ...draft.value.window, [field]: moment ?? null } }
+}
+function setOwn(at: number, field: WindowField, moment: Moment | null | undefined): void {
+  draft.value = {
+    ...draft.value,
+    targets: draft.value.targets.map((t, i) =>
+      i === at ? { ...t, overrides: withMoment(t.overrides, field, moment) } : t,
+    ),
+  }
+}
+function remove(at: number): void {
+  draft.value = { ...draft.value, targets: draft.value.targets.filter((_, i) => i !== at) }
+}
+</script>
+
+<template>
+  <section aria-labelledby="who">
+    <div class="flex items-center gap-2 mb-2">
+      <h2 id="who" class="flex-1">
+        Who and when
+        <span v-if="preview" class="said font-normal" role="status" data-hook="head-count">{{
+          count(preview.learners, 'learner')
+        }}</span>
+      </h2>
+      <RecipientPicker v-model="draft" :recipients="recipients" />
+    </div>
+    <div class="scroller">
+      <table class="grid-table">
+        <thead>
+          <tr>
+            <th scope="col">Who</th>
+            <th v-for="f in fields" :key="f" scope="col">{{ FIELD_WORDS[f] }}</th>
+            <th scope="col"><span class="sr-only">Remove</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr class="base">
+            <th scope="row">
+              Everyone
+              <p class="said font-normal">unless a row below differs</p>
+            </th>
+            <td v-for="f in fields" :key="f">
+              <MomentCell
+                :model-value="draft.window[f]"
+                :field="f"
+                who="Everyone"
+                :lessons="lessons"
+                :start="start"
+                :today="today"
+                :zone="zone"
+                @update:model-value="setBase(f, $event)"
+              />
+            </td>
+            <td />
+          </tr>
+          <tr v-for="(r, i) in rows" :key="r.key" :data-hook="`target-${r.target.kind}`">
+            <th scope="row">
+              {{ r.name }}
+              <p class="said font-normal">
+                <template v-if="r.learners !== null">{{ count(r.learners, 'learner') }}</template><template
+                  v-if="r.seen?.span && r.seen.window?.due"
+                >
+                  · <span :class="{ tight: r.seen.span.tight }">{{ saySpan(r.seen.span) }}</span></template
+                >
+              </p>
+              <p v-if="r.seen?.problem" class="problem">
+                {{ sayRefusal(r.seen.problem, { lesson: lessonName }) }}
+              </p>
+            </th>
+            <td v-for="f in fields" :key="f">
+              <MomentCell
+                :model-value="r.overrides.window?.[f]"
+                inherits
+                :field="f"
+                :who="r.name"
+                :lessons="lessons"
+                :start="start"
+                :today="today"
+                :zone="zone"
+                :resolved="r.seen?.window ? r.seen.window[f] : undefined"
+                :bad="
+                  r.seen?.problem !== null &&
+                  r.seen?.problem !== undefined &&
+                  'field' in r.seen.problem &&
+                  r.seen.problem.field === f
+                "
+                @update:model-value="setOwn(i, f, $event)"
+              />
+            </td>
+            <td>
+              <UButton
+                color="neutral"
+                variant="ghost"
+                icon="i-lucide-x"
+                :aria-label="`Take ${r.name} off`"
+                @click="remove(i)"
+              />
+            </td>
+          </tr>
+          <tr v-if="rows.length === 0">
+            <td :colspan="fields.length + 2" class="said">
+              Nobody yet. Add classes, groups or single learners.
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <UButton
+      class="mt-2"
+      size="xs"
+      color="neutral"
+      variant="ghost"
+      @click="
+        () => {
+          more = !more
+        }
+      "
+      >{{ more ? 'Fewer moments' : 'Also: when it is listed and put away' }}</UButton
+    >
+  </section>
+</template>
+
+<style scoped>
+.scroller {
+  overflow-x: auto;
+}
+.grid-table th[scope='row'] {
+  min-width: 8.5rem;
+  max-width: 13rem;
+  font-weight: 600;
+}
+.grid-table td {
+  min-width: 7.6rem;
+  padding-inline: 0.25rem;
+}
+.grid-table td:last-child {
+  min-width: 0;
+}
+.base {
+  background: var(--ui-bg-muted);
+}
+.tight {
+  color: var(--ui-warning);
+  font-weight: 650;
+}
+.problem {
+  color: var(--ui-error);
+  font-weight: 400;
+  font-size: 0.82rem;
+}
+</style>

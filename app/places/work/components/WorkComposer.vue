@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { navigateTo } from '#imports'
+import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
+import type { LessonId } from '#core/base'
+import { isScored } from '#core/library'
+import { Assign, ChangeWork, ListRecipients, PublishWork, WithdrawWork } from '#shared/contracts/work'
+import type { Recipients, WorkPage } from '#shared/contracts/work'
+import type { Refusal } from '#shared/contracts/refusal'
+import { toBody, usePreview } from '../composables/composing'
+import { useServerNow } from '~/shared/session/serverNow'
+import { useTell } from '~/shared/frame/tell'
+import { useDesk } from '~/places/pace'
+import { useShelf } from '~/places/shelf'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayPiece } from '~/shared/words/pieces'
+import { sayRefusal } from '~/shared/words/refusals'
+import { zoneNamed } from '~/shared/words/times'
+import type { Draft } from '../draft'
+import type { LessonChoice } from './MomentEditor.vue'
+import LastLook from './LastLook.vue'
+import RulesPanel from './RulesPanel.vue'
+import WhoAndWhen from './WhoAndWhen.vue'
+import WhoGetsWhat from './WhoGetsWhat.vue'
+
+const props = defineProps<{ initial: Draft; known: WorkPage | null; lesson: LessonId | null }>()
+const emit = defineEmits<{ changed: [] }>()
+const draft = ref<Draft>(props.initial)
+const desk = useDesk()
+const shelf = useShelf()
+const tell = useTell()
+const now = useServerNow()
+const recipients = shallowRef<Recipients | null>(null)
+const busy = ref(false)
+const problem = ref('')
+const { preview, problem: previewProblem } = usePreview(toRef(draft))
+
+onMounted(async () => {
+  void shelf.load()
+  const [reply] = await Promise.all([call(ListRecipients), desk.load()])
+  if (reply.ok) recipients.value = reply.value
+  else problem.value = sayRefusal(reply.error)
+})
+
+const piece = computed(() => shelf.piece(draft.value.resourceId))
+const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
+/** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
+const lessons = computed<LessonChoice[]>(() => {
+  const chosen = new Set(
+    draft.value.targets.flatMap((t) =>
+      t.target.kind === 'class'
+        ? [t.target.classId as string]
+        : t.target.kind === 'group'
+          ? [
+              recipients.value?.groups.find((g) => t.target.kind === 'group' && g.id === t.target.groupId)
+                ?.classId as string,
+            ]
+          : [],
+    ),
+  )
+  const planIds = new Set(
+    desk.classes.filter((c) => chosen.size === 0 || chosen.has(c.id)).map((c) => c.planId),
+  )
+  return desk.plans
+    .filter((p) => planIds.has(p.id))
+    .flatMap((p) => p.lessons.map((l) => ({ label: `${l.number} ${l.title}`, value: l.id })))
+})
+const start = computed(
+  () =>
+    props.lesson ??
+    Object.values(draft.value.window).find((m) => m?.kind === 'anchor')?.lessonId ??
+    lessons.value.find(
+      (l) =>
+        desk.plans.flatMap((p) => p.lessons).find((x) => x.id === l.value)?.bookLessonId ===
+          piece.value?.bookLessonId && piece.value?.bookLessonId,
+    )?.value ??
+    null,
+)
+const lessonName = (id: string) =>
+  desk.plans.flatMap((p) => p.lessons).find((l) => l.id === id)?.number ?? 'this lesson'
+const blocked = computed(
+  () =>
+    previewProblem.value !== '' ||
+    (preview.value?.problems.length ?? 0) > 0 ||
+    !preview.value ||
+    preview.value.learners === 0,
+)
+const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, zone: desk.zone })
+
+async function done(text: string): Promise<void> {
+  await desk.load(true)
+  tell.done(text)
+  await navigateTo('/work')
+}
+async function save(publish: boolean): Promise<void> {
+  busy.value = true
+  problem.value = ''
+  const { known } = props
+  if (!known) {
+    const reply = await call(Assign, { body: { draft: toBody(draft.value), publish } })
+    if (reply.ok)
+      await done(
+        publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Held until you publish it',
+      )
+    else problem.value = ofPiece(reply.error)
+  } else {
+    const params = { assignmentId: known.id }
+    const changed = await call(ChangeWork, {
+      params,
+      body: { version: known.version, draft: toBody(draft.value) },
+    })
+    const reply =
+      changed.ok && publish
+        ? await call(PublishWork, { params, body: { version: known.version + 1 } })
+        : changed
+    if (reply.ok)
+      await done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Changes saved')
+    else problem.value = ofPiece(reply.error)
+  }
+  busy.value = false
+}
+async function changeState(contract: typeof WithdrawWork | typeof PublishWork, said: string): Promise<void> {
+  if (!props.known) return
+  busy.value = true
+  const reply = await call(contract, {
+    params: { assignmentId: props.known.id },
+    body: { version: props.known.version },
+  })
+  busy.value = false
+  if (!reply.ok) problem.value = ofPiece(reply.error)
+  else {
+    await desk.load(true)
+    tell.done(said)
+    emit('changed')
+  }
+}
+</script>
+
+<template>
+  <div v-if="recipients && desk.loaded" class="composer">
+    <div class="three">
+      <section aria-labelledby="what" class="grid gap-3 content-start">
+        <h2 id="what">What</h2>
+        <div v-if="piece">
+          <NuxtLink class="plain font-semibold" :to="{ path: '/shelf', query: { piece: piece.id } }">{{
+            piece.title
+          }}</NuxtLink>
+          <p class="said">
+            {{ sayPiece(piece) }} · <span class="code">{{ piece.code }}</span>
+          </p>
+        </div>
+        <UFormField label="Title"><UInput v-model="draft.title" name="title" maxlength="120" /></UFormField>
+        <UFormField label="Note to learners" hint="optional"
+          ><UTextarea v-model="draft.note" :rows="3" autoresize maxlength="1000" name="note"
+        /></UFormField>
+      </section>
+      <div class="grid gap-5 content-start min-w-0">
+        <WhoAndWhen
+          v-model="draft"
+          :recipients="recipients"
+          :preview="preview"
+          :lessons="lessons"
+          :start="start"
+          :today="today"
+          :zone="desk.zone"
+        />
+        <p v-if="problem || previewProblem" class="note-line needs" role="alert">
+          {{ problem || previewProblem }}
+        </p>
+        <LastLook
+          v-if="preview"
+          :preview="preview"
+          :now="now"
+          :begun="known?.begun ?? 0"
+          :lesson="lessonName"
+          :zone="desk.zone"
+        />
+        <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
+      </div>
+      <RulesPanel v-model="draft.rules" :scored="piece ? isScored(piece.kind) : true" />
+    </div>
+    <div class="acts">
+      <template v-if="known?.state === 'withdrawn'"
+        ><UButton size="md" :loading="busy" @click="changeState(PublishWork, 'Published again')"
+          >Publish again</UButton
+        ></template
+      >
+      <template v-else-if="known?.state === 'published'">
+        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="save" @click="save(false)"
+          >Save changes</UButton
+        >
+        <UButton
+          size="md"
+          color="neutral"
+          variant="outline"
+          :disabled="busy"
+          data-hook="withdraw"
+          @click="changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')"
+          >Withdraw</UButton
+        >
+      </template>
+      <template v-else>
+        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="publish" @click="save(true)">{{
+          preview && preview.learners > 0 ? `Publish to ${count(preview.learners, 'learner')}` : 'Publish'
+        }}</UButton>
+        <UButton
+          size="md"
+          color="neutral"
+          variant="outline"
+          :disabled="busy || blocked"
+          data-hook="hold"
+          @click="save(false)"
+          >{{ known ? 'Save, keep held' : 'Hold for later' }}</UButton
+        >
+      </template>
+      <UButton size="md" color="neutral" variant="ghost" to="/work">Back to the list</UButton>
+    </div>
+  </div>
+  <p v-else-if="problem" class="note-line needs m-4" role="alert">{{ problem }}</p>
+  <p v-else class="said p-6">Opening …</p>
+</template>
+
+<style scoped>
+.composer {
+  padding: 0 1.25rem;
+}
+.three {
+  display: grid;
+  grid-template-columns: 14rem minmax(24rem, 1fr) 15rem;
+  gap: 1.6rem;
+  padding-block: 1rem;
+}
+.acts {
+  display: flex;
+  gap: 0.6rem;
+  position: sticky;
+  bottom: 0;
+  background: var(--ui-bg);
+  border-top: 1px solid var(--ui-border);
+  padding-block: 0.7rem;
+  z-index: 5;
+  flex-wrap: wrap;
+}
+@media (max-width: 1150px) {
+  .three {
+    grid-template-columns: 1fr 15rem;
+  }
+  .three > :nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+}
+@media (max-width: 640px) {
+  .three {
+    grid-template-columns: 1fr;
+  }
+  .three > * {
+    grid-column: 1 !important;
+    grid-row: auto !important;
+  }
+  .acts {
+    bottom: 0;
+  }
+}
+</style>

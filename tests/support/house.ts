@@ -1,0 +1,101 @@
+export const FOLDERS = ['core', 'ports', 'shared', 'db', 'usecases', 'standins', 'server', 'app'] as const
+export type Folder = (typeof FOLDERS)[number]
+
+/** Who may import whom; a package only where it is named. */
+export const MAY: Record<
+  Folder,
+  { readonly folders: readonly Folder[]; readonly packages: readonly RegExp[] }
+> = {
+  core: { folders: ['core'], packages: [] },
+  ports: { folders: ['core'], packages: [] },
+  shared: { folders: ['core', 'shared'], packages: [/^zod$/] },
+  db: {
+    folders: ['core', 'shared', 'db'],
+    packages: [/^drizzle-orm/, /^@libsql\/client$/, /^zod$/, /^node:/],
+  },
+  usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
+  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/] },
+  server: {
+    folders: ['core', 'shared', 'usecases', 'ports', 'server'],
+    packages: [/^h3$/, /^nitropack\/runtime$/, /^zod$/, /^node:crypto$/],
+  },
+  app: {
+    folders: ['core', 'shared', 'app'],
+    packages: [
+      /^vue$/,
+      /^pinia$/,
+      /^#imports$/,
+      /^@vueuse\/core$/,
+      /^markdown-it$/,
+      /^echarts/,
+      /^@atlaskit\/pragmatic-drag-and-drop\//,
+    ],
+  },
+}
+
+/** Core topics and what each may use besides itself. */
+export const TOPICS: Record<string, readonly string[]> = {
+  base: [],
+  access: ['base'],
+  calendar: ['base'],
+  library: ['base'],
+  audience: ['base'],
+  pacing: ['base', 'calendar'],
+  availability: ['base', 'calendar', 'audience', 'pacing'],
+  attempts: ['base', 'library'],
+  evidence: ['base', 'library', 'attempts'],
+  formats: ['base', 'calendar', 'pacing', 'library'],
+}
+
+/** Parts of pacing and what each may use besides itself. */
+export const PACING: Record<string, readonly string[]> = {}
+
+/** Places of the app and which others each may use, through their doors. */
+export const PLACES: Record<string, readonly string[]> = {
+  entry: [],
+  learner: [],
+  evidence: [],
+  shelf: [],
+  pace: ['shelf'],
+  classes: ['pace', 'shelf'],
+  work: ['pace', 'shelf'],
+  bar: ['pace', 'shelf'],
+}
+
+/** Files of the app outside its rooms that others may import. */
+export const APP_FILES = /^$/
+
+export const EXTRA: readonly { readonly file: RegExp; readonly packages: RegExp }[] = [
+  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js)$/ },
+  { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
+]
+
+/** Lines a file may have, counted as Prettier lays it out. */
+export const SIZES: readonly { readonly of: RegExp; readonly lines: number }[] = [
+  { of: /^core\/.*\.ts$/, lines: 250 },
+  { of: /^app\/.*\.vue$/, lines: 260 },
+  { of: /^app\/places\/[^/]+\/composables\/.*\.ts$/, lines: 120 },
+  { of: /^app\/places\/[^/]+\/stores\/.*\.ts$/, lines: 160 },
+  { of: /^app\/.*\.ts$/, lines: 250 },
+  { of: /^server\/api\/.*\.ts$/, lines: 20 },
+]
+
+/** No line of code is wider. */
+export const COLUMNS = 1500
+
+/** Files that are still to be divided by meaning; the list only gets shorter. */
+export const STILL_LONG: ReadonlySet<string> = new Set([
+  'core/pacing/act.ts',
+  'core/pacing/types.ts',
+  'app/places/classes/YearView.vue',
+  'app/places/classes/composables/planDraft.ts',
+  'app/places/pace/ChartsView.vue',
+  'app/places/pace/DeskView.vue',
+  'app/places/pace/FitView.vue',
+  'app/places/pace/chartOptions.ts',
+  'app/places/pace/components/DeskGrid.vue',
+  'app/places/pace/components/DeskStretch.vue',
+  'app/places/pace/components/RipplePanel.vue',
+  'app/places/work/components/WorkComposer.vue',
+  'app/shared/words/refusals.ts',
+])
