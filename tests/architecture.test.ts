@@ -59,7 +59,7 @@ function breachInCore(path: string, to: string): string | null {
     if (inside.length > 0) return 'another topic is entered through its index only'
     return TOPICS[from]?.includes(topic) ? null : `${from} may not use ${topic}`
   }
-  if (from !== 'pacing' || at.length < 2 || Object.keys(PACING).length === 0) return null
+  if (from !== 'pacing' || at.length < 2) return null
   const [here = ''] = at
   const [there = '', ...deeper] = inside
   if (here === there || there === 'refusals') return null
@@ -154,6 +154,7 @@ describe('the house', () => {
         .map((e) => e.name)
         .sort()
     expect(foldersIn('core')).toEqual(Object.keys(TOPICS).sort())
+    expect(foldersIn('core/pacing')).toEqual(Object.keys(PACING).sort())
     expect(foldersIn('app/places')).toEqual(Object.keys(PLACES).sort())
   })
 
@@ -181,6 +182,8 @@ describe('the house', () => {
       'an arrow against the stream',
       { path: 'core/calendar/x.ts', text: "import { layOut } from '../pacing'" },
     ],
+    ['pacing against itself', { path: 'core/pacing/plan/x.ts', text: "import { layOut } from '../layout'" }],
+    ['a part past its door', { path: 'core/pacing/fit/x.ts', text: "import { a } from '../layout/layOut'" }],
     ['a use-case that knows SQL', { path: 'usecases/work/x.ts', text: "import { eq } from 'drizzle-orm'" }],
     ['a use-case with the database', { path: 'usecases/work/x.ts', text: "import { a } from '#db/client'" }],
     [

@@ -48,7 +48,16 @@ export const TOPICS: Record<string, readonly string[]> = {
 }
 
 /** Parts of pacing and what each may use besides itself. */
-export const PACING: Record<string, readonly string[]> = {}
+export const PACING: Record<string, readonly string[]> = {
+  plan: [],
+  track: ['plan'],
+  layout: ['plan', 'track'],
+  fit: ['plan', 'track', 'layout'],
+  command: ['plan'],
+  record: ['plan', 'track', 'layout', 'command'],
+  ripple: ['plan', 'track', 'layout', 'fit', 'command'],
+  forecast: ['plan', 'track', 'layout'],
+}
 
 /** Places of the app and which others each may use, through their doors. */
 export const PLACES: Record<string, readonly string[]> = {
@@ -85,8 +94,7 @@ export const COLUMNS = 1500
 
 /** Files that are still to be divided by meaning; the list only gets shorter. */
 export const STILL_LONG: ReadonlySet<string> = new Set([
-  'core/pacing/act.ts',
-  'core/pacing/types.ts',
+  'core/pacing/command/act.ts',
   'app/places/classes/YearView.vue',
   'app/places/classes/composables/planDraft.ts',
   'app/places/pace/ChartsView.vue',

@@ -1,0 +1,256 @@
+import { assertNever, ok, refuse, weekdayOf } from '../../base'
+import type { ClassId, PlanId, Result } from '../../base'
+import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
+import type { CalendarRefusal, PatternRow, SchoolYear } from '../../calendar'
+import { checkFixed, checkFixedIn, checkPlan, fixedOf, sequenceOf } from '../plan'
+import type { ClassPacing, Plan } from '../plan'
+import type { PacingRefusal } from '../refusals'
+import { applyToClass, same, singlesOf } from './command'
+import type {
+  ClassCommand,
+  NoteCommand,
+  PacingCommand,
+  PatternCommand,
+  PlanCommand,
+  SingleCommand,
+  YearCommand,
+} from './types'
+
+/** What planning acts change: a school year, plans, and the classes laid out on them. */
+export interface PacingState {
+  readonly year: SchoolYear
+  readonly plans: ReadonlyMap<PlanId, Plan>
+  readonly classes: ReadonlyMap<ClassId, ClassOnPlan>
+}
+export interface ClassOnPlan {
+  readonly planId: PlanId | null
+  readonly pattern: readonly PatternRow[]
+  readonly pacing: ClassPacing
+}
+
+/**
+ * Performs a planning act: all of its commands, or none.
+ * Refused with the first refusal when anything the teacher saw is no longer so, or a plan or year would not hold together any more.
+ */
+export function act(
+  state: PacingState,
+  command: PacingCommand,
+): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  let now = state
+  for (const one of singlesOf(command)) {
+    const next = actOne(now, one)
+    if (!next.ok) return next
+    now = next.value
+  }
+  return ok(now)
+}
+
+function actOne(
+  state: PacingState,
+  command: SingleCommand,
+): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  switch (command.kind) {
+    case 'note':
+      return actNote(state, command)
+    case 'year':
+      return actYear(state, command)
+    case 'pattern':
+      return actPattern(state, command)
+    case 'plan':
+      return actPlan(state, command)
+    case 'length':
+    case 'meeting':
+    case 'lesson':
+    case 'class':
+      return actClass(state, command)
+    default:
+      return assertNever(command)
+  }
+}
+
+function actClass(state: PacingState, command: ClassCommand): Result<PacingState, PacingRefusal> {
+  const of = state.classes.get(command.classId)
+  const plan = of?.planId ? state.plans.get(of.planId) : undefined
+  if (!of) throw new Error('act on a class that was not loaded')
+  const next = applyToClass(of.pacing, command, {
+    plan: plan ?? { lessons: [] },
+    hasMeeting: (on, start) => hasMeeting(state.year, of, on, start),
+  })
+  return next.ok
+    ? ok({ ...state, classes: new Map(state.classes).set(command.classId, { ...of, pacing: next.value }) })
+    : next
+}
+
+/** Whether a class's pattern, or a meeting added by hand, has a meeting then. */
+function hasMeeting(year: SchoolYear, of: ClassOnPlan, on: string, startMinute: number): boolean {
+  if (of.pacing.changes.some((c) => c.kind === 'add' && c.on === on && c.startMinute === startMinute))
+    return true
+  const day = schoolDays(year).find((d) => d.on === on)
+  if (!day || day.closedBy !== null) return false
+  return of.pattern.some(
+    (r) =>
+      r.startMinute === startMinute &&
+      (r.fromOn ?? on) <= on &&
+      on <= (r.throughOn ?? on) &&
+      ('weekday' in r.day ? r.day.weekday === weekdayOf(day.on) : r.day.label === day.label),
+  )
+}
+
+function actNote(
+  state: PacingState,
+  { from, to }: NoteCommand,
+): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const id = from?.id ?? to?.id
+  const now = state.year.notes.find((n) => n.id === id) ?? null
+  if (!same(now, from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: from?.name ?? 'no such day',
+      now: now?.name ?? 'no such day',
+    })
+  const notes = state.year.notes.filter((n) => n !== now)
+  if (to !== null) notes.push(to)
+  const year = checkYear({ ...state.year, notes })
+  return year.ok ? ok({ ...state, year: year.value }) : year
+}
+
+const YEAR_PARTS = {
+  name: 'name',
+  zone: 'time zone',
+  firstOn: 'first day',
+  lastOn: 'last day',
+  weekdays: 'school days',
+  terms: 'terms',
+  notes: 'closures and short days',
+  rotation: 'day letters',
+  wholeFromRatio: 'share of a short meeting',
+} as const
+
+/** The year is replaced as a whole; every class loaded must still be able to meet in it. */
+function actYear(
+  state: PacingState,
+  { from, to }: YearCommand,
+): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const [now, seen] = [inOrder(state.year), inOrder(from)]
+  const changed = (Object.keys(YEAR_PARTS) as (keyof typeof YEAR_PARTS)[]).filter(
+    (part) => !same(now[part], seen[part]),
+  )
+  if (changed.length > 0)
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the year as it was opened',
+      now: `other ${changed.map((part) => YEAR_PARTS[part]).join(', ')}`,
+    })
+  // the year that was loaded, whatever id comes with the new values: nobody may reach another one by it
+  const year = checkYear({ ...to, id: state.year.id })
+  if (!year.ok) return year
+  for (const { pattern } of state.classes.values()) {
+    const fits = checkPattern(year.value, pattern)
+    if (!fits.ok) return fits
+  }
+  return ok({ ...state, year: year.value })
+}
+
+function actPattern(
+  state: PacingState,
+  { classId, from, to }: PatternCommand,
+): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const of = state.classes.get(classId)
+  if (!of) throw new Error('act on a class that was not loaded')
+  if (!same(of.pattern, from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the meeting times as they were opened',
+      now: 'other meeting times',
+    })
+  const pattern = checkPattern(state.year, to)
+  return pattern.ok
+    ? ok({ ...state, classes: new Map(state.classes).set(classId, { ...of, pattern: pattern.value }) })
+    : pattern
+}
+
+function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, PacingRefusal> {
+  const plan = state.plans.get(command.planId)
+  if (!plan) throw new Error('act on a plan that was not loaded')
+  const lessons = new Map(plan.lessons.map((l) => [l.id, l]))
+  for (const { lessonId, from, to } of command.lessons) {
+    const now = lessons.get(lessonId) ?? null
+    if (!same(now, from))
+      return refuse({
+        code: 'pacing/changed-meanwhile',
+        field: 'from',
+        seen: lessonInWords(from),
+        now: lessonInWords(now),
+      })
+    if (to === null) lessons.delete(lessonId)
+    else lessons.set(lessonId, to)
+  }
+  const order = plan.lessons.map((l) => l.id)
+  if (command.order && !same(order, command.order.from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the order you saw',
+      now: 'another order',
+    })
+  if (command.units && !same(plan.units, command.units.from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the units you saw',
+      now: plan.units.map((u) => u.title).join(', '),
+    })
+  if (command.parts && !same(plan.parts, command.parts.from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: 'the parts you saw',
+      now: plan.parts.map((p) => p.title).join(', '),
+    })
+  const wanted = command.order?.to ?? order.filter((id) => lessons.has(id))
+  if (
+    wanted.length !== lessons.size ||
+    new Set(wanted).size !== wanted.length ||
+    wanted.some((id) => !lessons.has(id))
+  )
+    return refuse({ code: 'pacing/bad-order', field: 'order' })
+  const next = checkPlan({
+    ...plan,
+    parts: command.parts?.to ?? plan.parts,
+    units: command.units?.to ?? plan.units,
+    lessons: wanted.map((id) => lessons.get(id) as Plan['lessons'][number]),
+  })
+  return next.ok ? ok({ ...state, plans: new Map(state.plans).set(plan.id, next.value) }) : next
+}
+
+function lessonInWords(lesson: Plan['lessons'][number] | null): string {
+  if (lesson === null) return 'no such lesson'
+  const { min, typical, max, unit } = lesson.length
+  return `${lesson.number} ${lesson.title}, ${min}–${typical}–${max} ${unit}, ${lesson.weight}`
+}
+
+/** Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or against the order of its class. */
+export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
+  const { year } = state
+  for (const one of singlesOf(command)) {
+    if (one.kind === 'lesson' && one.part === 'fixed' && one.to !== null && one.to !== 'free') {
+      const of = state.classes.get(one.classId)
+      const plan = of?.planId ? state.plans.get(of.planId) : undefined
+      const lessons = of && plan ? sequenceOf(plan, of.pacing) : []
+      const lesson = lessons.find((l) => l.id === one.lessonId)
+      const bad =
+        (lesson && checkFixedIn(lesson, one.to, year)) ??
+        checkFixed(lessons.map((l) => ({ ...l, fixed: of ? fixedOf(l, of.pacing) : null })))
+      if (bad) return bad
+    }
+    if (one.kind !== 'plan' || state.classes.size === 0) continue
+    for (const { from, to } of one.lessons) {
+      const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
+      if (bad) return bad
+    }
+  }
+  return null
+}

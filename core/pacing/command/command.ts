@@ -1,0 +1,218 @@
+import { assertNever, ok, refuse } from '../../base'
+import type { LessonId, Result } from '../../base'
+import type { MeetingChange } from '../../calendar'
+import { sequenceOf } from '../plan'
+import type { ClassPacing, Plan, PlanLesson } from '../plan'
+import type { PacingRefusal } from '../refusals'
+import type { ClassCommand, PacingCommand, SingleCommand } from './types'
+
+const MOST_HALVES = 40
+const MOST_MINUTES = 2400
+
+/** The command that takes a command back. Applying both leaves everything as it was, value for value. */
+export function inverseOf(command: PacingCommand): PacingCommand {
+  return command.kind === 'together'
+    ? { ...command, commands: command.commands.map(inverseOfOne).reverse() }
+    : inverseOfOne(command)
+}
+
+function inverseOfOne(command: SingleCommand): SingleCommand {
+  if (command.kind !== 'plan') return { ...command, from: command.to, to: command.from } as SingleCommand
+  const turned = <T>(change: { readonly from: T; readonly to: T } | null) =>
+    change === null ? null : { from: change.to, to: change.from }
+  return {
+    ...command,
+    lessons: command.lessons.map((l) => ({ ...l, from: l.to, to: l.from })),
+    order: turned(command.order),
+    units: turned(command.units),
+    parts: turned(command.parts),
+  }
+}
+
+/** The single commands of an act, in order. */
+export function singlesOf(command: PacingCommand): readonly SingleCommand[] {
+  return command.kind === 'together' ? command.commands : [command]
+}
+
+export interface Known {
+  readonly plan: Pick<Plan, 'lessons'>
+  readonly hasMeeting: (on: string, startMinute: number) => boolean
+}
+
+/**
+ * Applies one planning act to a class's pacing.
+ * Refused when what the teacher saw (`from`) is no longer so, naming both values; when the lesson or meeting is unknown; or when the length is out of range.
+ * @param known the class's plan, and whether its pattern has a meeting at a date and start.
+ */
+export function applyToClass(
+  pacing: ClassPacing,
+  command: ClassCommand,
+  known: Known,
+): Result<ClassPacing, PacingRefusal> {
+  switch (command.kind) {
+    case 'length':
+      return applyLength(pacing, command, known.plan)
+    case 'meeting':
+      return applyMeeting(pacing, command, known.hasMeeting)
+    case 'lesson':
+      return applyLesson(pacing, command, known.plan)
+    case 'class':
+      return applyClass(pacing, command, known.plan)
+    default:
+      return assertNever(command)
+  }
+}
+
+function applyLength(
+  pacing: ClassPacing,
+  command: Extract<ClassCommand, { kind: 'length' }>,
+  plan: Known['plan'],
+): Result<ClassPacing, PacingRefusal> {
+  const { lessonId, from, to } = command
+  const lesson = lessonIn(plan, pacing, lessonId)
+  if (!lesson) return refuse({ code: 'pacing/unknown-lesson', field: 'lessonId', lessonId })
+  const now = pacing.lengths[lessonId] ?? null
+  if (now !== from)
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: lengthInWords(lesson, from),
+      now: lengthInWords(lesson, now),
+    })
+  const most = lesson.length.unit === 'minutes' ? MOST_MINUTES : MOST_HALVES
+  if (to !== null && (!Number.isInteger(to) || to < 1 || to > most))
+    return refuse({ code: 'pacing/length-out-of-range', field: 'to', halves: to, most })
+  return ok({ ...pacing, lengths: withKey(pacing.lengths, lessonId, to) })
+}
+
+function lessonIn(plan: Known['plan'], pacing: ClassPacing, lessonId: LessonId): PlanLesson | null {
+  return plan.lessons.find((l) => l.id === lessonId) ?? pacing.added[lessonId] ?? null
+}
+
+/** A record with one key set or taken out; rebuilt in key order so that undo restores the same bytes whatever came between. */
+function withKey<T>(
+  record: Readonly<Record<LessonId, T>>,
+  key: LessonId,
+  value: T | null,
+): Record<LessonId, T> {
+  const out: Record<string, T> = {}
+  for (const id of [...new Set([...Object.keys(record), key])].sort()) {
+    const kept = id === key ? value : record[id as LessonId]
+    if (kept !== null && kept !== undefined) out[id] = kept
+  }
+  return out
+}
+
+function applyLesson(
+  pacing: ClassPacing,
+  command: Extract<ClassCommand, { kind: 'lesson' }>,
+  plan: Known['plan'],
+): Result<ClassPacing, PacingRefusal> {
+  const { lessonId, part, from, to } = command
+  const adds = part === 'added' && to !== null
+  if (!adds && !lessonIn(plan, pacing, lessonId))
+    return refuse({ code: 'pacing/unknown-lesson', field: 'lessonId', lessonId })
+  const now = (pacing[part] as Readonly<Record<LessonId, unknown>>)[lessonId] ?? null
+  if (!same(now, from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: partInWords(from),
+      now: partInWords(now),
+    })
+  return ok({ ...pacing, [part]: withKey(pacing[part] as Readonly<Record<LessonId, unknown>>, lessonId, to) })
+}
+
+function applyClass(
+  pacing: ClassPacing,
+  command: Extract<ClassCommand, { kind: 'class' }>,
+  plan: Known['plan'],
+): Result<ClassPacing, PacingRefusal> {
+  const { part, from, to } = command
+  if (!same(pacing[part], from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: part === 'order' ? 'the order you saw' : partInWords(from),
+      now: part === 'order' ? 'another order' : partInWords(pacing[part]),
+    })
+  if (command.part === 'order' && command.to !== null) {
+    const known = new Set(sequenceOf(plan, pacing).map((l) => l.id))
+    if (new Set(command.to).size !== command.to.length || command.to.some((id) => !known.has(id)))
+      return refuse({ code: 'pacing/bad-order', field: 'order' })
+  }
+  return ok({ ...pacing, [part]: to })
+}
+
+function applyMeeting(
+  pacing: ClassPacing,
+  command: Extract<ClassCommand, { kind: 'meeting' }>,
+  hasMeeting: Known['hasMeeting'],
+): Result<ClassPacing, PacingRefusal> {
+  const { on, startMinute, from, to } = command
+  const now = pacing.changes.find((c) => c.on === on && c.startMinute === startMinute) ?? null
+  if (!same(now, from))
+    return refuse({
+      code: 'pacing/changed-meanwhile',
+      field: 'from',
+      seen: changeInWords(from),
+      now: changeInWords(now),
+    })
+  if (to !== null && to.kind !== 'add' && !hasMeeting(on, startMinute))
+    return refuse({ code: 'pacing/no-such-meeting', field: 'on', on, startMinute })
+  const rest = pacing.changes.filter((c) => c !== now)
+  const changes = to === null ? rest : [...rest, to]
+  changes.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
+  return ok({ ...pacing, changes })
+}
+
+/** Same value, whatever the order of keys. */
+export function same(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (
+    typeof a !== 'object' ||
+    typeof b !== 'object' ||
+    a === null ||
+    b === null ||
+    Array.isArray(a) !== Array.isArray(b)
+  )
+    return false
+  const keys = Object.keys(a)
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((k) => k in b && same((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
+  )
+}
+
+function lengthInWords(lesson: PlanLesson, amount: number | null): string {
+  return amount === null
+    ? 'as in the plan'
+    : lesson.length.unit === 'minutes'
+      ? `${amount} minutes`
+      : `${amount / 2} meetings`
+}
+
+function changeInWords(change: MeetingChange | null): string {
+  return change === null
+    ? 'as in the timetable'
+    : change.kind === 'cancel'
+      ? `lost (${change.why})`
+      : `${change.minutes} minutes`
+}
+
+function partInWords(value: unknown): string {
+  if (value === null || value === undefined) return 'as in the plan'
+  if (typeof value === 'string') return value
+  const of = value as {
+    readonly kind?: string
+    readonly on?: string
+    readonly fromOn?: string
+    readonly outcome?: string
+    readonly title?: string
+  }
+  return (
+    of.outcome ??
+    of.title ??
+    (of.on ? `${of.kind ?? 'through'} ${of.on}` : of.fromOn ? `from ${of.fromOn}` : 'another value')
+  )
+}

@@ -1,0 +1,18 @@
+/** Planning acts, what they do to a state, and their inverse. */
+export { act, checkOutcome } from './act'
+export type { ClassOnPlan, PacingState } from './act'
+export { inverseOf, same, singlesOf } from './command'
+export { blank, mergeTable, planCommand } from './planEdit'
+export type { LessonRow, TableMerge } from './planEdit'
+export { WAYS } from './types'
+export type {
+  ClassCommand,
+  NoteCommand,
+  PacingCommand,
+  PatternCommand,
+  PlanCommand,
+  Purpose,
+  SingleCommand,
+  Way,
+  YearCommand,
+} from './types'

@@ -1,0 +1,10 @@
+/** A plan laid onto one class’s meetings; its stretches between fixed dates; its weeks. */
+export { courseOf } from './course'
+export type { Course, Item } from './course'
+export { datesOf, extentsOf, layCourse, layOut } from './layOut'
+export type { LayablePlan } from './layOut'
+export { reachesOf } from './stretches'
+export type { Reach } from './stretches'
+export type { Layout, LayoutFinding, NotPlaced, Placement } from './types'
+export { weekCells } from './weekCells'
+export type { Stretch, WeekCell } from './weekCells'

@@ -1,0 +1,105 @@
+import type { LessonId } from '../../base'
+import { leastAmount } from '../plan'
+import { halvesBetween, inHalves, place, startAt } from '../track'
+import type { Position } from '../track'
+import type { Course, Item } from './course'
+
+/** A run of lessons up to something that does not give way; counts in half meetings. */
+export interface Reach {
+  readonly lessonIds: readonly LessonId[]
+  /** The fixed lesson it runs up to; null at the end of a part or the year. */
+  readonly upTo: LessonId | null
+  readonly endsBecause: 'fixed' | 'part' | 'year'
+  readonly from: Position
+  readonly to: Position
+  readonly capacityHalves: number
+  /** With the lengths as they are. */
+  readonly needHalves: number
+  /** With every lesson at its least and the optional ones left out. */
+  readonly leastHalves: number
+  /** Capacity less need; negative: short. */
+  readonly slackHalves: number
+}
+
+/**
+ * Cuts a course at its fixed dates and parts. A fixed lesson heads the stretch behind its date; one with a last day closes its stretch.
+ * Free meetings before a fixed start are that stretch's slack.
+ */
+export function reachesOf(course: Course): readonly Reach[] {
+  const { track, items, limits } = course
+  const out: Reach[] = []
+  let first = 0
+  let from = course.from
+  let cursor = course.from
+  const close = (last: number, to: Position, upTo: LessonId | null, endsBecause: Reach['endsBecause']) => {
+    if (last > first || to > from) out.push(measured(course, first, last, from, to, upTo, endsBecause))
+    first = last
+    from = to
+  }
+  for (const [i, item] of items.entries()) {
+    const heads = item.startsAt >= 0 || (item.earliest > cursor && i > 0)
+    if (heads && i > first)
+      close(
+        i,
+        Math.max(item.earliest, from),
+        item.fixed ? item.lesson.id : null,
+        item.fixed ? 'fixed' : 'part',
+      )
+    const start = startAt(
+      track,
+      Math.max(cursor, item.earliest),
+      item.lesson.notAfterBreak && item.fixed?.kind !== 'on',
+    )
+    const end = place(track, item, start)
+    if (end >= 0 && (end <= (limits[i]?.at ?? track.end) || item.startsAt >= 0)) cursor = end
+    // a lesson with a first and a last day that waits for its first one heads the next stretch already
+    if (item.endsBecause === 'fixed' && !(heads && item.fixed?.kind === 'within')) {
+      // what is free up to the last day may still be used by what follows
+      out.push(measured(course, first, i + 1, from, item.endsBy, item.lesson.id, 'fixed'))
+      first = i + 1
+      from = cursor
+    }
+  }
+  const last = items[items.length - 1]
+  close(
+    items.length,
+    last && last.endsBecause === 'part' ? last.endsBy : track.end,
+    null,
+    last?.endsBecause === 'part' ? 'part' : 'year',
+  )
+  return out
+}
+
+function measured(
+  { track, items }: Course,
+  first: number,
+  last: number,
+  from: Position,
+  to: Position,
+  upTo: LessonId | null,
+  endsBecause: Reach['endsBecause'],
+): Reach {
+  const own = items.slice(first, last)
+  const capacityHalves = halvesBetween(track, from, to)
+  const needHalves = own.reduce((n, i) => n + inHalves(track, i, from), 0)
+  return {
+    lessonIds: own.map((i) => i.lesson.id),
+    upTo,
+    endsBecause,
+    from,
+    to,
+    capacityHalves,
+    needHalves,
+    leastHalves: own.reduce((n, i) => n + leastOf(i, from, track), 0),
+    slackHalves: round(capacityHalves - needHalves),
+  }
+}
+
+function leastOf(item: Item, near: Position, track: Course['track']): number {
+  if (item.lesson.weight === 'optional' && item.fixed === null) return 0
+  return inHalves(track, { unit: item.unit, amount: Math.min(item.amount, leastAmount(item.lesson)) }, near)
+}
+
+function round(n: number): number {
+  return Math.round(n * 100) / 100
+}

@@ -1,0 +1,16 @@
+/** A plan, and what one class does differently from it. */
+export { checkFixed, checkFixedIn, checkPlan } from './checkPlan'
+export { AS_PLANNED, LEFT_BECAUSE } from './classPacing'
+export type { Baseline, ClassPacing, HeldSlot, Left, LessonRecord, Through } from './classPacing'
+export { amountOf, fixedOf, leastAmount, movedTo, sequenceOf, typicalAmount } from './sequence'
+export { LENGTH_UNITS, LESSON_KINDS, WEIGHTS } from './types'
+export type {
+  FixedDate,
+  LessonKind,
+  LessonLength,
+  Plan,
+  PlanLesson,
+  PlanPart,
+  PlanUnit,
+  Weight,
+} from './types'

@@ -1,0 +1,140 @@
+import { ok, refuse } from '../../base'
+import type { ClassId, Instant, LessonId, Result } from '../../base'
+import type { Meeting } from '../../calendar'
+import type { PacingCommand, Purpose, SingleCommand } from '../command'
+import type { Layout, Placement } from '../layout'
+import type { Slot } from '../track'
+import type { ClassPacing, HeldSlot, LessonRecord, PlanLesson } from '../plan'
+import type { PacingRefusal } from '../refusals'
+
+/** A class as it stands, with its layout: what recording needs. */
+export interface Standing {
+  readonly classId: ClassId
+  readonly sequence: readonly PlanLesson[]
+  readonly pacing: ClassPacing
+  readonly layout: Layout
+  readonly meetings: readonly Meeting[]
+}
+
+/** What is recorded of a lesson: finished as laid out; finished after so many halves; or carried over with so many halves still to come. */
+export type Happened =
+  | { readonly as: 'covered' }
+  | { readonly as: 'took'; readonly halves: number }
+  | { readonly as: 'carried-over'; readonly moreHalves: number }
+
+/**
+ * Records what happened to a lesson; every lesson before it that is not yet recorded counts as covered where it lay.
+ * "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its first meeting on, over as many
+ * meetings as were held; "carried over" keeps what was held and puts the rest behind it.
+ * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded already, or is not laid out.
+ */
+export function recordLesson(
+  standing: Standing,
+  lessonId: LessonId,
+  happened: Happened,
+  now: Instant,
+): Result<PacingCommand, PacingRefusal> {
+  const { layout, meetings, pacing, sequence, classId } = standing
+  const lesson = sequence.find((l) => l.id === lessonId)
+  const placement = layout.placements.find((p) => p.lessonId === lessonId)
+  const name = lesson?.number || lesson?.title || ''
+  if (!lesson || !placement) return refuse({ code: 'pacing/unknown-lesson', field: 'lessonId', lessonId })
+  if (!placement.placed) return refuse({ code: 'pacing/not-laid-out', field: 'lessonId', lesson: name })
+  const record = pacing.records[lessonId]
+  const again = record !== undefined && isLastRecorded(standing, record)
+  if (record?.outcome === 'covered' && !again)
+    return refuse({ code: 'pacing/already-recorded', field: 'lessonId', lesson: name })
+  const begun = (s: Slot) => (meetings[s.meeting]?.startsAt ?? Infinity) <= now
+  const slots =
+    happened.as === 'took'
+      ? runFrom(placement.slots[0] as Slot, happened.halves, standing)
+      : placement.slots.filter(begun)
+  if (slots.length === 0 || !slots.every(begun))
+    return refuse({ code: 'pacing/not-yet-held', field: 'lessonId', lesson: name })
+  const commands: SingleCommand[] = []
+  for (const before of layout.placements) {
+    if (before.lessonId === lessonId) break
+    if (before.placed && pacing.records[before.lessonId]?.outcome !== 'covered')
+      commands.push(
+        recordCommand(classId, before, pacing, {
+          outcome: 'covered',
+          held: heldOf(before.slots, meetings),
+          moreHalves: 0,
+        }),
+      )
+  }
+  const next: LessonRecord =
+    happened.as === 'carried-over'
+      ? { outcome: 'under-way', held: heldOf(slots, meetings), moreHalves: Math.max(1, happened.moreHalves) }
+      : { outcome: 'covered', held: heldOf(slots, meetings), moreHalves: 0 }
+  commands.push(recordCommand(classId, placement, pacing, next))
+  const last = slots[slots.length - 1] as Slot
+  commands.push({
+    kind: 'class',
+    classId,
+    part: 'through',
+    from: pacing.through,
+    to: { ...(heldOf([last], meetings)[0] as HeldSlot), halves: usedThrough(layout, lessonId, last) },
+  })
+  const purpose: Purpose = { code: happened.as, lessonId }
+  return ok({ kind: 'together', purpose, commands })
+}
+
+function recordCommand(
+  classId: ClassId,
+  { lessonId }: Placement,
+  pacing: ClassPacing,
+  to: LessonRecord,
+): SingleCommand {
+  return { kind: 'lesson', classId, lessonId, part: 'records', from: pacing.records[lessonId] ?? null, to }
+}
+
+/** The last lesson recorded may be recorded anew. */
+function isLastRecorded({ pacing }: Standing, { held }: LessonRecord): boolean {
+  const last = held[held.length - 1]
+  return (
+    last !== undefined && last.on === pacing.through?.on && last.startMinute === pacing.through.startMinute
+  )
+}
+
+/** So many halves in a row from where a lesson began. */
+function runFrom(first: Slot, halves: number, { layout }: Standing): Slot[] {
+  const slots: Slot[] = []
+  let left = halves
+  for (let meeting = first.meeting; left > 0 && meeting < layout.capacities.length; meeting++) {
+    const capacity = layout.capacities[meeting] as number
+    const room = meeting === first.meeting ? capacity - startHalf(layout, first) : capacity
+    const here = Math.min(left, room)
+    if (here > 0) slots.push({ meeting, halves: here })
+    left -= here
+  }
+  return left > 0 ? [] : slots
+}
+
+/** Halves of a meeting that earlier lessons take before a slot. */
+function startHalf(layout: Layout, slot: Slot): number {
+  let used = 0
+  for (const p of layout.placements) {
+    if (!p.placed) continue
+    if (p.slots.includes(slot)) break
+    used += p.slots.find((s) => s.meeting === slot.meeting)?.halves ?? 0
+  }
+  return used
+}
+
+/** Halves used of the meeting in which a lesson ends: its own and those of the lessons before it. */
+function usedThrough(layout: Layout, lessonId: LessonId, last: Slot): number {
+  let used = 0
+  for (const p of layout.placements) {
+    if (p.lessonId === lessonId) break
+    if (p.placed) used += p.slots.find((s) => s.meeting === last.meeting)?.halves ?? 0
+  }
+  return Math.min(layout.capacities[last.meeting] as number, used + last.halves)
+}
+
+function heldOf(slots: readonly Slot[], meetings: readonly Meeting[]): HeldSlot[] {
+  return slots.flatMap(({ meeting, halves }) => {
+    const m = meetings[meeting]
+    return m ? [{ on: m.on, startMinute: m.startMinute, halves }] : []
+  })
+}

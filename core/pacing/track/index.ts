@@ -1,0 +1,15 @@
+/** A class’s meetings prepared for laying, counted in half minutes. */
+export {
+  capacityOf,
+  firstNotBefore,
+  firstOnOrAfter,
+  halvesBetween,
+  inHalves,
+  meetingOf,
+  place,
+  positionAt,
+  startAt,
+  stepBack,
+  trackOf,
+} from './track'
+export type { Slot, Ground, Need, Position, Track } from './track'
