@@ -1,7 +1,7 @@
 import { seededRandom } from '#core/base'
 import type { ItemId, Random } from '#core/base'
-import type { Answer } from '#core/attempts'
-import type { Item } from '#core/library'
+import { exampleAnswer } from '#core/library'
+import type { Answer, Item } from '#core/library'
 
 /** A made-up learner: how able, how diligent, how quick. */
 export interface SimulatedLearner {
@@ -39,52 +39,8 @@ export function simulatedAnswers(
     if (learner.random() < 0.025) continue
     answers.set(
       item.id,
-      answerTo(item, learner.random() < chanceRight(learner, item.difficulty, practice), learner.random),
+      exampleAnswer(item, learner.random() < chanceRight(learner, item.difficulty, practice), learner.random),
     )
   }
   return answers
-}
-
-function pick<T>(values: readonly T[], random: Random): T {
-  return values[Math.floor(random() * values.length)] as T
-}
-
-function answerTo(item: Item, right: boolean, random: Random): Answer {
-  switch (item.kind) {
-    case 'single':
-      return {
-        kind: 'single',
-        choice: right
-          ? item.right
-          : pick(
-              item.options.filter((o) => o.id !== item.right),
-              random,
-            ).id,
-      }
-    case 'multiple':
-      return {
-        kind: 'multiple',
-        choices: right
-          ? item.right
-          : item.options
-              .filter((o) => (item.right.includes(o.id) ? random() < 0.7 : random() < 0.35))
-              .map((o) => o.id),
-      }
-    case 'numeric':
-      return {
-        kind: 'numeric',
-        text: right
-          ? String(item.value)
-          : String(
-              Number(
-                (item.value * pick([0.1, 0.5, 2, 10], random) + (item.value === 0 ? 1 : 0)).toPrecision(3),
-              ),
-            ),
-      }
-    case 'text':
-      return {
-        kind: 'text',
-        text: right ? (item.accepted[0] ?? '') : pick(['not sure', 'motion', 'speed', 'particles'], random),
-      }
-  }
 }

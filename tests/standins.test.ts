@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { instant } from '#core/base'
-import { checkResource } from '#core/library'
-import { scoreItem } from '#core/attempts'
+import { checkResource, scoreItem } from '#core/library'
 import { clockAt, clockFrom } from '#standins/clock'
 import { randomIds, seededIds } from '#standins/ids'
 import { chanceRight, simulatedAnswers, simulatedLearner } from '#standins/learners'

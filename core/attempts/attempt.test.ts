@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { at, ids, multiple, numeric, rules, single, text } from '../../tests/support/made'
-import { checkAnswer, endingOf, forLearner, isRevealed, mayChange, mayStart, orderItems } from './attempt'
-import { placeOf, rightInWords } from './place'
+import { checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
+import { placeOf } from './place'
+import { forLearner, rightInWords } from '../library'
 import type { TryTerms } from './types'
 
 const terms: TryTerms = {

@@ -1,8 +1,9 @@
 import { addMinutes, assertNever, ok, refuse, seedOf, seededRandom, shuffled } from '../base'
 import type { Instant, ItemId, Result } from '../base'
-import type { Item } from '../library'
+import { fitsItem } from '../library'
+import type { Answer, Item } from '../library'
 import type { AttemptRefusal } from './refusals'
-import type { Answer, Attempt, AttemptRules, EndedBy, LearnerItem, Reveal, TryTerms } from './types'
+import type { Attempt, AttemptRules, EndedBy, Reveal, TryTerms } from './types'
 
 /** Allowed after the limit for the network, in seconds; only answers sent in time get through it. */
 export const GRACE_SECONDS = 30
@@ -85,20 +86,9 @@ export function checkAnswer(
   if (!item) return refuse({ code: 'attempts/unknown-item', field: 'itemId', itemId })
   if (answer.kind !== item.kind)
     return refuse({ code: 'attempts/wrong-kind-of-answer', field: 'answer', itemId, expected: item.kind })
-  const chosen =
-    answer.kind === 'single'
-      ? answer.choice === null
-        ? []
-        : [answer.choice]
-      : answer.kind === 'multiple'
-        ? answer.choices
-        : []
-  if (item.kind === 'single' || item.kind === 'multiple') {
-    const known = new Set(item.options.map((o) => o.id))
-    if (chosen.some((c) => !known.has(c)) || new Set(chosen).size !== chosen.length)
-      return refuse({ code: 'attempts/unknown-option', field: 'answer', itemId })
-  }
-  return ok(answer)
+  return fitsItem(item, answer)
+    ? ok(answer)
+    : refuse({ code: 'attempts/unknown-option', field: 'answer', itemId })
 }
 
 /** The items of one try in the learner's order: repeatable for the same assignment, learner and try number. */
@@ -109,22 +99,6 @@ export function orderItems<T>(
 ): readonly T[] {
   if (order === 'as-written') return items
   return shuffled(items, seededRandom(seedOf(`${of.assignmentId}/${of.learnerId}/${of.number}`)))
-}
-
-/** Takes the key, feedback, standard and difficulty off an item. */
-export function forLearner(item: Item): LearnerItem {
-  const { id, stem, points } = item
-  switch (item.kind) {
-    case 'single':
-    case 'multiple':
-      return { id, kind: item.kind, stem, points, options: item.options }
-    case 'numeric':
-      return { id, kind: item.kind, stem, points, unit: item.unit }
-    case 'text':
-      return { id, kind: item.kind, stem, points }
-    default:
-      return assertNever(item)
-  }
 }
 
 /** Whether something revealed by rule may be shown now. "Close" is the learner's own closing; with none, it never comes. */

@@ -1,22 +1,11 @@
 /** Attempt rules, scoring, and what a try may do when. */
-export {
-  GRACE_SECONDS,
-  checkAnswer,
-  endingOf,
-  forLearner,
-  isRevealed,
-  mayChange,
-  mayStart,
-  orderItems,
-} from './attempt'
-export { PLACES, placeOf, rightInWords } from './place'
+export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
+export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export type { AttemptRefusal } from './refusals'
 export { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
-export { folded, isOmitted, readNumber, scoreItem } from './scoreItem'
 export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from './types'
 export type {
-  Answer,
   Attempt,
   AttemptRules,
   AttemptScore,
@@ -26,7 +15,6 @@ export type {
   Kept,
   LateDays,
   LateRule,
-  LearnerItem,
   Reveal,
   TryTerms,
 } from './types'

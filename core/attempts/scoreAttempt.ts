@@ -1,8 +1,8 @@
 import { addDays } from '../base'
 import type { Instant, ItemId } from '../base'
-import type { Item } from '../library'
-import { scoreItem } from './scoreItem'
-import type { Answer, Attempt, AttemptRules, AttemptScore, Kept, LateDays, LateRule } from './types'
+import { scoreItem } from '../library'
+import type { Answer, Item } from '../library'
+import type { Attempt, AttemptRules, AttemptScore, Kept, LateDays, LateRule } from './types'
 
 /** Scores a whole try from its saved answers, with the late deduction when it was handed in after `dueAt`. */
 export function scoreAttempt(

@@ -1,5 +1,4 @@
 import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, UserId } from '../base'
-import type { Option } from '../library'
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
 export type Kept = (typeof KEPT)[number]
@@ -29,13 +28,6 @@ export interface AttemptRules {
   readonly answers: Reveal
   readonly late: LateRule | null
 }
-
-/** What a learner gave for one item; the shape follows the item's kind. */
-export type Answer =
-  | { readonly kind: 'single'; readonly choice: string | null }
-  | { readonly kind: 'multiple'; readonly choices: readonly string[] }
-  | { readonly kind: 'numeric'; readonly text: string }
-  | { readonly kind: 'text'; readonly text: string }
 
 export const ENDED_BY = ['learner', 'time-limit', 'closing'] as const
 export type EndedBy = (typeof ENDED_BY)[number]
@@ -70,24 +62,6 @@ export interface AttemptScore {
   readonly deductedRatio: number
   readonly items: readonly ItemScore[]
 }
-
-/** An item as a learner may see it: nothing here tells the answer. */
-export type LearnerItem =
-  | {
-      readonly id: ItemId
-      readonly kind: 'single' | 'multiple'
-      readonly stem: string
-      readonly points: number
-      readonly options: readonly Option[]
-    }
-  | {
-      readonly id: ItemId
-      readonly kind: 'numeric'
-      readonly stem: string
-      readonly points: number
-      readonly unit: string
-    }
-  | { readonly id: ItemId; readonly kind: 'text'; readonly stem: string; readonly points: number }
 
 /** The learner's own limits and moments that decide about tries. */
 export interface TryTerms {

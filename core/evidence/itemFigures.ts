@@ -1,7 +1,6 @@
 import type { ItemId } from '../base'
-import { isOmitted, scoreItem } from '../attempts'
-import type { Answer } from '../attempts'
-import type { Item } from '../library'
+import { chosenIn, isOmitted, optionsOf, scoreItem } from '../library'
+import type { Answer, Item } from '../library'
 import type { ItemFigures } from './types'
 
 /** Below this many tries a share says little. */
@@ -13,10 +12,7 @@ export function itemFigures(
   tries: readonly ReadonlyMap<ItemId, Answer>[],
 ): ItemFigures[] {
   const figures = items.map((item): ItemFigures => {
-    const options: Record<string, number> =
-      item.kind === 'single' || item.kind === 'multiple'
-        ? Object.fromEntries(item.options.map((o) => [o.id, 0]))
-        : {}
+    const options: Record<string, number> = Object.fromEntries(optionsOf(item).map((o) => [o.id, 0]))
     let rightCount = 0
     let omittedCount = 0
     let points = 0
@@ -26,9 +22,7 @@ export function itemFigures(
       points += earned
       if (earned >= item.points) rightCount++
       if (isOmitted(answer)) omittedCount++
-      const chosen =
-        answer?.kind === 'single' ? [answer.choice] : answer?.kind === 'multiple' ? answer.choices : []
-      for (const id of chosen) if (id !== null && id in options) options[id] = (options[id] ?? 0) + 1
+      for (const id of chosenIn(answer)) if (id in options) options[id] = (options[id] ?? 0) + 1
     }
     const n = tries.length
     return {

@@ -1,7 +1,9 @@
-import { assertNever, ok, refuse } from '../base'
+import { ok, refuse } from '../base'
 import type { Result } from '../base'
 import type { LibraryRefusal } from './refusals'
-import type { Item, ItemKind, Resource, ResourceKind } from './types'
+import { ITEM_KINDS, checkItem } from './kinds'
+import type { Item, ItemKind } from './kinds'
+import type { Resource, ResourceKind } from './types'
 
 /** Kinds that a learner answers and that score themselves. */
 export function isScored(kind: ResourceKind): boolean {
@@ -10,7 +12,7 @@ export function isScored(kind: ResourceKind): boolean {
 
 /** Counts of items by kind, for looking before choosing. */
 export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, number>> {
-  const counts = { single: 0, multiple: 0, numeric: 0, text: 0 }
+  const counts = Object.fromEntries(ITEM_KINDS.map((kind) => [kind, 0])) as Record<ItemKind, number>
   for (const item of items) counts[item.kind]++
   return counts
 }
@@ -31,31 +33,6 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
 function faultOf(item: Item, number: number): LibraryRefusal | null {
   if (!(item.points > 0 && item.points <= 100))
     return { code: 'library/bad-points', field: 'points', item: number }
-  switch (item.kind) {
-    case 'single':
-    case 'multiple': {
-      const texts = item.options.map((o) => o.text.trim().toLowerCase())
-      if (texts.length < 2 || texts.includes(''))
-        return { code: 'library/too-few-options', field: 'options', item: number }
-      if (new Set(texts).size !== texts.length)
-        return { code: 'library/same-option-twice', field: 'options', item: number }
-      const right: readonly string[] = item.kind === 'single' ? [item.right] : item.right
-      const known = item.options.map((o) => o.id)
-      return right.length === 0 || right.some((r) => !known.includes(r))
-        ? { code: 'library/no-right-answer', field: 'right', item: number }
-        : null
-    }
-    case 'numeric':
-      if (!Number.isFinite(item.value))
-        return { code: 'library/no-right-answer', field: 'right', item: number }
-      return item.tolerance >= 0 && Number.isFinite(item.tolerance)
-        ? null
-        : { code: 'library/bad-tolerance', field: 'tolerance', item: number }
-    case 'text':
-      return item.accepted.some((a) => a.trim() !== '')
-        ? null
-        : { code: 'library/no-right-answer', field: 'right', item: number }
-    default:
-      return assertNever(item)
-  }
+  const fault = checkItem(item)
+  return fault && { ...fault, item: number }
 }

@@ -1,20 +1,24 @@
-/** Textbooks, resources, items and standards: shapes and checks. */
+/** Textbooks, resources, items and standards: shapes and checks; kinds/ has one file for each kind of item. */
 export { checkResource, countByKind, isScored } from './checkResource'
+export {
+  ITEM_KINDS,
+  KINDS,
+  chosenIn,
+  exampleAnswer,
+  fieldHolding,
+  fitsItem,
+  folded,
+  forLearner,
+  givenInWords,
+  isOmitted,
+  optionsOf,
+  readNumber,
+  rightInWords,
+  rightOptions,
+  scoreItem,
+  takes,
+} from './kinds'
+export type { Answer, FieldType, FieldTypes, Fields, Item, ItemKind, LearnerItem, Option } from './kinds'
 export type { LibraryRefusal } from './refusals'
-export { ITEM_KINDS, RESOURCE_KINDS, RESOURCE_ROLES } from './types'
-export type {
-  Book,
-  BookLesson,
-  BookUnit,
-  Item,
-  ItemKind,
-  MultipleItem,
-  NumericItem,
-  Option,
-  Resource,
-  ResourceKind,
-  ResourceRole,
-  SingleItem,
-  Standard,
-  TextItem,
-} from './types'
+export { RESOURCE_KINDS, RESOURCE_ROLES } from './types'
+export type { Book, BookLesson, BookUnit, Resource, ResourceKind, ResourceRole, Standard } from './types'

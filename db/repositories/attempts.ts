@@ -1,6 +1,7 @@
 import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
-import type { Answer, Attempt, AttemptScore, EndedBy } from '#core/attempts'
+import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
+import type { Answer } from '#core/library'
 import { scoreToText, textToAnswer, textToScore } from '../rows/answerRow'
 import { answers, attempts, learnerWork } from '../schema/work'
 import type { Connection } from './store'

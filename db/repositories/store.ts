@@ -1,7 +1,7 @@
 import type { ResultSet } from '@libsql/client'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import type { AttemptId, Instant, ItemId } from '#core/base'
-import type { Answer } from '#core/attempts'
+import type { Answer } from '#core/library'
 
 /** A reading connection or an open write transaction; repositories take either. */
 export type Connection = BaseSQLiteDatabase<'async', ResultSet>

@@ -1,4 +1,5 @@
-import type { Answer, AttemptScore } from '#core/attempts'
+import type { AttemptScore } from '#core/attempts'
+import type { Answer } from '#core/library'
 import { printBody, readBody } from './body'
 import { answer, score } from './shapes'
 

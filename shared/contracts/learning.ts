@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId } from '#core/base'
-import type { Answer, EndedBy, LearnerItem, Place } from '#core/attempts'
+import type { EndedBy, Place } from '#core/attempts'
+import type { Answer, LearnerItem } from '#core/library'
 import type { WorkState } from '#core/availability'
 import { contract, id, prose } from './define'
 

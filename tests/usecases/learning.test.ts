@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { addMinutes, mustBeOk } from '#core/base'
 import type { AssignmentId, AttemptId } from '#core/base'
-import type { Answer } from '#core/attempts'
+import type { Answer } from '#core/library'
 import { attemptById, answersOf } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { listMyWork, showMyPiece } from '#usecases/learning/myWork'

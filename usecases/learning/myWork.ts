@@ -1,20 +1,12 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, Instant, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import {
-  forLearner,
-  isRevealed,
-  keptScore,
-  mayStart,
-  orderItems,
-  placeOf,
-  rightInWords,
-  shownPoints,
-} from '#core/attempts'
-import type { Answer, Attempt, AttemptRules } from '#core/attempts'
+import { isRevealed, keptScore, mayStart, orderItems, placeOf, shownPoints } from '#core/attempts'
+import { forLearner, rightInWords } from '#core/library'
+import type { Attempt, AttemptRules } from '#core/attempts'
 import { windowState } from '#core/availability'
 import type { LearnerTerms } from '#core/availability'
-import type { Item } from '#core/library'
+import type { Answer, Item } from '#core/library'
 import {
   answersOf,
   assignmentById,

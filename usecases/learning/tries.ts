@@ -2,8 +2,8 @@ import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkAnswer, mayChange, mayStart } from '#core/attempts'
-import type { Answer, Attempt, AttemptRefusal } from '#core/attempts'
-import type { Item } from '#core/library'
+import type { Attempt, AttemptRefusal } from '#core/attempts'
+import type { Answer, Item } from '#core/library'
 import { windowState } from '#core/availability'
 import {
   addAttempt,

@@ -32,7 +32,7 @@ const empty = (): Form => ({
   items: [newDraft()],
 })
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const form = useLocalStorage<Form>(`own-piece ${useMe().me?.userId ?? ''}`, empty(), {
+const form = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, empty(), {
   listenToStorageChanges: false,
 })
 const shelf = useShelf()

@@ -1,7 +1,7 @@
 import { asId } from '#core/base'
 import type { ItemId } from '#core/base'
-import type { Item, ItemKind } from '#core/library'
-import { readNumber } from '#core/attempts'
+import { KINDS, readNumber } from '#core/library'
+import type { FieldType, Fields, Item, ItemKind } from '#core/library'
 
 /** One question while it is being written: everything as typed. */
 export interface ItemDraft {
@@ -10,10 +10,8 @@ export interface ItemDraft {
   points: number
   feedback: string
   options: { text: string; right: boolean }[]
-  value: string
-  tolerance: string
-  unit: string
-  accepted: string
+  /** Fields that are typed, by name. */
+  typed: Record<string, string>
 }
 
 /** An empty question of one kind. */
@@ -28,49 +26,61 @@ export function newDraft(kind: ItemKind = 'single'): ItemDraft {
       { text: '', right: false },
       { text: '', right: false },
     ],
-    value: '',
-    tolerance: '0',
-    unit: '',
-    accepted: '',
+    typed: { tolerance: '0' },
   }
+}
+
+/** The fields of a kind that are typed on a line, in order; options and what is right among them are not. */
+export function typedFieldsOf(
+  kind: ItemKind,
+): readonly { readonly name: string; readonly type: FieldType }[] {
+  const fields: Fields = KINDS[kind].fields
+  return Object.entries(fields)
+    .filter(([, type]) => type !== 'options' && type !== 'option' && type !== 'option-set')
+    .map(([name, type]) => ({ name, type }))
 }
 
 /** The question as the shelf keeps it; what cannot be read becomes something the checks refuse by name. */
 export function toItem(draft: ItemDraft, number: number): Item {
-  const base = {
+  const fields: Fields = KINDS[draft.kind].fields
+  const own = Object.entries(fields).map(([name, type]) => [name, valueOf(draft, name, type)])
+  return {
     id: asId<ItemId>(`q${number}`),
+    kind: draft.kind,
     stem: draft.stem.trim(),
     points: Number(draft.points),
     standard: null,
     difficulty: 2,
     feedback: draft.feedback.trim(),
-  }
+    ...Object.fromEntries(own),
+  } as unknown as Item
+}
+
+function valueOf(draft: ItemDraft, name: string, type: FieldType): unknown {
   const options = draft.options
     .map((o, i) => ({ id: 'abcdefghijkl'[i] as string, text: o.text.trim(), right: o.right }))
     .filter((o) => o.text !== '')
-  const plain = options.map(({ id, text }) => ({ id, text }))
   const rights = options.filter((o) => o.right).map((o) => o.id)
-  switch (draft.kind) {
-    case 'single':
-      return { ...base, kind: 'single', options: plain, right: rights[0] ?? '' }
-    case 'multiple':
-      return { ...base, kind: 'multiple', options: plain, right: rights }
-    case 'numeric':
-      return {
-        ...base,
-        kind: 'numeric',
-        value: readNumber(draft.value, draft.unit) ?? Number.NaN,
-        tolerance: readNumber(draft.tolerance, draft.unit) ?? Number.NaN,
-        unit: draft.unit.trim(),
-      }
-    case 'text':
-      return {
-        ...base,
-        kind: 'text',
-        accepted: draft.accepted
-          .split(/[;\n]/)
-          .map((a) => a.trim())
-          .filter(Boolean),
-      }
+  const typed = (draft.typed[name] ?? '').trim()
+  switch (type) {
+    case 'options':
+      return options.map(({ id, text }) => ({ id, text }))
+    case 'option':
+      return rights[0] ?? ''
+    case 'option-or-none':
+      return rights[0] ?? null
+    case 'option-set':
+      return rights
+    case 'number':
+      return readNumber(typed, draft.typed.unit ?? '') ?? Number.NaN
+    case 'lines':
+      return typed
+        .split(/[;\n]/)
+        .map((a) => a.trim())
+        .filter(Boolean)
+    case 'unit':
+    case 'typed-number':
+    case 'line':
+      return typed
   }
 }

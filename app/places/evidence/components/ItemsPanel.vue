@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { AssignmentId, ClassId } from '#core/base'
-import { rightInWords } from '#core/attempts'
+import { optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -30,21 +30,7 @@ const rows = computed(() =>
   (figures.value?.figures ?? []).flatMap((f) => {
     const at = figures.value?.items.findIndex((i) => i.id === f.itemId) ?? -1
     const item = figures.value?.items[at]
-    return item
-      ? [
-          {
-            f,
-            item,
-            number: at + 1,
-            rights:
-              item.kind === 'single'
-                ? [item.right]
-                : item.kind === 'multiple'
-                  ? item.right
-                  : ([] as readonly string[]),
-          },
-        ]
-      : []
+    return item ? [{ f, item, number: at + 1, options: optionsOf(item), rights: rightOptions(item) }] : []
   }),
 )
 </script>
@@ -80,8 +66,8 @@ const rows = computed(() =>
             ><span class="said">{{ r.number }}</span> <span v-html="toInlineHtml(r.item.stem)"
           /></span>
         </p>
-        <ul v-if="r.item.kind === 'single' || r.item.kind === 'multiple'" class="options">
-          <li v-for="o in r.item.options" :key="o.id" :class="{ right: r.rights.includes(o.id) }">
+        <ul v-if="r.options.length" class="options">
+          <li v-for="o in r.options" :key="o.id" :class="{ right: r.rights.includes(o.id) }">
             <span class="bar" aria-hidden="true"
               ><i :style="{ width: `${Math.round((100 * (r.f.options[o.id] ?? 0)) / r.f.n)}%` }" /></span
             ><span class="n">{{ r.f.options[o.id] ?? 0 }}</span

@@ -1,27 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Answer, LearnerItem } from '#core/attempts'
+import { KINDS, chosenIn, fieldHolding, optionsOf, takes } from '#core/library'
+import type { Answer, FieldType, Fields, LearnerItem } from '#core/library'
+import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
 
 const props = defineProps<{ item: LearnerItem; number: number; answer: Answer | undefined }>()
 const emit = defineEmits<{ answer: [answer: Answer] }>()
-const choice = computed(() => (props.answer?.kind === 'single' ? props.answer.choice : null))
-const choices = computed(() => (props.answer?.kind === 'multiple' ? props.answer.choices : []))
-const text = computed(() =>
-  props.answer?.kind === 'numeric' || props.answer?.kind === 'text' ? props.answer.text : '',
-)
+const fields = computed<Fields>(() => KINDS[props.item.kind].answer)
+const options = computed(() => optionsOf(props.item))
+const chosen = computed(() => chosenIn(props.answer))
+const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
+const takesNumber = computed(() => takes(props.item.kind, 'typed-number'))
+const unit = computed(() => ('unit' in props.item ? props.item.unit : ''))
+const typed = computed(() => {
+  const name = fieldHolding(fields.value, takesNumber.value ? 'typed-number' : 'line')
+  const values = props.answer as Readonly<Record<string, unknown>> | undefined
+  return name === null ? '' : String(values?.[name] ?? '')
+})
 
+/** An answer of the item's kind whose field of this type holds the value. */
+function give(type: FieldType, value: string | readonly string[]): void {
+  const name = fieldHolding(fields.value, type)
+  if (name !== null) emit('answer', { kind: props.item.kind, [name]: value } as unknown as Answer)
+}
 function tick(id: string): void {
-  const next = choices.value.includes(id) ? choices.value.filter((c) => c !== id) : [...choices.value, id]
-  emit('answer', { kind: 'multiple', choices: next })
+  const next = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id]
+  give('option-set', next)
 }
 function type(event: Event): void {
-  const value = (event.target as HTMLInputElement).value
-  emit(
-    'answer',
-    props.item.kind === 'numeric' ? { kind: 'numeric', text: value } : { kind: 'text', text: value },
-  )
+  give(takesNumber.value ? 'typed-number' : 'line', (event.target as HTMLInputElement).value)
 }
 </script>
 
@@ -31,49 +40,33 @@ function type(event: Event): void {
     <legend>
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </legend>
-    <p class="hint">
-      {{
-        item.kind === 'multiple'
-          ? 'Tick all that are right'
-          : item.kind === 'numeric'
-            ? 'A number'
-            : item.kind === 'text'
-              ? 'A word or two'
-              : 'One is right'
-      }}
-      · {{ count(item.points, 'point') }}
-    </p>
-    <template v-if="item.kind === 'single' || item.kind === 'multiple'">
-      <label
-        v-for="o in item.options"
-        :key="o.id"
-        class="option"
-        :class="{ on: item.kind === 'single' ? choice === o.id : choices.includes(o.id) }"
-      >
+    <p class="hint">{{ ITEM_KIND_WORDS[item.kind].ask }} · {{ count(item.points, 'point') }}</p>
+    <template v-if="options.length">
+      <label v-for="o in options" :key="o.id" class="option" :class="{ on: chosen.includes(o.id) }">
         <input
-          v-if="item.kind === 'single'"
+          v-if="takesOne"
           type="radio"
           :name="item.id"
           :value="o.id"
-          :checked="choice === o.id"
-          @change="emit('answer', { kind: 'single', choice: o.id })"
+          :checked="chosen.includes(o.id)"
+          @change="give('option-or-none', o.id)"
         />
-        <input v-else type="checkbox" :checked="choices.includes(o.id)" @change="tick(o.id)" />
+        <input v-else type="checkbox" :checked="chosen.includes(o.id)" @change="tick(o.id)" />
         <span>{{ o.text }}</span>
       </label>
     </template>
     <div v-else class="typed">
       <input
         type="text"
-        :inputmode="item.kind === 'numeric' ? 'decimal' : 'text'"
-        :value="text"
-        :maxlength="item.kind === 'numeric' ? 60 : 500"
+        :inputmode="takesNumber ? 'decimal' : 'text'"
+        :value="typed"
+        :maxlength="takesNumber ? 60 : 500"
         :aria-label="`Answer to question ${number}`"
         autocomplete="off"
         autocapitalize="off"
         @input="type"
       />
-      <span v-if="item.kind === 'numeric' && item.unit">{{ item.unit }}</span>
+      <span v-if="unit">{{ unit }}</span>
     </div>
   </fieldset>
 </template>

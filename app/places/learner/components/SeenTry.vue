@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Answer, LearnerItem } from '#core/attempts'
-import { isOmitted } from '#core/attempts'
+import type { Answer, LearnerItem } from '#core/library'
+import { givenInWords, isOmitted } from '#core/library'
 import type { SeenTry } from '#shared/contracts/learning'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { percent } from '~/shared/words/numbers'
@@ -16,12 +16,7 @@ const ENDED = {
 } as const
 const shown = computed(() => props.attempt.items.some((i) => i.points !== undefined || i.right !== undefined))
 function given(item: LearnerItem, answer: Answer | null): string {
-  if (!answer || isOmitted(answer)) return 'no answer'
-  const name = (id: string | null) =>
-    ('options' in item ? item.options.find((o) => o.id === id)?.text : undefined) ?? ''
-  if (answer.kind === 'single') return name(answer.choice)
-  if (answer.kind === 'multiple') return answer.choices.map(name).join('; ')
-  return answer.text
+  return !answer || isOmitted(answer) ? 'no answer' : givenInWords(item, answer)
 }
 const mark = (points: number, of: number) =>
   points >= of

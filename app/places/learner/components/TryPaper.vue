@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { isOmitted } from '#core/attempts'
+import { isOmitted } from '#core/library'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'

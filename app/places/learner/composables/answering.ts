@@ -1,7 +1,7 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import type { AttemptId, Instant, ItemId } from '#core/base'
-import type { Answer } from '#core/attempts'
+import type { Answer } from '#core/library'
 import { HandIn, SaveAnswers } from '#shared/contracts/learning'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'

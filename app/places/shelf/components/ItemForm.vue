@@ -1,19 +1,23 @@
 <script setup lang="ts">
-import type { ItemKind } from '#core/library'
+import { computed } from 'vue'
+import { ITEM_KINDS, KINDS, fieldHolding } from '#core/library'
+import type { Fields } from '#core/library'
+import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
+import { typedFieldsOf } from '../itemDraft'
 import type { ItemDraft } from '../itemDraft'
 
 const draft = defineModel<ItemDraft>({ required: true })
 defineProps<{ number: number; alone: boolean }>()
 const emit = defineEmits<{ remove: [] }>()
-const KINDS: { label: string; value: ItemKind }[] = [
-  { label: 'One right answer', value: 'single' },
-  { label: 'Several right answers', value: 'multiple' },
-  { label: 'A number', value: 'numeric' },
-  { label: 'A short answer', value: 'text' },
-]
+const KIND_ITEMS = ITEM_KINDS.map((value) => ({ label: ITEM_KIND_WORDS[value].name, value }))
+const fields = computed<Fields>(() => KINDS[draft.value.kind].fields)
+const hasOptions = computed(() => fieldHolding(fields.value, 'options') !== null)
+const hasOneRight = computed(() => fieldHolding(fields.value, 'option') !== null)
+const typedFields = computed(() => typedFieldsOf(draft.value.kind))
+const wordsOf = (name: string) => ITEM_KIND_WORDS[draft.value.kind].fields[name] ?? { label: name }
 
 function setRight(at: number): void {
-  if (draft.value.kind === 'single')
+  if (hasOneRight.value)
     draft.value.options.forEach((o, i) => {
       o.right = i === at
     })
@@ -25,7 +29,7 @@ function setRight(at: number): void {
     <legend>Question {{ number }}</legend>
     <div class="flex gap-2 items-end">
       <UFormField label="Kind" class="w-52"
-        ><USelect v-model="draft.kind" :items="KINDS" class="w-full"
+        ><USelect v-model="draft.kind" :items="KIND_ITEMS" class="w-full"
       /></UFormField>
       <UFormField label="Points" class="w-20"
         ><UInput v-model.number="draft.points" type="number" min="1" max="100"
@@ -43,11 +47,11 @@ function setRight(at: number): void {
     <UFormField label="Question"
       ><UTextarea v-model="draft.stem" :rows="2" autoresize :name="`stem-${number}`"
     /></UFormField>
-    <div v-if="draft.kind === 'single' || draft.kind === 'multiple'" class="grid gap-1.5">
+    <div v-if="hasOptions" class="grid gap-1.5">
       <p class="text-sm font-semibold">Answers <span class="said font-normal">tick what is right</span></p>
       <div v-for="(o, i) in draft.options" :key="i" class="flex gap-2 items-center">
         <input
-          v-if="draft.kind === 'single'"
+          v-if="hasOneRight"
           type="radio"
           :name="`right-${number}`"
           :checked="o.right"
@@ -79,21 +83,20 @@ function setRight(at: number): void {
         >Another answer</UButton
       >
     </div>
-    <div v-else-if="draft.kind === 'numeric'" class="flex gap-2">
-      <UFormField label="Right number" class="w-36"
-        ><UInput v-model="draft.value" inputmode="decimal" :name="`value-${number}`"
+    <div v-else class="flex gap-2">
+      <UFormField
+        v-for="f in typedFields"
+        :key="f.name"
+        :label="wordsOf(f.name).label"
+        :help="wordsOf(f.name).help"
+        :class="f.type === 'lines' || f.type === 'line' ? 'flex-1' : 'w-36'"
+        ><UInput
+          v-model="draft.typed[f.name]"
+          :inputmode="f.type === 'number' ? 'decimal' : 'text'"
+          :placeholder="f.type === 'unit' ? 'none' : undefined"
+          :name="`${f.name}-${number}`"
       /></UFormField>
-      <UFormField label="May differ by" class="w-32"
-        ><UInput v-model="draft.tolerance" inputmode="decimal"
-      /></UFormField>
-      <UFormField label="Unit" class="w-28"><UInput v-model="draft.unit" placeholder="none" /></UFormField>
     </div>
-    <UFormField
-      v-else
-      label="Accepted answers"
-      help="Several parted by a semicolon; case and extra spaces do not count"
-      ><UInput v-model="draft.accepted" :name="`accepted-${number}`"
-    /></UFormField>
     <UFormField label="Feedback" help="Shown with the score, when the rules allow it"
       ><UInput v-model="draft.feedback"
     /></UFormField>

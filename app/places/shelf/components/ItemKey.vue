@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { rightInWords } from '#core/attempts'
+import { optionsOf, rightInWords, rightOptions, takes } from '#core/library'
 import type { Item } from '#core/library'
 import { toInlineHtml } from '~/shared/words/markdown'
+import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { count } from '~/shared/words/numbers'
 
 const props = defineProps<{ item: Item; number: number; keys: boolean; standard?: string }>()
-const rights = computed(() =>
-  props.item.kind === 'single' ? [props.item.right] : props.item.kind === 'multiple' ? props.item.right : [],
-)
+const rights = computed(() => rightOptions(props.item))
+const options = computed(() => optionsOf(props.item))
+const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
+const blank = computed(() => ITEM_KIND_WORDS[props.item.kind].blank)
 </script>
 
 <template>
@@ -17,13 +19,13 @@ const rights = computed(() =>
     <h3>
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </h3>
-    <ul v-if="item.kind === 'single' || item.kind === 'multiple'" class="options">
-      <li v-for="o in item.options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }">
+    <ul v-if="options.length" class="options">
+      <li v-for="o in options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }">
         <UIcon
           :name="
             keys && rights.includes(o.id)
               ? 'i-lucide-check'
-              : item.kind === 'single'
+              : takesOne
                 ? 'i-lucide-circle'
                 : 'i-lucide-square'
           "
@@ -34,7 +36,7 @@ const rights = computed(() =>
     </ul>
     <p v-else-if="keys" class="answer">{{ rightInWords(item) }}</p>
     <p v-else class="blank">
-      {{ item.kind === 'numeric' ? `Number${item.unit ? ` in ${item.unit}` : ''}` : 'Short answer' }}
+      {{ blank }}<template v-if="'unit' in item && item.unit"> in {{ item.unit }}</template>
     </p>
     <p v-if="keys" class="said">
       {{ count(item.points, 'point') }} · difficulty {{ item.difficulty }} of 5<template v-if="item.standard">

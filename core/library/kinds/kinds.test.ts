@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import { multiple, numeric, single, text } from '../../tests/support/made'
-import { folded, isOmitted, readNumber, scoreItem } from './scoreItem'
+import { multiple, numeric, single, text } from '../../../tests/support/made'
+import { seedOf, seededRandom } from '../../base'
+import {
+  ITEM_KINDS,
+  KINDS,
+  exampleAnswer,
+  fitsItem,
+  folded,
+  forLearner,
+  givenInWords,
+  isOmitted,
+  readNumber,
+  rightInWords,
+  scoreItem,
+} from './index'
 
 const choices = (...list: string[]) => ({ kind: 'multiple' as const, choices: list })
 const typed = (value: string) => ({ kind: 'numeric' as const, text: value })
@@ -90,5 +103,41 @@ describe('folded and isOmitted', () => {
     expect(
       [{ kind: 'single' as const, choice: 'a' }, choices('a'), typed('0'), words('x')].some(isOmitted),
     ).toBe(false)
+  })
+})
+
+describe('every kind', () => {
+  const items = [single('1'), multiple('1'), numeric('1'), text('1')]
+
+  it('has an example here, under its own name', () => {
+    expect(items.map((i) => i.kind)).toEqual(ITEM_KINDS)
+    expect(ITEM_KINDS.map((name) => KINDS[name].name)).toEqual(ITEM_KINDS)
+  })
+
+  it.each(items)(
+    'gives a right answer of kind $kind all its points, and fits what anybody may give',
+    (item) => {
+      const random = seededRandom(seedOf(item.kind))
+      const right = exampleAnswer(item, true, random)
+      expect(scoreItem(item, right)).toBe(item.points)
+      for (let i = 0; i < 50; i++) {
+        const other = exampleAnswer(item, false, random)
+        expect(fitsItem(item, other)).toBe(true)
+        expect(scoreItem(item, other)).toBeGreaterThanOrEqual(0)
+        expect(scoreItem(item, other)).toBeLessThanOrEqual(item.points)
+      }
+    },
+  )
+
+  it.each(items)('shows a learner of kind $kind only what tells nothing', (item) => {
+    const known = ['id', 'kind', 'stem', 'points', ...KINDS[item.kind].shown]
+    expect(Object.keys(forLearner(item)).sort()).toEqual(known.sort())
+    expect(JSON.stringify(forLearner(item))).not.toContain('"right"')
+  })
+
+  it.each(items)('says what was given and what is right, kind $kind', (item) => {
+    const right = exampleAnswer(item, true, () => 0)
+    expect(rightInWords(item)).toContain(givenInWords(item, right))
+    expect(givenInWords(item, right)).not.toBe('')
   })
 })

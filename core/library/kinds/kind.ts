@@ -1,0 +1,68 @@
+import type { ItemId, Random } from '../../base'
+import type { Fields, ValuesOf } from './fields'
+
+export interface ItemBase {
+  readonly id: ItemId
+  /** The question, in Markdown. */
+  readonly stem: string
+  readonly points: number
+  readonly standard: string | null
+  /** 1 (easy) to 5. */
+  readonly difficulty: number
+  /** Shown with the answer when the rules allow it. */
+  readonly feedback: string
+}
+
+export type ItemOf<Name extends string, F extends Fields> = ItemBase & { readonly kind: Name } & ValuesOf<F>
+export type AnswerOf<Name extends string, A extends Fields> = { readonly kind: Name } & ValuesOf<A>
+export type LearnerItemOf<Name extends string, F extends Fields, Shown> = Pick<
+  ItemBase,
+  'id' | 'stem' | 'points'
+> & { readonly kind: Name } & Pick<ValuesOf<F>, Shown & keyof F>
+
+/** Why an item cannot be answered or scored as it stands. */
+export type ItemFault =
+  | { readonly code: 'library/too-few-options'; readonly field: 'options' }
+  | { readonly code: 'library/same-option-twice'; readonly field: 'options' }
+  | { readonly code: 'library/no-right-answer'; readonly field: 'right' }
+  | { readonly code: 'library/bad-tolerance'; readonly field: 'tolerance' }
+
+/** All there is to know about one kind of item. */
+export interface Kind<Name extends string, F extends Fields, A extends Fields, Shown extends keyof F> {
+  readonly name: Name
+  /** What an item of this kind has besides stem, points, standard, difficulty and feedback. */
+  readonly fields: F
+  /** What a learner gives. */
+  readonly answer: A
+  /** The fields a learner may see; none of them tells the answer. */
+  readonly shown: readonly Shown[]
+  readonly check: (item: ItemOf<Name, F>) => ItemFault | null
+  /** Whether an answer speaks of what the item has, such as options that exist. */
+  readonly fits: (item: ItemOf<Name, F>, answer: AnswerOf<Name, A>) => boolean
+  /** Points earned, 0 to the item's points. */
+  readonly score: (item: ItemOf<Name, F>, answer: AnswerOf<Name, A>) => number
+  readonly isOmitted: (answer: AnswerOf<Name, A>) => boolean
+  /** Ids of the options chosen; none for kinds without options. */
+  readonly chosen: (answer: AnswerOf<Name, A>) => readonly string[]
+  /** Ids of the options that are right; none for kinds without options. */
+  readonly right: (item: ItemOf<Name, F>) => readonly string[]
+  /** The right answer as text, for showing after a try. */
+  readonly rightInWords: (item: ItemOf<Name, F>) => string
+  /** An answer that somebody might give: a right one, or a likely wrong one. */
+  readonly example: (item: ItemOf<Name, F>, isRight: boolean, random: Random) => AnswerOf<Name, A>
+}
+
+/** Fixes the types of a kind from its name and fields. */
+export function kind<
+  const Name extends string,
+  const F extends Fields,
+  const A extends Fields,
+  const Shown extends keyof F,
+>(of: Kind<Name, F, A, Shown>): Kind<Name, F, A, Shown> {
+  return of
+}
+
+/** One of the values, each as likely. */
+export function pick<T>(values: readonly T[], random: Random): T {
+  return values[Math.floor(random() * values.length)] as T
+}

@@ -1,0 +1,42 @@
+import type { Fields } from './fields'
+import type { AnswerOf, ItemOf, Kind, LearnerItemOf } from './kind'
+import { multiple } from './multiple'
+import { numeric } from './numeric'
+import { single } from './single'
+import { text } from './text'
+
+/** Every kind of item. Adding one here makes it known to the checks, the wire, the rows, the forms and the figures. */
+export const KINDS = { single, multiple, numeric, text } as const
+
+type Kinds = typeof KINDS
+export type ItemKind = keyof Kinds
+export const ITEM_KINDS = Object.keys(KINDS) as readonly ItemKind[]
+
+/** One question with its key. Never sent to a learner; see `LearnerItem`. */
+export type Item = { [K in ItemKind]: ItemOf<K, Kinds[K]['fields']> }[ItemKind]
+/** What a learner gave for one item; the shape follows the item's kind. */
+export type Answer = { [K in ItemKind]: AnswerOf<K, Kinds[K]['answer']> }[ItemKind]
+/** An item as a learner may see it: nothing here tells the answer. */
+export type LearnerItem = {
+  [K in ItemKind]: LearnerItemOf<K, Kinds[K]['fields'], Kinds[K]['shown'][number]>
+}[ItemKind]
+
+/** A kind as the verbs use it, once item and answer are known to be of the same kind. */
+interface AnyKind {
+  readonly fields: Fields
+  readonly answer: Fields
+  readonly shown: readonly string[]
+  readonly check: (item: Item) => ReturnType<Kind<string, Fields, Fields, string>['check']>
+  readonly fits: (item: Item, answer: Answer) => boolean
+  readonly score: (item: Item, answer: Answer) => number
+  readonly isOmitted: (answer: Answer) => boolean
+  readonly chosen: (answer: Answer) => readonly string[]
+  readonly right: (item: Item) => readonly string[]
+  readonly rightInWords: (item: Item) => string
+  readonly example: (item: Item, isRight: boolean, random: () => number) => Answer
+}
+
+/** The kind of an item or answer. The one place where the union of kinds is taken for its member. */
+export function kindOf(of: { readonly kind: ItemKind }): AnyKind {
+  return KINDS[of.kind] as unknown as AnyKind
+}

@@ -1,0 +1,78 @@
+import type { Random } from '../../base'
+import type { FieldType, Fields, Option } from './fields'
+import type { ItemFault } from './kind'
+import { textsOf } from './options'
+import { kindOf } from './table'
+import type { Answer, Item, ItemKind, LearnerItem } from './table'
+
+/** Why an item cannot be answered or scored; null when it can. */
+export function checkItem(item: Item): ItemFault | null {
+  return kindOf(item).check(item)
+}
+
+/** Whether an answer is of the item's kind and speaks of what the item has. */
+export function fitsItem(item: Item, answer: Answer): boolean {
+  return answer.kind === item.kind && kindOf(item).fits(item, answer)
+}
+
+/** Points for one answer, by the rule of its kind. An omitted answer or one of another kind earns 0. */
+export function scoreItem(item: Item, answer: Answer | undefined): number {
+  if (answer === undefined || answer.kind !== item.kind) return 0
+  return kindOf(item).score(item, answer)
+}
+
+/** True when the learner left the item without an answer. */
+export function isOmitted(answer: Answer | undefined): boolean {
+  return answer === undefined || kindOf(answer).isOmitted(answer)
+}
+
+/** Ids of the options an answer chose; none for kinds without options. */
+export function chosenIn(answer: Answer | undefined): readonly string[] {
+  return answer === undefined ? [] : kindOf(answer).chosen(answer)
+}
+
+/** The options of an item; none for kinds without them. Works on what a learner may see, too. */
+export function optionsOf(item: Item | LearnerItem): readonly Option[] {
+  return 'options' in item ? item.options : []
+}
+
+/** Ids of an item's right options; none for kinds without options. */
+export function rightOptions(item: Item): readonly string[] {
+  return kindOf(item).right(item)
+}
+
+/** The right answer as text, for showing after a try. */
+export function rightInWords(item: Item): string {
+  return kindOf(item).rightInWords(item)
+}
+
+/** Whether an answer of a kind holds something of a type, such as one option out of several. */
+export function takes(kind: ItemKind, type: FieldType): boolean {
+  return Object.values(kindOf({ kind }).answer).includes(type)
+}
+
+/** The field of a kind's items, or of its answers, that holds something of a type; null when it has none. */
+export function fieldHolding(fields: Fields, type: FieldType): string | null {
+  return Object.keys(fields).find((name) => fields[name] === type) ?? null
+}
+
+/** What a learner gave, as text; empty when nothing. */
+export function givenInWords(item: Item | LearnerItem, answer: Answer): string {
+  const options = optionsOf(item)
+  if (options.length > 0) return textsOf(options, chosenIn(answer))
+  const { kind: _, ...given } = answer
+  return Object.values(given).flat().join('; ')
+}
+
+/** Takes the key, feedback, standard and difficulty off an item. */
+export function forLearner(item: Item): LearnerItem {
+  const { id, kind, stem, points } = item
+  const values = item as unknown as Readonly<Record<string, unknown>>
+  const shown = Object.fromEntries(kindOf(item).shown.map((name) => [name, values[name]]))
+  return { id, kind, stem, points, ...shown } as LearnerItem
+}
+
+/** An answer that a made-up learner gives: a right one, or a likely wrong one. */
+export function exampleAnswer(item: Item, isRight: boolean, random: Random): Answer {
+  return kindOf(item).example(item, isRight, random)
+}
