@@ -2,7 +2,7 @@
 export { movedWindows } from './movedWindows'
 export type { MovedWindow } from './movedWindows'
 export type { AvailabilityRefusal } from './refusals'
-export { KINDER, resolveFor, resolverFor } from './resolveFor'
+export { KINDER, LIMIT_FIELDS, resolveFor, resolverFor } from './resolveFor'
 export type { LearnerTerms, Limits, Overrides, Resolved, Resolver, Terms } from './resolveFor'
 export { isEnd, resolveMoment } from './resolveMoment'
 export type { Ground } from './resolveMoment'

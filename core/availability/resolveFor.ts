@@ -8,6 +8,7 @@ import { completed, mended, resolveGiven, resolveWindow, withExtraDays } from '.
 import { WINDOW_FIELDS } from './types'
 import type { Accommodation, Window, WindowField, WindowSpec } from './types'
 
+export const LIMIT_FIELDS = ['maxAttempts', 'timeLimitMinutes'] as const
 /** Limits that a target may change for its learners. null: unlimited. */
 export interface Limits {
   readonly maxAttempts: number | null

@@ -220,7 +220,7 @@ export function printLayout(
             ? 'not covered'
             : 'does not fit'
       return [
-        titles.get(l?.unitId as never) ?? '',
+        (l && titles.get(l.unitId)) ?? '',
         l?.number ?? '',
         l?.title ?? '',
         l?.kind ?? '',

@@ -52,16 +52,14 @@ function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
 
 /** Adds a plan. */
 export async function addPlan(tx: Connection, record: PlanRecord): Promise<void> {
-  await tx
-    .insert(plans)
-    .values({
-      id: record.plan.id,
-      schoolId: record.schoolId,
-      ownerId: record.ownerId,
-      bookId: record.bookId,
-      version: record.version,
-      body: fromPlan(record.plan),
-    })
+  await tx.insert(plans).values({
+    id: record.plan.id,
+    schoolId: record.schoolId,
+    ownerId: record.ownerId,
+    bookId: record.bookId,
+    version: record.version,
+    body: fromPlan(record.plan),
+  })
 }
 
 /** Replaces a plan as it stood at `record.version`; false when somebody changed it meanwhile. */
@@ -88,14 +86,12 @@ export async function addToJournal(
     .update(journal)
     .set({ state: 'dropped' })
     .where(and(eq(journal.actorId, entry.actorId), eq(journal.state, 'undone')))
-  await tx
-    .insert(journal)
-    .values({
-      ...entry,
-      touches: ` ${entry.touches.join(' ')} `,
-      state: 'done',
-      command: fromCommand(entry.command),
-    })
+  await tx.insert(journal).values({
+    ...entry,
+    touches: ` ${entry.touches.join(' ')} `,
+    state: 'done',
+    command: fromCommand(entry.command),
+  })
 }
 
 function toEntry(r: typeof journal.$inferSelect): JournalEntry {

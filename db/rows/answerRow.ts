@@ -1,7 +1,7 @@
 import type { AttemptScore } from '#core/attempts'
 import type { Answer } from '#core/library'
-import { printBody, readBody } from './body'
-import { answer, score } from './shapes'
+import { answerShape, scoreBody } from './bodies'
+import { parse, readShape } from './body'
 
 /** One answer as stored text. */
 export function answerToText(value: Answer): string {
@@ -10,16 +10,15 @@ export function answerToText(value: Answer): string {
 
 /** The answer in a stored text. */
 export function textToAnswer(text: string): Answer {
-  return readBody(answer, text, 'answers.value')
+  return readShape(answerShape, parse(text, 'answers.value'), 'answers.value')
 }
 
 /** A score as stored text. */
 export function scoreToText(value: AttemptScore): string {
-  return printBody(value)
+  return scoreBody.print(value)
 }
 
 /** The score in a stored text. */
 export function textToScore(text: string): AttemptScore {
-  const { v: _, ...rest } = readBody(score, text, 'attempts.score')
-  return rest
+  return scoreBody.read(text)
 }

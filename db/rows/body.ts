@@ -1,23 +1,50 @@
 import type { z } from 'zod'
 
-/** Writes a versioned JSON column. */
-export function printBody(value: object): string {
-  return JSON.stringify({ v: 1, ...value })
+/** A step from one version of a stored body to the next: plain JSON in, plain JSON out. */
+export type Upgrade = (old: Readonly<Record<string, unknown>>) => Readonly<Record<string, unknown>>
+
+/** A JSON column: `{ v, ... }`, written at the newest version, read at any. */
+export interface Body<T> {
+  readonly print: (value: T) => string
+  readonly read: (text: string) => T
 }
 
-/** Reads a versioned JSON column through its schema; anything else is a defect in the database, not in somebody's input. */
-export function readBody<S extends z.ZodType>(schema: S, text: string, where: string): z.infer<S> {
-  let json: unknown
+/**
+ * A JSON column of one shape. `upgrades[0]` makes version 2 of version 1, and so on; the newest version is one more
+ * than there are steps. A text that does not fit is a defect in the database, not in somebody's input.
+ */
+export function bodyOf<S extends z.ZodType<object>>(
+  where: string,
+  shape: S,
+  upgrades: readonly Upgrade[] = [],
+): Body<z.output<S>> {
+  const newest = upgrades.length + 1
+  return {
+    print: (value) => JSON.stringify({ v: newest, ...value }),
+    read: (text) => {
+      const stored = parse(text, where)
+      const { v, ...old } = stored
+      if (!Number.isInteger(v) || Number(v) < 1 || Number(v) > newest)
+        throw new Error(`${where}: version ${String(v)} is not known here`)
+      const now = upgrades.slice(Number(v) - 1).reduce((body, step) => step(body), old)
+      return readShape(shape, now, where)
+    },
+  }
+}
+
+/** Reads a stored value through its shape; anything else is a defect. */
+export function readShape<S extends z.ZodType>(shape: S, value: unknown, where: string): z.output<S> {
+  const parsed = shape.safeParse(value)
+  if (parsed.success) return parsed.data
+  const at = parsed.error.issues[0]?.path.join('.')
+  throw new Error(`${where}: stored value has an unexpected shape at ${at}`, { cause: parsed.error })
+}
+
+/** Stored text as JSON; anything else is a defect. */
+export function parse(text: string, where: string): Readonly<Record<string, unknown>> {
   try {
-    json = JSON.parse(text)
+    return JSON.parse(text) as Readonly<Record<string, unknown>>
   } catch (cause) {
     throw new Error(`${where}: stored text is not JSON`, { cause })
   }
-  const parsed = schema.safeParse(json)
-  if (!parsed.success)
-    throw new Error(
-      `${where}: stored value has an unexpected shape at ${parsed.error.issues[0]?.path.join('.')}`,
-      { cause: parsed.error },
-    )
-  return parsed.data
 }

@@ -1,8 +1,7 @@
 import type { ClassId, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
-import { printBody, readBody } from './body'
-import { classBody, command, planBody, yearBody } from './shapes'
+import { classBody, commandBody, planBody, yearBody } from './bodies'
 
 /** A class with what it does differently from plan and timetable. `version` counts changes. */
 export interface ClassRecord {
@@ -25,46 +24,44 @@ export type ClassRow = Omit<ClassRecord, 'pattern' | 'pacing'> & { readonly body
 /** Row to class. */
 export function toClass(row: ClassRow): ClassRecord {
   const { body, ...rest } = row
-  const { v: _, pattern, ...pacing } = readBody(classBody, body, 'classes.body')
+  const { pattern, ...pacing } = classBody.read(body)
   return { ...rest, pattern, pacing }
 }
 
 /** Class to row. */
 export function fromClass(record: ClassRecord): ClassRow {
   const { pattern, pacing, ...rest } = record
-  return { ...rest, body: printBody({ pattern, ...pacing }) }
+  return { ...rest, body: classBody.print({ pattern, ...pacing }) }
 }
 
 /** Row to school year. */
 export function toYear(row: { readonly id: YearId; readonly body: string }): SchoolYear {
-  const { v: _, ...rest } = readBody(yearBody, row.body, 'years.body')
-  return { id: row.id, ...rest }
+  return { id: row.id, ...yearBody.read(row.body) }
 }
 
 /** School year to stored text. */
 export function fromYear(year: SchoolYear): string {
   const { id: _, ...rest } = year
-  return printBody(rest)
+  return yearBody.print(rest)
 }
 
 /** Row to plan. */
 export function toPlan(row: { readonly id: PlanId; readonly body: string }): Plan {
-  const { v: _, ...rest } = readBody(planBody, row.body, 'plans.body')
-  return { id: row.id, ...rest }
+  return { id: row.id, ...planBody.read(row.body) }
 }
 
 /** Plan to stored text. */
 export function fromPlan(plan: Plan): string {
   const { id: _, ...rest } = plan
-  return printBody(rest)
+  return planBody.print(rest)
 }
 
 /** Stored text to planning command. */
 export function toCommand(text: string): PacingCommand {
-  return readBody(command, text, 'journal.command')
+  return commandBody.read(text)
 }
 
 /** Planning command to stored text. */
 export function fromCommand(value: PacingCommand): string {
-  return printBody(value)
+  return commandBody.print(value)
 }

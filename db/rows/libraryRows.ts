@@ -1,7 +1,6 @@
 import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
 import type { Book, Resource } from '#core/library'
-import { printBody, readBody } from './body'
-import { bookBody, resourceBody } from './shapes'
+import { bookBody, resourceBody } from './bodies'
 
 /** A resource and where it stands. `schoolId` null: part of a shared textbook. */
 export interface ResourceRecord {
@@ -19,7 +18,7 @@ export type ResourceRow = Plain &
 
 /** Row to resource. */
 export function toResource(row: ResourceRow): ResourceRecord {
-  const { v: _, ...body } = readBody(resourceBody, row.body, 'resources.body')
+  const body = resourceBody.read(row.body)
   const { id, code, title, kind, role, minutes, grade } = row
   return {
     resource: { id: id as ResourceId, code, title, kind, role, minutes, grade, ...body },
@@ -34,17 +33,21 @@ export function toResource(row: ResourceRow): ResourceRecord {
 /** Resource to row. */
 export function fromResource({ resource, ...where }: ResourceRecord): ResourceRow {
   const { standards, content, items, ...plain } = resource
-  return { ...plain, ...where, itemCount: items.length, body: printBody({ standards, content, items }) }
+  return {
+    ...plain,
+    ...where,
+    itemCount: items.length,
+    body: resourceBody.print({ standards, content, items }),
+  }
 }
 
 /** Row to textbook. */
 export function toBook(row: { readonly id: BookId; readonly body: string }): Book {
-  const { v: _, ...rest } = readBody(bookBody, row.body, 'books.body')
-  return { id: row.id, ...rest }
+  return { id: row.id, ...bookBody.read(row.body) }
 }
 
 /** Textbook to stored text. */
 export function fromBook(book: Book): string {
   const { id: _, ...rest } = book
-  return printBody(rest)
+  return bookBody.print(rest)
 }

@@ -2,8 +2,7 @@ import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } fro
 import type { AttemptRules } from '#core/attempts'
 import type { Because, Target } from '#core/audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '#core/availability'
-import { printBody, readBody } from './body'
-import { assignmentBody, becauseBody, overridesBody } from './shapes'
+import { assignmentBody, becauseBody, overridesBody } from './bodies'
 
 /** One target with what it changes for its learners. */
 export interface TargetRecord {
@@ -42,8 +41,7 @@ export function toAssignmentBody(text: string): {
   readonly window: WindowSpec
   readonly rules: AttemptRules
 } {
-  const { window, rules } = readBody(assignmentBody, text, 'assignments.body')
-  return { window, rules }
+  return assignmentBody.read(text)
 }
 
 /** Window and rules to stored text. */
@@ -51,7 +49,7 @@ export function fromAssignmentBody(value: {
   readonly window: WindowSpec
   readonly rules: AttemptRules
 }): string {
-  return printBody({ window: value.window, rules: value.rules })
+  return assignmentBody.print({ window: value.window, rules: value.rules })
 }
 
 /** Stored target row to target. */
@@ -60,7 +58,7 @@ export function toTarget(row: {
   readonly refId: string
   readonly overrides: string
 }): TargetRecord {
-  const { v: _, ...overrides } = readBody(overridesBody, row.overrides, 'assignment_targets.overrides')
+  const overrides = overridesBody.read(row.overrides)
   const target = (
     row.kind === 'class'
       ? { kind: 'class', classId: row.refId }
@@ -79,7 +77,7 @@ export function fromTarget({ target, overrides }: TargetRecord): {
 } {
   const refId =
     target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
-  return { kind: target.kind, refId, overrides: printBody(overrides) }
+  return { kind: target.kind, refId, overrides: overridesBody.print(overrides) }
 }
 
 interface LearnerWorkRow {
@@ -112,7 +110,7 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
       maxAttempts: row.maxAttempts,
       timeLimitMinutes: row.timeLimitMinutes,
     },
-    because: readBody(becauseBody, row.because, 'learner_work.because').reasons,
+    because: becauseBody.read(row.because).reasons,
   }
 }
 
@@ -130,6 +128,6 @@ export function fromLearnerWork(record: LearnerWorkRecord): LearnerWorkRow {
     putAwayAt: terms.putAway,
     maxAttempts: terms.maxAttempts,
     timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes),
-    because: printBody({ reasons: record.because }),
+    because: becauseBody.print({ reasons: record.because }),
   }
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { isId, parseIsoDay } from '#core/base'
-import type { Brand, Instant, IsoDay } from '#core/base'
 import type { Contract, Method } from './contract'
+
+export { at, day, id } from '../shapes/makers'
 
 const NOTHING = z.strictObject({})
 type Nothing = typeof NOTHING
@@ -25,21 +25,6 @@ export function contract<Reply>() {
   })
 }
 
-/** An id of one kind. */
-export function id<Id extends Brand<string, string>>() {
-  return z.custom<Id>((v) => typeof v === 'string' && isId(v), 'is not a known id')
-}
-
-/** A calendar date 'YYYY-MM-DD'. */
-export const day = z.custom<IsoDay>(
-  (v) => typeof v === 'string' && parseIsoDay(v) !== null,
-  'is not a date such as 2026-10-14',
-)
-/** A moment in epoch milliseconds. */
-export const at = z.custom<Instant>(
-  (v) => typeof v === 'number' && Number.isSafeInteger(v),
-  'is not a moment',
-)
 /** A line of text, trimmed and not empty. */
 export const line = (most: number) =>
   z.string().trim().min(1, 'is empty').max(most, `is longer than ${most} characters`)

@@ -3,7 +3,9 @@ import type { AssignmentId, AttemptId, Instant, ItemId } from '#core/base'
 import type { EndedBy, Place } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
 import type { WorkState } from '#core/availability'
-import { contract, id, prose } from './define'
+import { itemShapes } from '../shapes/items'
+import { WIRE } from '../shapes/makers'
+import { contract, id } from './define'
 
 /** A piece of work as its learner may know it. Points and ratio only when the rules show them. */
 export interface MyWork {
@@ -90,13 +92,7 @@ export const StartTry = contract<OpenTry & { readonly now: Instant }>()({
   params: ofWork,
 })
 
-export const answerInput = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('single'), choice: z.string().max(20).nullable() }),
-  z.strictObject({ kind: z.literal('multiple'), choices: z.array(z.string().max(20)).max(12) }),
-  z.strictObject({ kind: z.literal('numeric'), text: prose(60) }),
-  z.strictObject({ kind: z.literal('text'), text: prose(500) }),
-])
-const saves = z.array(z.strictObject({ itemId: id<ItemId>(), answer: answerInput })).max(100)
+const saves = WIRE.list(z.strictObject({ itemId: id<ItemId>(), answer: itemShapes(WIRE).answer }), 100)
 /** Saved for good when answered. */
 export const SaveAnswers = contract<{ readonly savedAt: Instant }>()({
   method: 'POST',

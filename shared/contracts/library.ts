@@ -1,7 +1,9 @@
 import { z } from 'zod'
-import type { BookId, Instant, ItemId, ResourceId } from '#core/base'
+import type { BookId, Instant, ResourceId } from '#core/base'
 import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
 import type { Book, Resource, ResourceKind, ResourceRole, Standard } from '#core/library'
+import { itemShapes } from '../shapes/items'
+import { WIRE } from '../shapes/makers'
 import { contract, id, line, prose } from './define'
 
 /** A piece before looking inside. */
@@ -40,32 +42,6 @@ export const LookInside = contract<Inside>()({
   params: z.strictObject({ resourceId: id<ResourceId>() }),
 })
 
-const base = {
-  id: id<ItemId>(),
-  stem: line(2000),
-  points: z.number().positive('must be above 0').max(100),
-  standard: z.string().max(40).nullable(),
-  difficulty: z.number().int().min(1).max(5),
-  feedback: prose(2000),
-}
-const options = z.array(z.strictObject({ id: z.string().min(1).max(20), text: prose(500) })).max(12)
-export const itemInput = z.discriminatedUnion('kind', [
-  z.strictObject({ ...base, kind: z.literal('single'), options, right: z.string().max(20) }),
-  z.strictObject({
-    ...base,
-    kind: z.literal('multiple'),
-    options,
-    right: z.array(z.string().max(20)).max(12),
-  }),
-  z.strictObject({
-    ...base,
-    kind: z.literal('numeric'),
-    value: z.number(),
-    tolerance: z.number(),
-    unit: prose(20),
-  }),
-  z.strictObject({ ...base, kind: z.literal('text'), accepted: z.array(prose(200)).max(20) }),
-])
 /** Adds an own piece, found under the school's own pieces. */
 export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
   method: 'POST',
@@ -78,6 +54,6 @@ export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
     minutes: z.number().int().min(1, 'is below 1').max(300, 'is above 300'),
     grade: z.number().int().min(1).max(13),
     content: prose(40_000),
-    items: z.array(itemInput).max(100),
+    items: WIRE.list(itemShapes(WIRE).item, 100),
   }),
 })

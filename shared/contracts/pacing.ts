@@ -3,7 +3,8 @@ import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/bas
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
 import { contract, id } from './define'
-import { commandInput } from './pacingInput'
+import { commandShapes } from '../shapes/command'
+import { WIRE } from '../shapes/makers'
 
 export interface DeskClass {
   readonly id: ClassId
@@ -60,11 +61,12 @@ export interface Replanned {
   readonly stuck: readonly string[]
   readonly steps: Steps
 }
+const { command } = commandShapes(WIRE)
 const MOST_BYTES = 3_000_000
 export const DoCommand = contract<Replanned>()({
   method: 'POST',
   path: '/api/desk/command',
-  body: commandInput,
+  body: command,
   mostBytes: MOST_BYTES,
 })
 /** Takes back (or does again) the asking teacher's own last act. */
@@ -97,7 +99,7 @@ export interface ClassRipple {
 export const PreviewRipple = contract<{ readonly classes: readonly ClassRipple[] }>()({
   method: 'POST',
   path: '/api/desk/ripple',
-  body: commandInput,
+  body: command,
   mostBytes: MOST_BYTES,
 })
 

@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import type { BookId, ClassId, GroupId, LessonId, PlanId, UserId, Weekday, YearId } from '#core/base'
-import { DAY_NOTE_KINDS } from '#core/calendar'
+import type { BookId, ClassId, GroupId, IsoDay, LessonId, PlanId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClosureReading, OutlineReading, PlanTableReading, RosterReading } from '#core/formats'
 import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
+import { calendarShapes } from '../shapes/calendar'
+import { WIRE } from '../shapes/makers'
 import { contract, day, id, line } from './define'
 
 export interface ClassCard {
@@ -35,40 +36,7 @@ export interface Overview {
 }
 export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
 
-const weekday = z.custom<Weekday>(
-  (n) => Number.isInteger(n) && Number(n) >= 1 && Number(n) <= 7,
-  'is not a weekday',
-)
-/** A day note of a school year. */
-export const dayNote = z.strictObject({
-  id: z.string().min(1).max(64),
-  kind: z.enum(DAY_NOTE_KINDS),
-  name: line(80),
-  fromOn: day,
-  throughOn: day,
-  classIds: z.array(id<ClassId>()).max(200),
-  factorRatio: z.number().min(0.1, 'is below 0.1').max(1, 'is above 1').optional(),
-  minutes: z.number().int().min(5).max(600).optional(),
-  fromMinute: z.number().int().min(0).max(1440).optional(),
-  untilMinute: z.number().int().min(0).max(1440).optional(),
-})
-export const yearInput = z.strictObject({
-  name: line(60),
-  zone: z.string().min(1).max(60),
-  firstOn: day,
-  lastOn: day,
-  weekdays: z.array(weekday).max(7),
-  terms: z.array(z.strictObject({ name: line(40), firstOn: day, lastOn: day })).max(12),
-  notes: z.array(dayNote).max(400),
-  rotation: z
-    .strictObject({
-      labels: z.array(line(6)).max(10),
-      advance: z.enum(['instructional', 'date']),
-      overrides: z.array(z.strictObject({ on: day, label: line(6) })).max(100),
-    })
-    .nullable(),
-  wholeFromRatio: z.number().min(0.5, 'is below one half').max(1, 'is above 1').optional(),
-})
+const { yearWithoutId: yearInput, patternRow } = calendarShapes(WIRE)
 export type YearInput = z.output<typeof yearInput>
 export const MakeYear = contract<{ readonly yearId: YearId }>()({
   method: 'POST',
@@ -83,13 +51,6 @@ export const ReadClosures = contract<ClosureReading>()({
   mostBytes: 1_200_000,
 })
 
-export const patternRow = z.strictObject({
-  day: z.union([z.strictObject({ weekday }), z.strictObject({ label: line(6) })]),
-  startMinute: z.number().int().min(0).max(1439),
-  minutes: z.number().int().min(5, 'is below 5').max(600, 'is above 600'),
-  fromOn: day.optional(),
-  throughOn: day.optional(),
-})
 export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode: string }>()({
   method: 'POST',
   path: '/api/classes',
@@ -98,7 +59,7 @@ export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode
     name: line(60),
     shortName: line(8),
     course: line(60),
-    pattern: z.array(patternRow).max(60),
+    pattern: WIRE.list(patternRow, 60),
   }),
 })
 
@@ -125,7 +86,7 @@ export interface ClassPage {
   readonly groups: readonly { readonly id: GroupId; readonly name: string }[]
   readonly teachers: readonly string[]
   readonly meetings: number
-  readonly lost: readonly { readonly on: string; readonly because: string }[]
+  readonly lost: readonly { readonly on: IsoDay; readonly because: string }[]
   readonly terms: readonly {
     readonly name: string
     readonly meetings: number
@@ -167,7 +128,7 @@ export const SaveGroup = contract<{ readonly groupId: GroupId }>()({
   body: z.strictObject({
     groupId: id<GroupId>().nullable(),
     name: line(40),
-    learnerIds: z.array(id<UserId>()).max(400),
+    learnerIds: WIRE.list(id<UserId>(), 400),
   }),
 })
 export const SetAccommodation = contract<{ readonly done: true }>()({
@@ -217,7 +178,7 @@ export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
   method: 'POST',
   path: '/api/plans/:planId/lay',
   params: z.strictObject({ planId: id<PlanId>() }),
-  body: z.strictObject({ classIds: z.array(id<ClassId>()).min(1, 'names no class').max(20) }),
+  body: z.strictObject({ classIds: WIRE.list(id<ClassId>(), 20) }),
 })
 
 const ofPlan = z.strictObject({ planId: id<PlanId>() })

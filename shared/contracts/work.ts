@@ -1,65 +1,23 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, GroupId, Instant, LessonId, ResourceId, UserId } from '#core/base'
-import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
+import type { AssignmentId, ClassId, GroupId, Instant, ResourceId, UserId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
 import type { Because, Target } from '#core/audience'
 import type { LearnerTerms, Overrides, Window, WindowSpan, WindowSpec, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import { contract, day, id, line, prose, version } from './define'
+import { WIRE } from '../shapes/makers'
+import { workShapes } from '../shapes/work'
+import { contract, id, line, prose, version } from './define'
 import type { Refusal } from './refusal'
 
-const minuteOfDay = z.number().int().min(0).max(1440)
-const moment = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('anchor'),
-    lessonId: id<LessonId>(),
-    edge: z.enum(['first', 'last']),
-    offset: z.number().int().min(-400).max(400),
-    step: z.enum(['meetings', 'days']),
-    at: z.union([z.enum(['class-start', 'class-end', 'end-of-day']), z.strictObject({ minuteOfDay })]),
-  }),
-  z.strictObject({ kind: z.literal('day'), on: day }),
-  z.strictObject({ kind: z.literal('time'), on: day, minuteOfDay }),
-])
-const windowShape = {
-  listed: moment.nullable(),
-  opens: moment.nullable(),
-  due: moment.nullable(),
-  closes: moment.nullable(),
-  putAway: moment.nullable(),
-}
-const whole = z.number().int().min(1, 'is below 1')
-export const rulesInput = z.strictObject({
-  // sense is made of these by the core, which names the field to correct
-  maxAttempts: z.number().max(50, 'is above 50').nullable(),
-  kept: z.enum(KEPT),
-  waitMinutes: z.number().max(20_160, 'is above 20,160'),
-  timeLimitMinutes: z.number().max(600, 'is above 600').nullable(),
-  order: z.enum(ITEM_ORDERS),
-  feedback: z.enum(REVEALS),
-  answers: z.enum(REVEALS),
-  late: z
-    .strictObject({ percentPerDay: z.number(), per: z.enum(LATE_PER), floorPercent: z.number() })
-    .nullable(),
-})
-const overrides = z.strictObject({
-  window: z.strictObject(windowShape).partial().optional(),
-  maxAttempts: whole.max(50).nullable().optional(),
-  timeLimitMinutes: whole.max(600).nullable().optional(),
-})
-const target = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('class'), classId: id<ClassId>() }),
-  z.strictObject({ kind: z.literal('group'), groupId: id<GroupId>() }),
-  z.strictObject({ kind: z.literal('learner'), learnerId: id<UserId>() }),
-])
-export const draftInput = z.strictObject({
+const { window, rules, overrides, target } = workShapes(WIRE)
+const draftInput = z.strictObject({
   resourceId: id<ResourceId>(),
   title: line(120),
   note: prose(1000),
-  window: z.strictObject(windowShape),
-  rules: rulesInput,
-  targets: z.array(z.strictObject({ target, overrides })).max(300),
-  exceptIds: z.array(id<UserId>()).max(300),
+  window,
+  rules,
+  targets: WIRE.list(z.strictObject({ target, overrides }), 300),
+  exceptIds: WIRE.list(id<UserId>(), 300),
 })
 export type DraftInput = z.output<typeof draftInput>
 

@@ -26,8 +26,7 @@ import { NO_ACCOMMODATION } from '#core/availability'
 import { AS_PLANNED } from '#core/pacing'
 import type { ClassPacing, PacingCommand } from '#core/pacing'
 import { fromClass, toClass } from '../../db/rows/calendarRows'
-import { readBody } from '../../db/rows/body'
-import { yearBody } from '../../db/rows/shapes'
+import { classBody, commandBody, planBody, yearBody } from '../../db/rows/bodies'
 import {
   aCheck,
   aLesson,
@@ -364,9 +363,37 @@ describe('whole values come back as they went in', () => {
 describe('what a row may not hold', () => {
   it('refuses bodies of another version or shape as a defect, without their content', () => {
     const body = JSON.stringify({ v: 1, ...aYear(), firstOn: '2026-02-31' })
-    expect(() => readBody(yearBody, body, 'years.body')).toThrow(/years\.body/)
-    expect(() => readBody(yearBody, '{"v":99}', 'years.body')).toThrow(/years\.body/)
-    expect(() => readBody(yearBody, 'not json', 'years.body')).toThrow(/years\.body/)
+    expect(() => yearBody.read(body)).toThrow(/years\.body/)
+    expect(() => yearBody.read('{"v":99}')).toThrow(/years\.body/)
+    expect(() => yearBody.read('not json')).toThrow(/years\.body/)
+  })
+
+  it('reads bodies of an older version through their steps', () => {
+    const { fixed: _, notAfterBreak: __, ...lesson } = aLesson('a', 2)
+    const { id: ___, parts: ____, ...plan } = aPlan([aLesson('a', 2)])
+    const [{ partId: _____, ...unit }] = plan.units as [(typeof plan.units)[number]]
+    const old = { v: 1, ...plan, units: [unit], lessons: [lesson] }
+    expect(planBody.read(JSON.stringify(old))).toMatchObject({
+      parts: [],
+      units: [{ partId: null }],
+      lessons: [{ id: lesson.id, fixed: null, notAfterBreak: false }],
+    })
+    const room = JSON.stringify({ v: 1, pattern: [], lengths: { [lesson.id]: 3 }, changes: [] })
+    expect(classBody.read(room)).toEqual({ ...AS_PLANNED, pattern: [], lengths: { [lesson.id]: 3 } })
+    const change = { lessonId: lesson.id, from: null, to: lesson }
+    const act = {
+      v: 1,
+      kind: 'plan',
+      planId: aPlan([]).id,
+      lessons: [change],
+      order: null,
+      units: null,
+      parts: null,
+    }
+    expect(commandBody.read(JSON.stringify(act))).toMatchObject({
+      lessons: [{ from: null, to: { fixed: null, notAfterBreak: false } }],
+    })
+    expect(JSON.parse(planBody.print(planBody.read(JSON.stringify(old)))).v).toBe(2)
   })
 
   it('keeps a class only over the version that was seen', async () => {

@@ -176,9 +176,7 @@ export class Person {
         const { violations } = await (
           window as unknown as {
             axe: {
-              run: (
-                options: object,
-              ) => Promise<{
+              run: (options: object) => Promise<{
                 violations: { id: string; nodes: { html: string; failureSummary: string }[] }[]
               }>
             }

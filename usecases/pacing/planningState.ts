@@ -1,4 +1,4 @@
-import { ok, refuse } from '#core/base'
+import { isoDay, ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, YearId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
@@ -88,8 +88,8 @@ export async function loadPlanning(
       id: '' as YearId,
       name: '',
       zone: 'UTC',
-      firstOn: '' as never,
-      lastOn: '' as never,
+      firstOn: isoDay('1970-01-01'),
+      lastOn: isoDay('1970-01-01'),
       weekdays: [],
       terms: [],
       notes: [],

@@ -59,8 +59,7 @@ async function meetsAnew(): Promise<void> {
 }
 const lostBy = computed(() => {
   const map = new Map<string, string[]>()
-  for (const l of page.value?.lost ?? [])
-    map.set(l.because, [...(map.get(l.because) ?? []), sayDay(l.on as never)])
+  for (const l of page.value?.lost ?? []) map.set(l.because, [...(map.get(l.because) ?? []), sayDay(l.on)])
   return [...map]
 })
 </script>

@@ -34,7 +34,7 @@ async function save(): Promise<void> {
   if (!year.value) return
   busy.value = true
   const reply = await call(MakeClass, {
-    body: { ...form, pattern: form.pattern as never, yearId: year.value.id },
+    body: { ...form, pattern: form.pattern, yearId: year.value.id },
   })
   busy.value = false
   if (reply.ok) {

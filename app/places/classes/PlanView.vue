@@ -41,11 +41,13 @@ const meetings = computed(
     draft.value?.lessons.reduce((n, l) => n + (l.length.unit === 'meetings' ? l.length.typical : 0), 0) ?? 0,
 )
 /** How the draft would lie in each class that follows the plan. */
-const fits = computed(() =>
-  desk.columns
-    .filter((c) => c.of.planId === planId && draft.value && desk.year)
+const fits = computed(() => {
+  const plan = draft.value
+  if (!plan) return []
+  return desk.columns
+    .filter((c) => c.of.planId === planId && desk.year)
     .map((c) => {
-      const layout = layOut(draft.value as never, c.calendar.meetings, {
+      const layout = layOut(plan, c.calendar.meetings, {
         pacing: c.of.pacing,
         terms: desk.year?.terms ?? [],
       })
@@ -56,8 +58,8 @@ const fits = computed(() =>
         ).length,
         slack: layout.slackHalves,
       }
-    }),
-)
+    })
+})
 
 function choose(ids: ReadonlySet<LessonId>): void {
   selected.value = ids

@@ -155,7 +155,7 @@ async function save(): Promise<void> {
         old.id,
         'The school year changed',
       )
-    : await call(MakeYear, { body: next.value as never })
+    : await call(MakeYear, { body: next.value })
   busy.value = false
   if (!reply.ok) {
     problem.value =

@@ -2,7 +2,7 @@
 import { useHead, useRoute, useRouter } from '#imports'
 import { useColorMode } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import type { ClassId, LessonId } from '#core/base'
+import type { IsoDay, ClassId, LessonId } from '#core/base'
 import { lossesBetween } from '#core/calendar'
 import { PRIOR_MEETINGS, courseOf, datesOf, driftSeries, reachesOf } from '#core/pacing'
 import type { Forecast } from '#core/pacing'
@@ -69,11 +69,14 @@ const reaches = computed(() =>
 )
 const lines = computed(() =>
   withPlan.value
-    .filter((c) => c.of.pacing.baseline && c.layout)
-    .map((c) => ({
+    .flatMap((c) => {
+      const { baseline } = c.of.pacing
+      return baseline && c.layout ? [{ c, baseline, layout: c.layout }] : []
+    })
+    .map(({ c, baseline, layout }) => ({
       name: c.of.shortName,
       now: today.value ? (driftOf(c, today.value) ?? 0) : 0,
-      points: driftSeries(c.of.pacing.baseline as never, c.layout as never, c.calendar.meetings),
+      points: driftSeries(baseline, layout, c.calendar.meetings),
     })),
 )
 const lost = computed(() =>
@@ -155,13 +158,13 @@ const bands = computed(() => {
   })
 })
 const shortened = (text: string) => (text.length > 24 ? `${text.slice(0, 23)}…` : text)
-const three = (band: readonly (string | null)[]) =>
+const three = (band: readonly (IsoDay | null)[]) =>
   band.every((on) => on === band[0])
     ? band[0]
       ? `on ${day(band[0])} in nearly every run`
       : 'after its last day in nearly every run'
     : `${day(band[0])} at best, ${day(band[1])} as likely as not, ${day(band[2])} at worst`
-const day = (on: string | null | undefined) => (on ? sayDate(on as never) : 'past the year')
+const day = (on: IsoDay | null | undefined) => (on ? sayDate(on) : 'past the year')
 </script>
 
 <template>

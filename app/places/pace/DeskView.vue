@@ -148,10 +148,8 @@ async function loseChosen(): Promise<void> {
   if (!at || !column) return
   const extent = at.kind === 'lesson' ? column.extents.get(at.lessonId) : undefined
   const meeting = extent ? column.calendar.meetings[extent.first] : undefined
-  await acts.lose(
-    at.classId,
-    at.kind === 'meeting' ? at : { on: meeting?.on ?? '', startMinute: meeting?.startMinute ?? 0 },
-  )
+  const wanted = at.kind === 'meeting' ? at : meeting
+  if (wanted) await acts.lose(at.classId, wanted)
   await choose(selection.value, true)
 }
 async function assignChosen(): Promise<void> {
@@ -323,7 +321,7 @@ function backToDesk(): void {
           @lose="acts.lose(chosen.of.id, $event)"
           @give-back="acts.giveBack(chosen.of.id, $event)"
           @add="(meeting, title) => chosen && addLesson(chosen, meeting, title)"
-          @announce="acts.announce($event as never)"
+          @announce="acts.announce($event)"
         />
         <p v-else class="said">Choose a stone to see its lesson.</p>
       </aside>

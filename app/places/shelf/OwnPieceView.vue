@@ -80,7 +80,7 @@ async function save(): Promise<void> {
     body: {
       ...rest,
       role: 'core',
-      items: scored.value ? (items.map((d, i) => toItem(d, i + 1)) as never) : [],
+      items: scored.value ? items.map((d, i) => toItem(d, i + 1)) : [],
     },
   })
   busy.value = false

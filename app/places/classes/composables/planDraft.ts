@@ -102,7 +102,7 @@ export function usePlanDraft(planId: PlanId) {
   /** Keeps all changes as one act; refused as a whole when somebody changed the same lessons meanwhile. */
   async function save(): Promise<Result<{ readonly moved: number }, Refusal>> {
     if (!command.value) return { ok: true, value: { moved: 0 } }
-    const reply = await call(DoCommand, { body: command.value as never })
+    const reply = await call(DoCommand, { body: command.value })
     if (!reply.ok) return reply
     kept.value = ''
     await Promise.all([load(), useDesk().load(true)])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { AssignmentId } from '#core/base'
+import type { Instant, AssignmentId } from '#core/base'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid } from '#shared/contracts/evidence'
 import { percent } from '~/shared/words/numbers'
@@ -16,7 +16,7 @@ const byLearner = computed(() => {
 const cellOf = (learnerId: string, assignmentId: string) =>
   byLearner.value.get(learnerId)?.find((c) => c.assignmentId === assignmentId)
 const due = (at: number | null) =>
-  at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as never).on)
+  at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
 const WORDS: Record<Cell['state'], string> = {
   'not-for-them': '',
   'not-open': 'to come',

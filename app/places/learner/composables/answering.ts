@@ -52,7 +52,7 @@ export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string
     sending = null
   }
   async function send(saves: ReturnType<typeof batch>): Promise<void> {
-    const reply = await call(SaveAnswers, { params: { attemptId }, body: { saves: saves as never } })
+    const reply = await call(SaveAnswers, { params: { attemptId }, body: { saves } })
     lost.value = !reply.ok && (reply.error.code === 'wire/lost' || reply.error.code === 'wire/broken')
     if (reply.ok) {
       // an answer changed while this was on its way stays unsent
@@ -65,7 +65,7 @@ export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string
   async function handIn() {
     if (sending) await sending
     clearTimeout(timer)
-    const reply = await call(HandIn, { params: { attemptId }, body: { saves: batch() as never } })
+    const reply = await call(HandIn, { params: { attemptId }, body: { saves: batch() } })
     if (reply.ok) {
       unsent.clear()
       note()

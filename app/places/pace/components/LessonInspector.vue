@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import type { ClassId, Instant, LessonId } from '#core/base'
+import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
 import { amountOf, typicalAmount } from '#core/pacing'
 import type { FixedDate, Happened, Left } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
@@ -18,7 +18,7 @@ const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant
 const emit = defineEmits<{
   lengthen: [halves: 1 | -1]
   asPlanned: []
-  lose: [at: { on: string; startMinute: number }]
+  lose: [at: { on: IsoDay; startMinute: number }]
   goTo: [classId: ClassId]
   record: [happened: Happened]
   fix: [to: FixedDate | 'free' | null]

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { IsoDay } from '#core/base'
 import { sayDay, sayMinute } from '~/shared/words/times'
 
-defineProps<{ className: string; on: string; startMinute: number }>()
+defineProps<{ className: string; on: IsoDay; startMinute: number }>()
 const emit = defineEmits<{ close: [why: string | null] }>()
 const why = ref('')
 const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
@@ -11,7 +12,7 @@ const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
 <template>
   <UModal
     title="Lose a meeting"
-    :description="`${className}, ${sayDay(on as never)}, ${sayMinute(startMinute)}. You see what that moves before anything is changed.`"
+    :description="`${className}, ${sayDay(on)}, ${sayMinute(startMinute)}. You see what that moves before anything is changed.`"
     :close="false"
     @update:open="emit('close', null)"
   >

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { IsoDay } from '#core/base'
 import type { DeskColumn } from '../stores/deskColumn'
 import { sayDay, sayMinute } from '~/shared/words/times'
 
-const props = defineProps<{ column: DeskColumn; on: string; startMinute: number }>()
+const props = defineProps<{ column: DeskColumn; on: IsoDay; startMinute: number }>()
 const emit = defineEmits<{
-  lose: [at: { on: string; startMinute: number }]
-  giveBack: [at: { on: string; startMinute: number }]
+  lose: [at: { on: IsoDay; startMinute: number }]
+  giveBack: [at: { on: IsoDay; startMinute: number }]
   add: [meeting: number, title: string]
-  announce: [on: string]
+  announce: [on: IsoDay]
 }>()
 
 const meeting = computed(() =>
@@ -25,7 +26,7 @@ const at = computed(() => ({ on: props.on, startMinute: props.startMinute }))
   <div class="grid gap-3" data-hook="inspector-meeting">
     <header>
       <p class="said">{{ column.of.name }}</p>
-      <h2>{{ sayDay(on as never) }}, {{ sayMinute(startMinute) }}</h2>
+      <h2>{{ sayDay(on) }}, {{ sayMinute(startMinute) }}</h2>
     </header>
     <template v-if="meeting">
       <p>

@@ -13,7 +13,7 @@ import { sayDay } from '~/shared/words/times'
 import { useOutcome } from './outcome'
 
 interface MeetingAt {
-  readonly on: string
+  readonly on: IsoDay
   readonly startMinute: number
 }
 
@@ -77,12 +77,12 @@ export function useDeskActs(selection: Ref<Selection | null>) {
       {
         kind: 'meeting',
         classId,
-        on: on as IsoDay,
+        on,
         startMinute,
         from,
-        to: { kind: 'cancel', on: on as IsoDay, startMinute, why },
+        to: { kind: 'cancel', on, startMinute, why },
       },
-      `${why}, ${sayDay(on as IsoDay)}`,
+      `${why}, ${sayDay(on)}`,
     )
   }
 
@@ -90,7 +90,7 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   async function giveBack(classId: ClassId, { on, startMinute }: MeetingAt): Promise<void> {
     const from =
       columnOf(classId)?.of.pacing.changes.find((c) => c.on === on && c.startMinute === startMinute) ?? null
-    if (from) await act({ kind: 'meeting', classId, on: on as IsoDay, startMinute, from, to: null })
+    if (from) await act({ kind: 'meeting', classId, on, startMinute, from, to: null })
   }
 
   /** Asks for a day note, then shows what it would move in every class. */

@@ -152,13 +152,13 @@ export function recordOn(column: DeskColumn, lessonId: LessonId, happened: Happe
 /** The act that takes the layouts of classes as they stand for their baselines. */
 export function agreeOn(columns: readonly DeskColumn[], now: Instant): PacingCommand | null {
   const commands = columns
-    .filter((c) => c.of.mayChange && c.layout)
-    .map((c): SingleCommand => ({
+    .flatMap((c) => (c.of.mayChange && c.layout ? [{ c, layout: c.layout }] : []))
+    .map(({ c, layout }): SingleCommand => ({
       kind: 'class',
       classId: c.of.id,
       part: 'baseline',
       from: c.of.pacing.baseline,
-      to: baselineOf(c.layout as never, c.calendar.meetings, now),
+      to: baselineOf(layout, c.calendar.meetings, now),
     }))
   return commands.length === 0
     ? null

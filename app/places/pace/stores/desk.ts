@@ -84,7 +84,7 @@ export const useDesk = defineStore('desk', () => {
     const guess = after(command)
     if (guess) desk.value = guess
     pending.value++
-    const reply = await call(DoCommand, { body: command as never })
+    const reply = await call(DoCommand, { body: command })
     pending.value--
     if (reply.ok) take(reply.value)
     else if (reply.error.code === 'pacing/changed-meanwhile') await load(true)

@@ -50,7 +50,7 @@ export const useRipple = defineStore('ripple', () => {
     classes.value = []
     desk.tried = after ?? desk.after(next)
     waiting.value = true
-    arriving = call(PreviewRipple, { body: next as never }).then((reply) => {
+    arriving = call(PreviewRipple, { body: next }).then((reply) => {
       if (ask !== asked) return
       waiting.value = false
       if (reply.ok) {

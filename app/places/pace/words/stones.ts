@@ -1,3 +1,4 @@
+import type { LessonId } from '#core/base'
 import type { Instant } from '#core/base'
 import type { LostMeeting } from '#core/calendar'
 import type { Stretch } from '#core/pacing'
@@ -51,9 +52,9 @@ export function sayStone(
 }
 
 /** Whether a lesson has a fixed date in a class, its own or the plan's. */
-export function isFixed(column: DeskColumn, lessonId: string): boolean {
-  const own = column.of.pacing.fixed[lessonId as never]
-  return own === undefined ? (column.lessons.get(lessonId as never)?.fixed ?? null) !== null : own !== 'free'
+export function isFixed(column: DeskColumn, lessonId: LessonId): boolean {
+  const own = column.of.pacing.fixed[lessonId]
+  return own === undefined ? (column.lessons.get(lessonId)?.fixed ?? null) !== null : own !== 'free'
 }
 
 /** 'Science 8 B, Tue 6 Oct, free meeting'. */

@@ -26,5 +26,5 @@ export function usePreview(draft: Ref<Draft | null>) {
 
 /** The draft as the contract takes it. */
 export function toBody(draft: Draft) {
-  return { ...draft, targets: [...draft.targets], exceptIds: [...draft.exceptIds] } as never
+  return { ...draft }
 }

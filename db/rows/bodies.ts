@@ -1,0 +1,35 @@
+import { z } from 'zod'
+import { calendarShapes } from '#shared/shapes/calendar'
+import { commandShapes } from '#shared/shapes/command'
+import { itemShapes } from '#shared/shapes/items'
+import { libraryShapes } from '#shared/shapes/library'
+import { STORED } from '#shared/shapes/makers'
+import { pacingShapes } from '#shared/shapes/pacing'
+import { workShapes } from '#shared/shapes/work'
+import { bodyOf } from './body'
+import { commandWithLaterParts } from './upgrade/command'
+import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
+
+const { year, patternRow } = calendarShapes(STORED)
+const { plan, classPacing } = pacingShapes(STORED)
+const { command } = commandShapes(STORED)
+const { book, items, standards, content } = libraryShapes(STORED)
+const { window, rules, overrides, because, score } = workShapes(STORED)
+
+/** What is stored as JSON, each with its version and the steps from the older ones. */
+export const yearBody = bodyOf('years.body', year.omit({ id: true }))
+export const planBody = bodyOf('plans.body', plan.omit({ id: true }), [planWithLaterParts])
+export const classBody = bodyOf(
+  'classes.body',
+  classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
+  [pacingWithLaterParts],
+)
+export const commandBody = bodyOf('journal.command', command, [commandWithLaterParts])
+export const bookBody = bodyOf('books.body', book.omit({ id: true }))
+export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }))
+export const assignmentBody = bodyOf('assignments.body', z.object({ window, rules }))
+export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
+export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
+export const scoreBody = bodyOf('attempts.score', score)
+/** An answer is stored without a version: there are hundreds of thousands. */
+export const answerShape = itemShapes(STORED).answer

@@ -1,0 +1,71 @@
+import { z } from 'zod'
+import type { ClassId, GroupId, ItemId, LessonId, UserId } from '#core/base'
+import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
+import type { AttemptRules, AttemptScore } from '#core/attempts'
+import { LEVELS } from '#core/audience'
+import type { Because, Target } from '#core/audience'
+import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
+import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
+import { day, id } from './makers'
+import type { Makers } from './makers'
+
+/** Windows, attempt rules, targets, and what comes of them. */
+export function workShapes(m: Makers) {
+  const minuteOfDay = m.whole(0, 1440)
+  const moment = z.discriminatedUnion('kind', [
+    m.object({
+      kind: z.literal('anchor'),
+      lessonId: id<LessonId>(),
+      edge: z.enum(['first', 'last']),
+      offset: m.whole(-400, 400),
+      step: z.enum(['meetings', 'days']),
+      at: z.union([z.enum(['class-start', 'class-end', 'end-of-day']), m.object({ minuteOfDay })]),
+    }),
+    m.object({ kind: z.literal('day'), on: day }),
+    m.object({ kind: z.literal('time'), on: day, minuteOfDay }),
+  ]) satisfies z.ZodType<Moment>
+  const window = m.object({
+    listed: moment.nullable(),
+    opens: moment.nullable(),
+    due: moment.nullable(),
+    closes: moment.nullable(),
+    putAway: moment.nullable(),
+  }) satisfies z.ZodType<WindowSpec>
+
+  const rules = m.object({
+    // sense is made of these by the core, which names the field to correct
+    maxAttempts: m.number(undefined, 50).nullable(),
+    kept: z.enum(KEPT),
+    waitMinutes: m.number(undefined, 20_160),
+    timeLimitMinutes: m.number(undefined, 600).nullable(),
+    order: z.enum(ITEM_ORDERS),
+    feedback: z.enum(REVEALS),
+    answers: z.enum(REVEALS),
+    late: m.object({ percentPerDay: z.number(), per: z.enum(LATE_PER), floorPercent: z.number() }).nullable(),
+  }) satisfies z.ZodType<AttemptRules>
+  const overrides = m.object({
+    window: window.partial().optional(),
+    maxAttempts: m.whole(1, 50).nullable().optional(),
+    timeLimitMinutes: m.whole(1, 600).nullable().optional(),
+  }) satisfies z.ZodType<Overrides>
+  const target = z.discriminatedUnion('kind', [
+    m.object({ kind: z.literal('class'), classId: id<ClassId>() }),
+    m.object({ kind: z.literal('group'), groupId: id<GroupId>() }),
+    m.object({ kind: z.literal('learner'), learnerId: id<UserId>() }),
+  ]) satisfies z.ZodType<Target>
+
+  const because = m.object({
+    field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS]),
+    level: z.enum(LEVELS),
+    sourceId: m.prose(64).nullable(),
+  }) satisfies z.ZodType<Because<LearnerTerms>>
+  const score = m.object({
+    points: z.number(),
+    of: z.number(),
+    ratio: z.number(),
+    lateDays: z.number(),
+    deductedRatio: z.number(),
+    items: m.list(m.object({ itemId: id<ItemId>(), points: z.number(), of: z.number() }), 1000),
+  }) satisfies z.ZodType<AttemptScore>
+  return { moment, window, rules, overrides, target, because, score }
+}
