@@ -15,14 +15,13 @@ import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import type { Item } from '#core/library'
 import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
-import type { LearnerWorkRecord } from '#db/repositories'
+import type { Draft, LearnerWork } from '#core/work'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
-import { assign } from '#usecases/work/changeWork'
-import type { Draft } from '#usecases/work/draft'
+import { assign } from '#usecases/work/assign'
 import { previewWork } from '#usecases/work/previewWork'
 import { PIECES } from './content'
 import { changePlans, recordDay } from './planning'
@@ -207,7 +206,7 @@ const personOf = (id: UserId): SimulatedLearner => {
 }
 
 /** The instant at which a learner does a piece for the nth time, or null: by diligence, mostly before it is due, sometimes late. */
-function momentFor(row: LearnerWorkRecord, nth: number): Instant | null {
+function momentFor(row: LearnerWork, nth: number): Instant | null {
   const random = seededRandom(seedOf(`${row.learnerId} ${row.assignmentId} ${nth}`))
   const { opens, due, closes } = row.terms
   const from = opens ?? row.terms.listed
@@ -232,7 +231,7 @@ async function learnersWork(
     demo.deps.store.read,
     published.map((p) => p.id),
   )
-  const due: { readonly at: Instant; readonly row: LearnerWorkRecord; readonly nth: number }[] = []
+  const due: { readonly at: Instant; readonly row: LearnerWork; readonly nth: number }[] = []
   for (const row of rows) {
     // those who can be signed in with one click still have something to do
     if (
@@ -253,7 +252,7 @@ async function learnersWork(
 
 async function tryPiece(
   { deps, teacher, clock }: Demo,
-  row: LearnerWorkRecord,
+  row: LearnerWork,
   nth: number,
   at: Instant,
   items: readonly Item[],

@@ -4,8 +4,6 @@ export type AudienceRefusal =
   | { readonly code: 'audience/nobody-reached'; readonly field: 'targets' }
   | { readonly code: 'audience/not-your-class'; readonly field: 'targets'; readonly name: string }
   | { readonly code: 'audience/unknown-target'; readonly field: 'targets'; readonly id: string }
-  | { readonly code: 'audience/already-begun'; readonly field: 'resourceId' }
-  | { readonly code: 'audience/withdrawn'; readonly field: 'state' }
   | { readonly code: 'audience/not-in-class'; readonly field: 'learnerIds'; readonly id: string }
   | { readonly code: 'audience/bad-rows'; readonly field: 'text'; readonly lines: readonly number[] }
   | {

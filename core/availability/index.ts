@@ -7,7 +7,7 @@ export type { LearnerTerms, Limits, Overrides, Resolved, Resolver, Terms } from 
 export { isEnd, resolveMoment } from './resolveMoment'
 export type { Ground } from './resolveMoment'
 export { checkOrder, completed, grownOnly, mended, resolveWindow, withExtraDays } from './resolveWindow'
-export { NO_ACCOMMODATION, WINDOW_FIELDS, WORK_STATES } from './types'
+export { NO_ACCOMMODATION, NO_WINDOW, WINDOW_FIELDS, WORK_STATES } from './types'
 export type { Accommodation, Anchor, Moment, Window, WindowField, WindowSpec, WorkState } from './types'
 export { spanOf, windowState } from './windowState'
 export type { WindowSpan } from './windowState'

@@ -24,6 +24,8 @@ export type WindowSpec = { readonly [F in WindowField]: Moment | null }
 
 /** A window resolved for one learner; half-open, every end exclusive. null: absent. */
 export type Window = { readonly [F in WindowField]: Instant | null }
+/** No moments at all: open for good. */
+export const NO_WINDOW: Window = { listed: null, opens: null, due: null, closes: null, putAway: null }
 
 export const WORK_STATES = ['not-listed', 'coming-up', 'open', 'late', 'closed', 'put-away'] as const
 export type WorkState = (typeof WORK_STATES)[number]

@@ -139,14 +139,22 @@ export async function overdueAttempts(
   return rows.map((r) => toAttempt(r.attempt))
 }
 
-/** Learners who have begun each assignment. */
-export async function begunBy(tx: Connection, ids: readonly AssignmentId[]): Promise<ReadonlySet<string>> {
-  if (ids.length === 0) return new Set()
+/** Learners who have begun each assignment; an assignment that nobody has begun is absent. */
+export async function begunBy(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<ReadonlyMap<AssignmentId, ReadonlySet<UserId>>> {
+  const begun = new Map<AssignmentId, Set<UserId>>()
+  if (ids.length === 0) return begun
   const rows = await tx
-    .selectDistinct({ a: attempts.assignmentId, l: attempts.learnerId })
+    .selectDistinct({ assignmentId: attempts.assignmentId, learnerId: attempts.learnerId })
     .from(attempts)
     .where(inArray(attempts.assignmentId, [...ids]))
-  return new Set(rows.map((r) => `${r.a} ${r.l}`))
+  for (const { assignmentId, learnerId } of rows) {
+    const learners = begun.get(assignmentId) ?? new Set()
+    begun.set(assignmentId, learners.add(learnerId))
+  }
+  return begun
 }
 
 /** The latest instant anything was recorded, so that a demo clock never goes back; null in an empty database. */

@@ -94,4 +94,3 @@ export {
 } from './work'
 export type { ClassRecord } from '../rows/calendarRows'
 export type { ResourceRecord } from '../rows/libraryRows'
-export type { AssignmentRecord, LearnerWorkRecord, TargetRecord } from '../rows/workRows'

@@ -8,13 +8,13 @@ import {
   toLearnerWork,
   toTarget,
 } from '../rows/workRows'
-import type { AssignmentRecord, LearnerWorkRecord, TargetRecord } from '../rows/workRows'
+import type { Assignment, AssignmentTarget, LearnerWork } from '#core/work'
 import { assignmentExceptions, assignmentTargets, assignments, learnerWork } from '../schema/work'
 import type { Connection } from './store'
 
 type Row = typeof assignments.$inferSelect
 
-async function withTargets(tx: Connection, rows: readonly Row[]): Promise<AssignmentRecord[]> {
+async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assignment[]> {
   if (rows.length === 0) return []
   const ids = rows.map((r) => r.id)
   const targets = await tx
@@ -26,7 +26,7 @@ async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assign
     .select()
     .from(assignmentExceptions)
     .where(inArray(assignmentExceptions.assignmentId, ids))
-  const targetsOf = new Map<AssignmentId, TargetRecord[]>()
+  const targetsOf = new Map<AssignmentId, AssignmentTarget[]>()
   for (const t of targets)
     targetsOf.set(t.assignmentId, [...(targetsOf.get(t.assignmentId) ?? []), toTarget(t)])
   return rows.map(({ body, createdAt, publishedAt, ...rest }) => ({
@@ -40,7 +40,7 @@ async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assign
 }
 
 /** One assignment with targets, or null. */
-export async function assignmentById(tx: Connection, id: AssignmentId): Promise<AssignmentRecord | null> {
+export async function assignmentById(tx: Connection, id: AssignmentId): Promise<Assignment | null> {
   return (await withTargets(tx, await tx.select().from(assignments).where(eq(assignments.id, id))))[0] ?? null
 }
 
@@ -48,7 +48,7 @@ export async function assignmentById(tx: Connection, id: AssignmentId): Promise<
 export async function assignmentsById(
   tx: Connection,
   ids: readonly AssignmentId[],
-): Promise<readonly AssignmentRecord[]> {
+): Promise<readonly Assignment[]> {
   return ids.length === 0
     ? []
     : withTargets(
@@ -66,7 +66,7 @@ export async function assignmentsFor(
   schoolId: SchoolId,
   authorId: UserId,
   classIds: readonly ClassId[],
-): Promise<readonly AssignmentRecord[]> {
+): Promise<readonly Assignment[]> {
   const reaching =
     classIds.length === 0
       ? sql`0`
@@ -104,19 +104,19 @@ export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<
   return rows.map((r) => r.id)
 }
 
-function rowOf(record: AssignmentRecord): Row {
+function rowOf(record: Assignment): Row {
   const { window, rules, targets: _, exceptIds: __, ...rest } = record
   return { ...rest, body: fromAssignmentBody({ window, rules }) }
 }
 
 /** Adds an assignment with its targets and exceptions. */
-export async function addAssignment(tx: Connection, record: AssignmentRecord): Promise<void> {
+export async function addAssignment(tx: Connection, record: Assignment): Promise<void> {
   await tx.insert(assignments).values(rowOf(record))
   await replaceTargets(tx, record)
 }
 
 /** Replaces an assignment as it stood at `record.version`; false when somebody changed it meanwhile. */
-export async function saveAssignment(tx: Connection, record: AssignmentRecord): Promise<boolean> {
+export async function saveAssignment(tx: Connection, record: Assignment): Promise<boolean> {
   const done = await tx
     .update(assignments)
     .set(rowOf({ ...record, version: record.version + 1 }))
@@ -128,7 +128,7 @@ export async function saveAssignment(tx: Connection, record: AssignmentRecord): 
   return true
 }
 
-async function replaceTargets(tx: Connection, record: AssignmentRecord): Promise<void> {
+async function replaceTargets(tx: Connection, record: Assignment): Promise<void> {
   if (record.targets.length > 0)
     await tx
       .insert(assignmentTargets)
@@ -143,7 +143,7 @@ async function replaceTargets(tx: Connection, record: AssignmentRecord): Promise
 export async function learnerWorkOf(
   tx: Connection,
   ids: readonly AssignmentId[],
-): Promise<readonly LearnerWorkRecord[]> {
+): Promise<readonly LearnerWork[]> {
   return ids.length === 0
     ? []
     : (
@@ -159,7 +159,7 @@ export async function publishedWorkFor(
   tx: Connection,
   assignmentId: AssignmentId,
   learnerId: UserId,
-): Promise<LearnerWorkRecord | null> {
+): Promise<LearnerWork | null> {
   const [row] = await tx
     .select({ work: learnerWork })
     .from(learnerWork)
@@ -223,7 +223,7 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
 export async function replaceLearnerWork(
   tx: Connection,
   assignmentId: AssignmentId,
-  records: readonly LearnerWorkRecord[],
+  records: readonly LearnerWork[],
 ): Promise<void> {
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
   for (let i = 0; i < records.length; i += 200)

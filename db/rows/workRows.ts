@@ -1,40 +1,9 @@
-import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
-import type { Because, Target } from '#core/audience'
-import type { LearnerTerms, Overrides, WindowSpec } from '#core/availability'
+import type { Target } from '#core/audience'
+import type { WindowSpec } from '#core/availability'
+import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
+import type { AssignmentTarget, LearnerWork } from '#core/work'
 import { assignmentBody, becauseBody, overridesBody } from './bodies'
-
-/** One target with what it changes for its learners. */
-export interface TargetRecord {
-  readonly target: Target
-  readonly overrides: Overrides
-}
-
-export interface AssignmentRecord {
-  readonly id: AssignmentId
-  readonly schoolId: SchoolId
-  readonly authorId: UserId
-  readonly resourceId: ResourceId
-  readonly title: string
-  readonly note: string
-  readonly state: 'held' | 'published' | 'withdrawn'
-  readonly version: number
-  readonly createdAt: Instant
-  readonly publishedAt: Instant | null
-  readonly window: WindowSpec
-  readonly rules: AttemptRules
-  readonly targets: readonly TargetRecord[]
-  readonly exceptIds: readonly UserId[]
-}
-
-/** An assignment as resolved for one learner. */
-export interface LearnerWorkRecord {
-  readonly assignmentId: AssignmentId
-  readonly learnerId: UserId
-  readonly classId: ClassId
-  readonly terms: LearnerTerms
-  readonly because: readonly Because<LearnerTerms>[]
-}
 
 /** Stored text to window and rules. */
 export function toAssignmentBody(text: string): {
@@ -57,7 +26,7 @@ export function toTarget(row: {
   readonly kind: Target['kind']
   readonly refId: string
   readonly overrides: string
-}): TargetRecord {
+}): AssignmentTarget {
   const overrides = overridesBody.read(row.overrides)
   const target = (
     row.kind === 'class'
@@ -70,7 +39,7 @@ export function toTarget(row: {
 }
 
 /** Target to its stored parts. */
-export function fromTarget({ target, overrides }: TargetRecord): {
+export function fromTarget({ target, overrides }: AssignmentTarget): {
   readonly kind: Target['kind']
   readonly refId: string
   readonly overrides: string
@@ -95,7 +64,7 @@ interface LearnerWorkRow {
 }
 
 /** Row to resolved work. */
-export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
+export function toLearnerWork(row: LearnerWorkRow): LearnerWork {
   const instantOf = (n: number | null) => n as Instant | null
   return {
     assignmentId: row.assignmentId,
@@ -115,7 +84,7 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWorkRecord {
 }
 
 /** Resolved work to row. */
-export function fromLearnerWork(record: LearnerWorkRecord): LearnerWorkRow {
+export function fromLearnerWork(record: LearnerWork): LearnerWorkRow {
   const { terms } = record
   return {
     assignmentId: record.assignmentId,

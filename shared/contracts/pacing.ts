@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
+import type { AssignmentState } from '#core/work'
 import { contract, id } from './define'
 import { commandShapes } from '../shapes/command'
 import { WIRE } from '../shapes/makers'
@@ -23,7 +24,7 @@ export interface DeskWork {
   readonly assignmentId: AssignmentId
   readonly classId: ClassId
   readonly title: string
-  readonly state: 'held' | 'published' | 'withdrawn'
+  readonly state: AssignmentState
   readonly opensAt: Instant | null
   readonly dueAt: Instant | null
   readonly lessonIds: readonly LessonId[]

@@ -6,6 +6,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { WorkRefusal } from '#core/work'
 
 /** Refusals of the wire itself. `lost` and `broken` are made by the client. */
 export type WireRefusal =
@@ -26,6 +27,7 @@ export type Refusal =
   | FormatRefusal
   | LibraryRefusal
   | PacingRefusal
+  | WorkRefusal
   | WireRefusal
 
 /** The HTTP status of every refusal. */
@@ -52,8 +54,8 @@ export const STATUS_OF = {
   'audience/nobody-reached': 422,
   'audience/not-your-class': 403,
   'audience/unknown-target': 422,
-  'audience/already-begun': 409,
-  'audience/withdrawn': 409,
+  'work/already-begun': 409,
+  'work/withdrawn': 409,
   'audience/not-in-class': 422,
   'audience/bad-rows': 422,
   'audience/sign-in-taken': 409,

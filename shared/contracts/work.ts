@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, GroupId, Instant, ResourceId, UserId } from '#core/base'
-import type { AttemptRules } from '#core/attempts'
-import type { Because, Target } from '#core/audience'
-import type { LearnerTerms, Overrides, Window, WindowSpan, WindowSpec, WorkState } from '#core/availability'
+import type { Because } from '#core/audience'
+import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
+import type { AssignmentState, Draft, Need, Progress } from '#core/work'
 import { WIRE } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
 import { contract, id, line, prose, version } from './define'
@@ -18,8 +18,7 @@ const draftInput = z.strictObject({
   rules,
   targets: WIRE.list(z.strictObject({ target, overrides }), 300),
   exceptIds: WIRE.list(id<UserId>(), 300),
-})
-export type DraftInput = z.output<typeof draftInput>
+}) satisfies z.ZodType<Draft>
 
 export interface ClassPreview {
   readonly classId: ClassId
@@ -56,11 +55,12 @@ export const Assign = contract<{ readonly assignmentId: AssignmentId; readonly l
 })
 
 const ofWork = z.strictObject({ assignmentId: id<AssignmentId>() })
+/** Changes an assignment, and publishes it in the same act when asked to. */
 export const ChangeWork = contract<{ readonly learners: number }>()({
   method: 'POST',
   path: '/api/work/:assignmentId',
   params: ofWork,
-  body: z.strictObject({ version, draft: draftInput }),
+  body: z.strictObject({ version, draft: draftInput, publish: z.boolean() }),
 })
 export const PublishWork = contract<{ readonly learners: number }>()({
   method: 'POST',
@@ -75,28 +75,23 @@ export const WithdrawWork = contract<{ readonly done: true }>()({
   body: z.strictObject({ version }),
 })
 
-/** One assignment in the list; `needs` sorts it. */
-export const NEEDS = ['to-publish', 'late', 'open', 'coming-up', 'done', 'withdrawn'] as const
-export type Need = (typeof NEEDS)[number]
-export interface WorkRow {
+/** One class that an assignment goes to, with how far it is. */
+export interface WorkInClass extends Progress {
+  readonly classId: ClassId
+  readonly name: string
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+  readonly state: WorkState
+}
+/** One assignment in the list; `need` sorts it. */
+export interface WorkRow extends Progress {
   readonly id: AssignmentId
   readonly title: string
   readonly kind: ResourceKind
-  readonly state: 'held' | 'published' | 'withdrawn'
+  readonly state: AssignmentState
   readonly version: number
   readonly need: Need
-  readonly learners: number
-  readonly handedIn: number
-  readonly inProgress: number
-  readonly mean: number | null
-  readonly classes: readonly {
-    readonly classId: ClassId
-    readonly name: string
-    readonly learners: number
-    readonly opensAt: Instant | null
-    readonly dueAt: Instant | null
-    readonly state: WorkState
-  }[]
+  readonly classes: readonly WorkInClass[]
 }
 export const ListWork = contract<{ readonly work: readonly WorkRow[]; readonly now: Instant }>()({
   method: 'GET',
@@ -105,17 +100,10 @@ export const ListWork = contract<{ readonly work: readonly WorkRow[]; readonly n
 export interface WorkPage {
   readonly id: AssignmentId
   readonly version: number
-  readonly state: 'held' | 'published' | 'withdrawn'
+  readonly state: AssignmentState
+  /** How many learners have begun. */
   readonly begun: number
-  readonly draft: {
-    readonly resourceId: ResourceId
-    readonly title: string
-    readonly note: string
-    readonly window: WindowSpec
-    readonly rules: AttemptRules
-    readonly targets: readonly { readonly target: Target; readonly overrides: Overrides }[]
-    readonly exceptIds: readonly UserId[]
-  }
+  readonly draft: Draft
 }
 export const ShowWork = contract<WorkPage>()({
   method: 'GET',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
-import type { AssignmentRecord, ClassRecord, LearnerWorkRecord, ResourceRecord } from '#db/repositories'
+import type { Assignment, LearnerWork } from '#core/work'
+import type { ClassRecord, ResourceRecord } from '#db/repositories'
 import {
   addAssignment,
   addClass,
@@ -187,7 +188,7 @@ describe('whole values come back as they went in', () => {
       step: 'days' as const,
       at: { minuteOfDay: 900 },
     }
-    const record: AssignmentRecord = {
+    const record: Assignment = {
       id: ids.work('w'),
       schoolId,
       authorId: userId,
@@ -218,7 +219,7 @@ describe('whole values come back as they went in', () => {
         { target: { kind: 'learner', learnerId: learner.id }, overrides: {} },
       ],
     }
-    const row: LearnerWorkRecord = {
+    const row: LearnerWork = {
       assignmentId: record.id,
       learnerId: learner.id,
       classId: room.id,

@@ -43,6 +43,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   pacing: ['base', 'calendar'],
   availability: ['base', 'calendar', 'audience', 'pacing'],
   attempts: ['base', 'library'],
+  work: ['base', 'library', 'audience', 'availability', 'attempts'],
   evidence: ['base', 'library', 'attempts'],
   formats: ['base', 'calendar', 'pacing', 'library'],
 }

@@ -19,8 +19,8 @@ import type { Deps } from '#usecases/deps'
 import { layPlan, makePlan } from '#usecases/pacing/plans'
 import { makeClass } from '#usecases/teaching/classes'
 import { makeYear } from '#usecases/teaching/years'
-import { assign } from '#usecases/work/changeWork'
-import type { Draft } from '#usecases/work/draft'
+import type { Draft } from '#core/work'
+import { assign } from '#usecases/work/assign'
 import { aYear, at, aCheck, multiple, numeric, onDays, rules, single, text } from './made'
 
 export const MIGRATIONS = fileURLToPath(new URL('../../db/migrations', import.meta.url))

@@ -4,8 +4,13 @@ import type { ResourceId } from '#core/base'
 import { addResource, learnerWorkOf } from '#db/repositories'
 import { keepGroup, setAccommodation } from '#usecases/teaching/classes'
 import { startTry } from '#usecases/learning/tries'
-import { assign, changeWork, publishWork, withdrawWork } from '#usecases/work/changeWork'
-import { listRecipients, listWork, showWork } from '#usecases/work/listWork'
+import { assign } from '#usecases/work/assign'
+import { changeWork } from '#usecases/work/changeWork'
+import { listRecipients } from '#usecases/work/listRecipients'
+import { listWork } from '#usecases/work/listWork'
+import { publishWork } from '#usecases/work/publishWork'
+import { showWork } from '#usecases/work/showWork'
+import { withdrawWork } from '#usecases/work/withdrawWork'
 import { previewWork } from '#usecases/work/previewWork'
 import { aCheck, at, rules, single } from '../support/made'
 import { aDraft, aLearner, aSchool, anchored, publish, through } from '../support/world'
@@ -221,7 +226,12 @@ describe('held, published, changed, withdrawn', () => {
     const id = await publish(school)
     mustBeOk(await startTry(school.deps, school.ann, id), 'start')
     const change = (part: Parameters<typeof aDraft>[1], version = 1, actor = school.teacher) =>
-      changeWork(school.deps, actor, { assignmentId: id, version, draft: aDraft(school, part) })
+      changeWork(school.deps, actor, {
+        assignmentId: id,
+        version,
+        draft: aDraft(school, part),
+        publish: false,
+      })
     const another = asId<ResourceId>('another')
     await school.deps.store.write((tx) =>
       addResource(tx, {
@@ -233,7 +243,7 @@ describe('held, published, changed, withdrawn', () => {
         position: 0,
       }),
     )
-    expect((await change({ resourceId: another })).error?.code).toBe('audience/already-begun')
+    expect((await change({ resourceId: another })).error?.code).toBe('work/already-begun')
     expect((await change({ title: 'New title' })).ok).toBe(true)
     expect((await showWork(school.deps, school.teacher, id)).value).toMatchObject({
       version: 2,
@@ -259,9 +269,15 @@ describe('held, published, changed, withdrawn', () => {
     expect((await withdrawWork(school.deps, school.teacher, { assignmentId: id, version: 1 })).ok).toBe(true)
     expect((await startTry(school.deps, school.ann, id)).error?.code).toBe('access/not-found')
     expect(
-      (await changeWork(school.deps, school.teacher, { assignmentId: id, version: 2, draft: aDraft(school) }))
-        .error?.code,
-    ).toBe('audience/withdrawn')
+      (
+        await changeWork(school.deps, school.teacher, {
+          assignmentId: id,
+          version: 2,
+          draft: aDraft(school),
+          publish: false,
+        })
+      ).error?.code,
+    ).toBe('work/withdrawn')
     expect((await publishWork(school.deps, school.teacher, { assignmentId: id, version: 2 })).ok).toBe(true)
     expect((await startTry(school.deps, school.ann, id)).ok).toBe(true)
   })

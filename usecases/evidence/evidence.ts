@@ -15,7 +15,7 @@ import {
 import type { Deps } from '../deps'
 import { settleOverdue } from '../learning/settleOverdue'
 import { classFor } from '../teaching/classAccess'
-import { workFor } from '../work/changeWork'
+import { workFor } from '../work/workFor'
 
 /** A class's learners × work, oldest due first, with kept scores, late marks and tries. */
 export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {

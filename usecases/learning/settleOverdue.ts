@@ -12,11 +12,12 @@ import {
   resourceById,
   yearsById,
 } from '#db/repositories'
-import type { Connection, LearnerWorkRecord } from '#db/repositories'
+import type { LearnerWork } from '#core/work'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 
 /** A learner's own moments as the attempt rules read them. */
-export function tryTermsOf(work: LearnerWorkRecord) {
+export function tryTermsOf(work: LearnerWork) {
   const { terms } = work
   return {
     opensAt: terms.opens,
@@ -31,7 +32,7 @@ export function tryTermsOf(work: LearnerWorkRecord) {
 export async function endTry(
   tx: Connection,
   attempt: Attempt,
-  work: LearnerWorkRecord,
+  work: LearnerWork,
   end: { readonly at: Instant; readonly endedBy: EndedBy },
 ): Promise<boolean> {
   const record = await assignmentById(tx, attempt.assignmentId)
@@ -51,7 +52,7 @@ export async function endTry(
   return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score })
 }
 
-async function lateDays(tx: Connection, work: LearnerWorkRecord) {
+async function lateDays(tx: Connection, work: LearnerWork) {
   const record = await classById(tx, work.classId)
   const year = record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year : null
   if (!year) throw new Error('work without a school year')

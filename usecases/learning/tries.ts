@@ -14,7 +14,8 @@ import {
   publishedWorkFor,
   resourceById,
 } from '#db/repositories'
-import type { Connection, LearnerWorkRecord } from '#db/repositories'
+import type { LearnerWork } from '#core/work'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { openTry } from './myWork'
@@ -77,7 +78,7 @@ async function changeable(
   now: Instant,
 ): Promise<
   Result<
-    { readonly attempt: Attempt; readonly work: LearnerWorkRecord; readonly items: readonly Item[] },
+    { readonly attempt: Attempt; readonly work: LearnerWork; readonly items: readonly Item[] },
     TryRefusal
   >
 > {

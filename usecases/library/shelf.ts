@@ -16,8 +16,8 @@ import {
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
-import { classWindow } from '../work/previewWork'
-import { namedClasses, worldLoader } from '../work/world'
+import { classWindow, namedClasses } from '#core/work'
+import { worldLoader } from '../work/world'
 
 /** The textbooks as outlines, and cards of every piece open to the school. */
 export async function showShelf(deps: Deps, actor: Actor) {
@@ -50,8 +50,8 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
     for (const id of namedClasses(work))
       used.push({
         title: work.title,
-        className: world.grounds.get(id)?.record.name ?? '',
-        dueAt: classWindow(work, id, world)?.due ?? null,
+        className: world.classes.get(id)?.record.name ?? '',
+        dueAt: classWindow(work, id, world.classes.get(id)?.ground)?.due ?? null,
       })
   }
   return ok({ resource: record.resource, standards: await standardsByCode(tx, codes), used })

@@ -14,8 +14,7 @@ import {
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
-import { classWindow } from '../work/previewWork'
-import { anchoredLessons, namedClasses } from '../work/world'
+import { anchoredLessons, classWindow, namedClasses } from '#core/work'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
@@ -69,7 +68,7 @@ export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, Cla
   const out = []
   for (const record of records) {
     for (const classId of namedClasses(record).filter((id) => grounds.has(id))) {
-      const window = classWindow(record, classId, { grounds })
+      const window = classWindow(record, classId, grounds.get(classId)?.ground)
       out.push({
         assignmentId: record.id,
         classId,

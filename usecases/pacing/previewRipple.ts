@@ -1,5 +1,5 @@
 import { ok, refuse } from '#core/base'
-import type { ClassId, LessonId, Result } from '#core/base'
+import type { AssignmentId, ClassId, LessonId, Result, UserId } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { movedWindows } from '#core/availability'
@@ -9,10 +9,10 @@ import type { CalendarRefusal, ClassCalendar } from '#core/calendar'
 import { act, extentsOf, ripple, singlesOf } from '#core/pacing'
 import type { ClassSide, Layout, PacingCommand, PacingRefusal, PacingState, RippleWay } from '#core/pacing'
 import { assignmentIdsTouching, assignmentsById, begunBy, learnersOf } from '#db/repositories'
-import type { AssignmentRecord } from '#db/repositories'
+import { windowOfClass } from '#core/work'
+import type { Assignment } from '#core/work'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
-import { windowOfClass } from '../work/previewWork'
 import { loadPlanning } from './planningState'
 
 /** What a change would do to every class in view that it reaches, for each way out, anchored work included. Changes nothing. */
@@ -108,24 +108,22 @@ function rippleOf(
   before: PacingState,
   after: PacingState,
   changed: LessonId | null,
-  work: readonly AssignmentRecord[],
-  roster: ReadonlySet<string>,
-  begun: ReadonlySet<string>,
+  work: readonly Assignment[],
+  roster: ReadonlySet<UserId>,
+  begun: ReadonlyMap<AssignmentId, ReadonlySet<UserId>>,
 ) {
   const [was, now] = [classAt(before, classId), classAt(after, classId)]
   const got = ripple(classId, was.side, now.side, changed)
   const here = work
     .filter((w) => w.targets.some((t) => t.target.kind === 'class' && t.target.classId === classId))
     .map((w) => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
-  const started = new Set(
-    [...begun].filter((key) => roster.has(key.split(' ')[1] ?? '')).map((key) => key.split(' ')[0]),
-  )
+  const hasBegun = (id: AssignmentId) => [...(begun.get(id) ?? [])].some((learner) => roster.has(learner))
   const oldGround = was.ground(got.before)
   const workOf = ({ layout }: RippleWay) =>
     movedWindows(here, oldGround, now.ground(layout)).map((m) => ({
       assignmentId: m.id,
       title: here.find((w) => w.id === m.id)?.title ?? '',
-      begun: started.has(m.id),
+      begun: hasBegun(m.id),
       opensAt: m.before.opens,
       dueAt: m.before.due,
       newOpensAt: m.after?.opens ?? null,

@@ -1,183 +1,105 @@
-import { ok, refuse } from '#core/base'
-import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
+import { groupBy, ok, refuse } from '#core/base'
+import type { ClassId, Instant, Result } from '#core/base'
 import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
-import { keptScore } from '#core/attempts'
+import type { AccessRefusal, Actor } from '#core/access'
 import type { Attempt } from '#core/attempts'
-import { windowState } from '#core/availability'
-import type { Window, WorkState } from '#core/availability'
+import { NO_WINDOW, windowState } from '#core/availability'
+import type { WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import {
-  assignmentsFor,
-  attemptsOf,
-  begunBy,
-  groupsOf,
-  learnerWorkOf,
-  learnersOf,
-  resourcesById,
-} from '#db/repositories'
-import type { AssignmentRecord, LearnerWorkRecord } from '#db/repositories'
+import { byNeed, classWindow, namedClasses, needOf, progressOf, resolveWork } from '#core/work'
+import type { Assignment, LearnerWork, Need, Progress } from '#core/work'
+import { assignmentsFor, attemptsOf, learnerWorkOf, resourcesById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { settleOverdue } from '../learning/settleOverdue'
 import { classesInView } from '../teaching/classAccess'
-import { workFor } from './changeWork'
-import { classWindow } from './previewWork'
-import { namedClasses, resolveWork, worldLoader } from './world'
+import { worldLoader } from './world'
 import type { World } from './world'
 
+/** One assignment in a teacher's list, with how far each of its classes is. */
+export interface ListedWork extends Progress, Pick<Assignment, 'id' | 'title' | 'state' | 'version'> {
+  readonly kind: ResourceKind
+  readonly need: Need
+  readonly classes: readonly ListedClass[]
+}
+interface ListedClass extends Progress {
+  readonly classId: ClassId
+  readonly name: string
+  readonly opensAt: Instant | null
+  readonly dueAt: Instant | null
+  readonly state: WorkState
+}
+
 /** All work of a teacher's classes with how far it is, most urgent need first. */
-export async function listWork(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function listWork(
+  deps: Deps,
+  actor: Actor,
+): Promise<Result<{ readonly work: readonly ListedWork[]; readonly now: Instant }, AccessRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const tx = deps.store.read
   const now = deps.clock.now()
   const classIds = (await classesInView(tx, actor)).map((c) => c.id)
-  const records = await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)
-  const ids = records.map((r) => r.id)
+  const assignments = await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)
+  const ids = assignments.map((a) => a.id)
   await settleOverdue(deps, { assignmentIds: ids })
-  const [rows, tries, pieces, load] = [
-    await learnerWorkOf(tx, ids),
-    await attemptsOf(tx, ids),
-    await resourcesById(
-      tx,
-      records.map((r) => r.resourceId),
-    ),
-    worldLoader(tx),
-  ]
-  const rowsOf = grouped(rows, (r) => r.assignmentId)
-  const triesOf = grouped(tries, (t) => t.assignmentId)
-  const work = []
-  for (const record of records) {
-    const world = await load(record.authorId, namedClasses(record))
-    work.push(
-      rowFor(
-        record,
-        rowsOf.get(record.id) ?? [],
-        triesOf.get(record.id) ?? [],
-        world,
-        pieces.get(record.resourceId)?.resource.kind ?? 'check',
-        now,
-      ),
-    )
+  const rowsOf = groupBy(await learnerWorkOf(tx, ids), (r) => r.assignmentId)
+  const triesOf = groupBy(await attemptsOf(tx, ids), (t) => t.assignmentId)
+  const pieceIds = assignments.map((a) => a.resourceId)
+  const pieces = await resourcesById(tx, pieceIds)
+  const load = worldLoader(tx)
+  const work: ListedWork[] = []
+  for (const assignment of assignments) {
+    const world = await load(assignment.authorId, namedClasses(assignment))
+    const kind = pieces.get(assignment.resourceId)?.resource.kind ?? 'check'
+    const rows = rowsOf.get(assignment.id) ?? []
+    work.push(listed(assignment, kind, rows, triesOf.get(assignment.id) ?? [], world, now))
   }
-  return ok({ work: work.sort((a, b) => NEED_ORDER.indexOf(a.need) - NEED_ORDER.indexOf(b.need)), now })
+  return ok({ work: work.sort(byNeed), now })
 }
 
-const NEED_ORDER = ['to-publish', 'late', 'open', 'coming-up', 'done', 'withdrawn'] as const
-
-function grouped<T>(values: readonly T[], by: (value: T) => AssignmentId): Map<AssignmentId, T[]> {
-  const out = new Map<AssignmentId, T[]>()
-  for (const value of values) {
-    const list = out.get(by(value))
-    if (list) list.push(value)
-    else out.set(by(value), [value])
-  }
-  return out
-}
-
-function rowFor(
-  record: AssignmentRecord,
-  rows: readonly LearnerWorkRecord[],
+function listed(
+  assignment: Assignment,
+  kind: ResourceKind,
+  rows: readonly LearnerWork[],
   tries: readonly Attempt[],
   world: World,
-  kind: ResourceKind,
   now: Instant,
-) {
-  const reached =
-    record.state === 'held'
-      ? resolveWork(record, world).reached.map((r) => ({
-          learnerId: r.learnerId,
-          classId: r.classIds[0] as ClassId,
-        }))
-      : rows
-  const byClass = new Map<ClassId, number>()
-  for (const { classId } of reached) byClass.set(classId, (byClass.get(classId) ?? 0) + 1)
-  const classes = [...byClass].map(([classId, learners]) => {
-    const window: Window = classWindow(record, classId, world) ??
-      rows.find((r) => r.classId === classId)?.terms ?? {
-        listed: null,
-        opens: null,
-        due: null,
-        closes: null,
-        putAway: null,
-      }
+): ListedWork {
+  const { id, title, state, version } = assignment
+  const { kept } = assignment.rules
+  const reached = state === 'held' ? heldFor(assignment, world) : rows
+  const classes = [...groupBy(reached, (r) => r.classId)].map(([classId, own]): ListedClass => {
+    const of = world.classes.get(classId)
+    const window =
+      classWindow(assignment, classId, of?.ground) ??
+      rows.find((r) => r.classId === classId)?.terms ??
+      NO_WINDOW
     return {
       classId,
-      name: world.grounds.get(classId)?.record.name ?? '',
-      learners,
+      name: of?.record.name ?? '',
+      ...progressOf(
+        own.map((r) => r.learnerId),
+        tries,
+        kept,
+      ),
       opensAt: window.opens,
       dueAt: window.due,
       state: windowState(window, now).state,
     }
   })
-  const done = doneBy(tries)
-  const ratios = [...done.values()].flatMap((list) => keptScore(list, record.rules.kept) ?? [])
-  return {
-    id: record.id,
-    title: record.title,
-    kind,
-    state: record.state,
-    version: record.version,
-    need: needOf(
-      record.state,
-      classes.map((c) => c.state),
-    ),
-    learners: reached.length,
-    handedIn: done.size,
-    inProgress: new Set(tries.filter((t) => t.submittedAt === null).map((t) => t.learnerId)).size,
-    mean: ratios.length === 0 ? null : ratios.reduce((a, b) => a + b, 0) / ratios.length,
-    classes,
-  }
-}
-
-function doneBy(tries: readonly Attempt[]): Map<UserId, Attempt[]> {
-  const done = new Map<UserId, Attempt[]>()
-  for (const t of tries)
-    if (t.submittedAt !== null) done.set(t.learnerId, [...(done.get(t.learnerId) ?? []), t])
-  return done
-}
-
-function needOf(state: AssignmentRecord['state'], states: readonly WorkState[]): (typeof NEED_ORDER)[number] {
-  if (state === 'held') return 'to-publish'
-  if (state === 'withdrawn') return 'withdrawn'
-  if (states.includes('late')) return 'late'
-  if (states.includes('open')) return 'open'
-  return states.some((s) => s === 'coming-up' || s === 'not-listed') ? 'coming-up' : 'done'
-}
-
-/** One assignment as it was set, for changing it. */
-export async function showWork(deps: Deps, actor: Actor, assignmentId: AssignmentId) {
-  const found = await workFor(deps.store.read, actor, assignmentId)
-  if (!found.ok) return found
-  const { id, version, state, resourceId, title, note, window, rules, targets, exceptIds } = found.value
-  return ok({
-    id,
-    version,
+  const need = needOf(
     state,
-    begun: (await begunBy(deps.store.read, [id])).size,
-    draft: { resourceId, title, note, window, rules, targets, exceptIds },
-  })
+    classes.map((c) => c.state),
+  )
+  const all = reached.map((r) => r.learnerId)
+  return { id, title, kind, state, version, need, ...progressOf(all, tries, kept), classes }
 }
 
-/** Classes, groups and learners to whom the actor can assign. */
-export async function listRecipients(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
-  const tx = deps.store.read
-  const world = await worldLoader(tx)(actor.userId, [])
-  const ids = [...world.grounds.keys()]
-  const learners = await learnersOf(tx, ids)
-  const groups = await groupsOf(tx, ids)
-  return ok({
-    classes: [...world.grounds.values()].map(({ record }) => ({
-      id: record.id,
-      name: record.name,
-      course: record.course,
-      learners: (learners.get(record.id) ?? []).map(({ id, name }) => ({ id, name })),
-    })),
-    groups: groups.map((g) => ({
-      id: g.id,
-      classId: g.classId,
-      name: g.name,
-      learners: g.learnerIds.length,
-    })),
-  })
+/** Whom held work would reach, each learner in the class that sets their dates. */
+function heldFor(
+  assignment: Assignment,
+  { around }: World,
+): readonly Pick<LearnerWork, 'learnerId' | 'classId'>[] {
+  return resolveWork(assignment, around).reached.flatMap(({ learnerId, classIds: [classId] }) =>
+    classId ? [{ learnerId, classId }] : [],
+  )
 }

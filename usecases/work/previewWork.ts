@@ -4,12 +4,13 @@ import { headCounts, reach } from '#core/audience'
 import type { Because } from '#core/audience'
 import type { Actor } from '#core/access'
 import { resolveWindow, spanOf } from '#core/availability'
-import type { AvailabilityRefusal, LearnerTerms, Window, WindowSpan, WindowSpec } from '#core/availability'
+import type { AvailabilityRefusal, LearnerTerms, Window, WindowSpan } from '#core/availability'
+import { resolveWork, windowOfClass } from '#core/work'
+import type { Draft, Resolution } from '#core/work'
 import type { Deps } from '../deps'
 import { checkedDraft } from './draft'
-import type { Draft, DraftRefusal } from './draft'
-import { resolveWork } from './world'
-import type { Assignable, World } from './world'
+import type { DraftRefusal } from './draft'
+import type { World } from './world'
 
 /** One class's part of a preview; `problem` says why a window cannot stand there. */
 export interface ClassPreviewed {
@@ -55,58 +56,40 @@ export async function previewWork(
       : checked
   }
   const world = checked.value
-  const work: Assignable = { ...draft, authorId: actor.userId }
-  const resolution = resolveWork(work, world)
+  const resolution = resolveWork(draft, world.around)
   const counts = headCounts(resolution.reached)
   const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
   return ok({
     learners: resolution.reached.length,
     classes: classIds.map((classId) =>
-      previewClass(classId, work, world, counts.byClass.get(classId) ?? 0, resolution.problems),
+      previewClass(classId, draft, world, counts.byClass.get(classId) ?? 0, resolution.problems),
     ),
     who: resolution.rows
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
-    targetCounts: draft.targets.map((t) => reach([t.target], world.roster).length),
+    targetCounts: draft.targets.map((t) => reach([t.target], world.around.roster).length),
     problems: resolution.problems.map((p) => p.refusal),
   })
 }
 
 function previewClass(
   classId: ClassId,
-  work: Assignable,
+  draft: Draft,
   world: World,
   learners: number,
-  problems: ReturnType<typeof resolveWork>['problems'],
+  problems: Resolution['problems'],
 ): ClassPreviewed {
-  const ground = world.grounds.get(classId)
-  if (!ground) throw new Error('class without ground')
-  const spec = windowOfClass(work, classId)
-  const window = resolveWindow(spec, ground.ground)
-  const span = window.ok ? spanOf(window.value, ground.calendar.meetings, ground.schoolDays) : null
+  const of = world.classes.get(classId)
+  if (!of) throw new Error('class without ground')
+  const spec = windowOfClass(draft, classId)
+  const window = resolveWindow(spec, of.ground)
+  const span = window.ok ? spanOf(window.value, of.calendar.meetings, of.schoolDays) : null
   return {
     classId,
-    name: ground.record.name,
+    name: of.record.name,
     learners,
     window: window.ok ? window.value : null,
     span,
     problem: window.ok ? (problems.find((p) => p.classId === classId)?.refusal ?? null) : window.error,
   }
-}
-
-/** The window as given for one class. */
-export function windowOfClass(work: Pick<Assignable, 'window' | 'targets'>, classId: ClassId): WindowSpec {
-  const own = work.targets.find((t) => t.target.kind === 'class' && t.target.classId === classId)
-  return { ...work.window, ...own?.overrides.window }
-}
-
-/** A class's window as the desk and lists show it; null when it cannot stand. */
-export function classWindow(
-  work: Pick<Assignable, 'window' | 'targets'>,
-  classId: ClassId,
-  world: Pick<World, 'grounds'>,
-): Window | null {
-  const ground = world.grounds.get(classId)
-  const window = ground ? resolveWindow(windowOfClass(work, classId), ground.ground) : null
-  return window?.ok ? window.value : null
 }

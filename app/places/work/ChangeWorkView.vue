@@ -5,7 +5,6 @@ import type { AssignmentId } from '#core/base'
 import { ShowWork } from '#shared/contracts/work'
 import type { WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
-import type { Draft } from './draft'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -40,13 +39,7 @@ onMounted(load)
           >See what came back</NuxtLink
         >
       </header>
-      <WorkComposer
-        :key="page.version"
-        :initial="page.draft as Draft"
-        :known="page"
-        :lesson="null"
-        @changed="load"
-      />
+      <WorkComposer :key="page.version" :initial="page.draft" :known="page" :lesson="null" @changed="load" />
     </template>
     <p v-else-if="problem" class="note-line needs m-5" role="alert">
       {{ sayRefusal(problem) }} <NuxtLink class="plain" to="/work">Back to the list</NuxtLink>

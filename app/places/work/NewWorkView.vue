@@ -4,7 +4,7 @@ import { onMounted, shallowRef } from 'vue'
 import type { ClassId, LessonId, ResourceId } from '#core/base'
 import type { Anchor } from '#core/availability'
 import { isScored } from '#core/library'
-import type { Draft } from './draft'
+import type { DraftInWork } from './draft'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { PRESETS } from '~/shared/words/rules'
@@ -14,7 +14,7 @@ useHead({ title: 'Assign · Step Cairn' })
 const route = useRoute()
 const desk = useDesk()
 const shelf = useShelf()
-const draft = shallowRef<Draft | null>(null)
+const draft = shallowRef<DraftInWork | null>(null)
 const missing = shallowRef(false)
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const lesson = text('lesson') as LessonId | null

@@ -2,8 +2,10 @@
 import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { Instant } from '#core/base'
-import { ListWork, NEEDS, PublishWork } from '#shared/contracts/work'
-import type { Need, WorkRow } from '#shared/contracts/work'
+import { NEEDS } from '#core/work'
+import type { Need, Progress } from '#core/work'
+import { ListWork, PublishWork } from '#shared/contracts/work'
+import type { WorkRow } from '#shared/contracts/work'
 import { useTell } from '~/shared/frame/tell'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -41,6 +43,8 @@ const sections = computed(() =>
 )
 const at = (moment: Instant | null, field: 'opens' | 'due') =>
   moment === null ? '' : sayMoment(moment, overview.zone, field)
+
+const shareOf = (c: Progress) => `${c.learners ? Math.round((100 * c.handedIn) / c.learners) : 0}%`
 
 async function publish(row: WorkRow): Promise<void> {
   const reply = await call(PublishWork, { params: { assignmentId: row.id }, body: { version: row.version } })
@@ -96,18 +100,12 @@ async function publish(row: WorkRow): Promise<void> {
             <td class="state" :class="c?.state">
               {{ c && row.state === 'published' ? STATE_WORDS[c.state] : '' }}
             </td>
-            <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="result">
-              <template v-if="row.state !== 'held'"
-                ><div class="bar" aria-hidden="true">
-                  <i
-                    :style="{
-                      width: `${row.learners ? Math.round((100 * row.handedIn) / row.learners) : 0}%`,
-                    }"
-                  />
-                </div>
-                {{ row.handedIn }} of {{ row.learners
-                }}<template v-if="row.inProgress">, {{ row.inProgress }} at it</template
-                ><template v-if="row.mean !== null"> · mean {{ percent(row.mean) }}</template></template
+            <td class="result">
+              <template v-if="c && row.state !== 'held'"
+                ><div class="bar" aria-hidden="true"><i :style="{ width: shareOf(c) }" /></div>
+                {{ c.handedIn }} of {{ c.learners
+                }}<template v-if="c.inProgress">, {{ c.inProgress }} at it</template
+                ><template v-if="c.meanRatio !== null"> · mean {{ percent(c.meanRatio) }}</template></template
               >
             </td>
             <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="act">

@@ -1,18 +1,10 @@
-import type { ClassId, GroupId, ResourceId, UserId } from '#core/base'
-import type { AttemptRules } from '#core/attempts'
+import type { ClassId, GroupId, UserId } from '#core/base'
 import type { Target } from '#core/audience'
-import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
+import type { Moment, Overrides, WindowField } from '#core/availability'
+import type { Draft } from '#core/work'
 
-/** An assignment while it is being composed; the same shape the server takes. */
-export interface Draft {
-  resourceId: ResourceId
-  title: string
-  note: string
-  window: WindowSpec
-  rules: AttemptRules
-  targets: readonly { readonly target: Target; readonly overrides: Overrides }[]
-  exceptIds: readonly UserId[]
-}
+/** An assignment while it is being composed. */
+export type DraftInWork = { -readonly [K in keyof Draft]: Draft[K] }
 
 /** A key that names a target. */
 export function keyOf(target: Target): string {

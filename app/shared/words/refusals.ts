@@ -7,6 +7,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { WorkRefusal } from '#core/work'
 import type { Refusal, WireRefusal } from '#shared/contracts/refusal'
 import { count, meetingsOf } from './numbers'
 import { sayDay, sayMinute, sayMoment, WEEKDAY_WORDS } from './times'
@@ -35,6 +36,8 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofAttempts(refusal as AttemptRefusal, naming)
     case 'audience':
       return ofAudience(refusal as AudienceRefusal)
+    case 'work':
+      return ofWork(refusal as WorkRefusal)
     case 'availability':
       return ofAvailability(refusal as AvailabilityRefusal, naming)
     case 'calendar':
@@ -110,6 +113,18 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
   }
 }
 
+function ofWork(r: WorkRefusal): string {
+  switch (r.code) {
+    case 'work/already-begun':
+      return (
+        'Learners have begun this, so the piece cannot be exchanged. ' +
+        'Withdraw it and assign the other piece instead.'
+      )
+    case 'work/withdrawn':
+      return 'This work is withdrawn. Publish it again before changing it.'
+  }
+}
+
 function ofAudience(r: AudienceRefusal): string {
   switch (r.code) {
     case 'audience/nobody-chosen':
@@ -120,10 +135,6 @@ function ofAudience(r: AudienceRefusal): string {
       return `You do not teach ${r.name}, so you cannot give work to it. Take it off the list.`
     case 'audience/unknown-target':
       return 'One of the recipients is no longer there. Take it off the list.'
-    case 'audience/already-begun':
-      return 'Learners have begun this, so the piece cannot be exchanged. Withdraw it and assign the other piece instead.'
-    case 'audience/withdrawn':
-      return 'This work is withdrawn. Publish it again before changing it.'
     case 'audience/not-in-class':
       return 'One of these learners is not in this class any more. Reload and choose again.'
     case 'audience/bad-rows':

@@ -2,11 +2,11 @@
 import { computed, ref } from 'vue'
 import type { Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
-import type { Draft } from '../draft'
+import type { DraftInWork } from '../draft'
 import { keyOf, targetOf } from '../draft'
 
 const props = defineProps<{ recipients: Recipients }>()
-const draft = defineModel<Draft>({ required: true })
+const draft = defineModel<DraftInWork>({ required: true })
 const word = ref('')
 const picked = computed(() => new Set(draft.value.targets.map((t) => keyOf(t.target))))
 const fits = (text: string) => text.toLowerCase().includes(word.value.trim().toLowerCase())

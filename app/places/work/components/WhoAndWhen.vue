@@ -7,7 +7,7 @@ import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { saySpan } from '../words/moments'
 import { FIELD_WORDS, sayRefusal } from '~/shared/words/refusals'
-import type { Draft } from '../draft'
+import type { DraftInWork } from '../draft'
 import { keyOf, withMoment } from '../draft'
 import type { LessonChoice } from './MomentEditor.vue'
 import MomentCell from './MomentCell.vue'
@@ -21,7 +21,7 @@ const props = defineProps<{
   today: IsoDay
   zone: string
 }>()
-const draft = defineModel<Draft>({ required: true })
+const draft = defineModel<DraftInWork>({ required: true })
 const more = ref(draft.value.window.listed !== null || draft.value.window.putAway !== null)
 const fields = computed<readonly WindowField[]>(() =>
   more.value ? ['listed', 'opens', 'due', 'closes', 'putAway'] : ['opens', 'due', 'closes'],

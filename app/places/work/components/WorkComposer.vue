@@ -6,7 +6,7 @@ import { isScored } from '#core/library'
 import { Assign, ChangeWork, ListRecipients, PublishWork, WithdrawWork } from '#shared/contracts/work'
 import type { Recipients, WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
-import { toBody, usePreview } from '../composables/composing'
+import { usePreview } from '../composables/composing'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
@@ -16,16 +16,16 @@ import { count } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
-import type { Draft } from '../draft'
+import type { DraftInWork } from '../draft'
 import type { LessonChoice } from './MomentEditor.vue'
 import LastLook from './LastLook.vue'
 import RulesPanel from './RulesPanel.vue'
 import WhoAndWhen from './WhoAndWhen.vue'
 import WhoGetsWhat from './WhoGetsWhat.vue'
 
-const props = defineProps<{ initial: Draft; known: WorkPage | null; lesson: LessonId | null }>()
+const props = defineProps<{ initial: DraftInWork; known: WorkPage | null; lesson: LessonId | null }>()
 const emit = defineEmits<{ changed: [] }>()
-const draft = ref<Draft>(props.initial)
+const draft = ref<DraftInWork>(props.initial)
 const desk = useDesk()
 const shelf = useShelf()
 const tell = useTell()
@@ -97,22 +97,17 @@ async function save(publish: boolean): Promise<void> {
   problem.value = ''
   const { known } = props
   if (!known) {
-    const reply = await call(Assign, { body: { draft: toBody(draft.value), publish } })
+    const reply = await call(Assign, { body: { draft: draft.value, publish } })
     if (reply.ok)
       await done(
         publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Held until you publish it',
       )
     else problem.value = ofPiece(reply.error)
   } else {
-    const params = { assignmentId: known.id }
-    const changed = await call(ChangeWork, {
-      params,
-      body: { version: known.version, draft: toBody(draft.value) },
+    const reply = await call(ChangeWork, {
+      params: { assignmentId: known.id },
+      body: { version: known.version, draft: draft.value, publish },
     })
-    const reply =
-      changed.ok && publish
-        ? await call(PublishWork, { params, body: { version: known.version + 1 } })
-        : changed
     if (reply.ok)
       await done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Changes saved')
     else problem.value = ofPiece(reply.error)

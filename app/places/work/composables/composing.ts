@@ -3,28 +3,23 @@ import { ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { PreviewWork } from '#shared/contracts/work'
 import type { Preview } from '#shared/contracts/work'
-import type { Draft } from '../draft'
+import type { DraftInWork } from '../draft'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 
 /** Keeps what publishing the draft would do in step with the draft; stale answers are dropped. */
-export function usePreview(draft: Ref<Draft | null>) {
+export function usePreview(draft: Ref<DraftInWork | null>) {
   const preview = shallowRef<Preview | null>(null)
   const problem = ref('')
   let asked = 0
   const ask = useDebounceFn(async () => {
     if (!draft.value) return
     const mine = ++asked
-    const reply = await call(PreviewWork, { body: toBody(draft.value) })
+    const reply = await call(PreviewWork, { body: draft.value })
     if (mine !== asked) return
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
     if (reply.ok) preview.value = reply.value
   }, 150)
   watch(draft, () => void ask(), { deep: true, immediate: true })
   return { preview, problem }
-}
-
-/** The draft as the contract takes it. */
-export function toBody(draft: Draft) {
-  return { ...draft }
 }

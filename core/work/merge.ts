@@ -1,0 +1,45 @@
+import { grownOnly } from '../availability'
+import type { AssignmentId, UserId } from '../base'
+import type { Resolution } from './resolve'
+import type { LearnerWork } from './types'
+
+/**
+ * What every learner should have now. Windows of learners who have begun only grow, and one who has begun and is no
+ * longer reached keeps the work and its results.
+ */
+export function mergeForBegun(
+  assignmentId: AssignmentId,
+  rows: Resolution['rows'],
+  had: readonly LearnerWork[],
+  begun: ReadonlySet<UserId>,
+): LearnerWork[] {
+  const before = new Map(had.map((r) => [r.learnerId, r]))
+  const next = rows.map((row): LearnerWork => {
+    const old = begun.has(row.learnerId) ? before.get(row.learnerId) : undefined
+    return old ? grown({ ...row, assignmentId }, old) : { ...row, assignmentId }
+  })
+  const reached = new Set(next.map((r) => r.learnerId))
+  return [...next, ...had.filter((r) => begun.has(r.learnerId) && !reached.has(r.learnerId))]
+}
+
+function grown(row: LearnerWork, old: LearnerWork): LearnerWork {
+  const window = grownOnly(old.terms, row.terms)
+  const because = row.because.map((b) =>
+    b.field in window && window[b.field as keyof typeof window] !== row.terms[b.field]
+      ? { ...b, level: 'started' as const, sourceId: null }
+      : b,
+  )
+  return { ...row, terms: { ...row.terms, ...window }, because }
+}
+
+/** Whether two resolutions of an assignment give every learner the same class, moments and limits; reasons do not count. */
+export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[]): boolean {
+  const known = new Set(a.map(keyOf))
+  return a.length === b.length && b.every((r) => known.has(keyOf(r)))
+}
+
+function keyOf({ learnerId, classId, terms }: LearnerWork): string {
+  const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = terms
+  const minutes = timeLimitMinutes === null ? null : Math.round(timeLimitMinutes)
+  return JSON.stringify([learnerId, classId, listed, opens, due, closes, putAway, maxAttempts, minutes])
+}

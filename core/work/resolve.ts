@@ -1,0 +1,108 @@
+import { reach } from '../audience'
+import type { Reached, Roster } from '../audience'
+import { NO_ACCOMMODATION, resolveWindow, resolverFor } from '../availability'
+import type {
+  Accommodation,
+  AvailabilityRefusal,
+  Ground,
+  Moment,
+  Overrides,
+  Terms,
+  Window,
+  WindowSpec,
+} from '../availability'
+import type { ClassId, LessonId, UserId } from '../base'
+import type { Draft, LearnerWork } from './types'
+
+/** The classes and people among whom assignments are resolved. Who is not among the people is not reached. */
+export interface Surroundings {
+  readonly grounds: ReadonlyMap<ClassId, Ground>
+  readonly roster: Roster
+  readonly people: ReadonlyMap<UserId, { readonly accommodation: Accommodation }>
+}
+
+export type Resolvable = Pick<Draft, 'window' | 'rules' | 'targets' | 'exceptIds'>
+
+export interface Resolution {
+  readonly reached: readonly Reached[]
+  readonly rows: readonly Omit<LearnerWork, 'assignmentId'>[]
+  /** Windows that cannot stand, each with the class in which. */
+  readonly problems: readonly { readonly classId: ClassId | null; readonly refusal: AvailabilityRefusal }[]
+}
+
+/** Who an assignment reaches, and each learner's own window and limits. */
+export function resolveWork(work: Resolvable, { grounds, roster, people }: Surroundings): Resolution {
+  const lessons = anchoredLessons(work)
+  const targets = work.targets.map((t) => t.target)
+  const reached = reach(targets, roster, new Set(work.exceptIds))
+    .filter((r) => people.has(r.learnerId))
+    .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
+  const resolve = resolverFor(termsOf(work), grounds)
+  const rows: Omit<LearnerWork, 'assignmentId'>[] = []
+  const problems = new Map<string, Resolution['problems'][number]>()
+  for (const one of reached) {
+    const resolved = resolve(one, people.get(one.learnerId)?.accommodation ?? NO_ACCOMMODATION)
+    if (resolved.ok) {
+      const { classId, terms, because } = resolved.value
+      rows.push({ learnerId: one.learnerId, classId, terms, because })
+      continue
+    }
+    const classId = one.classIds[0] ?? null
+    problems.set(`${classId} ${JSON.stringify(resolved.error)}`, { classId, refusal: resolved.error })
+  }
+  return { reached, rows, problems: [...problems.values()] }
+}
+
+/** Of a learner's classes, those whose layout holds all anchored lessons; all when none does, so that the refusal names one. */
+function preferring(
+  classIds: readonly ClassId[],
+  lessons: readonly LessonId[],
+  grounds: ReadonlyMap<ClassId, Ground>,
+): readonly ClassId[] {
+  const fit = classIds.filter((id) => lessons.every((l) => grounds.get(id)?.extents?.has(l)))
+  return fit.length > 0 ? fit : classIds
+}
+
+/** Lessons on which an assignment's own window stands. */
+export function anchoredLessons(of: { readonly window: WindowSpec }): LessonId[] {
+  const moments: readonly (Moment | null)[] = Object.values(of.window)
+  return [...new Set(moments.flatMap((m) => (m?.kind === 'anchor' ? [m.lessonId] : [])))]
+}
+
+function termsOf(work: Resolvable): Terms {
+  const classes = new Map<string, Overrides>()
+  const groups = new Map<string, Overrides>()
+  const learners = new Map<string, Overrides>()
+  for (const { target, overrides } of work.targets) {
+    if (target.kind === 'class') classes.set(target.classId, overrides)
+    else if (target.kind === 'group') groups.set(target.groupId, overrides)
+    else learners.set(target.learnerId, overrides)
+  }
+  const { maxAttempts, timeLimitMinutes } = work.rules
+  return {
+    window: work.window,
+    limits: { maxAttempts, timeLimitMinutes },
+    overrides: { classes, groups, learners },
+  }
+}
+
+/** Classes that an assignment names. */
+export function namedClasses(of: Pick<Draft, 'targets'>): ClassId[] {
+  return of.targets.flatMap((t) => (t.target.kind === 'class' ? [t.target.classId] : []))
+}
+
+/** The window as given for one class. */
+export function windowOfClass(work: Pick<Draft, 'window' | 'targets'>, classId: ClassId): WindowSpec {
+  const own = work.targets.find((t) => t.target.kind === 'class' && t.target.classId === classId)
+  return { ...work.window, ...own?.overrides.window }
+}
+
+/** A class's window as the desk and lists show it; null when it cannot stand there. */
+export function classWindow(
+  work: Pick<Draft, 'window' | 'targets'>,
+  classId: ClassId,
+  ground: Ground | undefined,
+): Window | null {
+  const window = ground ? resolveWindow(windowOfClass(work, classId), ground) : null
+  return window?.ok ? window.value : null
+}

@@ -1,0 +1,45 @@
+import type { AttemptRules } from '../attempts'
+import type { Because, Target } from '../audience'
+import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
+import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } from '../base'
+
+/** One target, with what it changes for its learners. */
+export interface AssignmentTarget {
+  readonly target: Target
+  readonly overrides: Overrides
+}
+
+/** What a teacher sets for one assignment. */
+export interface Draft {
+  readonly resourceId: ResourceId
+  readonly title: string
+  readonly note: string
+  readonly window: WindowSpec
+  readonly rules: AttemptRules
+  readonly targets: readonly AssignmentTarget[]
+  readonly exceptIds: readonly UserId[]
+}
+
+export const ASSIGNMENT_STATES = ['held', 'published', 'withdrawn'] as const
+/** Complete and waiting; seen by learners as their windows say; taken back, with what was done kept. */
+export type AssignmentState = (typeof ASSIGNMENT_STATES)[number]
+
+/** `version` counts changes. */
+export interface Assignment extends Draft {
+  readonly id: AssignmentId
+  readonly schoolId: SchoolId
+  readonly authorId: UserId
+  readonly state: AssignmentState
+  readonly version: number
+  readonly createdAt: Instant
+  readonly publishedAt: Instant | null
+}
+
+/** An assignment as resolved for one learner: their own moments and limits, and what set each. */
+export interface LearnerWork {
+  readonly assignmentId: AssignmentId
+  readonly learnerId: UserId
+  readonly classId: ClassId
+  readonly terms: LearnerTerms
+  readonly because: readonly Because<LearnerTerms>[]
+}

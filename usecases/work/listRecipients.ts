@@ -1,0 +1,30 @@
+import { ok, refuse } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { groupsOf, learnersOf } from '#db/repositories'
+import type { Deps } from '../deps'
+import { worldLoader } from './world'
+
+/** Classes, groups and learners to whom the actor can assign. */
+export async function listRecipients(deps: Deps, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  const world = await worldLoader(tx)(actor.userId, [])
+  const ids = [...world.classes.keys()]
+  const learners = await learnersOf(tx, ids)
+  const groups = await groupsOf(tx, ids)
+  return ok({
+    classes: [...world.classes.values()].map(({ record }) => ({
+      id: record.id,
+      name: record.name,
+      course: record.course,
+      learners: (learners.get(record.id) ?? []).map(({ id, name }) => ({ id, name })),
+    })),
+    groups: groups.map((g) => ({
+      id: g.id,
+      classId: g.classId,
+      name: g.name,
+      learners: g.learnerIds.length,
+    })),
+  })
+}

@@ -1,0 +1,16 @@
+import { ok } from '#core/base'
+import type { AssignmentId } from '#core/base'
+import type { Actor } from '#core/access'
+import { begunBy } from '#db/repositories'
+import type { Deps } from '../deps'
+import { workFor } from './workFor'
+
+/** One assignment as it was set, for changing it. */
+export async function showWork(deps: Deps, actor: Actor, assignmentId: AssignmentId) {
+  const found = await workFor(deps.store.read, actor, assignmentId)
+  if (!found.ok) return found
+  const { id, version, state, resourceId, title, note, window, rules, targets, exceptIds } = found.value
+  const begun = (await begunBy(deps.store.read, [id])).get(id)?.size ?? 0
+  const draft = { resourceId, title, note, window, rules, targets, exceptIds }
+  return ok({ id, version, state, begun, draft })
+}

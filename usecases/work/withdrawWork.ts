@@ -1,0 +1,24 @@
+import { ok } from '#core/base'
+import type { AssignmentId, Result } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import { withdrawn } from '#core/work'
+import { saveAssignment } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { workAt } from './workFor'
+
+export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
+
+/** Takes work back: learners no longer see it, what they did is kept. */
+export async function withdrawWork(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly assignmentId: AssignmentId; readonly version: number },
+): Promise<Withdrawn> {
+  return writing(deps.store, async (tx): Promise<Withdrawn> => {
+    const found = await workAt(tx, actor, input)
+    if (!found.ok) return found
+    await saveAssignment(tx, withdrawn(found.value))
+    return ok({ done: true })
+  })
+}
