@@ -178,7 +178,7 @@ export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
   method: 'POST',
   path: '/api/plans/:planId/lay',
   params: z.strictObject({ planId: id<PlanId>() }),
-  body: z.strictObject({ classIds: WIRE.list(id<ClassId>(), 20) }),
+  body: z.strictObject({ classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class') }),
 })
 
 const ofPlan = z.strictObject({ planId: id<PlanId>() })

@@ -63,7 +63,7 @@ export function commandShapes(m: Makers) {
   const together = m.object({
     kind: z.literal('together'),
     purpose,
-    commands: m.list(single, 4000),
+    commands: m.list(single, 4000).refine((list) => list.length > 0, 'holds nothing'),
   })
   return { command: z.union([together, single]) satisfies z.ZodType<PacingCommand> }
 }

@@ -259,7 +259,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/work/WORK',
     file: 'work/[assignmentId]/index.post.ts',
-    body: { version: 99, draft: 'DRAFT' },
+    body: { version: 99, draft: 'DRAFT', publish: false },
     expected: [S, H, H, I, H, I, H],
   },
   {

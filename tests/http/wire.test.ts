@@ -125,7 +125,7 @@ describe('bad requests', () => {
         from: null,
         to: { agreedAt: 1, lessons: { a: [['2026-09-31', 2]] } },
       }),
-    ).toMatchObject({ field: 'to.lessons' })
+    ).toMatchObject({ field: 'to.lessons.a.0.0' })
     expect(await wrong({ kind: 'together', purpose: { code: 'fit' }, commands: [] })).toMatchObject({
       field: 'commands',
     })

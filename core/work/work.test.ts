@@ -1,0 +1,207 @@
+import { describe, expect, it } from 'vitest'
+import { at, ids, rules } from '../../tests/support/made'
+import { NO_WINDOW } from '../availability'
+import { asId } from '../base'
+import type { GroupId, ResourceId } from '../base'
+import { changed, published, withdrawn } from './acts'
+import { checkDraft } from './checkDraft'
+import { isSameWork, mergeForBegun } from './merge'
+import { byNeed, needOf } from './need'
+import { progressOf } from './progress'
+import { anchoredLessons, namedClasses, windowOfClass } from './resolve'
+import type { Assignment, Draft, LearnerWork } from './types'
+
+const [a, b] = [ids.class('a'), ids.class('b')]
+const group = asId<GroupId>('g')
+const [ann, bo, cy] = [ids.user('ann'), ids.user('bo'), ids.user('cy')]
+const piece = asId<ResourceId>('piece')
+
+function aDraft(part: Partial<Draft> = {}): Draft {
+  const target = { target: { kind: 'class' as const, classId: a }, overrides: {} }
+  return {
+    resourceId: piece,
+    title: 'Check',
+    note: '',
+    window: NO_WINDOW,
+    rules: rules(),
+    targets: [target],
+    exceptIds: [],
+    ...part,
+  }
+}
+const anAssignment = (part: Partial<Assignment> = {}): Assignment => ({
+  ...aDraft(),
+  id: ids.work('w'),
+  schoolId: asId('school'),
+  authorId: ids.user('tess'),
+  state: 'held',
+  version: 1,
+  createdAt: at('09-01T00:00'),
+  publishedAt: null,
+  ...part,
+})
+const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
+  assignmentId: ids.work('w'),
+  learnerId,
+  classId: a,
+  terms: {
+    ...NO_WINDOW,
+    due: due === null ? null : at(due),
+    closes: due === null ? null : at(due),
+    maxAttempts: 1,
+    timeLimitMinutes: null,
+  },
+  because: [
+    { field: 'due', level: 'class', sourceId: a },
+    { field: 'maxAttempts', level: 'assignment', sourceId: null },
+  ],
+})
+
+describe('acts', () => {
+  it('keeps the first moment of publishing, whatever comes between', () => {
+    const first = published(anAssignment(), at('09-02T08:00'))
+    expect(first).toMatchObject({ state: 'published', publishedAt: at('09-02T08:00') })
+    const again = published(withdrawn(first), at('09-05T08:00'))
+    expect(again).toMatchObject({ state: 'published', publishedAt: at('09-02T08:00') })
+  })
+
+  it('changes all but the piece of what learners have begun, and nothing that is withdrawn', () => {
+    const other = aDraft({ resourceId: asId<ResourceId>('other') })
+    expect(changed(anAssignment(), other, false).value).toMatchObject({ resourceId: 'other' })
+    expect(changed(anAssignment(), other, true).error?.code).toBe('work/already-begun')
+    expect(changed(anAssignment(), aDraft({ title: 'New' }), true).value).toMatchObject({ title: 'New' })
+    expect(changed(anAssignment({ state: 'withdrawn' }), aDraft(), false).error?.code).toBe('work/withdrawn')
+  })
+})
+
+describe('checkDraft', () => {
+  const recipients = {
+    classes: new Map([
+      [a, { name: 'A', isMine: true }],
+      [b, { name: 'B', isMine: false }],
+    ]),
+    groups: new Map([[group, { name: 'Group of B', classId: b }]]),
+    learners: new Map([
+      [ann, [a]],
+      [bo, [b]],
+    ]),
+  }
+  const to = (target: Draft['targets'][number]['target']) =>
+    checkDraft(aDraft({ targets: [{ target, overrides: {} }] }), recipients)
+
+  it('lets a teacher give work to their own classes, groups and learners only', () => {
+    expect(to({ kind: 'class', classId: a }).ok).toBe(true)
+    expect(to({ kind: 'learner', learnerId: ann }).ok).toBe(true)
+    expect(to({ kind: 'class', classId: b }).error).toMatchObject({
+      code: 'audience/not-your-class',
+      name: 'B',
+    })
+    expect(to({ kind: 'group', groupId: group }).error).toMatchObject({ name: 'Group of B' })
+    expect(to({ kind: 'learner', learnerId: bo }).error?.code).toBe('audience/unknown-target')
+    expect(to({ kind: 'class', classId: ids.class('gone') }).error?.code).toBe('audience/unknown-target')
+  })
+
+  it('wants recipients, and rules a learner can meet', () => {
+    expect(checkDraft(aDraft({ targets: [] }), recipients).error?.code).toBe('audience/nobody-chosen')
+    expect(checkDraft(aDraft({ rules: rules({ maxAttempts: 0 }) }), recipients).error).toMatchObject({
+      code: 'attempts/bad-rules',
+      field: 'maxAttempts',
+    })
+  })
+})
+
+describe('mergeForBegun', () => {
+  const had = [row(ann, '09-10T16:00'), row(bo, '09-10T16:00'), row(cy, '09-10T16:00')]
+
+  it('takes no time from who has begun, and says so', () => {
+    const [forAnn, forBo] = mergeForBegun(
+      ids.work('w'),
+      [row(ann, '09-08T16:00'), row(bo, '09-08T16:00')],
+      had,
+      new Set([ann]),
+    )
+    expect(forAnn?.terms.due).toBe(at('09-10T16:00'))
+    expect(forAnn?.because[0]).toEqual({ field: 'due', level: 'started', sourceId: null })
+    expect(forAnn?.because[1]).toMatchObject({ level: 'assignment' })
+    expect(forBo?.terms.due).toBe(at('09-08T16:00'))
+    expect(forBo?.because[0]).toMatchObject({ level: 'class' })
+  })
+
+  it('leaves the work with who has begun and is no longer reached, and takes it from who has not', () => {
+    const next = mergeForBegun(ids.work('w'), [], had, new Set([cy]))
+    expect(next).toEqual([had[2]])
+  })
+
+  it('sees the same work whatever the order and the reasons', () => {
+    const turned = [...had].reverse().map((r) => ({ ...r, because: [] }))
+    expect(isSameWork(had, turned)).toBe(true)
+    expect(isSameWork(had, had.slice(1))).toBe(false)
+    expect(isSameWork(had, [row(ann, null), ...had.slice(1)])).toBe(false)
+  })
+})
+
+describe('need', () => {
+  it('is the most urgent of what the classes say', () => {
+    expect(needOf('held', ['late'])).toBe('to-publish')
+    expect(needOf('withdrawn', ['open'])).toBe('withdrawn')
+    expect(needOf('published', ['closed', 'open', 'late'])).toBe('late')
+    expect(needOf('published', ['coming-up', 'open'])).toBe('open')
+    expect(needOf('published', ['closed', 'not-listed'])).toBe('coming-up')
+    expect(needOf('published', ['closed', 'put-away'])).toBe('done')
+    const sorted = (['done', 'open', 'to-publish'] as const).map((need) => ({ need })).sort(byNeed)
+    expect(sorted.map((s) => s.need)).toEqual(['to-publish', 'open', 'done'])
+  })
+})
+
+describe('progressOf', () => {
+  const aTry = (learnerId: typeof ann, number: number, ratio: number | null) => ({
+    id: ids.try(`${learnerId}${number}`),
+    assignmentId: ids.work('w'),
+    learnerId,
+    number,
+    startedAt: at('09-02T08:00'),
+    deadlineAt: null,
+    submittedAt: ratio === null ? null : at('09-02T09:00'),
+    endedBy: null,
+    score: ratio === null ? null : { points: ratio, of: 1, ratio, lateDays: 0, deductedRatio: 0, items: [] },
+  })
+
+  it('counts learners, not tries, and only those asked for', () => {
+    const tries = [aTry(ann, 1, 0.4), aTry(ann, 2, 0.8), aTry(bo, 1, null), aTry(cy, 1, 1)]
+    // best of Ann's two is 0.8; Cy is of another class
+    expect(progressOf([ann, bo], tries, 'best')).toEqual({
+      learners: 2,
+      handedIn: 1,
+      inProgress: 1,
+      meanRatio: 0.8,
+    })
+    expect(progressOf([ann, cy], tries, 'mean').meanRatio).toBeCloseTo(0.8)
+    expect(progressOf([bo], tries, 'best').meanRatio).toBeNull()
+  })
+})
+
+describe('windows of an assignment', () => {
+  it('are a class’s own where it has them', () => {
+    const lesson = ids.lesson('l')
+    const anchor = {
+      kind: 'anchor' as const,
+      lessonId: lesson,
+      edge: 'last' as const,
+      offset: 1,
+      step: 'meetings' as const,
+      at: 'class-end' as const,
+    }
+    const draft = aDraft({
+      window: { ...NO_WINDOW, due: anchor, closes: anchor },
+      targets: [
+        { target: { kind: 'class', classId: a }, overrides: { window: { due: null } } },
+        { target: { kind: 'group', groupId: group }, overrides: {} },
+        { target: { kind: 'class', classId: b }, overrides: {} },
+      ],
+    })
+    expect(namedClasses(draft)).toEqual([a, b])
+    expect(anchoredLessons(draft)).toEqual([lesson])
+    expect(windowOfClass(draft, a)).toEqual({ ...NO_WINDOW, due: null, closes: anchor })
+    expect(windowOfClass(draft, b).due).toEqual(anchor)
+  })
+})
