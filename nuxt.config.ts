@@ -95,7 +95,7 @@ export default defineNuxtConfig({
     strict: true,
     tsConfig: {
       compilerOptions: { noUncheckedIndexedAccess: true },
-      exclude: ['../tests', '../bench', '../demo', '../scripts', '../**/*.test.ts'],
+      exclude: ['../tests', '../bench', '../demo', '../scripts', '../core/**/*.test.ts'],
     },
   },
 })

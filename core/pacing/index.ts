@@ -2,12 +2,14 @@
 export {
   AS_PLANNED,
   LEFT_BECAUSE,
+  LENGTH_LIMITS,
   LENGTH_UNITS,
   LESSON_KINDS,
   WEIGHTS,
   amountOf,
   checkPlan,
   fixedOf,
+  isLessonAmount,
   movedTo,
   sequenceOf,
   typicalAmount,
@@ -65,3 +67,4 @@ export type { BadDay, ClassSide, Consequence, Ripple, RippleWay } from './ripple
 export { PRIOR_MEETINGS, forecaster, paceOf } from './forecast'
 export type { Band, Forecast, Forecaster, Pace } from './forecast'
 export type { PacingRefusal } from './refusals'
+export type { Seen } from './seen'

@@ -1,4 +1,5 @@
 import type { IsoDay, LessonId } from '../base'
+import type { Seen } from './seen'
 
 /** Why a plan or a planning act is not accepted. */
 export type PacingRefusal =
@@ -36,8 +37,7 @@ export type PacingRefusal =
   | {
       readonly code: 'pacing/length-out-of-range'
       readonly field: 'to'
-      readonly halves: number
-      readonly most: number
+      readonly unit: 'meetings' | 'minutes'
     }
   | { readonly code: 'pacing/unknown-lesson'; readonly field: 'lessonId'; readonly lessonId: LessonId }
   | {
@@ -53,6 +53,6 @@ export type PacingRefusal =
   | {
       readonly code: 'pacing/changed-meanwhile'
       readonly field: 'from'
-      readonly seen: string
-      readonly now: string
+      readonly seen: Seen
+      readonly now: Seen
     }

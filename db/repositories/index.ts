@@ -40,6 +40,7 @@ export {
   saveAccommodation,
   saveClaim,
   saveGroup,
+  setMember,
   schoolName,
   takenSignIns,
   teachersOf,

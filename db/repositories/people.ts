@@ -227,6 +227,20 @@ export async function saveGroup(tx: Connection, group: GroupRecord): Promise<voi
     await tx.insert(groupMembers).values(learnerIds.map((learnerId) => ({ groupId: row.id, learnerId })))
 }
 
+/** Puts one learner into a group, or takes them out; twice is the same as once. */
+export async function setMember(
+  tx: Connection,
+  groupId: GroupId,
+  learnerId: UserId,
+  isIn: boolean,
+): Promise<void> {
+  if (isIn) await tx.insert(groupMembers).values({ groupId, learnerId }).onConflictDoNothing()
+  else
+    await tx
+      .delete(groupMembers)
+      .where(and(eq(groupMembers.groupId, groupId), eq(groupMembers.learnerId, learnerId)))
+}
+
 /** Opens a session. */
 export async function addSession(
   tx: Connection,

@@ -131,6 +131,13 @@ export const SaveGroup = contract<{ readonly groupId: GroupId }>()({
     learnerIds: WIRE.list(id<UserId>(), 400),
   }),
 })
+/** Puts one learner into a group, or takes them out. */
+export const SetMember = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/members',
+  params: ofClass,
+  body: z.strictObject({ groupId: id<GroupId>(), learnerId: id<UserId>(), isIn: z.boolean() }),
+})
 export const SetAccommodation = contract<{ readonly done: true }>()({
   method: 'POST',
   path: '/api/classes/:classId/accommodation',
@@ -178,7 +185,9 @@ export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
   method: 'POST',
   path: '/api/plans/:planId/lay',
   params: z.strictObject({ planId: id<PlanId>() }),
-  body: z.strictObject({ classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class') }),
+  body: z.strictObject({
+    classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class'),
+  }),
 })
 
 const ofPlan = z.strictObject({ planId: id<PlanId>() })

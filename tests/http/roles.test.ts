@@ -215,6 +215,12 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, H, H, D],
   },
   {
+    route: 'POST /api/classes/CLASS/members',
+    file: 'classes/[classId]/members.post.ts',
+    body: { groupId: 'nogroup', learnerId: 'nobody', isIn: true },
+    expected: [S, H, H, I, H, H, D],
+  },
+  {
     route: 'POST /api/classes/CLASS/accommodation',
     file: 'classes/[classId]/accommodation.post.ts',
     body: { learnerId: 'nobody', timeFactor: 1, extraAttempts: 0, extraDays: 0 },

@@ -124,8 +124,8 @@ describe('planning acts', () => {
     expect((await doCommand(school.deps, school.teacher, command)).ok).toBe(true)
     expect((await doCommand(school.deps, school.teacher, command)).error).toMatchObject({
       code: 'pacing/changed-meanwhile',
-      seen: 'as in the timetable',
-      now: 'lost (Snow day)',
+      seen: { of: 'meeting', change: null },
+      now: { of: 'meeting', change: { kind: 'cancel', why: 'Snow day' } },
     })
     expect((await undo(school.deps, school.ann)).error?.code).toBe('access/denied')
     expect((await undo(school.deps, school.stranger)).value).toBeNull()

@@ -235,8 +235,8 @@ describe('changing a plan', () => {
     expect((await doCommand(school.deps, school.teacher, rename('1.2', 'Also mine'))).ok).toBe(true)
     expect((await doCommand(school.deps, school.teacher, rename('1.1', 'Theirs'))).error).toMatchObject({
       code: 'pacing/changed-meanwhile',
-      seen: expect.stringContaining('First'),
-      now: expect.stringContaining('Mine'),
+      seen: { of: 'lesson', lesson: { title: 'First' } },
+      now: { of: 'lesson', lesson: { title: 'Mine' } },
     })
     expect((await planOf(school)).lessons.map((l) => l.title)).toEqual([
       'Mine',

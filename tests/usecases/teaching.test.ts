@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest'
+import type { GroupId, UserId } from '#core/base'
+import type { Actor } from '#core/access'
 import { isoDay, mustBeOk } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
 import { doCommand, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
 import { adoptBook, layPlan, makePlan } from '#usecases/pacing/plans'
 import { keepGroup, makeClass, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { setMember } from '#usecases/teaching/setMember'
 import { addRoster, readRoster } from '#usecases/teaching/roster'
 import { showOverview } from '#usecases/teaching/showOverview'
 import { makeYear, readClosures } from '#usecases/teaching/years'
@@ -44,8 +47,8 @@ describe('school year', () => {
     ).toEqual({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: 'the year as it was opened',
-      now: 'other closures and short days',
+      seen: { of: 'year', changed: ['notes'] },
+      now: { of: 'year', changed: ['notes'] },
     })
     expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
     expect((await undo(school.deps, school.teacher)).ok).toBe(true)
@@ -165,6 +168,36 @@ describe('classes', () => {
       (await keepGroup(school.deps, school.stranger, { classId, groupId: null, name: 'X', learnerIds: [] }))
         .error?.code,
     ).toBe('access/not-found')
+  })
+
+  it('puts learners into a group one by one, so that two ticks at once lose none', async () => {
+    const school = await aSchool()
+    const { classId } = school.a
+    const made = await keepGroup(school.deps, school.teacher, {
+      classId,
+      groupId: null,
+      name: 'One',
+      learnerIds: [],
+    })
+    const groupId = made.value?.groupId as GroupId
+    const set = (actor: Actor, learnerId: UserId, isIn: boolean) =>
+      setMember(school.deps, actor, { classId, groupId, learnerId, isIn })
+    const members = async () =>
+      (await showClass(school.deps, school.teacher, classId)).value?.learners
+        .filter((l) => l.groupIds.includes(groupId))
+        .map((l) => l.id)
+    await Promise.all([
+      set(school.teacher, school.ann.userId, true),
+      set(school.teacher, school.ben.userId, true),
+      set(school.teacher, school.ben.userId, true),
+    ])
+    expect(await members()).toEqual([school.ann.userId, school.ben.userId])
+    await set(school.teacher, school.ann.userId, false)
+    expect(await members()).toEqual([school.ben.userId])
+    const stranger = await set(school.teacher, school.cleo.userId, true)
+    expect(stranger.error?.code).toBe('audience/not-in-class')
+    expect((await set(school.stranger, school.ann.userId, true)).error?.code).toBe('access/not-found')
+    expect(await members()).toEqual([school.ben.userId])
   })
 
   it('sets an accommodation for its own learners only', async () => {

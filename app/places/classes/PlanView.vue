@@ -61,6 +61,14 @@ const fits = computed(() => {
     })
 })
 
+/** Where the chosen lesson lies now in a class that follows the plan: the day first offered for fixing it. */
+const proposedOn = computed(() => {
+  const [id] = selected.value
+  const column = desk.columns.find((c) => c.of.planId === planId && id && c.extents.has(id))
+  const extent = id && column?.extents.get(id)
+  return (extent && column?.calendar.meetings[extent.first]?.on) || null
+})
+
 function choose(ids: ReadonlySet<LessonId>): void {
   selected.value = ids
 }
@@ -93,7 +101,7 @@ async function copy(): Promise<void> {
   await navigateTo(`/classes/plan/${reply.value.planId}`)
 }
 function edit(): void {
-  document.querySelector<HTMLElement>('#plan-fields input, #plan-fields select')?.focus()
+  document.querySelector<HTMLElement>('#plan-fields input, #plan-fields button')?.focus()
 }
 onBeforeRouteLeave(() => {
   if (command.value) tell.done('Your changes to the plan wait here until you keep them.')
@@ -181,6 +189,7 @@ onBeforeRouteLeave(() => {
         <PlanFields
           v-if="chosen.length"
           :key="[...selected].join()"
+          :proposed-on="proposedOn"
           :plan="draft"
           :lessons="chosen"
           @set="plan.set(selected, $event)"

@@ -23,6 +23,13 @@ onMounted(() => Promise.all([store.load(true), shelf.load()]))
 const plans = computed(() => store.overview?.plans ?? [])
 const mine = computed(() => store.overview?.classes.filter((c) => c.mine) ?? [])
 
+/** The own classes to lay a plan onto, each with the plan it has now. */
+function classItems(planId: PlanId) {
+  return mine.value.map((c) => {
+    const other = c.planTitle ? `now has ${c.planTitle}` : 'no plan yet'
+    return { value: c.id, label: c.name, description: c.planId === planId ? 'has this plan' : other }
+  })
+}
 function open(id: PlanId, course: string): void {
   laying.value = laying.value === id ? null : id
   outcome.value = null
@@ -87,14 +94,13 @@ const replaces = computed(() =>
           <p v-if="mine.length === 0">
             You have no class yet. <NuxtLink class="plain" to="/classes/new">Make one</NuxtLink> first.
           </p>
-          <label v-for="c in mine" :key="c.id" class="flex gap-2"
-            ><input v-model="chosen" type="checkbox" :value="c.id" class="accent-(--ui-primary)" /><span
-              >{{ c.name }}
-              <span class="said">{{
-                c.planId === p.id ? 'has this plan' : c.planTitle ? `now has ${c.planTitle}` : 'no plan yet'
-              }}</span></span
-            ></label
-          >
+          <UCheckboxGroup
+            v-else
+            v-model="chosen"
+            :items="classItems(p.id)"
+            legend="Classes"
+            data-hook="lay-classes"
+          />
           <p v-if="replaces.length" class="note-line care">
             {{ replaces.map((c) => c.name).join(', ') }}: the plan laid out there is replaced, with its
             changed lengths and its undo history. Work that hangs on its lessons keeps its dates.

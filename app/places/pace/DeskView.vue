@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useOverlay, useRoute, useRouter } from '#imports'
+import { navigateTo, useHead, useRoute, useRouter } from '#imports'
 import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { mondayOf, weekdayOf } from '#core/base'
@@ -13,6 +13,7 @@ import { useDeskActs } from './composables/deskActs'
 import { useDeskKeys } from './composables/deskKeys'
 import { useRecording } from './composables/recording'
 import { belongsToFocus } from './composables/rippleKeys'
+import { useDialogs } from '~/shared/frame/dialogs'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useDesk } from './stores/desk'
 import type { DeskColumn } from './stores/deskColumn'
@@ -34,7 +35,7 @@ const desk = useDesk()
 const shelf = useShelf()
 const route = useRoute()
 const router = useRouter()
-const sheet = useOverlay().create(ShortcutSheet, { destroyOnClose: true })
+const openDialog = useDialogs()
 const now = useServerNow(60_000)
 const selection = ref<Selection | null>(null)
 const ripple = useRipple()
@@ -137,7 +138,7 @@ watch(
 )
 
 function openSheet(): void {
-  void sheet.open()
+  void openDialog(ShortcutSheet, {})
 }
 function toDetails(): void {
   document.querySelector<HTMLElement>('#inspector button, #inspector a')?.focus()

@@ -77,19 +77,8 @@ const print = () => window.print()
         data-hook="sheet-term"
       />
       <USelect v-model="paper" :items="PAPERS" aria-label="Paper" data-hook="sheet-paper" />
-      <label class="flex gap-1.5 text-sm items-center"
-        ><input v-model="withWork" type="checkbox" class="accent-(--ui-primary)" data-hook="sheet-work" />
-        Work due</label
-      >
-      <label class="flex gap-1.5 text-sm items-center"
-        ><input
-          v-model="forLearners"
-          type="checkbox"
-          class="accent-(--ui-primary)"
-          data-hook="sheet-learners"
-        />
-        Learners' copy</label
-      >
+      <UCheckbox v-model="withWork" label="Work due" data-hook="sheet-work" />
+      <UCheckbox v-model="forLearners" label="Learners' copy" data-hook="sheet-learners" />
       <UButton icon="i-lucide-printer" data-hook="print" @click="print">Print</UButton>
     </header>
     <p v-if="desk.loaded && columns.length === 0" class="said p-5">

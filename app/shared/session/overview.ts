@@ -14,8 +14,8 @@ export const useOverview = defineStore('overview', () => {
   async function load(anew = false): Promise<void> {
     if (overview.value && !anew) return
     const reply = await call(ShowOverview)
+    problem.value = reply.ok ? null : reply.error
     if (reply.ok) overview.value = reply.value
-    else problem.value = reply.error
   }
 
   /** What an empty workspace still lacks, in order; `next` marks the first that is open. */

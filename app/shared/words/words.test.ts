@@ -227,8 +227,9 @@ describe('refusals', () => {
   const facts = {
     what: 'class',
     until: at('10-21T20:30'),
-    seen: 'a',
-    now: 'b',
+    seen: { of: 'order' },
+    now: { of: 'order' },
+    unit: 'meetings',
     opensAt: at('10-21T20:30'),
     closedAt: at('10-21T20:30'),
     used: 2,

@@ -240,8 +240,8 @@ describe('act', () => {
     })
     expect(got.error).toMatchObject({
       code: 'pacing/changed-meanwhile',
-      seen: '4.5 meetings',
-      now: 'as in the plan',
+      seen: { of: 'length', unit: 'meetings', amount: 9 },
+      now: { of: 'length', unit: 'meetings', amount: null },
     })
     expect(state.classes.get(classId)?.pacing).toBe(AS_PLANNED)
   })
@@ -262,8 +262,8 @@ describe('act', () => {
     expect(act(one, rename(b, 'Other')).ok).toBe(true)
     expect(act(one, rename(a, 'Theirs')).error).toMatchObject({
       code: 'pacing/changed-meanwhile',
-      seen: 'a Lesson a, 0.5–1–20 meetings, core',
-      now: 'a Mine, 0.5–1–20 meetings, core',
+      seen: { of: 'lesson', lesson: { title: 'Lesson a' } },
+      now: { of: 'lesson', lesson: { title: 'Mine' } },
     })
   })
 

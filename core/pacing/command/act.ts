@@ -2,9 +2,10 @@ import { assertNever, ok, refuse, weekdayOf } from '../../base'
 import type { ClassId, PlanId, Result } from '../../base'
 import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
 import type { CalendarRefusal, PatternRow, SchoolYear } from '../../calendar'
-import { checkFixed, checkFixedIn, checkPlan, fixedOf, sequenceOf } from '../plan'
+import { checkPlan } from '../plan'
 import type { ClassPacing, Plan } from '../plan'
 import type { PacingRefusal } from '../refusals'
+import type { Seen } from '../seen'
 import { applyToClass, same, singlesOf } from './command'
 import type {
   ClassCommand,
@@ -106,8 +107,8 @@ function actNote(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: from?.name ?? 'no such day',
-      now: now?.name ?? 'no such day',
+      seen: { of: 'day-note', note: from },
+      now: { of: 'day-note', note: now },
     })
   const notes = state.year.notes.filter((n) => n !== now)
   if (to !== null) notes.push(to)
@@ -115,17 +116,17 @@ function actNote(
   return year.ok ? ok({ ...state, year: year.value }) : year
 }
 
-const YEAR_PARTS = {
-  name: 'name',
-  zone: 'time zone',
-  firstOn: 'first day',
-  lastOn: 'last day',
-  weekdays: 'school days',
-  terms: 'terms',
-  notes: 'closures and short days',
-  rotation: 'day letters',
-  wholeFromRatio: 'share of a short meeting',
-} as const
+const YEAR_PARTS = [
+  'name',
+  'zone',
+  'firstOn',
+  'lastOn',
+  'weekdays',
+  'terms',
+  'notes',
+  'rotation',
+  'wholeFromRatio',
+] as const satisfies readonly (keyof SchoolYear)[]
 
 /** The year is replaced as a whole; every class loaded must still be able to meet in it. */
 function actYear(
@@ -133,15 +134,13 @@ function actYear(
   { from, to }: YearCommand,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
   const [now, seen] = [inOrder(state.year), inOrder(from)]
-  const changed = (Object.keys(YEAR_PARTS) as (keyof typeof YEAR_PARTS)[]).filter(
-    (part) => !same(now[part], seen[part]),
-  )
+  const changed = YEAR_PARTS.filter((part) => !same(now[part], seen[part]))
   if (changed.length > 0)
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: 'the year as it was opened',
-      now: `other ${changed.map((part) => YEAR_PARTS[part]).join(', ')}`,
+      seen: { of: 'year', changed },
+      now: { of: 'year', changed },
     })
   // the year that was loaded, whatever id comes with the new values: nobody may reach another one by it
   const year = checkYear({ ...to, id: state.year.id })
@@ -163,8 +162,8 @@ function actPattern(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: 'the meeting times as they were opened',
-      now: 'other meeting times',
+      seen: { of: 'pattern' },
+      now: { of: 'pattern' },
     })
   const pattern = checkPattern(state.year, to)
   return pattern.ok
@@ -172,50 +171,44 @@ function actPattern(
     : pattern
 }
 
+/** Which part of a plan is no longer as the teacher saw it, lessons first; null when all is. */
+function changedMeanwhile(plan: Plan, command: PlanCommand): PacingRefusal | null {
+  const refused = (seen: Seen, now: Seen): PacingRefusal => ({
+    code: 'pacing/changed-meanwhile',
+    field: 'from',
+    seen,
+    now,
+  })
+  const lessons = new Map(plan.lessons.map((l) => [l.id, l]))
+  for (const { lessonId, from } of command.lessons) {
+    const now = lessons.get(lessonId) ?? null
+    if (!same(now, from)) return refused({ of: 'lesson', lesson: from }, { of: 'lesson', lesson: now })
+  }
+  const { order, units, parts } = command
+  const orderNow = plan.lessons.map((l) => l.id)
+  if (order && !same(orderNow, order.from)) return refused({ of: 'order' }, { of: 'order' })
+  if (units && !same(plan.units, units.from)) return refused(titlesOf(units.from), titlesOf(plan.units))
+  if (parts && !same(plan.parts, parts.from)) return refused(titlesOf(parts.from), titlesOf(plan.parts))
+  return null
+}
+
+function titlesOf(of: readonly { readonly title: string }[]): Seen {
+  return { of: 'titles', titles: of.map(({ title }) => title) }
+}
+
 function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, PacingRefusal> {
   const plan = state.plans.get(command.planId)
   if (!plan) throw new Error('act on a plan that was not loaded')
+  const stale = changedMeanwhile(plan, command)
+  if (stale) return refuse(stale)
   const lessons = new Map(plan.lessons.map((l) => [l.id, l]))
-  for (const { lessonId, from, to } of command.lessons) {
-    const now = lessons.get(lessonId) ?? null
-    if (!same(now, from))
-      return refuse({
-        code: 'pacing/changed-meanwhile',
-        field: 'from',
-        seen: lessonInWords(from),
-        now: lessonInWords(now),
-      })
+  for (const { lessonId, to } of command.lessons) {
     if (to === null) lessons.delete(lessonId)
     else lessons.set(lessonId, to)
   }
-  const order = plan.lessons.map((l) => l.id)
-  if (command.order && !same(order, command.order.from))
-    return refuse({
-      code: 'pacing/changed-meanwhile',
-      field: 'from',
-      seen: 'the order you saw',
-      now: 'another order',
-    })
-  if (command.units && !same(plan.units, command.units.from))
-    return refuse({
-      code: 'pacing/changed-meanwhile',
-      field: 'from',
-      seen: 'the units you saw',
-      now: plan.units.map((u) => u.title).join(', '),
-    })
-  if (command.parts && !same(plan.parts, command.parts.from))
-    return refuse({
-      code: 'pacing/changed-meanwhile',
-      field: 'from',
-      seen: 'the parts you saw',
-      now: plan.parts.map((p) => p.title).join(', '),
-    })
-  const wanted = command.order?.to ?? order.filter((id) => lessons.has(id))
-  if (
-    wanted.length !== lessons.size ||
-    new Set(wanted).size !== wanted.length ||
-    wanted.some((id) => !lessons.has(id))
-  )
+  const wanted = command.order?.to ?? plan.lessons.map((l) => l.id).filter((id) => lessons.has(id))
+  const isWhole = wanted.length === lessons.size && new Set(wanted).size === wanted.length
+  if (!isWhole || wanted.some((id) => !lessons.has(id)))
     return refuse({ code: 'pacing/bad-order', field: 'order' })
   const next = checkPlan({
     ...plan,
@@ -224,33 +217,4 @@ function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, 
     lessons: wanted.map((id) => lessons.get(id) as Plan['lessons'][number]),
   })
   return next.ok ? ok({ ...state, plans: new Map(state.plans).set(plan.id, next.value) }) : next
-}
-
-function lessonInWords(lesson: Plan['lessons'][number] | null): string {
-  if (lesson === null) return 'no such lesson'
-  const { min, typical, max, unit } = lesson.length
-  return `${lesson.number} ${lesson.title}, ${min}–${typical}–${max} ${unit}, ${lesson.weight}`
-}
-
-/** Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or against the order of its class. */
-export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
-  const { year } = state
-  for (const one of singlesOf(command)) {
-    if (one.kind === 'lesson' && one.part === 'fixed' && one.to !== null && one.to !== 'free') {
-      const of = state.classes.get(one.classId)
-      const plan = of?.planId ? state.plans.get(of.planId) : undefined
-      const lessons = of && plan ? sequenceOf(plan, of.pacing) : []
-      const lesson = lessons.find((l) => l.id === one.lessonId)
-      const bad =
-        (lesson && checkFixedIn(lesson, one.to, year)) ??
-        checkFixed(lessons.map((l) => ({ ...l, fixed: of ? fixedOf(l, of.pacing) : null })))
-      if (bad) return bad
-    }
-    if (one.kind !== 'plan' || state.classes.size === 0) continue
-    for (const { from, to } of one.lessons) {
-      const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
-      if (bad) return bad
-    }
-  }
-  return null
 }

@@ -1,13 +1,9 @@
 import { assertNever, ok, refuse } from '../../base'
 import type { LessonId, Result } from '../../base'
-import type { MeetingChange } from '../../calendar'
-import { sequenceOf } from '../plan'
+import { isLessonAmount, sequenceOf } from '../plan'
 import type { ClassPacing, Plan, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import type { ClassCommand, PacingCommand, SingleCommand } from './types'
-
-const MOST_HALVES = 40
-const MOST_MINUTES = 2400
 
 /** The command that takes a command back. Applying both leaves everything as it was, value for value. */
 export function inverseOf(command: PacingCommand): PacingCommand {
@@ -76,12 +72,11 @@ function applyLength(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: lengthInWords(lesson, from),
-      now: lengthInWords(lesson, now),
+      seen: { of: 'length', unit: lesson.length.unit, amount: from },
+      now: { of: 'length', unit: lesson.length.unit, amount: now },
     })
-  const most = lesson.length.unit === 'minutes' ? MOST_MINUTES : MOST_HALVES
-  if (to !== null && (!Number.isInteger(to) || to < 1 || to > most))
-    return refuse({ code: 'pacing/length-out-of-range', field: 'to', halves: to, most })
+  if (to !== null && !isLessonAmount(lesson, to))
+    return refuse({ code: 'pacing/length-out-of-range', field: 'to', unit: lesson.length.unit })
   return ok({ ...pacing, lengths: withKey(pacing.lengths, lessonId, to) })
 }
 
@@ -117,8 +112,8 @@ function applyLesson(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: partInWords(from),
-      now: partInWords(now),
+      seen: { of: 'class-part', value: from },
+      now: { of: 'class-part', value: now },
     })
   return ok({ ...pacing, [part]: withKey(pacing[part] as Readonly<Record<LessonId, unknown>>, lessonId, to) })
 }
@@ -133,8 +128,8 @@ function applyClass(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: part === 'order' ? 'the order you saw' : partInWords(from),
-      now: part === 'order' ? 'another order' : partInWords(pacing[part]),
+      seen: part === 'order' ? { of: 'order' } : { of: 'class-part', value: from },
+      now: part === 'order' ? { of: 'order' } : { of: 'class-part', value: pacing[part] },
     })
   if (command.part === 'order' && command.to !== null) {
     const known = new Set(sequenceOf(plan, pacing).map((l) => l.id))
@@ -155,8 +150,8 @@ function applyMeeting(
     return refuse({
       code: 'pacing/changed-meanwhile',
       field: 'from',
-      seen: changeInWords(from),
-      now: changeInWords(now),
+      seen: { of: 'meeting', change: from },
+      now: { of: 'meeting', change: now },
     })
   if (to !== null && to.kind !== 'add' && !hasMeeting(on, startMinute))
     return refuse({ code: 'pacing/no-such-meeting', field: 'on', on, startMinute })
@@ -181,38 +176,5 @@ export function same(a: unknown, b: unknown): boolean {
   return (
     keys.length === Object.keys(b).length &&
     keys.every((k) => k in b && same((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
-  )
-}
-
-function lengthInWords(lesson: PlanLesson, amount: number | null): string {
-  return amount === null
-    ? 'as in the plan'
-    : lesson.length.unit === 'minutes'
-      ? `${amount} minutes`
-      : `${amount / 2} meetings`
-}
-
-function changeInWords(change: MeetingChange | null): string {
-  return change === null
-    ? 'as in the timetable'
-    : change.kind === 'cancel'
-      ? `lost (${change.why})`
-      : `${change.minutes} minutes`
-}
-
-function partInWords(value: unknown): string {
-  if (value === null || value === undefined) return 'as in the plan'
-  if (typeof value === 'string') return value
-  const of = value as {
-    readonly kind?: string
-    readonly on?: string
-    readonly fromOn?: string
-    readonly outcome?: string
-    readonly title?: string
-  }
-  return (
-    of.outcome ??
-    of.title ??
-    (of.on ? `${of.kind ?? 'through'} ${of.on}` : of.fromOn ? `from ${of.fromOn}` : 'another value')
   )
 }

@@ -1,6 +1,7 @@
 /** Planning acts, what they do to a state, and their inverse. */
-export { act, checkOutcome } from './act'
+export { act } from './act'
 export type { ClassOnPlan, PacingState } from './act'
+export { checkOutcome } from './checkOutcome'
 export { inverseOf, same, singlesOf } from './command'
 export { blank, mergeTable, planCommand } from './planEdit'
 export type { LessonRow, TableMerge } from './planEdit'

@@ -3,14 +3,13 @@ import type { IsoDay, Result } from '../../base'
 import { schoolDays } from '../../calendar'
 import type { SchoolYear } from '../../calendar'
 import type { PacingRefusal } from '../refusals'
+import { isLessonLength } from './limits'
 import type { FixedDate, LessonLength, Plan, PlanLesson } from './types'
 
 export const MOST_LESSONS = 2000
-const MOST_MEETINGS = 40
-const MOST_MINUTES = 2400
 
 /**
- * Accepts a plan whose lengths are in order (halves from 0.5 to 40 meetings, or 5 to 2,400 minutes), whose lessons have units, and whose fixed
+ * Accepts a plan whose lengths are in order (see `LENGTH_LIMITS`), whose lessons have units, and whose fixed
  * dates do not run against the order of its lessons; or names the first fault.
  */
 export function checkPlan(plan: Plan): Result<Plan, PacingRefusal> {
@@ -41,11 +40,7 @@ function nameOf(lesson: PlanLesson): string {
 }
 
 function isLength({ unit, min, typical, max }: LessonLength): boolean {
-  const each =
-    unit === 'meetings'
-      ? (n: number) => Number.isInteger(n * 2) && n >= 0.5 && n <= MOST_MEETINGS
-      : (n: number) => Number.isInteger(n) && n >= 5 && n <= MOST_MINUTES
-  return [min, typical, max].every(each) && min <= typical && typical <= max
+  return [min, typical, max].every((n) => isLessonLength(unit, n)) && min <= typical && typical <= max
 }
 
 /** Parts lie in different terms, in order, and their units follow each other without mixing. */

@@ -2,7 +2,7 @@
 import { until, useEventListener } from '@vueuse/core'
 import { computed } from 'vue'
 import { useTell } from '~/shared/frame/tell'
-import { sayStep, useDesk } from '~/places/pace'
+import { FRAME_KEYS, actOf, keyNameOf, sayStep, useDesk } from '~/places/pace'
 import { count } from '~/shared/words/numbers'
 
 const desk = useDesk()
@@ -21,12 +21,10 @@ async function go(way: 'undo' | 'redo'): Promise<void> {
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const typing =
     event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]')
-  if (typing || !(event.ctrlKey || event.metaKey)) return
-  const key = event.key.toLowerCase()
-  if (key === 'z' || key === 'y') {
-    event.preventDefault()
-    void go(key === 'y' || event.shiftKey ? 'redo' : 'undo')
-  }
+  const act = typing ? null : actOf(FRAME_KEYS, keyNameOf(event))
+  if (act !== 'undo' && act !== 'redo') return
+  event.preventDefault()
+  void go(act)
 })
 const words = computed(() => ({
   undo: desk.steps.undo ? `Undo: ${sayStep(desk.steps.undo, desk)}` : 'Undo',

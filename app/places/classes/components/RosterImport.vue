@@ -81,9 +81,7 @@ async function add(): Promise<void> {
           }}<template v-if="b.text"> (“{{ b.text }}”)</template>
         </li>
       </ul>
-      <label v-if="trial.bad.length" class="flex gap-2"
-        ><input v-model="skipBad" type="checkbox" class="accent-(--ui-primary)" /> Leave these rows out</label
-      >
+      <UCheckbox v-if="trial.bad.length" v-model="skipBad" label="Leave these rows out" />
       <p v-if="trial.fresh.length" class="said">
         {{ trial.fresh.slice(0, 8).join(', ')
         }}<template v-if="trial.fresh.length > 8"> and {{ trial.fresh.length - 8 }} more</template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { GroupId, UserId } from '#core/base'
-import { SaveGroup, SetAccommodation } from '#shared/contracts/teaching'
+import { SaveGroup, SetAccommodation, SetMember } from '#shared/contracts/teaching'
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
@@ -18,23 +18,26 @@ const learners = computed(() =>
 )
 const membersOf = (id: GroupId) => props.page.learners.filter((l) => l.groupIds.includes(id)).map((l) => l.id)
 
-async function keep(groupId: GroupId | null, name: string, learnerIds: readonly UserId[]): Promise<void> {
+async function addGroup(): Promise<void> {
+  const name = newGroup.value.trim()
+  if (!name) return
   const reply = await call(SaveGroup, {
     params: { classId: props.page.id },
-    body: { groupId, name, learnerIds: [...learnerIds] },
+    body: { groupId: null, name, learnerIds: [] },
+  })
+  if (!reply.ok) return tell.refused(reply.error)
+  newGroup.value = ''
+  emit('changed')
+}
+/** Sends one tick alone, so that ticks in quick succession do not undo each other. */
+async function toggle(l: LearnerRow, groupId: GroupId, isIn: boolean): Promise<void> {
+  const reply = await call(SetMember, {
+    params: { classId: props.page.id },
+    body: { groupId, learnerId: l.id, isIn },
   })
   if (!reply.ok) tell.refused(reply.error)
-  else {
-    newGroup.value = ''
-    emit('changed')
-  }
+  emit('changed')
 }
-const toggle = (l: LearnerRow, g: ClassPage['groups'][number]) =>
-  keep(
-    g.id,
-    g.name,
-    l.groupIds.includes(g.id) ? membersOf(g.id).filter((id) => id !== l.id) : [...membersOf(g.id), l.id],
-  )
 function edit(l: LearnerRow): void {
   editing.value = editing.value === l.id ? null : l.id
   extra.value = {
@@ -77,11 +80,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
         placeholder="Find a learner"
         aria-label="Find a learner"
       />
-      <form
-        v-if="page.mayRun"
-        class="flex gap-1.5 items-center"
-        @submit.prevent="newGroup.trim() && keep(null, newGroup.trim(), [])"
-      >
+      <form v-if="page.mayRun" class="flex gap-1.5 items-center" @submit.prevent="addGroup">
         <UInput
           v-model="newGroup"
           maxlength="40"
@@ -111,12 +110,11 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
               <th scope="row" class="font-semibold">{{ l.name }}</th>
               <td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
               <td v-for="g in page.groups" :key="g.id" class="group">
-                <input
-                  type="checkbox"
-                  :checked="l.groupIds.includes(g.id)"
+                <UCheckbox
+                  :model-value="l.groupIds.includes(g.id)"
                   :disabled="!page.mayRun"
                   :aria-label="`${l.name} in ${g.name}`"
-                  @change="toggle(l, g)"
+                  @update:model-value="toggle(l, g.id, $event === true)"
                 />
               </td>
               <td>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { ref, watch } from 'vue'
+
+/** Outside text, typed, pasted or from a file. */
 const text = defineModel<string>({ required: true })
 const props = defineProps<{
   label: string
@@ -8,15 +11,14 @@ const props = defineProps<{
   mostBytes: number
 }>()
 const emit = defineEmits<{ tooLarge: [] }>()
+const file = ref<File | null>(null)
 
-async function read(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  if (file.size > props.mostBytes) emit('tooLarge')
-  else text.value = await file.text()
-  input.value = ''
-}
+watch(file, async (chosen) => {
+  if (!chosen) return
+  if (chosen.size > props.mostBytes) emit('tooLarge')
+  else text.value = await chosen.text()
+  file.value = null
+})
 </script>
 
 <template>
@@ -29,29 +31,26 @@ async function read(event: Event): Promise<void> {
         class="font-mono"
         :ui="{ base: 'font-mono text-[0.85rem]' }"
     /></UFormField>
-    <label class="file"
-      ><UIcon name="i-lucide-file-up" class="size-4" aria-hidden="true" />or choose a file<input
-        type="file"
-        :accept="accept"
-        class="sr-only"
-        @change="read"
-    /></label>
+    <UFileUpload
+      v-model="file"
+      variant="button"
+      size="sm"
+      icon="i-lucide-file-up"
+      :accept="accept"
+      :label="`or choose a file: ${label}`"
+      class="justify-self-start"
+    >
+      <template #default="{ open }">
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-file-up"
+          :aria-label="`Choose a file: ${label}`"
+          @click="open()"
+          >or choose a file</UButton
+        >
+      </template>
+    </UFileUpload>
   </div>
 </template>
-
-<style scoped>
-.file {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
-  justify-self: start;
-  font-size: 0.88rem;
-  color: var(--ui-primary);
-  text-decoration: underline;
-  text-underline-offset: 2px;
-  cursor: pointer;
-}
-.file:has(:focus-visible) {
-  outline: 2px solid var(--ui-primary);
-}
-</style>

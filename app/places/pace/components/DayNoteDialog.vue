@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ClassId, IsoDay, YearId } from '#core/base'
+import { WHOLE_FROM } from '#core/calendar'
 import type { DayNote } from '#core/calendar'
 import type { PacingCommand } from '#core/pacing'
 import { useDesk } from '../stores/desk'
-import { readClock } from '~/shared/words/times'
+import ClockField from '~/shared/fields/ClockField.vue'
+import DayField from '~/shared/fields/DayField.vue'
+import { marksOf } from '~/shared/fields/marks'
+import { useToday } from '~/shared/session/today'
 
 const props = defineProps<{ on: IsoDay }>()
 const emit = defineEmits<{ close: [change: PacingCommand | null] }>()
@@ -23,21 +27,22 @@ const own = computed(() => desk.classes.filter((c) => c.mayChange))
 
 const kind = ref<DayNote['kind']>('closure')
 const name = ref('')
-const fromOn = ref<string>(props.on)
-const throughOn = ref<string>(props.on)
+const fromOn = ref<IsoDay>(props.on)
+const throughOn = ref<IsoDay>(props.on)
 const wholeSchool = ref(desk.mayEditYear)
 const classIds = ref<ClassId[]>(own.value.map((c) => c.id))
 const percent = ref(50)
-const [fromTime, untilTime] = [ref(''), ref('')]
+const fromMinute = ref<number | null>(null)
+const untilMinute = ref<number | null>(null)
+const today = useToday()
+const marks = computed(() => marksOf(desk.year))
+/** From this share a shortened meeting still counts as whole, by the year's own rule. */
+const wholeFrom = computed(() => Math.round((desk.year?.wholeFromRatio ?? WHOLE_FROM) * 100))
 const problem = ref('')
 const forAll = computed(() => kind.value !== 'event' && wholeSchool.value && desk.mayEditYear)
 
 function look(): void {
   if (!desk.year) return
-  if (!fromOn.value || !throughOn.value) {
-    problem.value = 'Give the first and the last day.'
-    return
-  }
   if (throughOn.value < fromOn.value) {
     problem.value = 'The last day is before the first. Correct one of them.'
     return
@@ -46,9 +51,11 @@ function look(): void {
     problem.value = 'Tick at least one class.'
     return
   }
-  const [fromMinute, untilMinute] = [readClock(fromTime.value), readClock(untilTime.value)]
-  const hasHours = kind.value === 'event' && fromMinute !== null && untilMinute !== null
-  if (hasHours && untilMinute <= fromMinute) {
+  const hours =
+    kind.value === 'event' && fromMinute.value !== null && untilMinute.value !== null
+      ? { fromMinute: fromMinute.value, untilMinute: untilMinute.value }
+      : null
+  if (hours && hours.untilMinute <= hours.fromMinute) {
     problem.value = 'The event ends before it begins. Correct one of the times.'
     return
   }
@@ -56,11 +63,11 @@ function look(): void {
     id: crypto.randomUUID(),
     kind: kind.value,
     name: name.value.trim() || (NAMES[kind.value]?.[0] ?? 'Closed'),
-    fromOn: fromOn.value as IsoDay,
-    throughOn: throughOn.value as IsoDay,
+    fromOn: fromOn.value,
+    throughOn: throughOn.value,
     classIds: forAll.value ? [] : classIds.value,
     ...(kind.value === 'short' ? { factorRatio: percent.value / 100 } : {}),
-    ...(hasHours ? { fromMinute, untilMinute } : {}),
+    ...hours,
   }
   emit('close', { kind: 'note', yearId: desk.year.id as YearId, from: null, to })
 }
@@ -104,33 +111,29 @@ function look(): void {
         </div>
         <div class="grid grid-cols-2 gap-3">
           <UFormField label="From"
-            ><UInput
+            ><DayField
               v-model="fromOn"
-              type="date"
               name="note-from"
+              :today="today"
               :min="desk.year?.firstOn"
               :max="desk.year?.lastOn"
-              class="w-full"
-              @change="
-                () => {
-                  if (throughOn < fromOn) throughOn = fromOn
-                }
-              "
+              :marks="marks"
+              @change="$event && throughOn < $event && (throughOn = $event)"
           /></UFormField>
           <UFormField label="Through"
-            ><UInput
+            ><DayField
               v-model="throughOn"
-              type="date"
               name="note-through"
+              :today="today"
               :min="fromOn"
               :max="desk.year?.lastOn"
-              class="w-full"
+              :marks="marks"
           /></UFormField>
         </div>
         <UFormField
           v-if="kind === 'short'"
           label="How much of each meeting is left"
-          help="Below 60 % a meeting counts as a half"
+          :help="`Below ${wholeFrom} % a meeting counts as a half`"
           ><div class="flex items-center gap-2">
             <UInput
               v-model.number="percent"
@@ -145,21 +148,22 @@ function look(): void {
         >
         <div v-if="kind === 'event'" class="grid grid-cols-2 gap-3">
           <UFormField label="From, if not all day"
-            ><UInput v-model="fromTime" type="time" class="w-full" /></UFormField
-          ><UFormField label="Until"><UInput v-model="untilTime" type="time" class="w-full" /></UFormField>
+            ><ClockField v-model="fromMinute" may-be-empty /></UFormField
+          ><UFormField label="Until"><ClockField v-model="untilMinute" may-be-empty /></UFormField>
         </div>
         <fieldset class="grid gap-1 text-sm">
           <legend class="font-semibold mb-1">For</legend>
-          <label v-if="desk.mayEditYear && kind !== 'event'" class="flex gap-2"
-            ><input v-model="wholeSchool" type="checkbox" class="accent-(--ui-primary)" /> The whole
-            school</label
-          >
-          <template v-if="!forAll"
-            ><label v-for="c in own" :key="c.id" class="flex gap-2"
-              ><input v-model="classIds" type="checkbox" :value="c.id" class="accent-(--ui-primary)" />
-              {{ c.name }}</label
-            ></template
-          >
+          <UCheckbox
+            v-if="desk.mayEditYear && kind !== 'event'"
+            v-model="wholeSchool"
+            label="The whole school"
+          />
+          <UCheckboxGroup
+            v-if="!forAll"
+            v-model="classIds"
+            :items="own.map((c) => ({ value: c.id, label: c.name }))"
+            aria-label="Classes"
+          />
         </fieldset>
         <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
       </form>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { navigateTo, useOverlay } from '#imports'
+import { navigateTo } from '#imports'
 import { computed } from 'vue'
 import type { DeskColumn } from '../stores/deskColumn'
+import { useDialogs } from '~/shared/frame/dialogs'
 import FeedDialog from './FeedDialog.vue'
 import HistoryPanel from './HistoryPanel.vue'
 
 const props = defineProps<{ columns: readonly DeskColumn[] }>()
 const emit = defineEmits<{ agree: [] }>()
-const history = useOverlay().create(HistoryPanel, { destroyOnClose: true })
-const feed = useOverlay().create(FeedDialog, { destroyOnClose: true })
+const open = useDialogs()
+/** The entry of the menu that opened a dialog is gone when the dialog closes; the menu's button is not. */
+const toMenu = () => document.querySelector<HTMLElement>('[data-hook="desk-menu"]')
 const one = computed(() => (props.columns.length === 1 ? (props.columns[0] ?? null) : null))
 const query = computed(() => (one.value ? { class: one.value.of.id } : {}))
 
@@ -38,11 +40,15 @@ const items = computed(() => [
       onSelect: () => void navigateTo(`/classes/plan/${props.columns.find((c) => c.plan)?.plan?.id}`),
     },
     { label: 'Take this as the baseline', icon: 'i-lucide-flag', onSelect: () => emit('agree') },
-    { label: 'What was changed', icon: 'i-lucide-history', onSelect: () => void history.open() },
+    {
+      label: 'What was changed',
+      icon: 'i-lucide-history',
+      onSelect: () => void open(HistoryPanel, {}, toMenu),
+    },
     {
       label: 'Calendar files and feed',
       icon: 'i-lucide-calendar',
-      onSelect: () => void feed.open({ columns: props.columns }),
+      onSelect: () => void open(FeedDialog, { columns: props.columns }, toMenu),
     },
   ],
 ])

@@ -75,10 +75,10 @@ async function copy(path: string): Promise<void> {
           </div>
           <template v-if="c.of.mayChange">
             <div v-if="feeds[c.of.id]" class="flex flex-wrap items-center gap-2">
-              <input
-                class="code flex-1 min-w-40 bg-elevated px-2 py-1 rounded"
+              <UInput
+                class="code flex-1 min-w-40"
                 readonly
-                :value="full(feeds[c.of.id] ?? '')"
+                :model-value="full(feeds[c.of.id] ?? '')"
                 :aria-label="`Feed address of ${c.of.name}`"
                 data-hook="feed-address"
               /><UButton size="xs" @click="copy(feeds[c.of.id] ?? '')">Copy</UButton

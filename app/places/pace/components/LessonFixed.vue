@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { IsoDay, LessonId } from '#core/base'
+import type { Instant, IsoDay, LessonId } from '#core/base'
 import { fixedOf } from '#core/pacing'
 import type { FixedDate } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
+import DayField from '~/shared/fields/DayField.vue'
+import { marksOf } from '~/shared/fields/marks'
+import { useToday } from '~/shared/session/today'
 import { sayFixed } from '../words/steps'
 import { sayFinding } from '../words/ways'
 
-const props = defineProps<{ column: DeskColumn; lessonId: LessonId }>()
+const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
 const emit = defineEmits<{ fix: [to: FixedDate | 'free' | null] }>()
 const KINDS = [
   { label: 'on', value: 'on' },
@@ -21,22 +24,26 @@ const findings = computed(
   () => props.column.layout?.findings.filter((f) => f.lessonId === props.lessonId) ?? [],
 )
 const kind = ref<'on' | 'not-before' | 'not-after'>('on')
-const on = ref('')
+const on = ref<IsoDay | ''>('')
+/** The day it lies on now; without one, the first meeting that is still to come. */
+const proposed = computed<IsoDay | ''>(() => {
+  const { calendar, extents } = props.column
+  const extent = extents.get(props.lessonId)
+  const next = calendar.meetings.find((m) => m.endsAt > props.now) ?? calendar.meetings.at(-1)
+  return (extent ? calendar.meetings[extent.first] : next)?.on ?? ''
+})
 watch(
   () => [props.lessonId, props.column.of.id, fixed.value],
   () => {
-    const extent = props.column.extents.get(props.lessonId)
-    kind.value = fixed.value && fixed.value.kind !== 'within' ? fixed.value.kind : 'on'
-    on.value = fixed.value
-      ? fixed.value.kind === 'within'
-        ? fixed.value.fromOn
-        : fixed.value.on
-      : extent
-        ? (props.column.calendar.meetings[extent.first]?.on ?? '')
-        : ''
+    const at = fixed.value
+    kind.value = at && at.kind !== 'within' ? at.kind : 'on'
+    const known = at?.kind === 'within' ? at.fromOn : at?.on
+    on.value = known ?? proposed.value
   },
   { immediate: true },
 )
+const today = useToday()
+const marks = computed(() => marksOf(props.column.year, props.column.calendar))
 </script>
 
 <template>
@@ -55,19 +62,17 @@ watch(
     <form
       v-if="column.of.mayChange"
       class="flex flex-wrap items-center gap-1.5 mt-1"
-      @submit.prevent="on && emit('fix', { kind, on: on as IsoDay })"
+      @submit.prevent="on && emit('fix', { kind, on: on })"
     >
-      <select v-model="kind" class="field" aria-label="How it is fixed">
-        <option v-for="k in KINDS" :key="k.value" :value="k.value">{{ k.label }}</option>
-      </select>
-      <input
+      <USelect v-model="kind" size="xs" :items="[...KINDS]" class="w-28" aria-label="How it is fixed" />
+      <DayField
         v-model="on"
-        type="date"
-        class="field"
-        aria-label="Date"
+        label="Date"
+        name="lesson-fixed-on"
+        :today="today"
         :min="column.year?.firstOn"
         :max="column.year?.lastOn"
-        required
+        :marks="marks"
       />
       <UButton type="submit" size="xs" color="neutral" variant="outline" data-hook="fix">Fix</UButton>
       <UButton
@@ -82,14 +87,3 @@ watch(
     </form>
   </section>
 </template>
-
-<style scoped>
-.field {
-  border: 1px solid var(--ui-border-accented);
-  border-radius: var(--ui-radius);
-  background: var(--ui-bg);
-  color: var(--ui-text);
-  padding: 0.15rem 0.35rem;
-  font-size: 0.85rem;
-}
-</style>

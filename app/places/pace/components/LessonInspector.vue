@@ -175,7 +175,7 @@ const work = computed(() =>
       </ul>
     </section>
 
-    <LessonFixed :column="column" :lesson-id="lessonId" @fix="emit('fix', $event)" />
+    <LessonFixed :column="column" :lesson-id="lessonId" :now="now" @fix="emit('fix', $event)" />
 
     <section v-if="everywhere.length > 1" aria-label="This lesson in every class">
       <h3>In every class</h3>

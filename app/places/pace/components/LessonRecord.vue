@@ -32,6 +32,7 @@ const said = computed(() => {
     ? `Covered${last ? `, finished ${sayDay(last.on)}` : ''}, took ${took}.`
     : `Under way: ${took} held, ${meetingsOf(record.value.moreHalves)} more to come.`
 })
+const LENGTHS = Array.from({ length: 16 }, (_, i) => ({ label: sayMeetings(i + 1), value: i + 1 }))
 </script>
 
 <template>
@@ -60,9 +61,14 @@ const said = computed(() => {
       </div>
       <form class="flex items-center gap-2 text-sm" @submit.prevent="emit('record', { as: 'took', halves })">
         <label class="said" :for="`took-${lessonId}`">It took</label>
-        <select :id="`took-${lessonId}`" v-model.number="halves" class="took" data-hook="took">
-          <option v-for="n in 16" :key="n" :value="n">{{ sayMeetings(n) }}</option>
-        </select>
+        <USelect
+          :id="`took-${lessonId}`"
+          v-model="halves"
+          size="xs"
+          :items="LENGTHS"
+          class="w-36"
+          data-hook="took"
+        />
         <UButton type="submit" size="xs" color="neutral" variant="outline" data-hook="record-took"
           >Record</UButton
         >
@@ -70,13 +76,3 @@ const said = computed(() => {
     </div>
   </section>
 </template>
-
-<style scoped>
-.took {
-  border: 1px solid var(--ui-border-accented);
-  border-radius: var(--ui-radius);
-  background: var(--ui-bg);
-  color: var(--ui-text);
-  padding: 0.15rem 0.35rem;
-}
-</style>

@@ -1,4 +1,3 @@
-import { useOverlay } from '#imports'
 import type { Ref } from 'vue'
 import type { PacingCommand } from '#core/pacing'
 import type { ClassId, IsoDay, LessonId } from '#core/base'
@@ -9,6 +8,7 @@ import type { Selection } from '../desk/selection'
 import { useDesk } from '../stores/desk'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useRipple } from '../stores/ripple'
+import { useDialogs } from '~/shared/frame/dialogs'
 import { sayDay } from '~/shared/words/times'
 import { useOutcome } from './outcome'
 
@@ -22,8 +22,7 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   const desk = useDesk()
   const ripple = useRipple()
   const tellOutcome = useOutcome()
-  const loseDialog = useOverlay().create(LoseMeeting, { destroyOnClose: true })
-  const noteDialog = useOverlay().create(DayNoteDialog, { destroyOnClose: true })
+  const open = useDialogs()
 
   const columnOf = (id: ClassId) => desk.columns.find((c) => c.of.id === id)
   /** The lesson chosen, in a class the teacher may change. */
@@ -69,8 +68,7 @@ export function useDeskActs(selection: Ref<Selection | null>) {
   async function lose(classId: ClassId, { on, startMinute }: MeetingAt): Promise<void> {
     const column = columnOf(classId)
     if (!column?.of.mayChange) return
-    const why = (await loseDialog.open({ className: column.of.name, on, startMinute }).result) as
-      string | null | undefined
+    const why = await open<string>(LoseMeeting, { className: column.of.name, on, startMinute })
     if (!why) return
     const from = column.of.pacing.changes.find((c) => c.on === on && c.startMinute === startMinute) ?? null
     await propose(
@@ -95,7 +93,7 @@ export function useDeskActs(selection: Ref<Selection | null>) {
 
   /** Asks for a day note, then shows what it would move in every class. */
   async function announce(on: IsoDay): Promise<void> {
-    const change = (await noteDialog.open({ on }).result) as PacingCommand | null | undefined
+    const change = await open<PacingCommand>(DayNoteDialog, { on })
     if (change?.kind === 'note' && change.to)
       await propose(change, `${change.to.name}, ${sayDay(change.to.fromOn)}`)
   }

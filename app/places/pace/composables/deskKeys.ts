@@ -1,7 +1,9 @@
 import type { ComputedRef, Ref } from 'vue'
 import type { IsoDay } from '#core/base'
-import { acrossClasses, alongLessons, atDay } from '../desk/selection'
+import { acrossClasses, alongGround, alongLessons, atDay } from '../desk/selection'
 import type { Selection } from '../desk/selection'
+import { DESK_KEYS, actOf, keyNameOf } from '../keys'
+import type { DeskAct } from '../keys'
 import type { DeskColumn } from '../stores/deskColumn'
 import type { useDeskActs } from './deskActs'
 import type { useRecording } from './recording'
@@ -41,36 +43,39 @@ export function useDeskKeys({
   }
   const chosenColumn = () =>
     columns.value.find((c) => c.of.id === selection.value?.classId) ?? columns.value[0]
-  const STEPS: Record<string, () => void> = {
-    ArrowDown: () => go((at) => alongLessons(at, columns.value, 1)),
-    ArrowUp: () => go((at) => alongLessons(at, columns.value, -1)),
-    ArrowRight: () => go((at) => acrossClasses(at, columns.value, 1)),
-    ArrowLeft: () => go((at) => acrossClasses(at, columns.value, -1)),
-    'Shift+ArrowDown': () => void recording.shift(1),
-    'Shift+ArrowUp': () => void recording.shift(-1),
-    Home: () => {
+  const ACTS: Record<DeskAct, () => void> = {
+    later: () => go((at) => alongLessons(at, columns.value, 1)),
+    earlier: () => go((at) => alongLessons(at, columns.value, -1)),
+    'next-ground': () => go((at) => alongGround(at, columns.value, 1)),
+    'ground-before': () => go((at) => alongGround(at, columns.value, -1)),
+    'next-class': () => go((at) => acrossClasses(at, columns.value, 1)),
+    'class-before': () => go((at) => acrossClasses(at, columns.value, -1)),
+    'move-later': () => void recording.shift(1),
+    'move-earlier': () => void recording.shift(-1),
+    today: () => {
       const c = chosenColumn()
       if (c && today.value) void choose(atDay(c, today.value), true)
     },
-    '+': () => void acts.lengthen(1),
-    '=': () => void acts.lengthen(1),
-    '-': () => void acts.lengthen(-1),
-    '0': () => void acts.lengthen(null),
-    c: () => void recording.record({ as: 'covered' }),
-    v: () => void recording.record({ as: 'carried-over', moreHalves: 2 }),
-    f: () => void fixHere(),
-    l: () => void letGo(),
-    x: () => void loseChosen(),
-    b: () =>
-      selection.value?.kind === 'meeting' && void acts.giveBack(selection.value.classId, selection.value),
-    n: () => {
+    longer: () => void acts.lengthen(1),
+    shorter: () => void acts.lengthen(-1),
+    'as-planned': () => void acts.lengthen(null),
+    covered: () => void recording.record({ as: 'covered' }),
+    'carried-over': () => void recording.record({ as: 'carried-over', moreHalves: 2 }),
+    fix: () => void fixHere(),
+    'leave-out': () => void letGo(),
+    lose: () => void loseChosen(),
+    'give-back': () => {
+      const at = selection.value
+      if (at?.kind === 'meeting') void acts.giveBack(at.classId, at)
+    },
+    announce: () => {
       const on = dayOfSelection()
       if (on) void acts.announce(on)
     },
-    o: toggleOne,
-    a: () => void assignChosen(),
-    Enter: toDetails,
-    '?': openSheet,
+    'one-class': toggleOne,
+    assign: () => void assignChosen(),
+    details: toDetails,
+    sheet: openSheet,
   }
 
   function dayOfSelection(): IsoDay | null {
@@ -96,12 +101,10 @@ export function useDeskKeys({
   }
 
   return (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return
-    if (rippleKeys(event)) return
-    const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
-    const step = STEPS[event.shiftKey && name.startsWith('Arrow') ? `Shift+${name}` : name]
-    if (!step) return
+    if (event.ctrlKey || event.metaKey || event.altKey || rippleKeys(event)) return
+    const act = actOf(DESK_KEYS, keyNameOf(event))
+    if (!act) return
     event.preventDefault()
-    step()
+    ACTS[act]()
   }
 }

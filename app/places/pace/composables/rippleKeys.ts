@@ -1,4 +1,5 @@
 import { WAYS } from '#core/pacing'
+import { RIPPLE_KEYS, actOf, keyNameOf } from '../keys'
 import { useRipple } from '../stores/ripple'
 
 /** Whether a key belongs to the field, button or link that has the focus; Escape never does. */
@@ -10,17 +11,20 @@ export function belongsToFocus({ key, target }: KeyboardEvent): boolean {
   )
 }
 
-/** The keys of an open ripple: Enter makes the change, Escape drops it, 1 to 5 choose the way out. True when the key was one of them. */
+/** Obeys the keys of an open ripple; true when the key was one of them. */
 export function useRippleKeys(apply: () => void): (event: KeyboardEvent) => boolean {
   const ripple = useRipple()
   return (event) => {
     if (!ripple.isOpen || event.ctrlKey || event.metaKey || event.altKey) return false
-    const way = WAYS[Number(event.key) - 1]
-    const step = way ? () => ripple.choose(way) : { Enter: apply, Escape: ripple.close }[event.key]
-    if (!step) return false
+    const act = actOf(RIPPLE_KEYS, keyNameOf(event))
+    if (!act) return false
     event.preventDefault()
     event.stopPropagation()
-    step()
+    const way = WAYS[Number(event.key) - 1]
+    if (act === 'choose-way') {
+      if (way) ripple.choose(way)
+    } else if (act === 'make') apply()
+    else ripple.close()
     return true
   }
 }

@@ -10,7 +10,8 @@ import { deskWeeks } from './deskWeeks'
 import { meetingRows } from './meetingRows'
 import { addOnGround, agreeOn, changeLength, isStill, moveBefore, moveBy, moveToGround } from './moves'
 import { gist } from '../words/rippleGist'
-import { acrossClasses, alongLessons, atDay } from './selection'
+import { acrossClasses, alongGround, alongLessons, atDay } from './selection'
+import type { Selection } from './selection'
 import { sheetWeeks } from './sheet'
 
 const year = aYear({
@@ -291,5 +292,17 @@ describe('the term sheet', () => {
   it('leaves out reasons and what is not published in the learners’ copy', () => {
     const [first] = lines({ withWork: true, forLearners: true })
     expect(first?.[1]?.[1]).toEqual(['01 1 Lesson 1', '03 no class'])
+  })
+})
+
+describe('free and lost meetings by keys', () => {
+  it('are reached in order, forwards and back', () => {
+    // class B loses Thu 3 Sep; its plan is over by then, and later meetings are free
+    const lostOn = { kind: 'meeting', classId: b.of.id, on: '2026-09-03', startMinute: 540 }
+    expect(alongGround(lesson(b, '1'), [a, b], 1)).toEqual(lostOn)
+    const next = alongGround(lostOn as Selection, [a, b], 1)
+    expect(next).toMatchObject({ kind: 'meeting', on: '2026-09-08' })
+    expect(alongGround(next as Selection, [a, b], -1)).toEqual(lostOn)
+    expect(alongGround(lesson(b, '1'), [a, b], -1)).toBeNull()
   })
 })

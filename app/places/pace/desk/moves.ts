@@ -1,6 +1,14 @@
 import { asId } from '#core/base'
 import type { Instant, LessonId } from '#core/base'
-import { amountOf, baselineOf, blank, movedTo, recordLesson, typicalAmount } from '#core/pacing'
+import {
+  amountOf,
+  baselineOf,
+  blank,
+  isLessonAmount,
+  movedTo,
+  recordLesson,
+  typicalAmount,
+} from '#core/pacing'
 import type { Happened, PacingCommand, PlanLesson, SingleCommand } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
 
@@ -46,7 +54,7 @@ export function changeLength(
   const from = column.of.pacing.lengths[lessonId] ?? null
   const now = pending ? (pending.to ?? typicalAmount(lesson)) : amountOf(lesson, column.of.pacing.lengths)
   const wanted = by === null ? typicalAmount(lesson) : now + by * (inMinutes ? 5 : 1)
-  if (wanted < 1 || wanted > (inMinutes ? 2400 : 40)) return null
+  if (!isLessonAmount(lesson, wanted)) return null
   const to = wanted === typicalAmount(lesson) ? null : wanted
   if (to === from) return 'same'
   return {

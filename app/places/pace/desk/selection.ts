@@ -54,3 +54,31 @@ export function acrossClasses(at: Selection, columns: readonly DeskColumn[], ste
 export function atDay(column: DeskColumn, on: IsoDay): Selection | null {
   return lessonNear(column, on)
 }
+
+/** The next free or lost meeting of the class, seen from what is chosen. */
+export function alongGround(at: Selection, columns: readonly DeskColumn[], step: 1 | -1): Selection | null {
+  const column = columns.find((c) => c.of.id === at.classId)
+  const on = column && dayOf(at, column)
+  if (!column || !on) return null
+  const start = at.kind === 'meeting' ? at.startMinute : step > 0 ? -1 : 1440
+  const placeOf = (m: { readonly on: IsoDay; readonly startMinute: number }) =>
+    `${m.on} ${String(m.startMinute + 1).padStart(4, '0')}`
+  const here = placeOf({ on, startMinute: start })
+  const grounds = groundsOf(column).sort((a, b) => (placeOf(a) < placeOf(b) ? -step : step))
+  const next = grounds.find((m) => (step > 0 ? placeOf(m) > here : placeOf(m) < here))
+  return next ? { kind: 'meeting', classId: at.classId, on: next.on, startMinute: next.startMinute } : null
+}
+
+/** Meetings with free ground, and lost ones. */
+interface MeetingAt {
+  readonly on: IsoDay
+  readonly startMinute: number
+}
+function groundsOf(column: DeskColumn): MeetingAt[] {
+  return [...column.weeks.values()]
+    .flatMap((week) => week.stretches)
+    .flatMap((s): MeetingAt | MeetingAt[] => {
+      if (s.kind === 'stone') return []
+      return s.kind === 'lost' ? [s.lost] : (column.calendar.meetings[s.meeting] ?? [])
+    })
+}

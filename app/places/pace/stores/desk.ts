@@ -1,27 +1,33 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ClassId, PlanId, Result } from '#core/base'
-import { act as perform, singlesOf } from '#core/pacing'
 import type { PacingCommand, Plan } from '#core/pacing'
 import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
 import type { Desk, DeskClass, Replanned } from '#shared/contracts/pacing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'
-import { columnMaker, deskWith, stateOf } from './deskColumn'
+import { columnMaker, deskAfter } from './deskColumn'
 import type { DeskColumn } from './deskColumn'
 import { useMe } from '~/shared/session/me'
 
 /** The planning desk: what the server last said, laid out here with the same core. */
 export const useDesk = defineStore('desk', () => {
-  const desk = shallowRef<Desk | null>(null)
+  /** What the server last said. */
+  const said = shallowRef<Desk | null>(null)
+  /** Acts that were sent and are not yet answered, in order. */
+  const pending = shallowRef<readonly PacingCommand[]>([])
+  const stepping = ref(0)
   const problem = shallowRef<Refusal | null>(null)
-  const pending = ref(0)
+  /** What the server last said, with what is on its way already done; an act that fails is gone from here at once. */
+  const desk = computed(() =>
+    pending.value.reduce<Desk | null>((now, command) => deskAfter(now, command) ?? now, said.value),
+  )
   const hidden = ref<ReadonlySet<ClassId>>(new Set())
   /** The desk as a way out would leave it, while one is looked at. */
   const tried = shallowRef<Desk | null>(null)
 
   const loaded = computed(() => desk.value !== null)
-  const busy = computed(() => pending.value > 0)
+  const busy = computed(() => pending.value.length + stepping.value > 0)
   const mayEditYear = computed(() => desk.value?.mayEditYear ?? false)
   const year = computed(() => desk.value?.year ?? null)
   const plans = computed<readonly Plan[]>(() => desk.value?.plans ?? [])
@@ -46,20 +52,20 @@ export const useDesk = defineStore('desk', () => {
 
   /** Loads the desk, once unless asked `anew`. */
   async function load(anew = false): Promise<void> {
-    if (desk.value && !anew) return
+    if (said.value && !anew) return
     const reply = await call(ShowDesk)
     if (reply.ok) {
       useMe().hear(reply.value.now)
-      desk.value = reply.value
+      said.value = reply.value
       problem.value = null
     } else problem.value = reply.error
   }
 
   function take(done: Replanned): void {
-    const now = desk.value
+    const now = said.value
     if (!now) return
     const next = new Map(done.classes.map((c) => [c.id, c]))
-    desk.value = {
+    said.value = {
       ...now,
       steps: done.steps,
       year: done.year ?? now.year,
@@ -71,32 +77,27 @@ export const useDesk = defineStore('desk', () => {
 
   /** The desk as it would be after an act, computed here; null when the core refuses it. */
   function after(command: PacingCommand): Desk | null {
-    const now = desk.value
-    const isHere = new Set(now?.classes.map((c) => c.id))
-    if (!now?.year || singlesOf(command).some((c) => 'classId' in c && !isHere.has(c.classId))) return null
-    const next = perform(stateOf({ ...now, year: now.year }), command)
-    return next.ok ? deskWith(now, next.value) : null
+    return deskAfter(desk.value, command)
   }
 
-  /** Performs a planning act: shown at once, kept when the server agrees, put back when it does not. */
+  let sending: Promise<unknown> = Promise.resolve()
+  /** Performs a planning act: shown at once, kept when the server agrees, gone when it does not. Acts are sent one after the other. */
   async function act(command: PacingCommand): Promise<Result<Replanned, Refusal>> {
-    const before = desk.value
-    const guess = after(command)
-    if (guess) desk.value = guess
-    pending.value++
-    const reply = await call(DoCommand, { body: command })
-    pending.value--
-    if (reply.ok) take(reply.value)
-    else if (reply.error.code === 'pacing/changed-meanwhile') await load(true)
-    else if (desk.value === guess) desk.value = before
-    return reply
+    pending.value = [...pending.value, command]
+    const reply = sending.then(() => call(DoCommand, { body: command }))
+    sending = reply
+    const done = await reply
+    if (done.ok) take(done.value)
+    else if (done.error.code === 'pacing/changed-meanwhile') await load(true)
+    pending.value = pending.value.filter((c) => c !== command)
+    return done
   }
 
   /** Takes back, or does again, the last own act. */
   async function step(way: 'undo' | 'redo'): Promise<Result<Replanned | null, Refusal>> {
-    pending.value++
+    stepping.value++
     const reply = await call(way === 'undo' ? Undo : Redo)
-    pending.value--
+    stepping.value--
     if (reply.ok && reply.value) take(reply.value)
     else if (!reply.ok) await load(true)
     return reply

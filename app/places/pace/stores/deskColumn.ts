@@ -1,8 +1,8 @@
 import type { IsoDay, LessonId } from '#core/base'
 import { meetings } from '#core/calendar'
 import type { ClassCalendar, SchoolYear } from '#core/calendar'
-import { driftOn, extentsOf, layOut, sequenceOf, weekCells } from '#core/pacing'
-import type { Layout, PacingState, Plan, PlanLesson, WeekCell } from '#core/pacing'
+import { act, driftOn, extentsOf, layOut, sequenceOf, singlesOf, weekCells } from '#core/pacing'
+import type { Layout, PacingState, Plan, PlanLesson, WeekCell, PacingCommand } from '#core/pacing'
 import type { Desk, DeskClass } from '#shared/contracts/pacing'
 import { zoneNamed } from '~/shared/words/times'
 
@@ -86,4 +86,12 @@ export function deskWith(desk: Desk, next: PacingState): Desk {
     return pacing !== c.pacing || pattern !== c.pattern ? { ...c, pacing, pattern } : c
   })
   return { ...desk, year: next.year, plans: desk.plans.map((p) => next.plans.get(p.id) ?? p), classes }
+}
+
+/** The desk as it would be after an act; null when the core refuses it, or when it reaches a class that is not here. */
+export function deskAfter(desk: Desk | null, command: PacingCommand): Desk | null {
+  const isHere = new Set(desk?.classes.map((c) => c.id))
+  if (!desk?.year || singlesOf(command).some((c) => 'classId' in c && !isHere.has(c.classId))) return null
+  const next = act(stateOf({ ...desk, year: desk.year }), command)
+  return next.ok ? deskWith(desk, next.value) : null
 }

@@ -16,11 +16,12 @@ const hasOneRight = computed(() => fieldHolding(fields.value, 'option') !== null
 const typedFields = computed(() => typedFieldsOf(draft.value.kind))
 const wordsOf = (name: string) => ITEM_KIND_WORDS[draft.value.kind].fields[name] ?? { label: name }
 
-function setRight(at: number): void {
-  if (hasOneRight.value)
-    draft.value.options.forEach((o, i) => {
-      o.right = i === at
-    })
+/** Ticks an answer as right; where one answer is right, the others are not. */
+function setRight(at: number, isRight: boolean): void {
+  draft.value.options.forEach((o, i) => {
+    if (i === at) o.right = isRight
+    else if (hasOneRight.value && isRight) o.right = false
+  })
 }
 </script>
 
@@ -50,21 +51,10 @@ function setRight(at: number): void {
     <div v-if="hasOptions" class="grid gap-1.5">
       <p class="text-sm font-semibold">Answers <span class="said font-normal">tick what is right</span></p>
       <div v-for="(o, i) in draft.options" :key="i" class="flex gap-2 items-center">
-        <input
-          v-if="hasOneRight"
-          type="radio"
-          :name="`right-${number}`"
-          :checked="o.right"
+        <UCheckbox
+          :model-value="o.right"
           :aria-label="`Answer ${i + 1} is right`"
-          class="accent"
-          @change="setRight(i)"
-        />
-        <input
-          v-else
-          v-model="o.right"
-          type="checkbox"
-          :aria-label="`Answer ${i + 1} is right`"
-          class="accent"
+          @update:model-value="setRight(i, $event === true)"
         />
         <UInput v-model="o.text" :aria-label="`Answer ${i + 1}`" :name="`answer-${number}-${i + 1}`" />
       </div>
@@ -115,10 +105,5 @@ legend {
   font-weight: 650;
   font-family: var(--font-display);
   width: 100%;
-}
-.accent {
-  accent-color: var(--ui-primary);
-  width: 1.05rem;
-  height: 1.05rem;
 }
 </style>

@@ -25,8 +25,8 @@ export const useShelf = defineStore('shelf', () => {
   let loading: Promise<void> | null = null
   async function fetchShelf(): Promise<void> {
     const reply = await call(ShowShelf)
+    problem.value = reply.ok ? null : reply.error
     if (reply.ok) shelf.value = reply.value
-    else problem.value = reply.error
     loading = null
   }
   /** Loads once unless asked `anew`; who asks meanwhile waits for the same answer. */

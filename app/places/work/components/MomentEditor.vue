@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import type { IsoDay, LessonId } from '#core/base'
 import type { Anchor, Moment, WindowField } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
-import { clockText, readClock } from '~/shared/words/times'
+import ClockField from '~/shared/fields/ClockField.vue'
+import DayField from '~/shared/fields/DayField.vue'
+import type { DayMarks } from '~/shared/fields/DayField.vue'
 
 export interface LessonChoice {
   readonly label: string
@@ -14,6 +16,7 @@ const props = defineProps<{
   lessons: readonly LessonChoice[]
   start: LessonId | null
   today: IsoDay
+  marks?: DayMarks
   inherits?: boolean
 }>()
 /** undefined: as for everyone (only where `inherits`); null: absent. */
@@ -60,10 +63,13 @@ const AT = [
 const at = computed(() =>
   anchor.value && typeof anchor.value.at === 'object' ? 'time' : (anchor.value?.at as string),
 )
-function setDate(text: string): void {
+function setDate(on: IsoDay | '' | null | undefined): void {
   const m = moment.value
-  if (/^\d{4}-\d{2}-\d{2}$/.test(text) && m && m.kind !== 'anchor')
-    moment.value = { ...m, on: text as IsoDay }
+  if (on && m && m.kind !== 'anchor') moment.value = { ...m, on }
+}
+function setTime(minuteOfDay: number | null | undefined): void {
+  const m = moment.value
+  if (typeof minuteOfDay === 'number' && m?.kind === 'time') moment.value = { ...m, minuteOfDay }
 }
 </script>
 
@@ -115,34 +121,32 @@ function setDate(text: string): void {
             patch({ at: $event === 'time' ? { minuteOfDay: 960 } : ($event as 'class-start') })
           "
         />
-        <UInput
+        <ClockField
           v-if="typeof anchor.at === 'object'"
-          type="time"
-          class="!w-28"
-          :model-value="clockText(anchor.at.minuteOfDay)"
-          aria-label="Time"
-          @update:model-value="patch({ at: { minuteOfDay: readClock(String($event)) ?? 960 } })"
+          class="w-28"
+          :model-value="anchor.at.minuteOfDay"
+          label="Time"
+          @update:model-value="patch({ at: { minuteOfDay: $event ?? 960 } })"
         />
       </div>
       <p class="said">Each class gets its own moment, and it moves when the plan moves.</p>
     </template>
     <div v-else-if="moment" class="flex gap-1.5">
-      <UInput
-        type="date"
-        :model-value="(moment as { on: string }).on"
-        aria-label="Date"
-        data-hook="date"
-        @update:model-value="setDate(String($event))"
+      <DayField
+        :model-value="moment.kind === 'anchor' ? null : moment.on"
+        label="Date"
+        name="moment-on"
+        :today="today"
+        :marks="marks"
+        class="flex-1"
+        @update:model-value="setDate"
       />
-      <UInput
+      <ClockField
         v-if="moment.kind === 'time'"
-        type="time"
-        :model-value="clockText(moment.minuteOfDay)"
-        aria-label="Time"
-        class="!w-32"
-        @update:model-value="
-          moment = { ...moment, minuteOfDay: readClock(String($event)) ?? moment.minuteOfDay } as Moment
-        "
+        :model-value="moment.minuteOfDay"
+        label="Time"
+        class="w-28"
+        @update:model-value="setTime"
       />
     </div>
     <p v-if="moment?.kind === 'day'" class="said">

@@ -54,36 +54,45 @@ function toggle(key: string): void {
         />
         <div class="max-h-84 overflow-auto grid gap-1" data-hook="recipients">
           <h3 v-if="classes.length">Classes</h3>
-          <label v-for="c in classes" :key="c.id" class="row"
-            ><input
-              type="checkbox"
-              :checked="picked.has(`class ${c.id}`)"
-              @change="toggle(`class ${c.id}`)"
-            /><span>{{ c.name }}</span
-            ><span class="said">{{ c.learners.length }}</span></label
+          <UCheckbox
+            v-for="c in classes"
+            :key="c.id"
+            :model-value="picked.has(`class ${c.id}`)"
+            class="row"
+            @update:model-value="toggle(`class ${c.id}`)"
+            ><template #label
+              ><span>{{ c.name }}</span
+              ><span class="said">{{ c.learners.length }}</span></template
+            ></UCheckbox
           >
           <h3 v-if="groups.length">Groups</h3>
-          <label v-for="g in groups" :key="g.id" class="row"
-            ><input
-              type="checkbox"
-              :checked="picked.has(`group ${g.id}`)"
-              @change="toggle(`group ${g.id}`)"
-            /><span
-              >{{ g.name }} <span class="said">{{ g.of }}</span></span
-            ><span class="said">{{ g.learners }}</span></label
+          <UCheckbox
+            v-for="g in groups"
+            :key="g.id"
+            :model-value="picked.has(`group ${g.id}`)"
+            class="row"
+            @update:model-value="toggle(`group ${g.id}`)"
+            ><template #label
+              ><span
+                >{{ g.name }} <span class="said">{{ g.of }}</span></span
+              ><span class="said">{{ g.learners }}</span></template
+            ></UCheckbox
           >
           <h3>Learners</h3>
           <p v-if="learners.length === 0" class="said">
             {{ word.trim().length < 2 ? 'Type two letters of a name.' : 'No learner has this name.' }}
           </p>
-          <label v-for="l in learners" :key="l.id + l.of" class="row"
-            ><input
-              type="checkbox"
-              :checked="picked.has(`learner ${l.id}`)"
-              @change="toggle(`learner ${l.id}`)"
-            /><span
-              >{{ l.name }} <span class="said">{{ l.of }}</span></span
-            ></label
+          <UCheckbox
+            v-for="l in learners"
+            :key="l.id + l.of"
+            :model-value="picked.has(`learner ${l.id}`)"
+            class="row"
+            @update:model-value="toggle(`learner ${l.id}`)"
+            ><template #label
+              ><span
+                >{{ l.name }} <span class="said">{{ l.of }}</span></span
+              ></template
+            ></UCheckbox
           >
         </div>
         <p class="said" role="status">{{ count(draft.targets.length, 'recipient') }} chosen</p>
@@ -93,19 +102,6 @@ function toggle(key: string): void {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  gap: 0.5rem;
-  align-items: baseline;
-  padding: 0.15rem 0.2rem;
-  cursor: pointer;
-}
-.row > span:nth-child(2) {
-  flex: 1;
-}
-.row input {
-  accent-color: var(--ui-primary);
-}
 h3 {
   padding-top: 0.3rem;
 }

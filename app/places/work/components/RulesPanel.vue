@@ -106,19 +106,15 @@ const PER_ITEMS = LATE_PER.map((value) => ({
           @update:model-value="patch({ answers: $event })"
       /></UFormField>
       <div class="grid gap-2">
-        <label class="flex gap-2 text-sm font-semibold"
-          ><input
-            type="checkbox"
-            class="accent-(--ui-primary)"
-            :checked="rules.late !== null"
-            @change="
-              patch({
-                late: rules.late ? null : { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
-              })
-            "
-          />
-          Late work loses points</label
-        >
+        <UCheckbox
+          label="Late work loses points"
+          :model-value="rules.late !== null"
+          @update:model-value="
+            patch({
+              late: $event ? { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 } : null,
+            })
+          "
+        />
         <template v-if="rules.late">
           <div class="flex gap-1.5">
             <UInput

@@ -37,7 +37,17 @@ function begin(part: PlanPart, unitId: string): void {
       units: props.plan.units.map((u, i) => (i >= at ? { ...u, partId: part.id } : u)),
     })
 }
-const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
+const patch = (part: PlanPart, change: Partial<PlanPart>) =>
+  setParts(props.plan.parts.map((x) => (x.id === part.id ? { ...x, ...change } : x)))
+function rename(part: PlanPart, event: Event): void {
+  const title = (event.target as HTMLInputElement).value.trim()
+  if (title) patch(part, { title })
+}
+const termItems = (part: PlanPart) =>
+  Array.from({ length: Math.max(terms().length, part.term) }, (_, i) => ({
+    value: i + 1,
+    label: terms()[i]?.name ?? `term ${i + 1}`,
+  }))
 </script>
 
 <template>
@@ -47,38 +57,28 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
       A part is laid out on its own, in one term: what does not fit there is not pushed into the next.
     </p>
     <div v-for="(p, i) in plan.parts" :key="p.id" class="grid gap-1.5 border-b border-muted pb-2">
-      <input
-        class="field"
+      <UInput
         maxlength="60"
         aria-label="Name of the part"
-        :value="p.title"
-        @change="
-          text($event).trim() &&
-          setParts(plan.parts.map((x) => (x.id === p.id ? { ...x, title: text($event).trim() } : x)))
-        "
+        :model-value="p.title"
+        @change="rename(p, $event)"
       />
       <div class="grid grid-cols-2 gap-2">
-        <select
-          class="field"
+        <USelect
+          class="w-full"
           aria-label="Term"
-          :value="p.term"
-          @change="
-            setParts(plan.parts.map((x) => (x.id === p.id ? { ...x, term: Number(text($event)) } : x)))
-          "
-        >
-          <option v-for="n in Math.max(terms().length, p.term)" :key="n" :value="n">
-            {{ terms()[n - 1]?.name ?? `term ${n}` }}
-          </option>
-        </select>
-        <select
-          class="field"
+          :items="termItems(p)"
+          :model-value="p.term"
+          @update:model-value="patch(p, { term: $event })"
+        />
+        <USelect
+          class="w-full"
           aria-label="Begins with"
-          :value="plan.units.find((u) => u.partId === p.id)?.id ?? ''"
-          @change="begin(p, text($event))"
-        >
-          <option value="" disabled>begins with …</option>
-          <option v-for="u in plan.units" :key="u.id" :value="u.id">{{ u.number }} {{ u.title }}</option>
-        </select>
+          placeholder="begins with …"
+          :items="plan.units.map((u) => ({ value: u.id, label: `${u.number} ${u.title}` }))"
+          :model-value="plan.units.find((u) => u.partId === p.id)?.id"
+          @update:model-value="begin(p, $event)"
+        />
       </div>
       <UButton
         v-if="i === plan.parts.length - 1"
@@ -102,15 +102,3 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
     >
   </section>
 </template>
-
-<style scoped>
-.field {
-  border: 1px solid var(--ui-border-accented);
-  border-radius: var(--ui-radius);
-  background: var(--ui-bg);
-  color: var(--ui-text);
-  padding: 0.25rem 0.4rem;
-  width: 100%;
-  min-width: 0;
-}
-</style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { IsoDay } from '#core/base'
 import type { Rotation } from '#core/calendar'
+import DayField from '~/shared/fields/DayField.vue'
+import { useToday } from '~/shared/session/today'
 
 /** Days whose letter is set by hand; the count goes on from them. */
 const props = defineProps<{
@@ -15,7 +17,7 @@ const patch = (at: number, part: Partial<Rotation['overrides'][number]>) =>
     'change',
     props.overrides.map((o, i) => (i === at ? { ...o, ...part } : o)),
   )
-const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
+const today = useToday()
 </script>
 
 <template>
@@ -24,23 +26,22 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
       Letters set by hand <span class="said font-normal">the count goes on from such a day</span>
     </legend>
     <div v-for="(o, i) in overrides" :key="i" class="flex gap-2 items-center">
-      <input
-        type="date"
-        class="field"
+      <DayField
+        :model-value="o.on"
+        :label="`Day ${i + 1} with a letter by hand`"
+        :today="today"
         :min="firstOn"
         :max="lastOn"
-        :value="o.on"
-        :aria-label="`Day ${i + 1} with a letter by hand`"
-        @change="text($event) && patch(i, { on: text($event) as IsoDay })"
+        class="w-44"
+        @update:model-value="$event && patch(i, { on: $event })"
       />
-      <select
-        class="field"
-        :value="o.label"
+      <USelect
+        :model-value="o.label"
+        :items="[...labels]"
+        class="w-20"
         :aria-label="`Letter of day ${i + 1}`"
-        @change="patch(i, { label: text($event) })"
-      >
-        <option v-for="l in labels" :key="l" :value="l">{{ l }}</option>
-      </select>
+        @update:model-value="patch(i, { label: $event })"
+      />
       <UButton
         color="neutral"
         variant="ghost"
@@ -66,14 +67,3 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
     >
   </fieldset>
 </template>
-
-<style scoped>
-.field {
-  border: 1px solid var(--ui-border-accented);
-  border-radius: var(--ui-radius);
-  background: var(--ui-bg);
-  color: var(--ui-text);
-  padding: 0.25rem 0.4rem;
-  font-size: 0.9rem;
-}
-</style>
