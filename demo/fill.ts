@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { openStore } from '#db/client'
 import { clockAt } from '#standins/clock'
 import { seededIds } from '#standins/ids'
+import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
@@ -18,7 +19,7 @@ const store = await openStore({
   safeOnPowerLoss: false,
 })
 const clock = clockAt(instant(zoneOf(YEAR.zone).at(YEAR.firstOn, 0) - 3 * 86_400_000))
-const deps = { store, clock, ids: seededIds(SEED), passwords: scryptPasswords() }
+const deps = { store, clock, ids: seededIds(SEED), passwords: scryptPasswords(), holidays: publicHolidays() }
 await liveThrough(deps, await buildSchool(deps), clock)
 await store.settle()
 store.close()

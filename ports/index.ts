@@ -1,5 +1,5 @@
 /** Interfaces to the outside; the app decides at start which implementation stands behind each. */
-import type { Instant } from '#core/base'
+import type { Instant, IsoDay } from '#core/base'
 
 export interface Clock {
   readonly now: () => Instant
@@ -10,6 +10,30 @@ export interface Ids {
   readonly newId: () => string
   /** A class's joining code: short, without letters that are easily confused. */
   readonly newJoinCode: () => string
+}
+
+/** A public holiday: the days it takes, as a school would close on them. */
+export interface Holiday {
+  readonly name: string
+  readonly fromOn: IsoDay
+  readonly throughOn: IsoDay
+}
+export interface HolidayPlace {
+  readonly code: string
+  readonly name: string
+}
+/** Public holidays of countries and their regions. */
+export interface Holidays {
+  readonly countries: () => readonly HolidayPlace[]
+  /** Regions of a country by its code; empty where there are none, or no such country. */
+  readonly regions: (country: string) => readonly HolidayPlace[]
+  /** Public holidays that touch the days asked for, by date; empty for a place that is not known. */
+  readonly between: (
+    country: string,
+    region: string | null,
+    firstOn: IsoDay,
+    lastOn: IsoDay,
+  ) => readonly Holiday[]
 }
 
 /** Slow, salted password hashing. */

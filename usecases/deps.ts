@@ -1,4 +1,4 @@
-import type { Clock, Ids, Passwords } from '#ports'
+import type { Clock, Holidays, Ids, Passwords } from '#ports'
 import type { Store } from '#db/repositories'
 
 /** What every act may reach; built once at start. */
@@ -7,4 +7,5 @@ export interface Deps {
   readonly clock: Clock
   readonly ids: Ids
   readonly passwords: Passwords
+  readonly holidays: Holidays
 }

@@ -1,5 +1,7 @@
 /** School year, rotation and a class's own meetings; wall time to instants. */
 export { checkPattern, checkYear, inOrder } from './checkYear'
+export { countDays } from './countDays'
+export type { DayCount } from './countDays'
 export { schoolDays } from './dayLetters'
 export type { SchoolDay } from './dayLetters'
 export { WHOLE_FROM, lossesBetween, meetings } from './meetings'

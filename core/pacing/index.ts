@@ -27,6 +27,7 @@ export type {
   PlanLesson,
   PlanPart,
   PlanUnit,
+  Seen,
   Through,
   Weight,
 } from './plan'
@@ -67,4 +68,3 @@ export type { BadDay, ClassSide, Consequence, Ripple, RippleWay } from './ripple
 export { PRIOR_MEETINGS, forecaster, paceOf } from './forecast'
 export type { Band, Forecast, Forecaster, Pace } from './forecast'
 export type { PacingRefusal } from './refusals'
-export type { Seen } from './seen'

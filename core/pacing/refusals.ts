@@ -1,5 +1,5 @@
 import type { IsoDay, LessonId } from '../base'
-import type { Seen } from './seen'
+import type { Seen } from './plan/seen'
 
 /** Why a plan or a planning act is not accepted. */
 export type PacingRefusal =

@@ -3,6 +3,7 @@ import { openStore } from '#db/client'
 import { latestRecordedAt } from '#db/repositories'
 import { clockFrom, systemClock } from '#standins/clock'
 import { randomIds } from '#standins/ids'
+import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import type { Store } from '#db/repositories'
 import { readConfig } from '../config'
@@ -46,7 +47,7 @@ async function build(config: Config): Promise<ServerDeps> {
       ? systemClock()
       : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
   return {
-    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords() },
+    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(), holidays: publicHolidays() },
     secret: config.secret,
     demo: config.demoNow !== null,
   }

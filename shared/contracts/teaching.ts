@@ -1,7 +1,13 @@
 import { z } from 'zod'
 import type { BookId, ClassId, GroupId, IsoDay, LessonId, PlanId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
-import type { ClosureReading, OutlineReading, PlanTableReading, RosterReading } from '#core/formats'
+import type {
+  ClosureReading,
+  FoundClosure,
+  OutlineReading,
+  PlanTableReading,
+  RosterReading,
+} from '#core/formats'
 import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
 import { calendarShapes } from '../shapes/calendar'
@@ -42,6 +48,22 @@ export const MakeYear = contract<{ readonly yearId: YearId }>()({
   method: 'POST',
   path: '/api/years',
   body: yearInput,
+})
+export interface HolidayOffer {
+  readonly countries: readonly { readonly code: string; readonly name: string }[]
+  readonly regions: readonly { readonly code: string; readonly name: string }[]
+  readonly holidays: readonly FoundClosure[]
+}
+/** Public holidays in a year, of a country and region. */
+export const OfferHolidays = contract<HolidayOffer>()({
+  method: 'GET',
+  path: '/api/holidays',
+  query: z.strictObject({
+    firstOn: day,
+    lastOn: day,
+    country: z.string().max(8).optional(),
+    region: z.string().max(8).optional(),
+  }),
 })
 /** Dry run: what an .ics file would add as closures. Nothing is changed. */
 export const ReadClosures = contract<ClosureReading>()({

@@ -209,6 +209,11 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, H, H, D],
   },
   {
+    route: 'GET /api/holidays?firstOn=2026-08-24&lastOn=2027-06-11',
+    file: 'holidays.get.ts',
+    expected: [S, D, D, I, I, I, I],
+  },
+  {
     route: 'POST /api/classes/CLASS/groups',
     file: 'classes/[classId]/groups.post.ts',
     body: { groupId: null, name: 'G', learnerIds: ['nobody'] },

@@ -14,7 +14,7 @@ export const MAY: Record<
     packages: [/^drizzle-orm/, /^@libsql\/client$/, /^zod$/, /^node:/],
   },
   usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
-  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/] },
+  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/, /^date-holidays$/] },
   server: {
     folders: ['core', 'shared', 'usecases', 'ports', 'server'],
     packages: [/^h3$/, /^nitropack\/runtime$/, /^zod$/, /^node:crypto$/],
@@ -29,6 +29,8 @@ export const MAY: Record<
       /^markdown-it$/,
       /^echarts/,
       /^@atlaskit\/pragmatic-drag-and-drop\//,
+      /^@internationalized\/date$/,
+      /^chrono-node\/en$/,
     ],
   },
 }

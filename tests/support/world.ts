@@ -13,6 +13,7 @@ import { addResource, learnersOf, plansById } from '#db/repositories'
 import type { Store } from '#db/repositories'
 import { clockAt } from '#standins/clock'
 import { randomIds } from '#standins/ids'
+import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import { joinClass, signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
@@ -50,7 +51,11 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
   const store = await openStore({ url: file, migrationsFolder: MIGRATIONS })
   stores.push(store)
   const clock = clockAt(now)
-  return { deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(1024) }, clock, file }
+  return {
+    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(1024), holidays: publicHolidays() },
+    clock,
+    file,
+  }
 }
 
 const asActor = (user: {

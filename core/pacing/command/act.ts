@@ -3,9 +3,8 @@ import type { ClassId, PlanId, Result } from '../../base'
 import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
 import type { CalendarRefusal, PatternRow, SchoolYear } from '../../calendar'
 import { checkPlan } from '../plan'
-import type { ClassPacing, Plan } from '../plan'
+import type { ClassPacing, Plan, Seen } from '../plan'
 import type { PacingRefusal } from '../refusals'
-import type { Seen } from '../seen'
 import { applyToClass, same, singlesOf } from './command'
 import type {
   ClassCommand,

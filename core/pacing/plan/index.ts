@@ -15,3 +15,4 @@ export type {
   PlanUnit,
   Weight,
 } from './types'
+export type { Seen } from './seen'

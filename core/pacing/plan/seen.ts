@@ -1,5 +1,5 @@
-import type { DayNote, MeetingChange, SchoolYear } from '../calendar'
-import type { LessonLength, PlanLesson } from './plan'
+import type { DayNote, MeetingChange, SchoolYear } from '../../calendar'
+import type { LessonLength, PlanLesson } from './types'
 
 /** One side of a change that somebody else made meanwhile: what the teacher saw, or what is there now. */
 export type Seen =
