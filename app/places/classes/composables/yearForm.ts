@@ -1,9 +1,9 @@
 import { computed, ref } from 'vue'
-import { isoDay } from '#core/base'
 import type { IsoDay, Weekday, YearId } from '#core/base'
 import { checkYear } from '#core/calendar'
 import type { DayNote, SchoolYear, Term } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
+import { aNote, proposedYear, withClosures } from '../yearParts'
 
 type Fields = { -readonly [K in keyof Omit<SchoolYear, 'id' | 'rotation'>]: SchoolYear[K] }
 
@@ -37,19 +37,8 @@ export function useYearForm() {
     overrides.value = rotation?.overrides ?? []
     shown.value = JSON.stringify(next.value)
   }
-  /** A year such as most schools have, beginning in the August before or after. */
-  function propose(today: IsoDay, zone: string): void {
-    const start = Number(today.slice(0, 4)) - (today.slice(5) < '05-01' ? 1 : 0)
-    const [firstOn, lastOn] = [isoDay(`${start}-08-24`), isoDay(`${start + 1}-06-11`)]
-    fields.value = {
-      name: `${start}/${String(start + 1).slice(2)}`,
-      zone,
-      firstOn,
-      lastOn,
-      weekdays: [1, 2, 3, 4, 5],
-      terms: [{ name: 'Whole year', firstOn, lastOn }],
-      notes: [],
-    }
+  const propose = (today: IsoDay, zone: string) => {
+    fields.value = proposedYear(today, zone)
   }
   function put(part: Partial<Fields>): void {
     if (fields.value) fields.value = { ...fields.value, ...part }
@@ -72,31 +61,14 @@ export function useYearForm() {
   function addNote(part: Partial<DayNote> = {}): void {
     const on = fields.value?.notes.at(-1)?.throughOn ?? fields.value?.firstOn
     if (!on) return
-    const note: DayNote = {
-      id: noteId(),
-      kind: 'closure',
-      name: 'Closed',
-      fromOn: on,
-      throughOn: on,
-      classIds: [],
-      ...part,
-    }
-    setNotes([...(fields.value?.notes ?? []), note])
+    setNotes([...(fields.value?.notes ?? []), aNote(noteId(), on, part)])
   }
   /** Takes in closures that are not there yet, by date; how many were new. */
   function takeIn(closures: readonly FoundClosure[]): number {
-    const notes = fields.value?.notes ?? []
-    const have = new Set(notes.map((n) => `${n.name} ${n.fromOn}`))
-    const fresh = closures.filter((c) => !have.has(`${c.name} ${c.fromOn}`))
-    const added = fresh.map((c): DayNote => ({
-      id: noteId(),
-      kind: 'closure',
-      ...c,
-      name: c.name.slice(0, 80),
-      classIds: [],
-    }))
-    setNotes([...notes, ...added].sort((a, b) => (a.fromOn < b.fromOn ? -1 : 1)))
-    return fresh.length
+    const before = fields.value?.notes ?? []
+    const after = withClosures(before, closures, noteId)
+    setNotes(after)
+    return after.length - before.length
   }
 
   return {
