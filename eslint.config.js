@@ -8,6 +8,30 @@ export default tseslint.config(
   ...vue.configs['flat/recommended'],
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
   {
+    // rules that need to know types
+    files: ['**/*.ts', '**/*.vue'],
+    ignores: ['*.config.ts'],
+    languageOptions: {
+      parserOptions: {
+        project: [
+          './core/tsconfig.json',
+          './usecases/tsconfig.json',
+          './tsconfig.node.json',
+          './tests/e2e/tsconfig.json',
+          './.nuxt/tsconfig.app.json',
+          './.nuxt/tsconfig.server.json',
+        ],
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/no-unnecessary-condition': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+    },
+  },
+  {
     rules: {
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-explicit-any': 'error',

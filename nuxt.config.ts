@@ -48,7 +48,8 @@ export default defineNuxtConfig({
     '#db': here('./db'),
     '#usecases': here('./usecases'),
   },
-  // every name is imported where it is used, so that nothing of the framework can slip into core, db or usecases
+  // every name is imported where it is used, so that nothing of the framework can slip into core, db or
+  // usecases
   imports: { autoImport: false },
   components: { dirs: [] },
   ui: {
@@ -80,7 +81,8 @@ export default defineNuxtConfig({
   },
   experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },
   hooks: {
-    // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's first load
+    // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's
+    // first load
     'build:manifest': (manifest) => {
       for (const file of Object.values(manifest)) file.dynamicImports = []
     },

@@ -50,16 +50,21 @@ async function threeMore(address: string): Promise<void> {
   }
 }
 
-/** From opening the address to this week's stones of all classes on the screen, scrolled to, and painted, in milliseconds. */
+/**
+ * From opening the address to this week's stones of all classes on the screen, scrolled to, and painted, in
+ * milliseconds.
+ */
 async function paint(page: Page, address: string): Promise<number> {
   await page.goto(`${address}/pace`, { waitUntil: 'domcontentloaded' })
   // as text, since the names that a build adds are not known in the page
   return page.evaluate(`new Promise((resolve) => {
     const shown = () => {
       const cells = [...document.querySelectorAll('.row.current .cell')]
-      return cells.length === 8 && cells.every(c => c.querySelector('.stretch') && c.getBoundingClientRect().top < innerHeight && c.getBoundingClientRect().top > 0)
+      const inSight = (c) => c.getBoundingClientRect().top < innerHeight && c.getBoundingClientRect().top > 0
+      return cells.length === 8 && cells.every((c) => c.querySelector('.stretch') && inSight(c))
     }
-    const look = () => (shown() ? requestAnimationFrame(() => setTimeout(() => resolve(performance.now()))) : requestAnimationFrame(look))
+    const painted = () => requestAnimationFrame(() => setTimeout(() => resolve(performance.now())))
+    const look = () => (shown() ? painted() : requestAnimationFrame(look))
     look()
   })`) as Promise<number>
 }
@@ -70,7 +75,8 @@ async function keyToStone(page: Page): Promise<number> {
   await page.evaluate(`window.took = new Promise((resolve) => {
     window.addEventListener('keydown', () => {
       const start = performance.now()
-      const look = () => (document.querySelector('button.ghost') ? setTimeout(() => resolve(performance.now() - start)) : requestAnimationFrame(look))
+      const painted = () => setTimeout(() => resolve(performance.now() - start))
+      const look = () => (document.querySelector('button.ghost') ? painted() : requestAnimationFrame(look))
       requestAnimationFrame(look)
     }, { once: true, capture: true })
   }); 0`)
@@ -140,7 +146,9 @@ export async function deskBench(): Promise<Line[]> {
         what: 'a key press to the moved stones',
         medianMs: median(keys),
         bar: 'under 100 ms',
-        note: `slowest of ${keys.length}: ${Math.max(...keys).toFixed(0)} ms; the first after loading: ${median(firsts).toFixed(0)} ms`,
+        note:
+          `slowest of ${keys.length}: ${Math.max(...keys).toFixed(0)} ms; the first ` +
+          `after loading: ${median(firsts).toFixed(0)} ms`,
       },
     ]
   } finally {

@@ -46,7 +46,10 @@ export function lessons(count: number): PlanLesson[] {
   }))
 }
 
-/** The least that has to be done: first and last meeting of each lesson over typed arrays, in halves; no objects, no reasons. */
+/**
+ * The least that has to be done: first and last meeting of each lesson over typed arrays, in halves; no
+ * objects, no reasons.
+ */
 function minimalLoop(lengths: Uint8Array, capacities: Uint8Array): Uint16Array {
   const out = new Uint16Array(lengths.length * 2)
   let meeting = 0
@@ -103,13 +106,17 @@ export function layOutBench(): Line[] {
       what: 'lay 160 lessons on 180 days, 6 classes',
       medianMs: ours.medianMs,
       bar: 'under 1.5 ms',
-      note: `${(ours.medianMs / loop.medianMs).toFixed(0)}× of a minimal loop over typed arrays (${(loop.medianMs * 1000).toFixed(1)} µs)`,
+      note:
+        `${(ours.medianMs / loop.medianMs).toFixed(0)}× of a minimal loop over ` +
+        `typed arrays (${(loop.medianMs * 1000).toFixed(1)} µs)`,
     },
     {
       what: 'the same in a spreadsheet engine, one more closure',
       medianMs: sheet.oneMoreClosureMs,
       bar: 'at least 100× ours',
-      note: `${(sheet.oneMoreClosureMs / ours.medianMs).toFixed(0)}× ours; building the sheet ${sheet.buildMs.toFixed(0)} ms`,
+      note:
+        `${(sheet.oneMoreClosureMs / ours.medianMs).toFixed(0)}× ours; building ` +
+        `the sheet ${sheet.buildMs.toFixed(0)} ms`,
     },
     {
       what: 'growth at 1×, 4×, 16×',

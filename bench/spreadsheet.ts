@@ -1,6 +1,9 @@
 import { HyperFormula } from 'hyperformula'
 
-/** The chain a teacher would build in a spreadsheet: each lesson starts the school day after the one before, closures in a list. */
+/**
+ * The chain a teacher would build in a spreadsheet: each lesson starts the school day after the one before,
+ * closures in a list.
+ */
 export function spreadsheet(
   classes: number,
   lessons: number,

@@ -14,7 +14,10 @@ export interface OpenOptions {
   readonly migrationsFolder: string
   /** How long one statement waits for another process's lock; milliseconds. */
   readonly busyTimeoutMs?: number
-  /** False only for files that can be made again, such as the demo's. Default true: every commit is on the disk before it is acknowledged. */
+  /**
+   * False only for files that can be made again, such as the demo's. Default true: every commit is on the
+   * disk before it is acknowledged.
+   */
   readonly safeOnPowerLoss?: boolean
 }
 
@@ -43,8 +46,10 @@ async function setPragmas(client: Client, timeout: number, safe: boolean): Promi
 }
 
 /**
- * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on a connection
- * that has once been busy and then acknowledges what it loses, so the connection is renewed before anything else happens on it.
+ * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on
+ * a connection
+ * that has once been busy and then acknowledges what it loses, so the connection is renewed before anything
+ * else happens on it.
  */
 export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T>) => Promise<T> {
   let last: Promise<unknown> = Promise.resolve()
@@ -75,7 +80,10 @@ function addressOf(url: string): { readonly url: string; readonly file: string |
   return { url: pathToFileURL(file).href, file }
 }
 
-/** Opens (and where needed creates and migrates) the database. Throws with a plain message when the file cannot be used. */
+/**
+ * Opens (and where needed creates and migrates) the database. Throws with a plain message when the file
+ * cannot be used.
+ */
 export async function openStore(options: OpenOptions): Promise<Store> {
   const { url, file } = addressOf(options.url)
   if (file && !existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true })
@@ -126,7 +134,10 @@ interface MigrationList {
   readonly entries: readonly { readonly tag: string }[]
 }
 
-/** Applies what is missing, in order, inside one write transaction: a second process waits for it and then finds nothing to do. */
+/**
+ * Applies what is missing, in order, inside one write transaction: a second process waits for it and then
+ * finds nothing to do.
+ */
 async function migrate(client: Client, folder: string): Promise<void> {
   const list = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as MigrationList
   const tx = await client.transaction('write')

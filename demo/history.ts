@@ -43,7 +43,10 @@ export type Demo = DemoSchool & {
 const zone = zoneOf(YEAR.zone)
 const until = parseInstant(DEMO_NOW) as Instant
 
-/** Nine weeks as they would have happened, day by day through the use-cases: planning, publishing, learners at work. */
+/**
+ * Nine weeks as they would have happened, day by day through the use-cases: planning, publishing, learners at
+ * work.
+ */
 export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['clock']): Promise<void> {
   const plans = await plansById(deps.store.read, [...school.plans.values()])
   const lessons = new Map(
@@ -205,7 +208,10 @@ const personOf = (id: UserId): SimulatedLearner => {
   return known
 }
 
-/** The instant at which a learner does a piece for the nth time, or null: by diligence, mostly before it is due, sometimes late. */
+/**
+ * The instant at which a learner does a piece for the nth time, or null: by diligence, mostly before it is
+ * due, sometimes late.
+ */
 function momentFor(row: LearnerWork, nth: number): Instant | null {
   const random = seededRandom(seedOf(`${row.learnerId} ${row.assignmentId} ${nth}`))
   const { opens, due, closes } = row.terms

@@ -111,7 +111,10 @@ export async function recordDay({ deps, teacher, classes }: Demo): Promise<void>
   }
 }
 
-/** Records the section's next lesson once its laid-out meetings are over: finished, or carried over where it takes longer. */
+/**
+ * Records the section's next lesson once its laid-out meetings are over: finished, or carried over where it
+ * takes longer.
+ */
 async function recordNext(deps: Deps, teacher: Actor, section: string, classId: ClassId): Promise<boolean> {
   const record = (await classById(deps.store.read, classId)) as ClassRecord
   const { plan, layout, calendar } = (await groundsOf(deps.store.read, [record])).get(classId) as ClassGround

@@ -7,7 +7,10 @@ export function systemClock(): Clock {
   return { now: () => instant(Date.now()) }
 }
 
-/** A clock that starts at a chosen instant and runs on from there, so that a demo always opens on the same day. */
+/**
+ * A clock that starts at a chosen instant and runs on from there, so that a demo always opens on the same
+ * day.
+ */
 export function clockFrom(start: Instant, monotonicMs: () => number = () => performance.now()): Clock {
   const began = monotonicMs()
   return { now: () => instant(Math.floor(start + monotonicMs() - began)) }

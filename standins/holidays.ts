@@ -8,7 +8,9 @@ const placesIn = (names: Readonly<Record<string, string>> | undefined): readonly
     .map(([code, name]) => ({ code, name }))
     .sort((a, b) => (a.name < b.name ? -1 : 1))
 
-/** Public holidays from the date-holidays package, which ships its data (CC BY-SA 3.0, date-holidays authors). */
+/**
+ * Public holidays from the date-holidays package, which ships its data (CC BY-SA 3.0, date-holidays authors).
+ */
 export function publicHolidays(): Holidays {
   const all = new Calendar()
   return {
@@ -18,7 +20,7 @@ export function publicHolidays(): Holidays {
     between: (country, region, firstOn, lastOn) => {
       const calendar = region === null ? new Calendar(country) : new Calendar(country, region)
       const years = yearsBetween(firstOn, lastOn)
-      const found = years.flatMap((year) => calendar.getHolidays(year, 'en') ?? [])
+      const found = years.flatMap((year) => calendar.getHolidays(year, 'en'))
       return found
         .filter((h) => h.type === 'public')
         .flatMap((h): readonly Holiday[] => {

@@ -19,7 +19,10 @@ export function simulatedLearner(seed: number): SimulatedLearner {
   return { ability, diligenceRatio: Math.min(0.99, 0.86 + 0.07 * ability + 0.08 * random()), random }
 }
 
-/** Chance of a right answer: a logistic curve over ability and difficulty (1 to 5), with `practice` for later tries. */
+/**
+ * Chance of a right answer: a logistic curve over ability and difficulty (1 to 5), with `practice` for later
+ * tries.
+ */
 export function chanceRight(
   learner: Pick<SimulatedLearner, 'ability'>,
   difficulty: number,

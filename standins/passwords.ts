@@ -20,7 +20,8 @@ export function scryptPasswords(cost = 16_384): Passwords {
   return {
     hash: async (password) => {
       const salt = randomBytes(16)
-      return `scrypt$${cost}$${salt.toString('base64url')}$${(await derive(password, salt, cost)).toString('base64url')}`
+      const key = await derive(password, salt, cost)
+      return `scrypt$${cost}$${salt.toString('base64url')}$${key.toString('base64url')}`
     },
     matches: async (password, hash) => {
       const parts = SHAPE.exec(hash)

@@ -36,9 +36,13 @@ const isHouse = ({ path }: Source) =>
 const sources = everything.filter(isHouse)
 const known = new Set(sources.map((s) => s.path))
 
-const IMPORT =
-  /^\s*(?:import|export)\s[^'"]*?from\s+['"]([^'"]+)['"]|^\s*import\s+['"]([^'"]+)['"]|import\(\s*['"]([^'"]+)['"]\s*\)/gm
-const importsOf = (text: string) => [...text.matchAll(IMPORT)].map((m) => m[1] ?? m[2] ?? m[3] ?? '')
+const IMPORTS = [
+  /^\s*(?:import|export)\s[^'"]*?from\s+['"]([^'"]+)['"]/gm,
+  /^\s*import\s+['"]([^'"]+)['"]/gm,
+  /import\(\s*['"]([^'"]+)['"]\s*\)/g,
+]
+const importsOf = (text: string) =>
+  IMPORTS.flatMap((pattern) => [...text.matchAll(pattern)].map((m) => m[1] ?? ''))
 
 /** The path an import means, without its ending; null for a package. */
 function pathOf(target: string, from: string): string | null {

@@ -1,6 +1,9 @@
 import type { Instant } from '../base'
 
-/** Why somebody is not let in, or may not do an act. What one may not see is 'not-found', so that nothing is given away. */
+/**
+ * Why somebody is not let in, or may not do an act. What one may not see is 'not-found', so that nothing is
+ * given away.
+ */
 export type AccessRefusal =
   | { readonly code: 'access/not-signed-in' }
   | { readonly code: 'access/denied' }

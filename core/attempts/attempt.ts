@@ -50,7 +50,10 @@ function inWindow(terms: TryTerms, now: Instant): AttemptRefusal | null {
   return null
 }
 
-/** Whether answers may still be saved or handed in at `now`; 30 s grace after a time limit, none after closing. */
+/**
+ * Whether answers may still be saved or handed in at `now`; 30 s grace after a time limit, none after
+ * closing.
+ */
 export function mayChange(attempt: TryFacts, terms: TryTerms, now: Instant): Result<true, AttemptRefusal> {
   if (attempt.submittedAt !== null) return refuse({ code: 'attempts/already-handed-in', field: 'attemptId' })
   if (terms.closesAt !== null && now >= terms.closesAt)
@@ -60,7 +63,10 @@ export function mayChange(attempt: TryFacts, terms: TryTerms, now: Instant): Res
   return ok(true)
 }
 
-/** When and why a try that is still in progress at `now` has to count as handed in, with what was saved; null while it may go on. */
+/**
+ * When and why a try that is still in progress at `now` has to count as handed in, with what was saved; null
+ * while it may go on.
+ */
 export function endingOf(
   attempt: TryFacts,
   terms: TryTerms,
@@ -91,7 +97,9 @@ export function checkAnswer(
     : refuse({ code: 'attempts/unknown-option', field: 'answer', itemId })
 }
 
-/** The items of one try in the learner's order: repeatable for the same assignment, learner and try number. */
+/**
+ * The items of one try in the learner's order: repeatable for the same assignment, learner and try number.
+ */
 export function orderItems<T>(
   items: readonly T[],
   order: AttemptRules['order'],
@@ -101,7 +109,10 @@ export function orderItems<T>(
   return shuffled(items, seededRandom(seedOf(`${of.assignmentId}/${of.learnerId}/${of.number}`)))
 }
 
-/** Whether something revealed by rule may be shown now. "Close" is the learner's own closing; with none, it never comes. */
+/**
+ * Whether something revealed by rule may be shown now. "Close" is the learner's own closing; with none, it
+ * never comes.
+ */
 export function isRevealed(reveal: Reveal, closesAt: Instant | null, now: Instant): boolean {
   switch (reveal) {
     case 'submission':

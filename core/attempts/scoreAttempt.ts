@@ -38,7 +38,8 @@ export function keptShare(rule: LateRule, lateDays: number): number {
 
 /**
  * Days or parts of a day between due and submission, at least 1 once late.
- * By calendar: started 24-hour days. By instructional day: the school days after the day it was due, through the day it came in.
+ * By calendar: started 24-hour days. By instructional day: the school days after the day it was due, through
+ * the day it came in.
  */
 export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['per'], days: LateDays): number {
   if (submittedAt < dueAt) return 0

@@ -9,7 +9,10 @@ export const ITEM_ORDERS = ['as-written', 'shuffled'] as const
 export type ItemOrder = (typeof ITEM_ORDERS)[number]
 export const LATE_PER = ['calendar-day', 'instructional-day'] as const
 
-/** Percent taken off per day or part of a day late; the score never falls below `floorPercent` of what was earned. */
+/**
+ * Percent taken off per day or part of a day late; the score never falls below `floorPercent` of what was
+ * earned.
+ */
 export interface LateRule {
   readonly percentPerDay: number
   readonly per: (typeof LATE_PER)[number]

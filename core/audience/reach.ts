@@ -3,7 +3,8 @@ import type { Reached, Roster, Target } from './types'
 
 /**
  * The learners that targets reach, each once, in roster order, without the excepted ones.
- * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those of their own classes in the roster.
+ * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those
+ * of their own classes in the roster.
  */
 export function reach(
   targets: readonly Target[],

@@ -3,7 +3,9 @@ import { resolveWindow } from './resolveWindow'
 import { WINDOW_FIELDS } from './types'
 import type { Window, WindowSpec } from './types'
 
-/** A window before and after its ground changed; `after` null: it can no longer stand, and stays where it was. */
+/**
+ * A window before and after its ground changed; `after` null: it can no longer stand, and stays where it was.
+ */
 export interface MovedWindow<Id> {
   readonly id: Id
   readonly before: Window
@@ -11,7 +13,8 @@ export interface MovedWindow<Id> {
 }
 
 /**
- * Which of a class's windows move when its ground changes. Only windows with an anchor can move; one that did not stand before is not listed.
+ * Which of a class's windows move when its ground changes. Only windows with an anchor can move; one that did
+ * not stand before is not listed.
  */
 export function movedWindows<Id>(
   windows: readonly { readonly id: Id; readonly spec: WindowSpec }[],

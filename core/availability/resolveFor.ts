@@ -44,7 +44,10 @@ const sooner = (a: Instant | null, b: Instant | null) =>
   a === b ? 0 : (b ?? Number.NEGATIVE_INFINITY) - (a ?? Number.NEGATIVE_INFINITY)
 const later = (a: number | null, b: number | null) =>
   a === b ? 0 : (a ?? Number.POSITIVE_INFINITY) - (b ?? Number.POSITIVE_INFINITY)
-/** Kinder means listed and open earlier, due and closed later, more attempts, longer time; absent limits are kindest. */
+/**
+ * Kinder means listed and open earlier, due and closed later, more attempts, longer time; absent limits are
+ * kindest.
+ */
 export const KINDER: Kinder<LearnerTerms> = {
   listed: sooner,
   opens: sooner,
@@ -55,15 +58,20 @@ export const KINDER: Kinder<LearnerTerms> = {
   timeLimitMinutes: later,
 }
 
-/** Resolves one reached learner after another; what classes, groups and learners change is resolved once for each class. */
+/**
+ * Resolves one reached learner after another; what classes, groups and learners change is resolved once for
+ * each class.
+ */
 export type Resolver = (
   reached: Reached,
   accommodation: Accommodation,
 ) => Result<Resolved, AvailabilityRefusal>
 
 /**
- * Each reached learner's window and limits, resolved on the ground of their class, with the reason for each field.
- * Accommodations come last: extra days, attempts, time × factor. Refused when a window cannot be resolved or ends before it begins.
+ * Each reached learner's window and limits, resolved on the ground of their class, with the reason for each
+ * field.
+ * Accommodations come last: extra days, attempts, time × factor. Refused when a window cannot be resolved or
+ * ends before it begins.
  */
 export function resolverFor(terms: Terms, grounds: ReadonlyMap<ClassId, Ground>): Resolver {
   const below = once((classIds: string) => ofClasses(classIds.split(' ') as ClassId[], terms, grounds))

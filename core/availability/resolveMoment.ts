@@ -4,7 +4,10 @@ import type { Meeting, Zone } from '../calendar'
 import type { AvailabilityRefusal } from './refusals'
 import type { Anchor, Moment, WindowField } from './types'
 
-/** One class's calendar and where its lessons lie (first and last meeting index), on which anchors stand. `extents` null: no plan is laid yet. */
+/**
+ * One class's calendar and where its lessons lie (first and last meeting index), on which anchors stand.
+ * `extents` null: no plan is laid yet.
+ */
 export interface Ground {
   readonly zone: Zone
   readonly firstOn: IsoDay
@@ -20,8 +23,10 @@ export function isEnd(field: WindowField): boolean {
 
 /**
  * The instant of one moment in one class.
- * Refused when an anchor's lesson is not in the layout, or when the anchor points before the first or past the last meeting or day of the year.
- * @example "last meeting + 1, class end" of a lesson whose last meeting is Tue: the end of the class's meeting after that Tuesday.
+ * Refused when an anchor's lesson is not in the layout, or when the anchor points before the first or past
+ * the last meeting or day of the year.
+ * @example "last meeting + 1, class end" of a lesson whose last meeting is Tue: the end of the class's
+ * meeting after that Tuesday.
  */
 export function resolveMoment(
   moment: Moment,

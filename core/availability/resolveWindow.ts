@@ -27,7 +27,10 @@ export function resolveGiven(
   return ok(out)
 }
 
-/** A whole window in one class, in order, with closes standing at due where it is not given. Refused when moments are out of order. */
+/**
+ * A whole window in one class, in order, with closes standing at due where it is not given. Refused when
+ * moments are out of order.
+ */
 export function resolveWindow(spec: WindowSpec, ground: Ground): Result<Window, AvailabilityRefusal> {
   const given = resolveGiven(spec, ground)
   if (!given.ok) return given
@@ -39,7 +42,10 @@ export function completed({ listed, opens, due, closes, putAway }: Window): Wind
   return { listed, opens, due, closes: closes ?? due, putAway }
 }
 
-/** listed ≤ opens < due ≤ closes ≤ put away, over the moments that are there. Names the first moment that comes too early. */
+/**
+ * listed ≤ opens < due ≤ closes ≤ put away, over the moments that are there. Names the first moment that
+ * comes too early.
+ */
 export function checkOrder(window: Window): Result<Window, AvailabilityRefusal> {
   let before: { field: WindowField; at: Instant } | null = null
   for (const field of WINDOW_FIELDS) {

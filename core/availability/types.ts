@@ -1,6 +1,8 @@
 import type { Instant, IsoDay, LessonId } from '../base'
 
-/** A moment given relative to a lesson in the layout. `offset` counts meetings or calendar days from the edge. */
+/**
+ * A moment given relative to a lesson in the layout. `offset` counts meetings or calendar days from the edge.
+ */
 export interface Anchor {
   readonly kind: 'anchor'
   readonly lessonId: LessonId
@@ -19,13 +21,22 @@ export type Moment =
 export const WINDOW_FIELDS = ['listed', 'opens', 'due', 'closes', 'putAway'] as const
 export type WindowField = (typeof WINDOW_FIELDS)[number]
 
-/** How a window is given. null: absent (listed and open from publishing; no due date; closes when due, else never; never put away). */
+/**
+ * How a window is given. null: absent (listed and open from publishing; no due date; closes when due, else
+ * never; never put away).
+ */
 export type WindowSpec = { readonly [F in WindowField]: Moment | null }
 
 /** A window resolved for one learner; half-open, every end exclusive. null: absent. */
 export type Window = { readonly [F in WindowField]: Instant | null }
 /** No moments at all: open for good. */
-export const NO_WINDOW: Window = { listed: null, opens: null, due: null, closes: null, putAway: null }
+export const NO_WINDOW = {
+  listed: null,
+  opens: null,
+  due: null,
+  closes: null,
+  putAway: null,
+} as const satisfies Window
 
 export const WORK_STATES = ['not-listed', 'coming-up', 'open', 'late', 'closed', 'put-away'] as const
 export type WorkState = (typeof WORK_STATES)[number]

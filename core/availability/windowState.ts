@@ -2,7 +2,10 @@ import type { Instant, IsoDay } from '../base'
 import type { Meeting } from '../calendar'
 import type { Window, WorkState } from './types'
 
-/** What a learner may do at `now`, and the next instant at which that changes (null: never). The window's moments are in order. */
+/**
+ * What a learner may do at `now`, and the next instant at which that changes (null: never). The window's
+ * moments are in order.
+ */
 export function windowState(
   window: Window,
   now: Instant,

@@ -21,7 +21,10 @@ export function isId(text: string): boolean {
   return SHAPE.test(text)
 }
 
-/** Brands text as an id; text that cannot be one is a defect, since outside text goes through the contracts first. */
+/**
+ * Brands text as an id; text that cannot be one is a defect, since outside text goes through the contracts
+ * first.
+ */
 export function asId<Id extends Brand<string, string>>(text: string): Id {
   if (!isId(text)) throw new Error('not an id')
   return text as Id

@@ -13,7 +13,10 @@ export function refuse<E>(error: E): { readonly ok: false; readonly error: E; re
   return { ok: false, error }
 }
 
-/** Unwraps a result that cannot be a refusal here; a refusal is then a defect and thrown with its facts as cause. */
+/**
+ * Unwraps a result that cannot be a refusal here; a refusal is then a defect and thrown with its facts as
+ * cause.
+ */
 export function mustBeOk<R extends Result<unknown, unknown>>(
   result: R,
   what: string,

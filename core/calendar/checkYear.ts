@@ -7,7 +7,10 @@ import { isZone } from './zone'
 
 const MOST_DAYS = 550
 
-/** Accepts a school year whose parts agree with each other, its notes by date, or names the first thing to correct. */
+/**
+ * Accepts a school year whose parts agree with each other, its notes by date, or names the first thing to
+ * correct.
+ */
 export function checkYear(year: SchoolYear): Result<SchoolYear, CalendarRefusal> {
   const { firstOn, lastOn } = year
   const days = dayNumber(lastOn) - dayNumber(firstOn) + 1
@@ -26,7 +29,10 @@ export function checkYear(year: SchoolYear): Result<SchoolYear, CalendarRefusal>
   return ok(inOrder(year))
 }
 
-/** A year with its day notes by date: one order, so that the same notes are the same year whoever added them when. */
+/**
+ * A year with its day notes by date: one order, so that the same notes are the same year whoever added them
+ * when.
+ */
 export function inOrder(year: SchoolYear): SchoolYear {
   return {
     ...year,

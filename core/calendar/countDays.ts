@@ -7,7 +7,10 @@ export interface DayCount {
   readonly byLabel: Readonly<Record<string, number>>
 }
 
-/** Counts the days on which there is school, in the whole year and in each of its terms. Closed days do not count. */
+/**
+ * Counts the days on which there is school, in the whole year and in each of its terms. Closed days do not
+ * count.
+ */
 export function countDays(year: SchoolYear): {
   readonly all: DayCount
   readonly terms: readonly (DayCount & { readonly name: string })[]

@@ -25,7 +25,8 @@ const BREAK_DAYS = 2
 /**
  * A class's meetings of the year in order of time, and those it lost with the reason.
  * @param zone pass one to share its cache between classes.
- * @example An A-day class after a closed Monday (letters advancing on instructional days) meets on the Tuesday if Monday was an A day.
+ * @example An A-day class after a closed Monday (letters advancing on instructional days) meets on the
+ * Tuesday if Monday was an A day.
  */
 export function meetings(
   year: SchoolYear,
@@ -65,7 +66,8 @@ export function meetings(
     return is
   }
   return {
-    // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over them
+    // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over
+    // them
     meetings: drafts.map(({ on, startMinute, minutes, usualMinutes, label, because }, index) => ({
       on,
       startMinute,
@@ -120,7 +122,10 @@ function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Dr
   return out
 }
 
-/** What a note leaves of a meeting; of an event of some hours what lies outside them, if that is a fifth or more. */
+/**
+ * What a note leaves of a meeting; of an event of some hours what lies outside them, if that is a fifth or
+ * more.
+ */
 function minutesUnder(note: DayNote, { startMinute, usualMinutes }: Draft): number {
   if (note.kind === 'short') return note.minutes ?? Math.round(usualMinutes * (note.factorRatio ?? 1))
   if (note.kind === 'closure' || note.fromMinute === undefined || note.untilMinute === undefined) return 0

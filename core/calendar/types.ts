@@ -3,7 +3,10 @@ import type { ClassId, Instant, IsoDay, Minutes, Weekday, YearId } from '../base
 export const DAY_NOTE_KINDS = ['closure', 'short', 'event'] as const
 export type DayNoteKind = (typeof DAY_NOTE_KINDS)[number]
 
-/** Something about a day or range that changes who meets, or for how long. `throughOn` is the last whole day included. */
+/**
+ * Something about a day or range that changes who meets, or for how long. `throughOn` is the last whole day
+ * included.
+ */
 export interface DayNote {
   readonly id: string
   readonly kind: DayNoteKind
@@ -15,7 +18,9 @@ export interface DayNote {
   /** Short day: share of the usual minutes (0–1), unless explicit minutes are given. */
   readonly factorRatio?: number
   readonly minutes?: Minutes
-  /** An event of some hours only, as minutes after midnight: it takes the time that a meeting shares with it. */
+  /**
+   * An event of some hours only, as minutes after midnight: it takes the time that a meeting shares with it.
+   */
   readonly fromMinute?: number
   readonly untilMinute?: number
 }
@@ -43,7 +48,10 @@ export interface SchoolYear {
   readonly terms: readonly Term[]
   readonly notes: readonly DayNote[]
   readonly rotation: Rotation | null
-  /** A shortened meeting counts as a whole one from this share of its usual minutes, below it as a half; absent: 0.6. */
+  /**
+   * A shortened meeting counts as a whole one from this share of its usual minutes, below it as a half;
+   * absent: 0.6.
+   */
   readonly wholeFromRatio?: number
 }
 

@@ -1,7 +1,10 @@
 import { dayNumber, instant, mondayOf } from '../base'
 import type { Instant, IsoDay } from '../base'
 
-/** Wall time of one IANA zone to and from instants. Holds a small cache of its own, so make one per computation. */
+/**
+ * Wall time of one IANA zone to and from instants. Holds a small cache of its own, so make one per
+ * computation.
+ */
 export interface Zone {
   readonly name: string
   /**
@@ -66,7 +69,9 @@ export function zoneOf(name: string): Zone {
 interface Offsets {
   /** Of a whole week and a day on either side when no clock change falls into it, else null. */
   readonly ofWeek: (monday: IsoDay) => number | null
-  /** Of one wall time, given as if it were UTC: before a change in a gap, the earlier of two in an overlap. */
+  /**
+   * Of one wall time, given as if it were UTC: before a change in a gap, the earlier of two in an overlap.
+   */
   readonly ofWall: (wall: number) => number
 }
 
@@ -95,7 +100,8 @@ function offsetsOf(wallOf: Zone['local']): Offsets {
     ofWall: (wall) => {
       const before = at(wall - 1440 * MINUTE)
       const after = at(wall + 1440 * MINUTE)
-      // the first of two is the one with the greater offset; a time that does not exist is read with the offset before
+      // the first of two is the one with the greater offset; a time that does not exist is read with the
+      // offset before
       const valid = [before, after].filter((offset) => at(wall - offset) === offset)
       return valid.length === 0 ? before : Math.max(...valid)
     },

@@ -3,7 +3,10 @@ import { keptScore } from '../attempts'
 import type { Attempt, Kept } from '../attempts'
 import type { Cell, CellState, GridInput, GridTerms } from './types'
 
-/** The learners × work grid at `now`: one cell for every pair, in the order given, work by work within a learner. */
+/**
+ * The learners × work grid at `now`: one cell for every pair, in the order given, work by work within a
+ * learner.
+ */
 export function grid(input: GridInput, now: Instant): Cell[] {
   const termsOf = new Map(input.terms.map((t) => [`${t.assignmentId} ${t.learnerId}`, t]))
   const triesOf = new Map<string, Attempt[]>()
@@ -54,7 +57,10 @@ function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): b
   return counted.some((t) => t.submittedAt !== null && t.submittedAt >= dueAt)
 }
 
-/** The try whose answers stand for the learner: the one kept; for a mean, the latest. Null while none is handed in. */
+/**
+ * The try whose answers stand for the learner: the one kept; for a mean, the latest. Null while none is
+ * handed in.
+ */
 export function standingTry(tries: readonly Attempt[], kept: Kept): Attempt | null {
   const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   if (kept === 'first') return done[0] ?? null

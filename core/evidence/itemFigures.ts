@@ -6,7 +6,10 @@ import type { ItemFigures } from './types'
 /** Below this many tries a share says little. */
 export const FEW = 8
 
-/** Figures of each item over the given tries' answers, hardest (lowest share of points) first; ties in the order of the piece. */
+/**
+ * Figures of each item over the given tries' answers, hardest (lowest share of points) first; ties in the
+ * order of the piece.
+ */
 export function itemFigures(
   items: readonly Item[],
   tries: readonly ReadonlyMap<ItemId, Answer>[],

@@ -11,7 +11,10 @@ export interface TextRow {
 
 const MOST_ROWS = 5000
 
-/** Reads CSV or pasted cells (comma, semicolon, tab or bar; RFC 4180 quotes), skipping blank lines. Refused when empty, unreadable or over 5,000 rows. */
+/**
+ * Reads CSV or pasted cells (comma, semicolon, tab or bar; RFC 4180 quotes), skipping blank lines. Refused
+ * when empty, unreadable or over 5,000 rows.
+ */
 export function parseCells(text: string): Result<readonly TextRow[], FormatRefusal> {
   const source = text.replace(/^\uFEFF/, '')
   if (source.includes('\u0000')) return refuse({ code: 'formats/not-text', field: 'text' })
@@ -19,25 +22,28 @@ export function parseCells(text: string): Result<readonly TextRow[], FormatRefus
   const delimiter = sniffed(source)
   const rows: TextRow[] = []
   let line = 1
-  let broken: number | null = null
+  const broken: number[] = []
   let cursor = 0
   Papa.parse<string[]>(source, {
     delimiter,
     step: ({ data, errors, meta }) => {
-      if (errors.some((e) => e.type === 'Quotes')) broken ??= line
+      if (errors.some((e) => e.type === 'Quotes')) broken.push(line)
       const cells = data.map((c) => c.trim())
       if (cells.some((c) => c !== '')) rows.push({ line, cells })
       line += source.slice(cursor, meta.cursor).split(/\r\n|\n|\r/).length - 1
       cursor = meta.cursor
     },
   })
-  if (broken !== null) return refuse({ code: 'formats/broken-quotes', field: 'text', line: broken })
+  const [brokenAt] = broken
+  if (brokenAt !== undefined) return refuse({ code: 'formats/broken-quotes', field: 'text', line: brokenAt })
   if (rows.length > MOST_ROWS)
     return refuse({ code: 'formats/too-many-rows', field: 'text', count: rows.length, most: MOST_ROWS })
   return ok(rows)
 }
 
-/** The separator that occurs most in the first line outside quotes; a tab wins ties, as pasted cells have it. */
+/**
+ * The separator that occurs most in the first line outside quotes; a tab wins ties, as pasted cells have it.
+ */
 function sniffed(source: string): string {
   const first = (source.split(/\r\n|\n|\r/, 1)[0] ?? '').replace(/"[^"]*"/g, '')
   let best = ','
@@ -65,7 +71,10 @@ export function headings(
   return Object.keys(found).length > 0 ? found : null
 }
 
-/** Rows as CSV (RFC 4180, CRLF), with a mark at the start for programs that guess the encoding; cells that a spreadsheet would run as a formula are quoted as text. */
+/**
+ * Rows as CSV (RFC 4180, CRLF), with a mark at the start for programs that guess the encoding; cells that a
+ * spreadsheet would run as a formula are quoted as text.
+ */
 export function printCells(rows: readonly (readonly string[])[]): string {
   return `\uFEFF${Papa.unparse(
     rows.map((r) => [...r]),

@@ -141,31 +141,35 @@ describe('parseClosures', () => {
     )
   })
 
-  it('takes events with clock times that run from midnight to midnight of the school, in whatever zone they are written', () => {
-    // 06:00 UTC is midnight in Denver in summer; 02:00 in New York is midnight in Denver
-    expect(
-      spans(
-        calendar(
-          'SUMMARY:A\nDTSTART:20261012T060000Z\nDTEND:20261014T060000Z',
-          'SUMMARY:B\nDTSTART;TZID=America/New_York:20261019T020000\nDTEND;TZID=America/New_York:20261020T020000',
-          'SUMMARY:C\nDTSTART:20261026T000000\nDTEND:20261027T000000',
+  it(
+    'takes events with clock times that run from midnight to midnight of the ' +
+      'school, in whatever zone they are written',
+    () => {
+      // 06:00 UTC is midnight in Denver in summer; 02:00 in New York is midnight in Denver
+      expect(
+        spans(
+          calendar(
+            'SUMMARY:A\nDTSTART:20261012T060000Z\nDTEND:20261014T060000Z',
+            'SUMMARY:B\nDTSTART;TZID=America/New_York:20261019T020000\nDTEND;TZID=America/New_York:20261020T020000',
+            'SUMMARY:C\nDTSTART:20261026T000000\nDTEND:20261027T000000',
+          ),
         ),
-      ),
-    ).toEqual(['A 2026-10-12 2026-10-13', 'B 2026-10-19 2026-10-19', 'C 2026-10-26 2026-10-26'])
-    // over the end of summer time on 1 Nov: midnight is 06:00 UTC before and 07:00 UTC after
-    expect(spans(calendar('SUMMARY:D\nDTSTART:20261031T060000Z\nDTEND:20261103T070000Z'))).toEqual([
-      'D 2026-10-31 2026-11-02',
-    ])
-    expect(
-      parseClosures(
-        calendar(
-          'SUMMARY:E\nDTSTART;TZID=Nowhere/Land:20261019T000000\nDTEND;TZID=Nowhere/Land:20261020T000000',
-          'SUMMARY:F\nDTSTART;VALUE=DATE:20260907',
-        ),
-        year,
-      ).value?.skipped,
-    ).toEqual([{ name: 'E', because: 'unknown-zone' }])
-  })
+      ).toEqual(['A 2026-10-12 2026-10-13', 'B 2026-10-19 2026-10-19', 'C 2026-10-26 2026-10-26'])
+      // over the end of summer time on 1 Nov: midnight is 06:00 UTC before and 07:00 UTC after
+      expect(spans(calendar('SUMMARY:D\nDTSTART:20261031T060000Z\nDTEND:20261103T070000Z'))).toEqual([
+        'D 2026-10-31 2026-11-02',
+      ])
+      expect(
+        parseClosures(
+          calendar(
+            'SUMMARY:E\nDTSTART;TZID=Nowhere/Land:20261019T000000\nDTEND;TZID=Nowhere/Land:20261020T000000',
+            'SUMMARY:F\nDTSTART;VALUE=DATE:20260907',
+          ),
+          year,
+        ).value?.skipped,
+      ).toEqual([{ name: 'E', because: 'unknown-zone' }])
+    },
+  )
 
   it('obeys exceptions of a series: days taken out, moved and called off', () => {
     const series =

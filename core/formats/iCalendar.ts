@@ -40,9 +40,12 @@ interface Reading extends YearSpan {
 }
 
 /**
- * Reads the events of an iCalendar file (RFC 5545) that close whole days of the year: all-day events of any length, and events with clock times
- * that run from one local midnight of the school to another, whatever zone they are written in. Repeated events are unfolded, with their
- * exceptions. Other events are listed as skipped, with the reason. Refused when it is no calendar, holds no closure, or is over 1 MB.
+ * Reads the events of an iCalendar file (RFC 5545) that close whole days of the year: all-day events of any
+ * length, and events with clock times
+ * that run from one local midnight of the school to another, whatever zone they are written in. Repeated
+ * events are unfolded, with their
+ * exceptions. Other events are listed as skipped, with the reason. Refused when it is no calendar, holds no
+ * closure, or is over 1 MB.
  */
 export function parseClosures(text: string, year: YearSpan): Result<ClosureReading, FormatRefusal> {
   if (text.length > MOST_ICS_BYTES)
@@ -98,7 +101,7 @@ function readEvent(component: ICAL.Component, exceptions: readonly ICAL.Componen
   try {
     if (isCancelled(component)) return skip('cancelled')
     const event = new ICAL.Event(component)
-    if (!event.startDate) return skip('no-date')
+    if (!component.hasProperty('dtstart')) return skip('no-date')
     if (!event.isRecurring()) {
       const fault = keep(name, component, event.startDate, event.endDate, reading)
       return fault ? skip(fault) : undefined
@@ -119,8 +122,10 @@ function readSeries(
   const each = event.iterator()
   let [found, fault]: [number, SkippedEvent['because']] = [0, 'outside-year']
   for (let i = 0; i < MOST_REPEATS; i++) {
-    const next = each.next()
-    if (!next || next.toString().slice(0, 10) > reading.lastOn) return found === 0 ? skip(fault) : undefined
+    // null once the series has ended, whatever the package's types say
+    const next: ICAL.Time | null = each.next()
+    if (next === null || next.toString().slice(0, 10) > reading.lastOn)
+      return found === 0 ? skip(fault) : undefined
     const { item, startDate, endDate } = event.getOccurrenceDetails(next)
     if (isCancelled(item.component)) continue
     const bad = keep(
@@ -188,7 +193,7 @@ function wholeDays(
     const minuteOfDay = time.hour * 60 + time.minute
     if (zoneName !== null && isZone(zoneName)) return school.local(zoneOf(zoneName).at(on, minuteOfDay))
     // UTC, or a zone that the file itself describes
-    if (time.zone && time.zone.tzid !== 'floating') return school.local(instant(time.toUnixTime() * 1000))
+    if (time.zone.tzid !== 'floating') return school.local(instant(time.toUnixTime() * 1000))
     return zoneName === null ? { on, minuteOfDay } : ('unknown-zone' as const)
   })
   const [from, to] = local

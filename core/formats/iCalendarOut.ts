@@ -4,7 +4,10 @@ import type { AssignmentId, ClassId, Instant, LessonId } from '../base'
 import type { ClassCalendar, Zone } from '../calendar'
 import type { Layout, PlanLesson } from '../pacing'
 
-/** One event of a printed calendar. The same thing keeps its `uid` however it moves; `cancelled` tells calendars that had it to drop it. */
+/**
+ * One event of a printed calendar. The same thing keeps its `uid` however it moves; `cancelled` tells
+ * calendars that had it to drop it.
+ */
 export interface CalendarEvent {
   readonly uid: string
   readonly title: string
@@ -35,7 +38,8 @@ const HOST = 'step-cairn'
 const POINT_MS = 5 * 60_000
 
 /**
- * A class's year as events: each meeting with its lessons, lost meetings as cancelled, and five minutes up to the moments at which work opens or falls due.
+ * A class's year as events: each meeting with its lessons, lost meetings as cancelled, and five minutes up to
+ * the moments at which work opens or falls due.
  */
 export function classEvents({
   classId,
@@ -101,8 +105,10 @@ function workEvents(w: EventWork, classId: ClassId, className: string): Calendar
 }
 
 /**
- * Prints events as an iCalendar file (RFC 5545). Times are in UTC, so that every program shows them right in its own zone.
- * @param revision grows with every change, so that programs which imported an earlier file take the newer event.
+ * Prints events as an iCalendar file (RFC 5545). Times are in UTC, so that every program shows them right in
+ * its own zone.
+ * @param revision grows with every change, so that programs which imported an earlier file take the newer
+ * event.
  */
 export function printCalendar(
   name: string,

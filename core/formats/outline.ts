@@ -28,7 +28,8 @@ const NAMES = {
 }
 
 /**
- * Reads an outline: unit, lesson, meetings a row, with or without headings. An empty unit repeats the one above; empty meetings means 1.
+ * Reads an outline: unit, lesson, meetings a row, with or without headings. An empty unit repeats the one
+ * above; empty meetings means 1.
  * Lengths are whole or half meetings from 0.5 to 40; anything else is listed as a bad row with its line.
  */
 export function parseOutline(text: string): Result<OutlineReading, FormatRefusal> {

@@ -5,7 +5,9 @@ import type { FixedDate, Layout, LessonLength, LessonRow, Plan, PlanLesson } fro
 import { headings, parseCells, printCells } from './csv'
 import type { FormatRefusal } from './refusals'
 
-/** One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is. */
+/**
+ * One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is.
+ */
 export interface PlanRow extends LessonRow {
   readonly line: number
 }
@@ -55,8 +57,10 @@ const NAMES: Readonly<Record<Column, readonly string[]>> = {
 }
 
 /**
- * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least, usual, most, fixed, not after a break).
- * Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to half and double. Fixed dates: '2026-10-14' (on), 'from …', 'by …',
+ * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least,
+ * usual, most, fixed, not after a break).
+ * Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to half and double. Fixed dates:
+ * '2026-10-14' (on), 'from …', 'by …',
  * '… to …', 'none'. Bad rows are listed with their line, never dropped.
  */
 export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {

@@ -13,7 +13,8 @@ describe('plan tables', () => {
 
   it('reads pasted rows: lengths, fixed dates, an empty unit for the one above', () => {
     const got = row(
-      'Unit\tNumber\tTitle\tUsual\tLeast\tFixed\nWaves\tW1\tPulses\t1.5\t\t\n\tW2\tTest\t45 min\t30 min\t2026-10-14\n\tW3\tLab\t\t\tby 2026-11-02',
+      'Unit\tNumber\tTitle\tUsual\tLeast\tFixed\nWaves\tW1\tPulses\t1.5\t\t\n\tW2\tTest\t45 ' +
+        'min\t30 min\t2026-10-14\n\tW3\tLab\t\t\tby 2026-11-02',
     )
     expect(got?.bad).toEqual([])
     expect(got?.rows.map((r) => [r.unit, r.number, r.length, r.fixed])).toEqual([
@@ -32,7 +33,8 @@ describe('plan tables', () => {
 
   it('lists bad rows with line and fault', () => {
     const got = row(
-      'Number,Title,Kind,Weight,Usual,Fixed\n,No number,,,,\na,A,dance,,,\nb,B,,heavy,,\nc,C,,,0.7,\nd,D,,,,31 Feb\nd2,D,,,,2026-02-31\na2,A,lesson,core,1,\nA2,A,,,,',
+      'Number,Title,Kind,Weight,Usual,Fixed\n,No number,,,,\na,A,dance,,,\nb,B,,heavy,,\nc,C,,,0.7,\nd,D,,,,31 ' +
+        'Feb\nd2,D,,,,2026-02-31\na2,A,lesson,core,1,\nA2,A,,,,',
     )
     expect(got?.bad.map((b) => [b.line, b.fault])).toEqual([
       [2, 'no-number'],

@@ -36,7 +36,8 @@ const NAMES = {
 }
 
 /**
- * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in; groups parted by `;`).
+ * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in;
+ * groups parted by `;`).
  * Without headings the columns are name, sign-in, groups. Bad rows are listed with their line, never dropped.
  */
 export function parseRoster(text: string): Result<RosterReading, FormatRefusal> {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { aCheck, multiple, numeric, single, text } from '../../tests/support/made'
 import { checkResource, countByKind, isScored } from './checkResource'
-import type { Item, Resource } from './types'
+import type { Item } from './kinds'
+import type { Resource } from './types'
 
 const codeOf = (items: readonly Item[], part: Partial<Resource> = {}) =>
   checkResource(aCheck(items, part)).error?.code

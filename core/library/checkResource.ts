@@ -17,7 +17,10 @@ export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, n
   return counts
 }
 
-/** Accepts a resource whose code is one word and whose items each have a key that can be met, or names the first fault. */
+/**
+ * Accepts a resource whose code is one word and whose items each have a key that can be met, or names the
+ * first fault.
+ */
 export function checkResource(resource: Resource): Result<Resource, LibraryRefusal> {
   if (!/^[a-z0-9]{2,16}$/i.test(resource.code))
     return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })

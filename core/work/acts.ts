@@ -3,7 +3,10 @@ import type { Instant, Result } from '../base'
 import type { WorkRefusal } from './refusals'
 import type { Assignment, Draft } from './types'
 
-/** The assignment with other settings. Refused when it is withdrawn, or when it would give another piece to learners who have begun. */
+/**
+ * The assignment with other settings. Refused when it is withdrawn, or when it would give another piece to
+ * learners who have begun.
+ */
 export function changed(
   assignment: Assignment,
   draft: Draft,

@@ -12,7 +12,10 @@ export interface Recipients {
   readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
 }
 
-/** Accepts a draft whose rules a learner can meet and whose targets are known and the assigner's own; else the first fault. */
+/**
+ * Accepts a draft whose rules a learner can meet and whose targets are known and the assigner's own; else the
+ * first fault.
+ */
 export function checkDraft(
   draft: Draft,
   recipients: Recipients,

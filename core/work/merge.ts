@@ -4,7 +4,8 @@ import type { Resolution } from './resolve'
 import type { LearnerWork } from './types'
 
 /**
- * What every learner should have now. Windows of learners who have begun only grow, and one who has begun and is no
+ * What every learner should have now. Windows of learners who have begun only grow, and one who has begun and
+ * is no
  * longer reached keeps the work and its results.
  */
 export function mergeForBegun(
@@ -32,7 +33,10 @@ function grown(row: LearnerWork, old: LearnerWork): LearnerWork {
   return { ...row, terms: { ...row.terms, ...window }, because }
 }
 
-/** Whether two resolutions of an assignment give every learner the same class, moments and limits; reasons do not count. */
+/**
+ * Whether two resolutions of an assignment give every learner the same class, moments and limits; reasons do
+ * not count.
+ */
 export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[]): boolean {
   const known = new Set(a.map(keyOf))
   return a.length === b.length && b.every((r) => known.has(keyOf(r)))

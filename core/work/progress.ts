@@ -3,7 +3,9 @@ import type { Attempt, Kept } from '../attempts'
 import { groupBy } from '../base'
 import type { UserId } from '../base'
 
-/** How far some learners are with an assignment: counts of learners, and the mean of the scores that count. */
+/**
+ * How far some learners are with an assignment: counts of learners, and the mean of the scores that count.
+ */
 export interface Progress {
   readonly learners: number
   readonly handedIn: number

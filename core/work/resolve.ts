@@ -53,7 +53,10 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
   return { reached, rows, problems: [...problems.values()] }
 }
 
-/** Of a learner's classes, those whose layout holds all anchored lessons; all when none does, so that the refusal names one. */
+/**
+ * Of a learner's classes, those whose layout holds all anchored lessons; all when none does, so that the
+ * refusal names one.
+ */
 function preferring(
   classIds: readonly ClassId[],
   lessons: readonly LessonId[],

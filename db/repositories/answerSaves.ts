@@ -11,7 +11,8 @@ interface Waiting {
 const MOST_ROWS = 400
 
 /**
- * Gathers saves that arrive while the writer is busy into one multi-row upsert (same try and item: the last wins),
+ * Gathers saves that arrive while the writer is busy into one multi-row upsert (same try and item: the last
+ * wins),
  * acknowledged after its commit. A try that was handed in meanwhile takes nothing.
  */
 export function gathered(
@@ -70,7 +71,8 @@ async function upsert(tx: Connection, saves: readonly AnswerSave[]): Promise<Rea
       sql`, `,
     )
     await tx.run(
-      sql`insert into answers (attempt_id, item_id, value, saved_at) values ${values} on conflict (attempt_id, item_id) do update set value = excluded.value, saved_at = excluded.saved_at`,
+      sql`insert into answers (attempt_id, item_id, value, saved_at) values ${values} on conflict
+        (attempt_id, item_id) do update set value = excluded.value, saved_at = excluded.saved_at`,
     )
   }
   return openIds

@@ -157,10 +157,14 @@ export async function begunBy(
   return begun
 }
 
-/** The latest instant anything was recorded, so that a demo clock never goes back; null in an empty database. */
+/**
+ * The latest instant anything was recorded, so that a demo clock never goes back; null in an empty database.
+ */
 export async function latestRecordedAt(tx: Connection): Promise<Instant | null> {
   const [row] = await tx.all<{ at: number | null }>(
-    sql`select max(at) as at from (select max(saved_at) as at from answers union all select max(submitted_at) from attempts union all select max(started_at) from attempts union all select max(created_at) from assignments)`,
+    sql`select max(at) as at from (select max(saved_at) as at from answers union all select
+      max(submitted_at) from attempts union all select max(started_at) from attempts union all
+      select max(created_at) from assignments)`,
   )
   return (row?.at ?? null) as Instant | null
 }

@@ -138,7 +138,10 @@ export async function dropJournalOf(tx: Connection, classId: ClassId): Promise<v
     .where(and(touching(classId), sql`${journal.state} != 'dropped'`))
 }
 
-/** The latest acts that touch any of these classes, plans or years, with who did them; newest first. Undone ones are included, dropped ones are not. */
+/**
+ * The latest acts that touch any of these classes, plans or years, with who did them; newest first. Undone
+ * ones are included, dropped ones are not.
+ */
 export async function historyOf(
   tx: Connection,
   schoolId: SchoolId,

@@ -17,9 +17,15 @@ export interface AnswerSave {
 export interface Store {
   /** For reading only; sees what is committed. */
   readonly read: Connection
-  /** One write transaction; all or nothing. The work may be run again when another process holds the file, so it has no effect outside. */
+  /**
+   * One write transaction; all or nothing. The work may be run again when another process holds the file, so
+   * it has no effect outside.
+   */
   readonly write: <T>(work: (tx: Connection) => Promise<T>) => Promise<T>
-  /** Gathered with other saves into one commit; resolves after it. False: the try was handed in before, nothing was saved. */
+  /**
+   * Gathered with other saves into one commit; resolves after it. False: the try was handed in before,
+   * nothing was saved.
+   */
   readonly saveAnswers: (saves: readonly AnswerSave[]) => Promise<boolean>
   /** Moves everything into the database file itself, so that it can be copied. */
   readonly settle: () => Promise<void>

@@ -70,7 +70,9 @@ export async function assignmentsFor(
   const reaching =
     classIds.length === 0
       ? sql`0`
-      : sql`(${assignments.authorId} = ${authorId} or ${assignments.id} in (select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}) or ${assignments.id} in (select assignment_id from learner_work where class_id in ${[...classIds]}))`
+      : sql`(${assignments.authorId} = ${authorId} or ${assignments.id} in (select assignment_id from
+        assignment_targets where kind = 'class' and ref_id in ${[...classIds]}) or ${assignments.id}
+        in (select assignment_id from learner_work where class_id in ${[...classIds]}))`
   const rows = await tx
     .select()
     .from(assignments)
@@ -91,7 +93,9 @@ export async function assignmentIdsTouching(
 ): Promise<readonly AssignmentId[]> {
   if (classIds.length === 0) return []
   const rows = await tx.all<{ id: AssignmentId }>(
-    sql`select distinct assignment_id as id from learner_work where class_id in ${[...classIds]} union select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]}`,
+    sql`select distinct assignment_id as id from learner_work where class_id in ${[...classIds]} union
+      select assignment_id from assignment_targets where kind = 'class' and ref_id in
+      ${[...classIds]}`,
   )
   return rows.map((r) => r.id)
 }
@@ -99,7 +103,8 @@ export async function assignmentIdsTouching(
 /** Ids of published assignments that reach learners of a class. */
 export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<readonly AssignmentId[]> {
   const rows = await tx.all<{ id: AssignmentId }>(
-    sql`select distinct w.assignment_id as id from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' where w.class_id = ${classId}`,
+    sql`select distinct w.assignment_id as id from learner_work w join assignments a on a.id =
+      w.assignment_id and a.state = 'published' where w.class_id = ${classId}`,
   )
   return rows.map((r) => r.id)
 }
@@ -194,9 +199,16 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     item_count: number
     class_name: string
   }>(sql`
-    select w.assignment_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes, a.title, a.note, a.body, r.kind, r.minutes, r.item_count, c.name as class_name
-    from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published' join resources r on r.id = a.resource_id join classes c on c.id = w.class_id
-    where w.learner_id = ${learnerId} and (w.listed_at is null or w.listed_at <= ${now}) and (w.put_away_at is null or w.put_away_at > ${now})`)
+    select w.assignment_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at,
+      w.max_attempts, w.time_limit_minutes,
+      a.title, a.note, a.body, r.kind, r.minutes, r.item_count, c.name as class_name
+    from learner_work w
+      join assignments a on a.id = w.assignment_id and a.state = 'published'
+      join resources r on r.id = a.resource_id
+      join classes c on c.id = w.class_id
+    where w.learner_id = ${learnerId}
+      and (w.listed_at is null or w.listed_at <= ${now})
+      and (w.put_away_at is null or w.put_away_at > ${now})`)
   const instantOf = (n: number | null) => n as Instant | null
   return rows.map((r) => ({
     assignmentId: r.assignment_id,

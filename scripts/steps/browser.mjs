@@ -9,7 +9,9 @@ const PLACES = [
 ]
 const found = () => PLACES.find((p) => p && existsSync(p))
 
-/** The path of Chromium; installs Debian's package where it is missing and the user may, else says what to do. */
+/**
+ * The path of Chromium; installs Debian's package where it is missing and the user may, else says what to do.
+ */
 export async function browser() {
   if (found() || (await debian('chromium'))) return found()
   process.stderr.write(

@@ -8,7 +8,10 @@ export const DEMO_NOW = /DEMO_NOW = '([^']+)'/.exec(readFileSync(`${ROOT}demo/sc
 
 const SOURCES = ['core', 'db', 'demo', 'ports', 'standins', 'usecases', 'shared/demoPeople.ts']
 
-/** Puts a filled demo database at `path`. The filling is done once for the same sources and copied from then on. */
+/**
+ * Puts a filled demo database at `path`. The filling is done once for the same sources and copied from then
+ * on.
+ */
 export async function demoDatabase(path, { fresh }) {
   if (!fresh) return
   const template = `${ROOT}.tmp/demo-${digestOf(SOURCES).slice(0, 16)}.db`

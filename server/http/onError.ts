@@ -27,6 +27,10 @@ export default defineNitroErrorHandler((error, event) => {
           `Nothing you saved is lost. If it happens again, report this number: ${requestId}`,
         ]
   event.node.res.end(
-    `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Step Cairn</title><body style="font:16px/1.5 system-ui;margin:15vh auto;max-width:32rem;padding:0 1rem;background:#f6f2ea;color:#1f2a28"><h1 style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" style="color:#0c5560">Start page</a></p></body></html>`,
+    '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" ' +
+      'content="width=device-width"><title>Step Cairn</title><body style="font:16px/1.5 ' +
+      'system-ui;margin:15vh auto;max-width:32rem;padding:0 1rem;background:#f6f2ea;color:#1f2a28"><h1 ' +
+      `style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" ` +
+      'style="color:#0c5560">Start page</a></p></body></html>',
   )
 })

@@ -56,6 +56,9 @@ async function build(config: Config): Promise<ServerDeps> {
 function reasonOf(error: unknown, database: string): string {
   const text = error instanceof Error ? error.message : String(error)
   if (/SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|EACCES|ENOSPC|EROFS|ENOTDIR|EEXIST/.test(text))
-    return `The database ${database} cannot be written: check that the folder exists, is writable and has space (${text}).`
+    return (
+      `The database ${database} cannot be written: check that the folder exists, ` +
+      `is writable and has space (${text}).`
+    )
   return text
 }

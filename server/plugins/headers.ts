@@ -2,7 +2,10 @@ import { createHash } from 'node:crypto'
 import { setResponseHeader } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 
-/** The one line with which Nuxt UI drops its first colours once the real ones are there; it is added in the browser, so no page holds it. */
+/**
+ * The one line with which Nuxt UI drops its first colours once the real ones are there; it is added in the
+ * browser, so no page holds it.
+ */
 const UI_SCRIPT = "document.head.removeChild(document.querySelector('[data-nuxt-ui-colors]'))"
 
 const hashOf = (script: string) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`

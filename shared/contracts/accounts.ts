@@ -37,7 +37,10 @@ export const SignUp = contract<Me>()({
   path: '/api/sign-up',
   body: z.strictObject({ school: line(80), name: line(80), signIn, password }),
 })
-/** A learner joins a class by its code: takes their place in the roster if their name stands there unclaimed, else is added. */
+/**
+ * A learner joins a class by its code: takes their place in the roster if their name stands there unclaimed,
+ * else is added.
+ */
 export const JoinClass = contract<Me>()({
   method: 'POST',
   path: '/api/join',

@@ -42,7 +42,10 @@ export interface OpenTry {
   readonly items: readonly LearnerItem[]
   readonly answers: Readonly<Record<ItemId, Answer>>
 }
-/** One item of a try that was handed in. `points` and `feedback` by the feedback rule, `right` by the answers rule; absent otherwise. */
+/**
+ * One item of a try that was handed in. `points` and `feedback` by the feedback rule, `right` by the answers
+ * rule; absent otherwise.
+ */
 export interface SeenItem {
   readonly item: LearnerItem
   readonly answer: Answer | null

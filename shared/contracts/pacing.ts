@@ -46,7 +46,10 @@ export interface Desk {
 }
 export const ShowDesk = contract<Desk>()({ method: 'GET', path: '/api/desk' })
 
-/** What a planning act changed. `stuck`: titles of work whose anchors no longer fit the year and whose windows stay as they were. */
+/**
+ * What a planning act changed. `stuck`: titles of work whose anchors no longer fit the year and whose windows
+ * stay as they were.
+ */
 export interface Replanned {
   readonly classes: readonly {
     readonly id: ClassId
@@ -74,7 +77,10 @@ export const DoCommand = contract<Replanned>()({
 export const Undo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/undo' })
 export const Redo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/redo' })
 
-/** Work whose window a way out would move; `begun`: some learners have opened it, so that it may only grow for them. */
+/**
+ * Work whose window a way out would move; `begun`: some learners have opened it, so that it may only grow for
+ * them.
+ */
 export interface RippleWork {
   readonly assignmentId: AssignmentId
   readonly title: string

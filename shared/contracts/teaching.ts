@@ -135,7 +135,10 @@ export const ReadRoster = contract<RosterTrial>()({
   body: z.strictObject({ text: z.string() }),
   mostBytes: 600_000,
 })
-/** Adds the readable rows of a roster; refused as a whole while rows are bad, unless `skipBad` says to leave those out. */
+/**
+ * Adds the readable rows of a roster; refused as a whole while rows are bad, unless `skipBad` says to leave
+ * those out.
+ */
 export const AddRoster = contract<{ readonly added: number; readonly known: number }>()({
   method: 'POST',
   path: '/api/classes/:classId/roster',

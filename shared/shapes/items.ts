@@ -22,7 +22,10 @@ function fieldShapes(m: Makers): FieldShapes {
   }
 }
 
-/** Items and answers: made from the fields that each kind states, so that a new kind needs no shape of its own. */
+/**
+ * Items and answers: made from the fields that each kind states, so that a new kind needs no shape of its
+ * own.
+ */
 export function itemShapes(m: Makers) {
   const shapes = fieldShapes(m)
   const made = (fields: Fields) =>

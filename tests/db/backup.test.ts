@@ -25,9 +25,9 @@ describe('npm run backup', () => {
         tx.run(sql`insert into schools (id, name, created_at) values (${`s${n}`}, ${`S${n}`}, 1)`),
       )
     for (let n = 0; n < 20; n++) await add(n)
-    let writing = true
+    const writing = { on: true }
     const writer = (async () => {
-      for (let n = 20; writing; n++) {
+      for (let n = 20; writing.on; n++) {
         await add(n)
         // the file client works synchronously: let the rest of the process have its turn
         await new Promise((resolve) => setImmediate(resolve))
@@ -35,7 +35,7 @@ describe('npm run backup', () => {
     })()
     const to = join(folder, 'copies', 'copy.db')
     const { stdout } = await backup(from, to)
-    writing = false
+    writing.on = false
     await writer
     expect(stdout).toContain('Backed up to')
     store.close()

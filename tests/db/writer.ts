@@ -31,4 +31,4 @@ for (let i = 0; performance.now() < until; i++) {
   }
 }
 client.close()
-process.send?.(acknowledged, () => process.disconnect?.())
+process.send?.(acknowledged, () => process.disconnect())

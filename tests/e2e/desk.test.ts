@@ -85,7 +85,7 @@ describe('the planning desk by keyboard alone', () => {
     await p.has('button.selected')
     await p.page.focus('button.selected')
     await p.keys('o')
-    await p.page.waitForFunction(() => document.querySelector('h1')?.textContent?.includes('Science 8 A'))
+    await p.page.waitForFunction(() => document.querySelector('h1')?.textContent.includes('Science 8 A'))
     await p.sees('Week of Mon 19 Oct')
     await p.sees('Check: transverse and longitudinal due')
     await p.page.focus('button.selected')

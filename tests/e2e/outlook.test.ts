@@ -54,7 +54,7 @@ describe('the term sheet', () => {
     expect(await p.text('[data-hook="sheet"]')).not.toMatch(/held|teacher|Teacher away/)
     await p.click('sheet-work')
     await p.page.waitForFunction(
-      () => !document.querySelector('[data-hook="sheet"]')?.textContent?.includes('due:'),
+      () => !document.querySelector('[data-hook="sheet"]')?.textContent.includes('due:'),
     )
   })
 })

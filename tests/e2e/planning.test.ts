@@ -44,11 +44,12 @@ describe('a snow day by keyboard alone', () => {
     await p.seesIn('[data-hook="ripple"]', 'Science 7 E')
     expect(
       await p.page.$$eval('[data-hook="ripple"] thead button', (list) =>
-        list.map((b) => b.textContent?.trim()),
+        list.map((b) => b.textContent.trim()),
       ),
     ).toEqual(['1 Push on', '2 Use slack', '3 Tighten', '4 Let go', '5 Hold'])
     const [a, b, c, d, e] = await rows(p)
-    // the snow falls on an A day, yet it is the B sections that lose a meeting before their test: the letters move on
+    // the snow falls on an A day, yet it is the B sections that lose a meeting before their test: the letters
+    // move on
     expect(a).not.toContain('fixed')
     expect(c).not.toContain('fixed')
     expect(b).toContain('W2.7 fixed 17 Nov → 18 Nov')
@@ -103,7 +104,9 @@ describe('the rest of the desk by keyboard alone', () => {
     await p.seesIn('[data-hook="undo"]', 'Undo: 8 A: W2.4 covered')
     // covered early: what follows comes sooner
     await p.has(
-      'button[aria-label="Science 8 A, Thu 22 Oct, lesson W2.5 Waves that meet, first to second of 2 meetings, planned"], button[aria-label^="Science 8 A, Thu 22 Oct, lesson W2.5"]',
+      'button[aria-label="Science 8 A, Thu 22 Oct, lesson W2.5 Waves that meet, ' +
+        'first to second of 2 meetings, planned"], button[aria-label^="Science ' +
+        '8 A, Thu 22 Oct, lesson W2.5"]',
     )
     await p.keys('Control+z')
     await p.seesIn('[data-hook="redo"]', 'Redo: 8 A: W2.4 covered')
@@ -228,7 +231,7 @@ describe('a plan twelve meetings too long', () => {
     // rows further down are drawn once they are near: their text is there all the same
     const inTable = (words: string) =>
       p.page.waitForFunction(
-        (w) => document.querySelector('[role="listbox"]')?.textContent?.includes(w),
+        (w) => document.querySelector('[role="listbox"]')?.textContent.includes(w),
         {},
         words,
       )
@@ -260,7 +263,8 @@ describe('a plan twelve meetings too long', () => {
         list.map((r) => (r as HTMLElement).innerText.replace(/\s+/g, ' ')),
       )
     const first = await cuts()
-    // ½ from each optional (½) and useful lesson (1) gives 10; then an optional one left out (½ more and 2) is dearer than ½ of a core lesson (2): four of those, the last ones
+    // ½ from each optional (½) and useful lesson (1) gives 10; then an optional one left out (½ more and 2)
+    // is dearer than ½ of a core lesson (2): four of those, the last ones
     expect(first.filter((c) => c.includes('optional'))).toHaveLength(10)
     expect(first.filter((c) => c.includes('useful'))).toHaveLength(10)
     expect(first.filter((c) => c.includes('core')).map((c) => c.slice(0, 4))).toEqual([
@@ -271,7 +275,7 @@ describe('a plan twelve meetings too long', () => {
     ])
     await p.page.locator('[aria-label="Keep 6.18 Lesson 118 as it is"]').click()
     await p.page.waitForFunction(
-      () => !document.querySelector('[data-hook="cuts"]')?.textContent?.includes('6.18'),
+      () => !document.querySelector('[data-hook="cuts"]')?.textContent.includes('6.18'),
     )
     expect((await cuts()).filter((c) => c.includes('core')).map((c) => c.slice(0, 4))).toEqual([
       '6.14',

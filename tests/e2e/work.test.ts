@@ -71,7 +71,7 @@ describe('a check, from the lesson to the score', () => {
     await answerByKeys(learner)
     await learner.sees('8 of 8 answered')
     await learner.page.waitForFunction(() =>
-      document.querySelector('[data-hook="saved"]')?.textContent?.includes('saved 2:'),
+      document.querySelector('[data-hook="saved"]')?.textContent.includes('saved 2:'),
     )
     await learner.page.reload({ waitUntil: 'networkidle0' })
     await learner.sees('8 of 8 answered')
@@ -119,12 +119,12 @@ describe('a check, from the lesson to the score', () => {
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'A whole day')
     await teacher.fill('[data-hook="moment-editor"] [data-hook="date"]', '2026-10-30')
     await teacher.page.waitForFunction(() =>
-      document.querySelector('tr.base [data-hook="moment-due"]')?.textContent?.includes('Fri 30 Oct'),
+      document.querySelector('tr.base [data-hook="moment-due"]')?.textContent.includes('Fri 30 Oct'),
     )
     await teacher.keys('Escape')
     await teacher.page.waitForFunction(() =>
       [...document.querySelectorAll('[data-hook="target-class"]')].every((e) =>
-        e.textContent?.includes('Fri 30 Oct, end of day'),
+        e.textContent.includes('Fri 30 Oct, end of day'),
       ),
     )
     // a learner of another course has no such lesson: say so, then open it for everyone at once
@@ -194,7 +194,7 @@ describe('losing the network', () => {
     await p.sees('not saved yet, no connection')
     await p.page.setOfflineMode(false)
     await p.page.waitForFunction(
-      () => document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'),
+      () => document.querySelector('[data-hook="saved"]')?.textContent.startsWith('saved'),
       { timeout: 15_000 },
     )
     await p.page.reload({ waitUntil: 'networkidle0' })

@@ -20,7 +20,8 @@ describe('kill -9 in the middle of answering', () => {
         : item.kind === 'multiple'
           ? { kind: 'multiple' as const, choices: [item.options[n % item.options.length]?.id ?? ''] }
           : { kind: item.kind, text: `${n}` }
-    // one writer for each item, each waiting for its acknowledgement, so the last acknowledged answer is known
+    // one writer for each item, each waiting for its acknowledgement, so the last acknowledged answer is
+    // known
     const writers = items.map(async (item) => {
       for (let n = 0; !stopped; n++) {
         const answer = answerTo(item, n)
@@ -46,7 +47,8 @@ describe('kill -9 in the middle of answering', () => {
     for (const [itemId, answer] of acknowledged) {
       const kept = JSON.stringify(piece?.open?.answers[itemId as ItemId])
       const item = items.find((i) => i.id === itemId)
-      // a later answer may have been kept without its acknowledgement arriving; an earlier one may not stand there
+      // a later answer may have been kept without its acknowledgement arriving; an earlier one may not stand
+      // there
       const later = item
         ? JSON.stringify(
             answerTo(

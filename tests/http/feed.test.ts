@@ -100,18 +100,22 @@ describe('the calendar feed of a class', () => {
     to: { kind: 'cancel' as const, on: '2026-11-04' as never, startMinute: 13 * 60 + 10, why: 'Assembly' },
   })
 
-  it('is read by ical.js at the right instants; changing the plan moves its events, and nothing stands twice', async () => {
-    // Mon 2 to Fri 6 Nov; class at 1:10 pm in Denver, after the clocks went back: 20:10 UTC
-    const before = await inIcal('2026-11-02', '2026-11-07')
-    expect(before.map((l) => l.slice(0, 8))).toEqual(['02T20:10', '04T20:10', '06T20:10'])
-    expect((await imani.call(DoCommand, { body: lose() })).ok).toBe(true)
-    const after = await inIcal('2026-11-02', '2026-11-07')
-    // the lost day is gone, its lesson stands on Friday
-    expect(after.map((l) => l.slice(0, 8))).toEqual(['02T20:10', '06T20:10'])
-    expect(after[1]?.slice(9)).toBe(before[1]?.slice(9))
-    expect((await imani.call(Undo)).ok).toBe(true)
-    expect(await inIcal('2026-11-02', '2026-11-07')).toEqual(before)
-  })
+  it(
+    'is read by ical.js at the right instants; changing the plan moves its ' +
+      'events, and nothing stands twice',
+    async () => {
+      // Mon 2 to Fri 6 Nov; class at 1:10 pm in Denver, after the clocks went back: 20:10 UTC
+      const before = await inIcal('2026-11-02', '2026-11-07')
+      expect(before.map((l) => l.slice(0, 8))).toEqual(['02T20:10', '04T20:10', '06T20:10'])
+      expect((await imani.call(DoCommand, { body: lose() })).ok).toBe(true)
+      const after = await inIcal('2026-11-02', '2026-11-07')
+      // the lost day is gone, its lesson stands on Friday
+      expect(after.map((l) => l.slice(0, 8))).toEqual(['02T20:10', '06T20:10'])
+      expect(after[1]?.slice(9)).toBe(before[1]?.slice(9))
+      expect((await imani.call(Undo)).ok).toBe(true)
+      expect(await inIcal('2026-11-02', '2026-11-07')).toEqual(before)
+    },
+  )
 
   it.skipIf(!existsSync(CALCURSE))(
     'is read by calcurse in the school’s local time, and follows the plan without ghosts',

@@ -12,7 +12,10 @@ const WHO = ['nobody', 'learner', 'other learner', 'teacher', 'other teacher', '
 type Who = (typeof WHO)[number]
 type Outcome = 'in' | 'signed-out' | 'denied' | 'hidden'
 
-/** What a request gets: let in (whatever the act then says), told to sign in, denied, or told there is nothing. */
+/**
+ * What a request gets: let in (whatever the act then says), told to sign in, denied, or told there is
+ * nothing.
+ */
 function outcome(status: number, text: string): Outcome {
   const code = (/"code":"([^"]+)"/.exec(text) ?? [])[1] ?? ''
   if (code === 'access/not-signed-in') return 'signed-out'
@@ -30,7 +33,10 @@ const S = 'signed-out',
   D = 'denied',
   H = 'hidden',
   I = 'in'
-/** Class 8 A is the teacher's alone; the colleague teaches 8 B; the other teacher is of another school; the learner is Noa of 8 A, the other Linh of 8 C. */
+/**
+ * Class 8 A is the teacher's alone; the colleague teaches 8 B; the other teacher is of another school; the
+ * learner is Noa of 8 A, the other Linh of 8 C.
+ */
 const ANY_YEAR = {
   id: 'YEAR',
   name: 'N',

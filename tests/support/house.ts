@@ -93,7 +93,7 @@ export const SIZES: readonly { readonly of: RegExp; readonly lines: number }[] =
 ]
 
 /** No line of code is wider. */
-export const COLUMNS = 1500
+export const COLUMNS = 120
 
 /** Files that are still to be divided by meaning; the list only gets shorter. */
 export const STILL_LONG: ReadonlySet<string> = new Set([

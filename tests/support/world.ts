@@ -118,7 +118,10 @@ export interface TestSchool extends Bench {
   readonly cleo: Actor
 }
 
-/** Two classes with different meeting days on one plan; Ann and Ben in the first, Cleo in the second; year from Mon 31 Aug 2026. */
+/**
+ * Two classes with different meeting days on one plan; Ann and Ben in the first, Cleo in the second; year
+ * from Mon 31 Aug 2026.
+ */
 export async function aSchool(): Promise<TestSchool> {
   const bench = await aBench()
   const { deps } = bench

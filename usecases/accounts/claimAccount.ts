@@ -1,7 +1,10 @@
 import { saveClaim, userBySignIn } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 
-/** Gives a rostered learner without a password their own sign-in and password; null when that sign-in is somebody else's. */
+/**
+ * Gives a rostered learner without a password their own sign-in and password; null when that sign-in is
+ * somebody else's.
+ */
 export async function claimAccount(
   tx: Connection,
   known: UserRecord,

@@ -22,7 +22,10 @@ export async function noteFailure(deps: Deps, key: string): Promise<void> {
   await deps.store.write((tx) => countFailure(tx, key, now, addMinutes(now, -PAUSE_MINUTES)))
 }
 
-/** Name and password; eight wrong tries for one name from one address pause it for 15 minutes. The same refusal for a wrong name and a wrong password. */
+/**
+ * Name and password; eight wrong tries for one name from one address pause it for 15 minutes. The same
+ * refusal for a wrong name and a wrong password.
+ */
 export async function signIn(
   deps: Deps,
   input: { readonly signIn: string; readonly password: string; readonly address: string },

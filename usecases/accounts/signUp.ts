@@ -56,7 +56,10 @@ export async function signUp(
   })
 }
 
-/** A learner joins a class by its code. A name that stands unclaimed in the roster is theirs; otherwise they are added. Wrong codes are throttled by address. */
+/**
+ * A learner joins a class by its code. A name that stands unclaimed in the roster is theirs; otherwise they
+ * are added. Wrong codes are throttled by address.
+ */
 export async function joinClass(
   deps: Deps,
   input: {

@@ -81,7 +81,10 @@ function commonest<T>(values: readonly T[]): T | null {
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null
 }
 
-/** Items of an assignment, hardest first, over each learner's standing try; for one class or for all the actor may see. */
+/**
+ * Items of an assignment, hardest first, over each learner's standing try; for one class or for all the actor
+ * may see.
+ */
 export async function showItems(
   deps: Deps,
   actor: Actor,

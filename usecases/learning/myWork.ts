@@ -101,7 +101,10 @@ function cardOf(w: Listed, tries: readonly Attempt[], now: Instant) {
   }
 }
 
-/** The listed work of one learner, or not found: held, withdrawn, not yet listed and other people's work look the same. */
+/**
+ * The listed work of one learner, or not found: held, withdrawn, not yet listed and other people's work look
+ * the same.
+ */
 async function listedPiece(
   tx: Connection,
   actor: Actor,

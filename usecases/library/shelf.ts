@@ -33,7 +33,10 @@ export async function showShelf(deps: Deps, actor: Actor) {
   })
 }
 
-/** A piece with items and answers, its standards in words, and where and when the actor's classes already had it. */
+/**
+ * A piece with items and answers, its standards in words, and where and when the actor's classes already had
+ * it.
+ */
 export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)

@@ -18,7 +18,10 @@ import type { Planning } from './planningState'
 
 const MOST_SHOWN = 60
 
-/** Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored work and writes the act down, in one transaction. */
+/**
+ * Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored
+ * work and writes the act down, in one transaction.
+ */
 export async function doCommand(deps: Deps, actor: Actor, command: PacingCommand) {
   return writing(deps.store, async (tx) => {
     const done = await perform(tx, actor, command, true)
@@ -35,7 +38,10 @@ export async function doCommand(deps: Deps, actor: Actor, command: PacingCommand
   })
 }
 
-/** Takes back the actor's last act; null when there is none. Refused when somebody changed the same thing since. */
+/**
+ * Takes back the actor's last act; null when there is none. Refused when somebody changed the same thing
+ * since.
+ */
 export async function undo(deps: Deps, actor: Actor) {
   return step(deps, actor, 'undo')
 }
@@ -101,7 +107,9 @@ async function replanned(tx: Connection, actor: Actor, { planning, next, touched
   }
 }
 
-/** The latest planning acts on the classes in view, on their plans and year: what, who, when; newest first. */
+/**
+ * The latest planning acts on the classes in view, on their plans and year: what, who, when; newest first.
+ */
 export async function showHistory(deps: Deps, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read

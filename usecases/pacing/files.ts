@@ -83,7 +83,10 @@ export async function planFile(
   return ok({ name: `${fileName(known.plan.title)}.csv`, type: CSV, text: printPlanTable(known.plan) })
 }
 
-/** A file is read into a calendar that may hold an earlier one, and so calls off what is lost; a feed is always taken whole, and has only what takes place. */
+/**
+ * A file is read into a calendar that may hold an earlier one, and so calls off what is lost; a feed is
+ * always taken whole, and has only what takes place.
+ */
 async function calendarText(
   deps: Deps,
   tx: Connection,
@@ -159,7 +162,10 @@ export async function changeFeed(
   })
 }
 
-/** What a calendar program gets with an address: the class as it is now. Nothing once the address is revoked, or its teacher no longer teaches the class. */
+/**
+ * What a calendar program gets with an address: the class as it is now. Nothing once the address is revoked,
+ * or its teacher no longer teaches the class.
+ */
 export async function readFeed(deps: Deps, token: string): Promise<Result<FileText, AccessRefusal>> {
   const tx = deps.store.read
   const feed = await feedByToken(tx, token)

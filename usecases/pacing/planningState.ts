@@ -44,7 +44,8 @@ export function namedIn(command: PacingCommand): Named {
 }
 
 /**
- * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own, and the school year as office;
+ * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own,
+ * and the school year as office;
  * a day note that names classes may be set by who teaches all of them.
  */
 export async function loadPlanning(

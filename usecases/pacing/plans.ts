@@ -81,7 +81,10 @@ export async function copyPlan(
   )
 }
 
-/** Makes a plan from an outline; refused with the line numbers while rows are bad. Lengths may shrink to half and grow to double. */
+/**
+ * Makes a plan from an outline; refused with the line numbers while rows are bad. Lengths may shrink to half
+ * and grow to double.
+ */
 export async function makePlan(
   deps: Deps,
   actor: Actor,
@@ -230,7 +233,10 @@ export async function layPlan(
   })
 }
 
-/** What a class did differently belongs to the plan that goes; lost meetings stay. The layout it starts with is its baseline. */
+/**
+ * What a class did differently belongs to the plan that goes; lost meetings stay. The layout it starts with
+ * is its baseline.
+ */
 async function putOn(tx: Connection, deps: Deps, record: ClassRecord, planId: PlanId): Promise<ClassRecord> {
   const bare = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
   const { layout, calendar } = (await groundsOf(tx, [bare])).get(record.id) as ClassGround

@@ -15,7 +15,10 @@ import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import { loadPlanning } from './planningState'
 
-/** What a change would do to every class in view that it reaches, for each way out, anchored work included. Changes nothing. */
+/**
+ * What a change would do to every class in view that it reaches, for each way out, anchored work included.
+ * Changes nothing.
+ */
 export async function previewRipple(
   deps: Deps,
   actor: Actor,

@@ -11,7 +11,10 @@ export interface HolidayOffer {
   readonly holidays: readonly Holiday[]
 }
 
-/** Public holidays to choose closures from: the countries, and for one of them its regions and its holidays in a year. */
+/**
+ * Public holidays to choose closures from: the countries, and for one of them its regions and its holidays in
+ * a year.
+ */
 export async function offerHolidays(
   deps: Deps,
   actor: Actor,

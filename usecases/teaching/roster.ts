@@ -14,7 +14,9 @@ import { classFor } from './classAccess'
 
 type Trial = RosterReading & { readonly known: readonly string[]; readonly fresh: readonly string[] }
 
-/** Dry run: which rows would be added, which learners are in the class already, which rows are bad and why. */
+/**
+ * Dry run: which rows would be added, which learners are in the class already, which rows are bad and why.
+ */
 export async function readRoster(
   deps: Deps,
   actor: Actor,
@@ -38,7 +40,10 @@ async function sorted(tx: Connection, classId: ClassId, entries: readonly Roster
   }
 }
 
-/** Adds the rows of a roster, and their groups. All or nothing: refused with the line numbers while rows are bad, unless `skipBad`. */
+/**
+ * Adds the rows of a roster, and their groups. All or nothing: refused with the line numbers while rows are
+ * bad, unless `skipBad`.
+ */
 export async function addRoster(
   deps: Deps,
   actor: Actor,

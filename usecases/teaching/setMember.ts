@@ -9,7 +9,10 @@ import { classFor } from './classAccess'
 
 export type MemberSet = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
 
-/** Puts one learner of a class into one of its groups, or takes them out. Two such acts at once never undo each other. */
+/**
+ * Puts one learner of a class into one of its groups, or takes them out. Two such acts at once never undo
+ * each other.
+ */
 export async function setMember(
   deps: Deps,
   actor: Actor,

@@ -13,7 +13,9 @@ import type { World } from './world'
 
 export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal
 
-/** The world of a draft, once its piece, rules and recipients are the actor's to give; else the first fault. */
+/**
+ * The world of a draft, once its piece, rules and recipients are the actor's to give; else the first fault.
+ */
 export async function checkedDraft(
   tx: Connection,
   actor: Actor,

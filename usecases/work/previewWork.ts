@@ -35,7 +35,10 @@ export interface WorkPreview {
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
 }
 
-/** What publishing a draft would do: head-counts, each class's resolved window with the meetings inside it, and every learner's own terms. Changes nothing. */
+/**
+ * What publishing a draft would do: head-counts, each class's resolved window with the meetings inside it,
+ * and every learner's own terms. Changes nothing.
+ */
 export async function previewWork(
   deps: Deps,
   actor: Actor,

@@ -7,7 +7,9 @@ import { mergedRows } from './settle'
 import { worldLoader } from './world'
 import type { World } from './world'
 
-/** How many assignments' windows moved, and the titles of those that could not follow and stay as they were. */
+/**
+ * How many assignments' windows moved, and the titles of those that could not follow and stay as they were.
+ */
 export interface Refreshed {
   readonly moved: number
   readonly stuck: readonly string[]

@@ -8,7 +8,10 @@ import { begunBy, learnerWorkOf, replaceLearnerWork } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { World } from './world'
 
-/** Checks that every window stands, and for published work writes every learner's own terms; tells how many are reached. */
+/**
+ * Checks that every window stands, and for published work writes every learner's own terms; tells how many
+ * are reached.
+ */
 export async function settle(
   tx: Connection,
   assignment: Assignment,

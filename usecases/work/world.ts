@@ -5,7 +5,10 @@ import type { Connection, GroupRecord, Person } from '#db/repositories'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 
-/** The classes, groups and people among whom an author's assignments are resolved; `around` is what the core needs of it. */
+/**
+ * The classes, groups and people among whom an author's assignments are resolved; `around` is what the core
+ * needs of it.
+ */
 export interface World {
   readonly classes: ReadonlyMap<ClassId, ClassGround>
   readonly groups: readonly GroupRecord[]

@@ -165,7 +165,7 @@ async function saved(): Promise<void> {
 }
 @media (min-width: 1150px) {
   .two {
-    grid-template-columns: minmax(0, 34rem) minmax(0, 46rem);
+    grid-template-columns: minmax(0, 41rem) minmax(0, 46rem);
   }
   .picture {
     position: sticky;

@@ -3,7 +3,10 @@ import type { IsoDay } from '#core/base'
 import type { DayNote, SchoolYear } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
 
-/** A year such as most schools have, beginning in the August before or after `today`; without letters or closures. */
+/**
+ * A year such as most schools have, beginning in the August before or after `today`; without letters or
+ * closures.
+ */
 export function proposedYear(today: IsoDay, zone: string): Omit<SchoolYear, 'id' | 'rotation'> {
   const start = Number(today.slice(0, 4)) - (today.slice(5) < '05-01' ? 1 : 0)
   const [firstOn, lastOn] = [isoDay(`${start}-08-24`), isoDay(`${start + 1}-06-11`)]

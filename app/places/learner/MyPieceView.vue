@@ -17,6 +17,11 @@ import { sayMoment } from '~/shared/words/times'
 import SeenTry from './components/SeenTry.vue'
 import TryPaper from './components/TryPaper.vue'
 
+function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
+  if (most === null) return 'You can try as often as you like.'
+  return `${count(most, 'try', 'tries')}${most > 1 ? `; your ${KEPT_WORDS[kept]} counts` : ''}.`
+}
+
 const params = { assignmentId: useRoute().params.id as AssignmentId }
 const me = useMe()
 const now = useServerNow(5000)
@@ -63,20 +68,15 @@ const facts = computed(() => {
     ...(w.closesAt && w.closesAt !== w.dueAt
       ? [`Closes ${sayMoment(w.closesAt, p.zone, 'closes')}; after it is due it counts as late.`]
       : []),
-    ...(w.itemCount === 0
-      ? []
-      : [
-          w.triesMost === null
-            ? 'You can try as often as you like.'
-            : `${count(w.triesMost, 'try', 'tries')}${w.triesMost > 1 ? `; your ${KEPT_WORDS[p.kept as keyof typeof KEPT_WORDS]} counts` : ''}.`,
-        ]),
+    ...(w.itemCount === 0 ? [] : [sayTries(w.triesMost, p.kept as keyof typeof KEPT_WORDS)]),
     ...(w.timeLimitMinutes === null
       ? []
       : [`Once you start you have ${count(Math.round(w.timeLimitMinutes), 'minute')}.`]),
     ...(w.itemCount === 0
       ? []
       : [
-          `Score and feedback: ${REVEAL_WORDS[p.feedbackWhen as keyof typeof REVEAL_WORDS]}. Right answers: ${REVEAL_WORDS[p.answersWhen as keyof typeof REVEAL_WORDS]}.`,
+          `Score and feedback: ${REVEAL_WORDS[p.feedbackWhen as keyof typeof REVEAL_WORDS]}. ` +
+            `Right answers: ${REVEAL_WORDS[p.answersWhen as keyof typeof REVEAL_WORDS]}.`,
         ]),
   ]
 })

@@ -37,7 +37,10 @@ interface Binding<Act extends string> {
   readonly what: string
 }
 
-/** The keys of the desk: obeyed by `useDeskKeys`, shown by the sheet of keys. Several keys go with as many acts, in order. */
+/**
+ * The keys of the desk: obeyed by `useDeskKeys`, shown by the sheet of keys. Several keys go with as many
+ * acts, in order.
+ */
 export const DESK_KEYS: readonly Binding<DeskAct>[] = [
   {
     keys: ['ArrowUp', 'ArrowDown'],
@@ -101,7 +104,10 @@ export const FRAME_KEYS: readonly Binding<FrameAct>[] = [
   { keys: ['Control+k'], does: ['search'], shown: 'Ctrl K', what: 'Search and commands' },
 ]
 
-/** The name of a pressed key as the bindings have it; Cmd counts as Ctrl. Shift counts with arrows, letters and Ctrl. */
+/**
+ * The name of a pressed key as the bindings have it; Cmd counts as Ctrl. Shift counts with arrows, letters
+ * and Ctrl.
+ */
 export function keyNameOf(event: Pick<KeyboardEvent, 'key' | 'shiftKey' | 'ctrlKey' | 'metaKey'>): string {
   const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const held = event.ctrlKey || event.metaKey
@@ -109,7 +115,10 @@ export function keyNameOf(event: Pick<KeyboardEvent, 'key' | 'shiftKey' | 'ctrlK
   return `${held ? 'Control+' : ''}${shift ? 'Shift+' : ''}${name}`
 }
 
-/** What a key does by a list of bindings; null when it is none of them. A letter does the same with Shift, where Shift has no meaning of its own. */
+/**
+ * What a key does by a list of bindings; null when it is none of them. A letter does the same with Shift,
+ * where Shift has no meaning of its own.
+ */
 export function actOf<Act extends string>(bindings: readonly Binding<Act>[], name: string): Act | null {
   for (const { keys, does } of bindings) {
     const at = keys.indexOf(name)

@@ -4,6 +4,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { ResourceKind } from '#core/library'
 import { MakePiece } from '#shared/contracts/library'
+import type { Refusal } from '#shared/contracts/refusal'
 import { newDraft, toItem } from './itemDraft'
 import type { ItemDraft } from './itemDraft'
 import { useMe } from '~/shared/session/me'
@@ -72,6 +73,19 @@ async function addItem(): Promise<void> {
   stem?.focus({ preventScroll: true })
 }
 
+const ITEM_WORDS: Record<string, string> = {
+  stem: 'the question is empty',
+  value: 'the right number cannot be read',
+  tolerance: 'the tolerance cannot be read',
+}
+/** Why the piece is not accepted, with the question or field it is about. */
+function sayFault(fault: Refusal): string {
+  if (fault.code !== 'input/invalid') return sayRefusal(fault)
+  const [, number, field = ''] = /^items\.(\d+)\.(\w+)/.exec(fault.field) ?? []
+  if (number === undefined) return `${WORDS[fault.field] ?? fault.field} ${fault.problem}.`
+  return `Question ${Number(number) + 1}: ${ITEM_WORDS[field] ?? `${field} ${fault.problem}`}.`
+}
+
 async function save(): Promise<void> {
   busy.value = true
   problem.value = ''
@@ -85,13 +99,7 @@ async function save(): Promise<void> {
   })
   busy.value = false
   if (!reply.ok) {
-    const fault = reply.error
-    const at = fault.code === 'input/invalid' ? /^items\.(\d+)\.(\w+)/.exec(fault.field) : null
-    problem.value = at
-      ? `Question ${Number(at[1]) + 1}: ${at[2] === 'stem' ? 'the question is empty' : at[2] === 'value' ? 'the right number cannot be read' : at[2] === 'tolerance' ? 'the tolerance cannot be read' : `${at[2]} ${fault.code === 'input/invalid' ? fault.problem : ''}`}.`
-      : fault.code === 'input/invalid'
-        ? `${WORDS[fault.field] ?? fault.field} ${fault.problem}.`
-        : sayRefusal(fault)
+    problem.value = sayFault(reply.error)
     return
   }
   form.value = empty()

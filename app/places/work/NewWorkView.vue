@@ -19,7 +19,9 @@ const missing = shallowRef(false)
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const lesson = text('lesson') as LessonId | null
 
-/** Hangs on the lesson's meetings where it stands in a plan; else opens when published, without a due date. */
+/**
+ * Hangs on the lesson's meetings where it stands in a plan; else opens when published, without a due date.
+ */
 onMounted(async () => {
   await Promise.all([shelf.load(), desk.load()])
   const piece = shelf.piece(text('piece'))

@@ -14,7 +14,10 @@ import type { EChartsOption } from 'echarts'
 import { SVGRenderer } from 'echarts/renderers'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 
-/** A chart; what it shows is also given in words by the caller, since a picture is no fact for a screen reader. */
+/**
+ * A chart; what it shows is also given in words by the caller, since a picture is no fact for a screen
+ * reader.
+ */
 const props = defineProps<{ option: EChartsOption; label: string; height?: number }>()
 use([
   BarChart,

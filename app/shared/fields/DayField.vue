@@ -8,7 +8,9 @@ import { sayDay } from '~/shared/words/times'
 import { readDay } from './dayReading'
 import type { DayReader } from './dayReading'
 
-/** What the calendar marks: days on which nothing takes place, with why, and the days a class meets, in order. */
+/**
+ * What the calendar marks: days on which nothing takes place, with why, and the days a class meets, in order.
+ */
 export interface DayMarks {
   readonly closures?: ReadonlyMap<IsoDay, string>
   readonly meetings?: readonly IsoDay[]
@@ -62,7 +64,8 @@ async function take(event: Event): Promise<void> {
   }
   if (on !== null) return put(on)
   problem.value = typed.trim()
-    ? `“${typed.trim()}” is no day ${min && max ? `from ${sayDay(min)} to ${sayInFull(max)}` : 'that can be read'}. Write it like 21 Oct or next tue.`
+    ? `“${typed.trim()}” is no day ${min && max ? `from ${sayDay(min)} to ${sayInFull(max)}` : 'that can be read'}. ` +
+      'Write it like 21 Oct or next tue.'
     : 'Give a day, such as 21 Oct.'
 }
 
@@ -145,7 +148,7 @@ function about(value: DateValue): string | undefined {
 
 <style scoped>
 .day-field {
-  min-width: 10rem;
+  min-width: 9.6rem;
 }
 .problem {
   font-size: 0.8rem;

@@ -8,7 +8,8 @@ type GivenTo<C> = Omit<PropsOf<C>, `on${string}` | 'key' | 'ref' | 'ref_for' | '
 const MOST_FRAMES = 90
 
 /**
- * Opens dialogs. Each opening makes the dialog anew, so that the second is like the first, and gives the focus back
+ * Opens dialogs. Each opening makes the dialog anew, so that the second is like the first, and gives the
+ * focus back
  * to what had it before, or to `back` when that is gone by then, such as an entry of a menu.
  */
 export function useDialogs() {

@@ -4,7 +4,10 @@ import type { Refusal } from '#shared/contracts/refusal'
 
 const WAIT_MS = 20_000
 
-/** Calls an address by its contract. A lost connection or a broken answer is a refusal too, never an exception. */
+/**
+ * Calls an address by its contract. A lost connection or a broken answer is a refusal too, never an
+ * exception.
+ */
 export async function call<C extends AnyContract>(
   contract: C,
   input: CallOf<C> = {},

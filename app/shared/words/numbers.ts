@@ -8,7 +8,10 @@ export function percent(ratio: number): string {
   return `${Math.round(ratio * 100)} %`
 }
 
-/** Half meetings as meetings: '1½', '½', '2'; '−1½' below nothing; other fractions (of lessons in minutes) to a tenth. */
+/**
+ * Half meetings as meetings: '1½', '½', '2'; '−1½' below nothing; other fractions (of lessons in minutes) to
+ * a tenth.
+ */
 export function meetingsOf(halves: number): string {
   if (halves < 0) return `−${meetingsOf(-halves)}`
   if (!Number.isInteger(halves)) return String(Math.round(halves * 5) / 10)

@@ -39,10 +39,15 @@ export function ofCalendar(r: CalendarRefusal): string {
     case 'calendar/meeting-ends-before-start':
       return `Meeting pattern: a meeting that holds from ${sayDay(r.fromOn)} cannot end on ${sayDay(r.throughOn)}.`
     case 'calendar/meetings-overlap':
-      return `Meeting pattern: two meetings overlap on ${/^\d$/.test(r.day) ? WEEKDAY_WORDS[Number(r.day) - 1] : `${r.day} days`} at ${sayMinute(r.startMinute)}.`
+      return `Meeting pattern: two meetings overlap on ${sayPatternDay(r.day)} at ${sayMinute(r.startMinute)}.`
     default:
       return assertNever(r)
   }
+}
+
+/** 'Mon' of a weekday's number, 'A days' of a letter. */
+function sayPatternDay(day: string): string {
+  return /^\d$/.test(day) ? (WEEKDAY_WORDS[Number(day) - 1] ?? day) : `${day} days`
 }
 
 /** Why a plan or a planning act is not accepted, and what to do. */
@@ -62,13 +67,19 @@ export function ofPacing(r: PacingRefusal): string {
     case 'pacing/bad-fixed-date':
       return `${r.lesson}: the fixed dates end before they begin. Correct one of them.`
     case 'pacing/fixed-out-of-order':
-      return `${r.lesson} is fixed before ${r.before}, which comes earlier in the order. Change one of the dates, or the order.`
+      return (
+        `${r.lesson} is fixed before ${r.before}, which comes earlier in the order. ` +
+        'Change one of the dates, or the order.'
+      )
     case 'pacing/fixed-on-closure':
       return r.closedBy === null
         ? `${r.lesson}: ${sayDay(r.on)} is not a school day of this year. Choose another date.`
         : `${r.lesson}: the school is closed on ${sayDay(r.on)} (${r.closedBy}). Choose another date.`
     case 'pacing/bad-part':
-      return `The part “${r.part}” overlaps another: give each part a later term than the one before, and keep its units together.`
+      return (
+        `The part “${r.part}” overlaps another: give each part a later term than ` +
+        'the one before, and keep its units together.'
+      )
     case 'pacing/bad-order':
       return 'This order leaves out lessons, or names some twice. Reload and order them again.'
     case 'pacing/not-yet-held':
@@ -84,7 +95,10 @@ export function ofPacing(r: PacingRefusal): string {
     case 'pacing/no-such-meeting':
       return `The class has no meeting on ${sayDay(r.on)} at ${sayMinute(r.startMinute)}. Reload the desk.`
     case 'pacing/changed-meanwhile':
-      return `Somebody changed this meanwhile: you saw ${saySeen(r.seen, 'seen')}, now it is ${saySeen(r.now, 'now')}. Nothing was overwritten.`
+      return (
+        `Somebody changed this meanwhile: you saw ${saySeen(r.seen, 'seen')}, now ` +
+        `it is ${saySeen(r.now, 'now')}. Nothing was overwritten.`
+      )
     default:
       return assertNever(r)
   }

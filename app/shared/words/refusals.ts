@@ -70,7 +70,10 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
     case 'access/wrong-sign-in':
       return 'Name and password do not fit together. Check both and try again.'
     case 'access/too-many-tries':
-      return `Too many wrong tries. Wait until ${zone ? sayMoment(r.until, zone) : 'a quarter of an hour has passed'}, then try again.`
+      return (
+        `Too many wrong tries. Wait until ${zone ? sayMoment(r.until, zone) : 'a quarter of an hour has passed'}, ` +
+        'then try again.'
+      )
     case 'access/sign-in-taken':
       return 'This sign-in name is taken. Choose another.'
     case 'access/unknown-code':
@@ -139,7 +142,10 @@ function ofAudience(r: AudienceRefusal): string {
     case 'audience/not-in-class':
       return 'One of these learners is not in this class any more. Reload and choose again.'
     case 'audience/bad-rows':
-      return `${r.lines.length === 1 ? 'Line' : 'Lines'} ${r.lines.slice(0, 12).join(', ')} cannot be read. Correct them, or leave them out.`
+      return (
+        `${r.lines.length === 1 ? 'Line' : 'Lines'} ${r.lines.slice(0, 12).join(', ')} ` +
+        'cannot be read. Correct them, or leave them out.'
+      )
     case 'audience/sign-in-taken':
       return `Line ${r.line}: the sign-in name “${r.signIn}” is taken. Give another one.`
     default:
@@ -151,13 +157,20 @@ function ofAvailability(r: AvailabilityRefusal, { lesson = () => 'this lesson' }
   const field = FIELD_WORDS[r.field]
   switch (r.code) {
     case 'availability/anchor-past-year':
-      return `${field}: ${r.offset < 0 ? `${-r.offset} before` : `${r.offset} after`} ${lesson(r.lessonId)} lies outside the school year. Choose a smaller step or a date.`
+      return (
+        `${field}: ${r.offset < 0 ? `${-r.offset} before` : `${r.offset} after`} ` +
+        `${lesson(r.lessonId)} lies outside the school year. Choose a smaller step ` +
+        'or a date.'
+      )
     case 'availability/lesson-not-laid-out':
       return `${field}: ${lesson(r.lessonId)} has no meeting in this class's layout. Choose another lesson or a date.`
     case 'availability/out-of-order':
       return `${field} comes before ${FIELD_WORDS[r.before].toLowerCase()}. Move one of them.`
     case 'availability/no-layout':
-      return `${field}: this class has no plan laid out, so nothing can hang on a lesson. Lay a plan first, or give a date.`
+      return (
+        `${field}: this class has no plan laid out, so nothing can hang on a lesson. ` +
+        'Lay a plan first, or give a date.'
+      )
     default:
       return assertNever(r)
   }

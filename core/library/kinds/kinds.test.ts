@@ -26,15 +26,19 @@ describe('scoreItem', () => {
     expect(scoreItem(single('1'), { kind: 'single', choice: null })).toBe(0)
   })
 
-  it('shares the points of a multiple choice: right chosen − wrong chosen, over the right ones, never below zero', () => {
-    // 2 points, right are a and c
-    expect(scoreItem(multiple('1'), choices('a', 'c'))).toBe(2)
-    expect(scoreItem(multiple('1'), choices('a'))).toBe(1)
-    expect(scoreItem(multiple('1'), choices('a', 'c', 'b'))).toBe(1)
-    expect(scoreItem(multiple('1'), choices('a', 'b'))).toBe(0)
-    expect(scoreItem(multiple('1'), choices('b', 'd'))).toBe(0)
-    expect(scoreItem(multiple('1'), choices())).toBe(0)
-  })
+  it(
+    'shares the points of a multiple choice: right chosen − wrong chosen, over ' +
+      'the right ones, never below zero',
+    () => {
+      // 2 points, right are a and c
+      expect(scoreItem(multiple('1'), choices('a', 'c'))).toBe(2)
+      expect(scoreItem(multiple('1'), choices('a'))).toBe(1)
+      expect(scoreItem(multiple('1'), choices('a', 'c', 'b'))).toBe(1)
+      expect(scoreItem(multiple('1'), choices('a', 'b'))).toBe(0)
+      expect(scoreItem(multiple('1'), choices('b', 'd'))).toBe(0)
+      expect(scoreItem(multiple('1'), choices())).toBe(0)
+    },
+  )
 
   it('takes a number within its tolerance, edges included', () => {
     // 2.5 ± 0.1

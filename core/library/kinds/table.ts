@@ -5,7 +5,10 @@ import { numeric } from './numeric'
 import { single } from './single'
 import { text } from './text'
 
-/** Every kind of item. Adding one here makes it known to the checks, the wire, the rows, the forms and the figures. */
+/**
+ * Every kind of item. Adding one here makes it known to the checks, the wire, the rows, the forms and the
+ * figures.
+ */
 export const KINDS = { single, multiple, numeric, text } as const
 
 type Kinds = typeof KINDS

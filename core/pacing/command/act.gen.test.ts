@@ -200,29 +200,33 @@ describe('laws of planning acts', () => {
     )
   })
 
-  it('a ripple without fixed dates never makes a lesson earlier by a lost day, but for the end of one that was shortened', () => {
-    fc.assert(
-      fc.property(
-        someLessons.map((list) => list.map((l) => ({ ...l, fixed: null }))),
-        fc.nat(23),
-        (lessons, day) => {
-          const state = stateOf(lessons)
-          const changed = act(state, commandOf(state, 1, day))
-          if (!changed.ok) return
-          const got = ripple(classId, sideOf(state), sideOf(changed.value))
-          for (const w of got.ways.filter(
-            (x) => x.way === 'push-on' || x.way === 'use-slack' || x.way === 'hold',
-          )) {
-            if (w.way === 'use-slack' && w.consequence.cuts.length > 0) continue
-            for (const m of w.consequence.moved)
-              if (!w.consequence.cuts.some((c) => c.lessonId === m.lessonId))
-                expect(m.toOn >= m.fromOn).toBe(true)
-          }
-        },
-      ),
-      { numRuns: 200 },
-    )
-  })
+  it(
+    'a ripple without fixed dates never makes a lesson earlier by a lost day, ' +
+      'but for the end of one that was shortened',
+    () => {
+      fc.assert(
+        fc.property(
+          someLessons.map((list) => list.map((l) => ({ ...l, fixed: null }))),
+          fc.nat(23),
+          (lessons, day) => {
+            const state = stateOf(lessons)
+            const changed = act(state, commandOf(state, 1, day))
+            if (!changed.ok) return
+            const got = ripple(classId, sideOf(state), sideOf(changed.value))
+            for (const w of got.ways.filter(
+              (x) => x.way === 'push-on' || x.way === 'use-slack' || x.way === 'hold',
+            )) {
+              if (w.way === 'use-slack' && w.consequence.cuts.length > 0) continue
+              for (const m of w.consequence.moved)
+                if (!w.consequence.cuts.some((c) => c.lessonId === m.lessonId))
+                  expect(m.toOn >= m.fromOn).toBe(true)
+            }
+          },
+        ),
+        { numRuns: 200 },
+      )
+    },
+  )
 })
 
 describe('act', () => {

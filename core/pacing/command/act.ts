@@ -30,7 +30,8 @@ export interface ClassOnPlan {
 
 /**
  * Performs a planning act: all of its commands, or none.
- * Refused with the first refusal when anything the teacher saw is no longer so, or a plan or year would not hold together any more.
+ * Refused with the first refusal when anything the teacher saw is no longer so, or a plan or year would not
+ * hold together any more.
  */
 export function act(
   state: PacingState,

@@ -4,7 +4,10 @@ import type { PacingState } from './act'
 import { same, singlesOf } from './command'
 import type { PacingCommand } from './types'
 
-/** Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or against the order of its class. */
+/**
+ * Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or
+ * against the order of its class.
+ */
 export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const { year } = state
   for (const one of singlesOf(command)) {

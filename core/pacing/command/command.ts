@@ -37,7 +37,8 @@ export interface Known {
 
 /**
  * Applies one planning act to a class's pacing.
- * Refused when what the teacher saw (`from`) is no longer so, naming both values; when the lesson or meeting is unknown; or when the length is out of range.
+ * Refused when what the teacher saw (`from`) is no longer so, naming both values; when the lesson or meeting
+ * is unknown; or when the length is out of range.
  * @param known the class's plan, and whether its pattern has a meeting at a date and start.
  */
 export function applyToClass(
@@ -84,7 +85,10 @@ function lessonIn(plan: Known['plan'], pacing: ClassPacing, lessonId: LessonId):
   return plan.lessons.find((l) => l.id === lessonId) ?? pacing.added[lessonId] ?? null
 }
 
-/** A record with one key set or taken out; rebuilt in key order so that undo restores the same bytes whatever came between. */
+/**
+ * A record with one key set or taken out; rebuilt in key order so that undo restores the same bytes whatever
+ * came between.
+ */
 function withKey<T>(
   record: Readonly<Record<LessonId, T>>,
   key: LessonId,

@@ -56,7 +56,10 @@ export interface PatternCommand {
   readonly from: readonly PatternRow[]
   readonly to: readonly PatternRow[]
 }
-/** Changes to a plan, lesson by lesson; null on one side adds or removes. `order` and `units` are given when they change. */
+/**
+ * Changes to a plan, lesson by lesson; null on one side adds or removes. `order` and `units` are given when
+ * they change.
+ */
 export interface PlanCommand {
   readonly kind: 'plan'
   readonly planId: PlanId

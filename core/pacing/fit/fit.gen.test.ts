@@ -12,7 +12,10 @@ import { PRICES } from './price'
 const SEED = 20_261_125
 const CASES = 500
 
-/** The slow twin: every combination of lengths and omissions, laid out for real; cheapest first, then least cut of earlier lessons. */
+/**
+ * The slow twin: every combination of lengths and omissions, laid out for real; cheapest first, then least
+ * cut of earlier lessons.
+ */
 function bruteForce(
   lessons: readonly PlanLesson[],
   list: Parameters<typeof layOut>[1],

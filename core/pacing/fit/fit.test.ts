@@ -36,7 +36,8 @@ describe('fit', () => {
   })
 
   it('is exact where a greedy pass is not', () => {
-    // 1½ meetings too many. Cheapest first would take y (1 meeting, 1 + 2) and then still need half of z; z alone is enough
+    // 1½ meetings too many. Cheapest first would take y (1 meeting, 1 + 2) and then still need half of z; z
+    // alone is enough
     const got = fit(
       course(
         lesson('a', 6, 6, 'core'),
@@ -131,31 +132,35 @@ describe('reachesOf', () => {
     ])
   })
 
-  it('lets a lesson with a first and a last day head its stretch when it waits for the first, and close one when it does not', () => {
-    const within = lesson('t', 1, 1, 'core', {
-      fixed: { kind: 'within', fromOn: isoDay('2026-09-07'), throughOn: isoDay('2026-09-11') },
-    })
-    expect(
-      reachesOf(course(lesson('a', 1, 2, 'core'), within, lesson('z', 1, 1, 'core'))).map((r) => [
-        r.lessonIds.join(),
-        r.slackHalves,
-      ]),
-    ).toEqual([
-      ['a', 2],
-      ['t,z', 8],
-    ])
-    // four meetings before it: it starts on Wed 9 and has to end by Fri 11
-    expect(
-      reachesOf(course(lesson('a', 1, 4, 'core'), within, lesson('z', 1, 1, 'core'))).map((r) => [
-        r.lessonIds.join(),
-        r.capacityHalves,
-        r.slackHalves,
-      ]),
-    ).toEqual([
-      ['a,t', 12, 2],
-      ['z', 8, 6],
-    ])
-  })
+  it(
+    'lets a lesson with a first and a last day head its stretch when it waits ' +
+      'for the first, and close one when it does not',
+    () => {
+      const within = lesson('t', 1, 1, 'core', {
+        fixed: { kind: 'within', fromOn: isoDay('2026-09-07'), throughOn: isoDay('2026-09-11') },
+      })
+      expect(
+        reachesOf(course(lesson('a', 1, 2, 'core'), within, lesson('z', 1, 1, 'core'))).map((r) => [
+          r.lessonIds.join(),
+          r.slackHalves,
+        ]),
+      ).toEqual([
+        ['a', 2],
+        ['t,z', 8],
+      ])
+      // four meetings before it: it starts on Wed 9 and has to end by Fri 11
+      expect(
+        reachesOf(course(lesson('a', 1, 4, 'core'), within, lesson('z', 1, 1, 'core'))).map((r) => [
+          r.lessonIds.join(),
+          r.capacityHalves,
+          r.slackHalves,
+        ]),
+      ).toEqual([
+        ['a,t', 12, 2],
+        ['z', 8, 6],
+      ])
+    },
+  )
 
   it('says by how much a stretch is short', () => {
     const test = lesson('t', 1, 1, 'core', { fixed: { kind: 'on', on: isoDay('2026-09-07') } })

@@ -31,7 +31,10 @@ export interface FitInput {
   readonly leaveOut?: ReadonlySet<LessonId>
   /** What may be done: everything; only leaving out optional lessons; only eating buffers. */
   readonly by?: 'all' | 'optional' | 'buffers'
-  /** A place by which the items before this index have to end, kept beside the fixed dates: slack that is to stay. */
+  /**
+   * A place by which the items before this index have to end, kept beside the fixed dates: slack that is to
+   * stay.
+   */
   readonly endBefore?: { readonly index: number; readonly at: Position }
 }
 
@@ -45,9 +48,12 @@ const MILLI = 1000
 const NEVER = Number.POSITIVE_INFINITY
 
 /**
- * The cheapest set of shortenings (typical towards least, in halves or 5 minutes) and omissions (optional and useful; core and fixed lessons never)
- * with which a course fits, exactly: a dynamic program over (lesson, position), forwards through the very placing that lays lessons out.
- * Price = weight × meetings taken away + a fixed price per omission; among equal prices earlier lessons are cut least. When nothing
+ * The cheapest set of shortenings (typical towards least, in halves or 5 minutes) and omissions (optional and
+ * useful; core and fixed lessons never)
+ * with which a course fits, exactly: a dynamic program over (lesson, position), forwards through the very
+ * placing that lays lessons out.
+ * Price = weight × meetings taken away + a fixed price per omission; among equal prices earlier lessons are
+ * cut least. When nothing
  * fits, everything that may be cut is cut and `fits` is false.
  */
 export function fit(course: Course, input: FitInput = {}): Fit {
@@ -95,7 +101,8 @@ function after(
 ): Position {
   let end = cursor
   if (choice.amount > 0) {
-    // a record beyond a fixed date cannot be cured by cutting: the lesson then comes late, as laying out has it
+    // a record beyond a fixed date cannot be cured by cutting: the lesson then comes late, as laying out has
+    // it
     const start =
       item.startsAt >= 0
         ? Math.max(cursor, item.startsAt)

@@ -24,8 +24,10 @@ export interface Pace {
 }
 
 /**
- * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan; the spread between lessons, shrunk
- * toward a quarter; and the share of meetings lost at short notice (cancelled, not closed in the calendar), shrunk toward half a meeting in 25.
+ * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan;
+ * the spread between lessons, shrunk
+ * toward a quarter; and the share of meetings lost at short notice (cancelled, not closed in the calendar),
+ * shrunk toward half a meeting in 25.
  */
 export function paceOf(
   sequence: readonly PlanLesson[],
@@ -63,7 +65,10 @@ export type Band = readonly [IsoDay | null, IsoDay | null, IsoDay | null]
 export interface Forecast {
   readonly runs: number
   readonly pace: Pace
-  /** For each fixed lesson still to come: how often everything before it is done in time, and when it would be. */
+  /**
+   * For each fixed lesson still to come: how often everything before it is done in time, and when it would
+   * be.
+   */
   readonly fixed: readonly {
     readonly lessonId: LessonId
     readonly on: IsoDay
@@ -91,8 +96,10 @@ export interface Forecaster {
 }
 
 /**
- * Simulates the rest of a class's year: each lesson takes its planned length × the class's pace × a log-normal factor of the class's spread, in whole
- * halves; checks and tests take what is planned; buffers give way to a delay; each meeting to come is lost with the class's loss ratio. A fixed
+ * Simulates the rest of a class's year: each lesson takes its planned length × the class's pace × a
+ * log-normal factor of the class's spread, in whole
+ * halves; checks and tests take what is planned; buffers give way to a delay; each meeting to come is lost
+ * with the class's loss ratio. A fixed
  * lesson waits for its date, or comes late and counts as missed. Same seed, same forecast.
  * @param ends lessons whose end dates are wanted, such as the last of each unit.
  */

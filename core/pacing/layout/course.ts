@@ -18,7 +18,10 @@ export interface Item extends Need {
   readonly endsBecause: 'year' | 'part' | 'fixed'
 }
 
-/** The place by which an item must have ended so that later fixed lessons keep theirs, and the lesson that sets it (null: the item's own end). */
+/**
+ * The place by which an item must have ended so that later fixed lessons keep theirs, and the lesson that
+ * sets it (null: the item's own end).
+ */
 export interface Limit {
   readonly at: Position
   readonly by: LessonId | null
@@ -37,7 +40,9 @@ export interface Terms {
   readonly terms: readonly Term[]
 }
 
-/** Prepares a class: its own order, lengths and fixed dates, without what is recorded as covered or left out. */
+/**
+ * Prepares a class: its own order, lengths and fixed dates, without what is recorded as covered or left out.
+ */
 export function courseOf(
   plan: Pick<Plan, 'lessons'> & Partial<Pick<Plan, 'parts' | 'units'>>,
   meetings: readonly Ground[],
@@ -71,7 +76,10 @@ export function courseOf(
   return { track, from: recordedPosition(track, pacing), items, limits: limitsOf(track, items), sequence }
 }
 
-/** A class's own values, null where it has none: looking up every lesson in nothing would be a third of laying out. */
+/**
+ * A class's own values, null where it has none: looking up every lesson in nothing would be a third of laying
+ * out.
+ */
 function ownOf({ records, left, lengths, fixed }: ClassPacing) {
   return {
     records: unlessEmpty(records),
@@ -154,8 +162,8 @@ function partBounds(
 function recordedPosition(track: Track, { through }: Pick<ClassPacing, 'through'>): Position {
   if (through === null) return 0
   const m = firstNotBefore(track, through.on, through.startMinute)
-  const isThere =
-    track.meetings[m]?.on === through.on && track.meetings[m]?.startMinute === through.startMinute
+  const meeting = track.meetings[m]
+  const isThere = meeting?.on === through.on && meeting.startMinute === through.startMinute
   return positionAt(track, m, isThere ? through.halves : 0)
 }
 

@@ -17,11 +17,15 @@ export interface LayOutInput {
 }
 
 /**
- * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes the next free capacity after
- * the record, in the class's order, across meetings where needed. A fixed lesson keeps its date: free meetings stay in front of it, and what
- * no longer fits before it is reported with the reason, like what does not fit into its part or the year; later lessons of that stretch are
+ * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes
+ * the next free capacity after
+ * the record, in the class's order, across meetings where needed. A fixed lesson keeps its date: free
+ * meetings stay in front of it, and what
+ * no longer fits before it is reported with the reason, like what does not fit into its part or the year;
+ * later lessons of that stretch are
  * then reported too, so that the order is kept.
- * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next meeting.
+ * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next
+ * meeting.
  */
 export function layOut(
   plan: LayablePlan,
@@ -49,7 +53,8 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     }
     const slots: Slot[] = []
     const end = place(track, item, from, slots)
-    // a lesson that sets the limit is past it only when the record already is: it then comes late, and is not lost
+    // a lesson that sets the limit is past it only when the record already is: it then comes late, and is not
+    // lost
     const late = item.startsAt >= 0 && cursor > item.startsAt
     if (end < 0 || (end > limit.at && !late)) {
       blocked = { by: item.lesson.id, until: limit.at }
@@ -73,7 +78,10 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
   }
 }
 
-/** Where an item starts from a cursor; says when a fixed date is missed, has no meeting, or a break makes it wait. */
+/**
+ * Where an item starts from a cursor; says when a fixed date is missed, has no meeting, or a break makes it
+ * wait.
+ */
 function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFinding[]): Position {
   const { lesson, fixed } = item
   const from = Math.max(cursor, item.earliest)
@@ -137,8 +145,8 @@ function heldSlots(track: Track, held: readonly HeldSlot[]): Slot[] {
   const slots: Slot[] = []
   for (const { on, startMinute, halves } of held) {
     const meeting = firstNotBefore(track, on, startMinute)
-    if (track.meetings[meeting]?.on === on && track.meetings[meeting]?.startMinute === startMinute)
-      slots.push({ meeting, halves })
+    const there = track.meetings[meeting]
+    if (there?.on === on && there.startMinute === startMinute) slots.push({ meeting, halves })
   }
   return slots
 }

@@ -4,7 +4,10 @@ import type { ClassCalendar, LostMeeting } from '../../calendar'
 import { capacityOf } from '../track'
 import type { Layout } from './types'
 
-/** A stretch of one week of one class, in order of time: a lesson's stone, bare ground, or a meeting that was lost. */
+/**
+ * A stretch of one week of one class, in order of time: a lesson's stone, bare ground, or a meeting that was
+ * lost.
+ */
 export type Stretch =
   | {
       readonly kind: 'stone'
@@ -31,8 +34,10 @@ interface Part {
 }
 
 /**
- * A layout cut into weeks (by their Monday), as the desk shows it. Neighbouring parts of one lesson in a week are one stone;
- * a lost meeting between them parts it in two. A lost meeting counts two halves. Without a layout all ground is bare.
+ * A layout cut into weeks (by their Monday), as the desk shows it. Neighbouring parts of one lesson in a week
+ * are one stone;
+ * a lost meeting between them parts it in two. A lost meeting counts two halves. Without a layout all ground
+ * is bare.
  */
 export function weekCells(calendar: ClassCalendar, layout: Layout | null): ReadonlyMap<IsoDay, WeekCell> {
   const weeks = new Map<IsoDay, Part[]>()

@@ -69,7 +69,10 @@ function endOf(fixed: FixedDate): IsoDay | null {
   return fixed.kind === 'not-before' ? null : fixed.kind === 'within' ? fixed.throughOn : fixed.on
 }
 
-/** The first lesson whose fixed date cannot be met because of one before it in the order; null when there is none. */
+/**
+ * The first lesson whose fixed date cannot be met because of one before it in the order; null when there is
+ * none.
+ */
 export function checkFixed(lessons: readonly PlanLesson[]): PacingRefusal | null {
   let latest: { on: IsoDay; lesson: PlanLesson } | null = null
   for (const lesson of lessons) {

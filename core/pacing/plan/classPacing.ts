@@ -6,14 +6,20 @@ export const LEFT_BECAUSE = ['let-go', 'not-covered'] as const
 /** Why a lesson takes no meetings in a class: left out beforehand, or its time was lost. */
 export type Left = (typeof LEFT_BECAUSE)[number]
 
-/** A meeting named by date and start, so that it means the same whatever the calendar becomes; halves taken there. */
+/**
+ * A meeting named by date and start, so that it means the same whatever the calendar becomes; halves taken
+ * there.
+ */
 export interface HeldSlot {
   readonly on: IsoDay
   readonly startMinute: number
   readonly halves: number
 }
 
-/** What happened to a lesson: where it was held, and whether it is finished. `moreHalves`: still to come when it was carried over. */
+/**
+ * What happened to a lesson: where it was held, and whether it is finished. `moreHalves`: still to come when
+ * it was carried over.
+ */
 export interface LessonRecord {
   readonly outcome: 'covered' | 'under-way'
   readonly held: readonly HeldSlot[]
@@ -29,7 +35,10 @@ export interface Baseline {
   readonly lessons: Readonly<Record<LessonId, readonly (readonly [IsoDay, number])[]>>
 }
 
-/** What one class does differently from the plan and its pattern, and what happened. Lengths in halves, or in minutes for lessons counted so. */
+/**
+ * What one class does differently from the plan and its pattern, and what happened. Lengths in halves, or in
+ * minutes for lessons counted so.
+ */
 export interface ClassPacing {
   readonly lengths: Readonly<Record<LessonId, number>>
   readonly left: Readonly<Record<LessonId, Left>>

@@ -1,6 +1,9 @@
 import type { LessonLength, PlanLesson } from './types'
 
-/** How long a lesson may be, in meetings (halves allowed) or in minutes: in plans, in classes and in fits alike. */
+/**
+ * How long a lesson may be, in meetings (halves allowed) or in minutes: in plans, in classes and in fits
+ * alike.
+ */
 export const LENGTH_LIMITS = {
   meetings: { least: 0.5, most: 40 },
   minutes: { least: 5, most: 2400 },

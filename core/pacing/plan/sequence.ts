@@ -3,7 +3,8 @@ import type { ClassPacing } from './classPacing'
 import type { FixedDate, Plan, PlanLesson } from './types'
 
 /**
- * The lessons of one class in its own order, the class's own lessons included. Lessons that came to the plan after the class
+ * The lessons of one class in its own order, the class's own lessons included. Lessons that came to the plan
+ * after the class
  * chose its order stand behind the lesson they follow in the plan.
  */
 export function sequenceOf(

@@ -6,7 +6,10 @@ export const WEIGHTS = ['core', 'useful', 'optional'] as const
 export type Weight = (typeof WEIGHTS)[number]
 export const LENGTH_UNITS = ['meetings', 'minutes'] as const
 
-/** In meetings (halves allowed), or in minutes; a lesson counted in minutes may share a meeting with the next one. */
+/**
+ * In meetings (halves allowed), or in minutes; a lesson counted in minutes may share a meeting with the next
+ * one.
+ */
 export interface LessonLength {
   readonly unit: (typeof LENGTH_UNITS)[number]
   readonly min: number
@@ -14,7 +17,10 @@ export interface LessonLength {
   readonly max: number
 }
 
-/** Where a lesson has to lie. 'on': it starts with the first meeting on or after the date; 'not-after': its last meeting is no later. */
+/**
+ * Where a lesson has to lie. 'on': it starts with the first meeting on or after the date; 'not-after': its
+ * last meeting is no later.
+ */
 export type FixedDate =
   | { readonly kind: 'on'; readonly on: IsoDay }
   | { readonly kind: 'not-before'; readonly on: IsoDay }

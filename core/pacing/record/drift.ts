@@ -27,8 +27,10 @@ export interface DriftPoint {
 }
 
 /**
- * Drift = actual position − baseline position, both counted in the baseline's meetings, at the end of a day: every lesson counts with its
- * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before it is done; lessons that
+ * Drift = actual position − baseline position, both counted in the baseline's meetings, at the end of a day:
+ * every lesson counts with its
+ * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before
+ * it is done; lessons that
  * came later than the baseline count nothing.
  */
 export function driftOn(

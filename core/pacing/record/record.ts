@@ -16,17 +16,23 @@ export interface Standing {
   readonly meetings: readonly Meeting[]
 }
 
-/** What is recorded of a lesson: finished as laid out; finished after so many halves; or carried over with so many halves still to come. */
+/**
+ * What is recorded of a lesson: finished as laid out; finished after so many halves; or carried over with so
+ * many halves still to come.
+ */
 export type Happened =
   | { readonly as: 'covered' }
   | { readonly as: 'took'; readonly halves: number }
   | { readonly as: 'carried-over'; readonly moreHalves: number }
 
 /**
- * Records what happened to a lesson; every lesson before it that is not yet recorded counts as covered where it lay.
- * "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its first meeting on, over as many
+ * Records what happened to a lesson; every lesson before it that is not yet recorded counts as covered where
+ * it lay.
+ * "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its
+ * first meeting on, over as many
  * meetings as were held; "carried over" keeps what was held and puts the rest behind it.
- * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded already, or is not laid out.
+ * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded already, or
+ * is not laid out.
  */
 export function recordLesson(
   standing: Standing,

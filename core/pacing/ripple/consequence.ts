@@ -9,7 +9,10 @@ import { amountOf, fixedOf } from '../plan'
 import type { ClassPacing, FixedDate, Left, PlanLesson } from '../plan'
 import { inHalves } from '../track'
 
-/** A day on which a lesson is better not started: a short meeting for a check, test or project; the first meeting after a break; a break in its middle. */
+/**
+ * A day on which a lesson is better not started: a short meeting for a check, test or project; the first
+ * meeting after a break; a break in its middle.
+ */
 export type BadDay = 'short' | 'after-break' | 'across-break'
 
 /** Everything a way out does to one class's layout. Lengths in the lesson's own unit. */
@@ -163,7 +166,10 @@ function badDaysOf({ layout, calendar, course }: Compared): Consequence['badDays
   return out
 }
 
-/** The commands that turn one pacing of a class into another, as far as ways out and fits change it: lengths, what is left out, fixed dates. */
+/**
+ * The commands that turn one pacing of a class into another, as far as ways out and fits change it: lengths,
+ * what is left out, fixed dates.
+ */
 export function commandsBetween(classId: ClassId, from: ClassPacing, to: ClassPacing): ClassCommand[] {
   const commands: ClassCommand[] = []
   const keys = (part: 'lengths' | 'left' | 'fixed') =>

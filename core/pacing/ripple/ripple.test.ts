@@ -133,7 +133,8 @@ describe('a lost meeting, five ways out', () => {
       ['o', 1],
       ['c', 1],
     ])
-    // half of the optional lesson (½) and of a core one (2) cost less than leaving the optional one out (1 + 2)
+    // half of the optional lesson (½) and of a core one (2) cost less than leaving the optional one out (1 +
+    // 2)
     expect(days(tight, 'tighten')).toEqual(['a 31', 'o 04', 'c 04', 't 09'])
   })
 
@@ -168,27 +169,31 @@ describe('other changes', () => {
     expect(got.ways.every((w) => w.commands.length === 0 && w.consequence.moved.length === 0)).toBe(true)
   })
 
-  it('a closed A day shifts the letters: A sections meet a day later, B sections too, and neither at once loses a meeting before the end', () => {
-    const rotating = {
-      ...year,
-      rotation: { labels: ['A', 'B'], advance: 'instructional' as const, overrides: [] },
-    }
-    const letter = (label: string) => [{ day: { label }, startMinute: 540, minutes: 50 }]
-    const lessons = [aLesson('a'), aLesson('b'), aLesson('c')]
-    const of = (label: string) =>
-      ripple(
-        classId,
-        side(lessons, AS_PLANNED, rotating, letter(label)),
-        side(lessons, AS_PLANNED, { ...rotating, notes: [closure('2026-09-02')] }, letter(label)),
-      )
-    // A on Mon 31, Wed 2, Fri 4 … : Wed closed, A comes on Thu 3
-    expect(
-      way(of('A'), 'use-slack')?.moved.map((m) => `${m.lessonId} ${m.fromOn.slice(8)}→${m.toOn.slice(8)}`),
-    ).toEqual(['b 02→03', 'c 04→07'])
-    expect(
-      way(of('B'), 'use-slack')?.moved.map((m) => `${m.lessonId} ${m.fromOn.slice(8)}→${m.toOn.slice(8)}`),
-    ).toEqual(['b 03→04', 'c 07→08'])
-  })
+  it(
+    'a closed A day shifts the letters: A sections meet a day later, B sections ' +
+      'too, and neither at once loses a meeting before the end',
+    () => {
+      const rotating = {
+        ...year,
+        rotation: { labels: ['A', 'B'], advance: 'instructional' as const, overrides: [] },
+      }
+      const letter = (label: string) => [{ day: { label }, startMinute: 540, minutes: 50 }]
+      const lessons = [aLesson('a'), aLesson('b'), aLesson('c')]
+      const of = (label: string) =>
+        ripple(
+          classId,
+          side(lessons, AS_PLANNED, rotating, letter(label)),
+          side(lessons, AS_PLANNED, { ...rotating, notes: [closure('2026-09-02')] }, letter(label)),
+        )
+      // A on Mon 31, Wed 2, Fri 4 … : Wed closed, A comes on Thu 3
+      expect(
+        way(of('A'), 'use-slack')?.moved.map((m) => `${m.lessonId} ${m.fromOn.slice(8)}→${m.toOn.slice(8)}`),
+      ).toEqual(['b 02→03', 'c 04→07'])
+      expect(
+        way(of('B'), 'use-slack')?.moved.map((m) => `${m.lessonId} ${m.fromOn.slice(8)}→${m.toOn.slice(8)}`),
+      ).toEqual(['b 03→04', 'c 07→08'])
+    },
+  )
 
   it('a test that newly lies on a short day, after a break or across one is named', () => {
     const lessons = [aLesson('a'), aLesson('k', 1, { kind: 'check' })]

@@ -50,7 +50,8 @@ export interface Ripple {
 }
 
 /**
- * What a change does to a class, for each of the five ways out. Nothing is applied: a way's commands, done after the change, give exactly its layout.
+ * What a change does to a class, for each of the five ways out. Nothing is applied: a way's commands, done
+ * after the change, give exactly its layout.
  * @param changed the lesson the change is about, if it is about one.
  */
 export function ripple(
@@ -133,12 +134,10 @@ function placeKey(
   slots: readonly { readonly meeting: number; readonly halves: number }[] | null,
   { course }: Side,
 ): string {
-  return slots === null
-    ? '-'
-    : slots
-        .map(
-          (s) =>
-            `${(course.track.meetings[s.meeting]?.on ?? '') as IsoDay} ${course.track.meetings[s.meeting]?.startMinute}:${s.halves}`,
-        )
-        .join(' ')
+  if (slots === null) return '-'
+  const places = slots.map((s) => {
+    const meeting = course.track.meetings[s.meeting]
+    return `${meeting?.on ?? ''} ${meeting?.startMinute}:${s.halves}`
+  })
+  return places.join(' ')
 }

@@ -20,13 +20,16 @@ export interface Need {
 }
 
 /**
- * A position in a class's meetings: `meeting * STEP + used`, where `used` counts half minutes of that meeting.
+ * A position in a class's meetings: `meeting * STEP + used`, where `used` counts half minutes of that
+ * meeting.
  * A meeting of 50 minutes has 100 of them, so that halves and minutes are both whole numbers.
  */
 export type Position = number
 const STEP = 4096
 
-/** The meetings of a class prepared for laying: sizes and half lengths in half minutes, capacities in halves. */
+/**
+ * The meetings of a class prepared for laying: sizes and half lengths in half minutes, capacities in halves.
+ */
 export interface Track {
   readonly meetings: readonly Ground[]
   readonly capacities: readonly number[]
@@ -64,7 +67,9 @@ export function trackOf(meetings: readonly Ground[]): Track {
   return { meetings, capacities, sizes, halves, before, end: count * STEP }
 }
 
-/** The start of a meeting, or a place within it after some halves; a full meeting gives the start of the next. */
+/**
+ * The start of a meeting, or a place within it after some halves; a full meeting gives the start of the next.
+ */
 export function positionAt(track: Track, meeting: number, halves = 0): Position {
   if (meeting >= track.capacities.length) return track.end
   const used = halves * (track.halves[meeting] as number)
@@ -114,14 +119,17 @@ export function firstNotBefore(track: Track, on: IsoDay, startMinute: number): n
   return m
 }
 
-/** Where a lesson would start from a position: past a meeting right after a break, if it may not start there. */
+/**
+ * Where a lesson would start from a position: past a meeting right after a break, if it may not start there.
+ */
 export function startAt(track: Track, from: Position, notAfterBreak: boolean): Position {
   const m = meetingOf(from)
   return notAfterBreak && track.meetings[m]?.afterBreak ? (m + 1) * STEP : from
 }
 
 /**
- * Lays a need from a position on: halves in whole halves of meetings, minutes wherever minutes are left. Gives the position behind it,
+ * Lays a need from a position on: halves in whole halves of meetings, minutes wherever minutes are left.
+ * Gives the position behind it,
  * or -1 when the meetings end before. `slots`, if given, receives what was taken.
  */
 export function place(track: Track, need: Need, from: Position, slots?: Slot[]): Position {

@@ -5,7 +5,10 @@ import type { Result } from '#core/base'
 import type { Refusal } from '#shared/contracts/refusal'
 import { sayRefusal } from '~/shared/words/refusals'
 
-/** What an outside text would bring in, read anew a moment after the text has changed; an answer to an older text is dropped. */
+/**
+ * What an outside text would bring in, read anew a moment after the text has changed; an answer to an older
+ * text is dropped.
+ */
 export function useDryRun<T>(text: Ref<string>, read: (text: string) => Promise<Result<T, Refusal>>) {
   const reading = shallowRef<T | null>(null)
   const problem = ref('')

@@ -11,7 +11,10 @@ import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
 
-/** A plan as it is kept, and as it is being changed; the changes outlive a reload and are kept together, as one act. */
+/**
+ * A plan as it is kept, and as it is being changed; the changes outlive a reload and are kept together, as
+ * one act.
+ */
 export function usePlanDraft(planId: PlanId) {
   const page = shallowRef<PlanPage | null>(null)
   const problem = shallowRef<Refusal | null>(null)
@@ -25,7 +28,10 @@ export function usePlanDraft(planId: PlanId) {
     return checked && !checked.ok ? checked.error : null
   })
 
-  /** Loads the plan, and the changes that were begun on it; changes to a plan that has become another are kept lesson by lesson. */
+  /**
+   * Loads the plan, and the changes that were begun on it; changes to a plan that has become another are kept
+   * lesson by lesson.
+   */
   async function load(): Promise<void> {
     const reply = await call(ShowPlan, { params: { planId } })
     if (!reply.ok) return void (problem.value = reply.error)

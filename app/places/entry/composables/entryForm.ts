@@ -5,7 +5,10 @@ import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
 import { fieldOf, sayRefusal } from '~/shared/words/refusals'
 
-/** A form through which somebody new comes in: sends it, keeps who they are, goes on, or names the field to correct. */
+/**
+ * A form through which somebody new comes in: sends it, keeps who they are, goes on, or names the field to
+ * correct.
+ */
 export function useEntryForm<F extends Record<string, string>>(
   contract: typeof SignUp | typeof JoinClass,
   empty: F,

@@ -28,8 +28,10 @@ const WORDS: Record<Cell['state'], string> = {
 const text = (c: Cell | undefined) => (!c ? '' : c.ratio !== null ? percent(c.ratio) : WORDS[c.state])
 const tone = (c: Cell | undefined) =>
   !c ? '' : c.ratio === null ? c.state : c.ratio < 0.6 ? 'low' : c.ratio >= 0.85 ? 'high' : 'middle'
-const said = (name: string, title: string, c: Cell | undefined) =>
-  `${name}, ${title}: ${text(c) || 'not for them'}${c?.late ? ', late' : ''}${c && c.attempts > 1 ? `, ${c.attempts} tries` : ''}`
+function said(name: string, title: string, c: Cell | undefined): string {
+  const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
+  return `${name}, ${title}: ${text(c) || 'not for them'}${c?.late ? ', late' : ''}${tries}`
+}
 </script>
 
 <template>

@@ -13,7 +13,10 @@ const until = computed(() => {
   if (work.place === 'next' && work.opensAt) return `Opens ${sayMoment(work.opensAt, zone, 'opens')}`
   if (work.dueAt && work.dueAt > now) return `Due ${sayMoment(work.dueAt, zone, 'due')}`
   if (work.closesAt && work.closesAt > now)
-    return `Was due ${work.dueAt ? sayMoment(work.dueAt, zone, 'due') : ''}. You can still hand it in until ${sayMoment(work.closesAt, zone, 'closes')}`
+    return (
+      `Was due ${work.dueAt ? sayMoment(work.dueAt, zone, 'due') : ''}. You can ` +
+      `still hand it in until ${sayMoment(work.closesAt, zone, 'closes')}`
+    )
   if (work.place === 'done' && work.closesAt) return `Closed ${sayMoment(work.closesAt, zone, 'closes')}`
   return work.place === 'done' ? '' : 'No due date'
 })
@@ -27,7 +30,8 @@ const tries = computed(() =>
       ? props.work.triesUsed
         ? count(props.work.triesUsed, 'try', 'tries')
         : 'try as often as you like'
-      : `${count(Math.max(0, props.work.triesMost - props.work.triesUsed), 'try', 'tries')} left of ${props.work.triesMost}`,
+      : `${count(Math.max(0, props.work.triesMost - props.work.triesUsed), 'try', 'tries')} ` +
+        `left of ${props.work.triesMost}`,
 )
 </script>
 

@@ -9,7 +9,8 @@ import { call } from '~/shared/wire/call'
 const PAUSE_MS = 400
 
 /**
- * A try being answered: every change is sent after a short pause, kept on this machine until the server has acknowledged it,
+ * A try being answered: every change is sent after a short pause, kept on this machine until the server has
+ * acknowledged it,
  * and sent again after a lost connection or a reload.
  */
 export function useAnswering(attemptId: AttemptId, saved: Readonly<Record<string, Answer>>) {

@@ -7,7 +7,10 @@ import type { DeskWeek } from '../desk/deskWeeks'
 import type { Drop, Selection } from '../desk/selection'
 import DeskStretch from './DeskStretch.vue'
 
-/** One class's week. `selection` is given only where it concerns this cell, so that other cells are not drawn anew when the choice moves on. */
+/**
+ * One class's week. `selection` is given only where it concerns this cell, so that other cells are not drawn
+ * anew when the choice moves on.
+ */
 const props = defineProps<{
   column: DeskColumn
   week: DeskWeek

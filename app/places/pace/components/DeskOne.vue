@@ -55,7 +55,9 @@ const workByDay = computed(() => {
   const put = (at: Instant | null, ends: boolean, title: string, id: string) => {
     if (at === null) return
     const on = zone.local((ends ? at - 1 : at) as Instant).on
-    const text = `${title} ${ends ? 'due' : 'opens'} ${zone.local(at).minuteOfDay === 0 ? (ends ? 'end of day' : '') : sayTime(at, desk.zone)}`
+    const midnight = ends ? 'end of day' : ''
+    const time = zone.local(at).minuteOfDay === 0 ? midnight : sayTime(at, desk.zone)
+    const text = `${title} ${ends ? 'due' : 'opens'} ${time}`
     days.set(on, [...(days.get(on) ?? []), { key: `${id} ${ends}`, id, text, due: ends }])
   }
   for (const w of desk.work.filter((w) => w.classId === props.column.of.id)) {

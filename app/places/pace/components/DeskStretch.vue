@@ -63,7 +63,10 @@ function choose(): void {
 
 // a stone may be dropped on another one of its class or on free ground; a piece on a stone of any class
 const cleanups: (() => void)[] = []
-/** Made ready for dragging when something comes near it: hundreds of stones at once would hold up the first paint. */
+/**
+ * Made ready for dragging when something comes near it: hundreds of stones at once would hold up the first
+ * paint.
+ */
 function arm(): void {
   const element = box.value
   if (!element || props.stretch.kind === 'lost' || cleanups.length > 0) return

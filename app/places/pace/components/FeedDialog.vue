@@ -32,12 +32,15 @@ async function copy(path: string): Promise<void> {
   await navigator.clipboard.writeText(full(path))
   tell.done('Address copied')
 }
+const ABOUT =
+  'A file is a copy of today. A feed follows the plan: a calendar program that has its address shows ' +
+  'every later change.'
 </script>
 
 <template>
   <UModal
     title="Calendar files and feed"
-    description="A file is a copy of today. A feed follows the plan: a calendar program that has its address shows every later change."
+    :description="ABOUT"
     :ui="{ content: 'max-w-2xl' }"
     @update:open="emit('close')"
   >

@@ -3,19 +3,17 @@ import { ref } from 'vue'
 import type { IsoDay } from '#core/base'
 import { sayDay, sayMinute } from '~/shared/words/times'
 
-defineProps<{ className: string; on: IsoDay; startMinute: number }>()
+const props = defineProps<{ className: string; on: IsoDay; startMinute: number }>()
 const emit = defineEmits<{ close: [why: string | null] }>()
 const why = ref('')
 const WHYS = ['Snow day', 'Assembly', 'Teacher away', 'Drill']
+const about =
+  `${props.className}, ${sayDay(props.on)}, ${sayMinute(props.startMinute)}. ` +
+  'You see what that moves before anything is changed.'
 </script>
 
 <template>
-  <UModal
-    title="Lose a meeting"
-    :description="`${className}, ${sayDay(on)}, ${sayMinute(startMinute)}. You see what that moves before anything is changed.`"
-    :close="false"
-    @update:open="emit('close', null)"
-  >
+  <UModal title="Lose a meeting" :description="about" :close="false" @update:open="emit('close', null)">
     <template #body>
       <form id="lose-form" class="grid gap-3" @submit.prevent="emit('close', why.trim() || 'Meeting lost')">
         <UFormField label="Why" help="Shown on the desk"

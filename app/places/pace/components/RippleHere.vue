@@ -6,7 +6,10 @@ import { belongsToFocus, useRippleKeys } from '../composables/rippleKeys'
 import { useRipple } from '../stores/ripple'
 import RipplePanel from './RipplePanel.vue'
 
-/** The ripple of a change that is made away from the desk, at the foot of the page; what was typed there stays. */
+/**
+ * The ripple of a change that is made away from the desk, at the foot of the page; what was typed there
+ * stays.
+ */
 const emit = defineEmits<{ made: [] }>()
 const ripple = useRipple()
 const tellOutcome = useOutcome()

@@ -17,7 +17,8 @@ const ripple = useRipple()
 const box = ref<HTMLElement | null>(null)
 /** The class whose consequences are spelled out. */
 const looked = ref<ClassId | null>(null)
-// whoever works by keys stays on the stone; from a button or a dialog the focus comes here, once the change is on the screen
+// whoever works by keys stays on the stone; from a button or a dialog the focus comes here, once the change
+// is on the screen
 onMounted(() =>
   setTimeout(() => {
     if (!document.activeElement?.classList.contains('stretch')) box.value?.focus({ preventScroll: true })

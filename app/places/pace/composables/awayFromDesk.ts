@@ -7,7 +7,10 @@ import { useDesk } from '../stores/desk'
 import { useRipple } from '../stores/ripple'
 import { useOutcome } from './outcome'
 
-/** Planning acts on pages other than the desk: made at once when no lesson moves by them, otherwise looked at first. */
+/**
+ * Planning acts on pages other than the desk: made at once when no lesson moves by them, otherwise looked at
+ * first.
+ */
 export function useAwayFromDesk() {
   const desk = useDesk()
   const ripple = useRipple()

@@ -17,7 +17,10 @@ interface MeetingAt {
   readonly startMinute: number
 }
 
-/** Planning acts on whatever is chosen on the desk. What moves other lessons is looked at first, with its ways out. */
+/**
+ * Planning acts on whatever is chosen on the desk. What moves other lessons is looked at first, with its ways
+ * out.
+ */
 export function useDeskActs(selection: Ref<Selection | null>) {
   const desk = useDesk()
   const ripple = useRipple()
@@ -49,7 +52,10 @@ export function useDeskActs(selection: Ref<Selection | null>) {
     if (reply) tellOutcome(reply, 'Done')
   }
 
-  /** Half meetings (or five minutes) more or less for the chosen lesson; null puts it back to the plan's length. */
+  /**
+   * Half meetings (or five minutes) more or less for the chosen lesson; null puts it back to the plan's
+   * length.
+   */
   async function lengthen(by: number | null): Promise<void> {
     const at = chosen()
     if (!at) return

@@ -12,7 +12,10 @@ import {
 import type { Happened, PacingCommand, PlanLesson, SingleCommand } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
 
-/** True when no lesson but the one a change is about lies elsewhere on the desk after it, and none has lost its place. */
+/**
+ * True when no lesson but the one a change is about lies elsewhere on the desk after it, and none has lost
+ * its place.
+ */
 export function isStill(
   columns: readonly DeskColumn[],
   after: readonly DeskColumn[],
@@ -39,8 +42,10 @@ function sameDates(before: DeskColumn, a: Extent, after: DeskColumn, b: Extent |
 }
 
 /**
- * The act that makes a lesson longer or shorter by steps of half a meeting (or five minutes), from the length it is just being tried with, if any;
- * `by` null: as in the plan. 'same' when that is the length it has; null when it would be too long or nothing.
+ * The act that makes a lesson longer or shorter by steps of half a meeting (or five minutes), from the length
+ * it is just being tried with, if any;
+ * `by` null: as in the plan. 'same' when that is the length it has; null when it would be too long or
+ * nothing.
  */
 export function changeLength(
   column: DeskColumn,
@@ -63,7 +68,10 @@ export function changeLength(
   }
 }
 
-/** The act that puts a lesson before another one of its class, or at the end (null); null when it stands there already. */
+/**
+ * The act that puts a lesson before another one of its class, or at the end (null); null when it stands there
+ * already.
+ */
 export function moveBefore(
   column: DeskColumn,
   lessonId: LessonId,

@@ -6,7 +6,9 @@ export type Selection =
   | { readonly kind: 'lesson'; readonly classId: ClassId; readonly lessonId: LessonId }
   | { readonly kind: 'meeting'; readonly classId: ClassId; readonly on: IsoDay; readonly startMinute: number }
 
-/** A lesson or a piece of work dropped on a stone (to stand before it, or to hang on it) or on a free meeting. */
+/**
+ * A lesson or a piece of work dropped on a stone (to stand before it, or to hang on it) or on a free meeting.
+ */
 export type Drop = {
   readonly classId: ClassId
   readonly onto: { readonly before: LessonId } | { readonly meeting: number }

@@ -22,7 +22,10 @@ export interface SheetChoice {
   readonly forLearners: boolean
 }
 
-/** A term as a table: a row for each week, a cell for each class. A learners' copy has no reasons, no held work and nothing about what was left out. */
+/**
+ * A term as a table: a row for each week, a cell for each class. A learners' copy has no reasons, no held
+ * work and nothing about what was left out.
+ */
 export function sheetWeeks(
   columns: readonly DeskColumn[],
   term: Pick<Term, 'firstOn' | 'lastOn'>,
@@ -109,12 +112,10 @@ function cellOf(
   for (const w of work) {
     if (w.dueAt === null) continue
     const on = local.local((w.dueAt - 1) as typeof w.dueAt).on
-    if (on >= monday && on <= addDays(monday, 6) && inTerm(on))
-      lines.push({
-        on,
-        kind: 'due',
-        text: `due: ${w.title}${local.local(w.dueAt).minuteOfDay === 0 ? '' : `, ${sayTime(w.dueAt, zone)}`}${w.state === 'held' ? ' (held)' : ''}`,
-      })
+    if (on < monday || on > addDays(monday, 6) || !inTerm(on)) continue
+    const time = local.local(w.dueAt).minuteOfDay === 0 ? '' : `, ${sayTime(w.dueAt, zone)}`
+    const held = w.state === 'held' ? ' (held)' : ''
+    lines.push({ on, kind: 'due', text: `due: ${w.title}${time}${held}` })
   }
   return lines.sort((a, b) =>
     a.on < b.on ? -1 : a.on > b.on ? 1 : Number(a.kind === 'due') - Number(b.kind === 'due'),

@@ -18,7 +18,10 @@ export const useDesk = defineStore('desk', () => {
   const pending = shallowRef<readonly PacingCommand[]>([])
   const stepping = ref(0)
   const problem = shallowRef<Refusal | null>(null)
-  /** What the server last said, with what is on its way already done; an act that fails is gone from here at once. */
+  /**
+   * What the server last said, with what is on its way already done; an act that fails is gone from here at
+   * once.
+   */
   const desk = computed(() =>
     pending.value.reduce<Desk | null>((now, command) => deskAfter(now, command) ?? now, said.value),
   )
@@ -81,7 +84,10 @@ export const useDesk = defineStore('desk', () => {
   }
 
   let sending: Promise<unknown> = Promise.resolve()
-  /** Performs a planning act: shown at once, kept when the server agrees, gone when it does not. Acts are sent one after the other. */
+  /**
+   * Performs a planning act: shown at once, kept when the server agrees, gone when it does not. Acts are sent
+   * one after the other.
+   */
   async function act(command: PacingCommand): Promise<Result<Replanned, Refusal>> {
     pending.value = [...pending.value, command]
     const reply = sending.then(() => call(DoCommand, { body: command }))

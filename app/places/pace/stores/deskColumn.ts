@@ -88,7 +88,10 @@ export function deskWith(desk: Desk, next: PacingState): Desk {
   return { ...desk, year: next.year, plans: desk.plans.map((p) => next.plans.get(p.id) ?? p), classes }
 }
 
-/** The desk as it would be after an act; null when the core refuses it, or when it reaches a class that is not here. */
+/**
+ * The desk as it would be after an act; null when the core refuses it, or when it reaches a class that is not
+ * here.
+ */
 export function deskAfter(desk: Desk | null, command: PacingCommand): Desk | null {
   const isHere = new Set(desk?.classes.map((c) => c.id))
   if (!desk?.year || singlesOf(command).some((c) => 'classId' in c && !isHere.has(c.classId))) return null

@@ -9,7 +9,10 @@ import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'
 import { useDesk } from './desk'
 
-/** A change that is looked at before it is made: its ways out for every class it reaches, and the one chosen for each. */
+/**
+ * A change that is looked at before it is made: its ways out for every class it reaches, and the one chosen
+ * for each.
+ */
 export const useRipple = defineStore('ripple', () => {
   const desk = useDesk()
   const change = shallowRef<PacingCommand | null>(null)
@@ -39,7 +42,10 @@ export const useRipple = defineStore('ripple', () => {
     desk.tried = command.value ? desk.after(command.value) : null
   }
 
-  /** Looks at a change: its bare effect (`after`, where the caller knows it) is on the desk at once, the ways out follow from the server. */
+  /**
+   * Looks at a change: its bare effect (`after`, where the caller knows it) is on the desk at once, the ways
+   * out follow from the server.
+   */
   async function open(next: PacingCommand, why: string, after: Desk | null = null): Promise<void> {
     const ask = ++asked
     const isNew = change.value === null

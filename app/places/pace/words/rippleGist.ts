@@ -31,11 +31,12 @@ export function gist(way: WayShown, column: DeskColumn | undefined): GistLine[] 
         : `${name(f.lessonId)} loses its date`,
     )
   const [left, shorter] = [c.cuts.filter((x) => x.to === 0), c.cuts.filter((x) => x.to > 0)]
+  const how = left[0]?.left === 'not-covered' ? 'not covered' : 'left out'
   if (left.length > 0)
     put(
       'care',
       left.length <= 2
-        ? `${left.map((x) => name(x.lessonId)).join(', ')} ${left[0]?.left === 'not-covered' ? 'not covered' : 'left out'}`
+        ? `${left.map((x) => name(x.lessonId)).join(', ')} ${how}`
         : `${left.length} lessons left out`,
     )
   if (shorter.length > 0)

@@ -66,7 +66,9 @@ function sayClass(command: ClassCommand, known: Known): string {
   switch (command.kind) {
     case 'length': {
       const inMinutes = lessonOf(command.lessonId, known)?.length.unit === 'minutes'
-      return `${name}: ${nameOf(command.lessonId, known)} ${command.to === null ? 'as in the plan' : `takes ${inMinutes ? `${command.to} min` : sayMeetings(command.to)}`}`
+      const length = inMinutes ? `${command.to} min` : sayMeetings(command.to ?? 0)
+      const what = command.to === null ? 'as in the plan' : `takes ${length}`
+      return `${name}: ${nameOf(command.lessonId, known)} ${what}`
     }
     case 'meeting': {
       const day = sayDay(command.on)
@@ -81,10 +83,19 @@ function sayClass(command: ClassCommand, known: Known): string {
     case 'lesson':
       return `${name}: ${nameOf(command.lessonId, known)} ${sayPart(command)}`
     case 'class':
-      return `${name}: ${{ order: command.to === null ? 'order as in the plan' : 'another order', through: 'recorded', baseline: 'agreed as it stands' }[command.part]}`
+      return `${name}: ${sayClassPart(command)}`
     default:
       return assertNever(command)
   }
+}
+
+function sayClassPart({ part, to }: Extract<ClassCommand, { kind: 'class' }>): string {
+  const WORDS = {
+    order: to === null ? 'order as in the plan' : 'another order',
+    through: 'recorded',
+    baseline: 'agreed as it stands',
+  }
+  return WORDS[part]
 }
 
 function sayPart(command: Extract<ClassCommand, { kind: 'lesson' }>): string {
@@ -136,7 +147,8 @@ function sayNote({ from, to }: NoteCommand): string {
 
 function sayPlan(command: PlanCommand, { plans }: Known): string {
   const title = plans.find((p) => p.id === command.planId)?.title ?? 'plan'
-  return `${title}: ${command.lessons.length > 0 ? `${count(command.lessons.length, 'lesson')} changed` : command.order ? 'another order' : 'units changed'}`
+  if (command.lessons.length > 0) return `${title}: ${count(command.lessons.length, 'lesson')} changed`
+  return `${title}: ${command.order ? 'another order' : 'units changed'}`
 }
 
 function sayTogether(
@@ -147,7 +159,9 @@ function sayTogether(
   const names = ids.map((id) => classNamed(id, known))
   const of =
     names.length === 0 ? '' : names.length > 2 ? `${names.length} classes: ` : `${names.join(', ')}: `
-  return `${purpose.code === 'ripple' && singlesOf({ kind: 'together', purpose, commands }).some((c) => c.kind === 'note' || c.kind === 'year') ? '' : of}${sayPurpose(purpose, withAdded(commands, known))}`
+  // a day or the year itself concerns more than the classes in which something moves
+  const isOfYear = purpose.code === 'ripple' && commands.some((c) => c.kind === 'note' || c.kind === 'year')
+  return `${isOfYear ? '' : of}${sayPurpose(purpose, withAdded(commands, known))}`
 }
 
 /** A lesson that was added and taken back is known from the act alone. */

@@ -6,7 +6,10 @@ import type { DeskColumn } from '../stores/deskColumn'
 import { sayDay, sayMinute } from '~/shared/words/times'
 
 export const STONE_STATES = ['planned', 'under-way', 'passed', 'covered'] as const
-/** Recorded as covered; begun, by the record or the calendar; its meetings over but nothing recorded; still to come. */
+/**
+ * Recorded as covered; begun, by the record or the calendar; its meetings over but nothing recorded; still to
+ * come.
+ */
 export type StoneState = (typeof STONE_STATES)[number]
 
 /** How far a lesson is: by the record, and where there is none by the calendar at `now`. */
@@ -31,6 +34,7 @@ const STATE_WORDS: Record<StoneState, string> = {
   covered: 'covered',
 }
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth']
+const ordinal = (index: number) => ORDINALS[index] ?? `${index + 1}th`
 
 /** 'Science 8 B, Tue 6 Oct, lesson W2.3 Echoes, second of 2 meetings, planned'. */
 export function sayStone(
@@ -43,12 +47,13 @@ export function sayStone(
   const at = column.calendar.meetings[stretch.meetings[0] ?? 0]
   const all = extent ? extent.last - extent.first + 1 : 1
   const nth = extent ? (stretch.meetings[0] ?? 0) - extent.first : 0
-  const which =
-    all === 1
-      ? ''
-      : `, ${ORDINALS[nth] ?? `${nth + 1}th`}${stretch.meetings.length > 1 ? ` to ${ORDINALS[nth + stretch.meetings.length - 1] ?? `${nth + stretch.meetings.length}th`}` : ''} of ${all} meetings`
+  const to = stretch.meetings.length > 1 ? ` to ${ordinal(nth + stretch.meetings.length - 1)}` : ''
+  const which = all === 1 ? '' : `, ${ordinal(nth)}${to} of ${all} meetings`
   const fixed = isFixed(column, stretch.lessonId) ? ', fixed date' : ''
-  return `${column.of.name}, ${at ? sayDay(at.on) : ''}, lesson ${lesson?.number ?? ''} ${lesson?.title ?? ''}${which}, ${STATE_WORDS[stoneState(column, stretch, now)]}${fixed}`
+  return (
+    `${column.of.name}, ${at ? sayDay(at.on) : ''}, lesson ${lesson?.number ?? ''} ` +
+    `${lesson?.title ?? ''}${which}, ${STATE_WORDS[stoneState(column, stretch, now)]}${fixed}`
+  )
 }
 
 /** Whether a lesson has a fixed date in a class, its own or the plan's. */

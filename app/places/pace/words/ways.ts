@@ -28,11 +28,20 @@ export function sayAmount(unit: PlanLesson['length']['unit'], amount: number): s
 export function sayNotPlaced(because: NotPlaced, name: (id: string) => string): string {
   switch (because.why) {
     case 'year-full':
-      return `does not fit: needs ${meetingsOf(because.needHalves)} meetings, ${meetingsOf(because.freeHalves)} are left in the year`
+      return (
+        `does not fit: needs ${meetingsOf(because.needHalves)} meetings, ${meetingsOf(because.freeHalves)} ` +
+        'are left in the year'
+      )
     case 'part-full':
-      return `does not fit into its part of the plan: needs ${meetingsOf(because.needHalves)} meetings, ${meetingsOf(because.freeHalves)} are left`
+      return (
+        `does not fit into its part of the plan: needs ${meetingsOf(because.needHalves)} ` +
+        `meetings, ${meetingsOf(because.freeHalves)} are left`
+      )
     case 'before-fixed':
-      return `does not fit before ${name(because.lessonId)}, which is fixed: needs ${meetingsOf(because.needHalves)} meetings, ${meetingsOf(because.freeHalves)} are left`
+      return (
+        `does not fit before ${name(because.lessonId)}, which is fixed: needs ${meetingsOf(because.needHalves)} ` +
+        `meetings, ${meetingsOf(because.freeHalves)} are left`
+      )
     case 'after-one-that-does-not-fit':
       return `comes after ${name(because.lessonId)}, which does not fit`
     case 'let-go':
@@ -50,7 +59,10 @@ export function sayFinding(finding: LayoutFinding): string {
     case 'fixed-date-missed':
       return `Fixed on ${sayDay(finding.wantedOn)}, but the class gets to it on ${sayDay(finding.on)}.`
     case 'no-meeting-on-fixed-date':
-      return `The class does not meet on ${sayDay(finding.wantedOn)}; it lies on its next meeting, ${sayDay(finding.on)}.`
+      return (
+        `The class does not meet on ${sayDay(finding.wantedOn)}; it lies on its ` +
+        `next meeting, ${sayDay(finding.on)}.`
+      )
     case 'waits-after-break':
       return `It may not start right after a break, so the meeting on ${sayDay(finding.on)} stays free.`
     default:
@@ -65,4 +77,7 @@ export function sayDrift(meetings: number): string {
 }
 
 /** What cuts cost, as counted by fits and ways out. */
-export const COST_OF_CUTS = `Cost: meetings taken from a lesson (optional ${PRICES.optional}, useful ${PRICES.useful}, core ${PRICES.core} each; catch-up time ${PRICES.buffer}), ${PRICES.omission} for every lesson left out`
+export const COST_OF_CUTS =
+  `Cost: meetings taken from a lesson (optional ${PRICES.optional}, useful ` +
+  `${PRICES.useful}, core ${PRICES.core} each; catch-up time ${PRICES.buffer}), ` +
+  `${PRICES.omission} for every lesson left out`

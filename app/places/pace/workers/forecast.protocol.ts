@@ -3,7 +3,10 @@ import type { ClassCalendar } from '#core/calendar'
 import type { Term } from '#core/calendar'
 import type { ClassPacing, Forecast, Plan } from '#core/pacing'
 
-/** Version 1 of what page and worker say to each other. `ask` numbers a question, so that late answers to an older one are dropped. */
+/**
+ * Version 1 of what page and worker say to each other. `ask` numbers a question, so that late answers to an
+ * older one are dropped.
+ */
 export interface ForecastAsk {
   readonly v: 1
   readonly kind: 'ask'

@@ -33,7 +33,9 @@ const lines = computed<Line[]>(() => {
     if (c.span?.tight)
       care.push({
         tone: 'care',
-        text: `${c.name}: only ${count(c.span.meetings, 'meeting')} between opening and due. Who is away once may miss it.`,
+        text:
+          `${c.name}: only ${count(c.span.meetings, 'meeting')} between opening and ` +
+          'due. Who is away once may miss it.',
       })
     if (c.window?.due && c.window.due <= now)
       care.push({ tone: 'care', text: `${c.name}: it is due in the past, so every hand-in there is late.` })

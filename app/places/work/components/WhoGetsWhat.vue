@@ -19,7 +19,8 @@ const rows = computed(() =>
           .filter((b) => b.level !== 'assignment')
           .map(
             (b) =>
-              `${b.field === 'maxAttempts' ? 'tries' : b.field === 'timeLimitMinutes' ? 'time' : b.field}: ${b.level === 'group' ? (groupName(b.sourceId) ?? LEVEL_WORDS.group) : LEVEL_WORDS[b.level]}`,
+              `${b.field === 'maxAttempts' ? 'tries' : b.field === 'timeLimitMinutes' ? 'time' : b.field}: ` +
+              `${b.level === 'group' ? (groupName(b.sourceId) ?? LEVEL_WORDS.group) : LEVEL_WORDS[b.level]}`,
           ),
       ),
     ],

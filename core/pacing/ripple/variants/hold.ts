@@ -6,7 +6,8 @@ import type { Position } from '../../track'
 import type { Bitten, Side, WayOut } from './wayOut'
 
 /**
- * Every later lesson keeps its date, or the first meeting after it; what has no room left before the next one is shortened, and without
+ * Every later lesson keeps its date, or the first meeting after it; what has no room left before the next one
+ * is shortened, and without
  * any room marked as not covered.
  */
 export const hold: WayOut = (bitten) => {

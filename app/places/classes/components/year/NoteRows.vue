@@ -47,14 +47,14 @@ const remove = (at: number) => {
         @update:model-value="patch(i, { name: String($event) })"
       />
       <DayField
-        class="w-44"
+        class="w-40"
         :model-value="n.fromOn"
         :label="`First day of note ${i + 1}`"
         :today="today"
         @update:model-value="$event && setFrom(i, $event)"
       />
       <DayField
-        class="w-44"
+        class="w-40"
         :model-value="n.throughOn"
         :label="`Last day of note ${i + 1}`"
         :today="today"

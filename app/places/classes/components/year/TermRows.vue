@@ -29,14 +29,14 @@ const remove = (at: number) => {
         @update:model-value="patch(i, { name: String($event) })"
       />
       <DayField
-        class="w-44"
+        class="w-40"
         :model-value="t.firstOn"
         :label="`First day of term ${i + 1}`"
         :today="today"
         @update:model-value="$event && patch(i, { firstOn: $event })"
       />
       <DayField
-        class="w-44"
+        class="w-40"
         :model-value="t.lastOn"
         :label="`Last day of term ${i + 1}`"
         :today="today"

@@ -9,7 +9,10 @@ import { sayDay } from '~/shared/words/times'
 import { picturedMonths } from '../../yearPicture'
 import type { PicturedDay } from '../../yearPicture'
 
-/** The year as it stands in the form: a row a month, a cell a day. Days are closed by dragging across them, or by keys. */
+/**
+ * The year as it stands in the form: a row a month, a cell a day. Days are closed by dragging across them, or
+ * by keys.
+ */
 const props = defineProps<{ year: SchoolYear; today: IsoDay; mayChange: boolean }>()
 const emit = defineEmits<{ close: [fromOn: IsoDay, throughOn: IsoDay] }>()
 
