@@ -3,12 +3,14 @@ import type { BookId, ItemId } from '#core/base'
 import type { Resource } from '#core/library'
 import { piece } from './author'
 import type { Piece } from './author'
-import { HEAT_PIECES } from './heat'
 import { HEAT, STANDARDS, WAVES } from './waves.outline'
-import { WAVES_1 } from './waves.unit1'
-import { WAVES_2 } from './waves.unit2'
+import { readPieces } from './readPieces'
 
 export { HEAT, STANDARDS, WAVES }
+
+const WAVES_1 = readPieces('waves-1')
+const WAVES_2 = readPieces('waves-2')
+const HEAT_PIECES = readPieces('heat')
 
 /** A unit test out of the unit's checks: every third item, numbered anew. */
 function testFrom(

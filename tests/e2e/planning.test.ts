@@ -37,7 +37,7 @@ describe('a snow day by keyboard alone', () => {
     await p.keys('ArrowDown', 'n')
     await p.sees('Announce a day')
     expect(await p.page.$eval('input[name="note-from"]', (e) => (e as HTMLInputElement).value)).toBe(
-      '2026-10-22',
+      'Thu 22 Oct 2026',
     )
     await p.page.keyboard.type('Snow day')
     await p.keys('Enter')

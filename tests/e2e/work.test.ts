@@ -117,7 +117,7 @@ describe('a check, from the lesson to the score', () => {
     // a date instead of the lesson
     await teacher.page.locator('tr.base [data-hook="moment-due"]').click()
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'A whole day')
-    await teacher.fill('[data-hook="moment-editor"] [data-hook="date"]', '2026-10-30')
+    await teacher.fill('[data-hook="moment-editor"] [name="moment-on"]', '30 oct')
     await teacher.page.waitForFunction(() =>
       document.querySelector('tr.base [data-hook="moment-due"]')?.textContent.includes('Fri 30 Oct'),
     )
@@ -131,7 +131,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.click('add-who')
     await teacher.fill('[aria-label="Filter recipients"]', 'saoirse')
     await teacher.sees('Saoirse Mbeki')
-    await teacher.page.locator('[data-hook="recipients"] label').click()
+    await teacher.page.locator('[data-hook="recipients"] [role="checkbox"]').click()
     await teacher.keys('Escape')
     await teacher.sees("Science 7 D: Opens: W1.2 has no meeting in this class's layout.")
     expect(await teacher.page.$eval('[data-hook="publish"]', (e) => (e as HTMLButtonElement).disabled)).toBe(

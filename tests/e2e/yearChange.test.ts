@@ -26,8 +26,10 @@ describe('a change away from the desk', () => {
       const room = (await imani.call(ShowOverview)).value?.classes.find((c) => c.shortName === '8 B')
       const p = await demoPerson(server, 'imani', `/classes/${room?.id}`)
       await p.click('edit-pattern')
-      await p.fill('input[aria-label^="Last day of meeting 1"]', '2026-10-30')
+      await p.press('Only part of the year: meeting 1')
+      await p.fill('input[aria-label^="Last day of meeting 1"]', '30 oct')
       await p.click('add-meeting')
+      await p.press('Only part of the year: meeting 2')
       await p.fill('input[aria-label^="First day of meeting 2"]', '2026-11-02')
       await p.click('save-pattern')
       await p.has('[data-hook="ripple-detail"]')
@@ -72,7 +74,7 @@ describe('a change away from the desk', () => {
           `input[aria-label="First day of note ${notes + 1}"]`,
           (e) => (e as HTMLInputElement).value,
         ),
-      ).toBe('2026-11-04')
+      ).toBe('Wed 4 Nov 2026')
       await p.click('save-year')
       await p.seesIn('[data-hook="ripple"]', 'Science 7 E')
       await p.click('apply-ripple')

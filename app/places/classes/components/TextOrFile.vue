@@ -41,14 +41,8 @@ watch(file, async (chosen) => {
       class="justify-self-start"
     >
       <template #default="{ open }">
-        <UButton
-          size="xs"
-          color="neutral"
-          variant="outline"
-          icon="i-lucide-file-up"
-          :aria-label="`Choose a file: ${label}`"
-          @click="open()"
-          >or choose a file</UButton
+        <UButton size="xs" color="neutral" variant="outline" icon="i-lucide-file-up" @click="open()"
+          >or choose a file<span class="sr-only">: {{ label }}</span></UButton
         >
       </template>
     </UFileUpload>
