@@ -1,36 +1,14 @@
 import { fileURLToPath } from 'node:url'
+import { iconsInUse } from './scripts/steps/iconsInUse.mjs'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
-/** Icons that Nuxt UI's own components show. */
-const NUXT_UI_ICONS = [
-  'arrow-left',
-  'arrow-right',
-  'check',
-  'chevron-down',
-  'chevron-left',
-  'chevron-right',
-  'chevron-up',
-  'chevrons-left',
-  'chevrons-right',
-  'circle-alert',
-  'circle-check',
-  'circle-x',
-  'ellipsis',
-  'eye',
-  'eye-off',
-  'info',
-  'loader-circle',
-  'minus',
-  'monitor',
-  'moon',
-  'plus',
-  'search',
-  'sun',
-  'triangle-alert',
-  'upload',
-  'x',
-].map((name) => `lucide:${name}`)
+const LEARNER_ICONS_IN = [
+  'app/layouts/learner.vue',
+  'app/places/learner/**/*.vue',
+  'app/places/entry/**/*.vue',
+  'app/shared/frame/PersonMenu.vue',
+]
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-06-01',
@@ -54,19 +32,17 @@ export default defineNuxtConfig({
   components: { dirs: [] },
   ui: {
     fonts: false,
-    theme: { colors: ['primary', 'secondary', 'success', 'info', 'warning', 'error', 'neutral'] },
+    // only colours in use: each one is spelt out in the theme of every component, and so in a learner's first page
+    theme: { colors: ['primary', 'success', 'error', 'neutral'] },
   },
   icon: {
     provider: 'server',
     fallbackToApi: false,
     serverBundle: { collections: ['lucide'] },
-    // every icon in use comes with the first page, so that none appears late or stays empty
+    // a learner's icons come with the first page, all others with the frame of the teachers' pages (teacherIcons.ts)
     clientBundle: {
-      scan: {
-        globInclude: ['app/**/*.{vue,ts}'],
-        globExclude: ['app/**/*.test.ts'],
-      },
-      icons: NUXT_UI_ICONS,
+      scan: { globInclude: LEARNER_ICONS_IN, globExclude: ['**/*.test.ts'] },
+      icons: ['lucide:check', 'lucide:x', 'lucide:loader-circle', 'lucide:circle-check', 'lucide:circle-x'],
       sizeLimitKb: 128,
     },
   },
@@ -92,7 +68,12 @@ export default defineNuxtConfig({
     imports: { autoImport: false },
     errorHandler: here('./server/http/onError.ts'),
   },
-  vite: { build: { sourcemap: false } },
+  vite: {
+    // nothing here or in the packages in use is written with the options API
+    define: { __VUE_OPTIONS_API__: 'false' },
+    build: { sourcemap: false },
+    plugins: [iconsInUse(here('./app'))],
+  },
   typescript: {
     strict: true,
     tsConfig: {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { addTeacherIcons } from '~/shared/frame/teacherIcons'
 import { useDesk } from '~/places/pace'
 import { CommandPalette, StepButtons } from '~/places/bar'
 import PersonMenu from '~/shared/frame/PersonMenu.vue'
 import PlaceRail from '~/shared/frame/PlaceRail.vue'
 
+addTeacherIcons()
 const desk = useDesk()
 </script>
 

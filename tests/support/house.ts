@@ -30,6 +30,8 @@ export const MAY: Record<
       /^echarts/,
       /^@atlaskit\/pragmatic-drag-and-drop\//,
       /^@internationalized\/date$/,
+      /^@iconify\/vue$/,
+      /^virtual:icons-in-use$/,
       /^chrono-node\/en$/,
     ],
   },
