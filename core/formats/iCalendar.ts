@@ -123,7 +123,7 @@ function readSeries(
   let [found, fault]: [number, SkippedEvent['because']] = [0, 'outside-year']
   for (let i = 0; i < MOST_REPEATS; i++) {
     // null once the series has ended, whatever the package's types say
-    const next: ICAL.Time | null = each.next()
+    const next = each.next() as ICAL.Time | null
     if (next === null || next.toString().slice(0, 10) > reading.lastOn)
       return found === 0 ? skip(fault) : undefined
     const { item, startDate, endDate } = event.getOccurrenceDetails(next)

@@ -2,15 +2,16 @@
 import { navigateTo, useHead, useRoute, useRouter } from '#imports'
 import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import { mondayOf, weekdayOf } from '#core/base'
+import { mondayOf } from '#core/base'
 import type { ClassId, LessonId } from '#core/base'
-import { deskWeeks } from './desk/deskWeeks'
 import { atDay } from './desk/selection'
 import { addOnGround, agreeOn } from './desk/moves'
 import type { Drop, Selection } from './desk/selection'
 import ShortcutSheet from './components/ShortcutSheet.vue'
 import { useDeskActs } from './composables/deskActs'
 import { useDeskKeys } from './composables/deskKeys'
+import { useDeskShown } from './composables/deskShown'
+import { useDetails } from './composables/details'
 import { useRecording } from './composables/recording'
 import { belongsToFocus } from './composables/rippleKeys'
 import { useDialogs } from '~/shared/frame/dialogs'
@@ -20,13 +21,11 @@ import type { DeskColumn } from './stores/deskColumn'
 import { useRipple } from './stores/ripple'
 import { useShelf } from '~/places/shelf'
 import { sayRefusal } from '~/shared/words/refusals'
-import { sayDay, zoneNamed } from '~/shared/words/times'
 import DeskGrid from './components/DeskGrid.vue'
-import DeskMenu from './components/DeskMenu.vue'
+import DeskHead from './components/DeskHead.vue'
+import DeskInspector from './components/DeskInspector.vue'
 import DeskOne from './components/DeskOne.vue'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
-import LessonInspector from './components/LessonInspector.vue'
-import MeetingInspector from './components/MeetingInspector.vue'
 import RipplePanel from './components/RipplePanel.vue'
 import YearStrip from './components/YearStrip.vue'
 
@@ -41,29 +40,13 @@ const selection = ref<Selection | null>(null)
 const ripple = useRipple()
 const acts = useDeskActs(selection)
 const recording = useRecording(acts, now)
+const details = useDetails()
 const pane = ref<HTMLElement | null>(null)
 const { y } = useScroll(pane)
 const { height } = useElementSize(pane)
 
-const local = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value) : null))
-const today = computed(() => local.value?.on ?? null)
-const todayRatio = computed(() =>
-  local.value
-    ? Math.min(0.97, (Math.min(5, weekdayOf(local.value.on)) - 1 + local.value.minuteOfDay / 1440) / 5)
-    : 0,
-)
-// by the year alone: new weeks would have every cell drawn again
-const yearShown = computed(() => desk.tried?.year ?? desk.year)
-const weeks = computed(() => (yearShown.value ? deskWeeks(yearShown.value, today.value) : []))
 const oneId = computed(() => (typeof route.query.class === 'string' ? (route.query.class as ClassId) : null))
-const one = computed(() => desk.columns.find((c) => c.of.id === oneId.value) ?? null)
-const columns = computed(() => (one.value ? [one.value] : desk.shown))
-/** What is drawn: the desk as it is, or as the change that is looked at would leave it. */
-const drawn = computed(() =>
-  desk.triedColumns
-    ? columns.value.map((c) => desk.triedColumns?.find((t) => t.of.id === c.of.id) ?? c)
-    : columns.value,
-)
+const { today, todayRatio, weeks, one, columns, drawn, nextMeetingOn } = useDeskShown(now, oneId)
 const chosen = computed(() => (selection.value ? (acts.columnOf(selection.value.classId) ?? null) : null))
 const scrollHeight = ref(1)
 watch([y, height, weeks, one], () => {
@@ -88,12 +71,9 @@ function toWeek(monday: string, behavior: 'smooth' | 'auto' = 'auto'): void {
   const row = document.getElementById(`week-${monday}`)
   if (row && pane.value) pane.value.scrollTo({ top: row.offsetTop - 140, behavior })
 }
-const tomorrow = computed(() => {
-  const days = columns.value
-    .flatMap((c) => c.calendar.meetings.map((m) => m.on))
-    .filter((on) => on > (today.value ?? ''))
-  return days.sort()[0] ?? today.value ?? ('' as never)
-})
+function announce(): void {
+  if (nextMeetingOn.value) void acts.announce(nextMeetingOn.value)
+}
 async function agree(): Promise<void> {
   const command = agreeOn(columns.value, now.value)
   if (command) await acts.act(command, 'This is the baseline now; drift counts from here')
@@ -140,8 +120,21 @@ watch(
 function openSheet(): void {
   void openDialog(ShortcutSheet, {})
 }
-function toDetails(): void {
-  document.querySelector<HTMLElement>('#inspector button, #inspector a')?.focus()
+const inspected = computed(() => ({
+  selection: selection.value,
+  column: chosen.value,
+  now: now.value,
+  acts,
+  recording,
+}))
+async function toDetails(): Promise<void> {
+  details.isOpen.value = true
+  await nextTick()
+  document.querySelector<HTMLElement>('#inspector button:not(.close), #inspector a')?.focus()
+}
+function toggleDetails(): void {
+  details.isOpen.value = !details.isOpen.value
+  if (!details.isOpen.value) document.querySelector<HTMLElement>('[data-hook="toggle-details"]')?.focus()
 }
 async function loseChosen(): Promise<void> {
   const at = selection.value
@@ -175,7 +168,7 @@ const keys = useDeskKeys({
   assignChosen,
   toggleOne: () => void show(one.value ? null : (selection.value?.classId ?? null)),
   openSheet,
-  toDetails,
+  toDetails: () => void toDetails(),
 })
 /** Keys of the ripple hold wherever the focus is, except in fields. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -204,61 +197,18 @@ function backToDesk(): void {
 
 <template>
   <div class="pace">
-    <header class="head">
-      <h1>{{ one ? one.of.name : 'Pace' }}</h1>
-      <div v-if="desk.classes.length" class="chips" role="group" aria-label="Classes in view">
-        <UButton
-          size="xs"
-          :variant="one ? 'outline' : 'solid'"
-          :aria-pressed="!one"
-          data-hook="all-classes"
-          @click="show(null)"
-          >All classes</UButton
-        >
-        <span class="sep" aria-hidden="true" />
-        <UButton
-          v-for="c in desk.columns"
-          :key="c.of.id"
-          size="xs"
-          color="neutral"
-          :variant="
-            one
-              ? one.of.id === c.of.id
-                ? 'solid'
-                : 'outline'
-              : desk.hidden.has(c.of.id)
-                ? 'ghost'
-                : 'subtle'
-          "
-          :aria-pressed="one ? one.of.id === c.of.id : !desk.hidden.has(c.of.id)"
-          :data-hook="`chip-${c.of.shortName}`"
-          @click="one ? show(c.of.id) : desk.toggle(c.of.id)"
-          >{{ c.of.shortName }}</UButton
-        >
-      </div>
-      <div class="grow" />
-      <span v-if="today" class="said date">{{ sayDay(today) }}</span>
-      <UButton size="xs" color="neutral" variant="ghost" @click="toToday">To today</UButton>
-      <UButton
-        v-if="desk.columns.some((c) => c.of.mayChange && c.plan)"
-        size="xs"
-        variant="outline"
-        icon="i-lucide-snowflake"
-        data-hook="announce"
-        @click="acts.announce(tomorrow)"
-        >Announce a day</UButton
-      >
-      <DeskMenu :columns="columns" @agree="agree" />
-      <UButton
-        size="xs"
-        color="neutral"
-        variant="ghost"
-        icon="i-lucide-keyboard"
-        data-hook="shortcuts"
-        @click="openSheet"
-        >Keys</UButton
-      >
-    </header>
+    <DeskHead
+      :one="one"
+      :columns="columns"
+      :today="today"
+      :shows-details="details.isOpen.value"
+      @show="show"
+      @today="toToday"
+      @announce="announce"
+      @agree="agree"
+      @sheet="openSheet"
+      @details="toggleDetails"
+    />
     <p v-if="desk.problem" class="note-line needs m-4" role="alert">
       {{ sayRefusal(desk.problem) }}
       <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton>
@@ -299,33 +249,49 @@ function backToDesk(): void {
           @stretch="pulled"
         />
       </div>
-      <aside id="inspector" class="inspector" aria-label="Details" @keydown.esc="backToDesk">
-        <LessonInspector
-          v-if="selection?.kind === 'lesson' && chosen"
-          :column="chosen"
-          :lesson-id="selection.lessonId"
-          :now="now"
-          @record="recording.record($event)"
-          @fix="recording.fix($event)"
-          @leave="recording.leave($event)"
-          @shift="recording.shift($event)"
-          @lengthen="acts.lengthen($event)"
-          @as-planned="acts.lengthen(null)"
-          @lose="acts.lose(chosen.of.id, $event)"
-          @go-to="choose({ ...selection, classId: $event }, true)"
+      <aside
+        v-if="details.isOpen.value && !details.isPhone.value"
+        id="inspector"
+        class="inspector"
+        aria-label="Details"
+        :inert="ripple.isOpen"
+        @keydown.esc="backToDesk"
+      >
+        <UButton
+          class="close"
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-x"
+          aria-label="Close the details"
+          data-hook="close-details"
+          @click="toggleDetails"
         />
-        <MeetingInspector
-          v-else-if="selection?.kind === 'meeting' && chosen"
-          :column="chosen"
-          :on="selection.on"
-          :start-minute="selection.startMinute"
-          @lose="acts.lose(chosen.of.id, $event)"
-          @give-back="acts.giveBack(chosen.of.id, $event)"
-          @add="(meeting, title) => chosen && addLesson(chosen, meeting, title)"
-          @announce="acts.announce($event)"
+        <DeskInspector
+          v-bind="inspected"
+          @choose="choose($event, true)"
+          @add="addLesson"
+          @announce="acts.announce"
         />
-        <p v-else class="said">Choose a stone to see its lesson.</p>
       </aside>
+      <UDrawer
+        v-else-if="details.isPhone.value"
+        v-model:open="details.isOpen.value"
+        title="Details"
+        description="Of what is chosen on the desk"
+        :ui="{ header: 'sr-only', content: 'max-h-[70dvh]' }"
+      >
+        <template #body>
+          <div id="inspector">
+            <DeskInspector
+              v-bind="inspected"
+              @choose="choose($event, true)"
+              @add="addLesson"
+              @announce="acts.announce"
+            />
+          </div>
+        </template>
+      </UDrawer>
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
     <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
@@ -338,29 +304,6 @@ function backToDesk(): void {
   display: flex;
   flex-direction: column;
   height: 100%;
-}
-.head {
-  display: flex;
-  align-items: center;
-  gap: 0.75rem;
-  padding: 0.5rem 1rem;
-  border-bottom: 1px solid var(--ui-border);
-  flex-wrap: wrap;
-}
-.chips {
-  display: flex;
-  gap: 0.3rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.sep {
-  width: 1px;
-  height: 1.2rem;
-  background: var(--ui-border-accented);
-  margin-inline: 0.2rem;
-}
-.grow {
-  flex: 1;
 }
 .split {
   flex: 1;
@@ -381,18 +324,10 @@ function backToDesk(): void {
   border-left: 1px solid var(--ui-border);
   background: var(--ui-bg-muted);
 }
+.close {
+  float: right;
+}
 .inspector :deep(h3) {
   margin-bottom: 0.15rem;
-}
-@media (max-width: 1000px) {
-  .split {
-    flex-direction: column;
-  }
-  .inspector {
-    width: auto;
-    max-height: 40%;
-    border-left: 0;
-    border-top: 1px solid var(--ui-border);
-  }
 }
 </style>

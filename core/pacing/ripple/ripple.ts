@@ -1,4 +1,4 @@
-import type { ClassId, IsoDay, LessonId } from '../../base'
+import type { ClassId, LessonId } from '../../base'
 import type { ClassCalendar, Term } from '../../calendar'
 import { WAYS } from '../command'
 import type { ClassCommand, Way } from '../command'

@@ -17,6 +17,7 @@ const props = defineProps<{
   now: Instant
   selection: Selection | null
   ghosts: ReadonlySet<string>
+  halfPx: number
 }>()
 const emit = defineEmits<{
   select: [at: Selection]
@@ -60,6 +61,7 @@ const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) =>
       :lit="isLit(s)"
       :reachable="isAt(s)"
       :ghost="s.kind === 'stone' && ghosts.has(s.lessonId)"
+      :half-px="halfPx"
       @select="pick"
       @drop="drop"
       @stretch="stretch"

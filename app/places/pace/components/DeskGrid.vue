@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { mondayOf } from '#core/base'
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import { useRowsInTurn } from '../composables/rowsInTurn'
-import { driftOf } from '../stores/deskColumn'
 import type { DeskColumn } from '../stores/deskColumn'
-import { count, meetingsOf } from '~/shared/words/numbers'
-import { sayPattern } from '~/shared/words/pattern'
 import { sayDate } from '~/shared/words/times'
 import type { DeskWeek } from '../desk/deskWeeks'
-import { sayDrift } from '../words/ways'
 import type { Drop, Selection } from '../desk/selection'
+import { ghostsOf } from '../desk/ghosts'
 import DeskCell from './DeskCell.vue'
+import DeskColumnHead from './DeskColumnHead.vue'
 
 const props = defineProps<{
   columns: readonly DeskColumn[]
@@ -54,6 +53,11 @@ const chosenWeek = computed(() => {
   return looked ? mondayOf(looked) : null
 })
 const NO_GHOSTS: ReadonlySet<string> = new Set()
+/** In pixels, as the styles below and in a cell have them at 15 px a rem. */
+const GUTTER = 60
+const CELL_PADDING = 12
+const LEAST_CELL = 108
+const USUAL_HALF = 26
 const centre = computed(() =>
   Math.max(
     0,
@@ -64,37 +68,31 @@ const { isDrawn } = useRowsInTurn(
   computed(() => props.weeks.length),
   centre,
 )
-const drifts = computed(
-  () => new Map(props.columns.map((c) => [c.of.id, props.today ? driftOf(c, props.today) : null])),
-)
 /** Lessons that lie elsewhere than before the change that is looked at. */
 const ghosts = computed(
   () =>
     new Map(
-      props.columns.map((c) => {
-        const was = props.before?.find((b) => b.of.id === c.of.id)
-        if (!was || was === c) return [c.of.id, NO_GHOSTS]
-        const dates = (of: DeskColumn, id: LessonId) => {
-          const e = of.extents.get(id)
-          return e ? `${of.calendar.meetings[e.first]?.on} ${of.calendar.meetings[e.last]?.on}` : ''
-        }
-        return [
-          c.of.id,
-          new Set<string>([...c.extents.keys()].filter((id) => dates(c, id) !== dates(was, id))),
-        ]
-      }),
+      props.columns.map((c) => [
+        c.of.id,
+        ghostsOf(
+          c,
+          props.before?.find((b) => b.of.id === c.of.id),
+        ),
+      ]),
     ),
 )
-const driftWords = (c: DeskColumn) => {
-  const d = drifts.value.get(c.of.id) ?? 0
-  return Math.abs(d) < 0.25
-    ? 'on its baseline'
-    : `${Math.round(Math.abs(d) * 2) / 2} meetings ${d > 0 ? 'ahead of' : 'behind'} its baseline`
+const root = ref<HTMLElement | null>(null)
+const { width } = useElementSize(root)
+/** Width of half a meeting in a class's column, so that labels are chosen which fit. */
+function halfPxOf(column: DeskColumn): number {
+  const cell = (width.value - GUTTER) / Math.max(1, props.columns.length) - CELL_PADDING
+  return width.value === 0 ? USUAL_HALF : Math.floor(Math.max(cell, LEAST_CELL) / column.widestHalves)
 }
 </script>
 
 <template>
   <div
+    ref="root"
     class="desk"
     role="grid"
     :style="{ '--columns': columns.length }"
@@ -103,28 +101,13 @@ const driftWords = (c: DeskColumn) => {
   >
     <div class="row head" role="row" :style="{ gridTemplateColumns: template }">
       <div role="columnheader" class="corner">Week of</div>
-      <div v-for="c in columns" :key="c.of.id" role="columnheader" class="colhead">
-        <button type="button" class="name" :title="`Open ${c.of.name} alone`" @click="emit('open', c)">
-          {{ c.of.name }}
-        </button>
-        <span class="said">{{ sayPattern(c.of.pattern) }}</span>
-        <span v-if="!c.plan" class="said">no plan yet</span>
-        <span v-else class="facts">
-          <span
-            v-if="drifts.get(c.of.id) !== null"
-            class="drift"
-            :class="{ behind: (drifts.get(c.of.id) ?? 0) <= -0.75 }"
-            :title="driftWords(c)"
-            data-hook="drift"
-            ><span aria-hidden="true">{{ sayDrift(drifts.get(c.of.id) ?? 0) }}</span
-            ><span class="sr-only">{{ driftWords(c) }}</span></span
-          >
-          <span v-if="c.unplaced.length > 0" class="bad"
-            >{{ count(c.unplaced.length, 'lesson') }} too many</span
-          >
-          <span v-else class="said">{{ meetingsOf(c.layout?.slackHalves ?? 0) }} slack</span>
-        </span>
-      </div>
+      <DeskColumnHead
+        v-for="c in columns"
+        :key="c.of.id"
+        :column="c"
+        :today="today"
+        @open="emit('open', c)"
+      />
     </div>
     <div
       v-for="(w, i) in weeks"
@@ -159,6 +142,7 @@ const driftWords = (c: DeskColumn) => {
           :now="now"
           :selection="chosenIn(c, w)"
           :ghosts="ghosts.get(c.of.id) ?? NO_GHOSTS"
+          :half-px="halfPxOf(c)"
           @select="pick"
           @drop="drop"
           @stretch="stretch"
@@ -219,40 +203,6 @@ const driftWords = (c: DeskColumn) => {
   font-size: 0.75rem;
   color: var(--ui-text-muted);
   align-self: end;
-}
-.colhead {
-  display: grid;
-  padding: 0.35rem 0.4rem;
-  gap: 1px;
-  align-content: start;
-  border-left: 1px solid var(--ui-border);
-}
-.colhead .name {
-  font-weight: 650;
-  text-align: left;
-  cursor: pointer;
-  color: var(--ui-text-highlighted);
-}
-.colhead .name:hover {
-  text-decoration: underline;
-}
-.bad {
-  font-size: 0.8rem;
-  color: var(--ui-error);
-  font-weight: 600;
-}
-.facts {
-  display: flex;
-  gap: 0.5rem;
-  align-items: baseline;
-}
-.drift {
-  font-weight: 650;
-  font-size: 0.85rem;
-  font-variant-numeric: tabular-nums;
-}
-.drift.behind {
-  color: var(--ui-error);
 }
 .gutter {
   position: relative;

@@ -1,30 +1,34 @@
 <script setup lang="ts">
-import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Instant, LessonId } from '#core/base'
 import type { Stretch } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
 import { isFixed, sayBare, sayLost, sayStone, stoneState } from '../words/stones'
+import { useStoneDrag } from '../composables/stoneDrag'
 import type { Drop, Selection } from '../desk/selection'
+import { stoneLabel } from '../desk/stoneLabel'
 
-const props = defineProps<{
-  column: DeskColumn
-  stretch: Stretch
-  now: Instant
-  selected: boolean
-  lit: boolean
-  reachable: boolean
-  roomy?: boolean
-  ghost?: boolean
-}>()
+const props = withDefaults(
+  defineProps<{
+    column: DeskColumn
+    stretch: Stretch
+    now: Instant
+    selected: boolean
+    lit: boolean
+    reachable: boolean
+    roomy?: boolean
+    ghost?: boolean
+    /** Width of half a meeting in pixels. */
+    halfPx?: number
+  }>(),
+  { halfPx: 26 },
+)
 const emit = defineEmits<{
   select: [at: Selection]
   drop: [drop: Drop]
   stretch: [column: DeskColumn, lessonId: LessonId, halves: number]
 }>()
 const box = ref<HTMLElement | null>(null)
-const over = ref(false)
-const pulled = ref(0)
 
 const lesson = computed(() =>
   props.stretch.kind === 'stone' ? (props.column.lessons.get(props.stretch.lessonId) ?? null) : null,
@@ -61,79 +65,20 @@ function choose(): void {
   if (m) emit('select', { kind: 'meeting', classId: column.of.id, on: m.on, startMinute: m.startMinute })
 }
 
-// a stone may be dropped on another one of its class or on free ground; a piece on a stone of any class
-const cleanups: (() => void)[] = []
-/**
- * Made ready for dragging when something comes near it: hundreds of stones at once would hold up the first
- * paint.
- */
-function arm(): void {
-  const element = box.value
-  if (!element || props.stretch.kind === 'lost' || cleanups.length > 0) return
-  cleanups.push(
-    draggable({
-      element,
-      canDrag: () => mayMove.value && pulled.value === 0,
-      getInitialData: () => ({
-        classId: props.column.of.id,
-        lessonId: props.stretch.kind === 'stone' ? props.stretch.lessonId : '',
-      }),
-    }),
-  )
-  cleanups.push(
-    dropTargetForElements({
-      element,
-      canDrop: ({ source: { data } }) =>
-        'pieceId' in data
-          ? props.stretch.kind === 'stone'
-          : data.classId === props.column.of.id && props.column.of.mayChange,
-      onDragEnter: () => {
-        over.value = true
-      },
-      onDragLeave: () => {
-        over.value = false
-      },
-      onDrop: ({ source: { data } }) => {
-        over.value = false
-        const { stretch } = props
-        if (stretch.kind === 'lost') return
-        const onto = stretch.kind === 'stone' ? { before: stretch.lessonId } : { meeting: stretch.meeting }
-        emit(
-          'drop',
-          typeof data.pieceId === 'string'
-            ? { pieceId: data.pieceId, classId: props.column.of.id, onto }
-            : { lessonId: data.lessonId as LessonId, classId: props.column.of.id, onto },
-        )
-      },
-    }),
-  )
-}
-onBeforeUnmount(() => {
-  for (const end of cleanups) end()
+const { over, pulled, arm, pull } = useStoneDrag({
+  box,
+  column: () => props.column,
+  stretch: () => props.stretch,
+  mayMove: () => mayMove.value,
+  drop: (drop) => emit('drop', drop),
+  pulledBy: (lessonId, halves) => emit('stretch', props.column, lessonId, halves),
 })
-
-/** Pulling the edge of a stone: every half cell is half a meeting. */
-function pull(event: PointerEvent): void {
-  const { stretch } = props
-  const element = box.value
-  if (!element || stretch.kind !== 'stone') return
-  event.preventDefault()
-  const half = element.offsetWidth / stretch.halves
-  const from = event.clientX
-  const handle = event.currentTarget as HTMLElement
-  handle.setPointerCapture(event.pointerId)
-  const move = (e: PointerEvent) => {
-    pulled.value = Math.max(1 - stretch.halves, Math.round((e.clientX - from) / half))
-  }
-  const end = () => {
-    handle.removeEventListener('pointermove', move)
-    if (pulled.value !== 0) emit('stretch', props.column, stretch.lessonId, pulled.value)
-    pulled.value = 0
-  }
-  handle.addEventListener('pointermove', move)
-  handle.addEventListener('pointerup', end, { once: true })
-  handle.addEventListener('pointercancel', end, { once: true })
-}
+/** What fits into the stone; on one class's desk all does. */
+const shown = computed(() => {
+  const number = lesson.value?.number ?? ''
+  if (props.roomy) return { number, hasTitle: true, isSmall: false }
+  return stoneLabel(number || (lesson.value?.title ?? ''), props.stretch.halves * props.halfPx, fixed.value)
+})
 </script>
 
 <template>
@@ -150,7 +95,7 @@ function pull(event: PointerEvent): void {
         roomy,
         ghost,
         over,
-        half: stretch.halves <= 1 && !roomy,
+        half: shown.isSmall,
         starts: stretch.kind === 'stone' && stretch.starts,
         ends: stretch.kind === 'stone' && stretch.ends,
         marked: lesson && lesson.kind !== 'lesson',
@@ -174,10 +119,8 @@ function pull(event: PointerEvent): void {
         <ellipse cx="6" cy="6.3" rx="3.6" ry="1.7" />
         <ellipse cx="6" cy="3" rx="2.3" ry="1.5" />
       </svg>
-      <b :class="{ again: !stretch.starts }">{{
-        lesson.number || (stretch.halves < 3 && !roomy ? lesson.title : '')
-      }}</b>{{ ' ' }}
-      <span v-if="roomy || stretch.halves >= 3">{{ lesson.title }}</span>
+      <b v-if="shown.number" :class="{ again: !stretch.starts }">{{ shown.number }}</b>{{ ' ' }}
+      <span v-if="shown.hasTitle && lesson.number">{{ lesson.title }}</span>
       <span
         v-if="stretch.ends && mayMove"
         class="edge"

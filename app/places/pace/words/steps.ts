@@ -1,6 +1,5 @@
 import { assertNever } from '#core/base'
 import type { ClassId, LessonId } from '#core/base'
-import { singlesOf } from '#core/pacing'
 import type {
   ClassCommand,
   FixedDate,
