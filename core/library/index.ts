@@ -1,6 +1,4 @@
-/**
- * Textbooks, resources, items and standards: shapes and checks; kinds/ has one file for each kind of item.
- */
+/** Textbooks, resources, items and standards; kinds/ has one file for each kind of item. */
 export { checkResource, countByKind, isScored } from './checkResource'
 export {
   ITEM_KINDS,

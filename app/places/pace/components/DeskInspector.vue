@@ -8,7 +8,7 @@ import LessonInspector from './LessonInspector.vue'
 import MeetingInspector from './MeetingInspector.vue'
 
 /** What is chosen on the desk, and what can be done to it. */
-defineProps<{
+const props = defineProps<{
   selection: Selection | null
   column: DeskColumn | null
   now: Instant
@@ -20,6 +20,7 @@ const emit = defineEmits<{
   add: [column: DeskColumn, meeting: number, title: string]
   announce: [on: IsoDay]
 }>()
+const written = props.recording
 </script>
 
 <template>
@@ -28,10 +29,10 @@ const emit = defineEmits<{
     :column="column"
     :lesson-id="selection.lessonId"
     :now="now"
-    @record="recording.record($event)"
-    @fix="recording.fix($event)"
-    @leave="recording.leave($event)"
-    @shift="recording.shift($event)"
+    @record="written.record($event)"
+    @fix="written.fix($event)"
+    @leave="written.leave($event)"
+    @shift="written.shift($event)"
     @lengthen="acts.lengthen($event)"
     @as-planned="acts.lengthen(null)"
     @lose="acts.lose(column.of.id, $event)"
