@@ -1,10 +1,9 @@
-import { existsSync } from 'node:fs'
 import { installed } from './steps/installed.mjs'
-import { ROOT, runBin } from './steps/run.mjs'
+import { prepared } from './steps/prepared.mjs'
+import { runBin } from './steps/run.mjs'
 
 await installed()
-if (!existsSync(`${ROOT}.nuxt/tsconfig.app.json`))
-  await runBin('nuxt/bin/nuxt.mjs', ['prepare', '--logLevel=silent'])
+await prepared()
 for (const project of ['core', 'usecases', 'tsconfig.node.json', 'tests/e2e'])
   await runBin('typescript/bin/tsc', ['-p', project, '--noEmit'])
 for (const project of ['app', 'server'])

@@ -8,7 +8,6 @@ export {
   canSeePlan,
   canSeeResource,
   canSeeWork,
-  canWriteResource,
   isTeacher,
 } from './predicates'
 export type { AccessRefusal } from './refusals'

@@ -3,7 +3,7 @@ export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, 
 export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export type { AttemptRefusal } from './refusals'
-export { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
+export { faultInRules, keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
 export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from './types'
 export type {
   Attempt,

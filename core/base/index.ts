@@ -18,7 +18,7 @@ export type {
   UserId,
   YearId,
 } from './ids'
-export { MINUTE_MS, addMinutes, instant, parseInstant } from './instant'
+export { addMinutes, instant, parseInstant } from './instant'
 export type { Instant, Minutes } from './instant'
 export {
   WEEKDAYS,

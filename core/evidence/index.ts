@@ -1,5 +1,4 @@
 /** What came back: the grid of learners × work and figures per item, always with counts. */
 export { grid, standingTry } from './grid'
-export { FEW, itemFigures } from './itemFigures'
-export { CELL_STATES } from './types'
+export { itemFigures } from './itemFigures'
 export type { Cell, CellState, GridInput, GridTerms, GridWork, ItemFigures } from './types'

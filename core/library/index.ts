@@ -7,7 +7,6 @@ export {
   exampleAnswer,
   fieldHolding,
   fitsItem,
-  folded,
   forLearner,
   givenInWords,
   isOmitted,

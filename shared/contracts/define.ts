@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Contract, Method } from './contract'
 
-export { at, day, id } from '../shapes/makers'
+export { day, id } from '../shapes/makers'
 
 const NOTHING = z.strictObject({})
 type Nothing = typeof NOTHING
