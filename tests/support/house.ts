@@ -106,5 +106,4 @@ export const STILL_LONG: ReadonlySet<string> = new Set([
   'app/places/pace/chartOptions.ts',
   'app/places/pace/components/DeskGrid.vue',
   'app/places/pace/components/DeskStretch.vue',
-  'app/places/pace/components/RipplePanel.vue',
 ])

@@ -8,8 +8,8 @@ import { useDesk } from '../stores/desk'
 import { useRipple } from '../stores/ripple'
 import { sayRefusal } from '~/shared/words/refusals'
 import { COST_OF_CUTS, WAY_WORDS } from '../words/ways'
-import { gist } from '../words/rippleGist'
 import RippleDetail from './RippleDetail.vue'
+import RippleRow from './RippleRow.vue'
 
 const emit = defineEmits<{ apply: [] }>()
 const desk = useDesk()
@@ -25,7 +25,6 @@ onMounted(() =>
   }, 50),
 )
 
-const nameOf = (id: ClassId) => desk.classes.find((c) => c.id === id)?.name ?? ''
 const shownRipple = computed(
   () =>
     ripple.classes.find((c) => c.classId === looked.value) ??
@@ -86,29 +85,14 @@ function pick(c: ClassRipple, way: Way): void {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="c in ripple.classes" :key="c.classId">
-              <th scope="row">{{ nameOf(c.classId) }}</th>
-              <td v-for="w in c.ways" :key="w.way" :class="{ on: isChosen(c, w.way) }">
-                <button
-                  type="button"
-                  :aria-pressed="isChosen(c, w.way)"
-                  :data-hook="`cell-${w.way}`"
-                  @click="pick(c, w.way)"
-                >
-                  <span class="sr-only">{{ nameOf(c.classId) }}, {{ WAY_WORDS[w.way].name }}: </span>
-                  <span
-                    v-for="g in gist(
-                      w,
-                      desk.columns.find((x) => x.of.id === c.classId),
-                    )"
-                    :key="g.text"
-                    class="gist"
-                    :class="g.tone"
-                    >{{ g.text }}{{ ' ' }}</span
-                  >
-                </button>
-              </td>
-            </tr>
+            <RippleRow
+              v-for="c in ripple.classes"
+              :key="c.classId"
+              :of="c"
+              :column="desk.columns.find((x) => x.of.id === c.classId)"
+              :chosen="ripple.wayFor(c)?.way ?? null"
+              @pick="pick(c, $event)"
+            />
           </tbody>
           <tfoot v-if="ripple.classes.length > 1">
             <tr>
@@ -120,7 +104,8 @@ function pick(c: ClassRipple, way: Way): void {
           </tfoot>
         </table>
         <p class="said px-2 py-1">
-          {{ COST_OF_CUTS }}, {{ PRICES.fixedDate }} for every fixed date that moves.
+          {{ COST_OF_CUTS }}, {{ PRICES.fixedDate }} for every fixed date that moves. A bad day: a short day,
+          right after a break, or a lesson parted by one.
         </p>
       </div>
       <RippleDetail
@@ -203,7 +188,6 @@ function pick(c: ClassRipple, way: Way): void {
   color: var(--ui-text-muted);
   line-height: 1.25;
 }
-.ways tbody th,
 .ways tfoot th {
   text-align: left;
   padding: 0.25rem 0.5rem 0.25rem 1rem;
@@ -216,46 +200,12 @@ function pick(c: ClassRipple, way: Way): void {
   border-left: 1px solid var(--ui-border-muted);
   vertical-align: top;
 }
-.ways td button {
-  display: block;
-  width: 100%;
-  height: 100%;
-  text-align: left;
-  padding: 0.25rem 0.5rem;
-  cursor: pointer;
-  line-height: 1.3;
-}
-.ways td button:hover {
-  background: var(--ui-bg-muted);
-}
-.ways td.on button:hover {
-  background: transparent;
-}
 .ways .on {
   background: color-mix(in oklab, var(--ui-primary) 10%, var(--ui-bg));
-}
-.ways td.on {
-  box-shadow: inset 3px 0 0 var(--ui-primary);
 }
 .sum {
   padding: 0.25rem 0.5rem;
   font-variant-numeric: tabular-nums;
-}
-.gist {
-  display: block;
-  font-size: 0.79rem;
-  line-height: 1.25;
-}
-.gist.needs {
-  color: var(--ui-error);
-  font-weight: 600;
-}
-.gist.care {
-  color: var(--ui-warning);
-  font-weight: 600;
-}
-.gist.quiet {
-  color: var(--ui-text-muted);
 }
 .detail {
   width: 21rem;
