@@ -10,6 +10,7 @@ import type { PlanPage } from '#shared/contracts/teaching'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
+import { movedBefore, steppedBy } from '../planEdits'
 
 /**
  * A plan as it is kept, and as it is being changed; the changes outlive a reload and are kept together, as
@@ -61,26 +62,10 @@ export function usePlanDraft(planId: PlanId) {
     lessons((list) => list.filter((l) => !ids.has(l.id)))
   }
   /** Moves lessons together before another one, or to the end; they join its unit. */
-  function moveBefore(ids: ReadonlySet<LessonId>, before: LessonId | null): void {
-    lessons((list) => {
-      const moving = list.filter((l) => ids.has(l.id))
-      const rest = list.filter((l) => !ids.has(l.id))
-      const at = before === null ? rest.length : rest.findIndex((l) => l.id === before)
-      const unitId = (before === null ? rest[rest.length - 1] : rest[at])?.unitId
-      return at < 0
-        ? list
-        : [...rest.slice(0, at), ...moving.map((l) => (unitId ? { ...l, unitId } : l)), ...rest.slice(at)]
-    })
-  }
+  const moveBefore = (ids: ReadonlySet<LessonId>, before: LessonId | null) =>
+    lessons((list) => movedBefore(list, ids, before))
   /** Moves lessons one place earlier or later. */
-  function step(ids: ReadonlySet<LessonId>, by: 1 | -1): void {
-    const list = draft.value?.lessons ?? []
-    const at = list.map((l, i) => (ids.has(l.id) ? i : -1)).filter((i) => i >= 0)
-    const [first, last] = [at[0], at[at.length - 1]]
-    if (first === undefined || last === undefined) return
-    if (by < 0 && first > 0) moveBefore(ids, list[first - 1]?.id ?? null)
-    if (by > 0 && last < list.length - 1) moveBefore(ids, list[last + 2]?.id ?? null)
-  }
+  const step = (ids: ReadonlySet<LessonId>, by: 1 | -1) => lessons((list) => steppedBy(list, ids, by))
   /** Adds a lesson behind another one; gives its id. */
   function addAfter(id: LessonId | null): LessonId {
     const newId = asId<LessonId>(crypto.randomUUID())
@@ -101,7 +86,6 @@ export function usePlanDraft(planId: PlanId) {
     if (draft.value)
       change({ ...draft.value, units: draft.value.units.map((u) => (u.id === id ? { ...u, title } : u)) })
   }
-
   function discard(): void {
     if (page.value) change(page.value.plan)
   }

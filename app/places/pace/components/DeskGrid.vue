@@ -9,6 +9,7 @@ import { sayDate } from '~/shared/words/times'
 import type { DeskWeek } from '../desk/deskWeeks'
 import type { Drop, Selection } from '../desk/selection'
 import { ghostsOf } from '../desk/ghosts'
+import { chosenIn } from '../desk/selection'
 import DeskCell from './DeskCell.vue'
 import DeskColumnHead from './DeskColumnHead.vue'
 
@@ -34,15 +35,7 @@ const drop = (what: Drop) => emit('drop', what)
 const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) =>
   emit('stretch', column, lessonId, halves)
 const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
-/** What is chosen, if it concerns this cell. */
-function chosenIn(column: DeskColumn, week: DeskWeek): Selection | null {
-  const at = props.selection
-  const isHere = column.weeks.get(week.mondayOn)?.stretches.some((s) => {
-    if (at?.kind === 'lesson') return s.kind === 'stone' && s.lessonId === at.lessonId
-    return at?.classId === column.of.id && s.kind !== 'stone'
-  })
-  return isHere ? at : null
-}
+const chosenHere = (column: DeskColumn, week: DeskWeek) => chosenIn(column, week, props.selection)
 /** The week that is looked at first: of what is chosen, else this one. */
 const chosenWeek = computed(() => {
   const at = props.selection
@@ -140,7 +133,7 @@ function halfPxOf(column: DeskColumn): number {
           :column="c"
           :week="w"
           :now="now"
-          :selection="chosenIn(c, w)"
+          :selection="chosenHere(c, w)"
           :ghosts="ghosts.get(c.of.id) ?? NO_GHOSTS"
           :half-px="halfPxOf(c)"
           @select="pick"

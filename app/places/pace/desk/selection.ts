@@ -84,3 +84,16 @@ function groundsOf(column: DeskColumn): MeetingAt[] {
       return s.kind === 'lost' ? [s.lost] : (column.calendar.meetings[s.meeting] ?? [])
     })
 }
+
+/** What is chosen, if it concerns a class's week; else null, so that its cell is not drawn anew. */
+export function chosenIn(
+  column: DeskColumn,
+  week: { readonly mondayOn: IsoDay },
+  at: Selection | null,
+): Selection | null {
+  const isHere = column.weeks.get(week.mondayOn)?.stretches.some((s) => {
+    if (at?.kind === 'lesson') return s.kind === 'stone' && s.lessonId === at.lessonId
+    return at?.classId === column.of.id && s.kind !== 'stone'
+  })
+  return isHere ? at : null
+}
