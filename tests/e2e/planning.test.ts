@@ -173,6 +173,9 @@ describe('the desk by mouse', () => {
     await p.page.mouse.up()
     await p.seesIn('[data-hook="ripple"] h2', 'W2.b moved')
     await p.click('drop-ripple')
+    // the edge of a stone is there once the mouse comes near
+    await p.page.hover(stone('Science 8 A', 'W2.b'))
+    await p.has(`${stone('Science 8 A', 'W2.b')} .edge`)
     const edge = await middle(`${stone('Science 8 A', 'W2.b')} .edge`, 0.5)
     await p.page.mouse.move(edge.x, edge.y)
     await p.page.mouse.down()

@@ -118,6 +118,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.page.locator('tr.base [data-hook="moment-due"]').click()
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'A whole day')
     await teacher.fill('[data-hook="moment-editor"] [name="moment-on"]', '30 oct')
+    await teacher.keys('Enter')
     await teacher.page.waitForFunction(() =>
       document.querySelector('tr.base [data-hook="moment-due"]')?.textContent.includes('Fri 30 Oct'),
     )

@@ -102,5 +102,4 @@ export const STILL_LONG: ReadonlySet<string> = new Set([
   'app/places/pace/ChartsView.vue',
   'app/places/pace/DeskView.vue',
   'app/places/pace/FitView.vue',
-  'app/places/pace/components/DeskStretch.vue',
 ])

@@ -4,6 +4,8 @@ import type { Instant, LessonId } from '#core/base'
 import type { Stretch } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
 import { isFixed, sayBare, sayLost, sayStone, stoneState } from '../words/stones'
+import CairnMark from './CairnMark.vue'
+import StoneEdge from './StoneEdge.vue'
 import { useStoneDrag } from '../composables/stoneDrag'
 import type { Drop, Selection } from '../desk/selection'
 import { stoneLabel } from '../desk/stoneLabel'
@@ -65,7 +67,7 @@ function choose(): void {
   if (m) emit('select', { kind: 'meeting', classId: column.of.id, on: m.on, startMinute: m.startMinute })
 }
 
-const { over, pulled, arm, pull } = useStoneDrag({
+const { over, pulled, isArmed, arm, pull } = useStoneDrag({
   box,
   column: () => props.column,
   stretch: () => props.stretch,
@@ -114,24 +116,10 @@ const shown = computed(() => {
     @dragenter="arm"
   >
     <template v-if="lesson && stretch.kind === 'stone'">
-      <svg v-if="fixed" class="cairn" viewBox="0 0 12 12" aria-hidden="true">
-        <ellipse cx="6" cy="10" rx="5" ry="1.9" />
-        <ellipse cx="6" cy="6.3" rx="3.6" ry="1.7" />
-        <ellipse cx="6" cy="3" rx="2.3" ry="1.5" />
-      </svg>
+      <CairnMark v-if="fixed" />
       <b v-if="shown.number" :class="{ again: !stretch.starts }">{{ shown.number }}</b>{{ ' ' }}
       <span v-if="shown.hasTitle && lesson.number">{{ lesson.title }}</span>
-      <span
-        v-if="stretch.ends && mayMove"
-        class="edge"
-        aria-hidden="true"
-        title="Pull to make it longer or shorter"
-        @pointerdown.stop="pull"
-        @click.stop
-      />
-      <span v-if="pulled !== 0" class="pulled" aria-hidden="true"
-        >{{ pulled > 0 ? '+' : '−' }}{{ Math.abs(pulled) / 2 }}</span
-      >
+      <StoneEdge v-if="mayMove && isArmed" :can-pull="stretch.ends" :pulled="pulled" @pull="pull" />
     </template>
     <template v-else-if="stretch.kind === 'lost'"
       ><span v-if="roomy">{{ stretch.lost.because }}</span></template
@@ -198,37 +186,9 @@ const shown = computed(() => {
   border-top-style: dashed;
   border-bottom-style: dashed;
 }
-.cairn {
-  width: 0.62rem;
-  height: 0.62rem;
-  margin-right: -0.2rem;
-  flex: none;
-  align-self: center;
-  fill: var(--ui-text);
-}
 .stone.dated:not(.roomy) {
   padding-inline: 0.1rem 0;
   gap: 0.3rem;
-}
-.edge {
-  position: absolute;
-  right: 0;
-  top: 0;
-  bottom: 0;
-  width: 6px;
-  cursor: ew-resize;
-}
-.edge:hover {
-  background: color-mix(in oklab, var(--ui-primary) 45%, transparent);
-}
-.pulled {
-  position: absolute;
-  right: 8px;
-  top: 2px;
-  background: var(--ui-primary);
-  color: var(--ui-bg);
-  border-radius: 3px;
-  padding: 0 4px;
 }
 .ghost {
   outline: 2px dashed var(--ui-primary);

@@ -23,12 +23,14 @@ interface Stone {
 export function useStoneDrag({ box, column, stretch, mayMove, drop, pulledBy }: Stone) {
   const over = ref(false)
   const pulled = ref(0)
+  const isArmed = ref(false)
   const cleanups: (() => void)[] = []
 
   /** Made ready when something comes near: hundreds of stones at once would hold up the first paint. */
   function arm(): void {
     const element = box.value
-    if (!element || stretch().kind === 'lost' || cleanups.length > 0) return
+    if (!element || stretch().kind === 'lost' || isArmed.value) return
+    isArmed.value = true
     cleanups.push(
       draggable({
         element,
@@ -90,5 +92,5 @@ export function useStoneDrag({ box, column, stretch, mayMove, drop, pulledBy }: 
     handle.addEventListener('pointercancel', end, { once: true })
   }
 
-  return { over, pulled, arm, pull }
+  return { over, pulled, isArmed, arm, pull }
 }
