@@ -121,6 +121,8 @@ describe('every main view', () => {
     const p = await demoPerson(server, 'imani', '/pace', { width: 400, height: 800 })
     for (const [path, words] of TEACHER) {
       await p.go(path)
+      // on a phone the details are a sheet that is asked for
+      if (path === '/pace') await p.click('toggle-details')
       await shown(p, words)
       await p.fits()
     }

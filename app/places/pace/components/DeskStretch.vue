@@ -81,6 +81,9 @@ const shown = computed(() => {
   if (props.roomy) return { number, hasTitle: true, isSmall: false }
   return stoneLabel(number || (lesson.value?.title ?? ''), props.stretch.halves * props.halfPx, fixed.value)
 })
+const isShortened = computed(
+  () => shown.value.number !== '' && !lesson.value?.number.startsWith(shown.value.number),
+)
 </script>
 
 <template>
@@ -117,7 +120,9 @@ const shown = computed(() => {
   >
     <template v-if="lesson && stretch.kind === 'stone'">
       <CairnMark v-if="fixed" />
-      <b v-if="shown.number" :class="{ again: !stretch.starts }">{{ shown.number }}</b>{{ ' ' }}
+      <!-- a number without its letter is drawn only: what is read is the stone's whole name -->
+      <b v-if="isShortened" class="drawn" :class="{ again: !stretch.starts }" :data-label="shown.number" />
+      <b v-else-if="shown.number" :class="{ again: !stretch.starts }">{{ shown.number }}</b>{{ ' ' }}
       <span v-if="shown.hasTitle && lesson.number">{{ lesson.title }}</span>
       <StoneEdge v-if="mayMove && isArmed" :can-pull="stretch.ends" :pulled="pulled" @pull="pull" />
     </template>
@@ -152,6 +157,9 @@ const shown = computed(() => {
 .stretch b {
   font-weight: 650;
   font-variant-numeric: tabular-nums;
+}
+.drawn::before {
+  content: attr(data-label);
 }
 .stretch b.again {
   font-weight: 400;
