@@ -37,7 +37,7 @@ watch(file, async (chosen) => {
       size="sm"
       icon="i-lucide-file-up"
       :accept="accept"
-      :label="`or choose a file: ${label}`"
+      :aria-label="`File: ${label}`"
       class="justify-self-start"
     >
       <template #default="{ open }">
