@@ -73,7 +73,7 @@ try {
   await take(teacher, 'desk-one-class')
   await go(teacher, '/pace/charts')
   await teacher.waitForSelector('[data-hook="chances"]')
-  await teacher.locator('header [aria-pressed]:nth-child(3)').click()
+  await teacher.$eval('header [aria-pressed]:nth-child(3)', (button) => button.click())
   await teacher.waitForFunction(
     () =>
       document.querySelector('#fc-h')?.textContent?.includes('8 C') &&
