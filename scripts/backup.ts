@@ -29,5 +29,6 @@ if (health !== 'ok') {
   process.exit(1)
 }
 process.stdout.write(
-  `Backed up to ${to}\nTo restore, stop the server and put this file in the place of ${from} (and remove ${from}-wal and -shm).\n`,
+  `Backed up to ${to}\nTo restore, stop the server and put this file in the place of ${from} ` +
+    `(and remove ${from}-wal and -shm).\n`,
 )

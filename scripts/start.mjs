@@ -13,6 +13,7 @@ const { child, address } = await serve({
   env: { STEP_CAIRN_DATABASE: database, STEP_CAIRN_SECRET: process.env.STEP_CAIRN_SECRET ?? keptSecret() },
 })
 process.stdout.write(
-  `\n  Step Cairn:  ${address}\n  Database:    ${database}\n\n  Begin with "Set up a school" on the sign-in page. Ctrl C stops it.\n\n`,
+  `\n  Step Cairn:  ${address}\n  Database:    ${database}\n\n` +
+    '  Begin with "Set up a school" on the sign-in page. Ctrl C stops it.\n\n',
 )
 staysWith(child)

@@ -25,9 +25,9 @@ interface Source {
 
 const filesOf = (folder: string) =>
   readdirSync(ROOT + folder, { recursive: true, withFileTypes: true })
-    .filter((e) => e.isFile() && /\.(ts|vue)$/.test(e.name))
+    .filter((e) => e.isFile() && /\.(ts|vue|mjs|mts)$/.test(e.name))
     .map((e) => relative(ROOT, join(e.parentPath, e.name)))
-const everything: Source[] = [...FOLDERS, 'tests', 'demo', 'bench']
+const everything: Source[] = [...FOLDERS, 'tests', 'demo', 'bench', 'scripts']
   .flatMap(filesOf)
   .filter((p) => !p.startsWith('db/migrations'))
   .map((path) => ({ path, text: readFileSync(ROOT + path, 'utf8') }))

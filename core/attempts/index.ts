@@ -4,7 +4,7 @@ export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export type { AttemptRefusal } from './refusals'
 export { faultInRules, keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
-export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from './types'
+export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, NO_LATE_DAYS, REVEALS } from './types'
 export type {
   Attempt,
   AttemptRules,

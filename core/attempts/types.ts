@@ -1,3 +1,4 @@
+import { isoDay } from '../base'
 import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, UserId } from '../base'
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
@@ -80,3 +81,6 @@ export interface LateDays {
   readonly zoneDayOf: (at: Instant) => IsoDay
   readonly instructional: ReadonlySet<IsoDay>
 }
+
+/** For work whose late rule asks for no school days: nothing looks into them. */
+export const NO_LATE_DAYS: LateDays = { zoneDayOf: () => isoDay('1970-01-01'), instructional: new Set() }

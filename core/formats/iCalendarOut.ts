@@ -55,9 +55,10 @@ export function classEvents({
   const uid = (on: string, startMinute: number) => `m-${classId}-${on}-${startMinute}@${HOST}`
   const meetings = calendar.meetings.map((m): CalendarEvent => {
     const here = (held.get(m.index) ?? []).map((id) => lessons.get(id)).filter((l) => l !== undefined)
+    const names = here.map((l) => `${l.number} ${l.title}`.trim()).join(' · ')
     return {
       uid: uid(m.on, m.startMinute),
-      title: `${className}: ${here.length > 0 ? here.map((l) => `${l.number} ${l.title}`.trim()).join(' · ') : 'free'}`,
+      title: `${className}: ${names || 'free'}`,
       startsAt: m.startsAt,
       endsAt: m.endsAt,
       about: m.because.join(', '),

@@ -15,7 +15,8 @@ const found = () => PLACES.find((p) => p && existsSync(p))
 export async function browser() {
   if (found() || (await debian('chromium'))) return found()
   process.stderr.write(
-    'Chromium is needed for the browser tests. Install it (on Debian: apt-get install chromium) or name it in CHROMIUM.\n',
+    'Chromium is needed for the browser tests. ' +
+      'Install it (on Debian: apt-get install chromium) or name it in CHROMIUM.\n',
   )
   process.exit(1)
 }

@@ -10,7 +10,8 @@ const PATH = '/usr/bin/calcurse'
 export async function calendarProgram() {
   if (existsSync(PATH) || (await debian('calcurse').catch(() => false))) return PATH
   process.stdout.write(
-    'calcurse is missing and could not be installed: the test that reads the calendar feed with it is left out (on Debian: apt-get install calcurse).\n',
+    'calcurse is missing and could not be installed: the test that reads the calendar feed with it ' +
+      'is left out (on Debian: apt-get install calcurse).\n',
   )
   return ''
 }

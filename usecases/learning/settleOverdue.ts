@@ -1,5 +1,5 @@
 import type { AssignmentId, Instant, UserId } from '#core/base'
-import { GRACE_SECONDS, endingOf, scoreAttempt } from '#core/attempts'
+import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, scoreAttempt } from '#core/attempts'
 import type { Attempt, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import {
@@ -39,10 +39,7 @@ export async function endTry(
   const piece = record ? await resourceById(tx, record.resourceId) : null
   if (!record || !piece) throw new Error('try without its piece')
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
-  const days =
-    record.rules.late === null
-      ? { zoneDayOf: () => '' as never, instructional: new Set<never>() }
-      : await lateDays(tx, work)
+  const days = record.rules.late === null ? NO_LATE_DAYS : await lateDays(tx, work)
   const score = scoreAttempt(piece.resource.items, answers, {
     rule: record.rules.late,
     dueAt: work.terms.due,

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { JoinClass } from '#shared/contracts/accounts'
+import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
 
 useHead({ title: 'Join a class · Step Cairn' })
 const route = useRoute()
 const { form, busy, send, errorOf, general } = useEntryForm(
-  JoinClass,
+  (body) => call(JoinClass, { body }),
   { code: typeof route.query.code === 'string' ? route.query.code : '', name: '', signIn: '', password: '' },
   { code: 'The code', name: 'Your name', signIn: 'Sign-in name', password: 'Password' },
   '/learn',

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { SignUp } from '#shared/contracts/accounts'
+import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
 
 useHead({ title: 'Set up a school · Step Cairn' })
 const { form, busy, send, errorOf, general } = useEntryForm(
-  SignUp,
+  (body) => call(SignUp, { body }),
   { school: '', name: '', signIn: '', password: '' },
   { school: 'School', name: 'Your name', signIn: 'Sign-in name', password: 'Password' },
   '/classes',

@@ -269,7 +269,8 @@ const day = (on: IsoDay | null | undefined) => (on ? sayDate(on) : 'past the yea
               </li>
             </ul>
             <ChartBox
-              :option="bandOption(bands, today ?? ('' as never), desk.year?.lastOn ?? ('' as never), inks)"
+              v-if="today && desk.year"
+              :option="bandOption(bands, today, desk.year.lastOn, inks)"
               label="When each unit ends: 10 to 90 per cent span and middle; the list above has the main figures"
               :height="80 + bands.length * 34"
             />

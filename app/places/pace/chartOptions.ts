@@ -1,4 +1,9 @@
-import type { CustomSeriesRenderItemAPI, CustomSeriesRenderItemParams, EChartsOption } from 'echarts'
+import type {
+  CustomSeriesRenderItemAPI,
+  CustomSeriesRenderItemParams,
+  CustomSeriesRenderItemReturn,
+  EChartsOption,
+} from 'echarts'
 import type { IsoDay } from '#core/base'
 import type { Reach } from '#core/pacing'
 import { sayDate } from '~/shared/words/times'
@@ -43,11 +48,11 @@ export function fitOption(
 ): EChartsOption {
   const meetings = (halves: number) => Math.round(halves * 5) / 10
   const mark =
-    (draw: (x0: number, x1: number, y: number) => object) =>
+    (draw: (x0: number, x1: number, y: number) => CustomSeriesRenderItemReturn) =>
     (_: CustomSeriesRenderItemParams, api: CustomSeriesRenderItemAPI) => {
       const [x1 = 0, y = 0] = api.coord([Number(api.value(0)), Number(api.value(1))])
       const [x0 = 0] = api.coord([0, Number(api.value(1))])
-      return draw(x0, x1, y) as never
+      return draw(x0, x1, y)
     }
   const value = (of: 'capacityHalves' | 'leastHalves') => reaches.map((r, i) => [meetings(r[of]), i])
   return {

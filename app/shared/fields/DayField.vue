@@ -63,9 +63,9 @@ async function take(event: Event): Promise<void> {
     on = readDay(typed, context, reader)
   }
   if (on !== null) return put(on)
+  const among = min && max ? `from ${sayDay(min)} to ${sayInFull(max)}` : 'that can be read'
   problem.value = typed.trim()
-    ? `“${typed.trim()}” is no day ${min && max ? `from ${sayDay(min)} to ${sayInFull(max)}` : 'that can be read'}. ` +
-      'Write it like 21 Oct or next tue.'
+    ? `“${typed.trim()}” is no day ${among}. Write it like 21 Oct or next tue.`
     : 'Give a day, such as 21 Oct.'
 }
 

@@ -48,6 +48,7 @@ describe('readTypedClock', () => {
     ['2.30pm', 870],
     ['830', 510],
     ['8', 480],
+    ['9:05', 545],
     ['3pm', 900],
     ['12 am', 0],
     ['12:05 pm', 725],
@@ -55,7 +56,7 @@ describe('readTypedClock', () => {
     expect(readTypedClock(text)).toBe(minutes)
   })
 
-  it.each(['', '25:00', '8:75', '13 pm', 'noon-ish'])('takes “%s” for no time', (text) => {
+  it.each(['', '24:00', '12:60', '25:00', '8:75', '13 pm', 'noon-ish'])('takes “%s” for no time', (text) => {
     expect(readTypedClock(text)).toBeNull()
   })
 })

@@ -22,7 +22,8 @@ export function useDialogs() {
   ): Promise<T | null> {
     const before = document.activeElement
     const overlay = overlays.create(dialog, { destroyOnClose: true })
-    const answer = (await overlay.open(given as never).result) as T | null | undefined
+    const answer = (await overlay.open(given as Parameters<typeof overlay.open>[0]).result) as
+      T | null | undefined
     void leaves().then(() => {
       if (document.activeElement && document.activeElement !== document.body) return
       const opener = before instanceof HTMLElement && before.isConnected ? before : null

@@ -38,17 +38,6 @@ export function sayMinute(minuteOfDay: number): string {
   return `${hour % 12 === 0 ? 12 : hour % 12}:${String(minutes % 60).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`
 }
 
-/** '14:30' for inputs. */
-export function clockText(minuteOfDay: number): string {
-  return `${String(Math.floor(minuteOfDay / 60)).padStart(2, '0')}:${String(minuteOfDay % 60).padStart(2, '0')}`
-}
-
-/** Minutes after midnight of '14:30'; null for anything else. */
-export function readClock(text: string): number | null {
-  const parts = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(text.trim())
-  return parts ? Number(parts[1]) * 60 + Number(parts[2]) : null
-}
-
 /** 'Wed 14 Oct, 8:30 am'; a moment at 00:00 that ends something is the end of the day before. */
 export function sayMoment(at: Instant, zone: string, field: WindowField | 'at' = 'at'): string {
   const ends = field === 'due' || field === 'closes' || field === 'putAway'

@@ -1,8 +1,10 @@
 import { navigateTo } from '#imports'
-import { computed, reactive, ref } from 'vue'
-import type { JoinClass, SignUp } from '#shared/contracts/accounts'
+import { computed, ref } from 'vue'
+import type { Ref } from 'vue'
+import type { Result } from '#core/base'
+import type { Me } from '#shared/contracts/accounts'
+import type { Refusal } from '#shared/contracts/refusal'
 import { useMe } from '~/shared/session/me'
-import { call } from '~/shared/wire/call'
 import { fieldOf, sayRefusal } from '~/shared/words/refusals'
 
 /**
@@ -10,19 +12,19 @@ import { fieldOf, sayRefusal } from '~/shared/words/refusals'
  * correct.
  */
 export function useEntryForm<F extends Record<string, string>>(
-  contract: typeof SignUp | typeof JoinClass,
+  enter: (form: F) => Promise<Result<Me, Refusal>>,
   empty: F,
   words: Readonly<Record<keyof F, string>>,
   home: string,
 ) {
   const store = useMe()
-  const form = reactive({ ...empty })
+  const form = ref({ ...empty }) as Ref<F>
   const busy = ref(false)
   const problem = ref<{ readonly field: string | null; readonly text: string } | null>(null)
 
   async function send(): Promise<void> {
     busy.value = true
-    const reply = store.enter(await call(contract as typeof SignUp, { body: { ...form } as never }))
+    const reply = store.enter(await enter({ ...form.value }))
     busy.value = false
     if (reply.ok) return void navigateTo(home)
     const { error } = reply

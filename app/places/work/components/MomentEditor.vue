@@ -5,7 +5,8 @@ import type { Anchor, Moment, WindowField } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
 import ClockField from '~/shared/fields/ClockField.vue'
 import DayField from '~/shared/fields/DayField.vue'
-import type { DayMarks } from '~/shared/fields/DayField.vue'
+import { marksOf } from '~/shared/fields/marks'
+import { useDesk } from '~/places/pace'
 
 export interface LessonChoice {
   readonly label: string
@@ -16,7 +17,6 @@ const props = defineProps<{
   lessons: readonly LessonChoice[]
   start: LessonId | null
   today: IsoDay
-  marks?: DayMarks
   inherits?: boolean
 }>()
 /** undefined: as for everyone (only where `inherits`); null: absent. */
@@ -71,6 +71,8 @@ function setTime(minuteOfDay: number | null | undefined): void {
   const m = moment.value
   if (typeof minuteOfDay === 'number' && m?.kind === 'time') moment.value = { ...m, minuteOfDay }
 }
+const desk = useDesk()
+const marks = computed(() => marksOf(desk.year))
 </script>
 
 <template>
