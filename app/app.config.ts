@@ -11,13 +11,18 @@ export default {
     },
     button: {
       slots: {
-        base: 'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer',
+        // never smaller than a finger can hit
+        base:
+          'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer ' +
+          'min-h-[24px] min-w-[24px]',
       },
       defaultVariants: { size: 'sm' },
     },
     input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     textarea: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     select: { defaultVariants: { size: 'sm' } },
+    // can be hit beside its box, too
+    checkbox: { slots: { base: 'relative after:absolute after:-inset-[5px]' } },
     modal: {
       slots: {
         content: 'divide-y-0 ring-(--ui-border-accented)',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useKeptFocus } from '~/shared/frame/keptFocus'
 import { addTeacherIcons } from '~/shared/frame/teacherIcons'
 import { useDesk } from '~/places/pace'
 import { CommandPalette, StepButtons } from '~/places/bar'
@@ -6,6 +7,7 @@ import PersonMenu from '~/shared/frame/PersonMenu.vue'
 import PlaceRail from '~/shared/frame/PlaceRail.vue'
 
 addTeacherIcons()
+useKeptFocus()
 const desk = useDesk()
 </script>
 
@@ -68,7 +70,8 @@ const desk = useDesk()
 }
 @media (max-width: 720px) {
   .main {
-    padding-bottom: 4rem;
+    scroll-padding-bottom: 14rem;
+    padding-bottom: 3.6rem;
   }
 }
 </style>

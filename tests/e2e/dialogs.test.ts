@@ -60,4 +60,11 @@ describe('every dialog works the second time as the first', () => {
     expect(await hookOfFocus(p)).toBe('stone')
     p.isQuiet()
   })
+
+  it('on a phone, as a sheet of details', async () => {
+    const p = await demoPerson(server, 'imani', '/pace', { width: 390, height: 844 })
+    await p.has('button.selected')
+    await opensTwice(p, 'Length here', () => p.click('toggle-details'), 'toggle-details')
+    p.isQuiet()
+  })
 })

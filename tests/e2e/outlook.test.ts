@@ -63,6 +63,7 @@ describe('the forecast', () => {
   it('says how likely the fixed test of the section that is behind holds, and how that is worked out', async () => {
     const p = await demoPerson(server, 'imani', '/pace/charts')
     await p.press('8 C')
+    await p.seesIn('[data-hook="forecast"]', 'Science 8 C: forecast')
     await p.seesIn('[data-hook="chances"]', 'W2.7 on Mon 16 Nov')
     const chance = Number(/W2\.7 on Mon 16 Nov: (\d+) %/.exec(await p.text('[data-hook="chances"]'))?.[1])
     expect(chance).toBeGreaterThan(5)

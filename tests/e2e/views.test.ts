@@ -2,34 +2,13 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, visit, withBrowser } from '../support/browser'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
+import { TEACHER, shown } from './places'
 
 withBrowser()
 let server: Running
 beforeAll(async () => {
   server = await aServer('demo')
 })
-
-/** Every main view with words that stand on it once it is there. */
-const TEACHER: readonly (readonly [path: string, words: string])[] = [
-  ['/pace', 'Length here'],
-  ['/pace/fit', 'Meetings there are'],
-  ['/pace/charts', 'that everything before it is done'],
-  ['/pace/sheet', 'W1.1 What a vibration is'],
-  ['/shelf?piece=piece-wav204', 'As a learner sees it'],
-  ['/shelf-own', 'Question 1'],
-  ['/classes', 'Science 7 E'],
-  ['/classes/year', 'Harvest break'],
-  ['/classes/plans', 'From an outline'],
-  ['/classes/new', 'Meets on'],
-  ['/work', 'To publish'],
-  ['/work/new?piece=piece-wav402', 'Last look'],
-  ['/evidence', 'Handed in'],
-]
-
-const shown = async (p: Awaited<ReturnType<typeof visit>>, words: string) => {
-  if (words === 'Harvest break') await p.has('[data-hook="note"]')
-  else await p.sees(words)
-}
 
 describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing for axe to find', (scheme) => {
   // another scheme of colours changes nothing but colours
@@ -117,8 +96,11 @@ describe('every main view', () => {
     await p.fits()
   })
 
-  it('fits 400 px for teachers', async () => {
-    const p = await demoPerson(server, 'imani', '/pace', { width: 400, height: 800 })
+  it.each([
+    ['a phone of 390 px', { width: 390, height: 844 }],
+    ['a laptop at 200 %', { width: 640, height: 400 }],
+  ])('fits %s for teachers', async (_, size) => {
+    const p = await demoPerson(server, 'imani', '/pace', size)
     for (const [path, words] of TEACHER) {
       await p.go(path)
       // on a phone the details are a sheet that is asked for

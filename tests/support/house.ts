@@ -96,10 +96,3 @@ export const SIZES: readonly { readonly of: RegExp; readonly lines: number }[] =
 
 /** No line of code is wider. */
 export const COLUMNS = 120
-
-/** Files that are still to be divided by meaning; the list only gets shorter. */
-export const STILL_LONG: ReadonlySet<string> = new Set([
-  'app/places/pace/ChartsView.vue',
-  'app/places/pace/DeskView.vue',
-  'app/places/pace/FitView.vue',
-])

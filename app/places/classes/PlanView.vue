@@ -241,6 +241,7 @@ onBeforeRouteLeave(() => {
   width: 20rem;
   flex: none;
   overflow: auto;
+  scroll-padding-block: 2rem;
   padding: 1rem;
   border-left: 1px solid var(--ui-border);
   background: var(--ui-bg-muted);

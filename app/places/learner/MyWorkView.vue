@@ -83,6 +83,7 @@ function ordered(place: (typeof PLACES)[number]): readonly MyWork[] {
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+  min-height: 24px;
   font-size: 0.92rem;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute, useRouter } from '#imports'
+import { useHead, useRoute, useRouter } from '#imports'
 import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { mondayOf } from '#core/base'
@@ -8,11 +8,13 @@ import { atDay } from './desk/selection'
 import { addOnGround, agreeOn } from './desk/moves'
 import type { Drop, Selection } from './desk/selection'
 import ShortcutSheet from './components/ShortcutSheet.vue'
+import { useAssigning } from './composables/assigning'
 import { useDeskActs } from './composables/deskActs'
 import { useDeskKeys } from './composables/deskKeys'
 import { useDeskShown } from './composables/deskShown'
 import { useDetails } from './composables/details'
 import { useRecording } from './composables/recording'
+import { useUncovered } from './composables/uncovered'
 import { belongsToFocus } from './composables/rippleKeys'
 import { useDialogs } from '~/shared/frame/dialogs'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -23,7 +25,7 @@ import { useShelf } from '~/places/shelf'
 import { sayRefusal } from '~/shared/words/refusals'
 import DeskGrid from './components/DeskGrid.vue'
 import DeskHead from './components/DeskHead.vue'
-import DeskInspector from './components/DeskInspector.vue'
+import DeskDetails from './components/DeskDetails.vue'
 import DeskOne from './components/DeskOne.vue'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import RipplePanel from './components/RipplePanel.vue'
@@ -41,6 +43,7 @@ const ripple = useRipple()
 const acts = useDeskActs(selection)
 const recording = useRecording(acts, now)
 const details = useDetails()
+const { assign, assignLesson } = useAssigning()
 const pane = ref<HTMLElement | null>(null)
 const { y } = useScroll(pane)
 const { height } = useElementSize(pane)
@@ -103,19 +106,7 @@ async function choose(at: Selection | null, focus = false): Promise<void> {
   target?.scrollIntoView({ block: 'nearest' })
 }
 
-// what is looked at must not lie under the panel
-watch(
-  () => ripple.isOpen && !ripple.waiting,
-  async (isOpen) => {
-    await nextTick()
-    const [stone, panel] = [
-      pane.value?.querySelector<HTMLElement>('button.selected'),
-      document.querySelector<HTMLElement>('[data-hook="ripple"]'),
-    ]
-    if (isOpen && stone && panel && stone.getBoundingClientRect().bottom > panel.getBoundingClientRect().top)
-      stone.scrollIntoView({ block: 'start' })
-  },
-)
+useUncovered(pane)
 
 function openSheet(): void {
   void openDialog(ShortcutSheet, {})
@@ -127,15 +118,6 @@ const inspected = computed(() => ({
   acts,
   recording,
 }))
-async function toDetails(): Promise<void> {
-  details.isOpen.value = true
-  await nextTick()
-  document.querySelector<HTMLElement>('#inspector button:not(.close), #inspector a')?.focus()
-}
-function toggleDetails(): void {
-  details.isOpen.value = !details.isOpen.value
-  if (!details.isOpen.value) document.querySelector<HTMLElement>('[data-hook="toggle-details"]')?.focus()
-}
 async function loseChosen(): Promise<void> {
   const at = selection.value
   const column = chosen.value
@@ -146,17 +128,6 @@ async function loseChosen(): Promise<void> {
   if (wanted) await acts.lose(at.classId, wanted)
   await choose(selection.value, true)
 }
-async function assignChosen(): Promise<void> {
-  const at = selection.value
-  if (at?.kind !== 'lesson') return
-  const pieces = shelf.piecesOf(chosen.value?.lessons.get(at.lessonId)?.bookLessonId ?? null)
-  const piece = pieces.find((p) => p.kind === 'check') ?? pieces[0]
-  if (piece)
-    await navigateTo({
-      path: '/work/new',
-      query: { piece: piece.id, lesson: at.lessonId, class: at.classId },
-    })
-}
 const keys = useDeskKeys({
   selection,
   columns,
@@ -165,10 +136,10 @@ const keys = useDeskKeys({
   recording,
   choose,
   loseChosen,
-  assignChosen,
+  assignChosen: () => assignLesson(selection.value, chosen.value),
   toggleOne: () => void show(one.value ? null : (selection.value?.classId ?? null)),
   openSheet,
-  toDetails: () => void toDetails(),
+  toDetails: () => void details.enter(),
 })
 /** Keys of the ripple hold wherever the focus is, except in fields. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -180,11 +151,7 @@ async function addLesson(column: DeskColumn, meeting: number, title: string): Pr
 }
 async function dropped(drop: Drop): Promise<void> {
   if ('lessonId' in drop) return recording.drop(drop.classId, drop.lessonId, drop.onto)
-  if ('before' in drop.onto)
-    await navigateTo({
-      path: '/work/new',
-      query: { piece: drop.pieceId, lesson: drop.onto.before, class: drop.classId },
-    })
+  if ('before' in drop.onto) await assign(drop.pieceId, drop.onto.before, drop.classId)
 }
 async function pulled(column: DeskColumn, lessonId: LessonId, halves: number): Promise<void> {
   selection.value = { kind: 'lesson', classId: column.of.id, lessonId }
@@ -207,14 +174,14 @@ function backToDesk(): void {
       @announce="announce"
       @agree="agree"
       @sheet="openSheet"
-      @details="toggleDetails"
+      @details="details.toggle"
     />
     <p v-if="desk.problem" class="note-line needs m-4" role="alert">
       {{ sayRefusal(desk.problem) }}
       <UButton size="xs" variant="link" @click="desk.load(true)">Try again</UButton>
     </p>
     <FirstSteps v-else-if="desk.loaded && !desk.columns.some((c) => c.plan)" />
-    <div v-else-if="desk.loaded" class="split">
+    <div v-else-if="desk.loaded" class="split" :class="{ rippled: ripple.isOpen }">
       <YearStrip
         :weeks="weeks"
         :column="chosen ?? columns[0] ?? null"
@@ -249,49 +216,15 @@ function backToDesk(): void {
           @stretch="pulled"
         />
       </div>
-      <aside
-        v-if="details.isOpen.value && !details.isPhone.value"
-        id="inspector"
-        class="inspector"
-        aria-label="Details"
-        :inert="ripple.isOpen"
-        @keydown.esc="backToDesk"
-      >
-        <UButton
-          class="close"
-          size="xs"
-          color="neutral"
-          variant="ghost"
-          icon="i-lucide-x"
-          aria-label="Close the details"
-          data-hook="close-details"
-          @click="toggleDetails"
-        />
-        <DeskInspector
-          v-bind="inspected"
-          @choose="choose($event, true)"
-          @add="addLesson"
-          @announce="acts.announce"
-        />
-      </aside>
-      <UDrawer
-        v-else-if="details.isPhone.value"
+      <DeskDetails
         v-model:open="details.isOpen.value"
-        title="Details"
-        description="Of what is chosen on the desk"
-        :ui="{ header: 'sr-only', content: 'max-h-[70dvh]' }"
-      >
-        <template #body>
-          <div id="inspector">
-            <DeskInspector
-              v-bind="inspected"
-              @choose="choose($event, true)"
-              @add="addLesson"
-              @announce="acts.announce"
-            />
-          </div>
-        </template>
-      </UDrawer>
+        v-bind="inspected"
+        :is-phone="details.isPhone.value"
+        :is-covered="ripple.isOpen"
+        @choose="choose($event, true)"
+        @add="addLesson"
+        @back="backToDesk"
+      />
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
     <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
@@ -316,18 +249,12 @@ function backToDesk(): void {
   overflow: auto;
   position: relative;
 }
-.inspector {
-  width: 18rem;
-  flex: none;
-  overflow: auto;
-  padding: 1rem;
-  border-left: 1px solid var(--ui-border);
-  background: var(--ui-bg-muted);
+/* the ripple lies over the lower part, 56 % at most */
+.rippled > :first-child {
+  max-height: 44%;
 }
-.close {
-  float: right;
-}
-.inspector :deep(h3) {
-  margin-bottom: 0.15rem;
+.rippled .pane {
+  padding-bottom: 50dvh;
+  scroll-padding-bottom: 52dvh;
 }
 </style>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { navigateTo, useHead, useRoute, useRouter } from '#imports'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { ClassId, LessonId } from '#core/base'
-import { commandsBetween, courseOf, fit, layOut, reachesOf, withCuts } from '#core/pacing'
-import type { Cut, PlanLesson } from '#core/pacing'
+import { commandsBetween, withCuts } from '#core/pacing'
 import { useTell } from '~/shared/frame/tell'
+import ClassChoice from './components/ClassChoice.vue'
+import CutTable from './components/fit/CutTable.vue'
+import { useFitting } from './composables/fitting'
 import { useDesk } from './stores/desk'
 import { count, meetingsOf } from '~/shared/words/numbers'
-import { COST_OF_CUTS, sayAmount, sayNotPlaced } from './words/ways'
+import { COST_OF_CUTS, sayNotPlaced } from './words/ways'
 
 useHead({ title: 'Make it fit · Step Cairn' })
 const desk = useDesk()
@@ -24,73 +26,9 @@ const column = computed(
     mine.value[0] ??
     null,
 )
-/** What the teacher decided against or for, beside what is cheapest. */
-const keep = ref<ReadonlySet<LessonId>>(new Set())
-const leaveOut = ref<ReadonlySet<LessonId>>(new Set())
+const { keep, leaveOut, reaches, shortBy, got, stillOut, others, winsBack, lesson, name, set, protect } =
+  useFitting(column)
 const busy = ref(false)
-watch(
-  () => column.value?.of.id,
-  () => {
-    keep.value = new Set()
-    leaveOut.value = new Set()
-  },
-)
-
-const terms = computed(() => desk.year?.terms ?? [])
-const course = computed(() =>
-  column.value?.plan
-    ? courseOf(column.value.plan, column.value.calendar.meetings, column.value.of.pacing, {
-        terms: terms.value,
-      })
-    : null,
-)
-const reaches = computed(() =>
-  course.value ? reachesOf(course.value).filter((r) => r.lessonIds.length > 0) : [],
-)
-const shortBy = computed(() => reaches.value.reduce((n, r) => n + Math.max(0, -r.slackHalves), 0))
-const got = computed(() =>
-  course.value ? fit(course.value, { keep: keep.value, leaveOut: leaveOut.value }) : null,
-)
-const after = computed(() =>
-  column.value?.plan && got.value
-    ? layOut(column.value.plan, column.value.calendar.meetings, {
-        pacing: withCuts(column.value.of.pacing, got.value.cuts),
-        terms: terms.value,
-      })
-    : null,
-)
-const stillOut = computed(
-  () =>
-    after.value?.placements.flatMap((p) =>
-      !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered' ? [p] : [],
-    ) ?? [],
-)
-const lesson = (id: LessonId): PlanLesson | undefined => column.value?.lessons.get(id)
-const name = (id: LessonId) => `${lesson(id)?.number ?? ''} ${lesson(id)?.title ?? ''}`.trim()
-const winsBack = computed(
-  () => got.value?.cuts.reduce((n, c) => n + (c.unit === 'meetings' ? c.from - c.to : 0), 0) ?? 0,
-)
-const others = computed(() =>
-  (column.value?.sequence ?? []).filter(
-    (l) =>
-      l.weight !== 'core' &&
-      !l.fixed &&
-      !got.value?.cuts.some((c) => c.lessonId === l.id) &&
-      course.value?.items.some((i) => i.lesson.id === l.id),
-  ),
-)
-
-function set(which: 'keep' | 'leave out', id: LessonId, on: boolean): void {
-  const of = which === 'keep' ? keep : leaveOut
-  const next = new Set(of.value)
-  if (on) next.add(id)
-  else next.delete(id)
-  of.value = next
-}
-function protect(cut: Cut): void {
-  set('keep', cut.lessonId, true)
-  set('leave out', cut.lessonId, false)
-}
 async function apply(): Promise<void> {
   const c = column.value
   if (!c || !got.value) return
@@ -115,18 +53,7 @@ function choose(id: ClassId): void {
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
         <h1>Make it fit</h1>
       </div>
-      <div class="flex gap-1.5" role="group" aria-label="Class">
-        <UButton
-          v-for="c in mine"
-          :key="c.of.id"
-          size="xs"
-          color="neutral"
-          :variant="c.of.id === column?.of.id ? 'solid' : 'subtle'"
-          :aria-pressed="c.of.id === column?.of.id"
-          @click="choose(c.of.id)"
-          >{{ c.of.shortName }}</UButton
-        >
-      </div>
+      <ClassChoice :columns="mine" :chosen="column?.of.id ?? null" @choose="choose" />
     </header>
     <p v-if="desk.loaded && !column" class="said">
       None of your classes has a plan yet.
@@ -180,38 +107,7 @@ function choose(id: ClassId): void {
             {{ count(stillOut.length, 'lesson') }} would still have no place.</template
           >
         </p>
-        <table v-if="got.cuts.length" class="grid-table" data-hook="cuts">
-          <thead>
-            <tr>
-              <th scope="col">Lesson</th>
-              <th scope="col">Weight</th>
-              <th scope="col">Length</th>
-              <th scope="col">Cost</th>
-              <th scope="col"><span class="sr-only">Decide</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="c in got.cuts" :key="c.lessonId">
-              <th scope="row">{{ name(c.lessonId) }}</th>
-              <td>{{ lesson(c.lessonId)?.kind === 'buffer' ? 'catch-up' : lesson(c.lessonId)?.weight }}</td>
-              <td>
-                {{ sayAmount(c.unit, c.from) }} → {{ c.to === 0 ? 'left out' : sayAmount(c.unit, c.to) }}
-              </td>
-              <td>{{ c.price }}</td>
-              <td>
-                <UButton
-                  size="xs"
-                  color="neutral"
-                  variant="outline"
-                  :aria-label="`Keep ${name(c.lessonId)} as it is`"
-                  data-hook="keep"
-                  @click="protect(c)"
-                  >Keep as it is</UButton
-                >
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <CutTable v-if="got.cuts.length" :cuts="got.cuts" :lesson="lesson" @keep="protect" />
         <ul v-if="stillOut.length" class="text-sm mt-2">
           <li v-for="p in stillOut" :key="p.lessonId">
             {{ name(p.lessonId) }}:

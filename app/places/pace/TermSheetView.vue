@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId } from '#core/base'
 import { sheetWeeks } from './desk/sheet'
@@ -7,6 +8,7 @@ import { useDesk } from './stores/desk'
 import { sayDate, sayDay, WEEKDAY_WORDS } from '~/shared/words/times'
 import { weekdayOf } from '#core/base'
 
+const isNarrow = useMediaQuery('(max-width: 900px)')
 const desk = useDesk()
 const route = useRoute()
 onMounted(() => desk.load())
@@ -89,6 +91,8 @@ const print = () => window.print()
       class="paper"
       :class="{ many: columns.length > 1 }"
       :style="{ '--columns': columns.length }"
+      :tabindex="isNarrow ? 0 : undefined"
+      aria-label="Term sheet"
       data-hook="sheet"
     >
       <div class="title">
@@ -143,6 +147,16 @@ const print = () => window.print()
 }
 .paper.many {
   max-width: 78rem;
+}
+/* on a small screen the sheet keeps its columns and is moved sideways */
+@media screen and (max-width: 900px) {
+  .paper {
+    padding: 1rem;
+    overflow-x: auto;
+  }
+  .paper table {
+    min-width: calc(6rem + var(--columns) * 9rem);
+  }
 }
 .title {
   display: flex;

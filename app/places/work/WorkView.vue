@@ -70,37 +70,47 @@ async function publish(row: WorkRow): Promise<void> {
       <h2>
         {{ s.word }} <span class="said font-normal">{{ s.about }}</span>
       </h2>
-      <table class="grid-table">
-        <thead class="sr-only">
-          <tr>
-            <th scope="col">Work</th>
-            <th scope="col">Classes</th>
-            <th scope="col">Opens</th>
-            <th scope="col">Due</th>
-            <th scope="col">State</th>
-            <th scope="col">Handed in</th>
-            <th scope="col">Act</th>
+      <!-- the roles stand here, since on a phone rows and cells are laid out as blocks -->
+      <table class="grid-table" role="table">
+        <thead class="sr-only" role="rowgroup">
+          <tr role="row">
+            <th scope="col" role="columnheader">Work</th>
+            <th scope="col" role="columnheader">Classes</th>
+            <th scope="col" role="columnheader">Opens</th>
+            <th scope="col" role="columnheader">Due</th>
+            <th scope="col" role="columnheader">State</th>
+            <th scope="col" role="columnheader">Handed in</th>
+            <th scope="col" role="columnheader">Act</th>
           </tr>
         </thead>
-        <tbody v-for="row in s.rows" :key="row.id">
+        <tbody v-for="row in s.rows" :key="row.id" role="rowgroup">
           <tr
             v-for="(c, i) in row.classes.length ? row.classes : [null]"
             :key="c?.classId ?? 'none'"
+            role="row"
             :class="{ first: i === 0 }"
           >
-            <th v-if="i === 0" scope="rowgroup" :rowspan="Math.max(1, row.classes.length)" class="title">
+            <th
+              v-if="i === 0"
+              scope="rowgroup"
+              role="rowheader"
+              :rowspan="Math.max(1, row.classes.length)"
+              class="title"
+            >
               <NuxtLink class="plain" :to="`/work/${row.id}`">{{ row.title }}</NuxtLink>
               <p class="said">{{ KIND_WORDS[row.kind] }} · {{ count(row.learners, 'learner') }}</p>
             </th>
-            <td class="class">
+            <td class="class" role="cell">
               {{ c?.name }} <span v-if="c" class="said">{{ c.learners }}</span>
             </td>
-            <td class="when">{{ c ? at(c.opensAt, 'opens') : '' }}</td>
-            <td class="when">{{ c ? at(c.dueAt, 'due') || 'no due date' : '' }}</td>
-            <td class="state" :class="c?.state">
+            <td class="when" role="cell" data-moment="opens">{{ c ? at(c.opensAt, 'opens') : '' }}</td>
+            <td class="when" role="cell" data-moment="due">
+              {{ c ? at(c.dueAt, 'due') || 'no due date' : '' }}
+            </td>
+            <td class="state" role="cell" :class="c?.state">
               {{ c && row.state === 'published' ? STATE_WORDS[c.state] : '' }}
             </td>
-            <td class="result">
+            <td class="result" role="cell">
               <template v-if="c && row.state !== 'held'"
                 ><div class="bar" aria-hidden="true"><i :style="{ width: shareOf(c) }" /></div>
                 {{ c.handedIn }} of {{ c.learners
@@ -108,7 +118,7 @@ async function publish(row: WorkRow): Promise<void> {
                 ><template v-if="c.meanRatio !== null"> · mean {{ percent(c.meanRatio) }}</template></template
               >
             </td>
-            <td v-if="i === 0" :rowspan="Math.max(1, row.classes.length)" class="act">
+            <td v-if="i === 0" role="cell" :rowspan="Math.max(1, row.classes.length)" class="act">
               <UButton v-if="row.state === 'held'" size="xs" data-hook="publish-row" @click="publish(row)"
                 >Publish</UButton
               >
@@ -188,8 +198,52 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   border-radius: 3px;
 }
 @media (max-width: 720px) {
-  .need {
-    overflow-x: auto;
+  table,
+  tbody {
+    display: block;
+    position: relative;
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    border-bottom: 1px solid var(--ui-border-muted);
+    padding-block: 0.3rem;
+  }
+  tbody :is(th, td),
+  tbody tr td:not([rowspan]) {
+    width: auto;
+    border: 0;
+    padding: 0.1rem 0;
+  }
+  .title {
+    grid-column: 1 / -1;
+    padding-right: 6rem !important;
+  }
+  .class {
+    order: 1;
+    font-weight: 600;
+  }
+  .state {
+    order: 2;
+  }
+  .when {
+    order: 3;
+  }
+  .when:not(:empty)::before {
+    content: attr(data-moment) ' ';
+    color: var(--ui-text-muted);
+  }
+  .result {
+    order: 4;
+    grid-column: 1 / -1;
+  }
+  .result:empty {
+    display: none;
+  }
+  .act {
+    position: absolute;
+    top: 0.4rem;
+    right: 0;
   }
 }
 </style>

@@ -97,6 +97,8 @@ function said(name: string, title: string, c: Cell | undefined): string {
 .scroller {
   overflow: auto;
   max-height: 100%;
+  /* what stays at the edges covers nothing that is come to by keys; the browser does not move what shows 32 px */
+  scroll-padding: 4rem 3.5rem 5rem 15rem;
 }
 .evidence {
   width: auto;

@@ -183,6 +183,8 @@ const workAt = (monday: IsoDay, i: number) => {
   font-size: 0.85rem;
 }
 .work {
+  min-height: 24px;
+  padding-block: 2px;
   color: var(--ui-primary);
   text-decoration: underline;
   text-underline-offset: 2px;

@@ -1,5 +1,14 @@
 import { useLocalStorage, useMediaQuery } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
+
+/** The button that opens the details, which has the focus again when they close. */
+export const TOGGLE = '[data-hook="toggle-details"]'
+
+/** Puts the focus on the first thing that can be done in the details. */
+export async function enterDetails(): Promise<void> {
+  await nextTick()
+  document.querySelector<HTMLElement>('#inspector :is(button:not(.close, :disabled), a)')?.focus()
+}
 
 /**
  * Whether the details beside the desk are open: as the teacher left them on a wide screen, closed by itself where
@@ -20,5 +29,12 @@ export function useDetails() {
   watch(isWide, () => {
     opened.value = false
   })
-  return { isOpen, isPhone }
+  async function enter(): Promise<void> {
+    isOpen.value = true
+    await enterDetails()
+  }
+  function toggle(): void {
+    isOpen.value = !isOpen.value
+  }
+  return { isOpen, isPhone, enter, toggle }
 }

@@ -73,7 +73,7 @@ function remove(at: number): void {
 
 <template>
   <section aria-labelledby="who">
-    <div class="flex items-center gap-2 mb-2">
+    <div class="flex flex-wrap items-center gap-2 mb-2">
       <h2 id="who" class="flex-1">
         Who and when
         <span v-if="preview" class="said font-normal" role="status" data-hook="head-count">{{
@@ -181,6 +181,7 @@ function remove(at: number): void {
 <style scoped>
 .scroller {
   overflow-x: auto;
+  scroll-padding-inline: 6rem;
 }
 .grid-table th[scope='row'] {
   min-width: 8.5rem;

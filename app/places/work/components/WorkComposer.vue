@@ -149,7 +149,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
           ><UTextarea v-model="draft.note" :rows="3" autoresize maxlength="1000" name="note"
         /></UFormField>
       </section>
-      <div class="grid gap-5 content-start min-w-0">
+      <div class="grid grid-cols-[minmax(0,1fr)] gap-5 content-start min-w-0">
         <WhoAndWhen
           v-model="draft"
           :recipients="recipients"
@@ -238,7 +238,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
 }
 @media (max-width: 1150px) {
   .three {
-    grid-template-columns: 1fr 15rem;
+    grid-template-columns: minmax(0, 1fr) 15rem;
   }
   .three > :nth-child(2) {
     grid-column: 1 / -1;
@@ -247,14 +247,11 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
 }
 @media (max-width: 640px) {
   .three {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .three > * {
     grid-column: 1 !important;
     grid-row: auto !important;
-  }
-  .acts {
-    bottom: 0;
   }
 }
 </style>

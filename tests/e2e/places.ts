@@ -1,0 +1,24 @@
+import type { Person } from '../support/browser'
+
+/** Every main view with words that stand on it once it is there. */
+export const TEACHER: readonly (readonly [path: string, words: string])[] = [
+  ['/pace', 'Length here'],
+  ['/pace/fit', 'Meetings there are'],
+  ['/pace/charts', 'that everything before it is done'],
+  ['/pace/sheet', 'W1.1 What a vibration is'],
+  ['/shelf?piece=piece-wav204', 'As a learner sees it'],
+  ['/shelf-own', 'Question 1'],
+  ['/classes', 'Science 7 E'],
+  ['/classes/year', 'Harvest break'],
+  ['/classes/plans', 'From an outline'],
+  ['/classes/new', 'Meets on'],
+  ['/work', 'To publish'],
+  ['/work/new?piece=piece-wav402', 'Last look'],
+  ['/evidence', 'Handed in'],
+]
+
+/** Waits until a view is there. */
+export const shown = async (p: Person, words: string): Promise<void> => {
+  if (words === 'Harvest break') await p.has('[data-hook="note"]')
+  else await p.sees(words)
+}
