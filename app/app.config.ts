@@ -14,8 +14,9 @@ export default {
         // never smaller than a finger can hit
         base:
           'font-semibold whitespace-nowrap rounded-[0.35rem_0.45rem_0.3rem_0.42rem] cursor-pointer ' +
-          'min-h-[24px] min-w-[24px]',
+          'min-h-[24px]',
       },
+      variants: { square: { true: 'min-w-[24px]' } },
       defaultVariants: { size: 'sm' },
     },
     input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },

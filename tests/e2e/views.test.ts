@@ -108,6 +108,35 @@ describe('every main view', () => {
       await shown(p, words)
       await p.fits()
     }
+    await p.go('/classes')
+    await p.page.locator('[data-hook="classes"] a').click()
+    await p.sees('Joining code')
+    await p.fits()
+    await p.go('/classes/plans')
+    await p.click('edit-plan')
+    await p.has('[role="option"]')
+    await p.fits()
+  })
+
+  it.each([1024, 1280, 1440])('cuts no label on a stone, %i px wide', async (width) => {
+    const p = await demoPerson(server, 'imani', '/pace', { width, height: 900 })
+    await p.has('button.selected')
+    const labels = await p.page.$$eval('button.stone b', (list) =>
+      list.map((label) => {
+        const stone = label.closest('button')?.getBoundingClientRect()
+        const range = document.createRange()
+        range.selectNodeContents(label)
+        const drawn = label.classList.contains('drawn')
+          ? label.getBoundingClientRect()
+          : range.getBoundingClientRect()
+        return {
+          words: label.textContent,
+          isCut: !stone || drawn.right > stone.right || drawn.left < stone.left,
+        }
+      }),
+    )
+    expect(labels.length).toBeGreaterThan(50)
+    expect(labels.filter((l) => l.isCut)).toEqual([])
   })
 
   it('shows a page of its own at unknown addresses and for what is not one’s own', async () => {

@@ -65,7 +65,7 @@ const lostBy = computed(() => {
 </script>
 
 <template>
-  <div v-if="page" class="p-5 grid gap-6">
+  <div v-if="page" class="p-5 grid grid-cols-[minmax(0,1fr)] gap-6">
     <header class="flex gap-4 items-start flex-wrap">
       <div class="flex-1">
         <p class="said">

@@ -247,6 +247,9 @@ onBeforeRouteLeave(() => {
   background: var(--ui-bg-muted);
 }
 @media (max-width: 900px) {
+  .head > :first-child {
+    flex-basis: 100%;
+  }
   .split {
     flex-direction: column;
   }

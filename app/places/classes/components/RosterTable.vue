@@ -180,9 +180,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
   text-align: center !important;
   min-width: 5.5rem;
 }
-input[type='checkbox'] {
-  accent-color: var(--ui-primary);
-  width: 1.05rem;
-  height: 1.05rem;
+.group :deep([role='checkbox']) {
+  margin-inline: auto;
 }
 </style>

@@ -54,7 +54,7 @@ const everywhere = computed(() =>
       const last = extent && c.calendar.meetings[extent.last]
       return {
         id: c.of.id,
-        name: c.of.name,
+        name: c.of.shortName,
         dates:
           !first || !last
             ? c.of.pacing.left[props.lessonId]
@@ -183,11 +183,11 @@ const work = computed(() =>
         <li v-for="e in everywhere" :key="e.id" class="flex justify-between gap-3 py-0.5">
           <button
             type="button"
-            class="text-left cursor-pointer hover:underline"
+            class="text-left whitespace-nowrap cursor-pointer hover:underline"
             :class="{ 'font-semibold': e.id === column.of.id }"
             @click="emit('goTo', e.id)"
           >
-            {{ e.name }}</button><span class="tabular-nums">{{ e.dates }}</span>
+            {{ e.name }}</button><span class="tabular-nums text-right">{{ e.dates }}</span>
         </li>
       </ul>
     </section>

@@ -60,7 +60,7 @@ const LENGTHS = Array.from({ length: 16 }, (_, i) => ({ label: sayMeetings(i + 1
         >
       </div>
       <form class="flex items-center gap-2 text-sm" @submit.prevent="emit('record', { as: 'took', halves })">
-        <label class="said" :for="`took-${lessonId}`">It took</label>
+        <label class="said whitespace-nowrap" :for="`took-${lessonId}`">It took</label>
         <USelect
           :id="`took-${lessonId}`"
           v-model="halves"

@@ -214,6 +214,20 @@ function pick(c: ClassRipple, way: Way): void {
   border-left: 1px solid var(--ui-border);
   background: var(--ui-bg-muted);
 }
+@media (max-width: 720px) {
+  .top {
+    flex-wrap: wrap;
+  }
+  .top h2 {
+    flex: 1 0 100%;
+  }
+  .top .said {
+    display: none;
+  }
+  .ways {
+    min-width: 34rem;
+  }
+}
 @media (max-width: 1000px) {
   .detail {
     display: none;

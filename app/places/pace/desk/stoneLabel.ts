@@ -7,9 +7,13 @@ export interface StoneLabel {
 
 /** Widths in pixels, a little more than the widest digits and letters take in the desk's type. */
 const CHAR = 7.2
-const SMALL_CHAR = 5.6
+const SMALL_CHAR = 5.4
+/** What takes less or more than a digit. */
+const RATIOS: Readonly<Record<string, number>> = { '.': 0.55, M: 1.5, W: 1.5 }
 const EDGES = 12
-const SMALL_EDGES = 6
+/** At the ends of small type: as much as looks well, and as little as can be for the shortest label. */
+const SMALL_EDGES = 8
+const LEAST_EDGES = 4
 const CAIRN = 12
 /** Less than this of a title says nothing. */
 const LEAST_TITLE = 34
@@ -21,11 +25,17 @@ const LEAST_TITLE = 34
 export function stoneLabel(number: string, widthPx: number, hasCairn: boolean): StoneLabel {
   const room = widthPx - EDGES - (hasCairn ? CAIRN : 0)
   const plain = number.replace(/^\D+(?=\d)/, '')
-  const fits = (text: string) => text.length * CHAR <= room
-  const hasTitle = number.length * CHAR + LEAST_TITLE <= room
+  const fits = (text: string) => charsOf(text) * CHAR <= room
+  const hasTitle = charsOf(number) * CHAR + LEAST_TITLE <= room
   if (fits(number)) return { number, hasTitle, isSmall: false }
   if (fits(plain)) return { number: plain, hasTitle: false, isSmall: false }
-  const smallRoom = widthPx - SMALL_EDGES - (hasCairn ? CAIRN : 0)
-  const small = [number, plain].find((text) => text.length * SMALL_CHAR <= smallRoom)
-  return { number: small ?? '', hasTitle: false, isSmall: true }
+  const fitsSmall = (text: string, edges: number) =>
+    charsOf(text) * SMALL_CHAR <= widthPx - edges - (hasCairn ? CAIRN : 0)
+  if (fitsSmall(number, SMALL_EDGES)) return { number, hasTitle: false, isSmall: true }
+  return { number: fitsSmall(plain, LEAST_EDGES) ? plain : '', hasTitle: false, isSmall: true }
+}
+
+/** Its width in digits. */
+export function charsOf(text: string): number {
+  return [...text].reduce((sum, char) => sum + (RATIOS[char] ?? 1), 0)
 }
