@@ -82,6 +82,7 @@ export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode
     shortName: line(8),
     course: line(60),
     pattern: WIRE.list(patternRow, 60),
+    planId: id<PlanId>().nullable().default(null),
   }),
 })
 

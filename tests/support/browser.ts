@@ -205,7 +205,7 @@ export class Person {
     // teachers' pages scroll within their main part
     const over = await this.page.evaluate(() =>
       Math.max(
-        ...[document.documentElement, ...document.querySelectorAll('main')].map(
+        ...[document.documentElement, ...Array.from(document.querySelectorAll('main'))].map(
           (e) => e.scrollWidth - e.clientWidth,
         ),
       ),

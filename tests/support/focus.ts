@@ -114,7 +114,7 @@ function readies(): void {
   const isPartOf = (hit: Element | null, e: HTMLElement): boolean =>
     hit !== null &&
     (e.contains(hit) ||
-      [...((e as HTMLInputElement).labels ?? [])].some((label) => label.contains(hit)) ||
+      Array.from((e as HTMLInputElement).labels ?? []).some((label) => label.contains(hit)) ||
       (e.tagName === 'INPUT' && e.parentElement?.contains(hit) === true))
   /**
    * 24 px each way, or so far from its neighbours that 24 px round its middle hit none of them. Links within a

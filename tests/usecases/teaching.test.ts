@@ -5,8 +5,10 @@ import { isoDay, mustBeOk } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
 import { doCommand, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
-import { adoptBook, layPlan, makePlan } from '#usecases/pacing/plans'
-import { keepGroup, makeClass, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { layPlan } from '#usecases/pacing/layPlan'
+import { adoptBook, makePlan } from '#usecases/pacing/plans'
+import { keepGroup, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { makeClass } from '#usecases/teaching/makeClass'
 import { setMember } from '#usecases/teaching/setMember'
 import { addRoster, readRoster } from '#usecases/teaching/roster'
 import { showOverview } from '#usecases/teaching/showOverview'
@@ -114,6 +116,29 @@ describe('school year', () => {
 })
 
 describe('classes', () => {
+  it('makes a class with its plan in one, or nothing at all', async () => {
+    const school = await aSchool()
+    const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never
+    const input = { yearId, name: 'New', shortName: 'N', course: 'C', pattern: onDays(1, 2) }
+    const made = mustBeOk(
+      await makeClass(school.deps, school.teacher, { ...input, planId: school.planId }),
+      'class',
+    )
+    const { classes } = mustBeOk(await showOverview(school.deps, school.teacher), 'overview')
+    expect(classes.find((c) => c.id === made.classId)).toMatchObject({ name: 'New' })
+    expect(mustBeOk(await showClass(school.deps, school.teacher, made.classId), 'page').planTitle).toBe(
+      'Plan',
+    )
+
+    const refused = await makeClass(school.deps, school.teacher, { ...input, planId: 'none' as never })
+    expect(refused.error).toEqual({ code: 'access/not-found', what: 'plan' })
+    const foreign = await makeClass(school.deps, school.stranger, { ...input, planId: school.planId })
+    expect(foreign.error?.code).toBe('access/not-found')
+    expect(mustBeOk(await showOverview(school.deps, school.teacher), 'overview').classes).toHaveLength(
+      classes.length,
+    )
+  })
+
   it('refuses a class without meetings or of a foreign year', async () => {
     const school = await aSchool()
     const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never

@@ -1,76 +1,17 @@
 import { asId, ok, refuse } from '#core/base'
-import type { ClassId, GroupId, Result, UserId, YearId } from '#core/base'
-import { canRunClass, isTeacher } from '#core/access'
+import type { ClassId, GroupId, Result, UserId } from '#core/base'
+import { canRunClass } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
-import { checkPattern, lossesBetween } from '#core/calendar'
-import type { CalendarRefusal, PatternRow } from '#core/calendar'
-import { AS_PLANNED } from '#core/pacing'
-import {
-  addClass,
-  addTeacher,
-  classesOfSchool,
-  groupsOf,
-  learnersOf,
-  saveAccommodation,
-  saveGroup,
-  teachersOf,
-  userById,
-  yearsById,
-} from '#db/repositories'
+import { lossesBetween } from '#core/calendar'
+import { groupsOf, learnersOf, saveAccommodation, saveGroup, teachersOf, userById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { refreshWork } from '../work/refreshWork'
 import { classFor } from './classAccess'
-
-/** Adds a class taught by the actor, with a joining code. */
-export async function makeClass(
-  deps: Deps,
-  actor: Actor,
-  input: {
-    readonly yearId: YearId
-    readonly name: string
-    readonly shortName: string
-    readonly course: string
-    readonly pattern: readonly PatternRow[]
-  },
-): Promise<
-  Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
-> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  return writing(
-    deps.store,
-    async (
-      tx,
-    ): Promise<
-      Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
-    > => {
-      const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
-      if (!year || year.schoolId !== actor.schoolId)
-        return refuse({ code: 'access/not-found', what: 'school year' })
-      const pattern = checkPattern(year.year, input.pattern)
-      if (!pattern.ok) return pattern
-      const classId = asId<ClassId>(deps.ids.newId())
-      const joinCode = deps.ids.newJoinCode()
-      const position = (await classesOfSchool(tx, actor.schoolId)).length
-      await addClass(tx, {
-        ...input,
-        id: classId,
-        schoolId: actor.schoolId,
-        joinCode,
-        planId: null,
-        position,
-        version: 1,
-        pacing: AS_PLANNED,
-      })
-      await addTeacher(tx, classId, actor.userId)
-      return ok({ classId, joinCode })
-    },
-  )
-}
 
 /** A class with its roster, groups, timetable and lost meetings per term. */
 export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { JoinClass } from '#shared/contracts/accounts'
+import ContractForm from '~/shared/fields/ContractForm.vue'
 import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
 
 useHead({ title: 'Join a class · Step Cairn' })
 const route = useRoute()
-const { form, busy, send, errorOf, general } = useEntryForm(
+const { state, form } = useEntryForm(
+  JoinClass.body,
   (body) => call(JoinClass, { body }),
   { code: typeof route.query.code === 'string' ? route.query.code : '', name: '', signIn: '', password: '' },
   { code: 'The code', name: 'Your name', signIn: 'Sign-in name', password: 'Password' },
-  '/learn',
+  () => '/learn',
 )
 </script>
 
@@ -21,32 +23,30 @@ const { form, busy, send, errorOf, general } = useEntryForm(
     <p class="my-3 text-toned">
       Your teacher has the class's code. Write your name as it stands in the class list.
     </p>
-    <form class="grid gap-4" novalidate @submit.prevent="send">
-      <UFormField label="Class code" :error="errorOf('code')"
-        ><UInput v-model="form.code" name="code" size="md" autocomplete="off" autofocus class="code"
+    <ContractForm class="grid gap-4" :form="form" :state="state">
+      <UFormField label="Class code" name="code"
+        ><UInput v-model="state.code" name="code" size="md" autocomplete="off" autofocus class="code"
       /></UFormField>
-      <UFormField label="Your name" :error="errorOf('name')"
-        ><UInput v-model="form.name" name="name" size="md" autocomplete="name"
+      <UFormField label="Your name" name="name"
+        ><UInput v-model="state.name" name="name" size="md" autocomplete="name"
       /></UFormField>
-      <UFormField
-        label="Sign-in name"
-        help="You choose it: letters, digits, dots or dashes"
-        :error="errorOf('signIn')"
-        ><UInput v-model="form.signIn" name="signIn" size="md" autocomplete="username"
+      <UFormField label="Sign-in name" help="You choose it: letters, digits, dots or dashes" name="signIn"
+        ><UInput v-model="state.signIn" name="signIn" size="md" autocomplete="username"
       /></UFormField>
-      <UFormField label="Password" help="At least 8 characters" :error="errorOf('password')"
+      <UFormField label="Password" help="At least 8 characters" name="password"
         ><UInput
-          v-model="form.password"
+          v-model="state.password"
           name="password"
           type="password"
           size="md"
           autocomplete="new-password"
       /></UFormField>
-      <p v-if="general" class="note-line needs" role="alert">{{ general }}</p>
-      <div class="flex items-center gap-4">
-        <UButton type="submit" size="md" :loading="busy" data-hook="send">Join</UButton
-        ><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink>
-      </div>
-    </form>
+      <template #acts="{ isSending }">
+        <div class="flex items-center gap-4">
+          <UButton type="submit" size="md" :loading="isSending" data-hook="send">Join</UButton
+          ><NuxtLink class="plain text-sm" to="/sign-in">Back to sign in</NuxtLink>
+        </div>
+      </template>
+    </ContractForm>
   </main>
 </template>

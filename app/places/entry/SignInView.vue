@@ -1,40 +1,34 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
-import { onMounted, ref, shallowRef } from 'vue'
+import { useHead, useRoute } from '#imports'
+import { onMounted, shallowRef } from 'vue'
 import { DemoPeople, SignIn } from '#shared/contracts/accounts'
 import type { DemoPerson } from '#shared/contracts/accounts'
-import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
-import { sayRefusal } from '~/shared/words/refusals'
+import ContractForm from '~/shared/fields/ContractForm.vue'
+import { useEntryForm } from './composables/entryForm'
 
 useHead({ title: 'Sign in · Step Cairn' })
-const store = useMe()
 const route = useRoute()
 const people = shallowRef<readonly DemoPerson[]>([])
-const signIn = ref('')
-const password = ref('')
-const busy = ref(false)
-const problem = ref('')
+const goOn = (): string =>
+  typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+    ? route.query.to
+    : '/'
+const { state, form } = useEntryForm(
+  SignIn.body,
+  (body) => call(SignIn, { body }),
+  { signIn: '', password: '' },
+  { signIn: 'Sign-in name', password: 'Password' },
+  goOn,
+)
 
 onMounted(async () => {
   const reply = await call(DemoPeople)
   if (reply.ok) people.value = reply.value.people
 })
-
-async function enter(name: string, secret: string): Promise<void> {
-  busy.value = true
-  problem.value = ''
-  const reply = store.enter(await call(SignIn, { body: { signIn: name, password: secret } }))
-  busy.value = false
-  if (!reply.ok) {
-    problem.value = sayRefusal(reply.error)
-    return
-  }
-  const to =
-    typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
-      ? route.query.to
-      : '/'
-  await navigateTo(to)
+async function enterAs(person: DemoPerson): Promise<void> {
+  Object.assign(state, { signIn: person.signIn, password: person.password })
+  await form.submit()
 }
 </script>
 
@@ -53,36 +47,37 @@ async function enter(name: string, secret: string): Promise<void> {
       </ul>
     </section>
     <section class="forms">
-      <form novalidate @submit.prevent="enter(signIn, password)">
+      <ContractForm class="sign-in" :form="form" :state="state">
         <h2>Sign in</h2>
-        <UFormField label="Sign-in name"
-          ><UInput v-model="signIn" name="signIn" autocomplete="username" size="md" required autofocus
+        <UFormField label="Sign-in name" name="signIn"
+          ><UInput v-model="state.signIn" name="signIn" autocomplete="username" size="md" required autofocus
         /></UFormField>
-        <UFormField label="Password"
+        <UFormField label="Password" name="password"
           ><UInput
-            v-model="password"
+            v-model="state.password"
             name="password"
             type="password"
             autocomplete="current-password"
             size="md"
             required
         /></UFormField>
-        <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-        <UButton type="submit" size="md" :loading="busy" data-hook="sign-in">Sign in</UButton>
-        <p class="text-sm">
-          New here? <NuxtLink class="plain" to="/sign-up">Set up a school</NuxtLink> as a teacher, or
-          <NuxtLink class="plain" to="/join">join a class</NuxtLink> with its code.
-        </p>
-      </form>
+        <template #acts="{ isSending }">
+          <UButton type="submit" size="md" :loading="isSending" data-hook="sign-in">Sign in</UButton>
+          <p class="text-sm">
+            New here? <NuxtLink class="plain" to="/sign-up">Set up a school</NuxtLink> as a teacher, or
+            <NuxtLink class="plain" to="/join">join a class</NuxtLink> with its code.
+          </p>
+        </template>
+      </ContractForm>
       <div v-if="people.length > 0" class="demo">
         <h2>The demo school, in one click</h2>
         <ul>
           <li v-for="p in people" :key="p.signIn">
             <button
               type="button"
-              :disabled="busy"
+              :disabled="form.isSending.value"
               :data-hook="`demo-${p.signIn}`"
-              @click="enter(p.signIn, p.password)"
+              @click="enterAs(p)"
             >
               <strong>{{ p.name }}</strong><span>{{ p.about }}</span>
             </button>

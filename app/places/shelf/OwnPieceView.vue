@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { navigateTo, useHead } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick } from 'vue'
 import type { ResourceKind } from '#core/library'
 import { MakePiece } from '#shared/contracts/library'
-import type { Refusal } from '#shared/contracts/refusal'
 import { newDraft, toItem } from './itemDraft'
 import type { ItemDraft } from './itemDraft'
+import ContractForm from '~/shared/fields/ContractForm.vue'
+import { useContractForm } from '~/shared/fields/form'
+import type { Fault } from '~/shared/fields/form'
 import { useMe } from '~/shared/session/me'
 import { useShelf } from './stores/shelf'
 import { call } from '~/shared/wire/call'
-import { sayRefusal } from '~/shared/words/refusals'
 import ItemForm from './components/ItemForm.vue'
 
 useHead({ title: 'Own piece · Step Cairn' })
@@ -37,15 +38,6 @@ const form = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, em
   listenToStorageChanges: false,
 })
 const shelf = useShelf()
-const busy = ref(false)
-const problem = ref('')
-watch(
-  form,
-  () => {
-    problem.value = ''
-  },
-  { deep: true },
-)
 const KINDS: { label: string; value: ResourceKind }[] = [
   { label: 'Check', value: 'check' },
   { label: 'Practice set', value: 'practice-set' },
@@ -78,58 +70,58 @@ const ITEM_WORDS: Record<string, string> = {
   value: 'the right number cannot be read',
   tolerance: 'the tolerance cannot be read',
 }
-/** Why the piece is not accepted, with the question or field it is about. */
-function sayFault(fault: Refusal): string {
-  if (fault.code !== 'input/invalid') return sayRefusal(fault)
-  const [, number, field = ''] = /^items\.(\d+)\.(\w+)/.exec(fault.field) ?? []
-  if (number === undefined) return `${WORDS[fault.field] ?? fault.field} ${fault.problem}.`
-  return `Question ${Number(number) + 1}: ${ITEM_WORDS[field] ?? `${field} ${fault.problem}`}.`
-}
-
-async function save(): Promise<void> {
-  busy.value = true
-  problem.value = ''
-  const { items, ...rest } = form.value
-  const reply = await call(MakePiece, {
-    body: {
-      ...rest,
-      role: 'core',
-      items: scored.value ? items.map((d, i) => toItem(d, i + 1)) : [],
-    },
-  })
-  busy.value = false
-  if (!reply.ok) {
-    problem.value = sayFault(reply.error)
-    return
+/** A fault at its field, be it the piece's or a question's. */
+function say(field: string, problem: string): Fault {
+  if (field in WORDS) return { name: field, message: `${WORDS[field]} ${problem}.` }
+  const [, number, part = ''] = /^items\.(\d+)\.(\w+)/.exec(field) ?? []
+  if (number === undefined) return { name: null, message: `${field} ${problem}.` }
+  const words = ITEM_WORDS[part]
+  return {
+    name: words ? `items.${number}.${part}` : null,
+    message: `Question ${Number(number) + 1}: ${words ?? `${part} ${problem}`}.`,
   }
-  form.value = empty()
-  await shelf.load(true)
-  await navigateTo({ path: '/shelf', query: { piece: reply.value.resourceId } })
 }
+function bodyOf() {
+  const { items, ...rest } = form.value
+  const asked = scored.value ? items.map((d, i) => toItem(d, i + 1)) : []
+  return { ...rest, role: 'core' as const, items: asked }
+}
+const asking = useContractForm({
+  schema: MakePiece.body,
+  body: bodyOf,
+  say,
+  send: () => call(MakePiece, { body: bodyOf() }),
+  done: async ({ resourceId }) => {
+    form.value = empty()
+    await shelf.load(true)
+    await navigateTo({ path: '/shelf', query: { piece: resourceId } })
+  },
+})
 </script>
 
 <template>
-  <form class="max-w-3xl mx-auto px-5 py-5 grid gap-4" novalidate @submit.prevent="save">
+  <ContractForm class="max-w-3xl mx-auto px-5 py-5 grid gap-4" :form="asking" :state="form">
     <h1>Write an own piece</h1>
     <div class="grid sm:grid-cols-[1fr_11rem] gap-3">
-      <UFormField label="Title"
+      <UFormField label="Title" name="title"
         ><UInput v-model="form.title" name="title" maxlength="120" autofocus
       /></UFormField>
       <UFormField label="Kind"><USelect v-model="form.kind" :items="KINDS" class="w-full" /></UFormField>
     </div>
     <div class="flex flex-wrap gap-3">
-      <UFormField label="Minutes" class="w-24"
+      <UFormField label="Minutes" name="minutes" class="w-24"
         ><UInput v-model.number="form.minutes" type="number" min="1" max="300"
       /></UFormField>
-      <UFormField label="Grade" class="w-24"
+      <UFormField label="Grade" name="grade" class="w-24"
         ><UInput v-model.number="form.grade" type="number" min="1" max="13"
       /></UFormField>
-      <UFormField label="Short code" hint="optional" class="w-40"
+      <UFormField label="Short code" name="code" hint="optional" class="w-40"
         ><UInput v-model="form.code" maxlength="16" placeholder="made for you"
       /></UFormField>
     </div>
     <UFormField
       label="Text"
+      name="content"
       :help="
         scored
           ? 'Shown before the questions. Markdown: **bold**, lists, tables.'
@@ -156,11 +148,14 @@ async function save(): Promise<void> {
         >Add a question</UButton
       >
     </template>
-    <div class="flex gap-3 flex-wrap sticky bottom-0 py-3 bg-default border-t border-default">
-      <p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p>
-      <UButton type="submit" size="md" :loading="busy" data-hook="save-piece">Put it on the shelf</UButton
-      ><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton
-      ><span class="said self-center">Kept on this machine while you write.</span>
-    </div>
-  </form>
+    <template #problem="{ problem }">
+      <div class="flex gap-3 flex-wrap sticky bottom-0 py-3 bg-default border-t border-default">
+        <p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p>
+        <UButton type="submit" size="md" :loading="asking.isSending.value" data-hook="save-piece"
+          >Put it on the shelf</UButton
+        ><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton
+        ><span class="said self-center">Kept on this machine while you write.</span>
+      </div>
+    </template>
+  </ContractForm>
 </template>

@@ -1,30 +1,33 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { reactive, ref } from 'vue'
 import { JoinAnother } from '#shared/contracts/accounts'
+import ContractForm from '~/shared/fields/ContractForm.vue'
+import { namedFields, useContractForm } from '~/shared/fields/form'
 import { call } from '~/shared/wire/call'
-import { sayRefusal } from '~/shared/words/refusals'
 
 const emit = defineEmits<{ joined: [] }>()
-const code = ref('')
+const state = reactive({ code: '' })
 const said = ref('')
-async function join(): Promise<void> {
-  const reply = await call(JoinAnother, { body: { code: code.value } })
-  said.value = reply.ok
-    ? `You are in ${reply.value.className}.`
-    : reply.error.code === 'input/invalid'
-      ? `The code ${reply.error.problem}.`
-      : sayRefusal(reply.error)
-  if (!reply.ok) return
-  code.value = ''
-  emit('joined')
-}
+const form = useContractForm({
+  schema: JoinAnother.body,
+  body: () => ({ ...state }),
+  say: namedFields({ code: 'The code' }),
+  send: () => call(JoinAnother, { body: { ...state } }),
+  done: ({ className }) => {
+    said.value = `You are in ${className}.`
+    state.code = ''
+    emit('joined')
+  },
+})
 </script>
 
 <template>
-  <form class="flex gap-2 items-end" novalidate @submit.prevent="join">
-    <UFormField label="Class code"
-      ><UInput v-model="code" name="code" autocomplete="off" autofocus /></UFormField
-    ><UButton type="submit">Join</UButton>
-  </form>
+  <ContractForm class="grid gap-2" :form="form" :state="state">
+    <div class="flex gap-2 items-end">
+      <UFormField label="Class code" name="code"
+        ><UInput v-model="state.code" name="code" autocomplete="off" autofocus /></UFormField
+      ><UButton type="submit" :loading="form.isSending.value">Join</UButton>
+    </div>
+  </ContractForm>
   <p v-if="said" class="said mt-1" role="status">{{ said }}</p>
 </template>

@@ -11,7 +11,7 @@ describe('stoneLabel', () => {
     [18, false, '2.4', false, true],
     [16, false, '', false, true],
     [60, true, 'W2.4', false, false],
-    [43, true, 'W2.4', false, true],
+    [43, true, '2.4', false, false],
   ])('with %i px (cairn: %s) shows “%s”', (width, hasCairn, number, hasTitle, isSmall) => {
     expect(stoneLabel('W2.4', width, hasCairn)).toEqual({ number, hasTitle, isSmall })
   })

@@ -45,7 +45,7 @@ function setRight(at: number, isRight: boolean): void {
         @click="emit('remove')"
       />
     </div>
-    <UFormField label="Question"
+    <UFormField label="Question" :name="`items.${number - 1}.stem`"
       ><UTextarea v-model="draft.stem" :rows="2" autoresize :name="`stem-${number}`"
     /></UFormField>
     <div v-if="hasOptions" class="grid gap-1.5">
@@ -77,6 +77,7 @@ function setRight(at: number, isRight: boolean): void {
       <UFormField
         v-for="f in typedFields"
         :key="f.name"
+        :name="`items.${number - 1}.${f.name}`"
         :label="wordsOf(f.name).label"
         :help="wordsOf(f.name).help"
         :class="f.type === 'lines' || f.type === 'line' ? 'flex-1' : 'w-36'"

@@ -1,5 +1,5 @@
 import { LayPlan } from '#shared/contracts/teaching'
-import { layPlan } from '#usecases/pacing/plans'
+import { layPlan } from '#usecases/pacing/layPlan'
 import { handle } from '../../../http/handle'
 
 export default handle(LayPlan, ({ deps, actor }, { params, body }) =>

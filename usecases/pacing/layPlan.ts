@@ -1,0 +1,93 @@
+import { refuse, ok } from '#core/base'
+import type { ClassId, PlanId } from '#core/base'
+import { canSeePlan } from '#core/access'
+import type { Actor } from '#core/access'
+import { AS_PLANNED, baselineOf } from '#core/pacing'
+import { dropJournalOf, plansById, saveClass } from '#db/repositories'
+import type { ClassRecord, Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { classFor } from '../teaching/classAccess'
+import { refreshWork } from '../work/refreshWork'
+import { groundsOf } from './grounds'
+import type { ClassGround } from './grounds'
+
+/** Lays a plan onto classes the actor teaches. What does not fit is listed for the class with least room. */
+export async function layPlan(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
+) {
+  return writing(deps.store, async (tx) => {
+    const known = (await plansById(tx, [input.planId])).get(input.planId)
+    if (!known || !canSeePlan(actor, known))
+      return refuse({ code: 'access/not-found' as const, what: 'plan' })
+    const laid: ClassRecord[] = []
+    for (const classId of new Set(input.classIds)) {
+      const found = await classFor(tx, actor, classId, 'run')
+      if (!found.ok) return found
+      laid.push(
+        found.value.planId === input.planId ? found.value : await putOn(tx, deps, found.value, input.planId),
+      )
+    }
+    const grounds = [...(await groundsOf(tx, laid)).values()]
+    await refreshWork(
+      tx,
+      laid.map((r) => r.id),
+    )
+    return ok({ classes: laid.length, ...fitOf(grounds) })
+  })
+}
+
+/**
+ * What a class did differently belongs to the plan that goes; lost meetings stay. The layout it starts with
+ * is its baseline.
+ */
+export async function putOn(
+  tx: Connection,
+  deps: Deps,
+  record: ClassRecord,
+  planId: PlanId,
+): Promise<ClassRecord> {
+  const bare = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
+  const { layout, calendar } = (await groundsOf(tx, [bare])).get(record.id) as ClassGround
+  const next = {
+    ...bare,
+    pacing: {
+      ...bare.pacing,
+      baseline: layout ? baselineOf(layout, calendar.meetings, deps.clock.now()) : null,
+    },
+  }
+  await saveClass(tx, next)
+  await dropJournalOf(tx, record.id)
+  return { ...next, version: next.version + 1 }
+}
+
+/** Placed, left over and not placed, of the class with least room. */
+function fitOf(grounds: readonly ClassGround[]) {
+  const fits = grounds.map(({ plan, layout }) => ({
+    placed: layout?.placements.filter((p) => p.placed).length ?? 0,
+    slackHalves: layout?.slackHalves ?? 0,
+    notPlaced: (layout?.placements ?? []).flatMap((p) => {
+      const lesson = plan?.lessons.find((l) => l.id === p.lessonId)
+      return p.placed || !lesson
+        ? []
+        : [
+            {
+              lessonId: p.lessonId,
+              number: lesson.number,
+              title: lesson.title,
+              needHalves: p.halves,
+              freeHalves: 'freeHalves' in p.because ? p.because.freeHalves : null,
+            },
+          ]
+    }),
+  }))
+  return (
+    fits.sort((a, b) => b.notPlaced.length - a.notPlaced.length || a.slackHalves - b.slackHalves)[0] ?? {
+      placed: 0,
+      slackHalves: 0,
+      notPlaced: [],
+    }
+  )
+}

@@ -1,0 +1,52 @@
+import { asId, ok, refuse } from '#core/base'
+import type { ClassId, PlanId, Result, YearId } from '#core/base'
+import { canSeePlan, isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { checkPattern } from '#core/calendar'
+import type { CalendarRefusal, PatternRow } from '#core/calendar'
+import { AS_PLANNED } from '#core/pacing'
+import { addClass, addTeacher, classesOfSchool, plansById, yearsById } from '#db/repositories'
+import type { Deps } from '../deps'
+import { putOn } from '../pacing/layPlan'
+import { writing } from '../rollback'
+
+export interface NewClass {
+  readonly yearId: YearId
+  readonly name: string
+  readonly shortName: string
+  readonly course: string
+  readonly pattern: readonly PatternRow[]
+  /** The plan that is laid on it at once; none for later. */
+  readonly planId?: PlanId | null
+}
+type Made = Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
+
+/** Adds a class taught by the actor, with a joining code and, if wanted, a plan: all of it or nothing. */
+export async function makeClass(deps: Deps, actor: Actor, input: NewClass): Promise<Made> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const { planId, ...own } = input
+  return writing(deps.store, async (tx): Promise<Made> => {
+    const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
+    if (!year || year.schoolId !== actor.schoolId)
+      return refuse({ code: 'access/not-found', what: 'school year' })
+    const plan = planId ? (await plansById(tx, [planId])).get(planId) : undefined
+    if (planId && (!plan || !canSeePlan(actor, plan)))
+      return refuse({ code: 'access/not-found', what: 'plan' })
+    const pattern = checkPattern(year.year, input.pattern)
+    if (!pattern.ok) return pattern
+    const record = {
+      ...own,
+      id: asId<ClassId>(deps.ids.newId()),
+      schoolId: actor.schoolId,
+      joinCode: deps.ids.newJoinCode(),
+      planId: null,
+      position: (await classesOfSchool(tx, actor.schoolId)).length,
+      version: 1,
+      pacing: AS_PLANNED,
+    }
+    await addClass(tx, record)
+    await addTeacher(tx, record.id, actor.userId)
+    if (planId) await putOn(tx, deps, record, planId)
+    return ok({ classId: record.id, joinCode: record.joinCode })
+  })
+}
