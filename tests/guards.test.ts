@@ -43,7 +43,8 @@ describe('a planted breach is noticed', () => {
     [
       'a switch with a case left out',
       '@typescript-eslint/switch-exhaustiveness-check',
-      "export function n(of: 'a' | 'b'): number {\n  switch (of) {\n    case 'a':\n      return 1\n  }\n  return 0\n}\n",
+      "export function n(of: 'a' | 'b'): number {\n  switch (of) {\n" +
+        "    case 'a':\n      return 1\n  }\n  return 0\n}\n",
     ],
     ['any', '@typescript-eslint/no-explicit-any', 'export const x = (y: any): string => String(y)\n'],
     ['exporting everything', 'no-restricted-syntax', "export * from './result'\n"],

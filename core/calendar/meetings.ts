@@ -36,35 +36,12 @@ export function meetings(
   zone: Zone = zoneOf(year.zone),
 ): ClassCalendar {
   const { wholeFromRatio = WHOLE_FROM } = year
-  const drafts: Draft[] = []
-  const lost: LostMeeting[] = []
   const notes = year.notes.filter((n) => n.classIds.length === 0 || n.classIds.includes(classId))
   const days = schoolDays(year)
-  for (const day of days) {
-    for (const row of pattern) {
-      if (!rowHolds(row, day)) continue
-      const draft = {
-        on: day.on,
-        startMinute: row.startMinute,
-        minutes: row.minutes,
-        usualMinutes: row.minutes,
-        label: day.label,
-        because: [],
-      }
-      const outcome = applyNotes(draft, notes, day)
-      if ('cause' in outcome) lost.push(outcome)
-      else drafts.push(outcome)
-    }
-  }
+  const { drafts, lost } = byPattern(days, pattern, notes)
   applyChanges(drafts, lost, changes, year)
-  drafts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
-  const breaks = breakEnds(days)
-  let next = 0
-  const afterBreak = (on: IsoDay, index: number) => {
-    let is = false
-    for (; next < breaks.length && (breaks[next] as IsoDay) <= on; next++) is = index > 0
-    return is
-  }
+  drafts.sort(inTime)
+  const afterBreak = breakSeeker(breakEnds(days))
   return {
     // field by field: spreading would give every meeting a shape of its own, and slow down whoever walks over
     // them
@@ -81,7 +58,45 @@ export function meetings(
       startsAt: zone.at(on, startMinute),
       endsAt: zone.at(on, startMinute + minutes),
     })),
-    lost: lost.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute)),
+    lost: lost.sort(inTime),
+  }
+}
+
+function inTime(a: Draft | LostMeeting, b: Draft | LostMeeting): number {
+  if (a.on === b.on) return a.startMinute - b.startMinute
+  return a.on < b.on ? -1 : 1
+}
+
+/** What the pattern gives on each school day, and what notes take of it. */
+function byPattern(days: readonly SchoolDay[], pattern: readonly PatternRow[], notes: readonly DayNote[]) {
+  const drafts: Draft[] = []
+  const lost: LostMeeting[] = []
+  for (const day of days) {
+    for (const row of pattern) {
+      if (!rowHolds(row, day)) continue
+      const draft = {
+        on: day.on,
+        startMinute: row.startMinute,
+        minutes: row.minutes,
+        usualMinutes: row.minutes,
+        label: day.label,
+        because: [],
+      }
+      const outcome = applyNotes(draft, notes, day)
+      if ('cause' in outcome) lost.push(outcome)
+      else drafts.push(outcome)
+    }
+  }
+  return { drafts, lost }
+}
+
+/** Tells for one meeting after the other, in order of time, whether it is the first one after a break. */
+function breakSeeker(breaks: readonly IsoDay[]): (on: IsoDay, index: number) => boolean {
+  let next = 0
+  return (on, index) => {
+    let is = false
+    for (; next < breaks.length && (breaks[next] as IsoDay) <= on; next++) is = index > 0
+    return is
   }
 }
 

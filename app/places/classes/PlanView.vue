@@ -2,16 +2,16 @@
 import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import type { LessonId, PlanId } from '#core/base'
-import { layOut } from '#core/pacing'
 import type { TableMerge } from '#core/pacing'
 import { CopyPlan } from '#shared/contracts/teaching'
 import { usePlanDraft } from './composables/planDraft'
 import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
-import { count, meetingsOf } from '~/shared/words/numbers'
+import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import PlanFields from './components/plan/PlanFields.vue'
+import PlanFit from './components/plan/PlanFit.vue'
 import PlanParts from './components/plan/PlanParts.vue'
 import PlanPaste from './components/plan/PlanPaste.vue'
 import PlanRows from './components/plan/PlanRows.vue'
@@ -36,31 +36,6 @@ const changes = computed(() =>
       (command.value.units ? 1 : 0)
     : 0,
 )
-const meetings = computed(
-  () =>
-    draft.value?.lessons.reduce((n, l) => n + (l.length.unit === 'meetings' ? l.length.typical : 0), 0) ?? 0,
-)
-/** How the draft would lie in each class that follows the plan. */
-const fits = computed(() => {
-  const plan = draft.value
-  if (!plan) return []
-  return desk.columns
-    .filter((c) => c.of.planId === planId && desk.year)
-    .map((c) => {
-      const layout = layOut(plan, c.calendar.meetings, {
-        pacing: c.of.pacing,
-        terms: desk.year?.terms ?? [],
-      })
-      return {
-        name: c.of.shortName,
-        out: layout.placements.filter(
-          (p) => !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered',
-        ).length,
-        slack: layout.slackHalves,
-      }
-    })
-})
-
 /** Where the chosen lesson lies now in a class that follows the plan: the day first offered for fixing it. */
 const proposedOn = computed(() => {
   const [id] = selected.value
@@ -117,17 +92,7 @@ onBeforeRouteLeave(() => {
           ><template v-if="page && !page.mayEdit"> · {{ page.owner }}'s plan, to read</template>
         </p>
         <h1 class="truncate">{{ page?.plan.title ?? 'Plan' }}</h1>
-        <p v-if="draft" class="said">
-          {{ count(draft.lessons.length, 'lesson') }}, {{ meetings }} meetings<template
-            v-for="f in fits"
-            :key="f.name"
-          >
-            · {{ f.name }}:
-            <span :class="{ 'text-error font-semibold': f.out > 0 }">{{
-              f.out > 0 ? `${f.out} do not fit` : `${meetingsOf(f.slack)} slack`
-            }}</span></template
-          >
-        </p>
+        <PlanFit v-if="draft" :plan="draft" />
       </div>
       <UButton color="neutral" variant="outline" size="xs" :to="`/api/plans/${planId}/file`" external download
         >As a table (.csv)</UButton

@@ -6,7 +6,8 @@ import { meetings } from '../../calendar'
 import { courseOf } from '../layout'
 import { AS_PLANNED } from '../plan'
 import type { ClassPacing, LessonRecord, PlanLesson } from '../plan'
-import { forecaster, paceOf } from './forecast'
+import { forecaster } from './forecast'
+import { paceOf } from './pace'
 
 // 12 meetings: Mon 31 Aug to Fri 25 Sep
 const calendar = meetings(aYear({ lastOn: isoDay('2026-09-25') }), ids.class('c'), onDays(1, 3, 5), [])

@@ -1,93 +1,10 @@
 import { seededRandom } from '../../base'
-import type { Instant, IsoDay, LessonId, Random } from '../../base'
-import type { ClassCalendar } from '../../calendar'
+import type { Instant, LessonId, Random } from '../../base'
 import type { Course } from '../layout'
-import { typicalAmount } from '../plan'
-import type { ClassPacing, PlanLesson } from '../plan'
 import { halvesBetween, inHalves, meetingOf, positionAt } from '../track'
-
-/** Meetings' worth of trust in the plan's own lengths, before a class has shown its own. */
-export const PRIOR_MEETINGS = 10
-const PRIOR_LESSONS = 6
-const PRIOR_SPREAD = 0.25
-const PRIOR_LOSSES = 0.5
-const PRIOR_HELD = 25
-
-/** How a class has gone so far. Ratios; `spreadRatio` is the standard deviation of a lesson's log ratio. */
-export interface Pace {
-  readonly lessons: number
-  readonly usedRatio: number
-  readonly spreadRatio: number
-  readonly lossRatio: number
-  readonly lost: number
-  readonly held: number
-}
-
-/**
- * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan;
- * the spread between lessons, shrunk
- * toward a quarter; and the share of meetings lost at short notice (cancelled, not closed in the calendar),
- * shrunk toward half a meeting in 25.
- */
-export function paceOf(
-  sequence: readonly PlanLesson[],
-  pacing: ClassPacing,
-  calendar: ClassCalendar,
-  now: Instant,
-): Pace {
-  let [used, planned, squares, lessons] = [0, 0, 0, 0]
-  for (const lesson of sequence) {
-    const record = pacing.records[lesson.id]
-    if (record?.outcome !== 'covered' || lesson.length.unit !== 'meetings' || lesson.kind === 'buffer')
-      continue
-    const took = record.held.reduce((n, h) => n + h.halves, 0)
-    used += took
-    planned += typicalAmount(lesson)
-    squares += Math.log(took / typicalAmount(lesson)) ** 2
-    lessons++
-  }
-  const prior = PRIOR_MEETINGS * 2
-  const held = calendar.meetings.filter((m) => m.startsAt <= now).length
-  const lost = calendar.lost.filter((l) => l.cause === 'cancelled').length
-  return {
-    lessons,
-    usedRatio: (used + prior) / (planned + prior),
-    spreadRatio: Math.sqrt((squares + PRIOR_LESSONS * PRIOR_SPREAD ** 2) / (lessons + PRIOR_LESSONS)),
-    lossRatio: (lost + PRIOR_LOSSES) / (held + lost + PRIOR_HELD),
-    lost,
-    held,
-  }
-}
-
-/** The 10, 50 and 90 % dates; null: past the year. */
-export type Band = readonly [IsoDay | null, IsoDay | null, IsoDay | null]
-
-export interface Forecast {
-  readonly runs: number
-  readonly pace: Pace
-  /**
-   * For each fixed lesson still to come: how often everything before it is done in time, and when it would
-   * be.
-   */
-  readonly fixed: readonly {
-    readonly lessonId: LessonId
-    readonly on: IsoDay
-    readonly chanceRatio: number
-    readonly ready: Band
-  }[]
-  readonly year: { readonly chanceRatio: number; readonly finish: Band }
-  /** When each lesson asked for would end. */
-  readonly ends: readonly { readonly lessonId: LessonId; readonly on: Band }[]
-}
-
-interface Step {
-  readonly lessonId: LessonId
-  readonly halves: number
-  readonly varies: boolean
-  readonly isBuffer: boolean
-  readonly fixedAt: number
-  readonly plannedAt: number
-}
+import type { Pace } from './pace'
+import { summed } from './summary'
+import type { Forecast, Step } from './summary'
 
 /** A simulation that is carried on in batches, so that a worker can report progress and be stopped. */
 export interface Forecaster {
@@ -140,39 +57,12 @@ export function forecaster(
     finish.push(meetingAt(cum, at, open))
     runs++
   }
-  const band = (list: readonly number[]) => bandOf(list, track.meetings)
   return {
     run: (count) => {
       for (let i = 0; i < count; i++) once()
     },
-    result: () => ({
-      runs,
-      pace,
-      fixed: steps
-        .filter((s) => s.fixedAt >= 0 && s.fixedAt < track.meetings.length)
-        .map((s) => ({
-          lessonId: s.lessonId,
-          on: track.meetings[s.fixedAt]?.on as IsoDay,
-          chanceRatio: (ready.get(s.lessonId)?.held ?? 0) / Math.max(1, runs),
-          ready: band(ready.get(s.lessonId)?.meetings ?? []),
-        })),
-      year: {
-        chanceRatio: finish.filter((m) => m < track.meetings.length).length / Math.max(1, runs),
-        finish: band(finish),
-      },
-      ends: [...wanted]
-        .filter(([, list]) => list.length > 0)
-        .map(([lessonId, list]) => ({ lessonId, on: band(list) })),
-    }),
+    result: () => ({ runs, pace, ...summed({ track, steps, ready, finish, wanted, runs }) }),
   }
-}
-
-/** The dates of the meetings at 10, 50 and 90 % of a sample of meeting indexes. */
-function bandOf(sample: readonly number[], meetings: Course['track']['meetings']): Band {
-  const sorted = [...sample].sort((a, b) => a - b)
-  const at = (ratio: number) =>
-    meetings[sorted[Math.min(sorted.length - 1, Math.floor(ratio * sorted.length))] ?? 0]?.on ?? null
-  return [at(0.1), at(0.5), at(0.9)]
 }
 
 function stepsOf({ track, items, from }: Course): Step[] {

@@ -1,3 +1,6 @@
 /** How likely a class is to finish by a date. */
-export { PRIOR_MEETINGS, forecaster, paceOf } from './forecast'
-export type { Band, Forecast, Forecaster, Pace } from './forecast'
+export { forecaster } from './forecast'
+export type { Forecaster } from './forecast'
+export { PRIOR_MEETINGS, paceOf } from './pace'
+export type { Pace } from './pace'
+export type { Band, Forecast } from './summary'

@@ -57,18 +57,7 @@ export function recordLesson(
       : placement.slots.filter(begun)
   if (slots.length === 0 || !slots.every(begun))
     return refuse({ code: 'pacing/not-yet-held', field: 'lessonId', lesson: name })
-  const commands: SingleCommand[] = []
-  for (const before of layout.placements) {
-    if (before.lessonId === lessonId) break
-    if (before.placed && pacing.records[before.lessonId]?.outcome !== 'covered')
-      commands.push(
-        recordCommand(classId, before, pacing, {
-          outcome: 'covered',
-          held: heldOf(before.slots, meetings),
-          moreHalves: 0,
-        }),
-      )
-  }
+  const commands = [...coveredBefore(standing, lessonId)]
   const next: LessonRecord =
     happened.as === 'carried-over'
       ? { outcome: 'under-way', held: heldOf(slots, meetings), moreHalves: Math.max(1, happened.moreHalves) }
@@ -84,6 +73,22 @@ export function recordLesson(
   })
   const purpose: Purpose = { code: happened.as, lessonId }
   return ok({ kind: 'together', purpose, commands })
+}
+
+/** Every lesson before one that is not recorded yet counts as covered where it lay. */
+function coveredBefore({ layout, meetings, pacing, classId }: Standing, lessonId: LessonId): SingleCommand[] {
+  const at = layout.placements.findIndex((p) => p.lessonId === lessonId)
+  return layout.placements.slice(0, at).flatMap((before) =>
+    before.placed && pacing.records[before.lessonId]?.outcome !== 'covered'
+      ? [
+          recordCommand(classId, before, pacing, {
+            outcome: 'covered',
+            held: heldOf(before.slots, meetings),
+            moreHalves: 0,
+          }),
+        ]
+      : [],
+  )
 }
 
 function recordCommand(
