@@ -250,11 +250,10 @@ function backToDesk(): void {
   position: relative;
 }
 /* the ripple lies over the lower part, 56 % at most */
-.rippled > :first-child {
+.rippled .strip {
   max-height: 44%;
 }
 .rippled .pane {
-  padding-bottom: 50dvh;
   scroll-padding-bottom: 52dvh;
 }
 </style>
