@@ -79,7 +79,8 @@ try {
       document.querySelector('#fc-h')?.textContent?.includes('8 C') &&
       document.querySelector('[data-hook="chances"]'),
   )
-  await teacher.waitForNetworkIdle()
+  // four charts are drawn; the network is never idle, since the worker's request is not told as finished
+  await teacher.waitForFunction(() => document.querySelectorAll('main section svg').length >= 4)
   await take(teacher, 'charts')
   await go(teacher, '/pace/sheet')
   await teacher.waitForSelector('[data-hook="sheet"] tbody tr')

@@ -57,7 +57,7 @@ describe('checkResource', () => {
   })
 
   it('counts items by kind', () => {
-    expect(countByKind([single('1'), single('2'), text('3')])).toEqual({
+    expect(countByKind([single('1'), single('2'), text('3')])).toMatchObject({
       single: 2,
       multiple: 0,
       numeric: 0,

@@ -53,7 +53,7 @@ export function useContractForm<R>({ schema, body, say, send, done }: Asking<R>)
     return faults.map(({ name, message }) => ({ name: name ?? '', message }))
   }
   async function submit(): Promise<void> {
-    const before = document.activeElement
+    const before = document.activeElement === document.body ? null : document.activeElement
     isSending.value = true
     problem.value = ''
     const reply = await send()
