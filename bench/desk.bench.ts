@@ -181,7 +181,9 @@ export async function deskBench(): Promise<Line[]> {
         what: 'desk, 8 classes × 42 weeks, first paint',
         medianMs: median(paints),
         bar: 'at most 2.5× the floor',
-        note: `${ratio.toFixed(1)}× the floor; ${stones} stones; slowest of ${ROUNDS}: ${Math.max(...paints).toFixed(0)} ms`,
+        note:
+          `${ratio.toFixed(1)}× the floor; ${stones} stones; ` +
+          `slowest of ${ROUNDS}: ${Math.max(...paints).toFixed(0)} ms`,
       },
       {
         what: 'floor: the same boxes and words as static HTML',

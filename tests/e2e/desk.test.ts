@@ -147,4 +147,17 @@ describe('the planning desk by mouse', () => {
       true,
     )
   })
+
+  it('offers to fix a lesson to the day on which it lies, in each class its own', async () => {
+    const p = await demoPerson(server, 'imani', '/pace')
+    const offered = () =>
+      p.page.$eval('[data-hook="lesson-fixed"] input', (e) => (e as HTMLInputElement).value)
+    await p.page.locator('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]').click()
+    await p.seesIn('#inspector', 'W2.4')
+    expect(await offered()).toBe('Tue 20 Oct 2026')
+    await p.page.locator('button[aria-label^="Science 8 C"][aria-label*="lesson W2.4"]').click()
+    await p.seesIn('#inspector', 'Science 8 C')
+    expect(await offered()).toBe('Tue 3 Nov 2026')
+    p.isQuiet()
+  })
 })

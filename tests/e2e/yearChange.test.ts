@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { ShowDesk } from '#shared/contracts/pacing'
+import { DoCommand, ShowDesk, Undo } from '#shared/contracts/pacing'
 import { ShowOverview } from '#shared/contracts/teaching'
 import { demoPerson, withBrowser } from '../support/browser'
 import { aServer, signedIn } from '../support/server'
@@ -90,4 +90,18 @@ describe('a change away from the desk', () => {
       p.isQuiet()
     },
   )
+
+  it('is followed by the dialog for a day: the year’s own share stands in it', async () => {
+    const year = (await imani.call(ShowDesk)).value?.year
+    if (!year) throw new Error('The demo has no year.')
+    const to = { ...year, wholeFromRatio: 0.75 }
+    const done = await imani.call(DoCommand, { body: { kind: 'year', yearId: year.id, from: year, to } })
+    expect(done.error).toBeUndefined()
+    const p = await demoPerson(server, 'imani', '/pace')
+    await p.click('announce')
+    await p.choose('[data-hook="note-kind"]', 'Short day')
+    await p.sees('Below 75 % a meeting counts as a half')
+    expect((await imani.call(Undo)).ok).toBe(true)
+    p.isQuiet()
+  })
 })

@@ -157,7 +157,7 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   border-bottom-color: var(--ui-border-muted);
 }
 .title {
-  width: 17rem;
+  width: 15rem;
   font-weight: 600;
 }
 .class {
@@ -165,7 +165,12 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   white-space: nowrap;
 }
 .when {
-  width: 11rem;
+  width: 12.8rem;
+}
+.when:not(:empty)::before {
+  content: attr(data-moment) ' ';
+  color: var(--ui-text-muted);
+  font-size: 0.92em;
 }
 .state {
   width: 6rem;
@@ -228,10 +233,6 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   }
   .when {
     order: 3;
-  }
-  .when:not(:empty)::before {
-    content: attr(data-moment) ' ';
-    color: var(--ui-text-muted);
   }
   .result {
     order: 4;

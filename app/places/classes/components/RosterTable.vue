@@ -180,7 +180,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
   text-align: center !important;
   min-width: 5.5rem;
 }
-.group :deep([role='checkbox']) {
-  margin-inline: auto;
+.group :deep([data-slot='root']) {
+  justify-content: center;
 }
 </style>

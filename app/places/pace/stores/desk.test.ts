@@ -138,4 +138,16 @@ describe('the desk while acts are on their way', () => {
     await act
     expect(lengthsOf(store)).toEqual({ 1: 6 })
   })
+
+  it('says no longer what was wrong once it has loaded', async () => {
+    const store = useDesk()
+    const first = store.load()
+    asked.shift()?.(LOST)
+    await first
+    expect(store.problem).toEqual({ code: 'wire/lost' })
+    const second = store.load()
+    asked.shift()?.({ ok: true, value: desk })
+    await second
+    expect(store.problem).toBeNull()
+  })
 })
