@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '~/shared/theme/teacher.css'
 import { useKeptFocus } from '~/shared/frame/keptFocus'
 import { addTeacherIcons } from '~/shared/frame/teacherIcons'
 import { useDesk } from '~/places/pace'

@@ -95,6 +95,8 @@ const afterSheet = {
 }
 .close {
   float: right;
+  position: relative;
+  z-index: 1;
 }
 .inspector :deep(h3) {
   margin-bottom: 0.15rem;

@@ -151,6 +151,7 @@ function pick(c: ClassRipple, way: Way): void {
   flex: 1;
   min-width: 0;
   overflow: auto;
+  scroll-padding: 8rem 4rem 2rem;
 }
 .ways {
   width: 100%;
