@@ -59,7 +59,7 @@ function snowDay(classes: number, work: number) {
   ]
   const anchor = (i: number, offset: number) => ({
     kind: 'anchor' as const,
-    lessonId: own.lessons[i % 160]?.id as never,
+    lessonId: (own.lessons[i % own.lessons.length] as PlanLesson).id,
     edge: 'last' as const,
     offset,
     step: 'meetings' as const,

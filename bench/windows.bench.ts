@@ -6,6 +6,7 @@ import { NO_ACCOMMODATION, resolverFor, windowState } from '#core/availability'
 import type { Ground, Overrides, Terms, Window } from '#core/availability'
 import { meetings, zoneOf } from '#core/calendar'
 import { extentsOf, layOut } from '#core/pacing'
+import type { PlanLesson } from '#core/pacing'
 import { aYear, daily, lessons } from './layOut.bench'
 import { measure } from './measure'
 import type { Line } from './measure'
@@ -41,7 +42,7 @@ function scene(learners: number, groups: number, personal: number) {
   }
   const anchor = (offset: number) => ({
     kind: 'anchor' as const,
-    lessonId: plan.lessons[40]?.id as never,
+    lessonId: (plan.lessons[40] as PlanLesson).id,
     edge: 'last' as const,
     offset,
     step: 'meetings' as const,

@@ -10,6 +10,7 @@ export {
   checkPlan,
   fixedOf,
   isLessonAmount,
+  meetingsPlanned,
   movedTo,
   sequenceOf,
   typicalAmount,
@@ -31,7 +32,7 @@ export type {
   Through,
   Weight,
 } from './plan'
-export { courseOf, datesOf, extentsOf, layOut, reachesOf, weekCells } from './layout'
+export { courseOf, datesOf, extentsOf, layOut, reachesOf, weekCells, withoutPlace } from './layout'
 export type { Course, Layout, LayoutFinding, NotPlaced, Placement, Reach, Stretch, WeekCell } from './layout'
 export { PRICES, fit, withCuts } from './fit'
 export type { Cut, Fit } from './fit'

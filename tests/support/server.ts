@@ -101,10 +101,10 @@ export class Agent {
       path,
       contract.method === 'POST' ? (input.body ?? {}) : undefined,
     )
-    const value = (text === '' ? null : JSON.parse(text)) as never
+    const value: unknown = text === '' ? null : JSON.parse(text)
     return status < 400
-      ? { ok: true, value, status, text }
-      : { ok: false, error: (value as unknown as { error: Refusal }).error, status, text }
+      ? { ok: true, value: value as ReplyOf<C>, status, text }
+      : { ok: false, error: (value as { readonly error: Refusal }).error, status, text }
   }
 }
 

@@ -2,6 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
 import { canEditYear, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
+import { meetingsPlanned } from '#core/pacing'
 import { learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from './classAccess'
@@ -41,7 +42,7 @@ export async function showOverview(deps: Deps, actor: Actor) {
       title: plan.title,
       course: plan.course,
       lessons: plan.lessons.length,
-      meetings: plan.lessons.reduce((n, l) => n + l.length.typical, 0),
+      meetings: meetingsPlanned(plan.lessons),
       mine: ownerId === actor.userId,
     })),
     mayEditYear: canEditYear(actor, actor.schoolId),

@@ -6,6 +6,7 @@ import type { AssignmentId, ClassId } from '#core/base'
 import { ShowGrid } from '#shared/contracts/evidence'
 import type { ClassGrid } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -73,18 +74,12 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
   <div class="evidence">
     <header class="head">
       <h1>Evidence</h1>
-      <div class="flex gap-1 flex-wrap" role="group" aria-label="Class">
-        <UButton
-          v-for="c in classes"
-          :key="c.id"
-          size="xs"
-          color="neutral"
-          :variant="c.id === classId ? 'solid' : 'outline'"
-          :aria-pressed="c.id === classId"
-          @click="show({ class: c.id })"
-          >{{ c.name }}</UButton
-        >
-      </div>
+      <ChoiceButtons
+        label="Class"
+        :items="classes.map((c) => ({ value: c.id, label: c.name }))"
+        :model-value="classId"
+        @update:model-value="show({ class: $event ?? undefined })"
+      />
       <div class="flex-1" />
       <p v-if="grid" class="said">
         {{ count(grid.learners.length, 'learner') }} · {{ count(missing, 'piece') }} missing · as of

@@ -2,9 +2,9 @@
 import { useHead, useRoute, useRouter } from '#imports'
 import { computed, onMounted } from 'vue'
 import type { ClassId } from '#core/base'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useServerNow } from '~/shared/session/serverNow'
 import { zoneNamed } from '~/shared/words/times'
-import ClassChoice from './components/ClassChoice.vue'
 import DriftOfClasses from './components/charts/DriftOfClasses.vue'
 import FitOfStretches from './components/charts/FitOfStretches.vue'
 import ForecastOfClass from './components/charts/ForecastOfClass.vue'
@@ -24,8 +24,8 @@ const chosenId = computed(() =>
 )
 const column = computed(() => withPlan.value.find((c) => c.of.id === chosenId.value) ?? null)
 const today = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value).on : null))
-function choose(id: ClassId): void {
-  void router.replace({ query: { class: id } })
+function choose(id: ClassId | null): void {
+  if (id) void router.replace({ query: { class: id } })
 }
 </script>
 
@@ -36,7 +36,12 @@ function choose(id: ClassId): void {
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
         <h1>Fit, drift and forecast</h1>
       </div>
-      <ClassChoice :columns="withPlan" :chosen="chosenId" @choose="choose" />
+      <ChoiceButtons
+        label="Class"
+        :items="withPlan.map((c) => ({ value: c.of.id, label: c.of.shortName }))"
+        :model-value="chosenId"
+        @update:model-value="choose"
+      />
     </header>
     <p v-if="desk.loaded && withPlan.length === 0" class="said">
       No class has a plan yet. <NuxtLink class="plain" to="/classes/plans">Lay one out</NuxtLink> first.

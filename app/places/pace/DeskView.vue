@@ -26,6 +26,7 @@ import { sayRefusal } from '~/shared/words/refusals'
 import DeskGrid from './components/DeskGrid.vue'
 import DeskHead from './components/DeskHead.vue'
 import DeskDetails from './components/DeskDetails.vue'
+import DeskInspector from './components/DeskInspector.vue'
 import DeskOne from './components/DeskOne.vue'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import RipplePanel from './components/RipplePanel.vue'
@@ -111,13 +112,6 @@ useUncovered(pane)
 function openSheet(): void {
   void openDialog(ShortcutSheet, {})
 }
-const inspected = computed(() => ({
-  selection: selection.value,
-  column: chosen.value,
-  now: now.value,
-  acts,
-  recording,
-}))
 async function loseChosen(): Promise<void> {
   const at = selection.value
   const column = chosen.value
@@ -218,13 +212,18 @@ function backToDesk(): void {
       </div>
       <DeskDetails
         v-model:open="details.isOpen.value"
-        v-bind="inspected"
         :is-phone="details.isPhone.value"
         :is-covered="ripple.isOpen"
-        @choose="choose($event, true)"
-        @add="addLesson"
         @back="backToDesk"
-      />
+      >
+        <DeskInspector
+          v-bind="{ selection, now, acts, recording }"
+          :column="chosen"
+          @choose="choose($event, true)"
+          @add="addLesson"
+          @announce="acts.announce"
+        />
+      </DeskDetails>
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
     <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />

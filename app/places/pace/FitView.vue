@@ -3,8 +3,9 @@ import { navigateTo, useHead, useRoute, useRouter } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId, LessonId } from '#core/base'
 import { commandsBetween, withCuts } from '#core/pacing'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useTell } from '~/shared/frame/tell'
-import ClassChoice from './components/ClassChoice.vue'
+import StretchTable from './components/StretchTable.vue'
 import CutTable from './components/fit/CutTable.vue'
 import { useFitting } from './composables/fitting'
 import { useDesk } from './stores/desk'
@@ -41,8 +42,8 @@ async function apply(): Promise<void> {
   tell.done(`${c.of.name}: ${count(commands.length, 'lesson')} changed. Undo takes it back in one step.`)
   await navigateTo({ path: '/pace', query: { class: c.of.id } })
 }
-function choose(id: ClassId): void {
-  void router.replace({ query: { class: id } })
+function choose(id: ClassId | null): void {
+  if (id) void router.replace({ query: { class: id } })
 }
 </script>
 
@@ -53,7 +54,12 @@ function choose(id: ClassId): void {
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
         <h1>Make it fit</h1>
       </div>
-      <ClassChoice :columns="mine" :chosen="column?.of.id ?? null" @choose="choose" />
+      <ChoiceButtons
+        label="Class"
+        :items="mine.map((c) => ({ value: c.of.id, label: c.of.shortName }))"
+        :model-value="column?.of.id ?? null"
+        @update:model-value="choose"
+      />
     </header>
     <p v-if="desk.loaded && !column" class="said">
       None of your classes has a plan yet.
@@ -62,36 +68,7 @@ function choose(id: ClassId): void {
     <template v-if="column && got">
       <section aria-labelledby="st-h">
         <h2 id="st-h">{{ column.of.name }}</h2>
-        <table class="grid-table mt-1">
-          <thead>
-            <tr>
-              <th scope="col">Stretch</th>
-              <th scope="col">Lessons</th>
-              <th scope="col">Meetings there are</th>
-              <th scope="col">Needed</th>
-              <th scope="col">Slack</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(r, i) in reaches" :key="i">
-              <th scope="row">
-                {{
-                  r.upTo
-                    ? `up to ${name(r.upTo)}`
-                    : r.endsBecause === 'part'
-                      ? 'to the end of the part'
-                      : 'to the end of the year'
-                }}
-              </th>
-              <td>{{ r.lessonIds.length }}</td>
-              <td>{{ meetingsOf(r.capacityHalves) }}</td>
-              <td>{{ meetingsOf(r.needHalves) }}</td>
-              <td :class="{ 'text-error font-semibold': r.slackHalves < 0 }">
-                {{ meetingsOf(r.slackHalves) }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <StretchTable class="mt-1" :reaches="reaches" :column="column" />
       </section>
       <p v-if="shortBy === 0 && got.cuts.length === 0" class="note-line fine" role="status">
         Everything fits. Nothing has to be shortened or left out.

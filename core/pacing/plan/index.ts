@@ -3,7 +3,15 @@ export { checkFixed, checkFixedIn, checkPlan } from './checkPlan'
 export { AS_PLANNED, LEFT_BECAUSE } from './classPacing'
 export type { Baseline, ClassPacing, HeldSlot, Left, LessonRecord, Through } from './classPacing'
 export { LENGTH_LIMITS, isLessonAmount } from './limits'
-export { amountOf, fixedOf, leastAmount, movedTo, sequenceOf, typicalAmount } from './sequence'
+export {
+  amountOf,
+  fixedOf,
+  leastAmount,
+  meetingsPlanned,
+  movedTo,
+  sequenceOf,
+  typicalAmount,
+} from './sequence'
 export { LENGTH_UNITS, LESSON_KINDS, WEIGHTS } from './types'
 export type {
   FixedDate,

@@ -50,6 +50,11 @@ export function typicalAmount(lesson: PlanLesson): number {
   return lesson.length.unit === 'minutes' ? lesson.length.typical : Math.round(lesson.length.typical * 2)
 }
 
+/** Meetings that a plan's lessons typically take; lessons counted in minutes are not among them. */
+export function meetingsPlanned(lessons: readonly PlanLesson[]): number {
+  return lessons.reduce((n, l) => n + (l.length.unit === 'meetings' ? l.length.typical : 0), 0)
+}
+
 /** The least length in the lesson's own unit. */
 export function leastAmount(lesson: PlanLesson): number {
   return lesson.length.unit === 'minutes' ? lesson.length.min : Math.round(lesson.length.min * 2)

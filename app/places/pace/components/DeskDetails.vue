@@ -1,38 +1,23 @@
 <script setup lang="ts">
-import type { Instant } from '#core/base'
-import type { useDeskActs } from '../composables/deskActs'
 import { TOGGLE, enterDetails } from '../composables/details'
-import type { useRecording } from '../composables/recording'
-import type { Selection } from '../desk/selection'
-import type { DeskColumn } from '../stores/deskColumn'
-import DeskInspector from './DeskInspector.vue'
 
-/** The details of what is chosen: beside the desk, or on a phone a sheet over it. */
-const props = defineProps<{
-  selection: Selection | null
-  column: DeskColumn | null
-  now: Instant
-  acts: ReturnType<typeof useDeskActs>
-  recording: ReturnType<typeof useRecording>
-  isPhone: boolean
-  isCovered: boolean
-}>()
-const emit = defineEmits<{
-  choose: [at: Selection]
-  add: [column: DeskColumn, meeting: number, title: string]
-  back: []
-}>()
+/** Where the details of what is chosen stand: beside the desk, or on a phone in a sheet over it. */
+defineProps<{ isPhone: boolean; isCovered: boolean }>()
+const emit = defineEmits<{ back: [] }>()
 const open = defineModel<boolean>('open', { required: true })
 
-function close(): void {
-  open.value = false
+/** What opened the details gets the focus again. */
+function backToToggle(): void {
   document.querySelector<HTMLElement>(TOGGLE)?.focus()
 }
-/** The sheet has been closed; what opened it gets the focus again. */
+function close(): void {
+  open.value = false
+  backToToggle()
+}
 const afterSheet = {
   onCloseAutoFocus: (event: Event) => {
     event.preventDefault()
-    document.querySelector<HTMLElement>(TOGGLE)?.focus()
+    backToToggle()
   },
 }
 </script>
@@ -47,14 +32,7 @@ const afterSheet = {
     :ui="{ header: 'sr-only', content: 'max-h-[70dvh]', container: 'scroll-py-8' }"
   >
     <template #body>
-      <div id="inspector" @vue:mounted="enterDetails">
-        <DeskInspector
-          v-bind="props"
-          @choose="emit('choose', $event)"
-          @add="(column, meeting, title) => emit('add', column, meeting, title)"
-          @announce="acts.announce"
-        />
-      </div>
+      <div id="inspector" @vue:mounted="enterDetails"><slot /></div>
     </template>
   </UDrawer>
   <aside
@@ -75,12 +53,7 @@ const afterSheet = {
       data-hook="close-details"
       @click="close"
     />
-    <DeskInspector
-      v-bind="props"
-      @choose="emit('choose', $event)"
-      @add="(column, meeting, title) => emit('add', column, meeting, title)"
-      @announce="acts.announce"
-    />
+    <slot />
   </aside>
 </template>
 

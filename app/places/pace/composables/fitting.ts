@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { LessonId } from '#core/base'
-import { courseOf, fit, layOut, reachesOf, withCuts } from '#core/pacing'
+import { courseOf, fit, layOut, reachesOf, withCuts, withoutPlace } from '#core/pacing'
 import type { Cut, PlanLesson } from '#core/pacing'
 import { useDesk } from '../stores/desk'
 import type { DeskColumn } from '../stores/deskColumn'
@@ -45,12 +45,7 @@ export function useFitting(column: Readonly<Ref<DeskColumn | null>>) {
         })
       : null,
   )
-  const stillOut = computed(
-    () =>
-      after.value?.placements.flatMap((p) =>
-        !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered' ? [p] : [],
-      ) ?? [],
-  )
+  const stillOut = computed(() => (after.value ? withoutPlace(after.value) : []))
   const lesson = (id: LessonId): PlanLesson | undefined => column.value?.lessons.get(id)
   const name = (id: LessonId) => `${lesson(id)?.number ?? ''} ${lesson(id)?.title ?? ''}`.trim()
   const winsBack = computed(

@@ -5,10 +5,10 @@ import { computed } from 'vue'
 export function useInks() {
   const mode = useColorMode()
   return computed(() => {
-    const read = (token: string) => (
-      void mode.value,
-      getComputedStyle(document.documentElement).getPropertyValue(token).trim()
-    )
+    // read, so that the colours follow the scheme
+    void mode.value
+    const style = getComputedStyle(document.documentElement)
+    const read = (token: string) => style.getPropertyValue(token).trim()
     return {
       primary: read('--ui-primary'),
       rowan: read('--ui-error'),

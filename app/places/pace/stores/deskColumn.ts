@@ -1,7 +1,7 @@
 import type { IsoDay, LessonId } from '#core/base'
 import { meetings } from '#core/calendar'
 import type { ClassCalendar, SchoolYear } from '#core/calendar'
-import { act, driftOn, extentsOf, layOut, sequenceOf, singlesOf, weekCells } from '#core/pacing'
+import { act, driftOn, extentsOf, layOut, sequenceOf, singlesOf, weekCells, withoutPlace } from '#core/pacing'
 import type { Layout, PacingState, Plan, PlanLesson, WeekCell, PacingCommand } from '#core/pacing'
 import type { Desk, DeskClass } from '#shared/contracts/pacing'
 import { zoneNamed } from '~/shared/words/times'
@@ -46,9 +46,7 @@ export function columnOf(of: DeskClass, year: SchoolYear | null, plan: Plan | nu
     lessons: new Map(sequence.map((l) => [l.id, l])),
     tints: new Map(sequence.map((l) => [l.id, ((unitAt.get(l.unitId) ?? 0) % 8) + 1])),
     widestHalves: Math.max(2, ...[...weeks.values()].map((w) => Math.ceil(w.halves))),
-    unplaced: (layout?.placements ?? [])
-      .filter((p) => !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered')
-      .map((p) => p.lessonId),
+    unplaced: layout ? withoutPlace(layout).map((p) => p.lessonId) : [],
   }
 }
 

@@ -4,6 +4,7 @@ import { countByKind } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { LookInside } from '#shared/contracts/library'
 import type { Inside } from '#shared/contracts/library'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { toHtml } from '~/shared/words/markdown'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -18,7 +19,11 @@ const overview = useOverview()
 void overview.load()
 const inside = shallowRef<Inside | null>(null)
 const problem = ref('')
-const as = ref<'learner' | 'key'>('learner')
+const as = ref<'learner' | 'key' | null>('learner')
+const WAYS_TO_LOOK = [
+  { value: 'learner', label: 'As a learner sees it' },
+  { value: 'key', label: 'With answers', hook: 'with-answers' },
+] as const
 
 watch(
   () => props.resourceId,
@@ -91,33 +96,13 @@ const assignTo = computed(() => ({
         </p>
       </dd>
     </dl>
-    <div v-if="resource.items.length" class="flex gap-1 my-3" role="group" aria-label="Look at it">
-      <UButton
-        size="xs"
-        :variant="as === 'learner' ? 'solid' : 'outline'"
-        color="neutral"
-        :aria-pressed="as === 'learner'"
-        @click="
-          () => {
-            as = 'learner'
-          }
-        "
-        >As a learner sees it</UButton
-      >
-      <UButton
-        size="xs"
-        :variant="as === 'key' ? 'solid' : 'outline'"
-        color="neutral"
-        :aria-pressed="as === 'key'"
-        data-hook="with-answers"
-        @click="
-          () => {
-            as = 'key'
-          }
-        "
-        >With answers</UButton
-      >
-    </div>
+    <ChoiceButtons
+      v-if="resource.items.length"
+      v-model="as"
+      class="my-3"
+      label="Look at it"
+      :items="WAYS_TO_LOOK"
+    />
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div class="prose" v-html="toHtml(resource.content)" />
     <ItemKey

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { KEPT_WORDS, PRESETS, REVEAL_WORDS } from '~/shared/words/rules'
 
 defineProps<{ scored: boolean }>()
@@ -14,6 +15,11 @@ const preset = computed(
 )
 const patch = (part: Partial<AttemptRules>) => {
   rules.value = { ...rules.value, ...part }
+}
+const PRESET_ITEMS = PRESETS.map(({ key, word }) => ({ value: key, label: word }))
+function take(key: string | null): void {
+  const chosen = PRESETS.find((p) => p.key === key)
+  if (chosen) rules.value = { ...chosen.rules, late: rules.value.late }
 }
 const numberOrNull = (value: unknown) => (String(value).trim() === '' ? null : Math.trunc(Number(value)))
 const KEPT_ITEMS = KEPT.map((value) => ({ value, label: KEPT_WORDS[value] }))
@@ -32,22 +38,12 @@ const PER_ITEMS = LATE_PER.map((value) => ({
   <section aria-labelledby="how" class="grid gap-3 content-start">
     <h2 id="how">How</h2>
     <template v-if="scored">
-      <div class="flex flex-wrap gap-1" role="group" aria-label="Ready rules">
-        <UButton
-          v-for="p in PRESETS"
-          :key="p.key"
-          size="xs"
-          color="neutral"
-          :variant="preset?.key === p.key ? 'solid' : 'outline'"
-          :aria-pressed="preset?.key === p.key"
-          @click="
-            () => {
-              rules = { ...p.rules, late: rules.late }
-            }
-          "
-          >{{ p.word }}</UButton
-        >
-      </div>
+      <ChoiceButtons
+        label="Ready rules"
+        :items="PRESET_ITEMS"
+        :model-value="preset?.key ?? null"
+        @update:model-value="take"
+      />
       <p class="said">{{ preset ? preset.about : 'Own rules, set below.' }}</p>
       <div class="grid grid-cols-2 gap-2">
         <UFormField label="Tries" help="Empty: no limit"

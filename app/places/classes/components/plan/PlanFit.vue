@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { layOut } from '#core/pacing'
+import { layOut, meetingsPlanned, withoutPlace } from '#core/pacing'
 import type { Plan } from '#core/pacing'
 import { useDesk } from '~/places/pace'
 import { count, meetingsOf } from '~/shared/words/numbers'
@@ -9,9 +9,6 @@ import { count, meetingsOf } from '~/shared/words/numbers'
 const props = defineProps<{ plan: Plan }>()
 const desk = useDesk()
 
-const meetings = computed(() =>
-  props.plan.lessons.reduce((n, l) => n + (l.length.unit === 'meetings' ? l.length.typical : 0), 0),
-)
 /** How the draft would lie in each class that follows the plan. */
 const fits = computed(() => {
   const { plan } = props
@@ -24,9 +21,7 @@ const fits = computed(() => {
       })
       return {
         name: c.of.shortName,
-        out: layout.placements.filter(
-          (p) => !p.placed && p.because.why !== 'let-go' && p.because.why !== 'not-covered',
-        ).length,
+        out: withoutPlace(layout).length,
         slack: layout.slackHalves,
       }
     })
@@ -35,7 +30,7 @@ const fits = computed(() => {
 
 <template>
   <p class="said">
-    {{ count(plan.lessons.length, 'lesson') }}, {{ meetings }} meetings<template
+    {{ count(plan.lessons.length, 'lesson') }}, {{ meetingsPlanned(plan.lessons) }} meetings<template
       v-for="f in fits"
       :key="f.name"
     >

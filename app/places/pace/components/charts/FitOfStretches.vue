@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import { courseOf, reachesOf } from '#core/pacing'
-import { count, meetingsOf } from '~/shared/words/numbers'
+import { count } from '~/shared/words/numbers'
 import { fitOption } from '../../chartOptions'
 import { useInks } from '../../composables/inks'
 import { useDesk } from '../../stores/desk'
 import type { DeskColumn } from '../../stores/deskColumn'
 import { nameOfReach } from '../../words/reaches'
+import StretchTable from '../StretchTable.vue'
 
 /** Meetings there are and meetings needed, up to each fixed date. */
 const props = defineProps<{ column: DeskColumn }>()
@@ -16,10 +17,10 @@ const inks = useInks()
 const reaches = computed(() => {
   const { plan, calendar, of } = props.column
   if (!plan) return []
-  return reachesOf(courseOf(plan, calendar.meetings, of.pacing, { terms: desk.year?.terms ?? [] }))
-    .filter((r) => r.lessonIds.length > 0)
-    .map((r) => ({ ...r, name: nameOfReach(r, props.column) }))
+  const course = courseOf(plan, calendar.meetings, of.pacing, { terms: desk.year?.terms ?? [] })
+  return reachesOf(course).filter((r) => r.lessonIds.length > 0)
 })
+const bars = computed(() => reaches.value.map((r) => ({ ...r, name: nameOfReach(r, props.column) })))
 </script>
 
 <template>
@@ -32,31 +33,10 @@ const reaches = computed(() => {
       >
     </p>
     <ChartBox
-      :option="fitOption(reaches, inks)"
+      :option="fitOption(bars, inks)"
       :label="`Fit of ${count(reaches.length, 'stretch', 'stretches')}; the table below has the figures`"
       :height="90 + reaches.length * 44"
     />
-    <table class="grid-table">
-      <thead>
-        <tr>
-          <th scope="col">Stretch</th>
-          <th scope="col">There are</th>
-          <th scope="col">Needed</th>
-          <th scope="col">At least</th>
-          <th scope="col">Slack</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in reaches" :key="r.name">
-          <th scope="row">{{ r.name }}</th>
-          <td>{{ meetingsOf(r.capacityHalves) }}</td>
-          <td>{{ meetingsOf(r.needHalves) }}</td>
-          <td>{{ meetingsOf(r.leastHalves) }}</td>
-          <td :class="{ 'text-error font-semibold': r.slackHalves < 0 }">
-            {{ meetingsOf(r.slackHalves) }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <StretchTable :reaches="reaches" :column="column" />
   </section>
 </template>

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { IsoDay, LessonId } from '#core/base'
 import { PRIOR_MEETINGS, datesOf } from '#core/pacing'
-import type { Forecast } from '#core/pacing'
+import type { Band, Forecast } from '#core/pacing'
 import { useServerNow } from '~/shared/session/serverNow'
 import { count, percent } from '~/shared/words/numbers'
 import { sayDate, sayDay } from '~/shared/words/times'
@@ -83,13 +83,12 @@ const bands = computed(() => {
   })
 })
 const shortened = (text: string) => (text.length > 24 ? `${text.slice(0, 23)}…` : text)
-const three = (band: readonly (IsoDay | null)[]) =>
-  band.every((on) => on === band[0])
-    ? band[0]
-      ? `on ${day(band[0])} in nearly every run`
-      : 'after its last day in nearly every run'
-    : `${day(band[0])} at best, ${day(band[1])} as likely as not, ${day(band[2])} at worst`
-const day = (on: IsoDay | null | undefined) => (on ? sayDate(on) : 'past the year')
+function three([best, middle, worst]: Band): string {
+  if (best !== middle || middle !== worst)
+    return `${day(best)} at best, ${day(middle)} as likely as not, ${day(worst)} at worst`
+  return best ? `on ${day(best)} in nearly every run` : 'after its last day in nearly every run'
+}
+const day = (on: IsoDay | null) => (on ? sayDate(on) : 'past the year')
 const toneOf = (ratio: number): string => {
   if (ratio < 0.5) return 'needs'
   return ratio < 0.8 ? 'care' : 'fine'
