@@ -35,7 +35,7 @@ export type {
 export { courseOf, datesOf, extentsOf, layOut, reachesOf, weekCells, withoutPlace } from './layout'
 export type { Course, Layout, LayoutFinding, NotPlaced, Placement, Reach, Stretch, WeekCell } from './layout'
 export { PRICES, fit, withCuts } from './fit'
-export type { Cut, Fit } from './fit'
+export type { Cut, Fit, Shortfall } from './fit'
 export { baselineOf, driftOn, driftSeries, recordLesson } from './record'
 export type { DriftPoint, Happened } from './record'
 export {

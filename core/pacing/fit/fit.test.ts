@@ -16,7 +16,12 @@ const cut = (of: ReturnType<typeof fit>) => of.cuts.map((c) => `${c.lessonId} ${
 
 describe('fit', () => {
   it('cuts nothing when everything fits', () => {
-    expect(fit(course(lesson('a', 1, 9, 'core')))).toEqual({ fits: true, cuts: [], price: 0 })
+    expect(fit(course(lesson('a', 1, 9, 'core')))).toEqual({
+      fits: true,
+      cuts: [],
+      price: 0,
+      short: [],
+    })
   })
 
   it('prefers what costs least: an optional half before a core half', () => {
@@ -59,7 +64,39 @@ describe('fit', () => {
   it('never leaves out a core lesson or a fixed one, and says when that is not enough', () => {
     const got = fit(course(lesson('a', 8, 9, 'core'), lesson('b', 2, 4, 'core')))
     expect(got.fits).toBe(false)
-    expect(cut(got)).toEqual(['a 18→16', 'b 8→4'])
+    // 8 and 2 meetings on 9: b finds no place even behind the shortest a, so nothing is cut for nothing
+    expect(cut(got)).toEqual([])
+    expect(got.short).toEqual([{ lessonIds: ['a', 'b'], upTo: null, halves: 2 }])
+  })
+
+  it('cuts nothing behind a stretch that cannot fit, and says by how much that one is short', () => {
+    // a may not shrink and has one meeting before Wed 2 Sep; behind it there is room for everything
+    const test = lesson('t', 1, 1, 'core', { fixed: { kind: 'on', on: isoDay('2026-09-02') } })
+    const behind = [lesson('o', 0.5, 1, 'optional'), lesson('u', 0.5, 1, 'useful'), lesson('k', 1, 2, 'core')]
+    const got = fit(course(lesson('a', 2, 2, 'core'), test, ...behind))
+    expect(got).toEqual({
+      fits: false,
+      cuts: [],
+      price: 0,
+      short: [{ lessonIds: ['a'], upTo: 't', halves: 2 }],
+    })
+  })
+
+  it('cuts where one cannot fit only what places more: core first, then useful, then optional', () => {
+    // nine meetings: a6, o2, u2, k2 need twelve, and one more that never fits (z10)
+    const got = fit(
+      course(
+        lesson('a', 6, 6, 'core'),
+        lesson('o', 2, 2, 'optional'),
+        lesson('u', 2, 2, 'useful'),
+        lesson('k', 2, 2, 'core'),
+        lesson('z', 10, 10, 'core'),
+      ),
+    )
+    // without o and u, k finds its place: 2 × 1 + 2 and 2 × 2 + 2
+    expect(cut(got)).toEqual(['o 4→0', 'u 4→0'])
+    expect(got.price).toBe(10)
+    expect(got.short).toEqual([{ lessonIds: ['a', 'k', 'z'], upTo: null, halves: 18 }])
   })
 
   it('fits each stretch up to its fixed date', () => {

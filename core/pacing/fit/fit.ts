@@ -1,50 +1,13 @@
-import type { LessonId } from '../../base'
+import { endOf } from '../layout'
 import type { Course, Item } from '../layout'
-import { leastAmount } from '../plan'
 import type { ClassPacing } from '../plan'
-import { inHalves, place, startAt } from '../track'
 import type { Position, Track } from '../track'
-import { priceOfCut } from './price'
+import { MILLI, choicesOf } from './choices'
+import type { Choice } from './choices'
+import { placesMost } from './placesMost'
+import { shortfalls } from './shortfalls'
+import type { Cut, Fit, FitInput } from './types'
 
-/** A shortening (`to` > 0) or an omission (`to` = 0), in the lesson's own unit: half meetings or minutes. */
-export interface Cut {
-  readonly lessonId: LessonId
-  readonly unit: 'meetings' | 'minutes'
-  readonly from: number
-  readonly to: number
-  readonly price: number
-}
-
-export interface Fit {
-  /** Everything that is not cut lies within its stretch. */
-  readonly fits: boolean
-  readonly cuts: readonly Cut[]
-  readonly price: number
-}
-
-export interface FitInput {
-  /** Lessons that may be cut; absent: all. */
-  readonly among?: ReadonlySet<LessonId>
-  /** Lessons the teacher wants as they are. */
-  readonly keep?: ReadonlySet<LessonId>
-  /** Lessons the teacher wants left out, at no price. */
-  readonly leaveOut?: ReadonlySet<LessonId>
-  /** What may be done: everything; only leaving out optional lessons; only eating buffers. */
-  readonly by?: 'all' | 'optional' | 'buffers'
-  /**
-   * A place by which the items before this index have to end, kept beside the fixed dates: slack that is to
-   * stay.
-   */
-  readonly endBefore?: { readonly index: number; readonly at: Position }
-}
-
-interface Choice {
-  readonly amount: number
-  readonly price: number
-}
-
-/** Prices in thousandths, so that sums are whole numbers and ties are exact. */
-const MILLI = 1000
 const NEVER = Number.POSITIVE_INFINITY
 
 /**
@@ -54,7 +17,9 @@ const NEVER = Number.POSITIVE_INFINITY
  * placing that lays lessons out.
  * Price = weight × meetings taken away + a fixed price per omission; among equal prices earlier lessons are
  * cut least. When nothing
- * fits, everything that may be cut is cut and `fits` is false.
+ * fits, `fits` is false, `short` says where and by how much, and only that is cut which lets more lessons find
+ * a place: core ones first, then useful, then optional ones, then at the least price. (With `endBefore`
+ * nothing is cut then.)
  */
 export function fit(course: Course, input: FitInput = {}): Fit {
   const { track, items } = course
@@ -75,7 +40,8 @@ export function fit(course: Course, input: FitInput = {}): Fit {
     return least
   }
   const price = solve(0, course.from)
-  if (price === NEVER) return everythingCut(items, choices)
+  if (price === NEVER)
+    return input.endBefore ? { fits: false, cuts: [], price: 0, short: [] } : asFarAsItGoes(course, choices)
   const cuts: Cut[] = []
   let cursor = course.from
   for (const [i, item] of items.entries()) {
@@ -87,7 +53,7 @@ export function fit(course: Course, input: FitInput = {}): Fit {
       break
     }
   }
-  return { fits: true, cuts, price: price / MILLI }
+  return { fits: true, cuts, price: price / MILLI, short: [] }
 }
 
 /** Where the cursor stands behind an item cut so, or -1 when that breaks a bound. */
@@ -101,55 +67,31 @@ function after(
 ): Position {
   let end = cursor
   if (choice.amount > 0) {
-    // a record beyond a fixed date cannot be cured by cutting: the lesson then comes late, as laying out has
-    // it
-    const start =
-      item.startsAt >= 0
-        ? Math.max(cursor, item.startsAt)
-        : startAt(track, Math.max(cursor, item.earliest), item.lesson.notAfterBreak)
-    if (item.startsAt >= 0 && cursor > item.startsAt && index > 0) return -1
-    end = place(track, { unit: item.unit, amount: choice.amount }, start)
-    if (end < 0 || (end > item.endsBy && !(item.startsAt >= 0 && index === 0))) return -1
+    if (item.startsAt >= 0 && cursor > item.startsBy) return -1
+    end = endOf(track, item, { unit: item.unit, amount: choice.amount }, cursor)
+    if (end < 0 || end > item.endsBy) return -1
   }
   return endBefore && index === endBefore.index - 1 && end > endBefore.at ? -1 : end
-}
-
-/** What may be done with an item, uncut first, then ever less, left out last. */
-function choicesOf(track: Track, item: Item, { among, keep, leaveOut, by = 'all' }: FitInput): Choice[] {
-  const { lesson, unit } = item
-  if (leaveOut?.has(lesson.id)) return [{ amount: 0, price: 0 }]
-  const whole: Choice = { amount: item.amount, price: 0 }
-  if ((among && !among.has(lesson.id)) || keep?.has(lesson.id)) return [whole]
-  const isBuffer = lesson.kind === 'buffer'
-  if (by === 'buffers' && !isBuffer) return [whole]
-  const priceOf = (amount: number) =>
-    Math.round(
-      MILLI * priceOfCut(lesson, inHalves(track, { unit, amount: item.amount - amount }, 0), amount === 0),
-    )
-  const choices = [whole]
-  if (by !== 'optional' || isBuffer) {
-    const step = unit === 'minutes' ? 5 : 1
-    const least = isBuffer ? 1 : leastAmount(lesson)
-    for (let amount = item.amount - step; amount >= least; amount -= step)
-      choices.push({ amount, price: priceOf(amount) })
-  }
-  const mayGo =
-    item.fixed === null &&
-    (isBuffer || lesson.weight === 'optional' || (by === 'all' && lesson.weight === 'useful'))
-  if (mayGo) choices.push({ amount: 0, price: priceOf(0) })
-  return choices
 }
 
 function cutOf({ lesson, unit, amount }: Item, choice: Choice): Cut {
   return { lessonId: lesson.id, unit, from: amount, to: choice.amount, price: choice.price / MILLI }
 }
 
-function everythingCut(items: readonly Item[], choices: readonly Choice[][]): Fit {
+/** The cuts with which most finds a place, where not everything can. */
+function asFarAsItGoes(course: Course, choices: readonly Choice[][]): Fit {
+  const { items } = course
+  const chosen = placesMost(course, choices)
   const cuts = items.flatMap((item, i) => {
-    const last = choices[i]?.[choices[i].length - 1] as Choice
-    return last.amount === item.amount ? [] : [cutOf(item, last)]
+    const choice = chosen[i]
+    return choice === undefined || choice.amount === item.amount ? [] : [cutOf(item, choice)]
   })
-  return { fits: false, cuts, price: cuts.reduce((n, c) => n + c.price, 0) }
+  return {
+    fits: false,
+    cuts,
+    price: cuts.reduce((n, c) => n + c.price, 0),
+    short: shortfalls(course, choices),
+  }
 }
 
 /** A class's pacing with cuts made. */

@@ -1,9 +1,11 @@
-import type { IsoDay, LessonId } from '../../base'
+import type { IsoDay } from '../../base'
 import type { Term } from '../../calendar'
 import { fixedOf, sequenceOf, typicalAmount } from '../plan'
 import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from '../plan'
-import { firstNotBefore, firstOnOrAfter, meetingOf, place, positionAt, stepBack, trackOf } from '../track'
+import { firstNotBefore, firstOnOrAfter, meetingOf, positionAt, trackOf } from '../track'
 import type { Ground, Need, Position, Track } from '../track'
+import { limitsOf } from './limits'
+import type { Limit } from './limits'
 
 /** One lesson still to be laid, how much of it, and the places that bind it. */
 export interface Item extends Need {
@@ -11,20 +13,20 @@ export interface Item extends Need {
   readonly fixed: FixedDate | null
   /** It starts no earlier than this. */
   readonly earliest: Position
-  /** A fixed start: lessons before it end by then, and it jumps there. -1: none. */
+  /** A fixed start: it jumps there. -1: none, or one that the record has passed, so that it comes late. */
   readonly startsAt: Position
+  /**
+   * The latest place from which it still starts on its fixed day: the same, or later in that meeting when
+   * another lesson fixed on the day stands before it. -1: none.
+   */
+  readonly startsBy: Position
   /** It ends by then; the end of the year, of its part, or of its last allowed day. */
   readonly endsBy: Position
   readonly endsBecause: 'year' | 'part' | 'fixed'
-}
-
-/**
- * The place by which an item must have ended so that later fixed lessons keep theirs, and the lesson that
- * sets it (null: the item's own end).
- */
-export interface Limit {
-  readonly at: Position
-  readonly by: LessonId | null
+  /** It has a last day; what stands before it leaves it room. */
+  readonly hasLastDay: boolean
+  /** It may not start right after a break. */
+  readonly waits: boolean
 }
 
 /** What is to be laid for one class: the items in order, from where its record ends, and a limit for each. */
@@ -50,30 +52,34 @@ export function courseOf(
   { terms }: Terms,
 ): Course {
   const track = trackOf(meetings)
+  const from = recordedPosition(track, pacing)
   const sequence = sequenceOf(plan, pacing)
   const bounds = partBounds(track, plan.parts ?? [], terms)
   const partOf = bounds.size === 0 ? null : new Map((plan.units ?? []).map((u) => [u.id, u.partId]))
   const { records, left, lengths, fixed } = ownOf(pacing)
   const items: Item[] = []
+  let fixedAt: Position = -1
   for (const lesson of sequence) {
     const { id } = lesson
     const record = records?.[id]
     if (record?.outcome === 'covered' || left?.[id] !== undefined) continue
     const part = partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')
-    if (record) items.push(itemOf(track, lesson, 'meetings', record.moreHalves, null, part))
-    else
-      items.push(
-        itemOf(
+    const item = record
+      ? itemOf(track, from, fixedAt, lesson, 'meetings', record.moreHalves, null, part)
+      : itemOf(
           track,
+          from,
+          fixedAt,
           lesson,
           lesson.length.unit,
           lengths?.[id] ?? typicalAmount(lesson),
           fixed ? fixedOf(lesson, pacing) : lesson.fixed,
           part,
-        ),
-      )
+        )
+    if (item.startsAt >= 0) fixedAt = item.startsAt
+    items.push(item)
   }
-  return { track, from: recordedPosition(track, pacing), items, limits: limitsOf(track, items), sequence }
+  return { track, from, items, limits: limitsOf(track, items, from), sequence }
 }
 
 /**
@@ -99,8 +105,11 @@ interface Bounds {
   readonly to: Position
 }
 
+/** @param fixedAt the fixed start of a lesson before it, -1 without one. */
 function itemOf(
   track: Track,
+  from: Position,
+  fixedAt: Position,
   lesson: PlanLesson,
   unit: Need['unit'],
   amount: number,
@@ -109,27 +118,65 @@ function itemOf(
 ): Item {
   // nearly every lesson: bound by nothing but the year
   if (fixed === null && part === undefined)
-    return { lesson, unit, amount, fixed, earliest: 0, startsAt: -1, endsBy: track.end, endsBecause: 'year' }
-  const startOn =
-    fixed?.kind === 'on' || fixed?.kind === 'not-before'
-      ? fixed.on
-      : fixed?.kind === 'within'
-        ? fixed.fromOn
-        : null
-  const endOn = fixed?.kind === 'not-after' ? fixed.on : fixed?.kind === 'within' ? fixed.throughOn : null
+    return {
+      lesson,
+      unit,
+      amount,
+      fixed,
+      earliest: 0,
+      startsAt: -1,
+      startsBy: -1,
+      endsBy: track.end,
+      endsBecause: 'year',
+      hasLastDay: false,
+      waits: lesson.notAfterBreak,
+    }
+  const [startOn, endOn] = daysOf(fixed)
   const start = startOn === null ? 0 : positionAt(track, firstOnOrAfter(track, startOn))
   const partEnd = part?.to ?? track.end
   const dayEnd = endOn === null ? track.end : positionAt(track, firstAfter(track, endOn))
+  const isOn = fixed?.kind === 'on'
+  const startsBy = isOn && start === fixedAt ? lastStartIn(track, start, unit, amount) : start
+  const keeps = isOn && startsBy >= from
   return {
     lesson,
     unit,
     amount,
     fixed,
     earliest: Math.max(start, part?.from ?? 0),
-    startsAt: fixed?.kind === 'on' ? start : -1,
+    startsAt: keeps ? start : -1,
+    startsBy: keeps ? startsBy : -1,
     endsBy: Math.min(partEnd, dayEnd),
-    endsBecause: dayEnd < partEnd ? 'fixed' : partEnd < track.end ? 'part' : 'year',
+    endsBecause: endOn !== null && dayEnd <= partEnd ? 'fixed' : partEnd < track.end ? 'part' : 'year',
+    hasLastDay: endOn !== null,
+    waits: lesson.notAfterBreak && !isOn,
   }
+}
+
+/** The first and the last day of a fixed date, null where it has none. */
+function daysOf(fixed: FixedDate | null): readonly [IsoDay | null, IsoDay | null] {
+  switch (fixed?.kind) {
+    case undefined:
+      return [null, null]
+    case 'on':
+    case 'not-before':
+      return [fixed.on, null]
+    case 'not-after':
+      return [null, fixed.on]
+    case 'within':
+      return [fixed.fromOn, fixed.throughOn]
+  }
+}
+
+/** The least part of a lesson counted in minutes that may begin at the end of a meeting, in half minutes. */
+const LEAST_BEGUN = 10
+
+/** The last place of a meeting at which a lesson may begin in it. */
+function lastStartIn(track: Track, start: Position, unit: Need['unit'], amount: number): Position {
+  const m = meetingOf(start)
+  const size = track.sizes[m] ?? 0
+  const least = unit === 'minutes' ? Math.min(amount * 2, LEAST_BEGUN) : (track.halves[m] ?? 0)
+  return start + Math.max(0, size - least)
 }
 
 function firstAfter(track: Track, on: IsoDay): number {
@@ -165,29 +212,4 @@ function recordedPosition(track: Track, { through }: Pick<ClassPacing, 'through'
   const meeting = track.meetings[m]
   const isThere = meeting?.on === through.on && meeting.startMinute === through.startMinute
   return positionAt(track, m, isThere ? through.halves : 0)
-}
-
-function limitsOf(track: Track, items: readonly Item[]): readonly Limit[] {
-  const limits = new Array<Limit>(items.length)
-  let next: Limit = { at: track.end, by: null }
-  for (let i = items.length - 1; i >= 0; i--) {
-    const item = items[i] as Item
-    limits[i] = next.at <= item.endsBy ? next : { at: item.endsBy, by: null }
-    const latest =
-      item.startsAt >= 0 ? item.startsAt : item.endsBecause === 'fixed' ? latestStart(track, item) : null
-    if (latest !== null && latest <= next.at) next = { at: latest, by: item.lesson.id }
-  }
-  return limits
-}
-
-/** The latest place from which an item still ends in time. */
-function latestStart(track: Track, item: Item): Position {
-  if (item.unit === 'meetings') return stepBack(track, item.endsBy, item.amount)
-  let m = meetingOf(item.endsBy)
-  while (m > 0) {
-    const end = place(track, item, positionAt(track, m))
-    if (end >= 0 && end <= item.endsBy) break
-    m--
-  }
-  return positionAt(track, m)
 }

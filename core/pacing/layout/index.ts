@@ -1,6 +1,8 @@
 /** A plan laid onto one class’s meetings; its stretches between fixed dates; its weeks. */
 export { courseOf } from './course'
 export type { Course, Item } from './course'
+export { endOf, latestStart, limitsOf } from './limits'
+export type { Limit } from './limits'
 export { datesOf, extentsOf, layCourse, layOut } from './layOut'
 export type { LayablePlan } from './layOut'
 export { reachesOf } from './stretches'

@@ -5,7 +5,8 @@ import type { ClassPacing, HeldSlot, Plan } from '../plan'
 import { firstNotBefore, halvesBetween, inHalves, meetingOf, place, startAt } from '../track'
 import type { Ground, Position, Track } from '../track'
 import { courseOf } from './course'
-import type { Course, Item, Limit } from './course'
+import type { Course, Item } from './course'
+import type { Limit } from './limits'
 import type { Layout, LayoutFinding, NotPlaced, Placement } from './types'
 import type { Slot } from '../track'
 
@@ -53,10 +54,7 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     }
     const slots: Slot[] = []
     const end = place(track, item, from, slots)
-    // a lesson that sets the limit is past it only when the record already is: it then comes late, and is not
-    // lost
-    const late = item.startsAt >= 0 && cursor > item.startsAt
-    if (end < 0 || (end > limit.at && !late)) {
+    if (end < 0 || end > limit.at) {
       blocked = { by: item.lesson.id, until: limit.at }
       laid.push(refused(track, item, from, whyNot(track, item, from, limit)))
       continue
@@ -83,23 +81,24 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
  * wait.
  */
 function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFinding[]): Position {
-  const { lesson, fixed } = item
+  const { lesson, fixed, waits, unit } = item
   const from = Math.max(cursor, item.earliest)
-  if (fixed === null && !lesson.notAfterBreak) return from
   if (fixed?.kind === 'on') {
     const on = track.meetings[meetingOf(from)]?.on
     if (on !== undefined && on !== fixed.on)
       findings.push({
-        code: cursor > item.startsAt ? 'fixed-date-missed' : 'no-meeting-on-fixed-date',
+        code: item.startsAt < 0 ? 'fixed-date-missed' : 'no-meeting-on-fixed-date',
         lessonId: lesson.id,
         wantedOn: fixed.on,
         on,
       })
     return from
   }
-  const start = startAt(track, from, lesson.notAfterBreak)
-  const on = track.meetings[meetingOf(from)]?.on
-  if (start !== from && on !== undefined)
+  if (!waits) return from
+  const start = startAt(track, from, unit, true)
+  const wouldBe = startAt(track, from, unit, false)
+  const on = track.meetings[meetingOf(wouldBe)]?.on
+  if (meetingOf(start) !== meetingOf(wouldBe) && on !== undefined)
     findings.push({ code: 'waits-after-break', lessonId: lesson.id, on })
   return start
 }

@@ -1,8 +1,9 @@
 import type { LessonId } from '../../base'
 import { leastAmount } from '../plan'
-import { halvesBetween, inHalves, place, startAt } from '../track'
+import { halvesBetween, inHalves } from '../track'
 import type { Position } from '../track'
 import type { Course, Item } from './course'
+import { endOf } from './limits'
 
 /** A run of lessons up to something that does not give way; counts in half meetings. */
 export interface Reach {
@@ -38,7 +39,8 @@ export function reachesOf(course: Course): readonly Reach[] {
     from = to
   }
   for (const [i, item] of items.entries()) {
-    const heads = item.startsAt >= 0 || (item.earliest > cursor && i > 0)
+    // a second lesson fixed on the same day stands in the stretch that the first one heads
+    const heads = item.startsAt > from || (item.startsAt < 0 && item.earliest > cursor && i > 0)
     if (heads && i > first)
       close(
         i,
@@ -46,17 +48,13 @@ export function reachesOf(course: Course): readonly Reach[] {
         item.fixed ? item.lesson.id : null,
         item.fixed ? 'fixed' : 'part',
       )
-    const start = startAt(
-      track,
-      Math.max(cursor, item.earliest),
-      item.lesson.notAfterBreak && item.fixed?.kind !== 'on',
-    )
-    const end = place(track, item, start)
-    if (end >= 0 && (end <= (limits[i]?.at ?? track.end) || item.startsAt >= 0)) cursor = end
+    const limit = limits[i]?.at ?? track.end
+    const end = endOf(track, item, item, cursor)
+    if (end >= 0 && (end <= limit || item.startsAt >= 0)) cursor = end
     // a lesson with a first and a last day that waits for its first one heads the next stretch already
-    if (item.endsBecause === 'fixed' && !(heads && item.fixed?.kind === 'within')) {
+    if (item.hasLastDay && !(heads && item.fixed?.kind === 'within')) {
       // what is free up to the last day may still be used by what follows
-      out.push(measured(course, first, i + 1, from, item.endsBy, item.lesson.id, 'fixed'))
+      out.push(measured(course, first, i + 1, from, limit, item.lesson.id, 'fixed'))
       first = i + 1
       from = cursor
     }

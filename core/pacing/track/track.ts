@@ -40,10 +40,14 @@ export interface Track {
   readonly end: Position
 }
 
-/** What a meeting can hold, in halves: 2, or 1 below the school year's share of its usual minutes. */
+/**
+ * What a meeting can hold, in halves: 2, or 1 below the school year's share of its usual minutes. Compared in
+ * whole ten-thousandths: 55 of 100 minutes are a share of 0.55, which binary fractions do not see.
+ */
 export function capacityOf({ minutes, usualMinutes, wholeFromRatio = WHOLE_FROM }: Ground): number {
-  return minutes >= usualMinutes * wholeFromRatio ? 2 : 1
+  return minutes * SHARES >= usualMinutes * Math.round(wholeFromRatio * SHARES) ? 2 : 1
 }
+const SHARES = 10_000
 
 /** Prepares meetings for laying. */
 export function trackOf(meetings: readonly Ground[]): Track {
@@ -120,11 +124,19 @@ export function firstNotBefore(track: Track, on: IsoDay, startMinute: number): n
 }
 
 /**
- * Where a lesson would start from a position: past a meeting right after a break, if it may not start there.
+ * Where a need really begins from a position: the first meeting with room for some of it; with
+ * `notAfterBreak` the first such meeting that does not come right after a break.
  */
-export function startAt(track: Track, from: Position, notAfterBreak: boolean): Position {
-  const m = meetingOf(from)
-  return notAfterBreak && track.meetings[m]?.afterBreak ? (m + 1) * STEP : from
+export function startAt(track: Track, from: Position, unit: Need['unit'], notAfterBreak: boolean): Position {
+  if (!notAfterBreak) return from
+  let m = meetingOf(from)
+  let used = from - m * STEP
+  for (; m < track.sizes.length; m++, used = 0) {
+    const room = (track.sizes[m] as number) - used
+    const least = unit === 'minutes' ? 1 : (track.halves[m] as number)
+    if (room >= least && !track.meetings[m]?.afterBreak) return m * STEP + used
+  }
+  return track.end
 }
 
 /**
@@ -153,6 +165,42 @@ export function place(track: Track, need: Need, from: Position, slots?: Slot[]):
     }
   }
   return m * STEP + used
+}
+
+/**
+ * The latest place in [least, most] from which `ends` still says yes, or -1 when not even `least` does. A
+ * later start never ends sooner, so that halving finds it: first the meeting, then the minute in it.
+ */
+export function latestFrom(
+  track: Track,
+  least: Position,
+  most: Position,
+  isInTime: (from: Position) => boolean,
+): Position {
+  if (!isInTime(least)) return -1
+  let [low, high] = [meetingOf(least), Math.min(meetingOf(most), track.sizes.length - 1)]
+  while (low < high) {
+    const middle = (low + high + 1) >> 1
+    if (isInTime(middle * STEP)) low = middle
+    else high = middle - 1
+  }
+  const start = low * STEP
+  let [from, until] = [Math.max(0, least - start), Math.max(0, (track.sizes[low] ?? 0) - 1)]
+  while (from < until) {
+    const middle = (from + until + 1) >> 1
+    if (isInTime(start + middle)) from = middle
+    else until = middle - 1
+  }
+  return start + from
+}
+
+/** Half minutes between two positions. */
+export function halfMinutesBetween(track: Track, from: Position, to: Position): number {
+  if (to <= from) return 0
+  const [first, last] = [meetingOf(from), meetingOf(to)]
+  let sum = to - last * STEP - (from - first * STEP)
+  for (let m = first; m < last; m++) sum += track.sizes[m] as number
+  return sum
 }
 
 /** A need in half meetings; minutes by the usual half of the class's meetings around a position. */
