@@ -15,6 +15,7 @@ import { zoneOf } from './zone'
 import type { Zone } from './zone'
 
 type Draft = Omit<Meeting, 'index' | 'startsAt' | 'endsAt' | 'afterBreak' | 'wholeFromRatio'>
+type Lost = Omit<LostMeeting, 'startsAt'>
 
 /** A meeting counts as a whole one from this share of its usual minutes, where the year says nothing else. */
 export const WHOLE_FROM = 0.6
@@ -58,11 +59,11 @@ export function meetings(
       startsAt: zone.at(on, startMinute),
       endsAt: zone.at(on, startMinute + minutes),
     })),
-    lost: lost.sort(inTime),
+    lost: lost.sort(inTime).map((l) => ({ ...l, startsAt: zone.at(l.on, l.startMinute) })),
   }
 }
 
-function inTime(a: Draft | LostMeeting, b: Draft | LostMeeting): number {
+function inTime(a: Draft | Lost, b: Draft | Lost): number {
   if (a.on === b.on) return a.startMinute - b.startMinute
   return a.on < b.on ? -1 : 1
 }
@@ -70,7 +71,7 @@ function inTime(a: Draft | LostMeeting, b: Draft | LostMeeting): number {
 /** What the pattern gives on each school day, and what notes take of it. */
 function byPattern(days: readonly SchoolDay[], pattern: readonly PatternRow[], notes: readonly DayNote[]) {
   const drafts: Draft[] = []
-  const lost: LostMeeting[] = []
+  const lost: Lost[] = []
   for (const day of days) {
     for (const row of pattern) {
       if (!rowHolds(row, day)) continue
@@ -117,8 +118,8 @@ function rowHolds(row: PatternRow, day: SchoolDay): boolean {
   return 'weekday' in row.day ? row.day.weekday === weekdayOf(day.on) : day.label === row.day.label
 }
 
-function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Draft | LostMeeting {
-  const lose = (because: string, cause: LostMeeting['cause']): LostMeeting => ({
+function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Draft | Lost {
+  const lose = (because: string, cause: LostMeeting['cause']): Lost => ({
     on: draft.on,
     startMinute: draft.startMinute,
     minutes: draft.minutes,
@@ -152,7 +153,7 @@ function minutesUnder(note: DayNote, { startMinute, usualMinutes }: Draft): numb
 
 function applyChanges(
   drafts: Draft[],
-  lost: LostMeeting[],
+  lost: Lost[],
   changes: readonly MeetingChange[],
   year: SchoolYear,
 ): void {

@@ -99,6 +99,8 @@ export interface Meeting {
   readonly afterBreak: boolean
   /** Names of the notes or changes that shortened or added it. */
   readonly because: readonly string[]
+  /** It took place, by the class's record, though calendar and timetable have no meeting there any more. */
+  readonly isOff?: true
 }
 
 /** A meeting the pattern would have given, and what took it. */
@@ -108,6 +110,7 @@ export interface LostMeeting {
   readonly minutes: Minutes
   readonly because: string
   readonly cause: 'closure' | 'event' | 'cancelled'
+  readonly startsAt: Instant
 }
 
 export interface ClassCalendar {

@@ -36,7 +36,8 @@ export { courseOf, datesOf, extentsOf, layOut, reachesOf, weekCells, withoutPlac
 export type { Course, Layout, LayoutFinding, NotPlaced, Placement, Reach, Stretch, WeekCell } from './layout'
 export { PRICES, fit, withCuts } from './fit'
 export type { Cut, Fit, Shortfall } from './fit'
-export { baselineOf, driftOn, driftSeries, recordLesson } from './record'
+export { baselineOf, driftOn, driftSeries, recordLesson, takeBack, takenBackWith } from './record'
+export { heldIn, withHeld } from './track'
 export type { DriftPoint, Happened } from './record'
 export {
   WAYS,

@@ -56,7 +56,7 @@ export function commandShapes(m: Makers) {
     m.object({ code: z.literal('ripple'), way: z.enum(WAYS), cause: m.line(80) }),
     m.object({ code: z.literal('fit') }),
     m.object({
-      code: z.enum(['covered', 'took', 'carried-over', 'move', 'add', 'agree']),
+      code: z.enum(['covered', 'took', 'carried-over', 'taken-back', 'move', 'add', 'agree']),
       lessonId: id<LessonId>().nullable(),
     }),
   ]) satisfies z.ZodType<Purpose>

@@ -63,6 +63,7 @@ export function pacingShapes(m: Makers) {
     outcome: z.enum(['covered', 'under-way']),
     held: m.list(heldSlot, 200),
     moreHalves: halves,
+    lesson: m.object({ number: m.line(20), title: m.line(200) }).optional(),
   }) satisfies z.ZodType<LessonRecord>
   type Slot = readonly [IsoDay, number]
   const slot = z.tuple([day, halves]) as unknown as z.ZodType<Slot, Slot>

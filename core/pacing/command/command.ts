@@ -82,7 +82,12 @@ function applyLength(
 }
 
 function lessonIn(plan: Known['plan'], pacing: ClassPacing, lessonId: LessonId): PlanLesson | null {
-  return plan.lessons.find((l) => l.id === lessonId) ?? pacing.added[lessonId] ?? null
+  const own = plan.lessons.find((l) => l.id === lessonId) ?? pacing.added[lessonId]
+  // what was held may be spoken of when it is no longer in the plan
+  return (
+    own ??
+    (pacing.records[lessonId] ? (sequenceOf(plan, pacing).find((l) => l.id === lessonId) ?? null) : null)
+  )
 }
 
 /**

@@ -83,7 +83,7 @@ export type Purpose =
   | { readonly code: 'ripple'; readonly way: Way; readonly cause: string }
   | { readonly code: 'fit' }
   | {
-      readonly code: 'covered' | 'took' | 'carried-over' | 'move' | 'add' | 'agree'
+      readonly code: 'covered' | 'took' | 'carried-over' | 'taken-back' | 'move' | 'add' | 'agree'
       readonly lessonId: LessonId | null
     }
 

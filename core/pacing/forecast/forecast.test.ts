@@ -72,16 +72,80 @@ describe('paceOf', () => {
   })
 })
 
+describe('paceOf and the calendar ahead', () => {
+  it('does not take a meeting that is called off long before for a habit', () => {
+    const called = meetings(aYear({ lastOn: isoDay('2026-09-25') }), ids.class('c'), onDays(1, 3, 5), [
+      { kind: 'cancel', on: isoDay('2026-09-02'), startMinute: 540, why: 'Snow' },
+      { kind: 'cancel', on: isoDay('2026-09-23'), startMinute: 540, why: 'Trip' },
+      { kind: 'cancel', on: isoDay('2026-09-25'), startMinute: 540, why: 'Trip' },
+    ])
+    expect(paceOf([], AS_PLANNED, called, at('09-10T12:00'))).toMatchObject({ lost: 1, held: 4 })
+  })
+})
+
 describe('forecaster', () => {
   it('without spread or losses gives the layout itself', () => {
     const got = run([aLesson('a', 3), fixedOn('t', '2026-09-09'), aLesson('b', 2)], steady, 1, [
       ids.lesson('b'),
     ])
     expect(got.fixed).toEqual([
-      { lessonId: 't', on: '2026-09-09', chanceRatio: 1, ready: ['2026-09-04', '2026-09-04', '2026-09-04'] },
+      {
+        lessonId: 't',
+        binds: 'start',
+        on: '2026-09-09',
+        chanceRatio: 1,
+        ready: ['2026-09-04', '2026-09-04', '2026-09-04'],
+      },
     ])
     expect(got.ends).toEqual([{ lessonId: 'b', on: ['2026-09-14', '2026-09-14', '2026-09-14'] }])
     expect(got.year).toEqual({ chanceRatio: 1, finish: ['2026-09-14', '2026-09-14', '2026-09-14'] })
+  })
+
+  it('does not wait for a last day, waits for a first one, and holds the start of a part', () => {
+    const end = (fixed: PlanLesson['fixed']) =>
+      run([aLesson('a'), aLesson('t', 1, { fixed })], steady, 1, [ids.lesson('t')]).ends[0]?.on[1]
+    expect(end({ kind: 'not-after', on: isoDay('2026-09-18') })).toBe('2026-09-02')
+    expect(end({ kind: 'not-before', on: isoDay('2026-09-09') })).toBe('2026-09-09')
+    const days = { fromOn: isoDay('2026-09-07'), throughOn: isoDay('2026-09-18') }
+    expect(end({ kind: 'within', ...days })).toBe('2026-09-07')
+  })
+
+  it('says of a last day how often it is kept', () => {
+    const by = aLesson('t', 1, { fixed: { kind: 'not-after', on: isoDay('2026-09-09') } })
+    expect(run([aLesson('a', 4), by]).fixed[0]).toMatchObject({
+      binds: 'end',
+      on: '2026-09-09',
+      chanceRatio: 1,
+    })
+    expect(run([aLesson('a', 4), by], { ...steady, usedRatio: 1.25 }).fixed[0]?.chanceRatio).toBe(0)
+  })
+
+  it('counts minutes as minutes: 79 × 30 min are 47.4 meetings of 50, whatever halves say', () => {
+    const many = meetings(aYear({ lastOn: isoDay('2027-01-29') }), ids.class('c'), onDays(1, 3, 5), [])
+    const list = many.meetings.slice(0, 48)
+    const minutes = Array.from({ length: 79 }, (_, i) =>
+      aLesson(`m${i}`, 1, { length: { unit: 'minutes', min: 5, typical: 30, max: 60 } }),
+    )
+    const chance = (lessons: readonly PlanLesson[], pace = steady) => {
+      const course = courseOf({ lessons }, list, AS_PLANNED, { terms: [] })
+      const f = forecaster(
+        course,
+        pace,
+        now,
+        list.map((m) => m.startsAt),
+        [],
+        5,
+      )
+      f.run(1000)
+      return f.result().year.chanceRatio
+    }
+    const wholes = Array.from({ length: 47 }, (_, i) => aLesson(`w${i}`))
+    expect(chance(minutes)).toBe(1)
+    // what remains of 48 meetings is lost with the first meeting that is lost
+    const losing = { ...steady, lossRatio: 0.01 }
+    expect(Math.abs(chance(minutes, losing) - chance(wholes.concat(aLesson('x', 0.5)), losing))).toBeLessThan(
+      0.05,
+    )
   })
 
   it('gives no chance to a date that the plan itself misses, nor to a year too short', () => {

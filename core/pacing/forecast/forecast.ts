@@ -1,10 +1,13 @@
 import { seededRandom } from '../../base'
 import type { Instant, LessonId, Random } from '../../base'
-import type { Course } from '../layout'
-import { halvesBetween, inHalves, meetingOf, positionAt } from '../track'
+import type { Course, Item } from '../layout'
+import { halvesBetween, meetingOf } from '../track'
+import type { Position, Track } from '../track'
 import type { Pace } from './pace'
+import { lastMeeting, limitsIn, play } from './play'
+import type { Listener, RunTrack } from './play'
 import { summed } from './summary'
-import type { Forecast, Step } from './summary'
+import type { Forecast, Sample, Step } from './summary'
 
 /** A simulation that is carried on in batches, so that a worker can report progress and be stopped. */
 export interface Forecaster {
@@ -13,11 +16,11 @@ export interface Forecaster {
 }
 
 /**
- * Simulates the rest of a class's year: each lesson takes its planned length × the class's pace × a
- * log-normal factor of the class's spread, in whole
- * halves; checks and tests take what is planned; buffers give way to a delay; each meeting to come is lost
- * with the class's loss ratio. A fixed
- * lesson waits for its date, or comes late and counts as missed. Same seed, same forecast.
+ * Simulates the rest of a class's year by laying it out again and again: each lesson takes its planned
+ * length × the class's pace × a log-normal factor of the class's spread, in whole halves or minutes; checks
+ * and tests take what is planned; buffers give way to a delay; each meeting to come is lost with the class's
+ * loss ratio. At even pace (ratio 1, no spread, no losses) every run is the layout itself. Same seed, same
+ * forecast.
  * @param ends lessons whose end dates are wanted, such as the last of each unit.
  */
 export function forecaster(
@@ -28,105 +31,116 @@ export function forecaster(
   ends: readonly LessonId[],
   seed: number,
 ): Forecaster {
-  const { track } = course
+  const { items } = course
+  const track: RunTrack = { ...course.track, sizes: [...course.track.sizes] }
   const random = seededRandom(seed)
-  const steps = stepsOf(course)
   const open = meetingOf(course.from)
-  const usedFirst = halvesBetween(track, positionAt(track, open), course.from)
-  const wanted = new Map(ends.map((id) => [id, [] as number[]]))
-  const ready = new Map(
-    steps.filter((s) => s.fixedAt >= 0).map((s) => [s.lessonId, { meetings: [] as number[], held: 0 }]),
+  const steps = stepsOf(course)
+  const samples = items.map((_, i): Sample | null =>
+    steps[i]?.binds === null ? null : { meetings: [], held: 0 },
   )
+  const wanted = new Map(ends.map((id) => [id, [] as number[]]))
+  const lists = items.map((item) => wanted.get(item.lesson.id) ?? null)
   const finish: number[] = []
-  let runs = 0
-  const cum = new Float64Array(track.capacities.length + 1)
+  const amounts = new Float64Array(items.length)
+  const limits = Float64Array.from(course.limits, (l) => l.at)
+  const hasLastDays = items.some((i) => i.hasLastDay)
+  const listener: Listener = {
+    item: (i, reached, ended, laid) => {
+      lists[i]?.push(lastMeeting(track, laid, open))
+      const sample = samples[i]
+      if (!sample) return
+      const isTimely = isInTime(items[i] as Item, reached, ended)
+      const done = (items[i] as Item).hasLastDay ? ended : reached
+      sample.meetings.push(lastMeeting(track, done, open))
+      if (isTimely) sample.held++
+    },
+  }
+  const amountOf = (i: number, reached: Position) =>
+    steps[i]?.isBuffer
+      ? leftOfBuffer(course.track, items[i] as Item, steps[i], reached)
+      : (amounts[i] as number)
+  const limitOf = (i: number) => limits[i] as number
   const once = () => {
-    drawMeetings(track.capacities, open, usedFirst, starts, now, pace.lossRatio, random, cum)
-    let at = 0
-    for (const step of steps) {
-      const late = step.fixedAt >= 0 ? at - (cum[step.fixedAt] as number) : 0
-      const mark = ready.get(step.lessonId)
-      if (mark) {
-        mark.meetings.push(meetingAt(cum, at, open))
-        if (late <= 0) mark.held++
-      }
-      if (late < 0) at -= late
-      at += drawHalves(step, at, pace, random)
-      wanted.get(step.lessonId)?.push(meetingAt(cum, at, open))
-    }
-    finish.push(meetingAt(cum, at, open))
-    runs++
+    drawMeetings(track.sizes, course.track.sizes, open, starts, now, pace.lossRatio, random)
+    for (let i = 0; i < items.length; i++)
+      amounts[i] = drawAmount(items[i] as Item, steps[i] as Step, pace, random)
+    if (hasLastDays) limitsIn(course, track, amounts, limits)
+    finish.push(lastMeeting(track, play(course, track, amountOf, limitOf, listener), open))
   }
   return {
     run: (count) => {
       for (let i = 0; i < count; i++) once()
     },
-    result: () => ({ runs, pace, ...summed({ track, steps, ready, finish, wanted, runs }) }),
+    result: () => ({
+      runs: finish.length,
+      pace,
+      ...summed({ track: course.track, items, steps, samples, finish, wanted }),
+    }),
   }
 }
 
-function stepsOf({ track, items, from }: Course): Step[] {
-  let planned = 0
-  return items.map((item) => {
-    const { lesson, startsAt, endsBy, endsBecause } = item
-    const halves = inHalves(track, item, from)
-    const plannedAt = planned
-    planned += halves
-    const fixedAt =
-      startsAt >= 0
-        ? meetingOf(startsAt)
-        : endsBecause === 'fixed'
-          ? Math.max(0, meetingOf(endsBy) - Math.ceil(halves / 2))
-          : -1
-    return {
-      lessonId: lesson.id,
-      halves,
-      varies: lesson.kind !== 'check' && lesson.kind !== 'test',
-      isBuffer: lesson.kind === 'buffer',
-      fixedAt,
-      plannedAt,
-    }
-  })
+/** Whether a lesson with a date is in time: before it starts on its day, or ends by its last one. */
+function isInTime(item: Item, reached: Position, ended: Position): boolean {
+  if (reached < 0) return false
+  return item.hasLastDay ? ended >= 0 && ended <= item.endsBy : reached <= item.startsBy
 }
 
-/** Fills `cum` with the halves available before each meeting, counted from where the record ends. */
+/** What each item is in a simulation; for buffers where they start when all goes as planned. */
+function stepsOf(course: Course): Step[] {
+  const reachedAt: Position[] = []
+  const { items, track, limits } = course
+  play(
+    course,
+    track,
+    (i) => items[i]?.amount ?? 0,
+    (i) => limits[i]?.at ?? track.end,
+    { item: (_, reached) => reachedAt.push(reached) },
+  )
+  return items.map((item, i) => ({
+    varies: item.lesson.kind !== 'check' && item.lesson.kind !== 'test',
+    isBuffer: item.lesson.kind === 'buffer',
+    plannedAt: Math.max(reachedAt[i] ?? track.end, item.earliest),
+    binds: bindingOf(item),
+  }))
+}
+
+function bindingOf(item: Item): Step['binds'] {
+  if (item.hasLastDay) return 'end'
+  return item.startsAt >= 0 ? 'start' : null
+}
+
+/** Takes the room of the meetings that are lost in a run. */
 function drawMeetings(
-  capacities: readonly number[],
+  sizes: number[],
+  whole: readonly number[],
   open: number,
-  usedFirst: number,
   starts: readonly Instant[],
   now: Instant,
   lossRatio: number,
   random: Random,
-  cum: Float64Array,
 ): void {
-  for (let m = 0; m < capacities.length; m++) {
-    const here = m < open ? 0 : (capacities[m] as number) - (m === open ? usedFirst : 0)
-    const isLost = m >= open && (starts[m] ?? 0) > now && random() < lossRatio
-    cum[m + 1] = (cum[m] as number) + (isLost ? 0 : here)
+  if (lossRatio === 0) return
+  for (let m = open; m < sizes.length; m++) {
+    const isLost = (starts[m] ?? 0) > now && random() < lossRatio
+    sizes[m] = isLost ? 0 : (whole[m] as number)
   }
 }
 
-function drawHalves(step: Step, at: number, pace: Pace, random: Random): number {
-  if (step.isBuffer) return Math.max(0, step.halves - Math.max(0, at - step.plannedAt))
-  if (!step.varies) return step.halves
+/** What a lesson takes in a run, in its own unit. */
+function drawAmount({ amount }: Item, step: Step, pace: Pace, random: Random): number {
+  if (step.isBuffer || !step.varies) return amount
+  if (pace.spreadRatio === 0) return Math.max(1, Math.round(amount * pace.usedRatio))
   // sum of three: near enough to a normal deviate, and quick
   const normal = (random() + random() + random() - 1.5) * 2
-  return Math.max(
-    1,
-    Math.round(
-      step.halves * pace.usedRatio * Math.exp(pace.spreadRatio * normal - pace.spreadRatio ** 2 / 2),
-    ),
-  )
+  const factor = Math.exp(pace.spreadRatio * normal - pace.spreadRatio ** 2 / 2)
+  return Math.max(1, Math.round(amount * pace.usedRatio * factor))
 }
 
-/** The meeting in which `at` halves are reached; the count of meetings when they are not. */
-function meetingAt(cum: Float64Array, at: number, open: number): number {
-  let [low, high] = [open, cum.length - 1]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((cum[middle + 1] as number) < at) low = middle + 1
-    else high = middle
-  }
-  return low
+/** What a delay leaves of a buffer, in its own unit. */
+function leftOfBuffer(track: Track, item: Item, step: Step | undefined, reached: Position): number {
+  const from = Math.max(reached, item.earliest)
+  const delayHalves = step ? halvesBetween(track, step.plannedAt, from) : 0
+  const half = item.unit === 'minutes' ? (track.meetings[meetingOf(from)]?.usualMinutes ?? 0) / 2 : 1
+  return Math.max(0, Math.floor(item.amount - delayHalves * half))
 }

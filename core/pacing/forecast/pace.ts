@@ -45,7 +45,8 @@ export function paceOf(
   }
   const prior = PRIOR_MEETINGS * 2
   const held = calendar.meetings.filter((m) => m.startsAt <= now).length
-  const lost = calendar.lost.filter((l) => l.cause === 'cancelled').length
+  // a meeting called off long before is planned for; only what was lost so far is a habit
+  const lost = calendar.lost.filter((l) => l.cause === 'cancelled' && l.startsAt <= now).length
   return {
     lessons,
     usedRatio: (used + prior) / (planned + prior),

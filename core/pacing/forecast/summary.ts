@@ -1,5 +1,7 @@
 import type { IsoDay, LessonId } from '../../base'
-import type { Course } from '../layout'
+import type { Item } from '../layout'
+import { meetingOf } from '../track'
+import type { Position, Track } from '../track'
 import type { Pace } from './pace'
 
 /** The 10, 50 and 90 % dates; null: past the year. */
@@ -9,61 +11,74 @@ export interface Forecast {
   readonly runs: number
   readonly pace: Pace
   /**
-   * For each fixed lesson still to come: how often everything before it is done in time, and when it would
-   * be.
+   * For each lesson with a date still to come: how often it holds, and when it would be ready. `binds` start:
+   * it starts on the date, and everything before it is to be done by then; end: it is itself to end by it.
    */
   readonly fixed: readonly {
     readonly lessonId: LessonId
+    readonly binds: 'start' | 'end'
     readonly on: IsoDay
     readonly chanceRatio: number
     readonly ready: Band
   }[]
   readonly year: { readonly chanceRatio: number; readonly finish: Band }
-  /** When each lesson asked for would end. */
+  /** When each lesson asked for would end; null: in a run without a place for it. */
   readonly ends: readonly { readonly lessonId: LessonId; readonly on: Band }[]
 }
 
-/** A lesson still to come, as the simulation goes through it. */
+/** What an item of the course is in a simulation. */
 export interface Step {
-  readonly lessonId: LessonId
-  readonly halves: number
   readonly varies: boolean
   readonly isBuffer: boolean
-  readonly fixedAt: number
-  readonly plannedAt: number
+  /** Where it starts when all goes as planned. */
+  readonly plannedAt: Position
+  readonly binds: 'start' | 'end' | null
+}
+
+/** What the runs gave for a lesson with a date. */
+export interface Sample {
+  readonly meetings: number[]
+  held: number
 }
 
 /** What the runs gave. */
 export interface Played {
-  readonly track: Course['track']
+  readonly track: Track
+  readonly items: readonly Item[]
   readonly steps: readonly Step[]
-  readonly ready: ReadonlyMap<LessonId, { readonly meetings: readonly number[]; readonly held: number }>
+  readonly samples: readonly (Sample | null)[]
   readonly finish: readonly number[]
   readonly wanted: ReadonlyMap<LessonId, readonly number[]>
-  readonly runs: number
 }
 
 /** What the runs come to: shares that held, and dates at 10, 50 and 90 %. */
 export function summed({
   track,
+  items,
   steps,
-  ready,
+  samples,
   finish,
   wanted,
-  runs,
 }: Played): Omit<Forecast, 'runs' | 'pace'> {
   const { meetings } = track
+  const runs = Math.max(1, finish.length)
   return {
-    fixed: steps
-      .filter((s) => s.fixedAt >= 0 && s.fixedAt < meetings.length)
-      .map((s) => ({
-        lessonId: s.lessonId,
-        on: meetings[s.fixedAt]?.on as IsoDay,
-        chanceRatio: (ready.get(s.lessonId)?.held ?? 0) / Math.max(1, runs),
-        ready: bandOf(ready.get(s.lessonId)?.meetings ?? [], meetings),
-      })),
+    fixed: items.flatMap((item, i) => {
+      const [binds, sample] = [steps[i]?.binds, samples[i]]
+      const on = binds && meetings[dateOf(item, binds)]?.on
+      if (!binds || !sample || !on) return []
+      return [
+        {
+          lessonId: item.lesson.id,
+          binds,
+          on,
+          chanceRatio: sample.held / runs,
+          ready: bandOf(sample.meetings, meetings),
+        },
+      ]
+    }),
     year: {
-      chanceRatio: finish.filter((m) => m < meetings.length).length / Math.max(1, runs),
+      chanceRatio: finish.filter((m) => m < meetings.length).length / runs,
       finish: bandOf(finish, meetings),
     },
     ends: [...wanted]
@@ -72,8 +87,13 @@ export function summed({
   }
 }
 
+/** The meeting with which a lesson's date comes: its first one, or the last one by which it ends. */
+function dateOf(item: Item, binds: 'start' | 'end'): number {
+  return binds === 'start' ? meetingOf(item.startsAt) : meetingOf(item.endsBy - 1)
+}
+
 /** The dates of the meetings at 10, 50 and 90 % of a sample of meeting indexes. */
-function bandOf(sample: readonly number[], meetings: Course['track']['meetings']): Band {
+function bandOf(sample: readonly number[], meetings: Track['meetings']): Band {
   const sorted = [...sample].sort((a, b) => a - b)
   const at = (ratio: number) =>
     meetings[sorted[Math.min(sorted.length - 1, Math.floor(ratio * sorted.length))] ?? 0]?.on ?? null

@@ -2,7 +2,7 @@ import type { IsoDay } from '../../base'
 import type { Term } from '../../calendar'
 import { fixedOf, sequenceOf, typicalAmount } from '../plan'
 import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from '../plan'
-import { firstNotBefore, firstOnOrAfter, meetingOf, positionAt, trackOf } from '../track'
+import { firstNotBefore, firstOnOrAfter, meetingHeld, meetingOf, positionAt, trackOf } from '../track'
 import type { Ground, Need, Position, Track } from '../track'
 import { limitsOf } from './limits'
 import type { Limit } from './limits'
@@ -208,8 +208,8 @@ function partBounds(
 /** Where the record ends; the start of the year without one. */
 function recordedPosition(track: Track, { through }: Pick<ClassPacing, 'through'>): Position {
   if (through === null) return 0
-  const m = firstNotBefore(track, through.on, through.startMinute)
-  const meeting = track.meetings[m]
-  const isThere = meeting?.on === through.on && meeting.startMinute === through.startMinute
-  return positionAt(track, m, isThere ? through.halves : 0)
+  const m = meetingHeld(track, through)
+  if (m < 0) return positionAt(track, firstNotBefore(track, through.on, through.startMinute))
+  // what is left of a meeting that is none any more can hold nothing
+  return track.meetings[m]?.isOff ? positionAt(track, m + 1) : positionAt(track, m, through.halves)
 }

@@ -2,7 +2,7 @@ import type { IsoDay, LessonId } from '../../base'
 import type { Term } from '../../calendar'
 import { AS_PLANNED } from '../plan'
 import type { ClassPacing, HeldSlot, Plan } from '../plan'
-import { firstNotBefore, halvesBetween, inHalves, meetingOf, place, startAt } from '../track'
+import { beginsAt, halvesBetween, inHalves, meetingHeld, meetingOf, place, startAt } from '../track'
 import type { Ground, Position, Track } from '../track'
 import { courseOf } from './course'
 import type { Course, Item } from './course'
@@ -69,7 +69,7 @@ export function layCourse(course: Course, pacing: ClassPacing): Layout {
     })
   }
   return {
-    placements: withRecord(course, laid, pacing),
+    placements: withRecord(course, laid, pacing, findings),
     capacities: track.capacities,
     slackHalves: halvesBetween(track, lastEnd, track.end),
     findings,
@@ -96,7 +96,7 @@ function startOf(track: Track, item: Item, cursor: Position, findings: LayoutFin
   }
   if (!waits) return from
   const start = startAt(track, from, unit, true)
-  const wouldBe = startAt(track, from, unit, false)
+  const wouldBe = beginsAt(track, from, unit, false)
   const on = track.meetings[meetingOf(wouldBe)]?.on
   if (meetingOf(start) !== meetingOf(wouldBe) && on !== undefined)
     findings.push({ code: 'waits-after-break', lessonId: lesson.id, on })
@@ -119,38 +119,44 @@ function withRecord(
   { track, items, sequence, from }: Course,
   laid: readonly Placement[],
   pacing: ClassPacing,
+  findings: LayoutFinding[],
 ): readonly Placement[] {
   if (from === 0 && items.length === sequence.length && Object.keys(pacing.records).length === 0) return laid
   let at = 0
   return sequence.map(({ id }) => {
     const next = laid[at]?.lessonId === id ? laid[at++] : undefined
-    const why = pacing.left[id]
-    if (why !== undefined) return { lessonId: id, placed: false, halves: 0, because: { why } }
     const record = pacing.records[id]
-    // what is to come of a lesson that was carried over stands behind what was held
-    return record && next?.placed !== false
-      ? recorded(id, heldSlots(track, record.held), next?.slots ?? [])
-      : (next as Placement)
+    // the past stays, whatever is decided of the rest: what is to come stands behind what was held
+    if (record && record.held.length > 0) return recorded(track, id, record.held, next, findings)
+    const why = pacing.left[id]
+    return why === undefined
+      ? (next as Placement)
+      : { lessonId: id, placed: false, halves: 0, because: { why } }
   })
 }
 
-function recorded(lessonId: LessonId, held: readonly Slot[], next: readonly Slot[]): Placement {
-  const slots = [...held, ...next]
-  return { lessonId, placed: true, halves: sum(slots), slots }
-}
-
-/** Recorded slots as meeting indexes; a meeting that is no longer in the calendar holds nothing any more. */
-function heldSlots(track: Track, held: readonly HeldSlot[]): Slot[] {
+function recorded(
+  track: Track,
+  lessonId: LessonId,
+  held: readonly HeldSlot[],
+  next: Placement | undefined,
+  findings: LayoutFinding[],
+): Placement {
   const slots: Slot[] = []
-  for (const { on, startMinute, halves } of held) {
-    const meeting = firstNotBefore(track, on, startMinute)
-    const there = track.meetings[meeting]
-    if (there?.on === on && there.startMinute === startMinute) slots.push({ meeting, halves })
+  const gone: HeldSlot[] = []
+  for (const slot of held) {
+    const meeting = meetingHeld(track, slot)
+    if (meeting >= 0) slots.push({ meeting, halves: slot.halves })
+    else gone.push(slot)
+    if (meeting < 0 || track.meetings[meeting]?.isOff)
+      findings.push({ code: 'recorded-without-meeting', lessonId, on: slot.on })
   }
-  return slots
+  if (next?.placed) slots.push(...next.slots)
+  const halves = sum(slots) + sum(gone)
+  return { lessonId, placed: true, halves, slots, ...(gone.length > 0 ? { gone } : {}) }
 }
 
-function sum(slots: readonly Slot[]): number {
+function sum(slots: readonly { readonly halves: number }[]): number {
   let halves = 0
   for (const s of slots) halves += s.halves
   return halves
@@ -176,9 +182,13 @@ export function datesOf(
   meetings: readonly { readonly on: IsoDay }[],
 ): ReadonlyMap<LessonId, { readonly firstOn: IsoDay; readonly lastOn: IsoDay }> {
   const dates = new Map<LessonId, { firstOn: IsoDay; lastOn: IsoDay }>()
-  for (const [id, { first, last }] of extentsOf(layout)) {
-    const [from, to] = [meetings[first], meetings[last]]
-    if (from && to) dates.set(id, { firstOn: from.on, lastOn: to.on })
+  for (const p of layout.placements) {
+    if (!p.placed) continue
+    const [from, to] = [p.slots[0], p.slots[p.slots.length - 1]].map((s) => s && meetings[s.meeting]?.on)
+    if (p.gone) {
+      const days = [...p.gone.map((g) => g.on), ...(from && to ? [from, to] : [])].sort()
+      dates.set(p.lessonId, { firstOn: days[0] as IsoDay, lastOn: days[days.length - 1] as IsoDay })
+    } else if (from && to) dates.set(p.lessonId, { firstOn: from, lastOn: to })
   }
   return dates
 }

@@ -1,21 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { addDays, isoDay, seededRandom } from '../../base'
+import { seededRandom } from '../../base'
 import type { IsoDay, LessonId } from '../../base'
-import { aLesson } from '../../../tests/support/made'
+import { someDated, someRooms } from '../../../tests/support/dated'
+import type { Room } from '../../../tests/support/dated'
 import { AS_PLANNED } from '../plan'
-import type { ClassPacing, FixedDate, PlanLesson } from '../plan'
+import type { ClassPacing, PlanLesson } from '../plan'
 import { layOut } from './layOut'
 
 const SEED = 20_261_126
 const CASES = 4000
-
-interface Room {
-  readonly on: IsoDay
-  readonly startMinute: number
-  readonly minutes: number
-  readonly usualMinutes: number
-  readonly afterBreak: boolean
-}
 
 /**
  * The slow twin, from the rules alone: time is one row of half minutes. A lesson is placed when it ends in
@@ -132,37 +125,8 @@ describe('laying out with dates of all kinds', () => {
     const upTo = (n: number) => Math.floor(random() * n)
     const worth = { refused: 0, chained: 0, shared: 0, waits: 0 }
     for (let n = 0; n < CASES; n++) {
-      let on = isoDay('2026-09-01')
-      const rooms = Array.from({ length: 3 + upTo(6) }, (_, m): Room => {
-        const gap = 1 + (upTo(5) === 0 ? 4 : upTo(2))
-        if (m > 0) on = addDays(on, gap)
-        return {
-          on,
-          startMinute: 540,
-          minutes: upTo(5) === 0 ? 25 : 50,
-          usualMinutes: 50,
-          afterBreak: m > 0 && gap > 2,
-        }
-      })
-      let latest = 0
-      const lessons = Array.from({ length: 2 + upTo(5) }, (_, i): PlanLesson => {
-        latest += upTo(3)
-        const day = addDays(isoDay('2026-09-01'), latest)
-        const dates: readonly FixedDate[] = [
-          { kind: 'on', on: day },
-          { kind: 'on', on: day },
-          { kind: 'not-after', on: addDays(day, 3) },
-          { kind: 'not-before', on: day },
-          { kind: 'within', fromOn: day, throughOn: addDays(day, 4) },
-        ]
-        const unit = upTo(3) === 0 ? 'minutes' : 'meetings'
-        const typical = unit === 'minutes' ? 10 * (1 + upTo(8)) : (1 + upTo(5)) / 2
-        return aLesson(`l${i}`, 1, {
-          fixed: upTo(2) === 0 ? (dates[upTo(5)] ?? null) : null,
-          notAfterBreak: upTo(4) === 0,
-          length: { unit, min: typical, typical, max: typical },
-        })
-      })
+      const rooms = someRooms(upTo)
+      const lessons = someDated(upTo)
       const through = upTo(4) === 0 ? 1 : 0
       const held = { on: rooms[0]?.on as IsoDay, startMinute: 540, halves: 2 }
       const pacing: ClassPacing = { ...AS_PLANNED, through: through === 0 ? null : held }

@@ -1,5 +1,5 @@
 import type { IsoDay, LessonId } from '../../base'
-import type { Left } from '../plan'
+import type { HeldSlot, Left } from '../plan'
 import type { Slot } from '../track'
 
 export type Placement =
@@ -8,6 +8,8 @@ export type Placement =
       readonly placed: true
       readonly halves: number
       readonly slots: readonly Slot[]
+      /** Recorded parts on days for which no meeting was given; they stay what happened. */
+      readonly gone?: readonly HeldSlot[]
     }
   | {
       readonly lessonId: LessonId
@@ -43,6 +45,7 @@ export type LayoutFinding =
       readonly wantedOn: IsoDay
       readonly on: IsoDay
     }
+  | { readonly code: 'recorded-without-meeting'; readonly lessonId: LessonId; readonly on: IsoDay }
   | { readonly code: 'waits-after-break'; readonly lessonId: LessonId; readonly on: IsoDay }
 
 /** A plan laid onto one class's meetings; placements in the class's order. */

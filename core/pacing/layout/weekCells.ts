@@ -52,7 +52,7 @@ export function weekCells(calendar: ClassCalendar, layout: Layout | null): Reado
     const stones = held.get(m.index) ?? []
     const bare = (layout?.capacities[m.index] ?? capacityOf(m)) - stones.reduce((n, s) => n + s.halves, 0)
     // a lesson counted in minutes may leave a sliver that nothing fits into
-    const isGround = bare > 0.2
+    const isGround = bare > 0.2 && !m.isOff
     put(m.on, {
       at: m.on,
       startMinute: m.startMinute,

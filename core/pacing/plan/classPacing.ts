@@ -24,6 +24,8 @@ export interface LessonRecord {
   readonly outcome: 'covered' | 'under-way'
   readonly held: readonly HeldSlot[]
   readonly moreHalves: number
+  /** The lesson's name when it was recorded: it may be taken out of the plan, what happened stays. */
+  readonly lesson?: { readonly number: string; readonly title: string }
 }
 
 /** How far a class's record goes: through this meeting, of which `halves` are used. */

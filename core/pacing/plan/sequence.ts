@@ -1,13 +1,21 @@
-import type { LessonId } from '../../base'
-import type { ClassPacing } from './classPacing'
+import { asId } from '../../base'
+import type { LessonId, UnitId } from '../../base'
+import type { ClassPacing, LessonRecord } from './classPacing'
 import type { FixedDate, Plan, PlanLesson } from './types'
 
 /**
  * The lessons of one class in its own order, the class's own lessons included. Lessons that came to the plan
- * after the class
- * chose its order stand behind the lesson they follow in the plan.
+ * after the class chose its order stand behind the lesson they follow in the plan. What was held and is no
+ * longer in the plan stands where it was held, by the name it had then.
  */
 export function sequenceOf(
+  plan: Pick<Plan, 'lessons'>,
+  pacing: Pick<ClassPacing, 'order' | 'added'> & Partial<Pick<ClassPacing, 'records'>>,
+): readonly PlanLesson[] {
+  return withGone(inOwnOrder(plan, pacing), pacing.records ?? {})
+}
+
+function inOwnOrder(
   plan: Pick<Plan, 'lessons'>,
   pacing: Pick<ClassPacing, 'order' | 'added'>,
 ): readonly PlanLesson[] {
@@ -25,6 +33,53 @@ export function sequenceOf(
     before = id
   }
   return order.map((id) => known.get(id) as PlanLesson)
+}
+
+function withGone(lessons: readonly PlanLesson[], records: ClassPacing['records']): readonly PlanLesson[] {
+  let count = 0
+  for (const _ in records) count++
+  if (count === 0) return lessons
+  for (const { id } of lessons) if (records[id] !== undefined) count--
+  if (count === 0) return lessons
+  const known = new Set(lessons.map((l) => l.id))
+  const gone = (Object.entries(records) as [LessonId, LessonRecord][])
+    .filter(([id]) => !known.has(id))
+    .sort(([, a], [, b]) => (heldFrom(a) < heldFrom(b) ? -1 : 1))
+  const out = [...lessons]
+  for (const [id, record] of gone) {
+    const from = heldFrom(record)
+    // behind the last lesson that was held before it
+    let at = out.length
+    while (at > 0 && !(heldFrom(records[(out[at - 1] as PlanLesson).id]) <= from)) at--
+    out.splice(at, 0, goneLesson(id, record))
+  }
+  return out
+}
+
+/** When a record begins, as text that sorts by time; nothing recorded comes last. */
+function heldFrom(record: LessonRecord | undefined): string {
+  const first = record?.held[0]
+  return first ? `${first.on} ${String(first.startMinute).padStart(4, '0')}` : '9'
+}
+
+function goneLesson(id: LessonId, { held, lesson }: LessonRecord): PlanLesson {
+  const meetings =
+    Math.max(
+      1,
+      held.reduce((n, h) => n + h.halves, 0),
+    ) / 2
+  return {
+    id,
+    unitId: asId<UnitId>('gone'),
+    number: lesson?.number ?? '',
+    title: lesson?.title ?? '',
+    kind: 'lesson',
+    length: { unit: 'meetings', min: 0.5, typical: Math.ceil(meetings * 2) / 2, max: 40 },
+    weight: 'optional',
+    fixed: null,
+    notAfterBreak: false,
+    bookLessonId: null,
+  }
 }
 
 /** The order after moving a lesson to stand before another, or at the end (null). */

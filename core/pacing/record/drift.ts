@@ -1,6 +1,6 @@
 import type { Instant, IsoDay, LessonId } from '../../base'
 import type { Meeting } from '../../calendar'
-import type { Layout } from '../layout'
+import type { Layout, Placement } from '../layout'
 import type { Baseline } from '../plan'
 
 /** The layout as it stands, kept for comparison. */
@@ -12,10 +12,12 @@ export function baselineOf(
   const lessons: Record<LessonId, (readonly [IsoDay, number])[]> = {}
   for (const p of layout.placements) {
     if (!p.placed) continue
-    lessons[p.lessonId] = p.slots.flatMap((s) => {
+    const held = (p.gone ?? []).map((g) => [g.on, g.halves] as const)
+    const laid = p.slots.flatMap((s) => {
       const on = meetings[s.meeting]?.on
       return on ? [[on, s.halves] as const] : []
     })
+    lessons[p.lessonId] = [...held, ...laid]
   }
   return { agreedAt, lessons }
 }
@@ -27,7 +29,8 @@ export interface DriftPoint {
 }
 
 /**
- * Drift = actual position − baseline position, both counted in the baseline's meetings, at the end of a day:
+ * Drift = actual position − baseline position, so that a class ahead of what was agreed has a plus and one
+ * behind it a minus; both are counted in the baseline's meetings, at the end of a day:
  * every lesson counts with its
  * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before
  * it is done; lessons that
@@ -45,9 +48,9 @@ export function driftOn(
   for (const p of layout.placements) {
     const base = baseline.lessons[p.lessonId]
     if (p.placed) {
-      const done = doneBy(p.slots, meetings, on)
+      const done = doneBy(p, meetings, on)
       passed = done === p.halves
-      if (base) actual += halvesOf(base) * (p.halves === 0 ? 1 : done / p.halves)
+      if (base && p.halves > 0) actual += halvesOf(base) * (done / p.halves)
     } else if (base && passed && (p.because.why === 'let-go' || p.because.why === 'not-covered'))
       actual += halvesOf(base)
     if (base) for (const [day, halves] of base) if (day <= on) planned += halves
@@ -72,11 +75,12 @@ function halvesOf(base: readonly (readonly [IsoDay, number])[]): number {
 }
 
 function doneBy(
-  slots: readonly { readonly meeting: number; readonly halves: number }[],
+  { slots, gone = [] }: Extract<Placement, { readonly placed: true }>,
   meetings: readonly Pick<Meeting, 'on'>[],
   on: IsoDay,
 ): number {
   let done = 0
   for (const s of slots) if ((meetings[s.meeting]?.on ?? '9') <= on) done += s.halves
+  for (const s of gone) if (s.on <= on) done += s.halves
   return done
 }

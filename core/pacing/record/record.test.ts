@@ -85,22 +85,30 @@ describe('recordLesson', () => {
         { on: '2026-09-04', startMinute: 540, halves: 2 },
       ],
       moreHalves: 3,
+      lesson: { number: 'b', title: 'Lesson b' },
     })
     expect(got.days.slice(1, 3)).toEqual(['02:2 04:2 07:2 09:1', '09:1 11:1'])
   })
 
-  it('lets the last lesson be recorded anew, and earlier ones not', () => {
-    const once = recorded(AS_PLANNED, 'b', { as: 'covered' }, thursday).pacing
-    expect(recorded(once, 'b', { as: 'took', halves: 6 }, thursday).days.slice(1, 3)).toEqual([
-      '02:2 04:2 07:2',
-      '09:2',
-    ])
-    const later = recorded(once, 'c', { as: 'covered' }, thursday).pacing
-    expect(recorded(later, 'a', { as: 'took', halves: 4 }, thursday).refused).toEqual({
-      code: 'pacing/already-recorded',
-      field: 'lessonId',
-      lesson: 'a',
-    })
+  it('refuses to record what is covered, the last lesson as well as those before it', () => {
+    // a and b share Mon 31 Aug; recorded anew, a would take a meeting that b has half of
+    const halves = aPlan([aLesson('a', 0.5), aLesson('b', 0.5), aLesson('c')])
+    const once = recorded(AS_PLANNED, 'b', { as: 'covered' }, thursday, halves).pacing
+    for (const lesson of ['a', 'b'])
+      for (const happened of [{ as: 'covered' }, { as: 'took', halves: 2 }] as const)
+        expect(recorded(once, lesson, happened, thursday, halves).refused).toEqual({
+          code: 'pacing/already-recorded',
+          field: 'lessonId',
+          lesson,
+        })
+    expect(daysOf(once, halves)).toEqual(['31:1', '31:1', '02:2'])
+  })
+
+  it('lets what was carried over be finished', () => {
+    const once = recorded(AS_PLANNED, 'b', { as: 'carried-over', moreHalves: 2 }, thursday).pacing
+    expect(recorded(once, 'b', { as: 'covered' }, thursday).pacing.records[ids.lesson('b')]?.outcome).toBe(
+      'covered',
+    )
   })
 
   it('refuses what has not begun, is unknown or has no place', () => {

@@ -31,8 +31,8 @@ export type Happened =
  * "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its
  * first meeting on, over as many
  * meetings as were held; "carried over" keeps what was held and puts the rest behind it.
- * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded already, or
- * is not laid out.
+ * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded as covered
+ * already (take that record back first), or is not laid out.
  */
 export function recordLesson(
   standing: Standing,
@@ -46,9 +46,7 @@ export function recordLesson(
   const name = lesson?.number || lesson?.title || ''
   if (!lesson || !placement) return refuse({ code: 'pacing/unknown-lesson', field: 'lessonId', lessonId })
   if (!placement.placed) return refuse({ code: 'pacing/not-laid-out', field: 'lessonId', lesson: name })
-  const record = pacing.records[lessonId]
-  const again = record !== undefined && isLastRecorded(standing, record)
-  if (record?.outcome === 'covered' && !again)
+  if (pacing.records[lessonId]?.outcome === 'covered')
     return refuse({ code: 'pacing/already-recorded', field: 'lessonId', lesson: name })
   const begun = (s: Slot) => (meetings[s.meeting]?.startsAt ?? Infinity) <= now
   const slots =
@@ -60,8 +58,13 @@ export function recordLesson(
   const commands = [...coveredBefore(standing, lessonId)]
   const next: LessonRecord =
     happened.as === 'carried-over'
-      ? { outcome: 'under-way', held: heldOf(slots, meetings), moreHalves: Math.max(1, happened.moreHalves) }
-      : { outcome: 'covered', held: heldOf(slots, meetings), moreHalves: 0 }
+      ? {
+          outcome: 'under-way',
+          held: heldOf(slots, meetings),
+          moreHalves: Math.max(1, happened.moreHalves),
+          lesson: nameOf(lesson),
+        }
+      : { outcome: 'covered', held: heldOf(slots, meetings), moreHalves: 0, lesson: nameOf(lesson) }
   commands.push(recordCommand(classId, placement, pacing, next))
   const last = slots[slots.length - 1] as Slot
   commands.push({
@@ -76,7 +79,11 @@ export function recordLesson(
 }
 
 /** Every lesson before one that is not recorded yet counts as covered where it lay. */
-function coveredBefore({ layout, meetings, pacing, classId }: Standing, lessonId: LessonId): SingleCommand[] {
+function coveredBefore(
+  { layout, meetings, pacing, classId, sequence }: Standing,
+  lessonId: LessonId,
+): SingleCommand[] {
+  const lessons = new Map(sequence.map((l) => [l.id, l]))
   const at = layout.placements.findIndex((p) => p.lessonId === lessonId)
   return layout.placements.slice(0, at).flatMap((before) =>
     before.placed && pacing.records[before.lessonId]?.outcome !== 'covered'
@@ -85,10 +92,17 @@ function coveredBefore({ layout, meetings, pacing, classId }: Standing, lessonId
             outcome: 'covered',
             held: heldOf(before.slots, meetings),
             moreHalves: 0,
+            ...(lessons.has(before.lessonId)
+              ? { lesson: nameOf(lessons.get(before.lessonId) as PlanLesson) }
+              : {}),
           }),
         ]
       : [],
   )
+}
+
+function nameOf({ number, title }: PlanLesson) {
+  return { number, title }
 }
 
 function recordCommand(
@@ -98,14 +112,6 @@ function recordCommand(
   to: LessonRecord,
 ): SingleCommand {
   return { kind: 'lesson', classId, lessonId, part: 'records', from: pacing.records[lessonId] ?? null, to }
-}
-
-/** The last lesson recorded may be recorded anew. */
-function isLastRecorded({ pacing }: Standing, { held }: LessonRecord): boolean {
-  const last = held[held.length - 1]
-  return (
-    last !== undefined && last.on === pacing.through?.on && last.startMinute === pacing.through.startMinute
-  )
 }
 
 /** So many halves in a row from where a lesson began. */

@@ -58,7 +58,7 @@ export function comparer(before: Compared): (after: Compared, changed: ClassPaci
     const notFitting = sequence.filter(
       (l) => was.has(l.id) && !now.has(l.id) && after.pacing.left[l.id] === undefined,
     )
-    const fixedMoved = fixedMovedBetween(before, was, now)
+    const fixedMoved = fixedMovedBetween(before, was, after, now)
     const cuts = cutsBetween(sequence, changed, after.pacing)
     return {
       moved: movedBetween(was, now),
@@ -102,12 +102,20 @@ function movedBetween(was: Dates, now: Dates): Consequence['moved'] {
   return moved
 }
 
-function fixedMovedBetween(before: Compared, was: Dates, now: Dates): Consequence['fixedMoved'] {
+/** Lessons with a date that is not kept; one that was taken out or let go has none to keep. */
+function fixedMovedBetween(
+  before: Compared,
+  was: Dates,
+  after: Compared,
+  now: Dates,
+): Consequence['fixedMoved'] {
   const out: { lessonId: LessonId; fromOn: IsoDay; toOn: IsoDay | null }[] = []
+  const still = new Set(after.course.sequence.map((l) => l.id))
   for (const lesson of before.course.sequence) {
     const fixed = fixedOf(lesson, before.pacing)
+    if (!fixed || !still.has(lesson.id) || after.pacing.left[lesson.id] !== undefined) continue
     const [old, next] = [was.get(lesson.id), now.get(lesson.id)]
-    if (fixed && old && (fixed.kind === 'on' ? old.firstOn !== next?.firstOn : !within(fixed, next)))
+    if (old && (fixed.kind === 'on' ? old.firstOn !== next?.firstOn : !within(fixed, next)))
       out.push({ lessonId: lesson.id, fromOn: old.firstOn, toOn: next?.firstOn ?? null })
   }
   return out

@@ -1,14 +1,16 @@
-/** A class’s meetings prepared for laying, counted in half minutes. */
+/** A class’s meetings prepared for laying, counted in half minutes; those that the record knows of. */
+export { heldIn, meetingHeld, withHeld } from './held'
 export {
+  beginsAt,
   capacityOf,
   firstNotBefore,
   firstOnOrAfter,
-  halfMinutesBetween,
   halvesBetween,
   inHalves,
   latestFrom,
   meetingOf,
   place,
+  positionAfter,
   positionAt,
   startAt,
   stepBack,

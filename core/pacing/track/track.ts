@@ -11,7 +11,7 @@ export interface Slot {
 
 /** What laying out needs to know of a meeting. */
 export type Ground = Pick<Meeting, 'minutes' | 'usualMinutes'> &
-  Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak' | 'wholeFromRatio'>>
+  Partial<Pick<Meeting, 'on' | 'startMinute' | 'afterBreak' | 'wholeFromRatio' | 'isOff'>>
 
 /** A length to be laid: half meetings, or minutes. */
 export interface Need {
@@ -80,6 +80,12 @@ export function positionAt(track: Track, meeting: number, halves = 0): Position 
   return used >= (track.sizes[meeting] as number) ? (meeting + 1) * STEP : meeting * STEP + used
 }
 
+/** A place in a meeting after some half minutes; a full meeting gives the start of the next. */
+export function positionAfter(track: Track, meeting: number, halfMinutes: number): Position {
+  if (meeting >= track.sizes.length) return track.end
+  return halfMinutes >= (track.sizes[meeting] as number) ? (meeting + 1) * STEP : meeting * STEP + halfMinutes
+}
+
 /** The meeting that a position lies in; the count of meetings at the end. */
 export function meetingOf(position: Position): number {
   return Math.floor(position / STEP)
@@ -106,7 +112,7 @@ export function stepBack(track: Track, from: Position, halves: number): Position
 }
 
 /** The first meeting on or after a date; the count of meetings when there is none. */
-export function firstOnOrAfter(track: Track, on: IsoDay): number {
+export function firstOnOrAfter(track: Pick<Track, 'meetings'>, on: IsoDay): number {
   let [low, high] = [0, track.meetings.length]
   while (low < high) {
     const middle = (low + high) >> 1
@@ -117,24 +123,28 @@ export function firstOnOrAfter(track: Track, on: IsoDay): number {
 }
 
 /** The first meeting at or after a start on a date; the count of meetings when there is none. */
-export function firstNotBefore(track: Track, on: IsoDay, startMinute: number): number {
+export function firstNotBefore(track: Pick<Track, 'meetings'>, on: IsoDay, startMinute: number): number {
   let m = firstOnOrAfter(track, on)
   while (track.meetings[m]?.on === on && (track.meetings[m]?.startMinute ?? 0) < startMinute) m++
   return m
 }
 
+/** The same position, but past meetings right after a break for a need that may not begin there. */
+export function startAt(track: Track, from: Position, unit: Need['unit'], notAfterBreak: boolean): Position {
+  return notAfterBreak ? beginsAt(track, from, unit, true) : from
+}
+
 /**
- * Where a need really begins from a position: the first meeting with room for some of it; with
+ * Where a need really begins from a position: in the first meeting with room for some of it; with
  * `notAfterBreak` the first such meeting that does not come right after a break.
  */
-export function startAt(track: Track, from: Position, unit: Need['unit'], notAfterBreak: boolean): Position {
-  if (!notAfterBreak) return from
+export function beginsAt(track: Track, from: Position, unit: Need['unit'], notAfterBreak: boolean): Position {
   let m = meetingOf(from)
   let used = from - m * STEP
   for (; m < track.sizes.length; m++, used = 0) {
     const room = (track.sizes[m] as number) - used
     const least = unit === 'minutes' ? 1 : (track.halves[m] as number)
-    if (room >= least && !track.meetings[m]?.afterBreak) return m * STEP + used
+    if (room >= least && !(notAfterBreak && track.meetings[m]?.afterBreak)) return m * STEP + used
   }
   return track.end
 }
@@ -192,15 +202,6 @@ export function latestFrom(
     else until = middle - 1
   }
   return start + from
-}
-
-/** Half minutes between two positions. */
-export function halfMinutesBetween(track: Track, from: Position, to: Position): number {
-  if (to <= from) return 0
-  const [first, last] = [meetingOf(from), meetingOf(to)]
-  let sum = to - last * STEP - (from - first * STEP)
-  for (let m = first; m < last; m++) sum += track.sizes[m] as number
-  return sum
 }
 
 /** A need in half meetings; minutes by the usual half of the class's meetings around a position. */
