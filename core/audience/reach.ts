@@ -40,7 +40,8 @@ export function reach(
     const byClass = how.target.length > 0
     return {
       learnerId,
-      classIds: distinct(byClass ? how.target : (homes.get(learnerId) ?? [])),
+      // in an order of their own: it never matters in which classes are named
+      classIds: [...distinct(byClass ? how.target : (homes.get(learnerId) ?? []))].sort(),
       groupIds: distinct(how.groups),
       byClass,
       byName: how.byName,

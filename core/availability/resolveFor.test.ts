@@ -6,7 +6,7 @@ import type { Reached } from '../audience'
 import { meetings, zoneOf } from '../calendar'
 import { extentsOf, layOut } from '../pacing'
 import { resolveFor } from './resolveFor'
-import type { Overrides, Terms } from './resolveFor'
+import type { Overrides, Terms } from './terms'
 import type { Ground } from './resolveMoment'
 import { NO_ACCOMMODATION } from './types'
 import type { Moment, WindowSpec } from './types'
@@ -132,6 +132,92 @@ describe('resolveFor', () => {
       NO_ACCOMMODATION,
     )
     expect(got.value?.terms.closes).toBe(got.value?.terms.due)
+  })
+
+  it('fills an empty closing moment in last, for each learner', () => {
+    const open: WindowSpec = { ...window, opens: null, due: through('2026-09-08') }
+    const of = (groups: [GroupId, Overrides][], learners: [string, Overrides][] = []) =>
+      resolveFor(
+        reached({ groupIds: groups.map(([id]) => id) }),
+        { ...terms({ groups, learners }), window: open },
+        grounds,
+        NO_ACCOMMODATION,
+      ).value
+    const day = (instant: number | null | undefined) =>
+      instant ? new Date(instant).toISOString().slice(5, 10) : (instant ?? null)
+    // no due date for a group: its work stays open
+    expect(of([[g1, { window: { due: null } }]])?.terms).toMatchObject({ due: null, closes: null })
+    // a learner's earlier due date brings no late work
+    const early = of([], [[learner, { window: { due: through('2026-09-04') } }]])
+    expect([day(early?.terms.due), day(early?.terms.closes)]).toEqual(['09-05', '09-05'])
+    // one group without a closing moment, one that closes on the 20th: the kinder, in either order
+    const groups: [GroupId, Overrides][] = [
+      [g1, { window: { closes: null } }],
+      [g2, { window: { closes: through('2026-09-20') } }],
+    ]
+    for (const list of [groups, [...groups].reverse()]) {
+      expect(day(of(list)?.terms.closes)).toBe('09-21')
+      expect(of(list)?.because.find((b) => b.field === 'closes')).toMatchObject({
+        level: 'group',
+        sourceId: g2,
+      })
+    }
+    // and with a due date behind that: when it is due
+    const late = of(groups, [[learner, { window: { due: through('2026-09-25') } }]])
+    expect(day(late?.terms.closes)).toBe('09-26')
+  })
+
+  it('checks what came out pairwise, where a moment between is absent', () => {
+    const noDue: WindowSpec = {
+      ...window,
+      opens: through('2026-10-06'),
+      due: null,
+      closes: through('2026-10-08'),
+    }
+    const got = resolveFor(
+      reached({ groupIds: [g1] }),
+      { ...terms({ groups: [[g1, { window: { closes: through('2026-10-04') } }]] }), window: noDue },
+      grounds,
+      NO_ACCOMMODATION,
+    )
+    expect(got.error).toEqual({ code: 'availability/out-of-order', field: 'closes', before: 'opens' })
+  })
+
+  it('gives a learner of two classes each class’s own value, then the kinder, in any order', () => {
+    const day = through('2026-09-01')
+    const own: [ClassId, Overrides][] = [[A, { window: { due: day }, maxAttempts: 1, timeLimitMinutes: 5 }]]
+    for (const classIds of [
+      [A, B],
+      [B, A],
+    ]) {
+      const got = resolveFor(reached({ classIds }), terms({ classes: own }), grounds, NO_ACCOMMODATION)
+      // B changes nothing: its anchored due date and the assignment's own limits are kinder
+      expect(due(got)).toBe('09-03T15:50')
+      expect(got.value?.terms).toMatchObject({ maxAttempts: 2, timeLimitMinutes: 20 })
+      expect(got.value?.because.find((b) => b.field === 'due')).toEqual({
+        field: 'due',
+        level: 'assignment',
+        sourceId: B,
+      })
+      expect(got.value?.classId).toBe(A)
+    }
+  })
+
+  it('takes the kinder ground for what a group anchors, in any order', () => {
+    const groups: [GroupId, Overrides][] = [[g1, { window: { due: anchored('last', 2, 'class-end') } }]]
+    for (const classIds of [
+      [A, B],
+      [B, A],
+    ]) {
+      const got = resolveFor(
+        reached({ classIds, groupIds: [g1] }),
+        terms({ groups }),
+        grounds,
+        NO_ACCOMMODATION,
+      )
+      // two meetings later: Fri 4 Sep in A, Tue 8 Sep in B
+      expect(due(got)).toBe('09-08T15:50')
+    }
   })
 
   it('gives a learner of two classes the kinder of both', () => {

@@ -1,0 +1,160 @@
+import { asDefaults, resolveFields } from '../audience'
+import type { Layer, Reached, ResolvedFields } from '../audience'
+import { ok } from '../base'
+import type { ClassId, Instant, Result } from '../base'
+import type { AvailabilityRefusal } from './refusals'
+import type { Ground } from './resolveMoment'
+import { checkOrder, completed, resolveGiven } from './resolveWindow'
+import { KINDER, LIMIT_FIELDS } from './terms'
+import type { LearnerTerms, Overrides, Terms } from './terms'
+import { WINDOW_FIELDS } from './types'
+import type { Window } from './types'
+
+type LayerResult = Result<Layer<LearnerTerms>, AvailabilityRefusal>
+
+/** What groups and persons change, on the ground of one class. */
+export interface OnGround {
+  readonly group: (id: string) => LayerResult
+  readonly learner: (id: string) => LayerResult
+}
+
+/**
+ * What a learner's groups and they themselves change, in each of their classes. Refused when something that
+ * they change can stand in none of these.
+ */
+export function personal(
+  { groupIds, learnerId }: Reached,
+  { overrides }: Terms,
+  classes: readonly OnGround[],
+): Result<Layer<LearnerTerms>[], AvailabilityRefusal> {
+  const layers: Layer<LearnerTerms>[] = []
+  const add = (level: 'group' | 'learner', id: string): LayerResult | null => {
+    const found = classes.map((of) => of[level](id))
+    const standing = found.flatMap((l) => (l.ok ? [l.value] : []))
+    layers.push(...standing)
+    return standing.length === 0 ? (found[0] ?? null) : null
+  }
+  for (const id of groupIds) {
+    const fault = overrides.groups.has(id) ? add('group', id) : null
+    if (fault && !fault.ok) return fault
+  }
+  const fault = overrides.learners.has(learnerId) ? add('learner', learnerId) : null
+  return fault && !fault.ok ? fault : ok(layers)
+}
+
+type FieldsOfTerms = ResolvedFields<LearnerTerms>
+
+/**
+ * "No closing moment" means: when it is due. Where one layer says so and another of the same level names a
+ * moment, the kinder of the two is known only with the due date that came out.
+ */
+export function withCloses(
+  resolved: FieldsOfTerms,
+  classLayers: readonly Layer<LearnerTerms>[],
+  own: readonly Layer<LearnerTerms>[],
+): FieldsOfTerms {
+  const { due, closes } = resolved.fields
+  if (closes !== null || due === null) return resolved
+  const level = (['learner', 'group'] as const).find((l) => own.some((o) => o.level === l && gives(o)))
+  let kinder: { readonly closes: Instant; readonly by: Layer<LearnerTerms> } | null = null
+  for (const by of level ? own.filter((o) => o.level === level) : classLayers) {
+    const at = by.fields.closes ?? due
+    if (gives(by) && at > (kinder?.closes ?? due)) kinder = { closes: at, by }
+  }
+  if (kinder === null) return resolved
+  const { by } = kinder
+  return {
+    fields: { ...resolved.fields, closes: kinder.closes },
+    because: resolved.because.map((b) =>
+      b.field === 'closes'
+        ? {
+            field: 'closes',
+            level: by.passedOn?.has('closes') ? ('assignment' as const) : by.level,
+            sourceId: by.sourceId,
+          }
+        : b,
+    ),
+  }
+}
+
+function gives(layer: Layer<LearnerTerms>): boolean {
+  return layer.fields.closes !== undefined
+}
+
+interface OfClasses {
+  readonly resolved: FieldsOfTerms
+  readonly layers: readonly Layer<LearnerTerms>[]
+}
+
+/** What a learner of these classes has before groups and persons change anything. */
+export function ofClasses(
+  classIds: readonly ClassId[],
+  terms: Terms,
+  grounds: ReadonlyMap<ClassId, Ground>,
+): Result<OfClasses, AvailabilityRefusal> {
+  const layers: Layer<LearnerTerms>[] = []
+  for (const id of classIds) {
+    const layer = classLayer(id, terms, grounds.get(id) as Ground, classIds.length > 1)
+    if (!layer.ok) return layer
+    layers.push(layer.value)
+  }
+  const { maxAttempts, timeLimitMinutes } = terms.limits
+  const defaults = asDefaults<LearnerTerms>({
+    listed: null,
+    opens: null,
+    due: null,
+    closes: null,
+    putAway: null,
+    maxAttempts,
+    timeLimitMinutes,
+  })
+  return ok({ resolved: resolveFields(defaults, layers, KINDER), layers })
+}
+
+/**
+ * A class's own values: what it changes, else the assignment's on its ground.
+ * @param isOneOfSeveral the limits are then among them, so that a class that changes nothing counts as well.
+ */
+function classLayer(classId: ClassId, terms: Terms, ground: Ground, isOneOfSeveral: boolean): LayerResult {
+  const over = terms.overrides.classes.get(classId) ?? {}
+  const given = resolveGiven({ ...terms.window, ...over.window }, ground)
+  if (!given.ok) return given
+  const order = checkOrder(completed(given.value as Window))
+  if (!order.ok) return order
+  const passedOn = new Set<keyof LearnerTerms>([
+    ...WINDOW_FIELDS.filter((field) => over.window === undefined || !(field in over.window)),
+    ...LIMIT_FIELDS.filter((field) => over[field] === undefined),
+  ])
+  const limits: Overrides = isOneOfSeveral
+    ? {
+        maxAttempts: over.maxAttempts === undefined ? terms.limits.maxAttempts : over.maxAttempts,
+        timeLimitMinutes:
+          over.timeLimitMinutes === undefined ? terms.limits.timeLimitMinutes : over.timeLimitMinutes,
+      }
+    : over
+  return ok({ level: 'class', sourceId: classId, fields: fieldsOf(given.value, limits), passedOn })
+}
+
+/** What a group or learner changes, on the ground of one class. */
+export function personalLayer(
+  level: 'group' | 'learner',
+  sourceId: string,
+  overrides: ReadonlyMap<string, Overrides>,
+  ground: Ground,
+): LayerResult {
+  const over = overrides.get(sourceId) ?? {}
+  const given = resolveGiven(over.window ?? {}, ground)
+  return given.ok ? ok({ level, sourceId, fields: fieldsOf(given.value, over) }) : given
+}
+
+/** A layer's values; what it does not set is absent. */
+function fieldsOf(
+  window: Partial<Window>,
+  { maxAttempts, timeLimitMinutes }: Overrides,
+): Partial<LearnerTerms> {
+  return {
+    ...window,
+    ...(maxAttempts === undefined ? {} : { maxAttempts }),
+    ...(timeLimitMinutes === undefined ? {} : { timeLimitMinutes }),
+  }
+}
