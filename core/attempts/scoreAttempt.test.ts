@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { isoDay } from '../base'
 import type { Instant, IsoDay } from '../base'
 import { aTry, at, ids, multiple, rules, single, text } from '../../tests/support/made'
+import { zoneOf } from '../calendar'
 import { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
 
 const days = {
@@ -45,6 +46,22 @@ describe('daysLate', () => {
     expect(daysLate(dueAt, dueAt, 'calendar-day', days)).toBe(1)
     expect(daysLate(dueAt, at('10-16T23:59'), 'calendar-day', days)).toBe(1)
     expect(daysLate(dueAt, at('10-18T00:00'), 'calendar-day', days)).toBe(3)
+  })
+
+  it('counts local dates, not spans of 24 hours, across both clock changes', () => {
+    const zone = zoneOf('America/Denver')
+    const local = { ...days, zoneDayOf: (when: Instant) => zone.local(when).on }
+    const late = (dueOn: string, on: string, minute: number) =>
+      daysLate(zone.at(isoDay(dueOn), 1440), zone.at(isoDay(on), minute), 'calendar-day', local)
+    // 31 Oct to 1 Nov 23:30: 24½ hours, one date
+    expect(late('2026-10-31', '2026-11-01', 1410)).toBe(1)
+    // 13 Mar to 15 Mar 0:10: 23 hours and 10 minutes, two dates
+    expect(late('2027-03-13', '2027-03-15', 10)).toBe(2)
+    expect(late('2026-11-03', '2026-11-04', 0)).toBe(1)
+    // due at three, in at four the same day
+    expect(
+      daysLate(zone.at(isoDay('2026-11-03'), 900), zone.at(isoDay('2026-11-03'), 960), 'calendar-day', local),
+    ).toBe(1)
   })
 
   it('counts school days only, where the rule says so', () => {

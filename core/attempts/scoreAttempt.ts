@@ -1,4 +1,4 @@
-import { addDays } from '../base'
+import { addDays, dayNumber } from '../base'
 import type { Instant, ItemId } from '../base'
 import { scoreItem } from '../library'
 import type { Answer, Item } from '../library'
@@ -37,16 +37,16 @@ export function keptShare(rule: LateRule, lateDays: number): number {
 }
 
 /**
- * Days or parts of a day between due and submission, at least 1 once late.
- * By calendar: started 24-hour days. By instructional day: the school days after the day it was due, through
- * the day it came in.
+ * Days from the day work was due to the day it came in, by the school's local dates, at least 1 once late.
+ * By calendar: every date. By instructional day: school days only.
+ * @example Due at the end of 31 Oct, handed in on 1 Nov at 23:30: one day, though the clock went back between.
  */
 export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['per'], days: LateDays): number {
   if (submittedAt < dueAt) return 0
-  if (per === 'calendar-day') return Math.floor((submittedAt - dueAt) / 86_400_000) + 1
   // a due moment at 00:00 belongs to the day that just ended
   const dueOn = days.zoneDayOf((dueAt - 1) as Instant)
   const cameOn = days.zoneDayOf(submittedAt)
+  if (per === 'calendar-day') return Math.max(1, dayNumber(cameOn) - dayNumber(dueOn))
   let count = 0
   for (let on = addDays(dueOn, 1); on <= cameOn; on = addDays(on, 1)) if (days.instructional.has(on)) count++
   return Math.max(1, count)

@@ -82,5 +82,5 @@ export interface LateDays {
   readonly instructional: ReadonlySet<IsoDay>
 }
 
-/** For work whose late rule asks for no school days: nothing looks into them. */
+/** For work that came in time: nothing looks into them. */
 export const NO_LATE_DAYS: LateDays = { zoneDayOf: () => isoDay('1970-01-01'), instructional: new Set() }

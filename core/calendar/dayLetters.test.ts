@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '../base'
-import { aYear, closure } from '../../tests/support/made'
+import { aYear, closure, ids } from '../../tests/support/made'
 import { schoolDays } from './dayLetters'
+import { meetings } from './meetings'
 import type { Rotation } from './types'
 
 const letters = (rotation: Partial<Rotation>, closed: string[] = []) =>
@@ -24,6 +25,25 @@ describe('schoolDays', () => {
   it('lets a closure keep its letter for the next day, or use it up, as the rotation says', () => {
     expect(letters({}, ['2026-09-02'])).toBe('AB-ABAB')
     expect(letters({ advance: 'date' }, ['2026-09-02'])).toBe('AB-BABA')
+  })
+
+  it('names the letter that a closed day uses up, so that the class of that letter has lost it', () => {
+    const rotation: Rotation = { labels: ['A', 'B'], advance: 'date', overrides: [] }
+    const year = aYear({ lastOn: isoDay('2026-09-08'), rotation, notes: [closure('2026-09-02')] })
+    expect(schoolDays(year)[2]).toEqual({
+      on: '2026-09-02',
+      label: null,
+      closedBy: 'Closed 2026-09-02',
+      lostLabel: 'A',
+    })
+    const lost = (label: string, of = year) =>
+      meetings(of, ids.class('c'), [{ day: { label }, startMinute: 540, minutes: 50 }], []).lost.map(
+        (l) => l.on,
+      )
+    expect(lost('A')).toEqual(['2026-09-02'])
+    expect(lost('B')).toEqual([])
+    // a letter that waits for the next school day is lost by nobody
+    expect(lost('A', { ...year, rotation: { ...rotation, advance: 'instructional' } })).toEqual([])
   })
 
   it('goes on counting from a letter that was set by hand', () => {

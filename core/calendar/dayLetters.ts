@@ -9,6 +9,8 @@ export interface SchoolDay {
   readonly label: string | null
   /** Set when a closure of the whole school takes the day. */
   readonly closedBy: string | null
+  /** The letter that a closed day uses up, where letters are tied to the date. */
+  readonly lostLabel?: string
 }
 
 /**
@@ -29,11 +31,9 @@ export function schoolDays(year: SchoolYear): SchoolDay[] {
     const set = byHand.get(on)
     if (set !== undefined && labels.includes(set)) turn = labels.indexOf(set)
     const usesLetter = labels.length > 0 && (closedBy === null || year.rotation?.advance === 'date')
-    days.push({
-      on,
-      closedBy,
-      label: usesLetter && closedBy === null ? (labels[turn % labels.length] ?? null) : null,
-    })
+    const label = usesLetter ? (labels[turn % labels.length] ?? null) : null
+    if (closedBy === null || label === null) days.push({ on, closedBy, label })
+    else days.push({ on, closedBy, label: null, lostLabel: label })
     if (usesLetter) turn = (turn + 1) % labels.length
   }
   return days

@@ -6,11 +6,12 @@ export { schoolDays } from './dayLetters'
 export type { SchoolDay } from './dayLetters'
 export { WHOLE_FROM, lossesBetween, meetings } from './meetings'
 export type { CalendarRefusal } from './refusals'
-export { DAY_NOTE_KINDS } from './types'
+export { DAY_NOTE_KINDS, FREE_TIMES } from './types'
 export type {
   ClassCalendar,
   DayNote,
   DayNoteKind,
+  FreeTime,
   LostMeeting,
   Meeting,
   MeetingChange,

@@ -5,12 +5,14 @@ import type { SchoolDay } from './dayLetters'
 import type {
   ClassCalendar,
   DayNote,
+  FreeTime,
   LostMeeting,
   Meeting,
   MeetingChange,
   PatternRow,
   SchoolYear,
 } from './types'
+import { minutesLeft } from './minutesLeft'
 import { zoneOf } from './zone'
 import type { Zone } from './zone'
 
@@ -36,10 +38,10 @@ export function meetings(
   changes: readonly MeetingChange[],
   zone: Zone = zoneOf(year.zone),
 ): ClassCalendar {
-  const { wholeFromRatio = WHOLE_FROM } = year
+  const { wholeFromRatio = WHOLE_FROM, freeTime = 'longest-run' } = year
   const notes = year.notes.filter((n) => n.classIds.length === 0 || n.classIds.includes(classId))
   const days = schoolDays(year)
-  const { drafts, lost } = byPattern(days, pattern, notes)
+  const { drafts, lost } = byPattern(days, pattern, notes, freeTime)
   applyChanges(drafts, lost, changes, year)
   drafts.sort(inTime)
   const afterBreak = breakSeeker(breakEnds(days))
@@ -69,7 +71,12 @@ function inTime(a: Draft | Lost, b: Draft | Lost): number {
 }
 
 /** What the pattern gives on each school day, and what notes take of it. */
-function byPattern(days: readonly SchoolDay[], pattern: readonly PatternRow[], notes: readonly DayNote[]) {
+function byPattern(
+  days: readonly SchoolDay[],
+  pattern: readonly PatternRow[],
+  notes: readonly DayNote[],
+  freeTime: FreeTime,
+) {
   const drafts: Draft[] = []
   const lost: Lost[] = []
   for (const day of days) {
@@ -83,7 +90,7 @@ function byPattern(days: readonly SchoolDay[], pattern: readonly PatternRow[], n
         label: day.label,
         because: [],
       }
-      const outcome = applyNotes(draft, notes, day)
+      const outcome = applyNotes(draft, notes, day, freeTime)
       if ('cause' in outcome) lost.push(outcome)
       else drafts.push(outcome)
     }
@@ -115,10 +122,17 @@ function breakEnds(days: readonly SchoolDay[]): IsoDay[] {
 function rowHolds(row: PatternRow, day: SchoolDay): boolean {
   if (row.fromOn !== undefined && day.on < row.fromOn) return false
   if (row.throughOn !== undefined && day.on > row.throughOn) return false
-  return 'weekday' in row.day ? row.day.weekday === weekdayOf(day.on) : day.label === row.day.label
+  return 'weekday' in row.day
+    ? row.day.weekday === weekdayOf(day.on)
+    : (day.label ?? day.lostLabel) === row.day.label
 }
 
-function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Draft | Lost {
+function applyNotes(
+  draft: Draft,
+  notes: readonly DayNote[],
+  day: SchoolDay,
+  freeTime: FreeTime,
+): Draft | Lost {
   const lose = (because: string, cause: LostMeeting['cause']): Lost => ({
     on: draft.on,
     startMinute: draft.startMinute,
@@ -127,28 +141,12 @@ function applyNotes(draft: Draft, notes: readonly DayNote[], day: SchoolDay): Dr
     cause,
   })
   if (day.closedBy !== null) return lose(day.closedBy, 'closure')
-  let out = draft
-  for (const note of notes) {
-    if (day.on < note.fromOn || day.on > note.throughOn) continue
-    const minutes = minutesUnder(note, draft)
-    if (minutes === 0) return lose(note.name, note.kind === 'short' ? 'event' : note.kind)
-    // two short-day notes on one day: the shorter one holds
-    if (minutes < out.minutes) out = { ...out, minutes, because: [...out.because, note.name] }
-  }
-  return out
-}
-
-/**
- * What a note leaves of a meeting; of an event of some hours what lies outside them, if that is a fifth or
- * more.
- */
-function minutesUnder(note: DayNote, { startMinute, usualMinutes }: Draft): number {
-  if (note.kind === 'short') return note.minutes ?? Math.round(usualMinutes * (note.factorRatio ?? 1))
-  if (note.kind === 'closure' || note.fromMinute === undefined || note.untilMinute === undefined) return 0
-  const shared =
-    Math.min(startMinute + usualMinutes, note.untilMinute) - Math.max(startMinute, note.fromMinute)
-  const left = usualMinutes - Math.max(0, shared)
-  return left * 5 < usualMinutes ? 0 : left
+  const today = notes.filter((n) => n.fromOn <= day.on && day.on <= n.throughOn)
+  if (today.length === 0) return draft
+  const { minutes, by } = minutesLeft(draft, today, freeTime)
+  const [first] = by
+  if (minutes <= 0 && first) return lose(first.name, first.kind === 'closure' ? 'closure' : 'event')
+  return first ? { ...draft, minutes, because: by.map((n) => n.name) } : draft
 }
 
 function applyChanges(

@@ -38,6 +38,10 @@ export interface Rotation {
   readonly overrides: readonly { readonly on: IsoDay; readonly label: string }[]
 }
 
+export const FREE_TIMES = ['longest-run', 'sum'] as const
+/** Of a meeting with gaps: its longest stretch without an event, or all its free minutes together. */
+export type FreeTime = (typeof FREE_TIMES)[number]
+
 export interface SchoolYear {
   readonly id: YearId
   readonly name: string
@@ -53,6 +57,8 @@ export interface SchoolYear {
    * absent: 0.6.
    */
   readonly wholeFromRatio?: number
+  /** What events of some hours leave of a meeting; absent: its longest free run. */
+  readonly freeTime?: FreeTime
 }
 
 /** One row of a class's timetable; `day` is a weekday or a rotation label. */

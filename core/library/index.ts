@@ -12,6 +12,7 @@ export {
   isOmitted,
   optionsOf,
   readNumber,
+  readingsOf,
   rightInWords,
   rightOptions,
   scoreItem,

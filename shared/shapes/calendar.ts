@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { ClassId, YearId } from '#core/base'
-import { DAY_NOTE_KINDS } from '#core/calendar'
+import { DAY_NOTE_KINDS, FREE_TIMES } from '#core/calendar'
 import type { DayNote, MeetingChange, PatternRow, SchoolYear } from '#core/calendar'
 import { day, id, weekday } from './makers'
 import type { Makers } from './makers'
@@ -37,6 +37,7 @@ export function calendarShapes(m: Makers) {
       })
       .nullable(),
     wholeFromRatio: m.number(0.5, 1).optional(),
+    freeTime: z.enum(FREE_TIMES).optional(),
   }
   const yearWithoutId = m.object(yearFields) satisfies z.ZodType<Omit<SchoolYear, 'id'>>
   const year = m.object({ id: id<YearId>(), ...yearFields }) satisfies z.ZodType<SchoolYear>

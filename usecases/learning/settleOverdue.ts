@@ -39,7 +39,8 @@ export async function endTry(
   const piece = record ? await resourceById(tx, record.resourceId) : null
   if (!record || !piece) throw new Error('try without its piece')
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
-  const days = record.rules.late === null ? NO_LATE_DAYS : await lateDays(tx, work)
+  const isLate = work.terms.due !== null && end.at >= work.terms.due
+  const days = isLate ? await lateDays(tx, work) : NO_LATE_DAYS
   const score = scoreAttempt(piece.resource.items, answers, {
     rule: record.rules.late,
     dueAt: work.terms.due,

@@ -213,6 +213,8 @@ function ofLibrary(r: LibraryRefusal): string {
       return `Question ${r.item}: two answers are the same.`
     case 'library/no-right-answer':
       return `Question ${r.item}: say which answer is right.`
+    case 'library/right-answer-twice':
+      return `Question ${r.item}: the same answer is marked as right twice.`
     case 'library/bad-tolerance':
       return `Question ${r.item}: the tolerance has to be 0 or more.`
     case 'library/bad-points':

@@ -15,6 +15,7 @@ const YEAR_PARTS: Record<YearPart, string> = {
   notes: 'closures and short days',
   rotation: 'day letters',
   wholeFromRatio: 'share of a short meeting',
+  freeTime: 'what events leave of a meeting',
 }
 
 /** What one side of a change was: '1.5 meetings', 'another order'. */

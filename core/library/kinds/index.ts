@@ -1,7 +1,7 @@
 /** The kinds of items, one file each, and what can be done with an item whatever its kind. */
 export type { FieldType, FieldTypes, Fields, Option } from './fields'
 export type { ItemFault } from './kind'
-export { readNumber } from './numeric'
+export { readNumber, readingsOf } from './readNumber'
 export { ITEM_KINDS, KINDS } from './table'
 export type { Answer, Item, ItemKind, LearnerItem } from './table'
 export { folded } from './text'

@@ -25,6 +25,7 @@ export type ItemFault =
   | { readonly code: 'library/too-few-options'; readonly field: 'options' }
   | { readonly code: 'library/same-option-twice'; readonly field: 'options' }
   | { readonly code: 'library/no-right-answer'; readonly field: 'right' }
+  | { readonly code: 'library/right-answer-twice'; readonly field: 'right' }
   | { readonly code: 'library/bad-tolerance'; readonly field: 'tolerance' }
 
 /** All there is to know about one kind of item. */

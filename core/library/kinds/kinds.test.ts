@@ -52,6 +52,33 @@ describe('scoreItem', () => {
     expect(scoreItem(numeric('1', { value: 0.2, tolerance: 0.1, unit: '' }), typed('0.3'))).toBe(1)
   })
 
+  it('never widens a tolerance by an absolute amount', () => {
+    const charge = numeric('1', { value: 1.6e-19, tolerance: 1e-21, unit: 'C' })
+    for (const ok of ['1.6e-19', '1.61e-19', '1,59e-19 C']) expect(scoreItem(charge, typed(ok)), ok).toBe(1)
+    for (const no of ['0', '1.62e-19', '1e-19', '1.6000000000000000001e-18'])
+      expect(scoreItem(charge, typed(no)), no).toBe(0)
+    const exact = numeric('1', { value: 1, tolerance: 0, unit: '' })
+    expect(scoreItem(exact, typed('1.0000000001'))).toBe(0)
+    expect(scoreItem(numeric('1', { value: 1, tolerance: 0.1, unit: '' }), typed('1.1'))).toBe(1)
+    expect(scoreItem(numeric('1', { value: 1e15, tolerance: 0, unit: '' }), typed('1000000000000001'))).toBe(
+      0,
+    )
+  })
+
+  it('counts a number that can be read in two ways when either is right', () => {
+    for (const value of [1250, 1.25])
+      expect(scoreItem(numeric('1', { value, tolerance: 0, unit: '' }), typed('1,250'))).toBe(1)
+    const eighth = numeric('1', { value: 0.125, tolerance: 0, unit: '' })
+    expect(scoreItem(eighth, typed('0,125'))).toBe(1)
+    expect(scoreItem(numeric('1', { value: 125, tolerance: 0, unit: '' }), typed('0,125'))).toBe(0)
+  })
+
+  it('shares points over right answers that are named once, whatever the key says', () => {
+    const doubled = multiple('1', { right: ['a', 'c', 'a'] })
+    expect(scoreItem(doubled, choices('a', 'c'))).toBe(2)
+    expect(KINDS.multiple.check(doubled)).toEqual({ code: 'library/right-answer-twice', field: 'right' })
+  })
+
   it('takes a short text whatever its case and spaces', () => {
     for (const ok of ['resting place', ' Resting   Place ', 'RESTING PLACE'])
       expect(scoreItem(text('1'), words(ok))).toBe(1)
@@ -74,6 +101,18 @@ describe('readNumber', () => {
     ['1,234,567.5', 1234567.5],
     ['0,5', 0.5],
     ['1 500', 1500],
+    ['0,125', 0.125],
+    ['-1,250', -1250],
+    ['1.234,5', 1234.5],
+    ['1.234.567', 1234567],
+    ['12 345,5', 12345.5],
+    ['- 3', -3],
+    ['10²', null],
+    ['x₂', null],
+    ['½', null],
+    ['2 5', null],
+    ['1,2,3', null],
+    ['1.2.3', null],
     ['.5', 0.5],
     ['5.', 5],
     ['3e8', 3e8],
@@ -90,6 +129,9 @@ describe('readNumber', () => {
     expect(readNumber('250 Hz', 'Hz')).toBe(250)
     expect(readNumber('250hz', 'Hz')).toBe(250)
     expect(readNumber('250 cm', 'Hz')).toBeNull()
+    expect(readNumber('12 m²', 'm²')).toBe(12)
+    expect(readNumber('12m2', 'm²')).toBe(12)
+    expect(readNumber('m²', 'm²')).toBeNull()
   })
 })
 

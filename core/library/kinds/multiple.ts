@@ -11,8 +11,9 @@ export const multiple = kind({
   fits: (item, { choices }) => areOptions(item.options, choices),
   score: (item, { choices }) => {
     const chosen = new Set(choices)
-    const hits = item.right.filter((id) => chosen.has(id)).length
-    return (item.points * Math.max(0, hits - (chosen.size - hits))) / item.right.length
+    const right = new Set(item.right)
+    const hits = [...right].filter((id) => chosen.has(id)).length
+    return (item.points * Math.max(0, hits - (chosen.size - hits))) / right.size
   },
   isOmitted: ({ choices }) => choices.length === 0,
   chosen: ({ choices }) => choices,

@@ -1,4 +1,5 @@
 import { kind, pick } from './kind'
+import { decimalOf, isWithin, readingsOf } from './readNumber'
 
 /** A number within a tolerance; all or nothing. */
 export const numeric = kind({
@@ -12,11 +13,11 @@ export const numeric = kind({
     return isTolerance ? null : { code: 'library/bad-tolerance', field: 'tolerance' }
   },
   fits: () => true,
+  // a number that can be read in two ways counts when either is right
   score: (item, answer) => {
-    const value = readNumber(answer.text, item.unit)
-    // a hair of slack, so that 0.3 within 0.1 of 0.2 is not lost to binary fractions
-    const most = item.tolerance + 1e-9 * Math.max(1, Math.abs(item.value))
-    return value !== null && Math.abs(value - item.value) <= most ? item.points : 0
+    const [value, tolerance] = [decimalOf(item.value), decimalOf(item.tolerance)]
+    const isRight = readingsOf(answer.text, item.unit).some((d) => isWithin(d, value, tolerance))
+    return isRight ? item.points : 0
   },
   isOmitted: ({ text }) => text.trim() === '',
   chosen: () => [],
@@ -29,18 +30,3 @@ export const numeric = kind({
     return { kind: 'numeric', text: String(isRight ? value : likely()) }
   },
 })
-
-/**
- * Reads a typed number with comma or point, spaces between thousands, a true minus, and the item's unit if it
- * was typed; null when it is none.
- */
-export function readNumber(text: string, unit: string): number | null {
-  let rest = text.normalize('NFKC').replace(/−/g, '-').trim()
-  const ending = unit.normalize('NFKC').trim()
-  if (ending !== '' && rest.toLowerCase().endsWith(ending.toLowerCase()))
-    rest = rest.slice(0, rest.length - ending.length)
-  rest = rest.replace(/\s/g, '')
-  if (/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(rest)) rest = rest.replace(/,/g, '')
-  else rest = rest.replace(',', '.')
-  return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,3})?$/i.test(rest) ? Number(rest) : null
-}

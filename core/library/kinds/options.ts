@@ -6,6 +6,7 @@ export function checkOptions(options: readonly Option[], right: readonly string[
   const texts = options.map((o) => o.text.trim().toLowerCase())
   if (texts.length < 2 || texts.includes('')) return { code: 'library/too-few-options', field: 'options' }
   if (new Set(texts).size !== texts.length) return { code: 'library/same-option-twice', field: 'options' }
+  if (new Set(right).size !== right.length) return { code: 'library/right-answer-twice', field: 'right' }
   const known = options.map((o) => o.id)
   const isRight = right.length > 0 && right.every((id) => known.includes(id))
   return isRight ? null : { code: 'library/no-right-answer', field: 'right' }

@@ -126,6 +126,7 @@ const YEAR_PARTS = [
   'notes',
   'rotation',
   'wholeFromRatio',
+  'freeTime',
 ] as const satisfies readonly (keyof SchoolYear)[]
 
 /** The year is replaced as a whole; every class loaded must still be able to meet in it. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { KINDS, chosenIn, fieldHolding, optionsOf, takes } from '#core/library'
+import { KINDS, chosenIn, fieldHolding, optionsOf, readingsOf, takes } from '#core/library'
 import type { Answer, FieldType, Fields, LearnerItem } from '#core/library'
 import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toInlineHtml } from '~/shared/words/markdown'
@@ -19,6 +19,12 @@ const typed = computed(() => {
   const values = props.answer as Readonly<Record<string, unknown>> | undefined
   return name === null ? '' : String(values?.[name] ?? '')
 })
+
+/** Said while typing: what is no number cannot be right, whatever was meant. */
+const isNoNumber = computed(
+  () => takesNumber.value && typed.value.trim() !== '' && readingsOf(typed.value, unit.value).length === 0,
+)
+const noteId = computed(() => `no-number-${props.number}`)
 
 /** An answer of the item's kind whose field of this type holds the value. */
 function give(type: FieldType, value: string | readonly string[]): void {
@@ -62,12 +68,16 @@ function type(event: Event): void {
         :value="typed"
         :maxlength="takesNumber ? 60 : 500"
         :aria-label="`Answer to question ${number}`"
+        :aria-describedby="isNoNumber ? noteId : undefined"
         autocomplete="off"
         autocapitalize="off"
         @input="type"
       />
       <span v-if="unit">{{ unit }}</span>
     </div>
+    <p v-if="takesNumber" :id="noteId" class="hint" role="status" data-hook="no-number">
+      <template v-if="isNoNumber">This is not a number yet. Write it like 12.5, −3 or 1.6e-19.</template>
+    </p>
   </fieldset>
 </template>
 
