@@ -1,3 +1,5 @@
+import type { SkippedEvent } from './closures'
+
 /** Why an outside text as a whole is not read; `line` counts from 1. */
 export type FormatRefusal =
   | { readonly code: 'formats/empty'; readonly field: 'text' }
@@ -10,5 +12,11 @@ export type FormatRefusal =
       readonly most: number
     }
   | { readonly code: 'formats/not-a-calendar'; readonly field: 'text' }
-  | { readonly code: 'formats/no-closures'; readonly field: 'text'; readonly events: number }
+  | {
+      readonly code: 'formats/no-closures'
+      readonly field: 'text'
+      readonly events: number
+      /** The first of the events that were left out, each with the reason. */
+      readonly skipped: readonly SkippedEvent[]
+    }
   | { readonly code: 'formats/too-large'; readonly field: 'text'; readonly most: number }

@@ -191,7 +191,7 @@ function ofFormats(r: FormatRefusal): string {
     case 'formats/no-closures':
       return r.events === 0
         ? 'The calendar holds no events.'
-        : `None of the ${count(r.events, 'event')} is a whole day inside this school year.`
+        : `None of the ${count(r.events, 'event')} is a whole day inside this school year. ${saySkipped(r.skipped)}`
     case 'formats/too-large':
       return `The file is too large (at most ${Math.round(r.most / 1000)} kB).`
     default:

@@ -13,15 +13,6 @@ export const OUTLINE_FAULT_WORDS: Record<OutlineFault, string> = {
   'not-meetings': 'the length is not a whole or half number of meetings from ½ to 40',
   'minutes-not-meetings': 'lengths in minutes are not possible yet; give meetings',
 }
-export const SKIPPED_WORDS: Record<SkippedEvent['because'], string> = {
-  'not-all-day': 'has a clock time, so it closes no day',
-  'outside-year': 'lies outside the school year',
-  'no-date': 'has no readable date',
-  'repeats-too-often': 'repeats too often',
-  cancelled: 'is cancelled',
-  'unknown-zone': 'is in a time zone we do not know',
-}
-
 export const PLAN_ROW_WORDS: Record<PlanRowFault, string> = {
   'no-number': 'has no number, so we cannot tell which lesson is meant',
   'number-twice': 'has a number that stands further up already',
