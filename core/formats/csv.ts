@@ -10,19 +10,35 @@ export interface TextRow {
 }
 
 const MOST_ROWS = 5000
+const BREAK = /\r\n|\n|\r/
 
 /**
- * Reads CSV or pasted cells (comma, semicolon, tab or bar; RFC 4180 quotes), skipping blank lines. Refused
- * when empty, unreadable or over 5,000 rows.
+ * Reads CSV or pasted cells (comma, semicolon, tab or bar; RFC 4180 quotes), skipping blank lines. A first line
+ * `sep=;` names the separator, as spreadsheets write it. Refused when empty, unreadable, over 5,000 rows, or when
+ * letters were lost on the way because the file was saved in another encoding.
  */
 export function parseCells(text: string): Result<readonly TextRow[], FormatRefusal> {
   const source = text.replace(/^\uFEFF/, '')
   if (source.includes('\u0000')) return refuse({ code: 'formats/not-text', field: 'text' })
   if (source.trim() === '') return refuse({ code: 'formats/empty', field: 'text' })
-  const delimiter = sniffed(source)
+  const lost = source.indexOf('\uFFFD')
+  if (lost >= 0) {
+    const line = source.slice(0, lost).split(BREAK).length
+    return refuse({ code: 'formats/lost-letters', field: 'text', line })
+  }
+  const named = /^sep=(.)[ \t]*(?:\r\n|\n|\r|$)/i.exec(source)
+  const rest = named ? source.slice(named[0].length) : source
+  return rowsOf(rest, named?.[1] ?? sniffed(rest), named ? 2 : 1)
+}
+
+function rowsOf(
+  source: string,
+  delimiter: string,
+  firstLine: number,
+): Result<readonly TextRow[], FormatRefusal> {
   const rows: TextRow[] = []
-  let line = 1
   const broken: number[] = []
+  let line = firstLine
   let cursor = 0
   Papa.parse<string[]>(source, {
     delimiter,
@@ -30,7 +46,7 @@ export function parseCells(text: string): Result<readonly TextRow[], FormatRefus
       if (errors.some((e) => e.type === 'Quotes')) broken.push(line)
       const cells = data.map((c) => c.trim())
       if (cells.some((c) => c !== '')) rows.push({ line, cells })
-      line += source.slice(cursor, meta.cursor).split(/\r\n|\n|\r/).length - 1
+      line += source.slice(cursor, meta.cursor).split(BREAK).length - 1
       cursor = meta.cursor
     },
   })
@@ -42,10 +58,11 @@ export function parseCells(text: string): Result<readonly TextRow[], FormatRefus
 }
 
 /**
- * The separator that occurs most in the first line outside quotes; a tab wins ties, as pasted cells have it.
+ * The separator that occurs most in the first line that is not blank, outside quotes; a tab wins ties, as pasted
+ * cells have it.
  */
 function sniffed(source: string): string {
-  const first = (source.split(/\r\n|\n|\r/, 1)[0] ?? '').replace(/"[^"]*"/g, '')
+  const first = (source.split(BREAK).find((l) => l.trim() !== '') ?? '').replace(/"[^"]*"/g, '')
   let best = ','
   let most = 0
   for (const candidate of ['\t', ';', '|', ',']) {
@@ -58,18 +75,26 @@ function sniffed(source: string): string {
   return best
 }
 
-/** Column positions by heading, when the first row is a heading row; null when it is data. */
-export function headings(
+/**
+ * Column positions by heading, when the first row is a heading row; null when it is data. A heading row names at
+ * least one of the columns without which the others say nothing, and has no numbers.
+ */
+export function headings<Name extends string>(
   row: TextRow,
-  names: Readonly<Record<string, readonly string[]>>,
-): Readonly<Record<string, number>> | null {
-  const found: Record<string, number> = {}
+  names: Readonly<Record<Name, readonly string[]>>,
+  needed: readonly Name[],
+): Readonly<Partial<Record<Name, number>>> | null {
+  const found: Partial<Record<Name, number>> = {}
+  if (row.cells.some((cell) => /^\d+(?:[.,]\d+)?$/.test(cell))) return null
   row.cells.forEach((cell, at) => {
     const word = cell.toLowerCase()
-    for (const [name, words] of Object.entries(names)) if (words.includes(word)) found[name] ??= at
+    for (const name of Object.keys(names) as Name[]) if (names[name].includes(word)) found[name] ??= at
   })
-  return Object.keys(found).length > 0 ? found : null
+  return needed.some((name) => found[name] !== undefined) ? found : null
 }
+
+/** A cell that a spreadsheet would run, whatever spaces, tabs and line breaks stand before its sign. */
+const RUNS = /^[\t\r\n]|^[\s\u200B]*[=+\-@]/
 
 /**
  * Rows as CSV (RFC 4180, CRLF), with a mark at the start for programs that guess the encoding; cells that a
@@ -78,6 +103,6 @@ export function headings(
 export function printCells(rows: readonly (readonly string[])[]): string {
   return `\uFEFF${Papa.unparse(
     rows.map((r) => [...r]),
-    { escapeFormulae: true, newline: '\r\n' },
+    { escapeFormulae: RUNS, newline: '\r\n' },
   )}\r\n`
 }

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import { isoDay } from '../base'
 import { parseCells } from './csv'
 import { parseOutline } from './outline'
 import { parseRoster } from './roster'
@@ -23,6 +22,26 @@ describe('parseCells', () => {
 
   it('drops a byte order mark and blank lines', () => {
     expect(parseCells('\uFEFFa,b\n\n , \nc,d').value?.map((r) => r.line)).toEqual([1, 4])
+  })
+
+  it('finds the separator behind blank first lines, and takes the one that is named', () => {
+    expect(parseCells('\n  \na;b\nc;d').value).toEqual([
+      { line: 3, cells: ['a', 'b'] },
+      { line: 4, cells: ['c', 'd'] },
+    ])
+    expect(parseCells('sep=;\r\na,b;c\r\nd;e').value).toEqual([
+      { line: 2, cells: ['a,b', 'c'] },
+      { line: 3, cells: ['d', 'e'] },
+    ])
+    expect(parseCells('\uFEFFsep=|\na|b').value).toEqual([{ line: 2, cells: ['a', 'b'] }])
+  })
+
+  it('refuses names that lost letters, and says in which line', () => {
+    expect(parseRoster('Name\nAna Reyes\nZo\uFFFD N\uFFFDez').error).toEqual({
+      code: 'formats/lost-letters',
+      field: 'text',
+      line: 3,
+    })
   })
 
   it('refuses nothing, binary files, open quotes and 5,001 rows', () => {
@@ -80,6 +99,28 @@ describe('parseOutline', () => {
       ['Waves', 'Speed', 1],
       ['Sound', 'Pitch', 2],
     ])
+  })
+
+  it('reads an outline without headings, whatever its words', () => {
+    const rows = (text: string) => parseOutline(text).value?.lessons.map((l) => [l.unit, l.title, l.meetings])
+    expect(rows('Measurement,Length,2\nMeasurement,Area,1')).toEqual([
+      ['Measurement', 'Length', 2],
+      ['Measurement', 'Area', 1],
+    ])
+    expect(rows('\n\nWaves,Pulses,1\n,Speed,2')).toEqual([
+      ['Waves', 'Pulses', 1],
+      ['Waves', 'Speed', 2],
+    ])
+    // lessons alone are one unit
+    expect(rows('Pulses\nSpeed')).toEqual([
+      ['1', 'Pulses', 1],
+      ['1', 'Speed', 1],
+    ])
+    expect(rows('Pulses,2\nSpeed,')).toEqual([
+      ['1', 'Pulses', 2],
+      ['1', 'Speed', 1],
+    ])
+    expect(rows('Lesson,Meetings\nPulses,2')).toEqual([['1', 'Pulses', 2]])
   })
 
   it('lists rows without unit, without lesson, and with lengths that are none', () => {

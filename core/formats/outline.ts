@@ -1,6 +1,7 @@
 import { ok } from '../base'
 import type { Result } from '../base'
 import { headings, parseCells } from './csv'
+import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
 
 export interface OutlineLesson {
@@ -27,22 +28,42 @@ const NAMES = {
   meetings: ['meetings', 'length', 'days', 'periods', 'count'],
 }
 
+type Columns = Readonly<Partial<Record<keyof typeof NAMES, number>>>
+
 /**
- * Reads an outline: unit, lesson, meetings a row, with or without headings. An empty unit repeats the one
- * above; empty meetings means 1.
+ * Where the columns of an outline without headings stand: unit, lesson, meetings; or lessons alone, or lesson and
+ * meetings, when no row has anything else.
+ */
+function columnsOf(rows: readonly TextRow[]): Columns {
+  const isOne = rows.every(({ cells }) => cells.slice(1).every((c) => c === ''))
+  if (isOne) return { lesson: 0 }
+  const isTwo = rows.every(({ cells }) => cells.slice(2).every((c) => c === '') && isCount(cells[1] ?? ''))
+  return isTwo ? { lesson: 0, meetings: 1 } : { unit: 0, lesson: 1, meetings: 2 }
+}
+
+function isCount(cell: string): boolean {
+  return cell === '' || /^\d+(?:[.,]5)?$/.test(cell)
+}
+
+/** The unit of an outline that names none. */
+const ONLY_UNIT = '1'
+
+/**
+ * Reads an outline: unit, lesson, meetings a row, with or without headings; or lessons alone, which then are one
+ * unit. An empty unit repeats the one above; empty meetings means 1.
  * Lengths are whole or half meetings from 0.5 to 40; anything else is listed as a bad row with its line.
  */
 export function parseOutline(text: string): Result<OutlineReading, FormatRefusal> {
   const rows = parseCells(text)
   if (!rows.ok) return rows
-  const head = rows.value[0] ? headings(rows.value[0], NAMES) : null
-  const at = head ?? { unit: 0, lesson: 1, meetings: 2 }
+  const head = rows.value[0] ? headings(rows.value[0], NAMES, ['lesson']) : null
+  const data = head ? rows.value.slice(1) : rows.value
+  const at: Columns = head ?? columnsOf(data)
   const lessons: OutlineLesson[] = []
   const bad: BadOutlineRow[] = []
-  let unit = ''
-  for (const { line, cells } of head ? rows.value.slice(1) : rows.value) {
-    const cell = (key: string) =>
-      at[key as keyof typeof at] === undefined ? '' : (cells[at[key as keyof typeof at] as number] ?? '')
+  let unit = at.unit === undefined ? ONLY_UNIT : ''
+  for (const { line, cells } of data) {
+    const cell = (key: keyof Columns) => cells[at[key] ?? -1] ?? ''
     unit = cell('unit') || unit
     const title = cell('lesson')
     const length = cell('meetings').replace(',', '.')

@@ -66,7 +66,7 @@ const NAMES: Readonly<Record<Column, readonly string[]>> = {
 export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {
   const cells = parseCells(text)
   if (!cells.ok) return cells
-  const head = cells.value[0] ? headings(cells.value[0], NAMES) : null
+  const head = cells.value[0] ? headings(cells.value[0], NAMES, ['number', 'title']) : null
   const at: Readonly<Record<string, number>> = head ?? Object.fromEntries(COLUMNS.map((c, i) => [c, i]))
   const rows: PlanRow[] = []
   const bad: BadPlanRow[] = []

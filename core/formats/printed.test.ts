@@ -1,12 +1,24 @@
 import ICAL from 'ical.js'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { aLesson, aPlan, aYear, at, ids, onDays } from '../../tests/support/made'
 import { isoDay } from '../base'
 import { meetings, zoneOf } from '../calendar'
 import type { MeetingChange } from '../calendar'
 import { AS_PLANNED, layOut, mergeTable, planCommand } from '../pacing'
+import { printCells } from './csv'
 import { classEvents, printCalendar } from './iCalendarOut'
 import { parsePlanTable, printLayout, printPlanTable } from './planTable'
+
+describe('cells on the way out', () => {
+  it('run nothing in a spreadsheet, whatever stands before the sign', () => {
+    const bad = ['=1+1', '\n=1+1', '\t=1+1', ' =1+1', '\r\n +1', '\u00A0@x', '-2', '\tx']
+    const fine = ['a=1', '1-2', 'x\n=1', '']
+    const printed = printCells([[...bad, ...fine]])
+    const read = Papa.parse<string[]>(printed.slice(1).trimEnd()).data[0] ?? []
+    expect(read).toEqual([...bad.map((cell) => `'${cell}`), ...fine])
+  })
+})
 
 describe('plan tables', () => {
   const row = (text: string) => parsePlanTable(text).value

@@ -4,6 +4,7 @@ import type { SkippedEvent } from './closures'
 export type FormatRefusal =
   | { readonly code: 'formats/empty'; readonly field: 'text' }
   | { readonly code: 'formats/not-text'; readonly field: 'text' }
+  | { readonly code: 'formats/lost-letters'; readonly field: 'text'; readonly line: number }
   | { readonly code: 'formats/broken-quotes'; readonly field: 'text'; readonly line: number }
   | {
       readonly code: 'formats/too-many-rows'

@@ -43,7 +43,7 @@ const NAMES = {
 export function parseRoster(text: string): Result<RosterReading, FormatRefusal> {
   const rows = parseCells(text)
   if (!rows.ok) return rows
-  const head = rows.value[0] ? headings(rows.value[0], NAMES) : null
+  const head = rows.value[0] ? headings(rows.value[0], NAMES, ['name', 'given', 'family']) : null
   const at = head ?? { name: 0, signIn: 1, groups: 2 }
   const entries: RosterEntry[] = []
   const bad: BadRow[] = []

@@ -81,6 +81,7 @@ export const STATUS_OF = {
   'formats/empty': 422,
   'formats/not-text': 422,
   'formats/broken-quotes': 422,
+  'formats/lost-letters': 422,
   'formats/too-many-rows': 422,
   'formats/not-a-calendar': 422,
   'formats/no-closures': 422,

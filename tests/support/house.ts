@@ -33,6 +33,7 @@ export const MAY: Record<
       /^@iconify\/vue$/,
       /^virtual:icons-in-use$/,
       /^chrono-node\/en$/,
+      /^chardet$/,
     ],
   },
 }

@@ -1,7 +1,7 @@
 import type { ClassId, Instant, IsoDay } from '#core/base'
 import { schoolDays, meetings, zoneOf } from '#core/calendar'
 import type { ClassCalendar, SchoolYear, Zone } from '#core/calendar'
-import { extentsOf, layOut } from '#core/pacing'
+import { extentsOf, heldIn, layOut, withHeld } from '#core/pacing'
 import type { Layout, Plan } from '#core/pacing'
 import type { Ground } from '#core/availability'
 import { plansById, yearsById } from '#db/repositories'
@@ -45,7 +45,8 @@ export async function groundsOf(
     zones.set(year.zone, zone)
     if (!days.has(year)) days.set(year, instructionalDays(year, zone))
     const plan = record.planId === null ? null : (plans.get(record.planId)?.plan ?? null)
-    const calendar = meetings(year, record.id, record.pattern, record.pacing.changes, zone)
+    const planned = meetings(year, record.id, record.pattern, record.pacing.changes, zone)
+    const calendar = withHeld(planned, heldIn(record.pacing), zone)
     const layout = plan ? layOut(plan, calendar.meetings, { pacing: record.pacing, terms: year.terms }) : null
     const ground: Ground = {
       zone,

@@ -6,7 +6,7 @@ import { movedWindows } from '#core/availability'
 import type { Ground } from '#core/availability'
 import { meetings, zoneOf } from '#core/calendar'
 import type { CalendarRefusal, ClassCalendar } from '#core/calendar'
-import { act, extentsOf, ripple, singlesOf } from '#core/pacing'
+import { act, extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
 import type { ClassSide, Layout, PacingCommand, PacingRefusal, PacingState, RippleWay } from '#core/pacing'
 import { assignmentIdsTouching, assignmentsById, begunBy, learnersOf } from '#db/repositories'
 import { windowOfClass } from '#core/work'
@@ -92,7 +92,8 @@ function classAt(state: PacingState, classId: ClassId): OneClass {
   const plan = of?.planId ? state.plans.get(of.planId) : undefined
   if (!of || !plan) throw new Error('ripple through a class without a plan')
   const zone = zoneOf(state.year.zone)
-  const calendar = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
+  const planned = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
+  const calendar = withHeld(planned, heldIn(of.pacing), zone)
   return {
     calendar,
     side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },

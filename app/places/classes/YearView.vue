@@ -2,7 +2,6 @@
 import { navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { IsoDay } from '#core/base'
-import { WHOLE_FROM } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
 import { MakeYear } from '#shared/contracts/teaching'
 import { RippleHere, useAwayFromDesk, useDesk } from '~/places/pace'
@@ -15,6 +14,7 @@ import { sayRefusal } from '~/shared/words/refusals'
 import ClosureImport from './components/setup/ClosureImport.vue'
 import HolidayPicker from './components/year/HolidayPicker.vue'
 import NoteRows from './components/year/NoteRows.vue'
+import ShortMeetings from './components/year/ShortMeetings.vue'
 import TermRows from './components/year/TermRows.vue'
 import YearFields from './components/year/YearFields.vue'
 import YearPicture from './components/year/YearPicture.vue'
@@ -120,19 +120,7 @@ async function saved(): Promise<void> {
           @take="take"
         />
         <ClosureImport :zone="fields.zone" :first-on="fields.firstOn" :last-on="fields.lastOn" @take="take" />
-        <label class="flex gap-2 items-center flex-wrap text-sm"
-          >A shortened meeting counts as a whole one from
-          <UInput
-            type="number"
-            class="!w-18"
-            name="wholeFrom"
-            min="50"
-            max="100"
-            :model-value="Math.round((fields.wholeFromRatio ?? WHOLE_FROM) * 100)"
-            @update:model-value="form.put({ wholeFromRatio: Number($event) / 100 })"
-          />
-          % of its usual minutes, below that as half a meeting.</label
-        >
+        <ShortMeetings :form="form" />
       </div>
       <div class="picture">
         <YearPicture v-if="year" :year="year" :today="today" :may-change="mayChange" @close="close" />

@@ -7,6 +7,7 @@ import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useTell } from '~/shared/frame/tell'
 import StretchTable from './components/StretchTable.vue'
 import CutTable from './components/fit/CutTable.vue'
+import FitVerdict from './components/fit/FitVerdict.vue'
 import { useFitting } from './composables/fitting'
 import { useDesk } from './stores/desk'
 import { count, meetingsOf } from '~/shared/words/numbers'
@@ -27,8 +28,8 @@ const column = computed(
     mine.value[0] ??
     null,
 )
-const { keep, leaveOut, reaches, shortBy, got, stillOut, others, winsBack, lesson, name, set, protect } =
-  useFitting(column)
+const fitting = useFitting(column)
+const { keep, leaveOut, reaches, shortBy, got, stillOut, others, lesson, name, set, protect } = fitting
 const busy = ref(false)
 async function apply(): Promise<void> {
   const c = column.value
@@ -70,25 +71,17 @@ function choose(id: ClassId | null): void {
         <h2 id="st-h">{{ column.of.name }}</h2>
         <StretchTable class="mt-1" :reaches="reaches" :column="column" />
       </section>
-      <p v-if="shortBy === 0 && got.cuts.length === 0" class="note-line fine" role="status">
+      <p v-if="got.fits && got.cuts.length === 0" class="note-line fine" role="status">
         Everything fits. Nothing has to be shortened or left out.
       </p>
       <section v-else aria-labelledby="cut-h" data-hook="fit">
         <h2 id="cut-h">{{ meetingsOf(shortBy) }} {{ shortBy <= 2 ? 'meeting' : 'meetings' }} too long</h2>
-        <p class="note-line my-2" :class="got.fits ? 'fine' : 'needs'" role="status">
-          <template v-if="got.fits"
-            >The cheapest way that fits exactly: {{ count(got.cuts.length, 'lesson') }} cut,
-            {{ meetingsOf(winsBack) }} meetings won back, cost {{ got.price }}.</template
-          ><template v-else
-            >It cannot fit, even with everything at its least{{ keep.size ? ' beside what you keep' : '' }}.
-            {{ count(stillOut.length, 'lesson') }} would still have no place.</template
-          >
-        </p>
+        <FitVerdict :fitting="fitting" />
         <CutTable v-if="got.cuts.length" :cuts="got.cuts" :lesson="lesson" @keep="protect" />
         <ul v-if="stillOut.length" class="text-sm mt-2">
           <li v-for="p in stillOut" :key="p.lessonId">
             {{ name(p.lessonId) }}:
-            {{ p.placed ? '' : sayNotPlaced(p.because, (id) => lesson(id as LessonId)?.number ?? '') }}
+            {{ sayNotPlaced(p.because, (id) => lesson(id as LessonId)?.number ?? '') }}
           </li>
         </ul>
         <div v-if="keep.size || leaveOut.size" class="flex flex-wrap gap-1.5 mt-3 items-center">

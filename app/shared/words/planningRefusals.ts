@@ -85,7 +85,9 @@ export function ofPacing(r: PacingRefusal): string {
     case 'pacing/not-yet-held':
       return `${r.lesson} has not been held that far yet. Record it once its meetings are over.`
     case 'pacing/already-recorded':
-      return `${r.lesson} is recorded, and later lessons too. Undo those first to record it anew.`
+      return `${r.lesson} is recorded already. Take its record back first: in its details, or with undo.`
+    case 'pacing/not-recorded':
+      return `Nothing is recorded of ${r.lesson || 'this lesson'}, so there is nothing to take back.`
     case 'pacing/not-laid-out':
       return `${r.lesson} has no meeting in this class, so there is nothing to record.`
     case 'pacing/length-out-of-range':

@@ -9,6 +9,7 @@ import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
 import type { WorkRefusal } from '#core/work'
 import type { Refusal, WireRefusal } from '#shared/contracts/refusal'
+import { saySkipped } from './skippedEvents'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
 import { sayMoment } from './times'
@@ -182,6 +183,8 @@ function ofFormats(r: FormatRefusal): string {
       return 'There is nothing to read. Paste rows or choose a file.'
     case 'formats/not-text':
       return 'This file is not text. Save it as CSV and choose that.'
+    case 'formats/lost-letters':
+      return `Line ${r.line}: letters were lost (they show as �). Save the file as UTF-8 and choose it again.`
     case 'formats/broken-quotes':
       return `Line ${r.line}: a quotation mark is not closed.`
     case 'formats/too-many-rows':

@@ -253,6 +253,7 @@ describe('refusals', () => {
     startMinute: 540,
     count: 9,
     events: 2,
+    skipped: [{ name: 'Concert', because: 'not-all-day' }],
     value: 'v',
     item: 2,
     lesson: 'L',

@@ -75,6 +75,7 @@ describe('scoreItem', () => {
 
   it('shares points over right answers that are named once, whatever the key says', () => {
     const doubled = multiple('1', { right: ['a', 'c', 'a'] })
+    if (doubled.kind !== 'multiple') throw new Error('another kind')
     expect(scoreItem(doubled, choices('a', 'c'))).toBe(2)
     expect(KINDS.multiple.check(doubled)).toEqual({ code: 'library/right-answer-twice', field: 'right' })
   })

@@ -7,6 +7,9 @@ export interface Decimal {
   readonly exponent: number
 }
 
+// as calls: the bundler's target knows no big literals
+const [NONE, TEN] = [BigInt(0), BigInt(10)]
+
 const PLAIN = /^([+-]?)(\d*)(?:\.(\d*))?(?:e([+-]?\d{1,3}))?$/i
 
 /** Reads '-12.5e3' and the like, with a point; null for anything else. */
@@ -24,15 +27,15 @@ function parseDecimal(text: string): Decimal | null {
  * @example 0.1 is 1 × 10^-1, not the binary fraction next to it.
  */
 export function decimalOf(value: number): Decimal {
-  return parseDecimal(String(value)) ?? { digits: 0n, exponent: 0 }
+  return parseDecimal(String(value)) ?? { digits: NONE, exponent: 0 }
 }
 
 /** Whether two decimals are no further apart than a third one, exactly. */
 export function isWithin(a: Decimal, b: Decimal, tolerance: Decimal): boolean {
   const exponent = Math.min(a.exponent, b.exponent, tolerance.exponent)
-  const at = (d: Decimal) => d.digits * 10n ** BigInt(d.exponent - exponent)
+  const at = (d: Decimal) => d.digits * TEN ** BigInt(d.exponent - exponent)
   const apart = at(a) - at(b)
-  return (apart < 0n ? -apart : apart) <= at(tolerance)
+  return (apart < NONE ? -apart : apart) <= at(tolerance)
 }
 
 const SPACES = /[\s\u00A0\u202F]+/g

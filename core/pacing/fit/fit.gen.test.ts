@@ -6,7 +6,7 @@ import { meetings } from '../../calendar'
 import { courseOf, layOut } from '../layout'
 import { AS_PLANNED, WEIGHTS, leastAmount, typicalAmount } from '../plan'
 import type { ClassPacing, FixedDate, PlanLesson } from '../plan'
-import { fit, withCuts } from './fit'
+import { fit } from './fit'
 import { PRICES } from './price'
 
 const SEED = 20_261_125

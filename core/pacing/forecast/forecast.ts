@@ -7,7 +7,7 @@ import type { Pace } from './pace'
 import { lastMeeting, limitsIn, play } from './play'
 import type { Listener, RunTrack } from './play'
 import { summed } from './summary'
-import type { Forecast, Sample, Step } from './summary'
+import type { Forecast, Played, Sample, Step } from './summary'
 
 /** A simulation that is carried on in batches, so that a worker can report progress and be stopped. */
 export interface Forecaster {
@@ -36,26 +36,11 @@ export function forecaster(
   const random = seededRandom(seed)
   const open = meetingOf(course.from)
   const steps = stepsOf(course)
-  const samples = items.map((_, i): Sample | null =>
-    steps[i]?.binds === null ? null : { meetings: [], held: 0 },
-  )
-  const wanted = new Map(ends.map((id) => [id, [] as number[]]))
-  const lists = items.map((item) => wanted.get(item.lesson.id) ?? null)
+  const gathered = gatherer(course, steps, track, ends)
   const finish: number[] = []
   const amounts = new Float64Array(items.length)
   const limits = Float64Array.from(course.limits, (l) => l.at)
   const hasLastDays = items.some((i) => i.hasLastDay)
-  const listener: Listener = {
-    item: (i, reached, ended, laid) => {
-      lists[i]?.push(lastMeeting(track, laid, open))
-      const sample = samples[i]
-      if (!sample) return
-      const isTimely = isInTime(items[i] as Item, reached, ended)
-      const done = (items[i] as Item).hasLastDay ? ended : reached
-      sample.meetings.push(lastMeeting(track, done, open))
-      if (isTimely) sample.held++
-    },
-  }
   const amountOf = (i: number, reached: Position) =>
     steps[i]?.isBuffer
       ? leftOfBuffer(course.track, items[i] as Item, steps[i], reached)
@@ -66,7 +51,8 @@ export function forecaster(
     for (let i = 0; i < items.length; i++)
       amounts[i] = drawAmount(items[i] as Item, steps[i] as Step, pace, random)
     if (hasLastDays) limitsIn(course, track, amounts, limits)
-    finish.push(lastMeeting(track, play(course, track, amountOf, limitOf, listener), open))
+    const end = play(course, track, amountOf, limitOf, gathered.listener)
+    finish.push(lastMeeting(track, end, open))
   }
   return {
     run: (count) => {
@@ -75,9 +61,33 @@ export function forecaster(
     result: () => ({
       runs: finish.length,
       pace,
-      ...summed({ track: course.track, items, steps, samples, finish, wanted }),
+      ...summed({ track: course.track, items, steps, finish, ...gathered }),
     }),
   }
+}
+
+/** Keeps of each run where the lessons asked for end, and whether those with a date hold it. */
+function gatherer(
+  { items, from }: Course,
+  steps: readonly Step[],
+  track: RunTrack,
+  ends: readonly LessonId[],
+): Pick<Played, 'samples' | 'wanted'> & { readonly listener: Listener } {
+  const open = meetingOf(from)
+  const samples = steps.map((s): Sample | null => (s.binds === null ? null : { meetings: [], held: 0 }))
+  const wanted = new Map(ends.map((id) => [id, [] as number[]]))
+  const lists = items.map((item) => wanted.get(item.lesson.id) ?? null)
+  const listener: Listener = {
+    item: (i, reached, ended, laid) => {
+      lists[i]?.push(lastMeeting(track, laid, open))
+      const sample = samples[i]
+      if (!sample) return
+      const item = items[i] as Item
+      sample.meetings.push(lastMeeting(track, item.hasLastDay ? ended : reached, open))
+      if (isInTime(item, reached, ended)) sample.held++
+    },
+  }
+  return { samples, wanted, listener }
 }
 
 /** Whether a lesson with a date is in time: before it starts on its day, or ends by its last one. */

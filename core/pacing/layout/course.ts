@@ -4,30 +4,9 @@ import { fixedOf, sequenceOf, typicalAmount } from '../plan'
 import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from '../plan'
 import { firstNotBefore, firstOnOrAfter, meetingHeld, meetingOf, positionAt, trackOf } from '../track'
 import type { Ground, Need, Position, Track } from '../track'
+import type { Item } from './item'
 import { limitsOf } from './limits'
 import type { Limit } from './limits'
-
-/** One lesson still to be laid, how much of it, and the places that bind it. */
-export interface Item extends Need {
-  readonly lesson: PlanLesson
-  readonly fixed: FixedDate | null
-  /** It starts no earlier than this. */
-  readonly earliest: Position
-  /** A fixed start: it jumps there. -1: none, or one that the record has passed, so that it comes late. */
-  readonly startsAt: Position
-  /**
-   * The latest place from which it still starts on its fixed day: the same, or later in that meeting when
-   * another lesson fixed on the day stands before it. -1: none.
-   */
-  readonly startsBy: Position
-  /** It ends by then; the end of the year, of its part, or of its last allowed day. */
-  readonly endsBy: Position
-  readonly endsBecause: 'year' | 'part' | 'fixed'
-  /** It has a last day; what stands before it leaves it room. */
-  readonly hasLastDay: boolean
-  /** It may not start right after a break. */
-  readonly waits: boolean
-}
 
 /** What is to be laid for one class: the items in order, from where its record ends, and a limit for each. */
 export interface Course {

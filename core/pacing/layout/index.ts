@@ -1,6 +1,7 @@
 /** A plan laid onto one class’s meetings; its stretches between fixed dates; its weeks. */
 export { courseOf } from './course'
-export type { Course, Item } from './course'
+export type { Course } from './course'
+export type { Item } from './item'
 export { endOf, latestStart, limitsOf } from './limits'
 export type { Limit } from './limits'
 export { datesOf, extentsOf, layCourse, layOut } from './layOut'

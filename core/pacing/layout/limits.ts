@@ -1,7 +1,7 @@
 import type { LessonId } from '../../base'
 import { latestFrom, place, startAt } from '../track'
 import type { Need, Position, Track } from '../track'
-import type { Item } from './course'
+import type { Item } from './item'
 
 /**
  * The place by which an item must have ended so that later fixed lessons keep theirs, and the lesson that

@@ -2,7 +2,8 @@ import type { LessonId } from '../../base'
 import { leastAmount } from '../plan'
 import { halvesBetween, inHalves } from '../track'
 import type { Position } from '../track'
-import type { Course, Item } from './course'
+import type { Course } from './course'
+import type { Item } from './item'
 import { endOf } from './limits'
 
 /** A run of lessons up to something that does not give way; counts in half meetings. */

@@ -16,7 +16,10 @@ const file = ref<File | null>(null)
 watch(file, async (chosen) => {
   if (!chosen) return
   if (chosen.size > props.mostBytes) emit('tooLarge')
-  else text.value = await chosen.text()
+  else {
+    const { textOf } = await import('../fileText')
+    text.value = textOf(new Uint8Array(await chosen.arrayBuffer()))
+  }
   file.value = null
 })
 </script>

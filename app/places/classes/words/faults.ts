@@ -1,4 +1,4 @@
-import type { PlanRowFault, OutlineFault, RosterFault, SkippedEvent } from '#core/formats'
+import type { PlanRowFault, OutlineFault, RosterFault } from '#core/formats'
 
 export const ROSTER_FAULT_WORDS: Record<RosterFault, string> = {
   'no-name': 'has no name',

@@ -35,7 +35,9 @@ const written = props.recording
     @shift="written.shift($event)"
     @lengthen="acts.lengthen($event)"
     @as-planned="acts.lengthen(null)"
+    @take-back="written.takeBack()"
     @lose="acts.lose(column.of.id, $event)"
+    @give-back="acts.giveBack(column.of.id, $event)"
     @go-to="emit('choose', { ...selection, classId: $event })"
   />
   <MeetingInspector

@@ -21,7 +21,10 @@ const lesson = computed(() => props.column.lessons.get(props.lessonId))
 const own = computed(() => props.column.of.pacing.fixed[props.lessonId] ?? null)
 const fixed = computed(() => (lesson.value ? fixedOf(lesson.value, props.column.of.pacing) : null))
 const findings = computed(
-  () => props.column.layout?.findings.filter((f) => f.lessonId === props.lessonId) ?? [],
+  () =>
+    props.column.layout?.findings.filter(
+      (f) => f.lessonId === props.lessonId && f.code !== 'recorded-without-meeting',
+    ) ?? [],
 )
 const kind = ref<'on' | 'not-before' | 'not-after'>('on')
 const on = ref<IsoDay | ''>('')

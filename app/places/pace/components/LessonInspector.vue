@@ -8,10 +8,11 @@ import { useDesk } from '../stores/desk'
 import { useShelf } from '~/places/shelf'
 import { sayMeetings } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
-import { sayDay, sayMinute, sayMoment } from '~/shared/words/times'
-import { sayAmount, sayNotPlaced } from '../words/ways'
+import { sayDay, sayMoment } from '~/shared/words/times'
+import { sayAmount } from '../words/ways'
 import { holdPiece } from '../desk/holdPiece'
 import LessonFixed from './LessonFixed.vue'
+import LessonMeetings from './LessonMeetings.vue'
 import LessonRecord from './LessonRecord.vue'
 
 const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
@@ -19,6 +20,8 @@ const emit = defineEmits<{
   lengthen: [halves: 1 | -1]
   asPlanned: []
   lose: [at: { on: IsoDay; startMinute: number }]
+  giveBack: [at: { on: IsoDay; startMinute: number }]
+  takeBack: []
   goTo: [classId: ClassId]
   record: [happened: Happened]
   fix: [to: FixedDate | 'free' | null]
@@ -35,16 +38,6 @@ const amount = computed(() => (lesson.value ? amountOf(lesson.value, props.colum
 const planned = computed(() => (lesson.value ? typicalAmount(lesson.value) : 0))
 const inMinutes = computed(() => lesson.value?.length.unit === 'minutes')
 const left = computed(() => props.column.of.pacing.left[props.lessonId] ?? null)
-const notPlaced = computed(() => {
-  const found = props.column.layout?.placements.find((p) => p.lessonId === props.lessonId)
-  return found && !found.placed
-    ? sayNotPlaced(found.because, (id) => props.column.lessons.get(id as LessonId)?.number || 'a lesson')
-    : null
-})
-const slots = computed(() => {
-  const found = props.column.layout?.placements.find((p) => p.lessonId === props.lessonId)
-  return found?.placed ? found.slots.flatMap((s) => props.column.calendar.meetings[s.meeting] ?? []) : []
-})
 const everywhere = computed(() =>
   desk.columns
     .filter((c) => c.lessons.has(props.lessonId))
@@ -145,35 +138,20 @@ const work = computed(() =>
       </div>
     </section>
 
-    <LessonRecord :column="column" :lesson-id="lessonId" :now="now" @record="emit('record', $event)" />
+    <LessonRecord
+      :column="column"
+      :lesson-id="lessonId"
+      :now="now"
+      @record="emit('record', $event)"
+      @take-back="emit('takeBack')"
+    />
 
-    <section aria-label="Meetings of this lesson">
-      <h3>Its meetings</h3>
-      <p v-if="notPlaced" class="note-line" :class="left ? 'care' : 'needs'">
-        It {{ left ? 'is ' : '' }}{{ notPlaced }}.
-      </p>
-      <ul>
-        <li v-for="m in slots" :key="m.index" class="flex items-center gap-2 border-b border-muted py-1">
-          <span class="flex-1 text-sm"
-            >{{ sayDay(m.on) }}, {{ sayMinute(m.startMinute) }}
-            <span class="said"
-              >{{ m.minutes }} min<template v-if="m.because.length">
-                · {{ m.because.join(', ') }}</template
-              ></span
-            ></span
-          >
-          <UButton
-            v-if="column.of.mayChange"
-            color="neutral"
-            variant="ghost"
-            size="xs"
-            data-hook="lose"
-            @click="emit('lose', { on: m.on, startMinute: m.startMinute })"
-            >Lose it</UButton
-          >
-        </li>
-      </ul>
-    </section>
+    <LessonMeetings
+      :column="column"
+      :lesson-id="lessonId"
+      @lose="emit('lose', $event)"
+      @give-back="emit('giveBack', $event)"
+    />
 
     <LessonFixed :column="column" :lesson-id="lessonId" :now="now" @fix="emit('fix', $event)" />
 

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Instant, LessonId } from '#core/base'
+import { takenBackWith } from '#core/pacing'
 import type { Happened } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
-import { meetingsOf, sayMeetings } from '~/shared/words/numbers'
+import { count, meetingsOf, sayMeetings } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
+import { sayFinding } from '../words/ways'
 
 const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
-const emit = defineEmits<{ record: [happened: Happened] }>()
+const emit = defineEmits<{ record: [happened: Happened]; takeBack: [] }>()
 const record = computed(() => props.column.of.pacing.records[props.lessonId] ?? null)
 const placement = computed(() => props.column.layout?.placements.find((p) => p.lessonId === props.lessonId))
 const first = computed(() =>
@@ -32,6 +34,17 @@ const said = computed(() => {
     ? `Covered${last ? `, finished ${sayDay(last.on)}` : ''}, took ${took}.`
     : `Under way: ${took} held, ${meetingsOf(record.value.moreHalves)} more to come.`
 })
+const findings = computed(
+  () =>
+    props.column.layout?.findings.filter(
+      (f) => f.lessonId === props.lessonId && f.code === 'recorded-without-meeting',
+    ) ?? [],
+)
+/** The lessons recorded behind this one, whose records go with its own. */
+const behind = computed(() => {
+  const { of, sequence } = props.column
+  return takenBackWith({ pacing: of.pacing, sequence }, props.lessonId).slice(1)
+})
 const LENGTHS = Array.from({ length: 16 }, (_, i) => ({ label: sayMeetings(i + 1), value: i + 1 }))
 </script>
 
@@ -40,17 +53,13 @@ const LENGTHS = Array.from({ length: 16 }, (_, i) => ({ label: sayMeetings(i + 1
     <h3>What happened</h3>
     <p v-if="said" class="text-sm">{{ said }}</p>
     <p v-else-if="!hasBegun" class="said">Nothing yet: its first meeting is still to come.</p>
-    <div v-if="column.of.mayChange && hasBegun" class="grid gap-2 mt-1">
+    <p v-for="f in findings" :key="`${f.code} ${f.on}`" class="note-line care mt-1">{{ sayFinding(f) }}</p>
+    <div v-if="column.of.mayChange && hasBegun && record?.outcome !== 'covered'" class="grid gap-2 mt-1">
       <div class="flex flex-wrap gap-1.5">
-        <UButton
-          v-if="record?.outcome !== 'covered'"
-          size="xs"
-          data-hook="mark-covered"
-          @click="emit('record', { as: 'covered' })"
+        <UButton size="xs" data-hook="mark-covered" @click="emit('record', { as: 'covered' })"
           >Covered</UButton
         >
         <UButton
-          v-if="record?.outcome !== 'covered'"
           size="xs"
           color="neutral"
           variant="outline"
@@ -73,6 +82,14 @@ const LENGTHS = Array.from({ length: 16 }, (_, i) => ({ label: sayMeetings(i + 1
           >Record</UButton
         >
       </form>
+    </div>
+    <div v-if="column.of.mayChange && record" class="flex flex-wrap items-center gap-2 mt-1.5">
+      <UButton size="xs" color="neutral" variant="outline" data-hook="take-back" @click="emit('takeBack')"
+        >Take the record back</UButton
+      >
+      <span v-if="behind.length" class="said"
+        >and of {{ count(behind.length, 'lesson') }} recorded after it</span
+      >
     </div>
   </section>
 </template>

@@ -45,6 +45,8 @@ export function useFitting(column: Readonly<Ref<DeskColumn | null>>) {
         })
       : null,
   )
+  /** Stretches that cannot fit whatever is cut, from their first lesson to the date that ends them. */
+  const tooShort = computed(() => got.value?.short ?? [])
   const stillOut = computed(() => (after.value ? withoutPlace(after.value) : []))
   const lesson = (id: LessonId): PlanLesson | undefined => column.value?.lessons.get(id)
   const name = (id: LessonId) => `${lesson(id)?.number ?? ''} ${lesson(id)?.title ?? ''}`.trim()
@@ -72,5 +74,19 @@ export function useFitting(column: Readonly<Ref<DeskColumn | null>>) {
     set('keep', cut.lessonId, true)
     set('leave out', cut.lessonId, false)
   }
-  return { keep, leaveOut, reaches, shortBy, got, stillOut, others, winsBack, lesson, name, set, protect }
+  return {
+    keep,
+    leaveOut,
+    reaches,
+    shortBy,
+    got,
+    tooShort,
+    stillOut,
+    others,
+    winsBack,
+    lesson,
+    name,
+    set,
+    protect,
+  }
 }

@@ -1,7 +1,7 @@
 import type { Ref } from 'vue'
 import type { ClassId, Instant, LessonId } from '#core/base'
 import type { FixedDate, Happened, Left } from '#core/pacing'
-import { isStill, moveBefore, moveBy, moveToGround, recordOn } from '../desk/moves'
+import { isStill, moveBefore, moveBy, moveToGround, recordOn, takeBackOn } from '../desk/moves'
 import { useDesk } from '../stores/desk'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useRipple } from '../stores/ripple'
@@ -36,6 +36,15 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
         `${name} ${happened.as === 'took' ? 'took another time' : 'carried over'}`,
         after,
       )
+  }
+
+  /** Takes the record of the chosen lesson back, and of those recorded behind it. */
+  async function takeBack(): Promise<void> {
+    const at = acts.chosen()
+    const command = at && takeBackOn(at.column, at.lessonId)
+    if (!at || !command) return
+    if (!command.ok) return tell.refused(command.error)
+    await acts.propose(command.value, `Record taken back from ${nameOf(at)} on`, null)
   }
 
   /** Moves the chosen lesson one place earlier or later in its class. */
@@ -96,5 +105,5 @@ export function useRecording(acts: ReturnType<typeof useDeskActs>, now: Ref<Inst
       )
   }
 
-  return { record, shift, drop, fix, leave }
+  return { record, takeBack, shift, drop, fix, leave }
 }

@@ -7,6 +7,7 @@ import {
   isLessonAmount,
   movedTo,
   recordLesson,
+  takeBack,
   typicalAmount,
 } from '#core/pacing'
 import type { Happened, PacingCommand, PlanLesson, SingleCommand } from '#core/pacing'
@@ -155,14 +156,18 @@ export function addOnGround(
 
 /** The act that records what happened to a lesson. */
 export function recordOn(column: DeskColumn, lessonId: LessonId, happened: Happened, now: Instant) {
-  const { of, sequence, layout, calendar } = column
-  if (!layout) return null
-  return recordLesson(
-    { classId: of.id, sequence, pacing: of.pacing, layout, meetings: calendar.meetings },
-    lessonId,
-    happened,
-    now,
-  )
+  const standing = standingOf(column)
+  return standing && recordLesson(standing, lessonId, happened, now)
+}
+
+/** The act that takes a lesson's record back, with those behind it. */
+export function takeBackOn(column: DeskColumn, lessonId: LessonId) {
+  const standing = standingOf(column)
+  return standing && takeBack(standing, lessonId)
+}
+
+function standingOf({ of, sequence, layout, calendar }: DeskColumn) {
+  return layout && { classId: of.id, sequence, pacing: of.pacing, layout, meetings: calendar.meetings }
 }
 
 /** The act that takes the layouts of classes as they stand for their baselines. */

@@ -1,7 +1,18 @@
 import type { IsoDay, LessonId } from '#core/base'
 import { meetings } from '#core/calendar'
 import type { ClassCalendar, SchoolYear } from '#core/calendar'
-import { act, driftOn, extentsOf, layOut, sequenceOf, singlesOf, weekCells, withoutPlace } from '#core/pacing'
+import {
+  act,
+  driftOn,
+  extentsOf,
+  heldIn,
+  layOut,
+  sequenceOf,
+  singlesOf,
+  weekCells,
+  withHeld,
+  withoutPlace,
+} from '#core/pacing'
 import type { Layout, PacingState, Plan, PlanLesson, WeekCell, PacingCommand } from '#core/pacing'
 import type { Desk, DeskClass } from '#shared/contracts/pacing'
 import { zoneNamed } from '~/shared/words/times'
@@ -26,9 +37,7 @@ export interface DeskColumn {
 
 /** Lays a class's plan onto its meetings with the same core as the server. */
 export function columnOf(of: DeskClass, year: SchoolYear | null, plan: Plan | null): DeskColumn {
-  const calendar = year
-    ? meetings(year, of.id, of.pattern, of.pacing.changes, zoneNamed(year.zone))
-    : { meetings: [], lost: [] }
+  const calendar = year ? calendarOf(of, year) : { meetings: [], lost: [] }
   const layout =
     plan && year ? layOut(plan, calendar.meetings, { pacing: of.pacing, terms: year.terms }) : null
   const weeks = weekCells(calendar, layout)
@@ -48,6 +57,13 @@ export function columnOf(of: DeskClass, year: SchoolYear | null, plan: Plan | nu
     widestHalves: Math.max(2, ...[...weeks.values()].map((w) => Math.ceil(w.halves))),
     unplaced: layout ? withoutPlace(layout).map((p) => p.lessonId) : [],
   }
+}
+
+/** A class's meetings as its timetable and its record have them. */
+function calendarOf(of: DeskClass, year: SchoolYear): ClassCalendar {
+  const zone = zoneNamed(year.zone)
+  const calendar = meetings(year, of.id, of.pattern, of.pacing.changes, zone)
+  return withHeld(calendar, heldIn(of.pacing), zone)
 }
 
 /** A maker of columns that computes one anew only when its class, plan or year has changed. */

@@ -183,6 +183,8 @@ function sayPurpose(purpose: Purpose, known: Known): string {
       return `${nameOf(purpose.lessonId, known)} recorded`
     case 'carried-over':
       return `${nameOf(purpose.lessonId, known)} carried over`
+    case 'taken-back':
+      return `record taken back from ${nameOf(purpose.lessonId, known)} on`
     case 'move':
       return `${nameOf(purpose.lessonId, known)} moved`
     case 'add':

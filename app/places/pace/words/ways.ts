@@ -63,6 +63,8 @@ export function sayFinding(finding: LayoutFinding): string {
         `The class does not meet on ${sayDay(finding.wantedOn)}; it lies on its ` +
         `next meeting, ${sayDay(finding.on)}.`
       )
+    case 'recorded-without-meeting':
+      return `Recorded on ${sayDay(finding.on)}, which is no longer a meeting of the class. What happened stays.`
     case 'waits-after-break':
       return `It may not start right after a break, so the meeting on ${sayDay(finding.on)} stays free.`
     default:

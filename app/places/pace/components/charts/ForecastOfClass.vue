@@ -106,8 +106,12 @@ const toneOf = (ratio: number): string => {
       <ul class="grid gap-1 my-1" data-hook="chances">
         <li v-for="f in forecast.fixed" :key="f.lessonId" class="note-line" :class="toneOf(f.chanceRatio)">
           <span
-            ><b>{{ name(f.lessonId) }} on {{ sayDay(f.on) }}: {{ percent(f.chanceRatio) }}</b> that everything
-            before it is done. Ready {{ three(f.ready) }}.</span
+            ><b
+              >{{ name(f.lessonId) }} {{ f.binds === 'end' ? 'by' : 'on' }} {{ sayDay(f.on) }}:
+              {{ percent(f.chanceRatio) }}</b
+            >
+            that {{ f.binds === 'end' ? 'it is done' : 'everything before it is done' }}. Ready
+            {{ three(f.ready) }}.</span
           >
         </li>
         <li class="note-line" :class="toneOf(forecast.year.chanceRatio)">
@@ -130,11 +134,12 @@ const toneOf = (ratio: number): string => {
           planned length × {{ forecast.pace.usedRatio.toFixed(2) }} (this class's own pace over
           {{ count(forecast.pace.lessons, 'recorded lesson') }}, pulled toward 1 by
           {{ PRIOR_MEETINGS }} meetings of plan) × a chance factor (spread
-          {{ forecast.pace.spreadRatio.toFixed(2) }}, from the same lessons), in half meetings. Checks and
-          tests take what is planned, catch-up time gives way to a delay, and each meeting to come is lost
-          with {{ percent(forecast.pace.lossRatio) }} ({{ forecast.pace.lost }} called off beside
-          {{ forecast.pace.held }} held so far, pulled toward 2 %). At best, as likely as not, at worst: 10,
-          50 and 90 % of the runs. It assumes that nobody shortens or leaves out anything.
+          {{ forecast.pace.spreadRatio.toFixed(2) }}, from the same lessons), in half meetings or minutes.
+          Checks and tests take what is planned, catch-up time gives way to a delay, and each meeting to come
+          is lost with {{ percent(forecast.pace.lossRatio) }} ({{ forecast.pace.lost }} called off so far
+          beside {{ forecast.pace.held }} held so far, pulled toward 2 %). At best, as likely as not, at
+          worst: 10, 50 and 90 % of the runs. Otherwise each run is laid out like the plan: at even pace and
+          without losses it is the plan itself. It assumes that nobody shortens or leaves out anything.
         </p>
       </details>
     </template>
