@@ -10,6 +10,16 @@ beforeAll(async () => {
   server = await aServer('demo')
 })
 
+/** Types what is no number, is told so, and types one. */
+async function typeNumber(p: Person, question: number): Promise<void> {
+  const note = `[data-hook="question-${question}"] [data-hook="no-number"]`
+  await p.page.keyboard.type('12²')
+  await p.seesIn(note, 'This is not a number yet.')
+  await p.keys('Control+a')
+  await p.page.keyboard.type('1.2')
+  await p.page.waitForFunction((s) => document.querySelector(s)?.textContent.trim() === '', {}, note)
+}
+
 /** Answers every question by keys alone: a choice by space, a number or word typed. */
 async function answerByKeys(p: Person): Promise<void> {
   const kinds = await p.page.$$eval('fieldset[data-kind]', (list) =>
@@ -17,7 +27,7 @@ async function answerByKeys(p: Person): Promise<void> {
   )
   for (const [i, kind] of kinds.entries()) {
     if (i > 0) await p.keys('Tab')
-    if (kind === 'numeric') await p.page.keyboard.type('1.2')
+    if (kind === 'numeric') await typeNumber(p, i + 1)
     else if (kind === 'text') await p.page.keyboard.type('compression')
     else await p.keys('Space')
     if (kind === 'multiple')

@@ -129,14 +129,16 @@ function choose(id: ClassId | null): void {
             >
           </div>
         </details>
-        <p class="said mt-3">
+        <p v-if="got.cuts.length" class="said mt-3">
           {{ COST_OF_CUTS }}. Core lessons and fixed ones are never left out. Among equal costs, later lessons
           are cut first.
         </p>
         <div class="flex gap-2 mt-3">
-          <UButton :loading="busy" :disabled="got.cuts.length === 0" data-hook="apply-fit" @click="apply"
+          <UButton v-if="got.cuts.length" :loading="busy" data-hook="apply-fit" @click="apply"
             >Make these cuts in {{ column.of.name }}</UButton
-          ><UButton color="neutral" variant="ghost" to="/pace">Leave it as it is</UButton>
+          ><UButton color="neutral" variant="ghost" to="/pace">{{
+            got.cuts.length ? 'Leave it as it is' : 'Back to the desk'
+          }}</UButton>
         </div>
       </section>
     </template>

@@ -31,7 +31,7 @@ export function choicesOf(
       MILLI * priceOfCut(lesson, inHalves(track, { unit, amount: item.amount - amount }, 0), amount === 0),
     )
   const choices = [whole]
-  if (by !== 'optional' || isBuffer) {
+  if ((by !== 'optional' || isBuffer) && !item.isUnderWay) {
     const step = unit === 'minutes' ? 5 : 1
     const least = isBuffer ? 1 : leastAmount(lesson)
     for (let amount = item.amount - step; amount >= least; amount -= step)

@@ -4,7 +4,7 @@ import { aLesson, aYear, ids, onDays } from '../../../tests/support/made'
 import { meetings } from '../../calendar'
 import { courseOf, layOut, reachesOf } from '../layout'
 import { AS_PLANNED } from '../plan'
-import type { PlanLesson, Weight } from '../plan'
+import type { ClassPacing, PlanLesson, Weight } from '../plan'
 import { fit, withCuts } from './fit'
 
 const calendar = meetings(aYear({ lastOn: isoDay('2026-09-18') }), ids.class('c'), onDays(1, 3, 5), [])
@@ -69,6 +69,22 @@ describe('fit', () => {
     expect(got.short).toEqual([{ lessonIds: ['a', 'b'], upTo: null, halves: 2 }])
   })
 
+  it('does not shorten what is under way: the rest of it is taught, or left out', () => {
+    // three meetings of a are still to come, of nine; b and c need seven
+    const lessons = [lesson('a', 1, 4, 'useful'), lesson('b', 5, 5, 'core'), lesson('c', 1, 2, 'useful')]
+    const held = { on: isoDay('2026-08-31'), startMinute: 540, halves: 2 }
+    const pacing: ClassPacing = {
+      ...AS_PLANNED,
+      through: held,
+      records: { [ids.lesson('a')]: { outcome: 'under-way', held: [held], moreHalves: 6 } },
+    }
+    const got = fit(courseOf({ lessons }, calendar.meetings, pacing, { terms: [] }))
+    // eight meetings are left for ten: c down to one (2) does not do; a out: 3 × 2 + 2, c out: 2 × 2 + 2
+    expect(cut(got)).toEqual(['c 4→0'])
+    const after = layOut({ lessons }, calendar.meetings, { pacing: withCuts(pacing, got.cuts) })
+    expect(after.placements.every((p) => p.placed || p.because.why === 'let-go')).toBe(true)
+  })
+
   it('cuts nothing behind a stretch that cannot fit, and says by how much that one is short', () => {
     // a may not shrink and has one meeting before Wed 2 Sep; behind it there is room for everything
     const test = lesson('t', 1, 1, 'core', { fixed: { kind: 'on', on: isoDay('2026-09-02') } })
@@ -80,6 +96,13 @@ describe('fit', () => {
       price: 0,
       short: [{ lessonIds: ['a'], upTo: 't', halves: 2 }],
     })
+  })
+
+  it('says by how much a stretch without any meeting is short', () => {
+    const test = lesson('t', 1, 1, 'core', { fixed: { kind: 'on', on: isoDay('2026-08-31') } })
+    expect(fit(course(lesson('a', 1, 2, 'core'), lesson('o', 1, 1, 'optional'), test)).short).toEqual([
+      { lessonIds: ['a'], upTo: 't', halves: 2 },
+    ])
   })
 
   it('cuts where one cannot fit only what places more: core first, then useful, then optional', () => {

@@ -44,7 +44,10 @@ export function courseOf(
     if (record?.outcome === 'covered' || left?.[id] !== undefined) continue
     const part = partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')
     const item = record
-      ? itemOf(track, from, fixedAt, lesson, 'meetings', record.moreHalves, null, part)
+      ? {
+          ...itemOf(track, from, fixedAt, lesson, 'meetings', record.moreHalves, null, part),
+          isUnderWay: true,
+        }
       : itemOf(
           track,
           from,
@@ -108,6 +111,7 @@ function itemOf(
       endsBy: track.end,
       endsBecause: 'year',
       hasLastDay: false,
+      isUnderWay: false,
       waits: lesson.notAfterBreak,
     }
   const [startOn, endOn] = daysOf(fixed)
@@ -128,6 +132,7 @@ function itemOf(
     endsBy: Math.min(partEnd, dayEnd),
     endsBecause: endOn !== null && dayEnd <= partEnd ? 'fixed' : partEnd < track.end ? 'part' : 'year',
     hasLastDay: endOn !== null,
+    isUnderWay: false,
     waits: lesson.notAfterBreak && !isOn,
   }
 }

@@ -19,6 +19,8 @@ export interface Item extends Need {
   readonly endsBecause: 'year' | 'part' | 'fixed'
   /** It has a last day; what stands before it leaves it room. */
   readonly hasLastDay: boolean
+  /** Part of it was held already: the rest is taught whole or left out, not shortened. */
+  readonly isUnderWay: boolean
   /** It may not start right after a break. */
   readonly waits: boolean
 }

@@ -34,6 +34,7 @@ export function reachesOf(course: Course): readonly Reach[] {
   let first = 0
   let from = course.from
   let cursor = course.from
+  let fixedAt: Position = -1
   const close = (last: number, to: Position, upTo: LessonId | null, endsBecause: Reach['endsBecause']) => {
     if (last > first || to > from) out.push(measured(course, first, last, from, to, upTo, endsBecause))
     first = last
@@ -41,7 +42,9 @@ export function reachesOf(course: Course): readonly Reach[] {
   }
   for (const [i, item] of items.entries()) {
     // a second lesson fixed on the same day stands in the stretch that the first one heads
-    const heads = item.startsAt > from || (item.startsAt < 0 && item.earliest > cursor && i > 0)
+    const isOn = item.startsAt >= 0 && item.startsAt !== fixedAt
+    const heads = isOn || (item.startsAt < 0 && item.earliest > cursor && i > 0)
+    if (isOn) fixedAt = item.startsAt
     if (heads && i > first)
       close(
         i,

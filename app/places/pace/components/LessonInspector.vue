@@ -37,6 +37,9 @@ const unit = computed(() => props.column.plan?.units.find((u) => u.id === lesson
 const amount = computed(() => (lesson.value ? amountOf(lesson.value, props.column.of.pacing.lengths) : 0))
 const planned = computed(() => (lesson.value ? typicalAmount(lesson.value) : 0))
 const inMinutes = computed(() => lesson.value?.length.unit === 'minutes')
+/** What was held is over: neither length nor order nor a date can change it. */
+const isCovered = computed(() => props.column.of.pacing.records[props.lessonId]?.outcome === 'covered')
+const mayChange = computed(() => props.column.of.mayChange && !isCovered.value)
 const left = computed(() => props.column.of.pacing.left[props.lessonId] ?? null)
 const everywhere = computed(() =>
   desk.columns
@@ -83,7 +86,7 @@ const work = computed(() =>
           variant="outline"
           icon="i-lucide-minus"
           aria-label="Half a meeting shorter"
-          :disabled="!column.of.mayChange || amount <= 1"
+          :disabled="!mayChange || amount <= 1"
           data-hook="shorten"
           @click="emit('lengthen', -1)"
         />
@@ -95,7 +98,7 @@ const work = computed(() =>
           variant="outline"
           icon="i-lucide-plus"
           aria-label="Half a meeting longer"
-          :disabled="!column.of.mayChange"
+          :disabled="!mayChange"
           data-hook="lengthen"
           @click="emit('lengthen', 1)"
         />
@@ -103,12 +106,12 @@ const work = computed(() =>
           v-if="amount !== planned"
           color="neutral"
           variant="ghost"
-          :disabled="!column.of.mayChange"
+          :disabled="!mayChange"
           @click="emit('asPlanned')"
           >As in the plan ({{ sayAmount(inMinutes ? 'minutes' : 'meetings', planned) }})</UButton
         >
       </div>
-      <div v-if="column.of.mayChange" class="flex flex-wrap gap-1.5 mt-2">
+      <div v-if="mayChange" class="flex flex-wrap gap-1.5 mt-2">
         <UButton
           size="xs"
           color="neutral"
@@ -153,7 +156,13 @@ const work = computed(() =>
       @give-back="emit('giveBack', $event)"
     />
 
-    <LessonFixed :column="column" :lesson-id="lessonId" :now="now" @fix="emit('fix', $event)" />
+    <LessonFixed
+      v-if="!isCovered"
+      :column="column"
+      :lesson-id="lessonId"
+      :now="now"
+      @fix="emit('fix', $event)"
+    />
 
     <section v-if="everywhere.length > 1" aria-label="This lesson in every class">
       <h3>In every class</h3>

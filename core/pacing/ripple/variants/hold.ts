@@ -62,7 +62,10 @@ function pinOf(track: Track, item: Item, old: Old, cursor: Position): FixedDate 
   return through === null ? { kind: 'not-before', on } : { kind: 'within', fromOn: on, throughOn: through }
 }
 
-/** As much of a lesson as ends by a place, in its own unit; of minutes at least five. */
+/**
+ * As much of a lesson as ends by a place, in its own unit; of minutes at least five; of one that is under way
+ * all or nothing.
+ */
 function roomFor(track: Track, item: Item, from: Position, next: Position): number {
   const isMinutes = item.unit === 'minutes'
   const fits = (amount: number) => {
@@ -70,6 +73,7 @@ function roomFor(track: Track, item: Item, from: Position, next: Position): numb
     return end >= 0 && end <= next
   }
   if (fits(item.amount)) return item.amount
+  if (item.isUnderWay) return 0
   let [least, most] = [0, item.amount]
   while (least < most) {
     const middle = Math.ceil((least + most) / 2)

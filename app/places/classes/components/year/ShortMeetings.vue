@@ -16,7 +16,7 @@ const FREE_TIMES: { readonly label: string; readonly value: FreeTime }[] = [
   <fieldset v-if="fields" class="grid gap-2">
     <legend class="text-sm font-semibold mb-1">Meetings that are not whole</legend>
     <label class="flex gap-2 items-center flex-wrap text-sm"
-      >A shortened meeting counts as a whole one from
+      >A shortened meeting is whole from
       <UInput
         type="number"
         class="!w-18"
@@ -26,7 +26,7 @@ const FREE_TIMES: { readonly label: string; readonly value: FreeTime }[] = [
         :model-value="Math.round((fields.wholeFromRatio ?? WHOLE_FROM) * 100)"
         @update:model-value="put({ wholeFromRatio: Number($event) / 100 })"
       />
-      % of its usual minutes, below that as half a meeting.</label
+      % of its minutes, else half.</label
     >
     <label class="flex gap-2 items-center flex-wrap text-sm"
       >Of a meeting with events in it counts
@@ -37,8 +37,6 @@ const FREE_TIMES: { readonly label: string; readonly value: FreeTime }[] = [
         class="w-48"
         data-hook="free-time"
         @update:model-value="put({ freeTime: $event })"
-      />
-      .</label
-    >
+    /></label>
   </fieldset>
 </template>
