@@ -1,13 +1,18 @@
 <script setup lang="ts">
+import { useNuxtApp } from '#imports'
 import '~/shared/theme/teacher.css'
 import { useKeptFocus } from '~/shared/frame/keptFocus'
 import { addTeacherIcons } from '~/shared/frame/teacherIcons'
 import { useDesk } from '~/places/pace'
 import { CommandPalette, StepButtons } from '~/places/bar'
+import { sayRefusal } from '~/shared/words/refusals'
+import { SAYING } from '~/shared/words/saying'
 import PersonMenu from '~/shared/frame/PersonMenu.vue'
 import PlaceRail from '~/shared/frame/PlaceRail.vue'
 
 addTeacherIcons()
+// for dialogs, too, which stand beside the frame
+useNuxtApp().vueApp.provide(SAYING, sayRefusal)
 useKeptFocus()
 const desk = useDesk()
 </script>

@@ -11,7 +11,7 @@ import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
-import { sayRefusal } from '~/shared/words/refusals'
+import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { KEPT_WORDS, REVEAL_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
 import SeenTry from './components/SeenTry.vue'
@@ -35,7 +35,7 @@ async function load(): Promise<void> {
   if (reply.ok) {
     me.hear(reply.value.now)
     piece.value = reply.value
-  } else problem.value = sayRefusal(reply.error)
+  } else problem.value = sayForEveryone(reply.error)
 }
 onMounted(load)
 async function start(): Promise<void> {
@@ -44,7 +44,7 @@ async function start(): Promise<void> {
   const reply = await call(StartTry, { params })
   busy.value = false
   if (!reply.ok) {
-    problem.value = sayRefusal(reply.error, { zone: piece.value?.zone })
+    problem.value = sayForEveryone(reply.error, { zone: piece.value?.zone })
     return
   }
   me.hear(reply.value.now)

@@ -8,7 +8,7 @@ import type { MyWork } from '#shared/contracts/learning'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
-import { sayRefusal } from '~/shared/words/refusals'
+import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayMoment } from '~/shared/words/times'
 import WorkCard from './components/WorkCard.vue'
 
@@ -30,7 +30,7 @@ const HEADS = {
 async function load(): Promise<void> {
   const reply = await call(ListMyWork)
   if (!reply.ok) {
-    problem.value = sayRefusal(reply.error)
+    problem.value = sayForEveryone(reply.error)
     return
   }
   problem.value = ''

@@ -2,7 +2,8 @@ import { nextTick, ref } from 'vue'
 import type { Result } from '#core/base'
 import type { AnyContract } from '#shared/contracts/contract'
 import type { Refusal } from '#shared/contracts/refusal'
-import { fieldOf, sayRefusal } from '~/shared/words/refusals'
+import { fieldOf } from '~/shared/words/everyonesRefusals'
+import { useSaying } from '~/shared/words/saying'
 
 /** A fault in the words of its form; `name` is that of the field that shows it, null where none does. */
 export interface Fault {
@@ -38,6 +39,7 @@ export const namedFields =
  * field, which takes the focus; what belongs to no field is `problem`. Shown by ContractForm.vue.
  */
 export function useContractForm<R>({ schema, body, say, send, done }: Asking<R>) {
+  const sayRefusal = useSaying()
   let box: FormBox | null = null
   const isSending = ref(false)
   const problem = ref('')

@@ -1,7 +1,7 @@
 import { useToast } from '#imports'
 import type { Refusal } from '#shared/contracts/refusal'
-import { sayRefusal } from '../words/refusals'
-import type { Naming } from '../words/refusals'
+import type { Naming } from '../words/everyonesRefusals'
+import { useSaying } from '../words/saying'
 
 /** Short messages at the edge of the screen. */
 export function useTell(): {
@@ -9,9 +9,10 @@ export function useTell(): {
   readonly refused: (refusal: Refusal, naming?: Naming) => void
 } {
   const toast = useToast()
+  const say = useSaying()
   return {
     done: (text) => void toast.add({ title: text, color: 'success', duration: 4000 }),
     refused: (refusal, naming) =>
-      void toast.add({ title: sayRefusal(refusal, naming), color: 'error', duration: 10_000 }),
+      void toast.add({ title: say(refusal, naming), color: 'error', duration: 10_000 }),
   }
 }

@@ -6,7 +6,7 @@ import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
 import { toHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
-import { sayRefusal } from '~/shared/words/refusals'
+import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
 import AnswerInput from './AnswerInput.vue'
 
@@ -55,7 +55,7 @@ watch(
   { immediate: true },
 )
 watch(refusal, (r) => {
-  if (r) problem.value = sayRefusal(r, { zone: props.zone })
+  if (r) problem.value = sayForEveryone(r, { zone: props.zone })
 })
 </script>
 

@@ -1,0 +1,110 @@
+import { assertNever } from '#core/base'
+import type { AccessRefusal } from '#core/access'
+import type { AttemptRefusal } from '#core/attempts'
+import type { Refusal, WireRefusal } from '#shared/contracts/refusal'
+import { count } from './numbers'
+import { sayMoment } from './times'
+
+/** What the words need to know beyond the refusal itself. */
+export interface Naming {
+  readonly zone?: string
+  readonly lesson?: (id: string) => string
+}
+
+/** The input field a refusal names, or null. */
+export function fieldOf(refusal: Refusal): string | null {
+  return 'field' in refusal ? refusal.field : null
+}
+
+const WIRE = ['input', 'wire']
+
+/**
+ * What learners and visitors may meet, in one plain sentence. The rest is said in refusals.ts, which comes with
+ * the teachers' frame: it would be a fiftieth of a learner's first page.
+ */
+export function sayForEveryone(refusal: Refusal, naming: Naming = {}): string {
+  const topic = refusal.code.slice(0, refusal.code.indexOf('/'))
+  if (topic === 'access') return ofAccess(refusal as AccessRefusal, naming)
+  if (topic === 'attempts') return ofAttempts(refusal as AttemptRefusal, naming)
+  if (WIRE.includes(topic)) return ofWire(refusal as WireRefusal)
+  return 'This cannot be done here. Reload the page and try again.'
+}
+
+function ofAccess(r: AccessRefusal, { zone }: Naming): string {
+  switch (r.code) {
+    case 'access/not-signed-in':
+      return 'You are signed out. Sign in again to go on.'
+    case 'access/denied':
+      return 'This is not yours to change. Ask the person who runs it.'
+    case 'access/not-found':
+      return `This ${r.what} is not there, or not yours to see.`
+    case 'access/wrong-sign-in':
+      return 'Name and password do not fit together. Check both and try again.'
+    case 'access/too-many-tries':
+      return (
+        `Too many wrong tries. Wait until ${zone ? sayMoment(r.until, zone) : 'a quarter of an hour has passed'}, ` +
+        'then try again.'
+      )
+    case 'access/sign-in-taken':
+      return 'This sign-in name is taken. Choose another.'
+    case 'access/unknown-code':
+      return 'No class has this code. Check it letter by letter, or ask your teacher.'
+    case 'access/changed-meanwhile':
+      return 'Somebody changed this while you had it open. Reload to see their version, then make your change again.'
+    default:
+      return assertNever(r)
+  }
+}
+
+function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
+  switch (r.code) {
+    case 'attempts/not-open-yet':
+      return `This opens ${sayMoment(r.opensAt, zone)}.`
+    case 'attempts/closed':
+      return `This closed ${sayMoment(r.closedAt, zone, 'closes')}. What you had saved was handed in.`
+    case 'attempts/none-left':
+      return `You have used ${count(r.used, 'try', 'tries')} of ${r.most}.`
+    case 'attempts/wait':
+      return `You can try again from ${sayMoment(r.until, zone)}.`
+    case 'attempts/already-handed-in':
+      return 'This try is handed in already.'
+    case 'attempts/time-is-up':
+      return 'The time for this try is up. What you had saved was handed in.'
+    case 'attempts/unknown-item':
+      return 'This question is not part of the piece. Reload the page.'
+    case 'attempts/wrong-kind-of-answer':
+      return 'This answer does not fit the question. Reload the page.'
+    case 'attempts/unknown-option':
+      return 'This choice is not among the answers. Reload the page.'
+    case 'attempts/bad-rules':
+      return {
+        maxAttempts: 'Tries: give a whole number of at least 1, or no limit.',
+        waitMinutes: 'Wait between tries: give minutes, 0 or more.',
+        timeLimitMinutes: 'Time limit: give at least 1 minute, or no limit.',
+        late: 'Late deduction: give percentages from 0 to 100.',
+      }[r.field]
+    default:
+      return assertNever(r)
+  }
+}
+
+function ofWire(r: WireRefusal): string {
+  switch (r.code) {
+    case 'input/invalid':
+      return `${r.field ? `${r.field} ` : 'The input '}${r.problem}.`
+    case 'input/too-large':
+      return `This is too large to send (at most ${Math.round(r.most / 1000)} kB).`
+    case 'input/not-json':
+      return 'The request could not be read. Reload the page and try again.'
+    case 'wire/foreign-origin':
+      return 'This request came from another site and was not carried out.'
+    case 'wire/unknown-address':
+      return 'There is nothing at this address.'
+    case 'wire/broken':
+      return `Something broke on our side; nothing was changed${r.requestId ? ` (report number ${r.requestId})` : ''}.`
+    case 'wire/lost':
+      return 'No connection to the server. Check the network; nothing was lost.'
+    default:
+      return assertNever(r)
+  }
+}
