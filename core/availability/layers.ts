@@ -26,20 +26,33 @@ export function personal(
   { groupIds, learnerId }: Reached,
   { overrides }: Terms,
   classes: readonly OnGround[],
-): Result<Layer<LearnerTerms>[], AvailabilityRefusal> {
+): Result<readonly Layer<LearnerTerms>[], AvailabilityRefusal> {
   const layers: Layer<LearnerTerms>[] = []
-  const add = (level: 'group' | 'learner', id: string): LayerResult | null => {
-    const found = classes.map((of) => of[level](id))
-    const standing = found.flatMap((l) => (l.ok ? [l.value] : []))
-    layers.push(...standing)
-    return standing.length === 0 ? (found[0] ?? null) : null
-  }
   for (const id of groupIds) {
-    const fault = overrides.groups.has(id) ? add('group', id) : null
-    if (fault && !fault.ok) return fault
+    const fault = overrides.groups.has(id) ? addTo(layers, 'group', id, classes) : null
+    if (fault) return fault
   }
-  const fault = overrides.learners.has(learnerId) ? add('learner', learnerId) : null
-  return fault && !fault.ok ? fault : ok(layers)
+  const fault = overrides.learners.has(learnerId) ? addTo(layers, 'learner', learnerId, classes) : null
+  return fault ?? ok(layers)
+}
+
+/** Adds what stands in any of the classes; the first fault when it stands in none. */
+function addTo(
+  layers: Layer<LearnerTerms>[],
+  level: 'group' | 'learner',
+  id: string,
+  classes: readonly OnGround[],
+): Extract<LayerResult, { readonly ok: false }> | null {
+  let fault: Extract<LayerResult, { readonly ok: false }> | null = null
+  let stands = false
+  for (const of of classes) {
+    const layer = of[level](id)
+    if (layer.ok) {
+      layers.push(layer.value)
+      stands = true
+    } else fault ??= layer
+  }
+  return stands ? null : fault
 }
 
 type FieldsOfTerms = ResolvedFields<LearnerTerms>

@@ -51,11 +51,8 @@ export function resolverFor(terms: Terms, grounds: ReadonlyMap<ClassId, Ground>)
     if (!shared.ok) return shared
     const own = personal(reached, terms, homes.map(at))
     if (!own.ok) return own
-    const resolved = withCloses(
-      resolveFields(shared.value.resolved, own.value, KINDER),
-      shared.value.layers,
-      own.value,
-    )
+    const mixed = resolveFields(shared.value.resolved, own.value, KINDER)
+    const resolved = withCloses(mixed, shared.value.layers, own.value)
     const window = checkOrder(mended(completed(resolved.fields)))
     if (!window.ok) return window
     const { listed, opens, due, closes, putAway } = window.value

@@ -5,7 +5,7 @@ import { halvesBetween, meetingOf } from '../track'
 import type { Position, Track } from '../track'
 import type { Pace } from './pace'
 import { lastMeeting, limitsIn, play } from './play'
-import type { Listener, RunTrack } from './play'
+import type { Drawn, Listener, RunTrack } from './play'
 import { summed } from './summary'
 import type { Forecast, Played, Sample, Step } from './summary'
 
@@ -41,18 +41,16 @@ export function forecaster(
   const amounts = new Float64Array(items.length)
   const limits = Float64Array.from(course.limits, (l) => l.at)
   const hasLastDays = items.some((i) => i.hasLastDay)
-  const amountOf = (i: number, reached: Position) =>
-    steps[i]?.isBuffer
-      ? leftOfBuffer(course.track, items[i] as Item, steps[i], reached)
-      : (amounts[i] as number)
-  const limitOf = (i: number) => limits[i] as number
+  const hasBuffers = items.some((i) => i.lesson.kind === 'buffer')
+  const leftOf = (i: number, reached: Position) =>
+    leftOfBuffer(course.track, items[i] as Item, steps[i] as Step, reached)
+  const drawn: Drawn = { track, amounts, limits, leftOf: hasBuffers ? leftOf : null }
+  const draw = amountDrawer(course, pace, random, amounts)
   const once = () => {
     drawMeetings(track.sizes, course.track.sizes, open, starts, now, pace.lossRatio, random)
-    for (let i = 0; i < items.length; i++)
-      amounts[i] = drawAmount(items[i] as Item, steps[i] as Step, pace, random)
+    draw()
     if (hasLastDays) limitsIn(course, track, amounts, limits)
-    const end = play(course, track, amountOf, limitOf, gathered.listener)
-    finish.push(lastMeeting(track, end, open))
+    finish.push(lastMeeting(track, play(course, drawn, gathered.listener), open))
   }
   return {
     run: (count) => {
@@ -99,17 +97,12 @@ function isInTime(item: Item, reached: Position, ended: Position): boolean {
 /** What each item is in a simulation; for buffers where they start when all goes as planned. */
 function stepsOf(course: Course): Step[] {
   const reachedAt: Position[] = []
-  const { items, track, limits } = course
-  play(
-    course,
-    track,
-    (i) => items[i]?.amount ?? 0,
-    (i) => limits[i]?.at ?? track.end,
-    { item: (_, reached) => reachedAt.push(reached) },
-  )
+  const { items, track } = course
+  const amounts = Float64Array.from(items, (i) => i.amount)
+  const limits = Float64Array.from(course.limits, (l) => l.at)
+  const asPlanned: Drawn = { track, amounts, limits, leftOf: null }
+  play(course, asPlanned, { item: (_, reached) => reachedAt.push(reached) })
   return items.map((item, i) => ({
-    varies: item.lesson.kind !== 'check' && item.lesson.kind !== 'test',
-    isBuffer: item.lesson.kind === 'buffer',
     plannedAt: Math.max(reachedAt[i] ?? track.end, item.earliest),
     binds: bindingOf(item),
   }))
@@ -137,20 +130,36 @@ function drawMeetings(
   }
 }
 
-/** What a lesson takes in a run, in its own unit. */
-function drawAmount({ amount }: Item, step: Step, pace: Pace, random: Random): number {
-  if (step.isBuffer || !step.varies) return amount
-  if (pace.spreadRatio === 0) return Math.max(1, Math.round(amount * pace.usedRatio))
-  // sum of three: near enough to a normal deviate, and quick
-  const normal = (random() + random() + random() - 1.5) * 2
-  const factor = Math.exp(pace.spreadRatio * normal - pace.spreadRatio ** 2 / 2)
-  return Math.max(1, Math.round(amount * pace.usedRatio * factor))
+/** Draws what each lesson takes in a run, in its own unit; checks, tests and buffers take what is planned. */
+function amountDrawer(
+  { items }: Course,
+  { usedRatio, spreadRatio }: Pace,
+  random: Random,
+  into: Float64Array,
+): () => void {
+  const varies = items.map(({ lesson: { kind } }) => kind !== 'check' && kind !== 'test' && kind !== 'buffer')
+  const middle = Float64Array.from(items, (i) => i.amount * usedRatio)
+  // a log-normal factor of mean one
+  const shift = -(spreadRatio ** 2) / 2
+  items.forEach((item, i) => {
+    into[i] = varies[i] ? Math.max(1, Math.round(middle[i] as number)) : item.amount
+  })
+  if (spreadRatio === 0) return () => undefined
+  return () => {
+    for (let i = 0; i < items.length; i++) {
+      if (!varies[i]) continue
+      // sum of three: near enough to a normal deviate, and quick
+      const normal = (random() + random() + random() - 1.5) * 2
+      const drawn = Math.round((middle[i] as number) * Math.exp(spreadRatio * normal + shift))
+      into[i] = drawn < 1 ? 1 : drawn
+    }
+  }
 }
 
 /** What a delay leaves of a buffer, in its own unit. */
-function leftOfBuffer(track: Track, item: Item, step: Step | undefined, reached: Position): number {
+function leftOfBuffer(track: Track, item: Item, step: Step, reached: Position): number {
   const from = Math.max(reached, item.earliest)
-  const delayHalves = step ? halvesBetween(track, step.plannedAt, from) : 0
+  const delayHalves = halvesBetween(track, step.plannedAt, from)
   const half = item.unit === 'minutes' ? (track.meetings[meetingOf(from)]?.usualMinutes ?? 0) / 2 : 1
   return Math.max(0, Math.floor(item.amount - delayHalves * half))
 }

@@ -16,19 +16,26 @@ export interface Listener {
   readonly item: (index: number, reached: Position, ended: Position, laid: Position) => void
 }
 
+/** What one run has drawn. */
+export interface Drawn {
+  readonly track: Track
+  /** What each item takes, in its own unit. */
+  readonly amounts: Float64Array
+  /** The place by which each item has to end, so that later dates are kept. */
+  readonly limits: Float64Array
+  /** What is left of an item's amount when everything before it has ended there; null: all of it. */
+  readonly leftOf: ((index: number, reached: Position) => number) | null
+}
+
 /**
  * Plays a course once. As laying out has it, a lesson without room before a date has no place; beside that
  * goes a second account in which such a lesson is taught late and pushes what follows, for whoever wants to
  * know when all would be done.
- * @param amountOf the amount of an item in this run, in its own unit, when everything before it ends there.
- * @param limitOf the place by which an item has to end, so that later dates are kept.
  * @returns where everything has ended, taught late where need be; -1 past the year.
  */
 export function play(
   { items, from }: Pick<Course, 'items' | 'from'>,
-  track: Track,
-  amountOf: (index: number, reached: Position) => number,
-  limitOf: (index: number) => Position,
+  { track, amounts, limits, leftOf }: Drawn,
   listener: Listener,
 ): Position {
   let laid = from
@@ -38,9 +45,9 @@ export function play(
   for (let i = 0; i < items.length; i++) {
     const item = items[i] as Item
     need.unit = item.unit
-    need.amount = amountOf(i, late)
+    need.amount = leftOf !== null && item.lesson.kind === 'buffer' ? leftOf(i, late) : (amounts[i] as number)
+    const limit = limits[i] as number
     const isOne = laid === late && blockedUntil < 0
-    const limit = limitOf(i)
     const end = blockedUntil >= 0 && limit <= blockedUntil ? -1 : ended(track, item, need, laid)
     const hasPlace = end >= 0 && end <= limit
     const lateEnd = late < 0 ? -1 : isOne ? end : ended(track, item, need, late)
@@ -56,7 +63,8 @@ export function play(
 
 function ended(track: Track, item: Item, need: Need, cursor: Position): Position {
   if (need.amount <= 0) return cursor
-  return place(track, need, startAt(track, Math.max(cursor, item.earliest), need.unit, item.waits))
+  const from = cursor < item.earliest ? item.earliest : cursor
+  return place(track, need, item.waits ? startAt(track, from, need.unit, true) : from)
 }
 
 /** The limits of a run, whose amounts and meetings are its own; the course's when nothing has a last day. */

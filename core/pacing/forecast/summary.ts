@@ -28,8 +28,6 @@ export interface Forecast {
 
 /** What an item of the course is in a simulation. */
 export interface Step {
-  readonly varies: boolean
-  readonly isBuffer: boolean
   /** Where it starts when all goes as planned. */
   readonly plannedAt: Position
   readonly binds: 'start' | 'end' | null
