@@ -62,6 +62,20 @@ describe('reach', () => {
     ])
   })
 
+  it('gives the same whatever the order in which classes are named', () => {
+    const [there, back] = [
+      [toClass('A'), toClass('B')],
+      [toClass('B'), toClass('A')],
+    ].map((targets) => reach(targets, roster))
+    const three = (of: typeof there) => of?.find((r) => r.learnerId === '3')?.classIds
+    expect([three(there), three(back)]).toEqual([
+      ['A', 'B'],
+      ['A', 'B'],
+    ])
+    const counts = (of: typeof there) => [...headCounts(of ?? []).byClass].sort()
+    expect(counts(back)).toEqual(counts(there))
+  })
+
   it('gives everybody exactly once and never an excepted one', () => {
     const learner = fc.integer({ min: 0, max: 30 }).map((n) => u(`l${n}`))
     fc.assert(

@@ -4,7 +4,7 @@ import type { Answer, LearnerItem } from '#core/library'
 import { givenInWords, isOmitted } from '#core/library'
 import type { SeenTry } from '#shared/contracts/learning'
 import { toInlineHtml } from '~/shared/words/markdown'
-import { percent } from '~/shared/words/numbers'
+import { count, percent } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
 
 const props = defineProps<{ attempt: SeenTry; zone: string; startOpen: boolean; only: boolean }>()
@@ -32,7 +32,10 @@ const mark = (points: number, of: number) =>
       <div class="flex-1">
         <h2>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h2>
         <p class="said">
-          Handed in {{ sayMoment(attempt.submittedAt, zone) }}<template v-if="attempt.late">, late</template>.
+          Handed in {{ sayMoment(attempt.submittedAt, zone)
+          }}<template v-if="attempt.late"
+            >, {{ attempt.score ? `${count(attempt.score.lateDays, 'day')} late` : 'late' }}</template
+          >.
           {{ ENDED[attempt.endedBy] }}
         </p>
       </div>
