@@ -1,4 +1,5 @@
 import prettier from 'eslint-config-prettier'
+import regexp from 'eslint-plugin-regexp'
 import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 
@@ -48,6 +49,15 @@ export default tseslint.config(
       'vue/multi-word-component-names': 'off',
       // an absent property is an absent property
       'vue/require-default-prop': 'off',
+    },
+  },
+  {
+    // a pattern over outside text must not take longer than the text is long
+    ignores: ['**/*.test.ts', 'tests/**'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': 'error',
+      'regexp/no-super-linear-move': 'error',
     },
   },
   {

@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { fileURLToPath } from 'node:url'
 import { openStore } from '#db/client'
 import { clockAt } from '#standins/clock'
 import { seededIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
+import { sessionTickets } from '#standins/tickets'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
@@ -19,7 +21,15 @@ const store = await openStore({
   safeOnPowerLoss: false,
 })
 const clock = clockAt(instant(zoneOf(YEAR.zone).at(YEAR.firstOn, 0) - 3 * 86_400_000))
-const deps = { store, clock, ids: seededIds(SEED), passwords: scryptPasswords(), holidays: publicHolidays() }
+const deps = {
+  store,
+  clock,
+  ids: seededIds(SEED),
+  passwords: scryptPasswords(),
+  // nobody goes on with the sessions in which the demo was made
+  tickets: sessionTickets(randomUUID()),
+  holidays: publicHolidays(),
+}
 await liveThrough(deps, await buildSchool(deps), clock)
 await store.settle()
 store.close()

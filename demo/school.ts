@@ -93,7 +93,7 @@ async function staff(deps: Deps): Promise<Actor> {
     await signUp(deps, { school: SCHOOL, name: imani.name, signIn: imani.signIn, password: DEMO_PASSWORD }),
     'teacher',
   )
-  const hash = await deps.passwords.hash(DEMO_PASSWORD)
+  const hash = mustBeOk(await deps.passwords.hash(DEMO_PASSWORD), 'password')
   const people = others.map((p): UserRecord => ({
     id: asId<UserId>(deps.ids.newId()),
     schoolId: user.schoolId,
@@ -145,7 +145,7 @@ function groupsAt(i: number, size: number): string[] {
 
 /** Everybody else has joined too, with a sign-in out of their name. */
 async function claimAll(deps: Deps, classes: ReadonlyMap<string, ClassId>): Promise<void> {
-  const hash = await deps.passwords.hash(DEMO_PASSWORD)
+  const hash = mustBeOk(await deps.passwords.hash(DEMO_PASSWORD), 'password')
   await deps.store.write(async (tx) => {
     const taken = new Set<string>()
     for (const person of [...(await learnersOf(tx, [...classes.values()])).values()]

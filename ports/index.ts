@@ -1,5 +1,6 @@
 /** Interfaces to the outside; the app decides at start which implementation stands behind each. */
-import type { Instant, IsoDay } from '#core/base'
+import type { AccessRefusal } from '#core/access'
+import type { Instant, IsoDay, Result } from '#core/base'
 
 export interface Clock {
   readonly now: () => Instant
@@ -36,8 +37,20 @@ export interface Holidays {
   ) => readonly Holiday[]
 }
 
-/** Slow, salted password hashing. */
+/**
+ * Tickets of sessions: whoever shows one is let in. Only their ids are kept, from which no ticket can be made.
+ */
+export interface Tickets {
+  readonly make: () => { readonly ticket: string; readonly id: string }
+  /** The id of a ticket; null for what can be none. */
+  readonly idOf: (ticket: string) => string | null
+}
+
+/** Too much is waiting already: try again in a moment. */
+export type Busy = Extract<AccessRefusal, { readonly code: 'access/busy' }>
+
+/** Slow, salted password hashing; refused when too many wait for it. */
 export interface Passwords {
-  readonly hash: (password: string) => Promise<string>
-  readonly matches: (password: string, hash: string) => Promise<boolean>
+  readonly hash: (password: string) => Promise<Result<string, Busy>>
+  readonly matches: (password: string, hash: string) => Promise<Result<boolean, Busy>>
 }

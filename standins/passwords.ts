@@ -1,5 +1,7 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
+import { ok } from '#core/base'
 import type { Passwords } from '#ports'
+import { inTurn } from './inTurn'
 
 const SHAPE = /^scrypt\$(\d+)\$([\w-]+)\$([\w-]+)$/
 
@@ -15,20 +17,26 @@ function derive(password: string, salt: Buffer, cost: number): Promise<Buffer> {
   )
 }
 
-/** scrypt (RFC 7914) with a random salt per password; `cost` is N. */
-export function scryptPasswords(cost = 16_384): Passwords {
+/** Two at once leave a processor to everybody else; who would wait longer than a few seconds is told so. */
+const TURNS = { atOnce: 2, waiting: 40 }
+
+/** scrypt (RFC 7914) with a random salt per password, a few at a time; `cost` is N. */
+export function scryptPasswords(cost = 16_384, turns = TURNS): Passwords {
+  const take = inTurn(turns)
   return {
-    hash: async (password) => {
-      const salt = randomBytes(16)
-      const key = await derive(password, salt, cost)
-      return `scrypt$${cost}$${salt.toString('base64url')}$${key.toString('base64url')}`
-    },
+    hash: (password) =>
+      take(async () => {
+        const salt = randomBytes(16)
+        const key = await derive(password, salt, cost)
+        return `scrypt$${cost}$${salt.toString('base64url')}$${key.toString('base64url')}`
+      }),
     matches: async (password, hash) => {
       const parts = SHAPE.exec(hash)
-      if (!parts) return false
+      if (!parts) return ok(false)
       const wanted = Buffer.from(parts[3] as string, 'base64url')
-      const got = await derive(password, Buffer.from(parts[2] as string, 'base64url'), Number(parts[1]))
-      return wanted.length === got.length && timingSafeEqual(wanted, got)
+      const salt = Buffer.from(parts[2] as string, 'base64url')
+      const got = await take(() => derive(password, salt, Number(parts[1])))
+      return got.ok ? ok(wanted.length === got.value.length && timingSafeEqual(wanted, got.value)) : got
     },
   }
 }

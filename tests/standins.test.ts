@@ -3,8 +3,10 @@ import { instant } from '#core/base'
 import { checkResource, scoreItem } from '#core/library'
 import { clockAt, clockFrom } from '#standins/clock'
 import { randomIds, seededIds } from '#standins/ids'
+import { inTurn } from '#standins/inTurn'
 import { chanceRight, simulatedAnswers, simulatedLearner } from '#standins/learners'
 import { scryptPasswords } from '#standins/passwords'
+import { sessionTickets } from '#standins/tickets'
 import { HEAT, PIECES, STANDARDS, WAVES } from '../demo/content'
 import { inventNames } from '../demo/people'
 import { multiple, numeric, single, text } from './support/made'
@@ -30,13 +32,53 @@ describe('stand-ins', () => {
 
   it('hashes passwords with a salt, and matches only the right one', async () => {
     const passwords = scryptPasswords(1024)
-    const [one, two] = [await passwords.hash('tarn hollow'), await passwords.hash('tarn hollow')]
-    expect(one).not.toBe(two)
+    const one = (await passwords.hash('tarn hollow')).value ?? ''
+    expect(one).not.toBe((await passwords.hash('tarn hollow')).value)
     expect([
-      await passwords.matches('tarn hollow', one),
-      await passwords.matches('Tarn hollow', one),
-      await passwords.matches('x', 'no hash'),
+      (await passwords.matches('tarn hollow', one)).value,
+      (await passwords.matches('Tarn hollow', one)).value,
+      (await passwords.matches('x', 'no hash')).value,
     ]).toEqual([true, false, false])
+  })
+
+  it('makes tickets of which only ids are kept, and reads nothing else', () => {
+    const tickets = sessionTickets('a secret of more than 32 characters')
+    const { ticket, id } = tickets.make()
+    expect(ticket).toMatch(/^[\w-]{43}$/)
+    expect(tickets.idOf(ticket)).toBe(id)
+    expect(id).not.toContain(ticket.slice(0, 8))
+    expect(sessionTickets('another secret of 32 characters and more').idOf(ticket)).not.toBe(id)
+    for (const none of ['', 'short', `${ticket}x`, 'a'.repeat(5000)]) expect(tickets.idOf(none)).toBeNull()
+  })
+
+  it('takes slow works in turn, a few at once, and refuses when too many wait', async () => {
+    const take = inTurn({ atOnce: 2, waiting: 3 })
+    const ends: (() => void)[] = []
+    let most = 0
+    let running = 0
+    const work = async () => {
+      running++
+      most = Math.max(most, running)
+      await new Promise<void>((end) => ends.push(end))
+      running--
+      return 'done'
+    }
+    const asked = Array.from({ length: 7 }, () => take(work))
+    // two run and three wait: the sixth and seventh are told at once
+    expect((await Promise.all(asked.slice(5))).map((r) => r.error?.code)).toEqual([
+      'access/busy',
+      'access/busy',
+    ])
+    const all = Promise.all(asked.slice(0, 5))
+    for (let ended = 0; ended < 5; ended++) {
+      while (ends.length === 0) await Promise.resolve()
+      ends.shift()?.()
+    }
+    expect((await all).map((r) => r.value)).toEqual(Array.from({ length: 5 }, () => 'done'))
+    expect(most).toBe(2)
+    // a work that fails gives its turn on
+    await expect(take(() => Promise.reject(new Error('broken')))).rejects.toThrow('broken')
+    expect((await take(() => Promise.resolve(1))).value).toBe(1)
   })
 
   it('answers better with ability, worse with difficulty, and the same for the same seed', () => {

@@ -1,4 +1,4 @@
-import type { Clock, Holidays, Ids, Passwords } from '#ports'
+import type { Clock, Holidays, Ids, Passwords, Tickets } from '#ports'
 import type { Store } from '#db/repositories'
 
 /** What every act may reach; built once at start. */
@@ -7,5 +7,6 @@ export interface Deps {
   readonly clock: Clock
   readonly ids: Ids
   readonly passwords: Passwords
+  readonly tickets: Tickets
   readonly holidays: Holidays
 }

@@ -10,6 +10,8 @@ export type AccessRefusal =
   | { readonly code: 'access/not-found'; readonly what: string }
   | { readonly code: 'access/wrong-sign-in'; readonly field: 'password' }
   | { readonly code: 'access/too-many-tries'; readonly field: 'password'; readonly until: Instant }
+  /** Too many passwords wait to be checked. */
+  | { readonly code: 'access/busy' }
   | { readonly code: 'access/sign-in-taken'; readonly field: 'signIn' }
   | { readonly code: 'access/unknown-code'; readonly field: 'code' }
   | {

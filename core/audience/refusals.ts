@@ -1,6 +1,7 @@
 /** Why an assignment cannot go to the chosen recipients. */
 export type AudienceRefusal =
   | { readonly code: 'audience/nobody-chosen'; readonly field: 'targets' }
+  | { readonly code: 'audience/same-target-twice'; readonly field: 'targets'; readonly id: string }
   | { readonly code: 'audience/nobody-reached'; readonly field: 'targets' }
   | { readonly code: 'audience/not-your-class'; readonly field: 'targets'; readonly name: string }
   | { readonly code: 'audience/unknown-target'; readonly field: 'targets'; readonly id: string }

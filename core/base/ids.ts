@@ -16,9 +16,12 @@ export type AttemptId = Brand<string, 'AttemptId'>
 
 const SHAPE = /^[A-Za-z0-9_-]{1,64}$/
 
-/** True for text that may be an id: 1 to 64 letters, digits, `-` or `_`. */
+/**
+ * True for text that may be an id: 1 to 64 letters, digits, `-` or `_`. Names that every object knows are none:
+ * values are kept by id, and `__proto__` would be found among any of them.
+ */
 export function isId(text: string): boolean {
-  return SHAPE.test(text)
+  return SHAPE.test(text) && !(text in Object.prototype)
 }
 
 /**

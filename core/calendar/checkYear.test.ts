@@ -22,6 +22,8 @@ describe('checkYear', () => {
 
   it.each<[string, Partial<SchoolYear>]>([
     ['calendar/year-ends-before-start', { lastOn: isoDay('2026-08-30') }],
+    ['calendar/year-out-of-range', { firstOn: isoDay('0206-08-24') }],
+    ['calendar/year-out-of-range', { lastOn: isoDay('9998-06-11') }],
     ['calendar/year-too-long', { lastOn: isoDay('2028-08-30') }],
     ['calendar/unknown-zone', { zone: 'Tarn/Hollow' }],
     ['calendar/no-weekdays', { weekdays: [] }],

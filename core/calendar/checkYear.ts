@@ -1,4 +1,4 @@
-import { dayNumber, ok, refuse } from '../base'
+import { dayNumber, isoDay, ok, refuse } from '../base'
 import type { Result } from '../base'
 import { schoolDays } from './dayLetters'
 import type { CalendarRefusal } from './refusals'
@@ -6,6 +6,8 @@ import type { PatternRow, SchoolYear } from './types'
 import { isZone } from './zone'
 
 const MOST_DAYS = 550
+/** A year outside is mistyped: 0206, 9998. */
+const RANGE = { fromOn: isoDay('2000-01-01'), throughOn: isoDay('2099-12-31') }
 
 /**
  * Accepts a school year whose parts agree with each other, its notes by date, or names the first thing to
@@ -13,6 +15,9 @@ const MOST_DAYS = 550
  */
 export function checkYear(year: SchoolYear): Result<SchoolYear, CalendarRefusal> {
   const { firstOn, lastOn } = year
+  for (const field of ['firstOn', 'lastOn'] as const)
+    if (year[field] < RANGE.fromOn || year[field] > RANGE.throughOn)
+      return refuse({ code: 'calendar/year-out-of-range', field, on: year[field], ...RANGE })
   const days = dayNumber(lastOn) - dayNumber(firstOn) + 1
   if (days < 1) return refuse({ code: 'calendar/year-ends-before-start', field: 'lastOn', firstOn, lastOn })
   if (days > MOST_DAYS)

@@ -14,6 +14,13 @@ export type CalendarRefusal =
       readonly days: number
       readonly most: number
     }
+  | {
+      readonly code: 'calendar/year-out-of-range'
+      readonly field: 'firstOn' | 'lastOn'
+      readonly on: IsoDay
+      readonly fromOn: IsoDay
+      readonly throughOn: IsoDay
+    }
   | { readonly code: 'calendar/unknown-zone'; readonly field: 'zone'; readonly zone: string }
   | { readonly code: 'calendar/no-weekdays'; readonly field: 'weekdays' }
   | { readonly code: 'calendar/no-instructional-days'; readonly field: 'notes' }

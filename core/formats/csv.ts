@@ -10,6 +10,8 @@ export interface TextRow {
 }
 
 const MOST_ROWS = 5000
+/** Longer than any name, title or list of groups; nothing is matched against a longer cell. */
+const MOST_IN_CELL = 1000
 const BREAK = /\r\n|\n|\r/
 
 /**
@@ -38,12 +40,14 @@ function rowsOf(
 ): Result<readonly TextRow[], FormatRefusal> {
   const rows: TextRow[] = []
   const broken: number[] = []
+  const long: number[] = []
   let line = firstLine
   let cursor = 0
   Papa.parse<string[]>(source, {
     delimiter,
     step: ({ data, errors, meta }) => {
       if (errors.some((e) => e.type === 'Quotes')) broken.push(line)
+      else if (data.some((c) => c.length > MOST_IN_CELL)) long.push(line)
       const cells = data.map((c) => c.trim())
       if (cells.some((c) => c !== '')) rows.push({ line, cells })
       line += source.slice(cursor, meta.cursor).split(BREAK).length - 1
@@ -52,6 +56,9 @@ function rowsOf(
   })
   const [brokenAt] = broken
   if (brokenAt !== undefined) return refuse({ code: 'formats/broken-quotes', field: 'text', line: brokenAt })
+  const [longAt] = long
+  if (longAt !== undefined)
+    return refuse({ code: 'formats/cell-too-long', field: 'text', line: longAt, most: MOST_IN_CELL })
   if (rows.length > MOST_ROWS)
     return refuse({ code: 'formats/too-many-rows', field: 'text', count: rows.length, most: MOST_ROWS })
   return ok(rows)

@@ -123,7 +123,7 @@ function oneOf<T extends string>(known: readonly T[], text: string): T | null | 
 function readLength(least: string, usual: string, most: string): LessonLength | null | undefined {
   if (usual === '') return least === '' && most === '' ? null : undefined
   const unit = /min/i.test(usual) ? 'minutes' : 'meetings'
-  const number = (text: string) => Number(text.replace(',', '.').replace(/\s*min\w*$/i, ''))
+  const number = (text: string) => Number(text.replace(',', '.').split(/min/i, 1)[0])
   const typical = number(usual)
   const grain = unit === 'minutes' ? 1 : 0.5
   const min =

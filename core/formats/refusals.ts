@@ -7,6 +7,12 @@ export type FormatRefusal =
   | { readonly code: 'formats/lost-letters'; readonly field: 'text'; readonly line: number }
   | { readonly code: 'formats/broken-quotes'; readonly field: 'text'; readonly line: number }
   | {
+      readonly code: 'formats/cell-too-long'
+      readonly field: 'text'
+      readonly line: number
+      readonly most: number
+    }
+  | {
       readonly code: 'formats/too-many-rows'
       readonly field: 'text'
       readonly count: number

@@ -15,6 +15,7 @@ export const ROSTER_FAULTS = [
   'same-twice',
   'bad-sign-in',
   'sign-in-twice',
+  'too-many-groups',
 ] as const
 export type RosterFault = (typeof ROSTER_FAULTS)[number]
 export interface BadRow {
@@ -26,6 +27,9 @@ export interface RosterReading {
   readonly entries: readonly RosterEntry[]
   readonly bad: readonly BadRow[]
 }
+
+/** Groups that one row may name. */
+const MOST_GROUPS = 20
 
 const NAMES = {
   name: ['name', 'learner', 'student', 'full name'],
@@ -63,6 +67,7 @@ export function parseRoster(text: string): Result<RosterReading, FormatRefusal> 
     else if (names.has(name.toLowerCase())) refuseRow('same-twice', name)
     else if (signIn !== '' && !/^[a-z0-9._-]{2,40}$/.test(signIn)) refuseRow('bad-sign-in', signIn)
     else if (signIn !== '' && signIns.has(signIn)) refuseRow('sign-in-twice', signIn)
+    else if (cell('groups').split(';').length > MOST_GROUPS) refuseRow('too-many-groups', name)
     else {
       names.add(name.toLowerCase())
       if (signIn !== '') signIns.add(signIn)

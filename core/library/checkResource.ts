@@ -26,6 +26,9 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
     return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })
   if (isScored(resource.kind) && resource.items.length === 0)
     return refuse({ code: 'library/no-items', field: 'items' })
+  const ids = resource.items.map((item) => item.id)
+  const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
+  if (twice >= 0) return refuse({ code: 'library/same-item-twice', field: 'items', item: twice + 1 })
   for (const [i, item] of resource.items.entries()) {
     const fault = faultOf(item, i + 1)
     if (fault) return refuse(fault)

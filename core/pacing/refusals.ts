@@ -49,6 +49,7 @@ export type PacingRefusal =
   | { readonly code: 'pacing/bad-order'; readonly field: 'order' }
   | { readonly code: 'pacing/not-yet-held'; readonly field: 'lessonId'; readonly lesson: string }
   | { readonly code: 'pacing/already-recorded'; readonly field: 'lessonId'; readonly lesson: string }
+  | { readonly code: 'pacing/bad-record'; readonly field: 'lessonId'; readonly lesson: string }
   | { readonly code: 'pacing/not-recorded'; readonly field: 'lessonId'; readonly lesson: string }
   | { readonly code: 'pacing/not-laid-out'; readonly field: 'lessonId'; readonly lesson: string }
   | {

@@ -23,11 +23,34 @@ export function checkDraft(
   const fault = faultInRules(draft.rules)
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
   if (draft.targets.length === 0) return refuse({ code: 'audience/nobody-chosen', field: 'targets' })
+  const twice = targetNamedTwice(draft.targets.map((t) => t.target))
+  if (twice !== null) return refuse({ code: 'audience/same-target-twice', field: 'targets', id: twice })
   for (const { target } of draft.targets) {
     const bad = faultInTarget(target, recipients)
     if (bad) return refuse(bad)
   }
   return ok(draft)
+}
+
+function targetNamedTwice(targets: readonly Target[]): string | null {
+  const seen = new Set<string>()
+  for (const target of targets) {
+    const id = idOf(target)
+    if (seen.has(id)) return id
+    seen.add(id)
+  }
+  return null
+}
+
+function idOf(target: Target): string {
+  switch (target.kind) {
+    case 'class':
+      return target.classId
+    case 'group':
+      return target.groupId
+    case 'learner':
+      return target.learnerId
+  }
 }
 
 function faultInTarget(target: Target, { classes, groups, learners }: Recipients): AudienceRefusal | null {

@@ -70,9 +70,13 @@ export async function schoolName(tx: Connection, id: SchoolId): Promise<string> 
   return row.name
 }
 
+/** Rows of people in one statement: SQLite takes some 32,000 values at once. */
+const AT_ONCE = 500
+
 /** Adds people; sign-ins are unique. */
 export async function addUsers(tx: Connection, people: readonly UserRecord[]): Promise<void> {
-  if (people.length > 0) await tx.insert(users).values(people.map(fromUser))
+  for (let i = 0; i < people.length; i += AT_ONCE)
+    await tx.insert(users).values(people.slice(i, i + AT_ONCE).map(fromUser))
 }
 
 /** The person with this sign-in, or null. */

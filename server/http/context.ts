@@ -4,7 +4,6 @@ import type { Deps } from '#usecases/deps'
 
 export interface ServerDeps {
   readonly deps: Deps
-  readonly secret: string
   readonly demo: boolean
 }
 

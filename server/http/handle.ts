@@ -16,7 +16,7 @@ import { serverOf } from './context'
 import type { Asked } from './context'
 import { logDefect } from './log'
 import { readRequest } from './readRequest'
-import { sessionIdOf } from './session'
+import { ticketOf } from './session'
 
 type Act<C extends AnyContract, A> = (asked: A, input: InputOf<C>) => Promise<Result<ReplyOf<C>, Refusal>>
 
@@ -24,7 +24,7 @@ type Act<C extends AnyContract, A> = (asked: A, input: InputOf<C>) => Promise<Re
 export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
   return answering(async (event) => {
     const { deps, demo } = serverOf(event)
-    const actor = await actorOf(deps, await sessionIdOf(event))
+    const actor = await actorOf(deps, ticketOf(event))
     if (!actor.ok) return actor
     const input = await readRequest(event, contract)
     return input.ok ? act({ deps, actor: actor.value, event, demo }, input.value) : input

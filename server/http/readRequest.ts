@@ -1,18 +1,17 @@
-import { getQuery, getRequestHeader, getRouterParams, readRawBody } from 'h3'
+import { getQuery, getRouterParams } from 'h3'
 import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import { refuse } from '#core/base'
 import type { Result } from '#core/base'
 import type { AnyContract, InputOf } from '#shared/contracts/contract'
 import type { WireRefusal } from '#shared/contracts/refusal'
+import { readBody } from './readBody'
 
 /** Parses parameters, query and body by the contract; the first fault names its field. */
 export async function readRequest<C extends AnyContract>(
   event: H3Event,
   contract: C,
 ): Promise<Result<InputOf<C>, WireRefusal>> {
-  const declared = Number(getRequestHeader(event, 'content-length') ?? 0)
-  if (declared > contract.mostBytes) return refuse({ code: 'input/too-large', most: contract.mostBytes })
   const body =
     contract.method === 'POST' ? await readBody(event, contract.mostBytes) : { ok: true as const, value: {} }
   if (!body.ok) return body
@@ -22,19 +21,6 @@ export async function readRequest<C extends AnyContract>(
   const fault = [params, query, parsed].find((p) => !p.success)
   if (fault?.error) return refuse(invalid(fault.error))
   return { ok: true, value: { params: params.data, query: query.data, body: parsed.data } as InputOf<C> }
-}
-
-async function readBody(event: H3Event, most: number): Promise<Result<unknown, WireRefusal>> {
-  const raw = await readRawBody(event, 'utf8')
-  if (raw === undefined || raw === '') return { ok: true, value: {} }
-  if (Buffer.byteLength(raw) > most) return refuse({ code: 'input/too-large', most })
-  if (!getRequestHeader(event, 'content-type')?.startsWith('application/json'))
-    return refuse({ code: 'input/not-json' })
-  try {
-    return { ok: true, value: JSON.parse(raw) }
-  } catch {
-    return refuse({ code: 'input/not-json' })
-  }
 }
 
 function invalid(error: z.ZodError): WireRefusal {

@@ -1,37 +1,26 @@
-import { deleteCookie, getCookie, getRequestProtocol, getSession, updateSession } from 'h3'
-import type { H3Event, SessionConfig } from 'h3'
-import { serverOf } from './context'
+import { deleteCookie, getCookie, getRequestProtocol, setCookie } from 'h3'
+import type { H3Event } from 'h3'
 
 const NAME = 'step-cairn'
 const TWO_WEEKS = 60 * 60 * 24 * 14
 
-function settings(event: H3Event): SessionConfig {
-  return {
-    name: NAME,
-    password: serverOf(event).secret,
+/** The session's ticket from the cookie, or null. */
+export function ticketOf(event: H3Event): string | null {
+  return getCookie(event, NAME) ?? null
+}
+
+/** Puts a session's ticket into a cookie that scripts cannot read. */
+export function keepTicket(event: H3Event, ticket: string): void {
+  setCookie(event, NAME, ticket, {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
     maxAge: TWO_WEEKS,
-    cookie: {
-      httpOnly: true,
-      sameSite: 'lax',
-      path: '/',
-      secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https',
-    },
-  }
-}
-
-/** The session id in the sealed cookie, or null. */
-export async function sessionIdOf(event: H3Event): Promise<string | null> {
-  if (!getCookie(event, NAME)) return null
-  const session = await getSession<{ sid?: string }>(event, settings(event))
-  return session.data.sid ?? null
-}
-
-/** Puts a session id into the sealed cookie. */
-export async function keepSession(event: H3Event, sid: string): Promise<void> {
-  await updateSession(event, settings(event), { sid })
+    secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https',
+  })
 }
 
 /** Removes the cookie. */
-export function dropSession(event: H3Event): void {
+export function dropTicket(event: H3Event): void {
   deleteCookie(event, NAME, { path: '/' })
 }

@@ -6,10 +6,10 @@ import type { Me } from '#shared/contracts/accounts'
 import type { Refusal } from '#shared/contracts/refusal'
 import { whoAmI } from '#usecases/accounts/session'
 import type { Asked } from './context'
-import { keepSession } from './session'
+import { keepTicket } from './session'
 
 interface SignedIn {
-  readonly sessionId: string
+  readonly ticket: string
   readonly user: {
     readonly id: Asked['actor']['userId']
     readonly schoolId: Asked['actor']['schoolId']
@@ -25,8 +25,8 @@ export async function welcome(
   signedIn: Result<SignedIn, Refusal>,
 ): Promise<Result<Me, Refusal>> {
   if (!signedIn.ok) return signedIn
-  const { sessionId, user } = signedIn.value
-  await keepSession(event, sessionId)
+  const { ticket, user } = signedIn.value
+  keepTicket(event, ticket)
   return ok({
     ...(
       await whoAmI(deps, {

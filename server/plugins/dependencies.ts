@@ -5,6 +5,7 @@ import { clockFrom, systemClock } from '#standins/clock'
 import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
+import { sessionTickets } from '#standins/tickets'
 import type { Store } from '#db/repositories'
 import { readConfig } from '../config'
 import type { Config } from '../config'
@@ -47,8 +48,14 @@ async function build(config: Config): Promise<ServerDeps> {
       ? systemClock()
       : clockFrom(latest !== null && latest > config.demoNow ? latest : config.demoNow)
   return {
-    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(), holidays: publicHolidays() },
-    secret: config.secret,
+    deps: {
+      store,
+      clock,
+      ids: randomIds(),
+      passwords: scryptPasswords(),
+      tickets: sessionTickets(config.secret),
+      holidays: publicHolidays(),
+    },
     demo: config.demoNow !== null,
   }
 }

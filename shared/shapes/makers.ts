@@ -29,9 +29,9 @@ type ByLesson<T extends z.ZodType> = z.ZodType<
 export function id<Id extends Brand<string, string>>() {
   return z.custom<Id>((v) => typeof v === 'string' && isId(v), 'is not a known id')
 }
-/** A calendar date 'YYYY-MM-DD'. */
+/** A calendar date 'YYYY-MM-DD', of a century in which dates can be reckoned with. */
 export const day = z.custom<IsoDay>(
-  (v) => typeof v === 'string' && parseIsoDay(v) !== null,
+  (v) => typeof v === 'string' && parseIsoDay(v) !== null && v >= '1900' && v < '2200',
   'is not a date such as 2026-10-14',
 )
 /** A moment in epoch milliseconds. */
@@ -50,17 +50,30 @@ function bounded<T extends z.ZodNumber>(number: T, least?: number, most?: number
   return most === undefined ? above : above.max(most, `is above ${most}`)
 }
 
+/** C0, DEL and C1, and what parts lines: such a name would break a header, a file or a calendar. */
+const CONTROLS = /[\u0000-\u001F\u007F-\u009F\u2028\u2029]/
+
 /** Values from outside: nothing unknown, everything limited, each fault with its words. */
 export const WIRE: Makers = {
   object: (shape) => z.strictObject(shape) as unknown as ReturnType<typeof z.object<typeof shape>>,
-  line: (most) => z.string().trim().min(1, 'is empty').max(most, `is longer than ${most} characters`),
-  prose: (most) => z.string().max(most, `is longer than ${most} characters`),
+  line: (most) =>
+    z
+      .string()
+      .trim()
+      .min(1, 'is empty')
+      .max(most, `is longer than ${most} characters`)
+      .refine((v) => !CONTROLS.test(v), 'has line breaks or control characters'),
+  prose: (most) =>
+    z
+      .string()
+      .max(most, `is longer than ${most} characters`)
+      .refine((v) => !CONTROLS.test(v.replace(/[\t\n\r]/g, '')), 'has control characters'),
   number: (least, most) => bounded(z.number(), least, most),
   whole: (least, most) => bounded(z.number().int(), least, most),
   list: (of, most) => z.array(of).max(most) as unknown as ListOf<typeof of>,
   byLesson: (of, most) =>
     z
-      .record(z.string().max(64), of)
+      .record(z.string().refine(isId, 'is not a known id'), of)
       .refine((v) => Object.keys(v).length <= most, 'is too long') as unknown as ByLesson<typeof of>,
 }
 

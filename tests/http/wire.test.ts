@@ -1,3 +1,4 @@
+import { request } from 'node:http'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { SignIn, SignUp, WhoAmI } from '#shared/contracts/accounts'
 import { ReadClosures, ShowOverview } from '#shared/contracts/teaching'
@@ -92,6 +93,84 @@ describe('bad requests', () => {
     expect(
       (await agent.raw('POST', '/api/read-outline', { text: 'a,b,1' }, { origin: server.address })).status,
     ).toBe(200)
+  })
+
+  it('takes in no more of a body than its route allows, however it is sent', async () => {
+    const { hostname, port } = new URL(server.address)
+    const sent = await new Promise<{ status: number; bytes: number }>((resolve, reject) => {
+      const ask = request({
+        hostname,
+        port,
+        method: 'POST',
+        path: '/api/sign-in',
+        headers: { 'content-type': 'application/json' },
+      })
+      let [bytes, over] = [0, false]
+      const chunk = Buffer.alloc(64_000, 'x')
+      // piece by piece, as a line would bring it, so that an answer is heard meanwhile
+      const push = () => {
+        if (over || bytes >= 200_000_000) return void (over || ask.end())
+        bytes += chunk.length
+        ask.write(chunk, () => setImmediate(push))
+      }
+      ask.on('response', (reply) => {
+        over = true
+        reply.resume()
+        resolve({ status: reply.statusCode ?? 0, bytes })
+        ask.destroy()
+      })
+      // the server closes the connection while the rest is on its way
+      ask.on('error', (error) => (over ? undefined : reject(error)))
+      push()
+    })
+    expect(sent.status).toBe(413)
+    expect(sent.bytes).toBeLessThan(10_000_000)
+    // and goes on for everybody else
+    expect((await new Agent(server).raw('GET', '/api/demo-people')).status).toBe(200)
+  })
+
+  it('refuses ids that every object knows, years of another millennium, and control characters', async () => {
+    const agent = await signedIn(server, 'tess', 'long enough')
+    const fault = async (path: string, body: unknown) => {
+      const { status, text } = await agent.raw('POST', path, body)
+      return [status, JSON.parse(text).error?.code, JSON.parse(text).error?.field]
+    }
+    const act = (part: object) => ({
+      kind: 'length',
+      classId: 'c',
+      lessonId: 'l',
+      from: null,
+      to: 2,
+      ...part,
+    })
+    for (const id of ['__proto__', 'constructor', 'toString'])
+      expect(await fault('/api/desk/command', act({ lessonId: id }))).toEqual([
+        422,
+        'input/invalid',
+        'lessonId',
+      ])
+    const year = {
+      name: '2026/27',
+      zone: 'America/Denver',
+      firstOn: '2026-08-24',
+      lastOn: '2027-06-11',
+      weekdays: [1, 2, 3, 4, 5],
+      terms: [],
+      notes: [],
+      rotation: null,
+    }
+    expect(await fault('/api/years', { ...year, firstOn: '9998-08-24', lastOn: '9999-12-31' })).toEqual([
+      422,
+      'input/invalid',
+      'firstOn',
+    ])
+    expect(await fault('/api/years', { ...year, firstOn: '1998-08-24', lastOn: '1999-06-11' })).toEqual([
+      422,
+      'calendar/year-out-of-range',
+      'firstOn',
+    ])
+    for (const name of ['Year\r\nX-Evil: 1', 'Year\u0000', 'Ye\u2028ar'])
+      expect(await fault('/api/years', { ...year, name })).toEqual([422, 'input/invalid', 'name'])
   })
 
   it('names the field of a planning act that is wrong, whichever kind of act it is', async () => {

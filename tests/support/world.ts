@@ -15,6 +15,7 @@ import { clockAt } from '#standins/clock'
 import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
+import { sessionTickets } from '#standins/tickets'
 import { joinClass, signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
 import { layPlan } from '#usecases/pacing/layPlan'
@@ -53,7 +54,14 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
   stores.push(store)
   const clock = clockAt(now)
   return {
-    deps: { store, clock, ids: randomIds(), passwords: scryptPasswords(1024), holidays: publicHolidays() },
+    deps: {
+      store,
+      clock,
+      ids: randomIds(),
+      passwords: scryptPasswords(1024),
+      tickets: sessionTickets('a secret for tests only, 32 letters and more'),
+      holidays: publicHolidays(),
+    },
     clock,
     file,
   }

@@ -23,12 +23,12 @@ describe('signing up and in', () => {
     const bench = await aBench()
     await aTeacher(bench, 'Tess')
     const session =
-      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.sessionId ?? ''
+      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.ticket ?? ''
     expect((await actorOf(bench.deps, session)).ok).toBe(true)
     bench.clock.set(addMinutes(bench.clock.now(), 14 * 24 * 60))
     expect((await actorOf(bench.deps, session)).error?.code).toBe('access/not-signed-in')
     const again =
-      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.sessionId ?? ''
+      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.ticket ?? ''
     await signOut(bench.deps, again)
     expect((await actorOf(bench.deps, again)).ok).toBe(false)
     expect((await actorOf(bench.deps, null)).ok).toBe(false)

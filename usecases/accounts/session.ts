@@ -7,20 +7,21 @@ import type { Deps } from '../deps'
 
 const SESSION_MINUTES = 60 * 24 * 14
 
-/** Opens a session of 14 days; the id goes into the sealed cookie. */
+/** Opens a session of 14 days; gives the ticket for the cookie, of which only the id is kept. */
 export async function openSession(tx: Connection, deps: Deps, user: UserRecord): Promise<string> {
-  const id = deps.ids.newId()
+  const { ticket, id } = deps.tickets.make()
   const now = deps.clock.now()
   await addSession(tx, { id, userId: user.id, createdAt: now, expiresAt: addMinutes(now, SESSION_MINUTES) })
-  return id
+  return ticket
 }
 
-/** Who a session id stands for; refused when it is unknown, over or was ended. */
+/** Who shows this ticket; refused when its session is unknown, over or was ended. */
 export async function actorOf(
   deps: Deps,
-  sessionId: string | null,
+  ticket: string | null,
 ): Promise<Result<Actor & { readonly name: string }, AccessRefusal>> {
-  const user = sessionId === null ? null : await userOfSession(deps.store.read, sessionId, deps.clock.now())
+  const id = ticket === null ? null : deps.tickets.idOf(ticket)
+  const user = id === null ? null : await userOfSession(deps.store.read, id, deps.clock.now())
   if (!user) return refuse({ code: 'access/not-signed-in' })
   return ok({
     userId: user.id,
@@ -32,8 +33,9 @@ export async function actorOf(
 }
 
 /** Ends a session for good. */
-export async function signOut(deps: Deps, sessionId: string | null): Promise<void> {
-  if (sessionId !== null) await deps.store.write((tx) => removeSession(tx, sessionId))
+export async function signOut(deps: Deps, ticket: string | null): Promise<void> {
+  const id = ticket === null ? null : deps.tickets.idOf(ticket)
+  if (id !== null) await deps.store.write((tx) => removeSession(tx, id))
 }
 
 /** What the signed-in person's page shows of themselves. */

@@ -29,22 +29,23 @@ export async function noteFailure(deps: Deps, key: string): Promise<void> {
 export async function signIn(
   deps: Deps,
   input: { readonly signIn: string; readonly password: string; readonly address: string },
-): Promise<Result<{ readonly sessionId: string; readonly user: UserRecord }, AccessRefusal>> {
+): Promise<Result<{ readonly ticket: string; readonly user: UserRecord }, AccessRefusal>> {
   const key = `sign-in ${input.signIn} ${input.address}`
   const until = await pausedUntil(deps, key)
   if (until !== null) return refuse({ code: 'access/too-many-tries', field: 'password', until })
   const user = await userBySignIn(deps.store.read, input.signIn)
   // hash even for an unknown name, so that the answer takes as long
   const right = await deps.passwords.matches(input.password, user?.passwordHash || NOBODY)
-  if (!user || !right) {
+  if (!right.ok) return right
+  if (!user || !right.value) {
     await noteFailure(deps, key)
     return refuse({ code: 'access/wrong-sign-in', field: 'password' })
   }
-  const sessionId = await deps.store.write(async (tx) => {
+  const ticket = await deps.store.write(async (tx) => {
     await clearFailures(tx, key)
     return openSession(tx, deps, user)
   })
-  return ok({ sessionId, user })
+  return ok({ ticket, user })
 }
 
 const NOBODY = 'scrypt$16384$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA'

@@ -21,7 +21,7 @@ import { claimAccount } from './claimAccount'
 import { openSession } from './session'
 import { noteFailure, pausedUntil } from './signIn'
 
-type SignedIn = { readonly sessionId: string; readonly user: UserRecord }
+type SignedIn = { readonly ticket: string; readonly user: UserRecord }
 
 /** A new teacher with a school of their own, whose year they may set. Refused when the sign-in is taken. */
 export async function signUp(
@@ -33,7 +33,9 @@ export async function signUp(
     readonly password: string
   },
 ): Promise<Result<SignedIn, AccessRefusal>> {
-  const passwordHash = await deps.passwords.hash(input.password)
+  const hashed = await deps.passwords.hash(input.password)
+  if (!hashed.ok) return hashed
+  const passwordHash = hashed.value
   return writing(deps.store, async (tx) => {
     if ((await takenSignIns(tx, [input.signIn])).size > 0)
       return refuse({ code: 'access/sign-in-taken', field: 'signIn' })
@@ -52,7 +54,7 @@ export async function signUp(
       createdAt,
     }
     await addUsers(tx, [user])
-    return ok({ sessionId: await openSession(tx, deps, user), user })
+    return ok({ ticket: await openSession(tx, deps, user), user })
   })
 }
 
@@ -73,13 +75,15 @@ export async function joinClass(
   const key = `join ${input.address}`
   const until = await pausedUntil(deps, key)
   if (until !== null) return refuse({ code: 'access/too-many-tries', field: 'password', until })
-  const passwordHash = await deps.passwords.hash(input.password)
+  const hashed = await deps.passwords.hash(input.password)
+  if (!hashed.ok) return hashed
+  const passwordHash = hashed.value
   const done = await writing(deps.store, async (tx): Promise<Result<SignedIn, AccessRefusal>> => {
     const found = await classByJoinCode(tx, input.code)
     if (!found) return refuse({ code: 'access/unknown-code', field: 'code' })
     const user = await accountFor(tx, deps, found.id, found.schoolId, { ...input, passwordHash })
     if (!user) return refuse({ code: 'access/sign-in-taken', field: 'signIn' })
-    return ok({ sessionId: await openSession(tx, deps, user), user })
+    return ok({ ticket: await openSession(tx, deps, user), user })
   })
   if (!done.ok && done.error.code === 'access/unknown-code') await noteFailure(deps, key)
   return done

@@ -45,6 +45,8 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
         `Too many wrong tries. Wait until ${zone ? sayMoment(r.until, zone) : 'a quarter of an hour has passed'}, ` +
         'then try again.'
       )
+    case 'access/busy':
+      return 'Very many people are signing in just now. Try again in a moment.'
     case 'access/sign-in-taken':
       return 'This sign-in name is taken. Choose another.'
     case 'access/unknown-code':

@@ -12,6 +12,11 @@ export function ofCalendar(r: CalendarRefusal): string {
       return 'Last day: the year ends before it starts. Choose a later last day.'
     case 'calendar/year-too-long':
       return `Last day: ${r.days} days are too many for a school year (at most ${r.most}).`
+    case 'calendar/year-out-of-range':
+      return (
+        `${r.field === 'firstOn' ? 'First' : 'Last'} day: a school year lies between ${r.fromOn.slice(0, 4)} ` +
+        `and ${r.throughOn.slice(0, 4)}. Check the year you typed.`
+      )
     case 'calendar/unknown-zone':
       return `Time zone: “${r.zone}” is not known. Choose one such as America/Denver.`
     case 'calendar/no-weekdays':
@@ -86,6 +91,8 @@ export function ofPacing(r: PacingRefusal): string {
       return `${r.lesson} has not been held that far yet. Record it once its meetings are over.`
     case 'pacing/already-recorded':
       return `${r.lesson} is recorded already. Take its record back first: in its details, or with undo.`
+    case 'pacing/bad-record':
+      return `${r.lesson || 'The lesson'}: what was held is counted in halves of its meetings. Record it again.`
     case 'pacing/not-recorded':
       return `Nothing is recorded of ${r.lesson || 'this lesson'}, so there is nothing to take back.`
     case 'pacing/not-laid-out':

@@ -63,6 +63,8 @@ function ofAudience(r: AudienceRefusal): string {
   switch (r.code) {
     case 'audience/nobody-chosen':
       return 'Nobody is chosen yet. Add a class, a group or a learner.'
+    case 'audience/same-target-twice':
+      return 'One of the recipients is named twice. Take one of the two off the list.'
     case 'audience/nobody-reached':
       return 'The chosen classes and groups hold no learners. Add learners first, or choose others.'
     case 'audience/not-your-class':
@@ -118,6 +120,8 @@ function ofFormats(r: FormatRefusal): string {
       return `Line ${r.line}: a quotation mark is not closed.`
     case 'formats/too-many-rows':
       return `${r.count} rows are too many at once (at most ${r.most}). Split the file.`
+    case 'formats/cell-too-long':
+      return `Line ${r.line}: a cell is longer than ${r.most} characters. Shorten it.`
     case 'formats/not-a-calendar':
       return 'This is not an iCalendar (.ics) file. Export the calendar again, or type the closures.'
     case 'formats/no-closures':
@@ -139,6 +143,8 @@ function ofLibrary(r: LibraryRefusal): string {
         : `Short code: “${r.value}” is taken or is not 2 to 16 letters and digits.`
     case 'library/no-items':
       return 'Add at least one question.'
+    case 'library/same-item-twice':
+      return `Question ${r.item} stands there twice. Take one of the two out.`
     case 'library/too-few-options':
       return `Question ${r.item}: give at least two answers, none of them empty.`
     case 'library/same-option-twice':

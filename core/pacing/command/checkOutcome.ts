@@ -1,26 +1,21 @@
-import { checkFixed, checkFixedIn, fixedOf, sequenceOf } from '../plan'
+import type { LessonId } from '../../base'
+import { MOST_LESSONS, checkFixed, checkFixedIn, checkLesson, fixedOf, sequenceOf } from '../plan'
+import type { LessonRecord, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import type { PacingState } from './act'
 import { same, singlesOf } from './command'
-import type { PacingCommand } from './types'
+import type { ClassCommand, PacingCommand } from './types'
 
 /**
- * Why a new act is not accepted although it can be done: a fixed date on a closed day or outside the year, or
- * against the order of its class.
+ * Why a new act is not accepted although it can be done: a lesson of a class's own that a plan could not have, a
+ * record of no whole halves, a fixed date on a closed day or outside the year or against the order of its class,
+ * more lessons than can be laid out.
  */
 export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const { year } = state
   for (const one of singlesOf(command)) {
-    if (one.kind === 'lesson' && one.part === 'fixed' && one.to !== null && one.to !== 'free') {
-      const of = state.classes.get(one.classId)
-      const plan = of?.planId ? state.plans.get(of.planId) : undefined
-      const lessons = of && plan ? sequenceOf(plan, of.pacing) : []
-      const lesson = lessons.find((l) => l.id === one.lessonId)
-      const bad =
-        (lesson && checkFixedIn(lesson, one.to, year)) ??
-        checkFixed(lessons.map((l) => ({ ...l, fixed: of ? fixedOf(l, of.pacing) : null })))
-      if (bad) return bad
-    }
+    const bad = one.kind === 'lesson' ? checkOfClass(state, one) : null
+    if (bad) return bad
     if (one.kind !== 'plan' || state.classes.size === 0) continue
     for (const { from, to } of one.lessons) {
       const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
@@ -28,4 +23,54 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
     }
   }
   return null
+}
+
+function checkOfClass(
+  state: PacingState,
+  one: Extract<ClassCommand, { readonly kind: 'lesson' }>,
+): PacingRefusal | null {
+  const of = state.classes.get(one.classId)
+  const plan = of?.planId ? state.plans.get(of.planId) : undefined
+  if (!of || !plan || one.to === null) return null
+  const lessons = sequenceOf(plan, of.pacing)
+  switch (one.part) {
+    case 'left':
+      return null
+    case 'records':
+      return checkRecord(one.to, lessons, one.lessonId)
+    case 'added':
+      return checkAdded(one.to, one.lessonId, lessons.length, new Set(plan.units.map((u) => u.id)))
+    case 'fixed': {
+      if (one.to === 'free') return null
+      const lesson = lessons.find((l) => l.id === one.lessonId)
+      return (
+        (lesson && checkFixedIn(lesson, one.to, state.year)) ??
+        checkFixed(lessons.map((l) => ({ ...l, fixed: fixedOf(l, of.pacing) })))
+      )
+    }
+  }
+}
+
+function checkAdded(
+  lesson: PlanLesson,
+  lessonId: LessonId,
+  count: number,
+  units: Parameters<typeof checkLesson>[1],
+): PacingRefusal | null {
+  if (lesson.id !== lessonId) return { code: 'pacing/unknown-lesson', field: 'lessonId', lessonId: lesson.id }
+  if (count > MOST_LESSONS)
+    return { code: 'pacing/too-many-lessons', field: 'lessons', count, most: MOST_LESSONS }
+  return checkLesson(lesson, units)
+}
+
+/** What is still to come is laid out in whole halves, as many as a lesson may have. */
+function checkRecord(
+  { moreHalves, held }: LessonRecord,
+  lessons: readonly PlanLesson[],
+  lessonId: LessonId,
+): PacingRefusal | null {
+  const isWhole = Number.isInteger(moreHalves) && held.every((h) => h.halves > 0 && h.halves <= 2)
+  if (isWhole && held.length > 0) return null
+  const lesson = lessons.find((l) => l.id === lessonId)
+  return { code: 'pacing/bad-record', field: 'lessonId', lesson: lesson?.number || lesson?.title || '' }
 }

@@ -87,6 +87,23 @@ interface Bounds {
   readonly to: Position
 }
 
+function freeItem(track: Track, lesson: PlanLesson, unit: Need['unit'], amount: number): Item {
+  return {
+    lesson,
+    unit,
+    amount,
+    fixed: null,
+    earliest: 0,
+    startsAt: -1,
+    startsBy: -1,
+    endsBy: track.end,
+    endsBecause: 'year',
+    hasLastDay: false,
+    isUnderWay: false,
+    waits: lesson.notAfterBreak,
+  }
+}
+
 /** @param fixedAt the fixed start of a lesson before it, -1 without one. */
 function itemOf(
   track: Track,
@@ -99,21 +116,7 @@ function itemOf(
   part: Bounds | undefined,
 ): Item {
   // nearly every lesson: bound by nothing but the year
-  if (fixed === null && part === undefined)
-    return {
-      lesson,
-      unit,
-      amount,
-      fixed,
-      earliest: 0,
-      startsAt: -1,
-      startsBy: -1,
-      endsBy: track.end,
-      endsBecause: 'year',
-      hasLastDay: false,
-      isUnderWay: false,
-      waits: lesson.notAfterBreak,
-    }
+  if (fixed === null && part === undefined) return freeItem(track, lesson, unit, amount)
   const [startOn, endOn] = daysOf(fixed)
   const start = startOn === null ? 0 : positionAt(track, firstOnOrAfter(track, startOn))
   const partEnd = part?.to ?? track.end

@@ -1,5 +1,5 @@
 import { ok, refuse } from '../../base'
-import type { IsoDay, Result } from '../../base'
+import type { IsoDay, Result, UnitId } from '../../base'
 import { schoolDays } from '../../calendar'
 import type { SchoolYear } from '../../calendar'
 import type { PacingRefusal } from '../refusals'
@@ -25,14 +25,21 @@ export function checkPlan(plan: Plan): Result<Plan, PacingRefusal> {
   if (badPart) return refuse(badPart)
   const units = new Set(plan.units.map((u) => u.id))
   for (const lesson of plan.lessons) {
-    const { min, typical, max } = lesson.length
-    if (!isLength(lesson.length))
-      return refuse({ code: 'pacing/bad-length', field: 'length', lesson: nameOf(lesson), min, typical, max })
-    if (!units.has(lesson.unitId))
-      return refuse({ code: 'pacing/unknown-unit', field: 'unitId', lesson: nameOf(lesson) })
+    const fault = checkLesson(lesson, units)
+    if (fault) return refuse(fault)
   }
   const badDate = checkFixed(plan.lessons)
   return badDate ? refuse(badDate) : ok(plan)
+}
+
+/** Why one lesson is not accepted, in a plan or as a class's own; null when it is. */
+export function checkLesson(lesson: PlanLesson, units: ReadonlySet<UnitId>): PacingRefusal | null {
+  const { min, typical, max } = lesson.length
+  if (!isLength(lesson.length))
+    return { code: 'pacing/bad-length', field: 'length', lesson: nameOf(lesson), min, typical, max }
+  return units.has(lesson.unitId)
+    ? null
+    : { code: 'pacing/unknown-unit', field: 'unitId', lesson: nameOf(lesson) }
 }
 
 function nameOf(lesson: PlanLesson): string {

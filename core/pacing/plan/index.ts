@@ -1,5 +1,5 @@
 /** A plan, and what one class does differently from it. */
-export { checkFixed, checkFixedIn, checkPlan } from './checkPlan'
+export { checkFixed, checkFixedIn, checkLesson, checkPlan, MOST_LESSONS } from './checkPlan'
 export { AS_PLANNED, LEFT_BECAUSE } from './classPacing'
 export type { Baseline, ClassPacing, HeldSlot, Left, LessonRecord, Through } from './classPacing'
 export { LENGTH_LIMITS, isLessonAmount } from './limits'

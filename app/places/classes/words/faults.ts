@@ -6,6 +6,7 @@ export const ROSTER_FAULT_WORDS: Record<RosterFault, string> = {
   'same-twice': 'this name stands here twice',
   'bad-sign-in': 'the sign-in name has other signs than letters, digits, dots or dashes',
   'sign-in-twice': 'this sign-in name stands here twice',
+  'too-many-groups': 'names more than 20 groups',
 }
 export const OUTLINE_FAULT_WORDS: Record<OutlineFault, string> = {
   'no-lesson': 'has no lesson title',
