@@ -9,7 +9,7 @@ import type { Actor } from '#core/access'
 import type { Moment } from '#core/availability'
 import type { Item } from '#core/library'
 import { openStore } from '#db/client'
-import { addResource, learnersOf, plansById } from '#db/repositories'
+import { addResource, addTeacher, learnersOf, plansById } from '#db/repositories'
 import type { Store } from '#db/repositories'
 import { clockAt } from '#standins/clock'
 import { randomIds } from '#standins/ids'
@@ -229,4 +229,11 @@ export async function publish(school: TestSchool, part: Partial<Draft> = {}) {
 /** Everyone on the roster of a class. */
 export async function rosterOf(school: TestSchool, classId: ClassId) {
   return (await learnersOf(school.deps.store.read, [classId])).get(classId) ?? []
+}
+
+/** Teaches class B of the school, and is not its office. */
+export async function aColleague(school: TestSchool) {
+  const other = await aTeacher(school, 'Carla')
+  await school.deps.store.write((tx) => addTeacher(tx, school.b.classId, other.userId))
+  return { ...school.teacher, userId: other.userId, office: false }
 }

@@ -7,7 +7,7 @@ import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { listMyWork, showMyPiece } from '#usecases/learning/myWork'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { at, ids, rules } from '../support/made'
-import { aSchool, publish, through } from '../support/world'
+import { aColleague, aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const RIGHT: Record<string, Answer> = {
@@ -259,6 +259,22 @@ describe('the teacher’s view of it', () => {
       'items',
     )
     expect(one).toMatchObject({ tries: 1, className: 'Class B' })
+  })
+
+  it('shows a colleague the tries of their own classes only', async () => {
+    const school = await aSchool()
+    const colleague = await aColleague(school)
+    const id = await publish(school)
+    await does(school, id, school.ann, 1)
+    await does(school, id, school.cleo, 1, 2)
+    const got = mustBeOk(
+      await showItems(school.deps, colleague, { assignmentId: id, classId: null }),
+      'items',
+    )
+    expect(got.tries).toBe(1)
+    expect(
+      (await showItems(school.deps, colleague, { assignmentId: id, classId: school.a.classId })).error?.code,
+    ).toBe('access/not-found')
   })
 
   it('shows neither to strangers or learners', async () => {

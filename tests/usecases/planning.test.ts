@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay, mustBeOk } from '#core/base'
-import type { ClassId, UserId } from '#core/base'
+import type { ClassId } from '#core/base'
 import { planCommand } from '#core/pacing'
 import type { PacingCommand, Plan, Way } from '#core/pacing'
-import { addTeacher, classById, learnerWorkOf, plansById, userById, yearsById } from '#db/repositories'
+import { classById, learnerWorkOf, plansById, yearsById } from '#db/repositories'
 import type { ClassRecord } from '#db/repositories'
 import { doCommand, redo, showHistory, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
@@ -13,7 +13,7 @@ import { copyPlan, readPlanTable, showPlan } from '#usecases/pacing/plans'
 import { previewRipple } from '#usecases/pacing/previewRipple'
 import { startTry } from '#usecases/learning/tries'
 import { at, closure } from '../support/made'
-import { aSchool, aTeacher, anchored, publish } from '../support/world'
+import { aColleague, aSchool, anchored, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const classOf = async (school: TestSchool, id: ClassId) =>
@@ -179,14 +179,6 @@ describe('a snow day', () => {
     ).toBe('access/denied')
   })
 })
-
-/** Teaches class B of the school, and is not its office. */
-async function aColleague(school: TestSchool) {
-  const other = await aTeacher(school, 'Carla')
-  const user = await userById(school.deps.store.read, other.userId)
-  await school.deps.store.write((tx) => addTeacher(tx, school.b.classId, user?.id as UserId))
-  return { ...school.teacher, userId: other.userId, office: false }
-}
 
 describe('changing a plan', () => {
   it('moves every class that follows it, as one act with its undo', async () => {

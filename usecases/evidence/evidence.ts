@@ -14,7 +14,7 @@ import {
 } from '#db/repositories'
 import type { Deps } from '../deps'
 import { settleOverdue } from '../learning/settleOverdue'
-import { classFor } from '../teaching/classAccess'
+import { classFor, classesInView } from '../teaching/classAccess'
 import { workFor } from '../work/workFor'
 
 /** A class's learners × work, oldest due first, with kept scores, late marks and tries. */
@@ -98,11 +98,12 @@ export async function showItems(
   if (ofClass && !ofClass.ok) return ofClass
   const piece = await resourceById(tx, record.resourceId)
   if (!piece) return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  // the tries of other teachers' classes are not the actor's to see, though the work may go to them, too
+  const seen = input.classId === null ? (await classesInView(tx, actor)).map((c) => c.id) : [input.classId]
+  const classIds = new Set<ClassId>(seen)
   await settleOverdue(deps, { assignmentIds: [record.id] })
   const learners = new Set(
-    (await learnerWorkOf(tx, [record.id]))
-      .filter((r) => input.classId === null || r.classId === input.classId)
-      .map((r) => r.learnerId),
+    (await learnerWorkOf(tx, [record.id])).filter((r) => classIds.has(r.classId)).map((r) => r.learnerId),
   )
   const tries = await attemptsOf(tx, [record.id])
   const standing = [...learners].flatMap(
