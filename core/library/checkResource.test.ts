@@ -12,6 +12,14 @@ describe('checkResource', () => {
     expect(checkResource(aCheck([single('1'), multiple('2'), numeric('3'), text('4')])).ok).toBe(true)
   })
 
+  it('wants each item once', () => {
+    expect(checkResource(aCheck([single('1'), single('2'), single('1')])).error).toEqual({
+      code: 'library/same-item-twice',
+      field: 'items',
+      item: 3,
+    })
+  })
+
   it('wants items for what is scored, none for a reading', () => {
     expect(codeOf([])).toBe('library/no-items')
     expect(codeOf([], { kind: 'reading' })).toBeUndefined()

@@ -103,6 +103,12 @@ describe('checkDraft', () => {
 
   it('wants recipients, and rules a learner can meet', () => {
     expect(checkDraft(aDraft({ targets: [] }), recipients).error?.code).toBe('audience/nobody-chosen')
+    const mine = { target: { kind: 'class' as const, classId: a }, overrides: {} }
+    expect(checkDraft(aDraft({ targets: [mine, mine] }), recipients).error).toEqual({
+      code: 'audience/same-target-twice',
+      field: 'targets',
+      id: a,
+    })
     expect(checkDraft(aDraft({ rules: rules({ maxAttempts: 0 }) }), recipients).error).toMatchObject({
       code: 'attempts/bad-rules',
       field: 'maxAttempts',

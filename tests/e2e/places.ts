@@ -4,7 +4,7 @@ import type { Person } from '../support/browser'
 export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/pace', 'Length here'],
   ['/pace/fit', 'Meetings there are'],
-  ['/pace/charts', 'that everything before it is done'],
+  ['/pace/charts', 'The whole plan within the year'],
   ['/pace/sheet', 'W1.1 What a vibration is'],
   ['/shelf?piece=piece-wav204', 'As a learner sees it'],
   ['/shelf-own', 'Question 1'],
