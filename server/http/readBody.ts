@@ -7,39 +7,45 @@ import type { WireRefusal } from '#shared/contracts/refusal'
 /** A request's JSON body, at most so many bytes: what comes beyond is never taken in, let alone kept. */
 export async function readBody(event: H3Event, most: number): Promise<Result<unknown, WireRefusal>> {
   const declared = Number(getRequestHeader(event, 'content-length') ?? 0)
-  const raw = declared > most ? null : await upTo(event, most)
-  if (raw === null) {
+  const read = declared > most ? tooLarge(most) : await upTo(event, most)
+  if (!read.ok) {
     letGo(event)
-    return refuse({ code: 'input/too-large', most })
+    return read
   }
-  if (raw.length === 0) return ok({})
+  if (read.value.length === 0) return ok({})
   if (!getRequestHeader(event, 'content-type')?.startsWith('application/json'))
     return refuse({ code: 'input/not-json' })
   try {
-    return ok(JSON.parse(raw.toString('utf8')))
+    return ok(JSON.parse(read.value.toString('utf8')))
   } catch {
     return refuse({ code: 'input/not-json' })
   }
 }
 
-/** The bytes of a request's body; null as soon as they are more. */
-function upTo({ node: { req } }: H3Event, most: number): Promise<Buffer | null> {
-  return new Promise((resolve, reject) => {
+type Read = Result<Buffer, WireRefusal>
+
+function tooLarge(most: number): Read {
+  return refuse({ code: 'input/too-large', most })
+}
+
+/** The bytes of a request's body; refused as soon as they are more, or when it breaks off. */
+function upTo({ node: { req } }: H3Event, most: number): Promise<Read> {
+  return new Promise((resolve) => {
     const chunks: Buffer[] = []
     let size = 0
-    const done = (result: Buffer | null) => {
-      req.off('data', take).off('end', end).off('error', reject).off('close', cut)
+    const done = (result: Read) => {
+      req.off('data', take).off('end', end).off('error', cut).off('close', cut)
       resolve(result)
     }
     const take = (chunk: Buffer) => {
       size += chunk.length
-      if (size > most) done(null)
+      if (size > most) done(tooLarge(most))
       else chunks.push(chunk)
     }
-    const end = () => done(Buffer.concat(chunks))
-    // whoever goes away in the middle has said nothing
-    const cut = () => done(Buffer.alloc(0))
-    req.on('data', take).on('end', end).on('error', reject).on('close', cut)
+    const end = () => done(ok(Buffer.concat(chunks)))
+    // whoever goes away in the middle has asked for nothing, not for an act without a body
+    const cut = () => done(refuse({ code: 'input/not-json' }))
+    req.on('data', take).on('end', end).on('error', cut).on('close', cut)
   })
 }
 

@@ -129,6 +129,19 @@ describe('bad requests', () => {
     expect((await new Agent(server).raw('GET', '/api/demo-people')).status).toBe(200)
   })
 
+  it('does nothing that was asked by a request that broke off', async () => {
+    const agent = await signedIn(server, 'tess', 'long enough')
+    const { hostname, port } = new URL(server.address)
+    const headers = { cookie: agent.cookie, 'content-type': 'application/json', 'content-length': '100' }
+    const ask = request({ hostname, port, method: 'POST', path: '/api/sign-out', headers })
+    const gone = new Promise((closed) => ask.on('error', () => undefined).on('close', closed))
+    await new Promise<void>((sent) => ask.write('{', () => sent()))
+    expect((await agent.call(WhoAmI)).ok).toBe(true)
+    ask.destroy()
+    await gone
+    for (let i = 0; i < 20; i++) expect((await agent.call(WhoAmI)).ok).toBe(true)
+  })
+
   it('refuses ids that every object knows, years of another millennium, and control characters', async () => {
     const agent = await signedIn(server, 'tess', 'long enough')
     const fault = async (path: string, body: unknown) => {

@@ -1,4 +1,4 @@
-import type { LessonId } from '../../base'
+import type { LessonId, UnitId } from '../../base'
 import { MOST_LESSONS, checkFixed, checkFixedIn, checkLesson, fixedOf, sequenceOf } from '../plan'
 import type { LessonRecord, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
@@ -55,7 +55,7 @@ function checkAdded(
   lesson: PlanLesson,
   lessonId: LessonId,
   count: number,
-  units: Parameters<typeof checkLesson>[1],
+  units: ReadonlySet<UnitId>,
 ): PacingRefusal | null {
   if (lesson.id !== lessonId) return { code: 'pacing/unknown-lesson', field: 'lessonId', lessonId: lesson.id }
   if (count > MOST_LESSONS)
@@ -63,7 +63,7 @@ function checkAdded(
   return checkLesson(lesson, units)
 }
 
-/** What is still to come is laid out in whole halves, as many as a lesson may have. */
+/** What was held takes part of a meeting, and what is still to come is laid out in whole halves. */
 function checkRecord(
   { moreHalves, held }: LessonRecord,
   lessons: readonly PlanLesson[],
