@@ -6,6 +6,7 @@ import { seededIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import { sessionTickets } from '#standins/tickets'
+import type { Deps } from '#usecases/deps'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
@@ -21,7 +22,7 @@ const store = await openStore({
   safeOnPowerLoss: false,
 })
 const clock = clockAt(instant(zoneOf(YEAR.zone).at(YEAR.firstOn, 0) - 3 * 86_400_000))
-const deps = {
+const deps: Deps = {
   store,
   clock,
   ids: seededIds(SEED),
@@ -29,6 +30,7 @@ const deps = {
   // nobody goes on with the sessions in which the demo was made
   tickets: sessionTickets(randomUUID()),
   holidays: publicHolidays(),
+  signUp: { kind: 'open' },
 }
 await liveThrough(deps, await buildSchool(deps), clock)
 await store.settle()

@@ -1,5 +1,16 @@
-import { addMinutes, daysThrough, instant, mustBeOk, parseInstant, seedOf, seededRandom } from '#core/base'
+import {
+  addMinutes,
+  asId,
+  daysThrough,
+  instant,
+  mustBeOk,
+  parseInstant,
+  seedOf,
+  seededRandom,
+} from '#core/base'
 import type {
+  ItemId,
+  PageId,
   AssignmentId,
   ClassId,
   GroupId,
@@ -10,10 +21,10 @@ import type {
   UserId,
 } from '#core/base'
 import type { Actor } from '#core/access'
-import type { AttemptRules } from '#core/attempts'
+import type { AnswerChange, AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
-import type { Item } from '#core/library'
+import type { Answer, Item } from '#core/library'
 import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
 import type { Draft, LearnerWork } from '#core/work'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
@@ -195,7 +206,10 @@ const pieceOf = (code: string) => {
 /** Published in the morning two days before the first class opens it; null while that is further away. */
 async function publishWhenNear(demo: Demo, work: DemoWork): Promise<AssignmentId | null> {
   const draft = draftFor(demo, work)
-  const preview = mustBeOk(await previewWork(demo.deps, demo.teacher, draft), work.piece)
+  const preview = mustBeOk(
+    await previewWork(demo.deps, demo.teacher, { assignmentId: null, draft }),
+    work.piece,
+  )
   const opens = Math.min(...preview.classes.map((c) => c.window?.opens ?? Infinity))
   if (opens > addMinutes(demo.deps.clock.now(), 3 * 24 * 60)) return null
   return mustBeOk(await assign(demo.deps, demo.teacher, { draft, publish: true }), work.piece).assignmentId
@@ -276,10 +290,16 @@ async function tryPiece(
   mustBeOk(
     await handIn(deps, learner, {
       attemptId: started.value.attemptId,
-      saves: [...answers].map(([itemId, answer]) => ({ itemId, answer })),
+      saves: fromOnePage(answers),
     }),
     'hand in',
   )
+}
+
+/** Answers as a page sends them that was opened before any stood. */
+function fromOnePage(answers: Iterable<readonly [ItemId, Answer]>): AnswerChange[] {
+  const writer = asId<PageId>('demo')
+  return [...answers].map(([itemId, answer], i) => ({ itemId, answer, from: 0, writer, edit: i + 1 }))
 }
 
 /** Some learners are in the middle of what is open now. */
@@ -309,9 +329,7 @@ async function startSome(
     const started = await startTry(deps, learner, row.assignmentId)
     if (!started.ok) continue
     const items = pieceOf(published.find((p) => p.id === row.assignmentId)?.piece ?? '').items
-    const saves = [...simulatedAnswers(personOf(row.learnerId), items)]
-      .slice(0, 3)
-      .map(([itemId, answer]) => ({ itemId, answer }))
+    const saves = fromOnePage([...simulatedAnswers(personOf(row.learnerId), items)].slice(0, 3))
     mustBeOk(await saveAnswers(deps, learner, { attemptId: started.value.attemptId, saves }), 'save')
   }
 }

@@ -14,7 +14,8 @@ import {
 } from '#db/repositories'
 import type { UserRecord } from '#db/repositories'
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '#shared/demoPeople'
-import { signUp, joinClass } from '#usecases/accounts/signUp'
+import { joinClass } from '#usecases/accounts/joinClass'
+import { signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { adoptBook } from '#usecases/pacing/plans'
@@ -86,11 +87,20 @@ async function shelve(deps: Deps): Promise<void> {
   })
 }
 
+const ORIGIN = { address: 'demo', browser: null }
+
 async function staff(deps: Deps): Promise<Actor> {
   const [imani, ...others] = DEMO_PEOPLE.filter((p) => p.role !== 'learner')
   if (!imani) throw new Error('the demo has no teacher')
   const { user } = mustBeOk(
-    await signUp(deps, { school: SCHOOL, name: imani.name, signIn: imani.signIn, password: DEMO_PASSWORD }),
+    await signUp(deps, {
+      school: SCHOOL,
+      name: imani.name,
+      signIn: imani.signIn,
+      password: DEMO_PASSWORD,
+      invitation: '',
+      origin: ORIGIN,
+    }),
     'teacher',
   )
   const hash = mustBeOk(await deps.passwords.hash(DEMO_PASSWORD), 'password')
@@ -100,6 +110,7 @@ async function staff(deps: Deps): Promise<Actor> {
     name: p.name,
     signIn: p.signIn,
     passwordHash: hash,
+    mustChangePassword: false,
     role: p.role,
     office: p.role === 'lead',
     accommodation: NO_ACCOMMODATION,
@@ -178,7 +189,7 @@ async function accounts(
         name: p.name,
         signIn: p.signIn,
         password: DEMO_PASSWORD,
-        address: 'demo',
+        origin: ORIGIN,
       }),
       p.name,
     )

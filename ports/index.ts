@@ -44,6 +44,8 @@ export interface Tickets {
   readonly make: () => { readonly ticket: string; readonly id: string }
   /** The id of a ticket; null for what can be none. */
   readonly idOf: (ticket: string) => string | null
+  /** A mark of any text, by which it is known again and from which it cannot be told. */
+  readonly markOf: (text: string) => string
 }
 
 /** Too much is waiting already: try again in a moment. */

@@ -16,5 +16,6 @@ export function sessionTickets(secret: string): Tickets {
       return { ticket, id: idOf(ticket) as string }
     },
     idOf,
+    markOf: (text) => createHmac('sha256', secret).update(`mark ${text}`).digest('base64url'),
   }
 }

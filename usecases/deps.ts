@@ -1,6 +1,12 @@
 import type { Clock, Holidays, Ids, Passwords, Tickets } from '#ports'
 import type { Store } from '#db/repositories'
 
+/** Whether new schools may be made here: by anybody, by nobody, or by whoever knows a word. */
+export type SignUpRule =
+  | { readonly kind: 'open' }
+  | { readonly kind: 'closed' }
+  | { readonly kind: 'invitation'; readonly code: string }
+
 /** What every act may reach; built once at start. */
 export interface Deps {
   readonly store: Store
@@ -9,4 +15,5 @@ export interface Deps {
   readonly passwords: Passwords
   readonly tickets: Tickets
   readonly holidays: Holidays
+  readonly signUp: SignUpRule
 }

@@ -1,4 +1,6 @@
 /** Who may do what: one predicate per act, over plain facts. Anything not allowed here is denied. */
+export { DOORS, counted, givenBack, secondsAfter } from './doors'
+export type { DoorCount, DoorRule } from './doors'
 export {
   canAssignTo,
   canEditPlan,

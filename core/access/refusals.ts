@@ -9,11 +9,24 @@ export type AccessRefusal =
   | { readonly code: 'access/denied' }
   | { readonly code: 'access/not-found'; readonly what: string }
   | { readonly code: 'access/wrong-sign-in'; readonly field: 'password' }
-  | { readonly code: 'access/too-many-tries'; readonly field: 'password'; readonly until: Instant }
+  | {
+      readonly code: 'access/too-many-tries'
+      readonly field: 'password' | 'code' | 'signIn' | 'current'
+      readonly until: Instant
+    }
   /** Too many passwords wait to be checked. */
   | { readonly code: 'access/busy' }
   | { readonly code: 'access/sign-in-taken'; readonly field: 'signIn' }
   | { readonly code: 'access/unknown-code'; readonly field: 'code' }
+  /** The class takes nobody in for now. */
+  | { readonly code: 'access/joining-closed'; readonly field: 'code' }
+  /** New schools are not made here, or only with an invitation. */
+  | { readonly code: 'access/sign-up-closed' }
+  | { readonly code: 'access/wrong-invitation'; readonly field: 'invitation' }
+  | { readonly code: 'access/wrong-password'; readonly field: 'current' }
+  | { readonly code: 'access/same-password'; readonly field: 'next' }
+  /** A teacher gave this password out: the owner chooses another before anything else. */
+  | { readonly code: 'access/must-change-password' }
   | {
       readonly code: 'access/changed-meanwhile'
       readonly field: 'version'

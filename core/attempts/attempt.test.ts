@@ -150,11 +150,19 @@ describe('what a learner sees', () => {
   })
 
   it('reveals by rule: at submission, after closing, never', () => {
-    expect(isRevealed('submission', null, noon)).toBe(true)
-    expect(isRevealed('close', terms.closesAt, at('10-15T15:59'))).toBe(false)
-    expect(isRevealed('close', terms.closesAt, at('10-15T16:00'))).toBe(true)
-    expect(isRevealed('close', null, at('10-15T16:00'))).toBe(false)
-    expect(isRevealed('never', terms.closesAt, at('12-15T16:00'))).toBe(false)
+    const at16 = at('10-15T16:00')
+    const alone = { own: terms.closesAt, all: terms.closesAt }
+    expect(isRevealed('submission', { own: null, all: null }, noon)).toBe(true)
+    expect(isRevealed('close', alone, at('10-15T15:59'))).toBe(false)
+    expect(isRevealed('close', alone, at16)).toBe(true)
+    expect(isRevealed('close', { own: null, all: null }, at16)).toBe(false)
+    expect(isRevealed('never', alone, at('12-15T16:00'))).toBe(false)
+    // a learner with three days more: nothing is shown to the others before, unless the rule says so
+    const another = { own: terms.closesAt, all: at('10-18T16:00') }
+    expect(isRevealed('close', another, at16)).toBe(false)
+    expect(isRevealed('own-close', another, at16)).toBe(true)
+    expect(isRevealed('close', another, at('10-18T16:00'))).toBe(true)
+    expect(isRevealed('close', { own: terms.closesAt, all: null }, at('12-15T16:00'))).toBe(false)
   })
 
   it('says the right answer in words', () => {

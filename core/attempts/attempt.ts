@@ -109,19 +109,31 @@ export function orderItems<T>(
   return shuffled(items, seededRandom(seedOf(`${of.assignmentId}/${of.learnerId}/${of.number}`)))
 }
 
+/** When work closes for one learner, and when for the last of all who have it; null where it never does. */
+export interface Closings {
+  readonly own: Instant | null
+  readonly all: Instant | null
+}
+
 /**
- * Whether something revealed by rule may be shown now. "Close" is the learner's own closing; with none, it
- * never comes.
+ * Whether something revealed by rule may be shown now. Until everybody has closed, right answers could travel to
+ * a learner with extra days; where somebody's work never closes, that never comes.
  */
-export function isRevealed(reveal: Reveal, closesAt: Instant | null, now: Instant): boolean {
+export function isRevealed(reveal: Reveal, closes: Closings, now: Instant): boolean {
   switch (reveal) {
     case 'submission':
       return true
     case 'close':
-      return closesAt !== null && now >= closesAt
+      return isPast(closes.own, now) && isPast(closes.all, now)
+    case 'own-close':
+      return isPast(closes.own, now)
     case 'never':
       return false
     default:
       return assertNever(reveal)
   }
+}
+
+function isPast(at: Instant | null, now: Instant): boolean {
+  return at !== null && now >= at
 }

@@ -1,9 +1,12 @@
 /** Attempt rules, scoring, and what a try may do when. */
 export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
+export type { Closings } from './attempt'
 export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export type { AttemptRefusal } from './refusals'
 export { faultInRules, keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
+export { takeSave } from './takeSave'
+export type { AnswerChange, StandingAnswer, Taken } from './takeSave'
 export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, NO_LATE_DAYS, REVEALS } from './types'
 export type {
   Attempt,

@@ -1,4 +1,5 @@
 import type { Instant, ItemId } from '../base'
+import type { StandingAnswer } from './takeSave'
 
 /** Why a try cannot be started, saved or handed in; nothing already saved is lost. */
 export type AttemptRefusal =
@@ -12,6 +13,12 @@ export type AttemptRefusal =
     }
   | { readonly code: 'attempts/wait'; readonly field: 'assignmentId'; readonly until: Instant }
   | { readonly code: 'attempts/already-handed-in'; readonly field: 'attemptId' }
+  | {
+      /** Answers that were changed on another page stand; they are named, so that the learner can choose. */
+      readonly code: 'attempts/answered-elsewhere'
+      readonly field: 'saves'
+      readonly stands: readonly StandingAnswer[]
+    }
   | { readonly code: 'attempts/time-is-up'; readonly field: 'attemptId'; readonly deadlineAt: Instant }
   | { readonly code: 'attempts/unknown-item'; readonly field: 'itemId'; readonly itemId: ItemId }
   | {

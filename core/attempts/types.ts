@@ -3,8 +3,11 @@ import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, UserId 
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
 export type Kept = (typeof KEPT)[number]
-export const REVEALS = ['submission', 'close', 'never'] as const
-/** When something is shown: with the submission, after the work has closed for the learner, or never. */
+export const REVEALS = ['submission', 'close', 'own-close', 'never'] as const
+/**
+ * When something is shown: with the submission, after the work has closed for everybody who has it, after it has
+ * closed for the learner, or never.
+ */
 export type Reveal = (typeof REVEALS)[number]
 export const ITEM_ORDERS = ['as-written', 'shuffled'] as const
 export type ItemOrder = (typeof ITEM_ORDERS)[number]

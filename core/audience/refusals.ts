@@ -3,7 +3,7 @@ export type AudienceRefusal =
   | { readonly code: 'audience/nobody-chosen'; readonly field: 'targets' }
   | { readonly code: 'audience/same-target-twice'; readonly field: 'targets'; readonly id: string }
   | { readonly code: 'audience/nobody-reached'; readonly field: 'targets' }
-  | { readonly code: 'audience/not-your-class'; readonly field: 'targets'; readonly name: string }
+  | { readonly code: 'audience/bad-exception'; readonly field: 'exceptIds'; readonly id: string }
   | { readonly code: 'audience/unknown-target'; readonly field: 'targets'; readonly id: string }
   | { readonly code: 'audience/not-in-class'; readonly field: 'learnerIds'; readonly id: string }
   | { readonly code: 'audience/bad-rows'; readonly field: 'text'; readonly lines: readonly number[] }

@@ -13,6 +13,8 @@ export type ResourceId = Brand<string, 'ResourceId'>
 export type ItemId = Brand<string, 'ItemId'>
 export type AssignmentId = Brand<string, 'AssignmentId'>
 export type AttemptId = Brand<string, 'AttemptId'>
+/** A page that was opened, by a name that no other has. */
+export type PageId = Brand<string, 'PageId'>
 
 const SHAPE = /^[A-Za-z0-9_-]{1,64}$/
 

@@ -11,6 +11,7 @@ export type {
   GroupId,
   ItemId,
   LessonId,
+  PageId,
   PlanId,
   ResourceId,
   SchoolId,
@@ -37,3 +38,4 @@ export { seedOf, seededRandom, shuffled } from './random'
 export type { Random } from './random'
 export { mustBeOk, ok, refuse } from './result'
 export type { Result } from './result'
+export { same } from './same'

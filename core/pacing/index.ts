@@ -47,8 +47,8 @@ export {
   inverseOf,
   mergeTable,
   planCommand,
-  same,
   singlesOf,
+  withFreeNoteIds,
 } from './command'
 export type {
   ClassCommand,

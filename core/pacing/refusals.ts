@@ -47,6 +47,8 @@ export type PacingRefusal =
       readonly startMinute: number
     }
   | { readonly code: 'pacing/bad-order'; readonly field: 'order' }
+  | { readonly code: 'pacing/ids-disagree'; readonly field: 'to' }
+  | { readonly code: 'pacing/two-years'; readonly field: 'commands' }
   | { readonly code: 'pacing/not-yet-held'; readonly field: 'lessonId'; readonly lesson: string }
   | { readonly code: 'pacing/already-recorded'; readonly field: 'lessonId'; readonly lesson: string }
   | { readonly code: 'pacing/bad-record'; readonly field: 'lessonId'; readonly lesson: string }

@@ -7,29 +7,46 @@ import type { Draft } from './types'
 
 /** What is known of the people a draft names. `isMine`: the one who assigns teaches the class. */
 export interface Recipients {
-  readonly classes: ReadonlyMap<ClassId, { readonly name: string; readonly isMine: boolean }>
-  readonly groups: ReadonlyMap<GroupId, { readonly name: string; readonly classId: ClassId }>
+  readonly classes: ReadonlyMap<ClassId, { readonly isMine: boolean }>
+  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId }>
   readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
 }
 
 /**
- * Accepts a draft whose rules a learner can meet and whose targets are known and the assigner's own; else the
- * first fault.
+ * Accepts a draft whose rules a learner can meet and whose targets and exceptions are the assigner's own, or
+ * stand already; else the first fault. What is somebody else's is as unknown as what is not there.
  */
 export function checkDraft(
   draft: Draft,
   recipients: Recipients,
+  stands: Pick<Draft, 'targets' | 'exceptIds'> | null = null,
 ): Result<Draft, AttemptRefusal | AudienceRefusal> {
   const fault = faultInRules(draft.rules)
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
   if (draft.targets.length === 0) return refuse({ code: 'audience/nobody-chosen', field: 'targets' })
   const twice = targetNamedTwice(draft.targets.map((t) => t.target))
   if (twice !== null) return refuse({ code: 'audience/same-target-twice', field: 'targets', id: twice })
-  for (const { target } of draft.targets) {
-    const bad = faultInTarget(target, recipients)
-    if (bad) return refuse(bad)
-  }
+  const known = new Set(stands?.targets.map((t) => idOf(t.target)))
+  const unknown = draft.targets.map((t) => t.target).find((t) => !known.has(idOf(t)) && !isOwn(t, recipients))
+  if (unknown) return refuse({ code: 'audience/unknown-target', field: 'targets', id: idOf(unknown) })
+  const exception = badException(draft.exceptIds, recipients, new Set(stands?.exceptIds))
+  if (exception !== null) return refuse({ code: 'audience/bad-exception', field: 'exceptIds', id: exception })
   return ok(draft)
+}
+
+/** An exception named twice, or a learner who is not the assigner's. */
+function badException(
+  exceptIds: readonly UserId[],
+  recipients: Recipients,
+  stand: ReadonlySet<UserId>,
+): UserId | null {
+  const seen = new Set<UserId>()
+  for (const learnerId of exceptIds) {
+    const isKnown = stand.has(learnerId) || isOwn({ kind: 'learner', learnerId }, recipients)
+    if (!isKnown || seen.has(learnerId)) return learnerId
+    seen.add(learnerId)
+  }
+  return null
 }
 
 function targetNamedTwice(targets: readonly Target[]): string | null {
@@ -53,26 +70,14 @@ function idOf(target: Target): string {
   }
 }
 
-function faultInTarget(target: Target, { classes, groups, learners }: Recipients): AudienceRefusal | null {
-  const isMine = (id: ClassId) => classes.get(id)?.isMine ?? false
-  const unknown = (id: string): AudienceRefusal => ({ code: 'audience/unknown-target', field: 'targets', id })
-  const notMine = (name: string): AudienceRefusal => ({
-    code: 'audience/not-your-class',
-    field: 'targets',
-    name,
-  })
+function isOwn(target: Target, { classes, groups, learners }: Recipients): boolean {
+  const isMine = (id: ClassId | undefined) => id !== undefined && (classes.get(id)?.isMine ?? false)
   switch (target.kind) {
-    case 'class': {
-      const of = classes.get(target.classId)
-      if (!of) return unknown(target.classId)
-      return of.isMine ? null : notMine(of.name)
-    }
-    case 'group': {
-      const of = groups.get(target.groupId)
-      if (!of) return unknown(target.groupId)
-      return isMine(of.classId) ? null : notMine(of.name)
-    }
+    case 'class':
+      return isMine(target.classId)
+    case 'group':
+      return isMine(groups.get(target.groupId)?.classId)
     case 'learner':
-      return learners.get(target.learnerId)?.some(isMine) ? null : unknown(target.learnerId)
+      return learners.get(target.learnerId)?.some(isMine) ?? false
   }
 }

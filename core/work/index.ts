@@ -1,8 +1,10 @@
 /** The assignment: what a teacher sets, its states and acts, and what each learner gets of it. */
-export { changed, published, withdrawn } from './acts'
+export { changed } from './acts'
 export { checkDraft } from './checkDraft'
 export type { Recipients } from './checkDraft'
 export { isSameWork, mergeForBegun } from './merge'
+export { checkPart, handOn, publishedBy, withdrawnBy } from './part'
+export type { Hand, WhereTargetsAre } from './part'
 export { NEEDS, byNeed, needOf } from './need'
 export type { Need } from './need'
 export { progressOf } from './progress'

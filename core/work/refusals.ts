@@ -1,4 +1,8 @@
+import type { Draft } from './types'
+
 /** Why an assignment is not changed. */
 export type WorkRefusal =
   | { readonly code: 'work/already-begun'; readonly field: 'resourceId' }
   | { readonly code: 'work/withdrawn'; readonly field: 'state' }
+  /** It goes to classes of others, too: only their own part is theirs to change. */
+  | { readonly code: 'work/not-whole'; readonly field: keyof Draft }

@@ -21,7 +21,10 @@ export interface Surroundings {
   readonly people: ReadonlyMap<UserId, { readonly accommodation: Accommodation }>
 }
 
-export type Resolvable = Pick<Draft, 'window' | 'rules' | 'targets' | 'exceptIds'>
+export interface Resolvable extends Pick<Draft, 'window' | 'rules' | 'targets' | 'exceptIds'> {
+  /** Classes whose learners do not have it. */
+  readonly notFor?: readonly ClassId[]
+}
 
 export interface Resolution {
   readonly reached: readonly Reached[]
@@ -34,7 +37,7 @@ export interface Resolution {
 export function resolveWork(work: Resolvable, { grounds, roster, people }: Surroundings): Resolution {
   const lessons = anchoredLessons(work)
   const targets = work.targets.map((t) => t.target)
-  const reached = reach(targets, roster, new Set(work.exceptIds))
+  const reached = among(reach(targets, roster, new Set(work.exceptIds)), new Set(work.notFor))
     .filter((r) => people.has(r.learnerId))
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
   const resolve = resolverFor(termsOf(work), grounds)
@@ -51,6 +54,14 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     problems.set(`${classId} ${JSON.stringify(resolved.error)}`, { classId, refusal: resolved.error })
   }
   return { reached, rows, problems: [...problems.values()] }
+}
+
+/** Without those who have it only through classes that do not have it. */
+function among(reached: readonly Reached[], notFor: ReadonlySet<ClassId>): readonly Reached[] {
+  if (notFor.size === 0) return reached
+  return reached
+    .map((r) => ({ ...r, classIds: r.classIds.filter((id) => !notFor.has(id)) }))
+    .filter((r) => r.classIds.length > 0)
 }
 
 /**

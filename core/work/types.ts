@@ -30,6 +30,8 @@ export interface Assignment extends Draft {
   readonly schoolId: SchoolId
   readonly authorId: UserId
   readonly state: AssignmentState
+  /** Classes it names that do not have it: their teachers have not given it, or have taken it back. */
+  readonly notFor: readonly ClassId[]
   readonly version: number
   readonly createdAt: Instant
   readonly publishedAt: Instant | null

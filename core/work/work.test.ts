@@ -4,6 +4,7 @@ import { NO_WINDOW } from '../availability'
 import { asId } from '../base'
 import type { GroupId, ResourceId } from '../base'
 import { changed, published, withdrawn } from './acts'
+import { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 import { checkDraft } from './checkDraft'
 import { isSameWork, mergeForBegun } from './merge'
 import { byNeed, needOf } from './need'
@@ -38,6 +39,7 @@ const anAssignment = (part: Partial<Assignment> = {}): Assignment => ({
   version: 1,
   createdAt: at('09-01T00:00'),
   publishedAt: null,
+  notFor: [],
   ...part,
 })
 const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
@@ -74,13 +76,58 @@ describe('acts', () => {
   })
 })
 
+describe('work of several classes', () => {
+  const where = { groups: new Map([[group, { classId: b }]]), learners: new Map([[ann, [a]]]) }
+  const both = {
+    targets: [a, b].map((classId) => ({ target: { kind: 'class' as const, classId }, overrides: {} })),
+  }
+  const mine = new Set([b])
+  const now = at('09-02T08:00')
+
+  it('is whole in the hand of its author and of who teaches all of it', () => {
+    expect(handOn(true, [a, b], new Set())).toBe('whole')
+    expect(handOn(false, [a, b], new Set([a, b]))).toBe('whole')
+    expect(handOn(false, [a, b], new Set([b, ids.class('c')]))).toEqual(mine)
+  })
+
+  it('is published and taken back class by class', () => {
+    const held = anAssignment(both)
+    const first = publishedBy(mine, held, [a, b], now)
+    expect(first).toMatchObject({ state: 'published', notFor: [a] })
+    expect(publishedBy(new Set([a]), first, [a, b], now).notFor).toEqual([])
+    expect(publishedBy('whole', first, [a, b], now).notFor).toEqual([])
+    const back = withdrawnBy(mine, publishedBy('whole', held, [a, b], now), [a, b])
+    expect(back).toMatchObject({ state: 'published', notFor: [b] })
+    expect(withdrawnBy(new Set([a]), back, [a, b]).state).toBe('withdrawn')
+    expect(withdrawnBy('whole', back, [a, b]).state).toBe('withdrawn')
+  })
+
+  it('is changed only in one’s own part', () => {
+    const stands = aDraft(both)
+    const may = (draft: Draft) => checkPart(mine, stands, draft, where)
+    const [ofA, ofB] = both.targets as [Draft['targets'][number], Draft['targets'][number]]
+    const later = { overrides: { maxAttempts: 5 } }
+    expect(may(aDraft({ targets: [ofA, { ...ofB, ...later }] })).ok).toBe(true)
+    const byGroup = { target: { kind: 'group' as const, groupId: group }, ...later }
+    expect(may(aDraft({ targets: [ofA, byGroup] })).ok).toBe(true)
+    expect(may(aDraft({ targets: [{ ...ofA, ...later }, ofB] })).error).toEqual({
+      code: 'work/not-whole',
+      field: 'targets',
+    })
+    expect(may(aDraft({ targets: [ofB] })).error?.field).toBe('targets')
+    expect(may(aDraft({ ...both, title: 'Mine' })).error?.field).toBe('title')
+    expect(may(aDraft({ ...both, exceptIds: [ann] })).error?.field).toBe('targets')
+    expect(checkPart('whole', stands, aDraft({ title: 'Mine' }), where).ok).toBe(true)
+  })
+})
+
 describe('checkDraft', () => {
   const recipients = {
     classes: new Map([
-      [a, { name: 'A', isMine: true }],
-      [b, { name: 'B', isMine: false }],
+      [a, { isMine: true }],
+      [b, { isMine: false }],
     ]),
-    groups: new Map([[group, { name: 'Group of B', classId: b }]]),
+    groups: new Map([[group, { classId: b }]]),
     learners: new Map([
       [ann, [a]],
       [bo, [b]],
@@ -92,13 +139,32 @@ describe('checkDraft', () => {
   it('lets a teacher give work to their own classes, groups and learners only', () => {
     expect(to({ kind: 'class', classId: a }).ok).toBe(true)
     expect(to({ kind: 'learner', learnerId: ann }).ok).toBe(true)
-    expect(to({ kind: 'class', classId: b }).error).toMatchObject({
-      code: 'audience/not-your-class',
-      name: 'B',
+    // somebody else's answers like one that is not there, without a name
+    const foreign = [
+      to({ kind: 'class', classId: b }),
+      to({ kind: 'group', groupId: group }),
+      to({ kind: 'learner', learnerId: bo }),
+      to({ kind: 'class', classId: ids.class('gone') }),
+    ]
+    expect(foreign.map((f) => f.error)).toEqual(
+      [b, group, bo, 'gone'].map((id) => ({ code: 'audience/unknown-target', field: 'targets', id })),
+    )
+  })
+
+  it('takes exceptions of known learners, each once; what stands already may stay', () => {
+    const except = (...exceptIds: (typeof ann)[]) => checkDraft(aDraft({ exceptIds }), recipients)
+    expect(except(ann).ok).toBe(true)
+    for (const [list, id] of [
+      [[ann, ann], ann],
+      [[bo], bo],
+      [[ids.user('gone')], 'gone'],
+    ] as const)
+      expect(except(...list).error).toEqual({ code: 'audience/bad-exception', field: 'exceptIds', id })
+    const stands = aDraft({
+      targets: [{ target: { kind: 'class', classId: b }, overrides: {} }],
+      exceptIds: [bo],
     })
-    expect(to({ kind: 'group', groupId: group }).error).toMatchObject({ name: 'Group of B' })
-    expect(to({ kind: 'learner', learnerId: bo }).error?.code).toBe('audience/unknown-target')
-    expect(to({ kind: 'class', classId: ids.class('gone') }).error?.code).toBe('audience/unknown-target')
+    expect(checkDraft(stands, recipients, stands).ok).toBe(true)
   })
 
   it('wants recipients, and rules a learner can meet', () => {

@@ -109,6 +109,15 @@ export async function answersOf(
   return out
 }
 
+/** How often each answer of a try was written. */
+export async function revisionsOf(tx: Connection, id: AttemptId): Promise<ReadonlyMap<ItemId, number>> {
+  const rows = await tx
+    .select({ itemId: answers.itemId, revision: answers.revision })
+    .from(answers)
+    .where(eq(answers.attemptId, id))
+  return new Map(rows.map((r) => [r.itemId, r.revision]))
+}
+
 /** Tries in progress whose limit or window has passed at `now`, of a learner or of assignments. */
 export async function overdueAttempts(
   tx: Connection,

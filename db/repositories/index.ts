@@ -1,7 +1,11 @@
 /** Loading and saving whole core values inside a given transaction. */
+export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
+export type { Archivable, Archived } from './archive'
+export { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCount } from './doors'
 export {
   addAttempt,
   answersOf,
+  revisionsOf,
   attemptById,
   attemptsAt,
   attemptsOf,
@@ -30,15 +34,17 @@ export {
   addTeacher,
   addUsers,
   classesOfLearner,
-  clearFailures,
-  countFailure,
   enrol,
-  failuresOf,
+  groupsById,
   groupsOf,
   learnersOf,
+  leaveClass,
+  removeOldSessions,
   removeSession,
+  removeSessionsOf,
   saveAccommodation,
   saveClaim,
+  savePassword,
   saveGroup,
   setMember,
   schoolName,
@@ -49,7 +55,7 @@ export {
   userOfSession,
 } from './people'
 export type { GroupRecord, Person, UserRecord } from './people'
-export type { AnswerSave, Connection, Store } from './store'
+export type { AnswerSaves, Connection, SavedAnswer, Store } from './store'
 export {
   addPlan,
   addToJournal,
@@ -75,6 +81,7 @@ export {
   classesTaughtBy,
   classesWithPlan,
   saveClass,
+  saveJoining,
   saveYear,
   yearsById,
   yearsOf,
@@ -86,6 +93,8 @@ export {
   assignmentIdsTouching,
   assignmentsById,
   assignmentsFor,
+  closesForAll,
+  dropLearnerWork,
   learnerWorkOf,
   listedWorkFor,
   publishedIdsOf,

@@ -1,9 +1,9 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull, lte, ne } from 'drizzle-orm'
 import type { Role } from '#core/access'
 import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
 import { classTeachers, enrolments } from '../schema/calendar'
-import { groupMembers, groups, schools, sessions, throttles, users } from '../schema/people'
+import { groupMembers, groups, schools, sessions, users } from '../schema/people'
 import type { Connection } from './store'
 
 export interface UserRecord {
@@ -12,6 +12,7 @@ export interface UserRecord {
   readonly name: string
   readonly signIn: string
   readonly passwordHash: string
+  readonly mustChangePassword: boolean
   readonly role: Role
   readonly office: boolean
   readonly accommodation: Accommodation
@@ -31,6 +32,7 @@ export interface GroupRecord {
   readonly ownerId: UserId
   readonly classId: ClassId
   readonly name: string
+  readonly archivedAt: Instant | null
   readonly learnerIds: readonly UserId[]
 }
 
@@ -124,7 +126,16 @@ export async function saveClaim(
   signIn: string,
   passwordHash: string,
 ): Promise<void> {
-  await tx.update(users).set({ signIn, passwordHash }).where(eq(users.id, id))
+  await tx.update(users).set({ signIn, passwordHash, mustChangePassword: false }).where(eq(users.id, id))
+}
+
+/** Gives somebody another password. */
+export async function savePassword(
+  tx: Connection,
+  id: UserId,
+  password: { readonly passwordHash: string; readonly mustChangePassword: boolean },
+): Promise<void> {
+  await tx.update(users).set(password).where(eq(users.id, id))
 }
 
 /** Current learners of classes, by name within a class. */
@@ -159,6 +170,23 @@ export async function enrol(
     .insert(enrolments)
     .values(learnerIds.map((learnerId) => ({ classId, learnerId, joinedAt, leftAt: null })))
     .onConflictDoUpdate({ target: [enrolments.classId, enrolments.learnerId], set: { leftAt: null } })
+}
+
+/** Takes a learner out of a class and its groups; what they did there is kept. */
+export async function leaveClass(
+  tx: Connection,
+  classId: ClassId,
+  learnerId: UserId,
+  leftAt: Instant,
+): Promise<void> {
+  await tx
+    .update(enrolments)
+    .set({ leftAt })
+    .where(and(eq(enrolments.classId, classId), eq(enrolments.learnerId, learnerId)))
+  const own = tx.select({ id: groups.id }).from(groups).where(eq(groups.classId, classId))
+  await tx
+    .delete(groupMembers)
+    .where(and(eq(groupMembers.learnerId, learnerId), inArray(groupMembers.groupId, own)))
 }
 
 /** Classes a learner is in now. */
@@ -215,8 +243,22 @@ export async function groupsOf(
           )
   return rows.map((r) => ({
     ...r,
+    archivedAt: r.archivedAt as Instant | null,
     learnerIds: members.filter((m) => m.groupId === r.id).map((m) => m.learnerId),
   }))
+}
+
+/** Groups without their members. */
+export async function groupsById(
+  tx: Connection,
+  ids: readonly GroupId[],
+): Promise<readonly Omit<GroupRecord, 'learnerIds'>[]> {
+  if (ids.length === 0) return []
+  const rows = await tx
+    .select()
+    .from(groups)
+    .where(inArray(groups.id, [...ids]))
+  return rows.map((row) => ({ ...row, archivedAt: row.archivedAt as Instant | null }))
 }
 
 /** Adds a group or replaces its name and members. */
@@ -273,35 +315,13 @@ export async function removeSession(tx: Connection, id: string): Promise<void> {
   await tx.delete(sessions).where(eq(sessions.id, id))
 }
 
-/** Failed sign-ins counted under a key since an instant. */
-export async function failuresOf(
-  tx: Connection,
-  key: string,
-): Promise<{ readonly failures: number; readonly sinceAt: Instant } | null> {
-  const [row] = await tx.select().from(throttles).where(eq(throttles.key, key))
-  return row ? { failures: row.failures, sinceAt: row.sinceAt as Instant } : null
+/** Ends every session of somebody, or all but one. */
+export async function removeSessionsOf(tx: Connection, userId: UserId, except: string | null): Promise<void> {
+  const own = eq(sessions.userId, userId)
+  await tx.delete(sessions).where(except === null ? own : and(own, ne(sessions.id, except)))
 }
 
-/** Counts one more failure, starting anew when the last count began before `freshAfter`. */
-export async function countFailure(
-  tx: Connection,
-  key: string,
-  now: Instant,
-  freshAfter: Instant,
-): Promise<void> {
-  await tx
-    .insert(throttles)
-    .values({ key, failures: 1, sinceAt: now })
-    .onConflictDoUpdate({
-      target: throttles.key,
-      set: {
-        failures: sql`case when since_at < ${freshAfter} then 1 else failures + 1 end`,
-        sinceAt: sql`case when since_at < ${freshAfter} then ${now} else since_at end`,
-      },
-    })
-}
-
-/** Forgets failures after a sign-in that worked. */
-export async function clearFailures(tx: Connection, key: string): Promise<void> {
-  await tx.delete(throttles).where(eq(throttles.key, key))
+/** Forgets sessions that are over. */
+export async function removeOldSessions(tx: Connection, now: Instant): Promise<void> {
+  await tx.delete(sessions).where(lte(sessions.expiresAt, now))
 }

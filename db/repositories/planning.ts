@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId } from '#core/base'
 import type { PacingCommand, Plan } from '#core/pacing'
 import { fromCommand, fromPlan, toCommand, toPlan } from '../rows/calendarRows'
@@ -12,6 +12,7 @@ export interface PlanRecord {
   readonly ownerId: UserId
   readonly bookId: BookId | null
   readonly version: number
+  readonly isArchived: boolean
 }
 /** `touches`: ids of the classes, plan or year that the act is about. */
 export interface JournalEntry {
@@ -41,17 +42,23 @@ export async function plansById(
   return new Map(rows.map((r) => [r.id, toPlanRecord(r)]))
 }
 
-/** Plans of a school. */
+/** Plans of a school that are not archived. */
 export async function plansOf(tx: Connection, schoolId: SchoolId): Promise<readonly PlanRecord[]> {
-  return (await tx.select().from(plans).where(eq(plans.schoolId, schoolId))).map(toPlanRecord)
+  return (
+    await tx
+      .select()
+      .from(plans)
+      .where(and(eq(plans.schoolId, schoolId), isNull(plans.archivedAt)))
+  ).map(toPlanRecord)
 }
 
 function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
-  return { plan: toPlan(r), schoolId: r.schoolId, ownerId: r.ownerId, bookId: r.bookId, version: r.version }
+  const { schoolId, ownerId, bookId, version, archivedAt } = r
+  return { plan: toPlan(r), schoolId, ownerId, bookId, version, isArchived: archivedAt !== null }
 }
 
 /** Adds a plan. */
-export async function addPlan(tx: Connection, record: PlanRecord): Promise<void> {
+export async function addPlan(tx: Connection, record: Omit<PlanRecord, 'isArchived'>): Promise<void> {
   await tx.insert(plans).values({
     id: record.plan.id,
     schoolId: record.schoolId,

@@ -1,16 +1,21 @@
 import type { ResultSet } from '@libsql/client'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import type { AttemptId, Instant, ItemId } from '#core/base'
-import type { Answer } from '#core/library'
+import type { AttemptId, Instant } from '#core/base'
+import type { AnswerChange, StandingAnswer, Taken } from '#core/attempts'
 
 /** A reading connection or an open write transaction; repositories take either. */
 export type Connection = BaseSQLiteDatabase<'async', ResultSet>
 
-export interface AnswerSave {
+/** Changes of answers of one try. */
+export interface AnswerSaves {
   readonly attemptId: AttemptId
-  readonly itemId: ItemId
-  readonly answer: Answer
+  readonly changes: readonly AnswerChange[]
   readonly savedAt: Instant
+}
+/** What became of one change, and what stands now. */
+export interface SavedAnswer {
+  readonly taken: Taken
+  readonly stands: StandingAnswer
 }
 
 /** The database as use-cases see it. */
@@ -23,10 +28,10 @@ export interface Store {
    */
   readonly write: <T>(work: (tx: Connection) => Promise<T>) => Promise<T>
   /**
-   * Gathered with other saves into one commit; resolves after it. False: the try was handed in before,
-   * nothing was saved.
+   * Gathered with other saves into one commit; resolves after it, a change each. Null: the try was handed in
+   * before, nothing was saved.
    */
-  readonly saveAnswers: (saves: readonly AnswerSave[]) => Promise<boolean>
+  readonly saveAnswers: (saves: AnswerSaves) => Promise<readonly SavedAnswer[] | null>
   /** Moves everything into the database file itself, so that it can be copied. */
   readonly settle: () => Promise<void>
   readonly close: () => void

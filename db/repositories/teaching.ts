@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
 import type { ClassId, PlanId, SchoolId, UserId, YearId } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
 import { fromClass, fromYear, toClass, toYear } from '../rows/calendarRows'
@@ -10,14 +10,20 @@ export interface YearRecord {
   readonly year: SchoolYear
   readonly schoolId: SchoolId
   readonly version: number
+  readonly isArchived: boolean
 }
 
-/** School years of a school, latest first day first. */
+/** School years in use of a school, latest first day first. */
 export async function yearsOf(tx: Connection, schoolId: SchoolId): Promise<readonly YearRecord[]> {
-  const rows = await tx.select().from(years).where(eq(years.schoolId, schoolId))
-  return rows
-    .map((r) => ({ year: toYear(r), schoolId: r.schoolId, version: r.version }))
-    .sort((a, b) => (a.year.firstOn < b.year.firstOn ? 1 : -1))
+  const rows = await tx
+    .select()
+    .from(years)
+    .where(and(eq(years.schoolId, schoolId), isNull(years.archivedAt)))
+  return rows.map(toYearRecord).sort((a, b) => (a.year.firstOn < b.year.firstOn ? 1 : -1))
+}
+
+function toYearRecord(r: typeof years.$inferSelect): YearRecord {
+  return { year: toYear(r), schoolId: r.schoolId, version: r.version, isArchived: r.archivedAt !== null }
 }
 
 /** School years by id. */
@@ -30,7 +36,7 @@ export async function yearsById(
     .select()
     .from(years)
     .where(inArray(years.id, [...new Set(ids)]))
-  return new Map(rows.map((r) => [r.id, { year: toYear(r), schoolId: r.schoolId, version: r.version }]))
+  return new Map(rows.map((r) => [r.id, toYearRecord(r)]))
 }
 
 /** Adds a school year. */
@@ -70,24 +76,24 @@ export async function classByJoinCode(tx: Connection, code: string): Promise<Cla
   return row ? toClass(row) : null
 }
 
-/** Classes a teacher teaches. */
+/** Classes a teacher teaches, but for those that are archived. */
 export async function classesTaughtBy(tx: Connection, userId: UserId): Promise<readonly ClassRecord[]> {
   const rows = await tx
     .select({ class: classes })
     .from(classTeachers)
     .innerJoin(classes, eq(classes.id, classTeachers.classId))
-    .where(eq(classTeachers.userId, userId))
+    .where(and(eq(classTeachers.userId, userId), isNull(classes.archivedAt)))
     .orderBy(asc(classes.position), asc(classes.name))
   return rows.map((r) => toClass(r.class))
 }
 
-/** Every class of a school. */
+/** Every class of a school that is not archived. */
 export async function classesOfSchool(tx: Connection, schoolId: SchoolId): Promise<readonly ClassRecord[]> {
   return (
     await tx
       .select()
       .from(classes)
-      .where(eq(classes.schoolId, schoolId))
+      .where(and(eq(classes.schoolId, schoolId), isNull(classes.archivedAt)))
       .orderBy(asc(classes.position), asc(classes.name))
   ).map(toClass)
 }
@@ -112,4 +118,13 @@ export async function saveClass(tx: Connection, record: ClassRecord): Promise<bo
     .set(row)
     .where(and(eq(classes.id, record.id), eq(classes.version, record.version)))
   return done.rowsAffected === 1
+}
+
+/** Sets by which code, and whether, learners may join a class. */
+export async function saveJoining(
+  tx: Connection,
+  id: ClassId,
+  joining: { readonly joinCode: string; readonly joinOpen: boolean },
+): Promise<void> {
+  await tx.update(classes).set(joining).where(eq(classes.id, id))
 }

@@ -72,7 +72,9 @@ export async function assignmentsFor(
       ? sql`0`
       : sql`(${assignments.authorId} = ${authorId} or ${assignments.id} in (select assignment_id from
         assignment_targets where kind = 'class' and ref_id in ${[...classIds]}) or ${assignments.id}
-        in (select assignment_id from learner_work where class_id in ${[...classIds]}))`
+        in (select assignment_id from learner_work where class_id in ${[...classIds]})
+        or ${assignments.id} in (select t.assignment_id from assignment_targets t join groups g on
+        g.id = t.ref_id where t.kind = 'group' and g.class_id in ${[...classIds]}))`
   const rows = await tx
     .select()
     .from(assignments)
@@ -110,8 +112,8 @@ export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<
 }
 
 function rowOf(record: Assignment): Row {
-  const { window, rules, targets: _, exceptIds: __, ...rest } = record
-  return { ...rest, body: fromAssignmentBody({ window, rules }) }
+  const { window, rules, notFor, targets: _, exceptIds: __, ...rest } = record
+  return { ...rest, body: fromAssignmentBody({ window, rules, notFor }) }
 }
 
 /** Adds an assignment with its targets and exceptions. */
@@ -240,4 +242,31 @@ export async function replaceLearnerWork(
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
   for (let i = 0; i < records.length; i += 200)
     await tx.insert(learnerWork).values(records.slice(i, i + 200).map(fromLearnerWork))
+}
+
+/**
+ * When each assignment has closed for everybody who has it; null where it never does for somebody. Those that
+ * nobody has are absent.
+ */
+export async function closesForAll(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<ReadonlyMap<AssignmentId, Instant | null>> {
+  if (ids.length === 0) return new Map()
+  const rows = await tx.all<{ id: AssignmentId; last: number | null; open: number }>(
+    sql`select assignment_id as id, max(closes_at) as last, sum(closes_at is null) as open from learner_work
+      where assignment_id in ${[...ids]} group by assignment_id`,
+  )
+  return new Map(rows.map((r) => [r.id, r.open > 0 ? null : (r.last as Instant | null)]))
+}
+
+/** Takes an assignment from the learners of classes. */
+export async function dropLearnerWork(
+  tx: Connection,
+  id: AssignmentId,
+  classIds: readonly ClassId[],
+): Promise<void> {
+  await tx
+    .delete(learnerWork)
+    .where(and(eq(learnerWork.assignmentId, id), inArray(learnerWork.classId, [...classIds])))
 }

@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import type { ClassId } from '#core/base'
 import { calendarShapes } from '#shared/shapes/calendar'
 import { commandShapes } from '#shared/shapes/command'
 import { itemShapes } from '#shared/shapes/items'
 import { libraryShapes } from '#shared/shapes/library'
-import { STORED } from '#shared/shapes/makers'
+import { STORED, id } from '#shared/shapes/makers'
 import { pacingShapes } from '#shared/shapes/pacing'
 import { workShapes } from '#shared/shapes/work'
 import { bodyOf } from './body'
@@ -27,7 +28,11 @@ export const classBody = bodyOf(
 export const commandBody = bodyOf('journal.command', command, [commandWithLaterParts])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
 export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }))
-export const assignmentBody = bodyOf('assignments.body', z.object({ window, rules }))
+export const assignmentBody = bodyOf(
+  'assignments.body',
+  z.object({ window, rules, notFor: STORED.list(id<ClassId>(), 1000) }),
+  [(old) => ({ ...old, notFor: [] })],
+)
 export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
 export const scoreBody = bodyOf('attempts.score', score)

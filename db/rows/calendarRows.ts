@@ -1,4 +1,4 @@
-import type { ClassId, PlanId, SchoolId, YearId } from '#core/base'
+import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
 import { classBody, commandBody, planBody, yearBody } from './bodies'
@@ -12,20 +12,26 @@ export interface ClassRecord {
   readonly shortName: string
   readonly course: string
   readonly joinCode: string
+  /** Whether the joining code lets anybody in. */
+  readonly joinOpen: boolean
   readonly planId: PlanId | null
   readonly position: number
   readonly version: number
+  readonly archivedAt: Instant | null
   readonly pattern: readonly PatternRow[]
   readonly pacing: ClassPacing
 }
 
-export type ClassRow = Omit<ClassRecord, 'pattern' | 'pacing'> & { readonly body: string }
+export type ClassRow = Omit<ClassRecord, 'pattern' | 'pacing' | 'archivedAt'> & {
+  readonly archivedAt: number | null
+  readonly body: string
+}
 
 /** Row to class. */
 export function toClass(row: ClassRow): ClassRecord {
   const { body, ...rest } = row
   const { pattern, ...pacing } = classBody.read(body)
-  return { ...rest, pattern, pacing }
+  return { ...rest, archivedAt: rest.archivedAt as Instant | null, pattern, pacing }
 }
 
 /** Class to row. */

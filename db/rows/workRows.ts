@@ -1,24 +1,18 @@
-import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
-import type { WindowSpec } from '#core/availability'
 import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
-import type { AssignmentTarget, LearnerWork } from '#core/work'
+import type { Assignment, AssignmentTarget, LearnerWork } from '#core/work'
 import { assignmentBody, becauseBody, overridesBody } from './bodies'
 
-/** Stored text to window and rules. */
-export function toAssignmentBody(text: string): {
-  readonly window: WindowSpec
-  readonly rules: AttemptRules
-} {
+type InBody = Pick<Assignment, 'window' | 'rules' | 'notFor'>
+
+/** Stored text to window, rules and the classes that do not have it. */
+export function toAssignmentBody(text: string): InBody {
   return assignmentBody.read(text)
 }
 
-/** Window and rules to stored text. */
-export function fromAssignmentBody(value: {
-  readonly window: WindowSpec
-  readonly rules: AttemptRules
-}): string {
-  return assignmentBody.print({ window: value.window, rules: value.rules })
+/** Window, rules and the classes that do not have it to stored text. */
+export function fromAssignmentBody({ window, rules, notFor }: InBody): string {
+  return assignmentBody.print({ window, rules, notFor })
 }
 
 /** Stored target row to target. */

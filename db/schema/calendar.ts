@@ -11,6 +11,7 @@ export const years = sqliteTable(
       .notNull()
       .references(() => schools.id),
     version: integer().notNull(),
+    archivedAt: integer(),
     body: text().notNull(),
   },
   (t) => [index('years_by_school').on(t.schoolId)],
@@ -32,9 +33,11 @@ export const classes = sqliteTable(
     shortName: text().notNull(),
     course: text().notNull(),
     joinCode: text().notNull().unique(),
+    joinOpen: integer({ mode: 'boolean' }).notNull().default(true),
     planId: text().$type<PlanId>(),
     position: integer().notNull(),
     version: integer().notNull(),
+    archivedAt: integer(),
     /** Pattern, own lengths and meeting changes. */
     body: text().notNull(),
   },

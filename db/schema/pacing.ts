@@ -16,6 +16,7 @@ export const plans = sqliteTable(
       .references(() => users.id),
     bookId: text().$type<BookId>(),
     version: integer().notNull(),
+    archivedAt: integer(),
     body: text().notNull(),
   },
   (t) => [index('plans_by_school').on(t.schoolId)],

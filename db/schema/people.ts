@@ -19,6 +19,8 @@ export const users = sqliteTable(
     name: text().notNull(),
     signIn: text().notNull().unique(),
     passwordHash: text().notNull(),
+    /** Set by a teacher's reset: the next sign-in has to choose another. */
+    mustChangePassword: integer({ mode: 'boolean' }).notNull().default(false),
     role: text({ enum: ROLES }).notNull(),
     office: integer({ mode: 'boolean' }).notNull(),
     timePercent: integer().notNull(),
@@ -43,11 +45,32 @@ export const sessions = sqliteTable(
   (t) => [index('sessions_by_user').on(t.userId)],
 )
 
-export const throttles = sqliteTable('throttles', {
-  key: text().primaryKey(),
-  failures: integer().notNull(),
-  sinceAt: integer().notNull(),
-})
+/** Tries at a door by whom or where they are counted; a row is forgotten when it has expired. */
+export const throttles = sqliteTable(
+  'throttles',
+  {
+    key: text().primaryKey(),
+    failures: integer().notNull(),
+    sinceAt: integer().notNull(),
+    nextAt: integer().notNull().default(0),
+    expiresAt: integer().notNull().default(0),
+  },
+  (t) => [index('throttles_by_expiry').on(t.expiresAt)],
+)
+
+/** Browsers and addresses from which somebody signed in before, by what cannot be turned back into them. */
+export const knownPlaces = sqliteTable(
+  'known_places',
+  {
+    userId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    id: text().notNull(),
+    seenAt: integer().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.userId, t.id] })],
+)
 
 export const groups = sqliteTable(
   'groups',
@@ -63,6 +86,7 @@ export const groups = sqliteTable(
       .references(() => users.id),
     classId: text().$type<ClassId>().notNull(),
     name: text().notNull(),
+    archivedAt: integer(),
   },
   (t) => [index('groups_by_class').on(t.classId)],
 )

@@ -1,5 +1,14 @@
 import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { AssignmentId, AttemptId, ClassId, ItemId, ResourceId, SchoolId, UserId } from '#core/base'
+import type {
+  AssignmentId,
+  AttemptId,
+  ClassId,
+  ItemId,
+  PageId,
+  ResourceId,
+  SchoolId,
+  UserId,
+} from '#core/base'
 import { ENDED_BY } from '#core/attempts'
 import { TARGET_KINDS } from '#core/audience'
 import { schools, users } from './people'
@@ -131,6 +140,13 @@ export const answers = sqliteTable(
       .references(() => attempts.id),
     itemId: text().$type<ItemId>().notNull(),
     value: text().notNull(),
+    /** How often it was written, and by which page's which change last. */
+    revision: integer().notNull().default(1),
+    writer: text()
+      .$type<PageId>()
+      .notNull()
+      .default('' as PageId),
+    edit: integer().notNull().default(0),
     savedAt: integer().notNull(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.itemId] })],

@@ -1,8 +1,10 @@
 import { JoinClass } from '#shared/contracts/accounts'
-import { joinClass } from '#usecases/accounts/signUp'
+import { joinClass } from '#usecases/accounts/joinClass'
 import { handleOpen } from '../http/handle'
-import { addressOf, welcome } from '../http/welcome'
+import { originOf } from '../http/origin'
+import { welcome } from '../http/welcome'
 
-export default handleOpen(JoinClass, async (asked, { body }) =>
-  welcome(asked, await joinClass(asked.deps, { ...body, address: addressOf(asked.event) })),
-)
+export default handleOpen(JoinClass, async (asked, { body }) => {
+  const origin = originOf(asked.event)
+  return welcome(asked, origin, await joinClass(asked.deps, { ...body, origin }))
+})

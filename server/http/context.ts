@@ -1,16 +1,18 @@
 import type { H3Event } from 'h3'
-import type { Actor } from '#core/access'
+import type { Person } from '#usecases/accounts/session'
 import type { Deps } from '#usecases/deps'
 
 export interface ServerDeps {
   readonly deps: Deps
   readonly demo: boolean
+  /** Whether an address is a proxy of ours, whose word about who is behind it counts. */
+  readonly trusts: (address: string, hop: number) => boolean
 }
 
 /** What a route's act gets besides its input. */
 export interface Asked {
   readonly deps: Deps
-  readonly actor: Actor & { readonly name: string }
+  readonly actor: Person
   readonly event: H3Event
   readonly demo: boolean
 }

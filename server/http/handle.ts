@@ -1,12 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import {
-  defineEventHandler,
-  getRequestHeader,
-  getRequestHost,
-  setResponseHeader,
-  setResponseStatus,
-} from 'h3'
+import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseStatus } from 'h3'
 import type { EventHandler, H3Event } from 'h3'
+import { refuse } from '#core/base'
 import type { Result } from '#core/base'
 import type { AnyContract, InputOf, ReplyOf } from '#shared/contracts/contract'
 import { STATUS_OF } from '#shared/contracts/refusal'
@@ -15,6 +10,7 @@ import { actorOf } from '#usecases/accounts/session'
 import { serverOf } from './context'
 import type { Asked } from './context'
 import { logDefect } from './log'
+import { hostOf } from './origin'
 import { readRequest } from './readRequest'
 import { ticketOf } from './session'
 
@@ -22,6 +18,13 @@ type Act<C extends AnyContract, A> = (asked: A, input: InputOf<C>) => Promise<Re
 
 /** A route for signed-in people: who is asking, parse, act, reply. */
 export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
+  return handleEarly(contract, async (asked, input) =>
+    asked.actor.mustChangePassword ? refuse({ code: 'access/must-change-password' }) : act(asked, input),
+  )
+}
+
+/** The same, for those too who have yet to choose a password of their own. */
+export function handleEarly<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
   return answering(async (event) => {
     const { deps, demo } = serverOf(event)
     const actor = await actorOf(deps, ticketOf(event))
@@ -94,7 +97,7 @@ function isForeign(event: H3Event): boolean {
   if (event.method === 'GET') return false
   if (getRequestHeader(event, 'sec-fetch-site') === 'cross-site') return true
   if (origin === undefined) return false
-  return !URL.canParse(origin) || new URL(origin).host !== getRequestHost(event, { xForwardedHost: true })
+  return !URL.canParse(origin) || new URL(origin).host !== hostOf(event)
 }
 
 function broken(error: unknown): { readonly ok: false; readonly error: Refusal } {

@@ -1,5 +1,6 @@
-import { deleteCookie, getCookie, getRequestProtocol, setCookie } from 'h3'
+import { deleteCookie, getCookie, setCookie } from 'h3'
 import type { H3Event } from 'h3'
+import { isSecure } from './origin'
 
 const NAME = 'step-cairn'
 const TWO_WEEKS = 60 * 60 * 24 * 14
@@ -16,7 +17,7 @@ export function keepTicket(event: H3Event, ticket: string): void {
     sameSite: 'lax',
     path: '/',
     maxAge: TWO_WEEKS,
-    secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https',
+    secure: isSecure(event),
   })
 }
 

@@ -55,8 +55,10 @@ async function build(config: Config): Promise<ServerDeps> {
       passwords: scryptPasswords(),
       tickets: sessionTickets(config.secret),
       holidays: publicHolidays(),
+      signUp: config.signUp,
     },
     demo: config.demoNow !== null,
+    trusts: config.trusts,
   }
 }
 

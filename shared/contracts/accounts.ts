@@ -8,6 +8,8 @@ export interface Me {
   readonly name: string
   readonly role: Role
   readonly office: boolean
+  /** A teacher gave the password out: another has to be chosen before anything else. */
+  readonly mustChangePassword: boolean
   readonly schoolName: string
   readonly now: Instant
   readonly demo: boolean
@@ -35,7 +37,29 @@ export const SignOut = contract<{ readonly done: true }>()({ method: 'POST', pat
 export const SignUp = contract<Me>()({
   method: 'POST',
   path: '/api/sign-up',
-  body: z.strictObject({ school: line(80), name: line(80), signIn, password }),
+  body: z.strictObject({
+    school: line(80),
+    name: line(80),
+    signIn,
+    password,
+    invitation: z.string().max(80).default(''),
+  }),
+})
+/** Whether new schools are let in here. */
+export const ShowEntry = contract<{ readonly signUp: 'open' | 'closed' | 'invitation' }>()({
+  method: 'GET',
+  path: '/api/entry',
+})
+/** Another password for oneself; every other session ends. */
+export const ChangePassword = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/me/password',
+  body: z.strictObject({ current: z.string().min(1, 'is empty').max(200), next: password }),
+})
+/** Signs out everywhere but here. */
+export const EndOtherSessions = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/me/end-sessions',
 })
 /**
  * A learner joins a class by its code: takes their place in the roster if their name stands there unclaimed,

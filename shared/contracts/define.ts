@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import type { Contract, Method } from './contract'
 
+import { WIRE } from '../shapes/makers'
+
 export { day, id } from '../shapes/makers'
 
 const NOTHING = z.strictObject({})
@@ -26,9 +28,8 @@ export function contract<Reply>() {
 }
 
 /** A line of text, trimmed and not empty. */
-export const line = (most: number) =>
-  z.string().trim().min(1, 'is empty').max(most, `is longer than ${most} characters`)
+export const { line } = WIRE
 /** Free text, possibly empty. */
-export const prose = (most: number) => z.string().max(most, `is longer than ${most} characters`)
+export const { prose } = WIRE
 /** The version of a record the sender saw. */
 export const version = z.number().int().min(1)

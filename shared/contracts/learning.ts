@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { AssignmentId, AttemptId, Instant, ItemId } from '#core/base'
+import type { AssignmentId, AttemptId, Instant, ItemId, PageId } from '#core/base'
 import type { EndedBy, Place } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
 import type { WorkState } from '#core/availability'
@@ -41,6 +41,8 @@ export interface OpenTry {
   readonly deadlineAt: Instant | null
   readonly items: readonly LearnerItem[]
   readonly answers: Readonly<Record<ItemId, Answer>>
+  /** How often each answer was written; a save names the one it was made from. */
+  readonly revisions: Readonly<Record<ItemId, number>>
 }
 /**
  * One item of a try that was handed in. `points` and `feedback` by the feedback rule, `right` by the answers
@@ -95,9 +97,30 @@ export const StartTry = contract<OpenTry & { readonly now: Instant }>()({
   params: ofWork,
 })
 
-const saves = WIRE.list(z.strictObject({ itemId: id<ItemId>(), answer: itemShapes(WIRE).answer }), 100)
-/** Saved for good when answered. */
-export const SaveAnswers = contract<{ readonly savedAt: Instant }>()({
+const MOST_EDITS = 1_000_000_000
+const saves = WIRE.list(
+  z.strictObject({
+    itemId: id<ItemId>(),
+    answer: itemShapes(WIRE).answer,
+    from: WIRE.whole(0, MOST_EDITS),
+    writer: id<PageId>(),
+    edit: WIRE.whole(1, MOST_EDITS),
+  }),
+  100,
+)
+
+/** An answer as it stands on the server. */
+export interface StandingAnswer {
+  readonly itemId: ItemId
+  readonly answer: Answer
+  readonly revision: number
+}
+/** Saved for good when answered, except what is `stale`: there something newer stands. */
+export const SaveAnswers = contract<{
+  readonly savedAt: Instant
+  readonly stands: readonly StandingAnswer[]
+  readonly stale: readonly ItemId[]
+}>()({
   method: 'POST',
   path: '/api/tries/:attemptId/answers',
   params: ofTry,

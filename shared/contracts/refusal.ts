@@ -15,6 +15,8 @@ export type WireRefusal =
   | { readonly code: 'input/not-json' }
   | { readonly code: 'wire/foreign-origin' }
   | { readonly code: 'wire/unknown-address' }
+  /** The database cannot be written just now: its disk is full, or it may only be read. */
+  | { readonly code: 'wire/cannot-save' }
   | { readonly code: 'wire/broken'; readonly requestId: string }
   | { readonly code: 'wire/lost' }
 
@@ -40,6 +42,12 @@ export const STATUS_OF = {
   'access/busy': 503,
   'access/sign-in-taken': 409,
   'access/unknown-code': 404,
+  'access/joining-closed': 409,
+  'access/sign-up-closed': 403,
+  'access/wrong-invitation': 403,
+  'access/wrong-password': 422,
+  'access/same-password': 422,
+  'access/must-change-password': 403,
   'access/changed-meanwhile': 409,
   'attempts/not-open-yet': 409,
   'attempts/closed': 409,
@@ -47,6 +55,7 @@ export const STATUS_OF = {
   'attempts/wait': 409,
   'attempts/already-handed-in': 409,
   'attempts/time-is-up': 409,
+  'attempts/answered-elsewhere': 409,
   'attempts/unknown-item': 422,
   'attempts/wrong-kind-of-answer': 422,
   'attempts/unknown-option': 422,
@@ -54,10 +63,11 @@ export const STATUS_OF = {
   'audience/nobody-chosen': 422,
   'audience/same-target-twice': 422,
   'audience/nobody-reached': 422,
-  'audience/not-your-class': 403,
+  'audience/bad-exception': 422,
   'audience/unknown-target': 422,
   'work/already-begun': 409,
   'work/withdrawn': 409,
+  'work/not-whole': 403,
   'audience/not-in-class': 422,
   'audience/bad-rows': 422,
   'audience/sign-in-taken': 409,
@@ -108,6 +118,8 @@ export const STATUS_OF = {
   'pacing/fixed-on-closure': 422,
   'pacing/bad-part': 422,
   'pacing/bad-order': 422,
+  'pacing/ids-disagree': 422,
+  'pacing/two-years': 422,
   'pacing/not-yet-held': 422,
   'pacing/already-recorded': 409,
   'pacing/not-recorded': 409,
@@ -122,6 +134,7 @@ export const STATUS_OF = {
   'input/not-json': 400,
   'wire/foreign-origin': 403,
   'wire/unknown-address': 404,
+  'wire/cannot-save': 503,
   'wire/broken': 500,
   'wire/lost': 503,
 } as const satisfies Record<Refusal['code'], number>

@@ -39,6 +39,12 @@ export interface Overview {
   readonly classes: readonly ClassCard[]
   readonly plans: readonly PlanCard[]
   readonly mayEditYear: boolean
+  /** What was taken out of use and can be brought back. */
+  readonly archived: readonly {
+    readonly kind: 'year' | 'class' | 'plan'
+    readonly id: string
+    readonly title: string
+  }[]
 }
 export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
 
@@ -99,6 +105,9 @@ export interface ClassPage {
   readonly shortName: string
   readonly course: string
   readonly joinCode: string
+  /** Whether the code lets learners in. */
+  readonly joinOpen: boolean
+  readonly isArchived: boolean
   readonly version: number
   readonly mayRun: boolean
   readonly pattern: readonly PatternRow[]
@@ -174,6 +183,54 @@ export const SetAccommodation = contract<{ readonly done: true }>()({
     extraAttempts: z.number().int().min(0).max(20),
     extraDays: z.number().int().min(0).max(60),
   }),
+})
+
+const ofLearner = z.strictObject({ learnerId: id<UserId>() })
+/** What a learner needs to sign in; the password is shown this once. */
+export interface SignInCard {
+  readonly name: string
+  readonly signIn: string
+  readonly password: string
+}
+/** A new password for a learner, which they have to change; their sessions end. */
+export const ResetPassword = contract<SignInCard>()({
+  method: 'POST',
+  path: '/api/classes/:classId/reset-password',
+  params: ofClass,
+  body: ofLearner,
+})
+/** Takes a learner out of a class. */
+export const RemoveLearner = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/remove-learner',
+  params: ofClass,
+  body: ofLearner,
+})
+/** Closes a class to newcomers, opens it, or gives it another code. */
+export const SetJoining = contract<{ readonly joinCode: string; readonly joinOpen: boolean }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/joining',
+  params: ofClass,
+  body: z.strictObject({ act: z.enum(['close', 'open', 'renew']) }),
+})
+
+const archivable = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('year'), id: id<YearId>() }),
+  z.strictObject({ kind: z.literal('class'), id: id<ClassId>() }),
+  z.strictObject({ kind: z.literal('plan'), id: id<PlanId>() }),
+  z.strictObject({ kind: z.literal('group'), id: id<GroupId>() }),
+])
+/** Takes something away: for good while nothing hangs on it, else into the archive. */
+export const TakeAway = contract<{ readonly done: 'deleted' | 'archived' }>()({
+  method: 'POST',
+  path: '/api/take-away',
+  body: archivable,
+})
+/** Brings something back from the archive. */
+export const BringBack = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/bring-back',
+  body: archivable,
 })
 
 /** Dry run of a pasted or uploaded outline. */

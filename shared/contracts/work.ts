@@ -46,7 +46,7 @@ export interface Preview {
 export const PreviewWork = contract<Preview>()({
   method: 'POST',
   path: '/api/work/preview',
-  body: draftInput,
+  body: z.strictObject({ assignmentId: id<AssignmentId>().nullable(), draft: draftInput }),
 })
 export const Assign = contract<{ readonly assignmentId: AssignmentId; readonly learners: number }>()({
   method: 'POST',
@@ -82,6 +82,8 @@ export interface WorkInClass extends Progress {
   readonly opensAt: Instant | null
   readonly dueAt: Instant | null
   readonly state: WorkState
+  /** Whether its learners have it; its teacher may not have given it, or have taken it back. */
+  readonly isGiven: boolean
 }
 /** One assignment in the list; `need` sorts it. */
 export interface WorkRow extends Progress {
@@ -103,6 +105,8 @@ export interface WorkPage {
   readonly state: AssignmentState
   /** How many learners have begun. */
   readonly begun: number
+  /** False: it goes to others' classes, too; what the asker does reaches only their own. */
+  readonly isWhole: boolean
   readonly draft: Draft
 }
 export const ShowWork = contract<WorkPage>()({

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
-import type { AnswerSave } from '#db/repositories'
+import type { AnswerSaves } from '#db/repositories'
 import { answersOf } from '#db/repositories'
 import { startTry } from '#usecases/learning/tries'
 import { handIn } from '#usecases/learning/tries'
-import { at, ids } from '../support/made'
+import { aChange, at, ids } from '../support/made'
 import { aSchool, publish } from '../support/world'
 
 describe('gathered saves', () => {
@@ -12,14 +12,13 @@ describe('gathered saves', () => {
     const school = await aSchool()
     const id = await publish(school)
     const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
-    const save = (item: string, text: string): AnswerSave => ({
+    const save = (item: string, i: number): AnswerSaves => ({
       attemptId,
-      itemId: ids.item(item),
-      answer: { kind: 'text', text },
+      changes: [aChange(item, { kind: 'text', text: `v${i}` }, { edit: i + 1 })],
       savedAt: at('09-01T12:00'),
     })
     const done = await Promise.all(
-      Array.from({ length: 500 }, (_, i) => school.deps.store.saveAnswers([save(`i${i % 50}`, `v${i}`)])),
+      Array.from({ length: 500 }, (_, i) => school.deps.store.saveAnswers(save(`i${i % 50}`, i))),
     )
     expect(done.every(Boolean)).toBe(true)
     const kept = (await answersOf(school.deps.store.read, [attemptId])).get(attemptId)
@@ -33,18 +32,14 @@ describe('gathered saves', () => {
     const ann = mustBeOk(await startTry(school.deps, school.ann, id), 'start').attemptId
     const ben = mustBeOk(await startTry(school.deps, school.ben, id), 'start').attemptId
     mustBeOk(await handIn(school.deps, school.ann, { attemptId: ann, saves: [] }), 'in')
-    const save = (attemptId: typeof ann): AnswerSave => ({
+    const save = (attemptId: typeof ann): AnswerSaves => ({
       attemptId,
-      itemId: ids.item('4'),
-      answer: { kind: 'text', text: 'x' },
+      changes: [aChange('4', { kind: 'text', text: 'x' })],
       savedAt: at('09-01T12:00'),
     })
     expect(
-      await Promise.all([
-        school.deps.store.saveAnswers([save(ann)]),
-        school.deps.store.saveAnswers([save(ben)]),
-      ]),
-    ).toEqual([false, true])
+      await Promise.all([school.deps.store.saveAnswers(save(ann)), school.deps.store.saveAnswers(save(ben))]),
+    ).toMatchObject([null, [{ taken: 'written', stands: { revision: 1 } }]])
     const kept = await answersOf(school.deps.store.read, [ann, ben])
     expect([kept.get(ann)?.size, kept.get(ben)?.size]).toEqual([0, 1])
   })
@@ -54,14 +49,11 @@ describe('gathered saves', () => {
     const id = await publish(school)
     const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
     for (let i = 0; i < 20; i++) {
-      await school.deps.store.saveAnswers([
-        {
-          attemptId,
-          itemId: ids.item('4'),
-          answer: { kind: 'text', text: `${i}` },
-          savedAt: at('09-01T12:00'),
-        },
-      ])
+      await school.deps.store.saveAnswers({
+        attemptId,
+        changes: [aChange('4', { kind: 'text', text: `${i}` }, { edit: i + 1 })],
+        savedAt: at('09-01T12:00'),
+      })
       expect(
         (await answersOf(school.deps.store.read, [attemptId])).get(attemptId)?.get(ids.item('4')),
       ).toEqual({ kind: 'text', text: `${i}` })

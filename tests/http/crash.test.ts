@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { ItemId } from '#core/base'
 import { ListMyWork, SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import type { Answer } from '#core/library'
+import { aChange } from '../support/made'
 import { Agent, aServer, signedIn } from '../support/server'
 
 describe('kill -9 in the middle of answering', () => {
@@ -28,7 +30,7 @@ describe('kill -9 in the middle of answering', () => {
         const reply = await learner
           .call(SaveAnswers, {
             params: { attemptId: started?.attemptId as never },
-            body: { saves: [{ itemId: item.id as ItemId, answer }] },
+            body: { saves: [aChange(item.id, answer as Answer, { edit: n + 1 })] },
           })
           .catch(() => null)
         if (!reply?.ok) return

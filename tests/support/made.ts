@@ -1,5 +1,6 @@
 import { asId, instant, isoDay } from '#core/base'
 import type {
+  PageId,
   AssignmentId,
   AttemptId,
   ClassId,
@@ -13,9 +14,9 @@ import type {
   Weekday,
   YearId,
 } from '#core/base'
-import type { Attempt, AttemptRules, AttemptScore } from '#core/attempts'
+import type { AnswerChange, Attempt, AttemptRules, AttemptScore } from '#core/attempts'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
-import type { Item, Resource } from '#core/library'
+import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
 
 /** Small made-up values for tests; only what a test is about has to be given. */
@@ -26,6 +27,11 @@ export const ids = {
   item: (id: string) => asId<ItemId>(id),
   work: (id: string) => asId<AssignmentId>(id),
   try: (id: string) => asId<AttemptId>(id),
+}
+
+/** A change of an answer, made on a page that saw none. */
+export function aChange(item: string, answer: Answer, over: Partial<AnswerChange> = {}): AnswerChange {
+  return { itemId: ids.item(item), answer, from: 0, writer: asId<PageId>('page'), edit: 1, ...over }
 }
 
 /** An instant of the year 2026 in UTC: at('10-21T20:30'). */

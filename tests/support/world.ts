@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll } from 'vitest'
 import { asId, isoDay, mustBeOk } from '#core/base'
-import type { ClassId, Instant, LessonId, PlanId, ResourceId, UserId } from '#core/base'
+import type { ClassId, Instant, LessonId, PlanId, ResourceId, UserId, YearId } from '#core/base'
 import type { Actor } from '#core/access'
 import type { Moment } from '#core/availability'
 import type { Item } from '#core/library'
@@ -16,7 +16,8 @@ import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import { sessionTickets } from '#standins/tickets'
-import { joinClass, signUp } from '#usecases/accounts/signUp'
+import { joinClass } from '#usecases/accounts/joinClass'
+import { signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { makePlan } from '#usecases/pacing/plans'
@@ -61,6 +62,7 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
       passwords: scryptPasswords(1024),
       tickets: sessionTickets('a secret for tests only, 32 letters and more'),
       holidays: publicHolidays(),
+      signUp: { kind: 'open' },
     },
     clock,
     file,
@@ -74,6 +76,7 @@ const asActor = (user: {
   readonly office: boolean
 }): Actor => ({ userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office })
 const PASSWORD = 'long enough'
+export const AT_SCHOOL = { address: 'school', browser: null }
 
 /** A new teacher with a school of their own. */
 export async function aTeacher({ deps }: Bench, name: string): Promise<Actor> {
@@ -84,6 +87,8 @@ export async function aTeacher({ deps }: Bench, name: string): Promise<Actor> {
         name,
         signIn: name.toLowerCase(),
         password: PASSWORD,
+        invitation: '',
+        origin: { address: `home of ${name}`, browser: null },
       }),
       name,
     ).user,
@@ -99,7 +104,7 @@ export async function aLearner({ deps }: Bench, code: string, name: string): Pro
         name,
         signIn: name.toLowerCase().replace(/\W/g, '.'),
         password: PASSWORD,
-        address: 'test',
+        origin: AT_SCHOOL,
       }),
       name,
     ).user,
@@ -117,6 +122,7 @@ export interface TestSchool extends Bench {
   readonly a: Room
   /** Meets Tue, Thu at 9:00. */
   readonly b: Room
+  readonly yearId: YearId
   readonly planId: PlanId
   /** By number: '1.1' to '1.3' (1, 1½ and 2 meetings) and '2.1' (1 meeting). */
   readonly lesson: (number: string) => LessonId
@@ -180,6 +186,7 @@ export async function aSchool(): Promise<TestSchool> {
     stranger,
     a,
     b,
+    yearId,
     planId,
     lesson,
     check,

@@ -1,51 +1,232 @@
-import { describe, expect, it } from 'vitest'
-import { addMinutes } from '#core/base'
+import { sql } from 'drizzle-orm'
+import { describe, expect, it, vi } from 'vitest'
+import { addMinutes, mustBeOk } from '#core/base'
+import type { UserId } from '#core/base'
 import { addRoster } from '#usecases/teaching/roster'
 import { actorOf, signOut, whoAmI } from '#usecases/accounts/session'
 import { signIn } from '#usecases/accounts/signIn'
-import { joinAnother, joinClass, signUp } from '#usecases/accounts/signUp'
+import { joinAnother, joinClass } from '#usecases/accounts/joinClass'
+import { changePassword, endOtherSessions } from '#usecases/accounts/ownPassword'
+import { signUp } from '#usecases/accounts/signUp'
+import type { NewSchool } from '#usecases/accounts/signUp'
+import { resetPassword } from '#usecases/teaching/resetPassword'
 import { aBench, aLearner, aSchool, aTeacher, rosterOf } from '../support/world'
+import type { Bench } from '../support/world'
 
 const PASSWORD = 'long enough'
+const from = (address: string) => ({ address, browser: null })
+const aNewSchool = (over: Partial<NewSchool>): NewSchool => ({
+  school: 'X',
+  name: 'Other',
+  signIn: 'other',
+  password: PASSWORD,
+  invitation: '',
+  origin: from('elsewhere'),
+  ...over,
+})
 
 describe('signing up and in', () => {
   it('gives a new teacher an empty school of their own', async () => {
     const bench = await aBench()
     const teacher = await aTeacher(bench, 'Tess')
     expect(teacher).toMatchObject({ role: 'teacher', office: true })
-    expect((await whoAmI(bench.deps, { ...teacher, name: 'Tess' })).value.schoolName).toBe("Tess's school")
     expect(
-      (await signUp(bench.deps, { school: 'X', name: 'Other', signIn: 'tess', password: PASSWORD })).error,
-    ).toEqual({ code: 'access/sign-in-taken', field: 'signIn' })
+      (await whoAmI(bench.deps, { ...teacher, name: 'Tess', mustChangePassword: false })).value.schoolName,
+    ).toBe("Tess's school")
+    expect((await signUp(bench.deps, aNewSchool({ signIn: 'tess' }))).error).toEqual({
+      code: 'access/sign-in-taken',
+      field: 'signIn',
+    })
   })
 
   it('opens a session that lasts 14 days and can be ended', async () => {
     const bench = await aBench()
     await aTeacher(bench, 'Tess')
     const session =
-      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.ticket ?? ''
+      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, origin: from('1') })).value?.ticket ??
+      ''
     expect((await actorOf(bench.deps, session)).ok).toBe(true)
     bench.clock.set(addMinutes(bench.clock.now(), 14 * 24 * 60))
     expect((await actorOf(bench.deps, session)).error?.code).toBe('access/not-signed-in')
     const again =
-      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).value?.ticket ?? ''
+      (await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, origin: from('1') })).value?.ticket ??
+      ''
     await signOut(bench.deps, again)
     expect((await actorOf(bench.deps, again)).ok).toBe(false)
     expect((await actorOf(bench.deps, null)).ok).toBe(false)
   })
 
-  it('answers a wrong name like a wrong password, and pauses after eight tries', async () => {
+  it('answers a wrong name like a wrong password', async () => {
     const bench = await aBench()
     await aTeacher(bench, 'Tess')
-    const wrong = (name: string) => signIn(bench.deps, { signIn: name, password: 'wrong one', address: '1' })
+    const wrong = (name: string) =>
+      signIn(bench.deps, { signIn: name, password: 'wrong one', origin: from('1') })
     expect((await wrong('nobody')).error).toEqual((await wrong('tess')).error)
-    for (let i = 0; i < 7; i++) await wrong('tess')
-    expect((await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).error?.code).toBe(
-      'access/too-many-tries',
+  })
+})
+
+describe('tries at the door', () => {
+  const tries = (bench: Bench, count: number, of: (i: number) => Partial<Parameters<typeof signIn>[1]>) =>
+    Promise.all(
+      Array.from({ length: count }, (_, i) =>
+        signIn(bench.deps, { signIn: 'tess', password: 'wrong one', origin: from('1'), ...of(i) }),
+      ),
     )
-    expect((await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '2' })).ok).toBe(true)
-    bench.clock.set(addMinutes(bench.clock.now(), 16))
-    expect((await signIn(bench.deps, { signIn: 'tess', password: PASSWORD, address: '1' })).ok).toBe(true)
+  const refused = (results: readonly { readonly error?: { readonly code: string } }[]) =>
+    results.filter((r) => r.error?.code === 'access/too-many-tries').length
+
+  it('are counted before they are examined, fifty at once too', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    const examined = vi.spyOn(bench.deps.passwords, 'matches')
+    expect(refused(await tries(bench, 50, () => ({})))).toBe(42)
+    expect(examined).toHaveBeenCalledTimes(8)
+  })
+
+  it('wait longer each time instead of being shut out, and begin anew after an hour', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    const start = bench.clock.now()
+    await tries(bench, 8, () => ({}))
+    const waits: number[] = []
+    for (let i = 0; i < 4; i++) {
+      const [again] = await tries(bench, 1, () => ({}))
+      const until = again?.error?.code === 'access/too-many-tries' ? again.error.until : bench.clock.now()
+      waits.push((until - bench.clock.now()) / 1000)
+      bench.clock.set(until)
+      await tries(bench, 1, () => ({}))
+    }
+    expect(waits).toEqual([4, 8, 16, 32])
+    bench.clock.set(addMinutes(start, 90))
+    expect((await tries(bench, 1, () => ({ password: PASSWORD })))[0]?.ok).toBe(true)
+  })
+
+  it('of a stranger never lock out the owner where they signed in before, by address or by browser', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    const home = { address: 'home', browser: 'tess’s browser' }
+    await tries(bench, 1, () => ({ password: PASSWORD, origin: home }))
+    await tries(bench, 40, (i) => ({ origin: from(`bot ${i}`) }))
+    await tries(bench, 70, () => ({ origin: from('home') }))
+    const [elsewhere] = await tries(bench, 1, () => ({ password: PASSWORD, origin: from('new') }))
+    expect(elsewhere?.error?.code).toBe('access/too-many-tries')
+    // the browser is known wherever it is carried
+    const carried = { address: 'new', browser: 'tess’s browser' }
+    expect((await tries(bench, 1, () => ({ password: PASSWORD, origin: carried })))[0]?.ok).toBe(true)
+    expect((await tries(bench, 1, () => ({ password: PASSWORD, origin: home })))[0]?.ok).toBe(true)
+  })
+
+  it('with one password on a hundred names meet the limit of their address', async () => {
+    const bench = await aBench()
+    expect(refused(await tries(bench, 100, (i) => ({ signIn: `name${i}` })))).toBe(40)
+    const others = await tries(bench, 1, () => ({ signIn: 'name101', origin: from('2') }))
+    expect(others[0]?.error?.code).toBe('access/wrong-sign-in')
+  })
+
+  it('that were right are given back: a class signs in at once behind one address', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    for (let i = 0; i < 90; i++)
+      expect((await tries(bench, 1, () => ({ password: PASSWORD, origin: from('school') })))[0]?.ok).toBe(
+        true,
+      )
+  })
+
+  it('are forgotten: no row outlives its time', async () => {
+    const bench = await aBench()
+    await tries(bench, 30, (i) => ({ signIn: `name${i}`, origin: from(`${i}`) }))
+    bench.clock.set(addMinutes(bench.clock.now(), 24 * 60))
+    await tries(bench, 1, () => ({}))
+    const rows = await bench.deps.store.read.all(sql`select key from throttles`)
+    expect(rows).toHaveLength(3)
+    // neither names nor addresses stand in them
+    expect(JSON.stringify(rows)).not.toContain('tess')
+  })
+
+  it('to make schools from one address are few; sign-up may be closed or by invitation', async () => {
+    const bench = await aBench()
+    const all = await Promise.all(
+      Array.from({ length: 60 }, (_, i) =>
+        signUp(bench.deps, aNewSchool({ signIn: `head${i}`, origin: from('one') })),
+      ),
+    )
+    expect(all.filter((r) => r.ok)).toHaveLength(5)
+    const closed = { ...bench.deps, signUp: { kind: 'closed' as const } }
+    expect((await signUp(closed, aNewSchool({ signIn: 'late' }))).error?.code).toBe('access/sign-up-closed')
+    const invited = { ...bench.deps, signUp: { kind: 'invitation' as const, code: 'river stones' } }
+    const wrong = aNewSchool({ signIn: 'late', invitation: 'river stone' })
+    expect((await signUp(invited, wrong)).error).toEqual({
+      code: 'access/wrong-invitation',
+      field: 'invitation',
+    })
+    expect((await signUp(invited, { ...wrong, invitation: 'river stones' })).ok).toBe(true)
+  })
+})
+
+describe('passwords', () => {
+  const signedIn = async ({ deps }: Bench, name: string, password = PASSWORD) =>
+    mustBeOk(await signIn(deps, { signIn: name, password, origin: from('1') }), name).ticket
+
+  it('are changed by their owner, which ends every other session', async () => {
+    const bench = await aBench()
+    const tess = await aTeacher(bench, 'Tess')
+    const [here, elsewhere] = [await signedIn(bench, 'tess'), await signedIn(bench, 'tess')]
+    const change = (current: string, next: string) =>
+      changePassword(bench.deps, tess, { current, next, ticket: here })
+    expect((await change('not mine', 'a new long one')).error?.code).toBe('access/wrong-password')
+    expect((await change(PASSWORD, PASSWORD)).error?.code).toBe('access/same-password')
+    expect((await change(PASSWORD, 'a new long one')).ok).toBe(true)
+    expect((await actorOf(bench.deps, here)).ok).toBe(true)
+    expect((await actorOf(bench.deps, elsewhere)).error?.code).toBe('access/not-signed-in')
+    expect(await signedIn(bench, 'tess', 'a new long one')).toBeTruthy()
+  })
+
+  it('cannot be guessed through the change either', async () => {
+    const bench = await aBench()
+    const tess = await aTeacher(bench, 'Tess')
+    const guesses = await Promise.all(
+      Array.from({ length: 30 }, (_, i) =>
+        changePassword(bench.deps, tess, { current: `guess ${i}`, next: 'a new long one', ticket: null }),
+      ),
+    )
+    expect(guesses.filter((g) => g.error?.code === 'access/wrong-password')).toHaveLength(8)
+  })
+
+  it('of a learner are reset by the class’s teacher, and must then be changed', async () => {
+    const school = await aSchool()
+    const before = await signedIn(school, 'ann.ash')
+    const of = { classId: school.a.classId, learnerId: school.ann.userId }
+    expect((await resetPassword(school.deps, school.stranger, of)).error?.code).toBe('access/not-found')
+    expect((await resetPassword(school.deps, school.ben, of)).error?.code).toBe('access/not-found')
+    const cleo = { ...of, learnerId: school.cleo.userId }
+    expect((await resetPassword(school.deps, school.teacher, cleo)).error?.code).toBe('audience/not-in-class')
+    const card = mustBeOk(await resetPassword(school.deps, school.teacher, of), 'card')
+    expect(card).toMatchObject({ name: 'Ann Ash', signIn: 'ann.ash' })
+    expect((await actorOf(school.deps, before)).ok).toBe(false)
+    const after = await signedIn(school, 'ann.ash', card.password)
+    expect((await actorOf(school.deps, after)).value?.mustChangePassword).toBe(true)
+    const chosen = { current: card.password, next: 'my very own one', ticket: after }
+    expect((await changePassword(school.deps, school.ann, chosen)).ok).toBe(true)
+    expect((await actorOf(school.deps, after)).value?.mustChangePassword).toBe(false)
+  })
+
+  it('are given to one who only stands in the roster, together with a sign-in', async () => {
+    const school = await aSchool()
+    const { classId } = school.a
+    await addRoster(school.deps, school.teacher, { classId, text: 'Dora Dill', skipBad: false })
+    const dora = (await rosterOf(school, classId)).find((l) => l.name === 'Dora Dill')
+    const of = { classId, learnerId: dora?.id as UserId }
+    const card = mustBeOk(await resetPassword(school.deps, school.teacher, of), 'card')
+    expect(await signedIn(school, card.signIn, card.password)).toBeTruthy()
+  })
+
+  it('do not keep sessions that were ended from elsewhere', async () => {
+    const bench = await aBench()
+    const tess = await aTeacher(bench, 'Tess')
+    const [here, elsewhere] = [await signedIn(bench, 'tess'), await signedIn(bench, 'tess')]
+    await endOtherSessions(bench.deps, tess, here)
+    expect((await actorOf(bench.deps, here)).ok).toBe(true)
+    expect((await actorOf(bench.deps, elsewhere)).ok).toBe(false)
   })
 })
 
@@ -67,7 +248,7 @@ describe('joining a class', () => {
       name: 'Dora Dill',
       signIn: 'dora2',
       password: PASSWORD,
-      address: 'x',
+      origin: from('x'),
     })
     expect(second.value?.user.id).not.toBe(dora.userId)
   })
@@ -75,7 +256,7 @@ describe('joining a class', () => {
   it('refuses an unknown code, and a sign-in that is taken', async () => {
     const school = await aSchool()
     const join = (code: string, signInName: string) =>
-      joinClass(school.deps, { code, name: 'Zoe', signIn: signInName, password: PASSWORD, address: 'y' })
+      joinClass(school.deps, { code, name: 'Zoe', signIn: signInName, password: PASSWORD, origin: from('y') })
     expect((await join('nothere', 'zoe')).error).toEqual({ code: 'access/unknown-code', field: 'code' })
     expect((await join(school.a.joinCode, 'tess')).error?.code).toBe('access/sign-in-taken')
   })
@@ -88,10 +269,11 @@ describe('joining a class', () => {
         name: 'Zoe',
         signIn: 'zoe',
         password: PASSWORD,
-        address: 'z',
+        origin: from('z'),
       })
-    for (let i = 0; i < 8; i++) await guess(i)
-    expect((await guess(9)).error?.code).toBe('access/too-many-tries')
+    const guesses = await Promise.all(Array.from({ length: 60 }, (_, i) => guess(i)))
+    expect(guesses.filter((g) => g.error?.code === 'access/unknown-code')).toHaveLength(40)
+    expect((await guess(61)).error?.code).toBe('access/too-many-tries')
   })
 
   it('lets a learner join one more class of the same school only', async () => {

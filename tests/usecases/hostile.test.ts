@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { isoDay } from '#core/base'
+import { isoDay, mustBeOk } from '#core/base'
+import type { DayNote } from '#core/calendar'
 import type { LessonId } from '#core/base'
 import type { LessonLength, LessonRecord, PacingCommand } from '#core/pacing'
 import { parsePlanTable, parseRoster } from '#core/formats'
 import { classById } from '#db/repositories'
-import { doCommand } from '#usecases/pacing/acts'
+import { doCommand, undo } from '#usecases/pacing/acts'
+import { previewRipple } from '#usecases/pacing/previewRipple'
 import { addRoster } from '#usecases/teaching/roster'
-import { aLesson, ids } from '../support/made'
-import { aSchool } from '../support/world'
+import { makeYear } from '#usecases/teaching/years'
+import { aLesson, aYear, closure, ids } from '../support/made'
+import { aColleague, aSchool } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 /** A lesson of one class's own, as an act brings it. */
@@ -53,7 +56,80 @@ describe('a lesson of a class’s own', () => {
 
   it('has the id that it is kept under', async () => {
     const school = await aSchool()
-    expect((await addOwn(school, {}, 'own', 'other')).error?.code).toBe('pacing/unknown-lesson')
+    expect((await addOwn(school, {}, 'own', 'other')).error?.code).toBe('pacing/ids-disagree')
+  })
+})
+
+describe('a note from outside', () => {
+  const noted = (school: TestSchool, from: DayNote | null, to: DayNote | null, yearId = school.yearId) =>
+    ({ kind: 'note', yearId, from, to }) as const
+  const ofClassB = (school: TestSchool, id: string) =>
+    closure('2026-10-12', '2026-10-12', { id, name: 'Trip', classIds: [school.b.classId] })
+
+  it('keeps nobody from setting theirs by taking its id', async () => {
+    const school = await aSchool()
+    const carla = await aColleague(school)
+    const hers = ofClassB(school, 'n1')
+    mustBeOk(await doCommand(school.deps, carla, noted(school, null, hers)), 'hers')
+    const office = closure('2026-10-13', '2026-10-13', { id: 'n1', name: 'Fair' })
+    const done = mustBeOk(await doCommand(school.deps, school.teacher, noted(school, null, office)), 'office')
+    expect(done.year?.notes.map((n) => n.name)).toEqual(['Trip', 'Fair'])
+    expect(new Set(done.year?.notes.map((n) => n.id)).size).toBe(2)
+    // the same act again is known, and both can be taken back
+    expect((await doCommand(school.deps, carla, noted(school, null, hers))).error?.code).toBe(
+      'pacing/changed-meanwhile',
+    )
+    mustBeOk(await undo(school.deps, school.teacher), 'undo')
+    const left = mustBeOk(await undo(school.deps, carla), 'undo hers')
+    expect(left?.year?.notes).toEqual([])
+  })
+
+  it('cannot turn into another one, or name classes of another school', async () => {
+    const school = await aSchool()
+    const mine = closure('2026-10-13', '2026-10-13', { id: 'n1', name: 'Fair' })
+    mustBeOk(await doCommand(school.deps, school.teacher, noted(school, null, mine)), 'mine')
+    const other = { ...mine, id: 'n2' }
+    expect((await doCommand(school.deps, school.teacher, noted(school, mine, other))).error?.code).toBe(
+      'pacing/ids-disagree',
+    )
+    const foreign = { ...mine, classIds: [ids.class('elsewhere')] }
+    expect((await doCommand(school.deps, school.teacher, noted(school, mine, foreign))).error).toEqual({
+      code: 'access/not-found',
+      what: 'class',
+    })
+  })
+
+  it('of two years in one act is refused: each year has its own', async () => {
+    const school = await aSchool()
+    const { id: _, ...year } = aYear({ name: 'next' })
+    const { yearId } = mustBeOk(await makeYear(school.deps, school.teacher, year), 'year')
+    const commands = [school.yearId, yearId].map((of, i) =>
+      noted(school, null, closure('2026-10-13', '2026-10-13', { id: `n${i}` }), of),
+    )
+    const both: PacingCommand = { kind: 'together', purpose: { code: 'fit' }, commands }
+    expect((await doCommand(school.deps, school.teacher, both)).error).toEqual({
+      code: 'pacing/two-years',
+      field: 'commands',
+    })
+  })
+})
+
+describe('a ripple of what no plan could have', () => {
+  it('is refused before anything is laid out', async () => {
+    const school = await aSchool()
+    const { plan } = await planned(school)
+    const unitId = plan.units[0]?.id
+    if (!unitId) throw new Error('a plan without units')
+    const endless = { unit: 'meetings', min: 0.5, typical: 1e9, max: 1e9 } as const
+    const change: PacingCommand = {
+      kind: 'lesson',
+      classId: school.a.classId,
+      lessonId: ids.lesson('own'),
+      part: 'added',
+      from: null,
+      to: aLesson('own', 1, { unitId, length: endless }),
+    }
+    expect((await previewRipple(school.deps, school.teacher, change)).error?.code).toBe('pacing/bad-length')
   })
 })
 

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { addMinutes, mustBeOk } from '#core/base'
-import type { AssignmentId, AttemptId } from '#core/base'
+import { addMinutes, asId, mustBeOk } from '#core/base'
+import type { AssignmentId, AttemptId, PageId } from '#core/base'
 import type { Answer } from '#core/library'
 import { attemptById, answersOf } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { listMyWork, showMyPiece } from '#usecases/learning/myWork'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
-import { at, ids, rules } from '../support/made'
+import { aChange, at, ids, rules } from '../support/made'
 import { aColleague, aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -16,8 +16,7 @@ const RIGHT: Record<string, Answer> = {
   3: { kind: 'numeric', text: '2.5' },
   4: { kind: 'text', text: 'Resting place' },
 }
-const saves = (...numbers: number[]) =>
-  numbers.map((n) => ({ itemId: ids.item(String(n)), answer: RIGHT[n] as Answer }))
+const saves = (...numbers: number[]) => numbers.map((n) => aChange(String(n), RIGHT[n] as Answer))
 const open = { listed: null, opens: null, due: null, closes: null, putAway: null }
 const start = async (school: TestSchool, id: AssignmentId, who = school.ann) =>
   mustBeOk(await startTry(school.deps, who, id), 'start').attemptId
@@ -103,6 +102,101 @@ describe('a try', () => {
   })
 })
 
+describe('right answers', () => {
+  it('wait until everybody has closed, or only for the learner’s own closing by the rule', async () => {
+    const school = await aSchool()
+    const window = { ...open, due: through('2026-09-10') }
+    const later = { window: { due: through('2026-09-14') } }
+    const targets = [
+      { target: { kind: 'class' as const, classId: school.a.classId }, overrides: {} },
+      { target: { kind: 'learner' as const, learnerId: school.ben.userId }, overrides: later },
+    ]
+    const careful = await publish(school, { window, targets })
+    const own = await publish(school, { window, targets, rules: rules({ answers: 'own-close' }) })
+    for (const id of [careful, own]) await does(school, id, school.ann, 1)
+    const right = async (id: AssignmentId) => (await piece(school, id)).seen[0]?.items[0]?.right
+    school.clock.set(at('09-12T12:00'))
+    expect(await right(careful)).toBeUndefined()
+    expect(await right(own)).toBe('Option b')
+    school.clock.set(at('09-15T12:00'))
+    expect(await right(careful)).toBe('Option b')
+  })
+})
+
+describe('answers from two devices', () => {
+  const said = (text: string): Answer => ({ kind: 'text', text })
+  const [laptop, phone] = [asId<PageId>('laptop'), asId<PageId>('phone')]
+  const stands = async (school: TestSchool, id: AssignmentId) =>
+    (await piece(school, id)).open?.answers[ids.item('4')]
+  const save = (school: TestSchool, attemptId: AttemptId, change: ReturnType<typeof aChange>) =>
+    saveAnswers(school.deps, school.ann, { attemptId, saves: [change] })
+
+  it('never overwrite a newer one: made offline on A, later on B, then A is back', async () => {
+    const school = await aSchool()
+    const id = await publish(school)
+    const attemptId = await start(school, id)
+    mustBeOk(await save(school, attemptId, aChange('4', said('first'), { writer: laptop })), 'A')
+    const offline = aChange('4', said('on the train'), { from: 1, writer: laptop, edit: 2 })
+    const onB = mustBeOk(
+      await save(school, attemptId, aChange('4', said('at home'), { from: 1, writer: phone })),
+      'B',
+    )
+    expect(onB).toMatchObject({ stale: [], stands: [{ answer: said('at home'), revision: 2 }] })
+    const back = mustBeOk(await save(school, attemptId, offline), 'A is back')
+    expect(back).toMatchObject({ stale: ['4'], stands: [{ answer: said('at home'), revision: 2 }] })
+    expect(await stands(school, id)).toEqual(said('at home'))
+    // the learner chooses the laptop's after all
+    const chosen = { ...offline, from: 2, edit: 3 }
+    expect((await save(school, attemptId, chosen)).value?.stale).toEqual([])
+    expect(await stands(school, id)).toEqual(said('on the train'))
+    expect((await piece(school, id)).open?.revisions).toEqual({ 4: 3 })
+  })
+
+  it('are not changed by what comes again or too late', async () => {
+    const school = await aSchool()
+    const id = await publish(school)
+    const attemptId = await start(school, id)
+    const [first, second] = [1, 2].map((edit) => aChange('4', said(`v${edit}`), { edit, writer: laptop }))
+    if (!first || !second) throw new Error('two changes')
+    await save(school, attemptId, second)
+    for (const late of [first, second, first])
+      expect((await save(school, attemptId, late)).value).toMatchObject({
+        stale: [],
+        stands: [{ revision: 1 }],
+      })
+    expect(await stands(school, id)).toEqual(said('v2'))
+  })
+
+  it('stand when the other hands in: it is refused until the learner has chosen', async () => {
+    const school = await aSchool()
+    const id = await publish(school)
+    const attemptId = await start(school, id)
+    await save(school, attemptId, aChange('4', said('Resting place'), { writer: phone }))
+    const old = aChange('4', said('nest'), { writer: laptop })
+    const early = await handIn(school.deps, school.ann, { attemptId, saves: [old] })
+    expect(early.error).toMatchObject({
+      code: 'attempts/answered-elsewhere',
+      stands: [{ answer: said('Resting place'), revision: 1 }],
+    })
+    expect((await piece(school, id)).open).not.toBeNull()
+    mustBeOk(await handIn(school.deps, school.ann, { attemptId, saves: [] }), 'in')
+    expect((await attemptById(school.deps.store.read, attemptId))?.score?.points).toBe(1)
+  })
+
+  it('that arrive in one commit are taken in their order', async () => {
+    const school = await aSchool()
+    const id = await publish(school)
+    const attemptId = await start(school, id)
+    const many = await Promise.all(
+      Array.from({ length: 40 }, (_, i) =>
+        save(school, attemptId, aChange('4', said(`${i}`), { writer: asId<PageId>(`page${i}`) })),
+      ),
+    )
+    expect(many.filter((m) => m.value?.stale.length === 0)).toHaveLength(1)
+    expect(await stands(school, id)).toEqual(said('0'))
+  })
+})
+
 describe('what the server enforces', () => {
   it('refuses work that is not open, closed, held back, somebody else’s or unknown', async () => {
     const school = await aSchool()
@@ -142,7 +236,7 @@ describe('what the server enforces', () => {
     expect(
       (await saveAnswers(school.deps, school.ann, { attemptId: 'gone' as AttemptId, saves: [] })).error?.code,
     ).toBe('access/not-found')
-    const mixed = [...saves(1), { itemId: ids.item('99'), answer: RIGHT[1] as Answer }]
+    const mixed = [...saves(1), aChange('99', RIGHT[1] as Answer)]
     expect((await saveAnswers(school.deps, school.ann, { attemptId, saves: mixed })).error?.code).toBe(
       'attempts/unknown-item',
     )
@@ -150,7 +244,7 @@ describe('what the server enforces', () => {
       (
         await saveAnswers(school.deps, school.ann, {
           attemptId,
-          saves: [{ itemId: ids.item('1'), answer: RIGHT[4] as Answer }],
+          saves: [aChange('1', RIGHT[4] as Answer)],
         })
       ).error?.code,
     ).toBe('attempts/wrong-kind-of-answer')

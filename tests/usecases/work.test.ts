@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { asId, mustBeOk } from '#core/base'
-import type { ResourceId } from '#core/base'
+import type { AssignmentId, ResourceId, UserId } from '#core/base'
+import type { Actor } from '#core/access'
+import type { Draft } from '#core/work'
 import { addResource, learnerWorkOf } from '#db/repositories'
 import { keepGroup, setAccommodation } from '#usecases/teaching/classes'
 import { startTry } from '#usecases/learning/tries'
@@ -13,12 +15,13 @@ import { showWork } from '#usecases/work/showWork'
 import { withdrawWork } from '#usecases/work/withdrawWork'
 import { previewWork } from '#usecases/work/previewWork'
 import { aCheck, at, rules, single } from '../support/made'
-import { aDraft, aLearner, aSchool, anchored, publish, through } from '../support/world'
+import { aColleague, aDraft, aLearner, aSchool, anchored, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const open = { listed: null, opens: null, due: null, closes: null, putAway: null }
 const rowsOf = async (school: TestSchool, id: never) =>
   new Map((await learnerWorkOf(school.deps.store.read, [id])).map((r) => [r.learnerId, r]))
+const asNew = (draft: Draft) => ({ assignmentId: null, draft })
 async function aGroup(school: TestSchool, name: string, ...learners: { userId: string }[]) {
   return mustBeOk(
     await keepGroup(school.deps, school.teacher, {
@@ -39,7 +42,7 @@ describe('preview', () => {
       opens: anchored(school.lesson('1.2'), 'first'),
       due: anchored(school.lesson('1.2'), 'last', 1),
     }
-    const got = await previewWork(school.deps, school.teacher, aDraft(school, { window }))
+    const got = await previewWork(school.deps, school.teacher, asNew(aDraft(school, { window })))
     expect(got.value).toMatchObject({ learners: 3, targetCounts: [2, 1], problems: [] })
     expect(got.value?.classes.map((c) => [c.name, c.learners, c.span?.meetings, c.span?.tight])).toEqual([
       ['Class A', 2, 3, false],
@@ -54,9 +57,11 @@ describe('preview', () => {
     const got = await previewWork(
       school.deps,
       school.teacher,
-      aDraft(school, {
-        window: { ...open, opens: through('2026-09-10'), due: anchored(school.lesson('1.1'), 'last', 1) },
-      }),
+      asNew(
+        aDraft(school, {
+          window: { ...open, opens: through('2026-09-10'), due: anchored(school.lesson('1.1'), 'last', 1) },
+        }),
+      ),
     )
     expect(got.value?.classes.map((c) => c.problem)).toEqual([
       { code: 'availability/out-of-order', field: 'due', before: 'opens' },
@@ -67,12 +72,15 @@ describe('preview', () => {
   it('says what is missing instead of failing, and denies strangers', async () => {
     const school = await aSchool()
     expect(
-      (await previewWork(school.deps, school.teacher, aDraft(school, { targets: [] }))).value?.problems,
+      (await previewWork(school.deps, school.teacher, asNew(aDraft(school, { targets: [] })))).value
+        ?.problems,
     ).toEqual([{ code: 'audience/nobody-chosen', field: 'targets' }])
-    expect((await previewWork(school.deps, school.stranger, aDraft(school))).error?.code).toBe(
-      'audience/not-your-class',
+    expect((await previewWork(school.deps, school.stranger, asNew(aDraft(school)))).error?.code).toBe(
+      'audience/unknown-target',
     )
-    expect((await previewWork(school.deps, school.ann, aDraft(school))).error?.code).toBe('access/denied')
+    expect((await previewWork(school.deps, school.ann, asNew(aDraft(school)))).error?.code).toBe(
+      'access/denied',
+    )
   })
 })
 
@@ -169,7 +177,7 @@ describe('assigning', () => {
     const school = await aSchool()
     expect(
       (await assign(school.deps, school.stranger, { draft: aDraft(school), publish: true })).error?.code,
-    ).toBe('audience/not-your-class')
+    ).toBe('audience/unknown-target')
     expect(
       (await assign(school.deps, school.ann, { draft: aDraft(school), publish: true })).error?.code,
     ).toBe('access/denied')
@@ -298,5 +306,77 @@ describe('held, published, changed, withdrawn', () => {
     ).toEqual(['to-publish Held', 'late Late', 'open Open', 'coming-up To come', 'done Over'])
     expect((await listWork(school.deps, school.stranger)).value?.work).toEqual([])
     expect((await listWork(school.deps, school.ann)).error?.code).toBe('access/denied')
+  })
+})
+
+describe('a co-teacher of one of its classes', () => {
+  const learnersWith = async (school: TestSchool, id: AssignmentId) =>
+    [...(await rowsOf(school, id as never)).keys()].sort()
+  const at2 = async (school: TestSchool, id: AssignmentId, who: Actor) => {
+    const { version } = mustBeOk(await showWork(school.deps, who, id), 'work')
+    return { assignmentId: id, version }
+  }
+
+  it('takes it back from that class only; its author, from all', async () => {
+    const school = await aSchool()
+    const { deps, ann, ben, cleo } = school
+    const carla = await aColleague(school)
+    const id = await publish(school)
+    mustBeOk(await withdrawWork(deps, carla, await at2(school, id, carla)), 'withdrawn')
+    expect(await learnersWith(school, id)).toEqual([ann.userId, ben.userId].sort())
+    expect((await startTry(deps, cleo, id)).error?.code).toBe('access/not-found')
+    const [row] = mustBeOk(await listWork(deps, school.teacher), 'list').work
+    expect(row).toMatchObject({ state: 'published', learners: 2 })
+    expect(row?.classes.map((c) => [c.name, c.isGiven])).toEqual([
+      ['Class A', true],
+      ['Class B', false],
+    ])
+    // a change of the roster gives it to nobody whose teacher took it back
+    await aLearner(school, school.b.joinCode, 'Dan Dogwood')
+    expect(await learnersWith(school, id)).toHaveLength(2)
+    mustBeOk(await publishWork(deps, carla, await at2(school, id, carla)), 'given again')
+    expect(await learnersWith(school, id)).toHaveLength(4)
+    mustBeOk(await withdrawWork(deps, school.teacher, await at2(school, id, school.teacher)), 'all')
+    expect((await startTry(deps, ann, id)).error?.code).toBe('access/not-found')
+  })
+
+  it('publishes what waits for that class only', async () => {
+    const school = await aSchool()
+    const carla = await aColleague(school)
+    const made = await assign(school.deps, school.teacher, { draft: aDraft(school), publish: false })
+    const id = made.value?.assignmentId as AssignmentId
+    mustBeOk(await publishWork(school.deps, carla, await at2(school, id, carla)), 'published')
+    expect(await learnersWith(school, id)).toEqual([school.cleo.userId])
+    mustBeOk(await publishWork(school.deps, school.teacher, await at2(school, id, school.teacher)), 'all')
+    expect(await learnersWith(school, id)).toHaveLength(3)
+  })
+
+  it('gives that class more time, and changes nothing for the other', async () => {
+    const school = await aSchool()
+    const carla = await aColleague(school)
+    const id = await publish(school, { window: { ...open, due: through('2026-09-10') } })
+    const before = await rowsOf(school, id as never)
+    const { draft, isWhole } = mustBeOk(await showWork(school.deps, carla, id), 'work')
+    expect(isWhole).toBe(false)
+    const change = async (next: Partial<Draft>) =>
+      changeWork(school.deps, carla, {
+        ...(await at2(school, id, carla)),
+        draft: { ...draft, ...next },
+        publish: false,
+      })
+    const [ofA, ofB] = draft.targets as [Draft['targets'][number], Draft['targets'][number]]
+    const later = { overrides: { window: { due: through('2026-09-17') } } }
+    expect((await change({ title: 'Hers' })).error).toEqual({ code: 'work/not-whole', field: 'title' })
+    expect((await change({ targets: [{ ...ofA, ...later }, ofB] })).error?.code).toBe('work/not-whole')
+    expect((await change({ exceptIds: [school.ann.userId] })).error?.code).toBe('audience/bad-exception')
+    const longer = { ...draft, targets: [ofA, { ...ofB, ...later }] }
+    expect(
+      (await previewWork(school.deps, carla, { assignmentId: id, draft: longer })).value?.problems,
+    ).toEqual([])
+    mustBeOk(await change(longer), 'extended')
+    const after = await rowsOf(school, id as never)
+    const dueOf = (rows: typeof after, who: UserId) => rows.get(who)?.terms.due
+    expect(dueOf(after, school.ann.userId)).toBe(dueOf(before, school.ann.userId))
+    expect(dueOf(after, school.cleo.userId)).toBe(at('09-18T06:00'))
   })
 })

@@ -1,7 +1,7 @@
 import { addMinutes, refuse, ok } from '#core/base'
 import type { Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { addSession, removeSession, schoolName, userOfSession } from '#db/repositories'
+import { addSession, removeOldSessions, removeSession, schoolName, userOfSession } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 
@@ -11,15 +11,19 @@ const SESSION_MINUTES = 60 * 24 * 14
 export async function openSession(tx: Connection, deps: Deps, user: UserRecord): Promise<string> {
   const { ticket, id } = deps.tickets.make()
   const now = deps.clock.now()
+  await removeOldSessions(tx, now)
   await addSession(tx, { id, userId: user.id, createdAt: now, expiresAt: addMinutes(now, SESSION_MINUTES) })
   return ticket
 }
 
+/** Who is signed in. */
+export interface Person extends Actor {
+  readonly name: string
+  readonly mustChangePassword: boolean
+}
+
 /** Who shows this ticket; refused when its session is unknown, over or was ended. */
-export async function actorOf(
-  deps: Deps,
-  ticket: string | null,
-): Promise<Result<Actor & { readonly name: string }, AccessRefusal>> {
+export async function actorOf(deps: Deps, ticket: string | null): Promise<Result<Person, AccessRefusal>> {
   const id = ticket === null ? null : deps.tickets.idOf(ticket)
   const user = id === null ? null : await userOfSession(deps.store.read, id, deps.clock.now())
   if (!user) return refuse({ code: 'access/not-signed-in' })
@@ -29,6 +33,7 @@ export async function actorOf(
     role: user.role,
     office: user.office,
     name: user.name,
+    mustChangePassword: user.mustChangePassword,
   })
 }
 
@@ -39,13 +44,14 @@ export async function signOut(deps: Deps, ticket: string | null): Promise<void> 
 }
 
 /** What the signed-in person's page shows of themselves. */
-export async function whoAmI(deps: Deps, actor: Actor & { readonly name: string }) {
-  const { userId, name, role, office } = actor
+export async function whoAmI(deps: Deps, actor: Person) {
+  const { userId, name, role, office, mustChangePassword } = actor
   return ok({
     userId,
     name,
     role,
     office,
+    mustChangePassword,
     schoolName: await schoolName(deps.store.read, actor.schoolId),
     now: deps.clock.now(),
   })

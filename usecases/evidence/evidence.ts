@@ -93,7 +93,7 @@ export async function showItems(
   const tx = deps.store.read
   const found = await workFor(tx, actor, input.assignmentId)
   if (!found.ok) return found
-  const record = found.value
+  const { assignment: record } = found.value
   const ofClass = input.classId === null ? null : await classFor(tx, actor, input.classId, 'see')
   if (ofClass && !ofClass.ok) return ofClass
   const piece = await resourceById(tx, record.resourceId)

@@ -3,7 +3,7 @@ import type { AssignmentId, Instant, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { isRevealed, keptScore, mayStart, orderItems, placeOf, shownPoints } from '#core/attempts'
 import { forLearner, rightInWords } from '#core/library'
-import type { Attempt, AttemptRules } from '#core/attempts'
+import type { Attempt, AttemptRules, Closings } from '#core/attempts'
 import { windowState } from '#core/availability'
 import type { LearnerTerms } from '#core/availability'
 import type { Answer, Item } from '#core/library'
@@ -14,8 +14,10 @@ import {
   attemptsOfLearner,
   classById,
   classesOfLearner,
+  closesForAll,
   listedWorkFor,
   resourceById,
+  revisionsOf,
   yearsById,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -36,10 +38,12 @@ export async function listMyWork(deps: Deps, actor: Actor) {
     actor.userId,
     listed.map((w) => w.assignmentId),
   )
+  const closings = await closingsOf(tx, listed, now)
   const work = listed.map((w) =>
     cardOf(
       w,
       tries.filter((t) => t.assignmentId === w.assignmentId),
+      closings(w),
       now,
     ),
   )
@@ -57,7 +61,24 @@ async function zoneFor(tx: Connection, actor: Actor): Promise<string> {
   return (record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year.zone : null) ?? 'UTC'
 }
 
-function cardOf(w: Listed, tries: readonly Attempt[], now: Instant) {
+/**
+ * When each piece closes for its learner and for everybody; looked up only where the learner's own closing is
+ * past, since nothing is shown before.
+ */
+async function closingsOf(
+  tx: Connection,
+  listed: readonly Listed[],
+  now: Instant,
+): Promise<(w: Listed) => Closings> {
+  const past = listed.filter((w) => w.terms.closes !== null && w.terms.closes <= now)
+  const all = await closesForAll(
+    tx,
+    past.map((w) => w.assignmentId),
+  )
+  return (w) => ({ own: w.terms.closes, all: all.get(w.assignmentId) ?? null })
+}
+
+function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: Instant) {
   const { opens, due, closes, maxAttempts, timeLimitMinutes } = w.terms
   const { state } = windowState(w.terms, now)
   const inProgress = tries.some((t) => t.submittedAt === null)
@@ -65,7 +86,7 @@ function cardOf(w: Listed, tries: readonly Attempt[], now: Instant) {
     (at, t) => (t.submittedAt !== null && (at === null || t.submittedAt > at) ? t.submittedAt : at),
     null,
   )
-  const shown = isRevealed(w.rules.feedback, closes, now)
+  const shown = isRevealed(w.rules.feedback, closings, now)
   return {
     id: w.assignmentId,
     title: w.title,
@@ -131,7 +152,8 @@ export async function showMyPiece(deps: Deps, actor: Actor, assignmentId: Assign
     tx,
     tries.map((t) => t.id),
   )
-  const work = cardOf(found.value, tries, now)
+  const closings = (await closingsOf(tx, [found.value], now))(found.value)
+  const work = cardOf(found.value, tries, closings, now)
   const begun = work.state !== 'coming-up'
   const current = tries.find((t) => t.submittedAt === null) ?? null
   const start = mayStart(
@@ -151,9 +173,7 @@ export async function showMyPiece(deps: Deps, actor: Actor, assignmentId: Assign
     content: begun ? piece.resource.content : '',
     now,
     zone: await zoneFor(tx, actor),
-    open: current
-      ? openTry(current, piece.resource.items, record.rules, answers.get(current.id) ?? new Map())
-      : null,
+    open: current ? await openTry(tx, current, piece.resource.items, record.rules) : null,
     seen: tries
       .filter((t) => t.submittedAt !== null)
       .map((t) =>
@@ -162,6 +182,7 @@ export async function showMyPiece(deps: Deps, actor: Actor, assignmentId: Assign
           piece.resource.items,
           record.rules,
           found.value.terms,
+          closings,
           answers.get(t.id) ?? new Map(),
           now,
         ),
@@ -174,18 +195,15 @@ export async function showMyPiece(deps: Deps, actor: Actor, assignmentId: Assign
 }
 
 /** A try in progress with its items in the learner's order, without keys. */
-export function openTry(
-  attempt: Attempt,
-  items: readonly Item[],
-  rules: AttemptRules,
-  answers: ReadonlyMap<string, Answer>,
-) {
+export async function openTry(tx: Connection, attempt: Attempt, items: readonly Item[], rules: AttemptRules) {
+  const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<string, Answer>()
   return {
     attemptId: attempt.id,
     number: attempt.number,
     deadlineAt: attempt.deadlineAt,
     items: orderItems(items, rules.order, attempt).map(forLearner),
     answers: Object.fromEntries(answers),
+    revisions: Object.fromEntries(await revisionsOf(tx, attempt.id)),
   }
 }
 
@@ -194,11 +212,12 @@ function seenTry(
   items: readonly Item[],
   rules: AttemptRules,
   terms: LearnerTerms,
+  closings: Closings,
   answers: ReadonlyMap<string, Answer>,
   now: Instant,
 ) {
-  const feedback = isRevealed(rules.feedback, terms.closes, now)
-  const keys = isRevealed(rules.answers, terms.closes, now)
+  const feedback = isRevealed(rules.feedback, closings, now)
+  const keys = isRevealed(rules.answers, closings, now)
   const { score } = attempt
   const submittedAt = attempt.submittedAt as Instant
   return {

@@ -2,12 +2,11 @@ import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkAnswer, mayChange, mayStart } from '#core/attempts'
-import type { Attempt, AttemptRefusal } from '#core/attempts'
-import type { Answer, Item } from '#core/library'
+import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
+import type { Item } from '#core/library'
 import { windowState } from '#core/availability'
 import {
   addAttempt,
-  answersOf,
   assignmentById,
   attemptById,
   attemptsAt,
@@ -22,9 +21,10 @@ import { openTry } from './myWork'
 import { endTry, settleOverdue, tryTermsOf } from './settleOverdue'
 
 type TryRefusal = AccessRefusal | AttemptRefusal
-export interface Save {
-  readonly itemId: ItemId
-  readonly answer: Answer
+/** Changes of a try's answers. */
+export interface Saves {
+  readonly attemptId: AttemptId
+  readonly saves: readonly AnswerChange[]
 }
 
 /** Starts a try, or goes on with the one in progress: two requests at once get the same try. */
@@ -44,12 +44,7 @@ export async function startTry(deps: Deps, actor: Actor, assignmentId: Assignmen
     const current = tries.find((t) => t.submittedAt === null)
     if (current)
       return ok({
-        ...openTry(
-          current,
-          piece.resource.items,
-          record.rules,
-          (await answersOf(tx, [current.id])).get(current.id) ?? new Map(),
-        ),
+        ...(await openTry(tx, current, piece.resource.items, record.rules)),
         now,
       })
     const may = mayStart(tries, tryTermsOf(work), record.rules, now)
@@ -66,7 +61,7 @@ export async function startTry(deps: Deps, actor: Actor, assignmentId: Assignmen
       score: null,
     }
     await addAttempt(tx, attempt)
-    return ok({ ...openTry(attempt, piece.resource.items, record.rules, new Map()), now })
+    return ok({ ...(await openTry(tx, attempt, piece.resource.items, record.rules)), now })
   })
 }
 
@@ -92,7 +87,7 @@ async function changeable(
   return may.ok ? ok({ attempt, work, items: piece.resource.items }) : may
 }
 
-function checkSaves(items: readonly Item[], saves: readonly Save[]): Result<true, AttemptRefusal> {
+function checkSaves(items: readonly Item[], saves: readonly AnswerChange[]): Result<true, AttemptRefusal> {
   for (const { itemId, answer } of saves) {
     const fits = checkAnswer(items, itemId, answer)
     if (!fits.ok) return fits
@@ -100,52 +95,63 @@ function checkSaves(items: readonly Item[], saves: readonly Save[]): Result<true
   return ok(true)
 }
 
-/** Saves answers; once acknowledged they outlive any crash. All of them or none. */
+/** What stands after saves: all that was sent, except where something newer stood already. */
+export interface AnswersSaved {
+  readonly savedAt: Instant
+  /** Every answer that was sent, as it stands now. */
+  readonly stands: readonly StandingAnswer[]
+  /** Those of them that another page had changed: what was sent is not kept. */
+  readonly stale: readonly ItemId[]
+}
+
+/**
+ * Saves answers; once acknowledged they outlive any crash. One that was made from an older answer than stands
+ * is left out, and the reply says what stands instead.
+ */
 export async function saveAnswers(
   deps: Deps,
   actor: Actor,
-  input: { readonly attemptId: AttemptId; readonly saves: readonly Save[] },
-): Promise<Result<{ readonly savedAt: Instant }, TryRefusal>> {
+  { attemptId, saves }: Saves,
+): Promise<Result<AnswersSaved, TryRefusal>> {
   const now = deps.clock.now()
-  const found = await changeable(deps.store.read, actor, input.attemptId, now)
+  const found = await changeable(deps.store.read, actor, attemptId, now)
   if (!found.ok) return found
-  const fits = checkSaves(found.value.items, input.saves)
+  const fits = checkSaves(found.value.items, saves)
   if (!fits.ok) return fits
-  const kept =
-    input.saves.length === 0 ||
-    (await deps.store.saveAnswers(
-      input.saves.map((s) => ({ ...s, attemptId: input.attemptId, savedAt: now })),
-    ))
-  return kept ? ok({ savedAt: now }) : refuse({ code: 'attempts/already-handed-in', field: 'attemptId' })
+  if (saves.length === 0) return ok({ savedAt: now, stands: [], stale: [] })
+  const saved = await deps.store.saveAnswers({ attemptId, changes: saves, savedAt: now })
+  if (saved === null) return refuse({ code: 'attempts/already-handed-in', field: 'attemptId' })
+  return ok({
+    savedAt: now,
+    stands: saved.map((s) => s.stands),
+    stale: saved.filter((s) => s.taken === 'stale').map((s) => s.stands.itemId),
+  })
 }
 
-/** Hands in a try. Doing it again, or twice at once, gives the same answer and changes nothing. */
-export async function handIn(
-  deps: Deps,
-  actor: Actor,
-  input: { readonly attemptId: AttemptId; readonly saves: readonly Save[] },
-): Promise<Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>> {
+type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
+
+/**
+ * Hands in a try. Doing it again, or twice at once, gives the same answer and changes nothing. Refused when an
+ * answer that comes along was made from an older one than stands: the learner chooses first.
+ */
+export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<HandedIn> {
   if (input.saves.length > 0) {
     const saved = await saveAnswers(deps, actor, input)
     if (!saved.ok && saved.error.code !== 'attempts/already-handed-in') return saved
+    const stale = new Set(saved.ok ? saved.value.stale : [])
+    const stands = saved.ok ? saved.value.stands.filter((s) => stale.has(s.itemId)) : []
+    if (stands.length > 0) return refuse({ code: 'attempts/answered-elsewhere', field: 'saves', stands })
   }
   const now = deps.clock.now()
-  return writing(
-    deps.store,
-    async (
-      tx,
-    ): Promise<
-      Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
-    > => {
-      const found = await changeable(tx, actor, input.attemptId, now)
-      if (found.ok) {
-        await endTry(tx, found.value.attempt, found.value.work, { at: now, endedBy: 'learner' })
-        return ok({ assignmentId: found.value.attempt.assignmentId, submittedAt: now })
-      }
-      const attempt = await attemptById(tx, input.attemptId)
-      if (found.error.code === 'attempts/already-handed-in' && attempt?.submittedAt)
-        return ok({ assignmentId: attempt.assignmentId, submittedAt: attempt.submittedAt })
-      return found
-    },
-  )
+  return writing(deps.store, async (tx): Promise<HandedIn> => {
+    const found = await changeable(tx, actor, input.attemptId, now)
+    if (found.ok) {
+      await endTry(tx, found.value.attempt, found.value.work, { at: now, endedBy: 'learner' })
+      return ok({ assignmentId: found.value.attempt.assignmentId, submittedAt: now })
+    }
+    const attempt = await attemptById(tx, input.attemptId)
+    if (found.error.code === 'attempts/already-handed-in' && attempt?.submittedAt)
+      return ok({ assignmentId: attempt.assignmentId, submittedAt: attempt.submittedAt })
+    return found
+  })
 }

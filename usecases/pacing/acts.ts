@@ -1,9 +1,9 @@
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
 import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { Actor } from '#core/access'
 import type { CalendarRefusal } from '#core/calendar'
-import { act, checkOutcome, inverseOf } from '#core/pacing'
+import { act, checkOutcome, inverseOf, withFreeNoteIds } from '#core/pacing'
 import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
 import { addToJournal, classesById, historyOf, markJournal, undoable } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -22,9 +22,12 @@ const MOST_SHOWN = 60
  * Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored
  * work and writes the act down, in one transaction.
  */
-export async function doCommand(deps: Deps, actor: Actor, command: PacingCommand) {
+export async function doCommand(deps: Deps, actor: Actor, asked: PacingCommand) {
   return writing(deps.store, async (tx) => {
-    const done = await perform(tx, actor, command, true)
+    const planning = await loadPlanning(tx, actor, asked)
+    if (!planning.ok) return planning
+    const command = withFreeNoteIds(asked, planning.value.year.year.notes, deps.ids.newId)
+    const done = await perform(tx, planning.value, command, true)
     if (!done.ok) return done
     const { classIds, yearIds, planIds } = namedIn(command)
     await addToJournal(tx, {
@@ -56,7 +59,10 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
   return writing(deps.store, async (tx) => {
     const entry = (await undoable(tx, actor.userId))[way]
     if (!entry) return ok(null)
-    const done = await perform(tx, actor, way === 'undo' ? inverseOf(entry.command) : entry.command, false)
+    const command = way === 'undo' ? inverseOf(entry.command) : entry.command
+    const planning = await loadPlanning(tx, actor, command)
+    if (!planning.ok) return planning
+    const done = await perform(tx, planning.value, command, false)
     if (!done.ok) return done
     await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
     return ok(await replanned(tx, actor, done.value))
@@ -71,21 +77,19 @@ interface Done {
 
 async function perform(
   tx: Connection,
-  actor: Actor,
+  planning: Planning,
   command: PacingCommand,
   isNew: boolean,
-): Promise<Result<Done, AccessRefusal | PacingRefusal | CalendarRefusal>> {
-  const planning = await loadPlanning(tx, actor, command)
-  if (!planning.ok) return planning
-  const next = act(planning.value.state, command)
+): Promise<Result<Done, PacingRefusal | CalendarRefusal>> {
+  const next = act(planning.state, command)
   if (!next.ok) return next
   // what is taken back was good once: only new acts are asked whether their fixed dates can be met
   const bad = isNew ? checkOutcome(next.value, command) : null
   if (bad) return refuse(bad)
   return ok({
-    planning: planning.value,
+    planning,
     next: next.value,
-    touched: await savePlanning(tx, planning.value, next.value),
+    touched: await savePlanning(tx, planning, next.value),
   })
 }
 

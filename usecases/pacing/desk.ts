@@ -73,7 +73,7 @@ export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, Cla
         assignmentId: record.id,
         classId,
         title: record.title,
-        state: record.state,
+        state: record.notFor.includes(classId) ? ('held' as const) : record.state,
         opensAt: window?.opens ?? null,
         dueAt: window?.due ?? null,
         lessonIds: anchoredLessons(record),

@@ -20,7 +20,7 @@ export async function layPlan(
 ) {
   return writing(deps.store, async (tx) => {
     const known = (await plansById(tx, [input.planId])).get(input.planId)
-    if (!known || !canSeePlan(actor, known))
+    if (!known || known.isArchived || !canSeePlan(actor, known))
       return refuse({ code: 'access/not-found' as const, what: 'plan' })
     const laid: ClassRecord[] = []
     for (const classId of new Set(input.classIds)) {

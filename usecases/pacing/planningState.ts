@@ -3,7 +3,7 @@ import type { ClassId, PlanId, Result, YearId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { singlesOf } from '#core/pacing'
-import type { PacingCommand, PacingState } from '#core/pacing'
+import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
 import {
   classesById,
   classesOfSchool,
@@ -52,8 +52,9 @@ export async function loadPlanning(
   tx: Connection,
   actor: Actor,
   command: PacingCommand,
-): Promise<Result<Planning, AccessRefusal>> {
+): Promise<Result<Planning, AccessRefusal | PacingRefusal>> {
   const named = namedIn(command)
+  if (named.yearIds.size > 1) return refuse({ code: 'pacing/two-years', field: 'commands' })
   const plans = await plansById(tx, [...named.planIds])
   for (const id of named.planIds) {
     const plan = plans.get(id)
@@ -75,6 +76,8 @@ export async function loadPlanning(
     return refuse({ code: 'access/not-found', what: 'school year' })
   const notes = await mayNote(tx, actor, command)
   if (!notes.ok) return notes
+  const known = await knowsAll(tx, year, classesNotedIn(command))
+  if (!known.ok) return known
   const all = new Map([
     ...plans,
     ...(await plansById(
@@ -98,6 +101,7 @@ export async function loadPlanning(
     },
     schoolId: actor.schoolId,
     version: 0,
+    isArchived: false,
   }
   return ok({
     year: of,
@@ -152,6 +156,28 @@ async function mayNote(
     }
   }
   return ok(true)
+}
+
+/** Classes that the act's notes are newly about. */
+function classesNotedIn(command: PacingCommand): readonly ClassId[] {
+  return singlesOf(command).flatMap((one) => {
+    if (one.kind === 'note') return one.to?.classIds ?? []
+    if (one.kind !== 'year') return []
+    const before = new Set(one.from.notes.flatMap((n) => n.classIds))
+    return one.to.notes.flatMap((n) => n.classIds).filter((id) => !before.has(id))
+  })
+}
+
+/** Refused where a class is not one of the year: another school's is as unknown as one that never was. */
+async function knowsAll(
+  tx: Connection,
+  year: YearRecord | undefined,
+  ids: readonly ClassId[],
+): Promise<Result<true, AccessRefusal>> {
+  const found = new Set(
+    (await classesById(tx, ids)).filter((c) => c.yearId === year?.year.id).map((c) => c.id),
+  )
+  return ids.every((id) => found.has(id)) ? ok(true) : refuse({ code: 'access/not-found', what: 'class' })
 }
 
 /** Saves what differs between two states of a planning; gives the classes whose layout may be another now. */

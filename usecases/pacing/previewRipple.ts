@@ -6,7 +6,7 @@ import { movedWindows } from '#core/availability'
 import type { Ground } from '#core/availability'
 import { meetings, zoneOf } from '#core/calendar'
 import type { CalendarRefusal, ClassCalendar } from '#core/calendar'
-import { act, extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
+import { act, checkOutcome, extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
 import type { ClassSide, Layout, PacingCommand, PacingRefusal, PacingState, RippleWay } from '#core/pacing'
 import { assignmentIdsTouching, assignmentsById, begunBy, learnersOf } from '#db/repositories'
 import { windowOfClass } from '#core/work'
@@ -36,6 +36,8 @@ export async function previewRipple(
   const { state, classes } = planning.value
   const changed = act(state, change)
   if (!changed.ok) return changed
+  const bad = checkOutcome(changed.value, change)
+  if (bad) return refuse(bad)
   const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
   const reached = [...classes.values()]
     .filter((c) => inView.has(c.id) && c.planId !== null)

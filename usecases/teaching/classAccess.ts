@@ -1,9 +1,10 @@
 import { refuse, ok } from '#core/base'
-import type { ClassId, Result } from '#core/base'
+import type { ClassId, Result, UserId } from '#core/base'
 import { canRunClass, canSeeClass, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { classById, classesOfSchool, classesTaughtBy, teachersOf } from '#db/repositories'
-import type { ClassRecord, Connection } from '#db/repositories'
+import type { AudienceRefusal } from '#core/audience'
+import { classById, classesOfSchool, classesTaughtBy, learnersOf, teachersOf } from '#db/repositories'
+import type { ClassRecord, Connection, Person } from '#db/repositories'
 
 /** A class that the actor may change ('run') or look at ('see'). What one may not see is not found. */
 export async function classFor(
@@ -27,4 +28,18 @@ export async function classFor(
 export async function classesInView(tx: Connection, actor: Actor): Promise<readonly ClassRecord[]> {
   if (!isTeacher(actor)) return []
   return actor.role === 'lead' ? classesOfSchool(tx, actor.schoolId) : classesTaughtBy(tx, actor.userId)
+}
+
+/** A learner of a class that the actor runs. */
+export async function learnerFor(
+  tx: Connection,
+  actor: Actor,
+  of: { readonly classId: ClassId; readonly learnerId: UserId },
+): Promise<Result<Person, AccessRefusal | AudienceRefusal>> {
+  const found = await classFor(tx, actor, of.classId, 'run')
+  if (!found.ok) return found
+  const learner = (await learnersOf(tx, [of.classId])).get(of.classId)?.find((l) => l.id === of.learnerId)
+  return learner
+    ? ok(learner)
+    : refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: of.learnerId })
 }

@@ -11,7 +11,7 @@ import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { refreshWork } from '../work/refreshWork'
-import { classFor } from './classAccess'
+import { classFor, learnerFor } from './classAccess'
 
 /** A class with its roster, groups, timetable and lost meetings per term. */
 export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
@@ -19,17 +19,19 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
   const { record, year, plan, calendar } = (await groundsOf(tx, [found.value])).get(classId) as ClassGround
-  const groups = await groupsOf(tx, [classId])
+  const groups = (await groupsOf(tx, [classId])).filter((g) => g.archivedAt === null)
   const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
   const teacherIds = (await teachersOf(tx, [classId])).get(classId) ?? []
   const teachers = await Promise.all(teacherIds.map(async (id) => (await userById(tx, id))?.name ?? ''))
-  const { id, name, shortName, course, joinCode, version, pattern, planId } = record
+  const { id, name, shortName, course, joinCode, joinOpen, version, pattern, planId } = record
   return ok({
     id,
     name,
     shortName,
     course,
     joinCode,
+    joinOpen,
+    isArchived: record.archivedAt !== null,
     version,
     pattern,
     planId,
@@ -78,6 +80,7 @@ export async function keepGroup(
         ownerId: known?.ownerId ?? actor.userId,
         classId: input.classId,
         name: input.name,
+        archivedAt: null,
         learnerIds: [...new Set(input.learnerIds)],
       }
       await saveGroup(tx, group)
@@ -95,11 +98,8 @@ export async function setAccommodation(
   return writing(
     deps.store,
     async (tx): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> => {
-      const found = await classFor(tx, actor, input.classId, 'run')
+      const found = await learnerFor(tx, actor, input)
       if (!found.ok) return found
-      const roster = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
-      if (!roster.some((l) => l.id === input.learnerId))
-        return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: input.learnerId })
       await saveAccommodation(tx, input.learnerId, input.accommodation)
       await refreshWork(tx, [input.classId])
       return ok({ done: true as const })

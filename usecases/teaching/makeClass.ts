@@ -27,10 +27,10 @@ export async function makeClass(deps: Deps, actor: Actor, input: NewClass): Prom
   const { planId, ...own } = input
   return writing(deps.store, async (tx): Promise<Made> => {
     const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
-    if (!year || year.schoolId !== actor.schoolId)
+    if (!year || year.isArchived || year.schoolId !== actor.schoolId)
       return refuse({ code: 'access/not-found', what: 'school year' })
     const plan = planId ? (await plansById(tx, [planId])).get(planId) : undefined
-    if (planId && (!plan || !canSeePlan(actor, plan)))
+    if (planId && (!plan || plan.isArchived || !canSeePlan(actor, plan)))
       return refuse({ code: 'access/not-found', what: 'plan' })
     const pattern = checkPattern(year.year, input.pattern)
     if (!pattern.ok) return pattern
@@ -39,6 +39,8 @@ export async function makeClass(deps: Deps, actor: Actor, input: NewClass): Prom
       id: asId<ClassId>(deps.ids.newId()),
       schoolId: actor.schoolId,
       joinCode: deps.ids.newJoinCode(),
+      joinOpen: true,
+      archivedAt: null,
       planId: null,
       position: (await classesOfSchool(tx, actor.schoolId)).length,
       version: 1,

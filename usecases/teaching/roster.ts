@@ -90,6 +90,7 @@ export async function addRoster(
           name: e.name,
           signIn: e.signIn ?? `waiting:${id}`,
           passwordHash: '',
+          mustChangePassword: false,
           role: 'learner',
           office: false,
           accommodation: NO_ACCOMMODATION,
@@ -136,6 +137,7 @@ async function addToGroups(
             ownerId: actor.userId,
             classId,
             name: name.slice(0, 40),
+            archivedAt: null,
             learnerIds: ids,
           },
     )

@@ -3,7 +3,7 @@ import type { Result } from '#core/base'
 import { canEditYear, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { meetingsPlanned } from '#core/pacing'
-import { learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
+import { archivedFor, learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from './classAccess'
 
@@ -46,5 +46,10 @@ export async function showOverview(deps: Deps, actor: Actor) {
       mine: ownerId === actor.userId,
     })),
     mayEditYear: canEditYear(actor, actor.schoolId),
+    archived: await archivedFor(tx, {
+      schoolId: actor.schoolId,
+      userId: actor.userId,
+      withYears: canEditYear(actor, actor.schoolId),
+    }),
   })
 }

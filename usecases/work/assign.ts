@@ -33,6 +33,7 @@ export async function assign(
       id: asId<AssignmentId>(deps.ids.newId()),
       schoolId: actor.schoolId,
       authorId: actor.userId,
+      notFor: [],
       state: input.publish ? 'published' : 'held',
       version: 1,
       createdAt: now,

@@ -2,12 +2,12 @@ import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
-import { changed, published } from '#core/work'
+import { changed, checkPart, publishedBy } from '#core/work'
 import type { Draft, WorkRefusal } from '#core/work'
 import { begunBy, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { checkedDraft } from './draft'
+import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
 import { settle } from './settle'
 import { workAt } from './workFor'
@@ -16,7 +16,7 @@ export type Changed = Result<{ readonly learners: number }, DraftRefusal | Avail
 
 /**
  * Replaces an assignment's settings, and publishes it in the same act when asked to.
- * Learners who have begun lose no time; the piece itself can then no longer be exchanged.
+ * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; the piece itself can then no longer be exchanged.
  */
 export async function changeWork(
   deps: Deps,
@@ -31,13 +31,15 @@ export async function changeWork(
   return writing(deps.store, async (tx): Promise<Changed> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    const { id, authorId } = found.value
-    const begun = await begunBy(tx, [id])
-    const next = changed(found.value, input.draft, begun.size > 0)
+    const { assignment, goesTo, hand } = found.value
+    const begun = await begunBy(tx, [assignment.id])
+    const next = changed(assignment, input.draft, begun.size > 0)
     if (!next.ok) return next
-    const world = await checkedDraft(tx, actor, authorId, input.draft)
+    const world = await checkedDraft(tx, actor, assignment.authorId, input.draft, assignment)
     if (!world.ok) return world
-    const kept = input.publish ? published(next.value, deps.clock.now()) : next.value
+    const part = checkPart(hand, assignment, input.draft, whereIn(world.value))
+    if (!part.ok) return part
+    const kept = input.publish ? publishedBy(hand, next.value, goesTo, deps.clock.now()) : next.value
     await saveAssignment(tx, kept)
     const reached = await settle(tx, kept, world.value)
     return reached.ok ? ok({ learners: reached.value }) : reached

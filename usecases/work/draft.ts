@@ -5,7 +5,7 @@ import type { AccessRefusal, Actor } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import type { AudienceRefusal } from '#core/audience'
 import { checkDraft, namedClasses } from '#core/work'
-import type { Draft, Recipients } from '#core/work'
+import type { Draft, Recipients, WhereTargetsAre } from '#core/work'
 import { resourceById, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { worldLoader } from './world'
@@ -14,19 +14,21 @@ import type { World } from './world'
 export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal
 
 /**
- * The world of a draft, once its piece, rules and recipients are the actor's to give; else the first fault.
+ * The world of a draft, once its piece, rules and recipients are the actor's to give, or stand already; else the
+ * first fault.
  */
 export async function checkedDraft(
   tx: Connection,
   actor: Actor,
   authorId: UserId,
   draft: Draft,
+  stands: Draft | null = null,
 ): Promise<Result<World, DraftRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const piece = await resourceById(tx, draft.resourceId)
   if (!piece || !canSeeResource(actor, piece)) return refuse({ code: 'access/not-found', what: 'piece' })
   const world = await worldLoader(tx)(authorId, namedClasses(draft))
-  const checked = checkDraft(draft, await recipientsIn(tx, actor, world))
+  const checked = checkDraft(draft, await recipientsIn(tx, actor, world), stands)
   return checked.ok ? ok(world) : checked
 }
 
@@ -35,11 +37,16 @@ async function recipientsIn(tx: Connection, actor: Actor, world: World): Promise
   const classes = new Map(
     [...world.classes].map(([id, { record }]) => {
       const of = { schoolId: record.schoolId, teacherIds: teachers.get(id) ?? [] }
-      return [id, { name: record.name, isMine: canAssignTo(actor, of) }]
+      return [id, { isMine: canAssignTo(actor, of) }]
     }),
   )
+  return { classes, ...whereIn(world) }
+}
+
+/** In which classes the groups and learners of a world are. */
+export function whereIn(world: World): WhereTargetsAre {
   const learners = new Map<UserId, ClassId[]>()
   for (const [classId, ids] of world.around.roster.classes)
     for (const id of ids) learners.set(id, [...(learners.get(id) ?? []), classId])
-  return { classes, groups: new Map(world.groups.map((g) => [g.id, g])), learners }
+  return { groups: new Map(world.groups.map((g) => [g.id, g])), learners }
 }

@@ -12,7 +12,7 @@ export async function listRecipients(deps: Deps, actor: Actor) {
   const world = await worldLoader(tx)(actor.userId, [])
   const ids = [...world.classes.keys()]
   const learners = await learnersOf(tx, ids)
-  const groups = await groupsOf(tx, ids)
+  const groups = (await groupsOf(tx, ids)).filter((g) => g.archivedAt === null)
   return ok({
     classes: [...world.classes.values()].map(({ record }) => ({
       id: record.id,

@@ -27,6 +27,7 @@ interface ListedClass extends Progress {
   readonly opensAt: Instant | null
   readonly dueAt: Instant | null
   readonly state: WorkState
+  readonly isGiven: boolean
 }
 
 /** All work of a teacher's classes with how far it is, most urgent need first. */
@@ -67,7 +68,8 @@ function listed(
   const { id, title, state, version } = assignment
   const { kept } = assignment.rules
   const reached = state === 'held' ? heldFor(assignment, world) : rows
-  const classes = [...groupBy(reached, (r) => r.classId)].map(([classId, own]): ListedClass => {
+  const waiting = assignment.notFor.map((classId) => [classId, []] as const)
+  const classes = [...groupBy(reached, (r) => r.classId), ...waiting].map(([classId, own]): ListedClass => {
     const of = world.classes.get(classId)
     const window =
       classWindow(assignment, classId, of?.ground) ??
@@ -84,11 +86,12 @@ function listed(
       opensAt: window.opens,
       dueAt: window.due,
       state: windowState(window, now).state,
+      isGiven: !assignment.notFor.includes(classId),
     }
   })
   const need = needOf(
     state,
-    classes.map((c) => c.state),
+    classes.filter((c) => c.isGiven).map((c) => c.state),
   )
   const all = reached.map((r) => r.learnerId)
   return { id, title, kind, state, version, need, ...progressOf(all, tries, kept), classes }

@@ -1,5 +1,5 @@
 import { ok } from '#core/base'
-import type { ClassId, Result, UserId } from '#core/base'
+import type { AssignmentId, ClassId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import type { Because } from '#core/audience'
 import type { Actor } from '#core/access'
@@ -10,6 +10,7 @@ import type { Draft, Resolution } from '#core/work'
 import type { Deps } from '../deps'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
+import { workFor } from './workFor'
 import type { World } from './world'
 
 /** One class's part of a preview; `problem` says why a window cannot stand there. */
@@ -42,9 +43,13 @@ export interface WorkPreview {
 export async function previewWork(
   deps: Deps,
   actor: Actor,
-  draft: Draft,
+  { assignmentId, draft }: { readonly assignmentId: AssignmentId | null; readonly draft: Draft },
 ): Promise<Result<WorkPreview, DraftRefusal>> {
-  const checked = await checkedDraft(deps.store.read, actor, actor.userId, draft)
+  const tx = deps.store.read
+  const known = assignmentId === null ? null : await workFor(tx, actor, assignmentId)
+  if (known && !known.ok) return known
+  const stands = known?.value.assignment ?? null
+  const checked = await checkedDraft(tx, actor, stands?.authorId ?? actor.userId, draft, stands)
   if (!checked.ok) {
     const nobody =
       checked.error.code === 'audience/nobody-chosen' || checked.error.code === 'attempts/bad-rules'
@@ -59,7 +64,7 @@ export async function previewWork(
       : checked
   }
   const world = checked.value
-  const resolution = resolveWork(draft, world.around)
+  const resolution = resolveWork({ ...draft, notFor: stands?.notFor }, world.around)
   const counts = headCounts(resolution.reached)
   const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
   return ok({

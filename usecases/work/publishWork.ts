@@ -3,7 +3,7 @@ import type { AssignmentId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { namedClasses, published } from '#core/work'
+import { namedClasses, publishedBy } from '#core/work'
 import { saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
@@ -16,7 +16,7 @@ export type Published = Result<
   AccessRefusal | AudienceRefusal | AvailabilityRefusal
 >
 
-/** Publishes held (or withdrawn) work. */
+/** Publishes held (or withdrawn) work: for every class, or for those that the actor teaches. */
 export async function publishWork(
   deps: Deps,
   actor: Actor,
@@ -25,7 +25,8 @@ export async function publishWork(
   return writing(deps.store, async (tx): Promise<Published> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    const next = published(found.value, deps.clock.now())
+    const { assignment, goesTo, hand } = found.value
+    const next = publishedBy(hand, assignment, goesTo, deps.clock.now())
     await saveAssignment(tx, next)
     const reached = await settle(tx, next, await worldLoader(tx)(next.authorId, namedClasses(next)))
     return reached.ok ? ok({ learners: reached.value }) : reached

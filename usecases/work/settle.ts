@@ -30,10 +30,11 @@ export async function settle(
 /** What every learner should have now, kind to those who have begun. */
 export async function mergedRows(
   tx: Connection,
-  { id }: Assignment,
+  { id, notFor }: Assignment,
   rows: Parameters<typeof mergeForBegun>[1],
   had: readonly LearnerWork[],
 ): Promise<LearnerWork[]> {
   const begun = (await begunBy(tx, [id])).get(id) ?? new Set()
-  return mergeForBegun(id, rows, had, begun)
+  const theirs = had.filter((r) => !notFor.includes(r.classId))
+  return mergeForBegun(id, rows, theirs, begun)
 }

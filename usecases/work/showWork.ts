@@ -9,8 +9,9 @@ import { workFor } from './workFor'
 export async function showWork(deps: Deps, actor: Actor, assignmentId: AssignmentId) {
   const found = await workFor(deps.store.read, actor, assignmentId)
   if (!found.ok) return found
-  const { id, version, state, resourceId, title, note, window, rules, targets, exceptIds } = found.value
+  const { assignment, hand } = found.value
+  const { id, version, state, resourceId, title, note, window, rules, targets, exceptIds } = assignment
   const begun = (await begunBy(deps.store.read, [id])).get(id)?.size ?? 0
   const draft = { resourceId, title, note, window, rules, targets, exceptIds }
-  return ok({ id, version, state, begun, draft })
+  return ok({ id, version, state, begun, draft, isWhole: hand === 'whole' })
 }

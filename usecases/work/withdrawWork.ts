@@ -1,15 +1,18 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { withdrawn } from '#core/work'
-import { saveAssignment } from '#db/repositories'
+import { withdrawnBy } from '#core/work'
+import { dropLearnerWork, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { workAt } from './workFor'
 
 export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
 
-/** Takes work back: learners no longer see it, what they did is kept. */
+/**
+ * Takes work back, from every class or from those that the actor teaches: learners no longer see it, what they did
+ * is kept.
+ */
 export async function withdrawWork(
   deps: Deps,
   actor: Actor,
@@ -18,7 +21,10 @@ export async function withdrawWork(
   return writing(deps.store, async (tx): Promise<Withdrawn> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    await saveAssignment(tx, withdrawn(found.value))
+    const { assignment, goesTo, hand } = found.value
+    const next = withdrawnBy(hand, assignment, goesTo)
+    await saveAssignment(tx, next)
+    if (next.state === 'published') await dropLearnerWork(tx, next.id, next.notFor)
     return ok({ done: true })
   })
 }

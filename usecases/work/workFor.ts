@@ -1,24 +1,34 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, Result } from '#core/base'
-import { canSeeWork } from '#core/access'
+import { canAssignTo, canSeeWork } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { namedClasses } from '#core/work'
-import type { Assignment } from '#core/work'
-import { assignmentById, learnerWorkOf, teachersOf } from '#db/repositories'
+import { handOn, namedClasses } from '#core/work'
+import type { Assignment, Hand } from '#core/work'
+import { assignmentById, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 
-/** An assignment the actor may change; what they may not see is not found. */
+/** An assignment, the classes it goes to, and how far the actor's hand reaches on it. */
+export interface WorkInHand {
+  readonly assignment: Assignment
+  readonly goesTo: readonly ClassId[]
+  readonly hand: Hand
+}
+
+/** An assignment the actor may change, as far as they may; what they may not see is not found. */
 export async function workFor(
   tx: Connection,
   actor: Actor,
   id: AssignmentId,
-): Promise<Result<Assignment, AccessRefusal>> {
-  const found = await assignmentById(tx, id)
-  const classIds = found ? await classesReached(tx, found) : []
-  const classTeacherIds = [...(await teachersOf(tx, classIds)).values()].flat()
-  if (!found || !canSeeWork(actor, { ...found, classTeacherIds }))
+): Promise<Result<WorkInHand, AccessRefusal>> {
+  const assignment = await assignmentById(tx, id)
+  if (!assignment) return refuse({ code: 'access/not-found', what: 'assignment' })
+  const { schoolId, authorId } = assignment
+  const goesTo = await classesReached(tx, assignment)
+  const teachers = await teachersOf(tx, goesTo)
+  if (!canSeeWork(actor, { schoolId, authorId, classTeacherIds: [...teachers.values()].flat() }))
     return refuse({ code: 'access/not-found', what: 'assignment' })
-  return ok(found)
+  const taught = goesTo.filter((c) => canAssignTo(actor, { schoolId, teacherIds: teachers.get(c) ?? [] }))
+  return ok({ assignment, goesTo, hand: handOn(authorId === actor.userId, goesTo, new Set(taught)) })
 }
 
 /** The same, as it stood at `version`; refused when somebody changed it meanwhile. */
@@ -26,15 +36,18 @@ export async function workAt(
   tx: Connection,
   actor: Actor,
   of: { readonly assignmentId: AssignmentId; readonly version: number },
-): Promise<Result<Assignment, AccessRefusal>> {
+): Promise<Result<WorkInHand, AccessRefusal>> {
   const found = await workFor(tx, actor, of.assignmentId)
-  if (!found.ok || found.value.version === of.version) return found
-  const now = found.value.version
+  if (!found.ok || found.value.assignment.version === of.version) return found
+  const now = found.value.assignment.version
   return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: of.version, now })
 }
 
-/** Classes an assignment names or has learners in. */
+/** Classes an assignment names, has learners in, or has groups of. */
 async function classesReached(tx: Connection, assignment: Assignment): Promise<ClassId[]> {
   const rows = await learnerWorkOf(tx, [assignment.id])
-  return [...new Set([...namedClasses(assignment), ...rows.map((r) => r.classId)])]
+  const named = assignment.targets.flatMap(({ target }) => (target.kind === 'group' ? [target.groupId] : []))
+  const groups = await groupsById(tx, named)
+  const ofGroups = groups.map((g) => g.classId)
+  return [...new Set([...namedClasses(assignment), ...ofGroups, ...rows.map((r) => r.classId)])]
 }

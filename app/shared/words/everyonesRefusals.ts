@@ -42,8 +42,8 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
       return 'Name and password do not fit together. Check both and try again.'
     case 'access/too-many-tries':
       return (
-        `Too many wrong tries. Wait until ${zone ? sayMoment(r.until, zone) : 'a quarter of an hour has passed'}, ` +
-        'then try again.'
+        `That was often in a short time. Try again ${zone ? `from ${sayMoment(r.until, zone)}` : 'in a little while'}; ` +
+        'each wrong try makes the wait longer.'
       )
     case 'access/busy':
       return 'Very many people are signing in just now. Try again in a moment.'
@@ -51,6 +51,18 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
       return 'This sign-in name is taken. Choose another.'
     case 'access/unknown-code':
       return 'No class has this code. Check it letter by letter, or ask your teacher.'
+    case 'access/joining-closed':
+      return 'This class lets nobody in at the moment. Ask your teacher to open it.'
+    case 'access/sign-up-closed':
+      return 'New schools are not made here. Ask whoever runs this server.'
+    case 'access/wrong-invitation':
+      return 'This invitation is not known here. Check it, or ask whoever invited you.'
+    case 'access/wrong-password':
+      return 'This is not your present password. Check it and try again.'
+    case 'access/same-password':
+      return 'This is the password you have. Choose another.'
+    case 'access/must-change-password':
+      return 'Choose a password of your own first.'
     case 'access/changed-meanwhile':
       return 'Somebody changed this while you had it open. Reload to see their version, then make your change again.'
     default:
@@ -72,6 +84,8 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return 'This try is handed in already.'
     case 'attempts/time-is-up':
       return 'The time for this try is up. What you had saved was handed in.'
+    case 'attempts/answered-elsewhere':
+      return 'You answered on another page, too. Choose at each marked question which answer counts, then hand in.'
     case 'attempts/unknown-item':
       return 'This question is not part of the piece. Reload the page.'
     case 'attempts/wrong-kind-of-answer':
@@ -102,6 +116,8 @@ function ofWire(r: WireRefusal): string {
       return 'This request came from another site and was not carried out.'
     case 'wire/unknown-address':
       return 'There is nothing at this address.'
+    case 'wire/cannot-save':
+      return 'The server cannot save just now. What you entered is kept here; try again later, and tell who runs it.'
     case 'wire/broken':
       return `Something broke on our side; nothing was changed${r.requestId ? ` (report number ${r.requestId})` : ''}.`
     case 'wire/lost':

@@ -103,6 +103,10 @@ export function ofPacing(r: PacingRefusal): string {
       return 'This lesson is no longer in the plan. Reload the desk.'
     case 'pacing/no-such-meeting':
       return `The class has no meeting on ${sayDay(r.on)} at ${sayMinute(r.startMinute)}. Reload the desk.`
+    case 'pacing/ids-disagree':
+      return 'The change names one thing and brings another. Reload the desk and do it again.'
+    case 'pacing/two-years':
+      return 'These changes are about two school years. Make them one year after the other.'
     case 'pacing/changed-meanwhile':
       return (
         `Somebody changed this meanwhile: you saw ${saySeen(r.seen, 'seen')}, now ` +

@@ -56,6 +56,11 @@ function ofWork(r: WorkRefusal): string {
       )
     case 'work/withdrawn':
       return 'This work is withdrawn. Publish it again before changing it.'
+    case 'work/not-whole':
+      return (
+        'This work goes to classes of others, too. Change the dates and limits of your own classes; ' +
+        'what all share is for its author to change.'
+      )
   }
 }
 
@@ -67,10 +72,10 @@ function ofAudience(r: AudienceRefusal): string {
       return 'One of the recipients is named twice. Take one of the two off the list.'
     case 'audience/nobody-reached':
       return 'The chosen classes and groups hold no learners. Add learners first, or choose others.'
-    case 'audience/not-your-class':
-      return `You do not teach ${r.name}, so you cannot give work to it. Take it off the list.`
+    case 'audience/bad-exception':
+      return 'One of the exceptions is not among your learners, or is named twice. Take it off the list.'
     case 'audience/unknown-target':
-      return 'One of the recipients is no longer there. Take it off the list.'
+      return 'One of the recipients is not there, or not in a class that you teach. Take it off the list.'
     case 'audience/not-in-class':
       return 'One of these learners is not in this class any more. Reload and choose again.'
     case 'audience/bad-rows':

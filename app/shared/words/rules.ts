@@ -8,7 +8,8 @@ export const KEPT_WORDS: Record<Kept, string> = {
 }
 export const REVEAL_WORDS: Record<Reveal, string> = {
   submission: 'when handed in',
-  close: 'after it has closed',
+  close: 'after it has closed for everybody',
+  'own-close': 'after it has closed for the learner',
   never: 'never',
 }
 

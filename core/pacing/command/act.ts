@@ -1,11 +1,12 @@
-import { assertNever, ok, refuse, weekdayOf } from '../../base'
+import { assertNever, ok, refuse, same, weekdayOf } from '../../base'
 import type { ClassId, PlanId, Result } from '../../base'
 import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
 import type { CalendarRefusal, PatternRow, SchoolYear } from '../../calendar'
 import { checkPlan } from '../plan'
 import type { ClassPacing, Plan, Seen } from '../plan'
 import type { PacingRefusal } from '../refusals'
-import { applyToClass, same, singlesOf } from './command'
+import { checkIds } from './checkIds'
+import { applyToClass, singlesOf } from './command'
 import type {
   ClassCommand,
   NoteCommand,
@@ -37,6 +38,8 @@ export function act(
   state: PacingState,
   command: PacingCommand,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
+  const fault = checkIds(command)
+  if (fault) return refuse(fault)
   let now = state
   for (const one of singlesOf(command)) {
     const next = actOne(now, one)
@@ -143,8 +146,7 @@ function actYear(
       seen: { of: 'year', changed },
       now: { of: 'year', changed },
     })
-  // the year that was loaded, whatever id comes with the new values: nobody may reach another one by it
-  const year = checkYear({ ...to, id: state.year.id })
+  const year = checkYear(to)
   if (!year.ok) return year
   for (const { pattern } of state.classes.values()) {
     const fits = checkPattern(year.value, pattern)
@@ -209,7 +211,10 @@ function actPlan(state: PacingState, command: PlanCommand): Result<PacingState, 
   }
   const wanted = command.order?.to ?? plan.lessons.map((l) => l.id).filter((id) => lessons.has(id))
   const isWhole = wanted.length === lessons.size && new Set(wanted).size === wanted.length
-  if (!isWhole || wanted.some((id) => !lessons.has(id)))
+  // without an order, taking back a lesson that went would not know where it stood
+  const comesOrGoes = command.lessons.some((l) => (l.from === null) !== (l.to === null))
+  const saysWhere = command.order !== null || !comesOrGoes
+  if (!saysWhere || !isWhole || wanted.some((id) => !lessons.has(id)))
     return refuse({ code: 'pacing/bad-order', field: 'order' })
   const next = checkPlan({
     ...plan,

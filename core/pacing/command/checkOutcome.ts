@@ -1,9 +1,10 @@
+import { same } from '../../base'
 import type { LessonId, UnitId } from '../../base'
 import { MOST_LESSONS, checkFixed, checkFixedIn, checkLesson, fixedOf, sequenceOf } from '../plan'
 import type { LessonRecord, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import type { PacingState } from './act'
-import { same, singlesOf } from './command'
+import { singlesOf } from './command'
 import type { ClassCommand, PacingCommand } from './types'
 
 /**
@@ -16,6 +17,8 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
   for (const one of singlesOf(command)) {
     const bad = one.kind === 'lesson' ? checkOfClass(state, one) : null
     if (bad) return bad
+    if (one.kind === 'class' && !isOrderOfKnown(state, one))
+      return { code: 'pacing/bad-order', field: 'order' }
     if (one.kind !== 'plan' || state.classes.size === 0) continue
     for (const { from, to } of one.lessons) {
       const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
@@ -23,6 +26,15 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
     }
   }
   return null
+}
+
+/** An order names lessons of its class, each once. One that is put back may name what has gone since. */
+function isOrderOfKnown(state: PacingState, one: Extract<ClassCommand, { readonly kind: 'class' }>): boolean {
+  if (one.part !== 'order' || one.to === null) return true
+  const of = state.classes.get(one.classId)
+  const plan = of?.planId ? state.plans.get(of.planId) : undefined
+  const known = new Set(of ? sequenceOf(plan ?? { lessons: [] }, of.pacing).map((l) => l.id) : [])
+  return new Set(one.to).size === one.to.length && one.to.every((id) => known.has(id))
 }
 
 function checkOfClass(

@@ -1,4 +1,4 @@
-import { assertNever, ok, refuse } from '../../base'
+import { assertNever, ok, refuse, same } from '../../base'
 import type { LessonId, Result } from '../../base'
 import { isLessonAmount, sequenceOf } from '../plan'
 import type { ClassPacing, Plan, PlanLesson } from '../plan'
@@ -54,7 +54,7 @@ export function applyToClass(
     case 'lesson':
       return applyLesson(pacing, command, known.plan)
     case 'class':
-      return applyClass(pacing, command, known.plan)
+      return applyClass(pacing, command)
     default:
       return assertNever(command)
   }
@@ -130,7 +130,6 @@ function applyLesson(
 function applyClass(
   pacing: ClassPacing,
   command: Extract<ClassCommand, { kind: 'class' }>,
-  plan: Known['plan'],
 ): Result<ClassPacing, PacingRefusal> {
   const { part, from, to } = command
   if (!same(pacing[part], from))
@@ -140,11 +139,6 @@ function applyClass(
       seen: part === 'order' ? { of: 'order' } : { of: 'class-part', value: from },
       now: part === 'order' ? { of: 'order' } : { of: 'class-part', value: pacing[part] },
     })
-  if (command.part === 'order' && command.to !== null) {
-    const known = new Set(sequenceOf(plan, pacing).map((l) => l.id))
-    if (new Set(command.to).size !== command.to.length || command.to.some((id) => !known.has(id)))
-      return refuse({ code: 'pacing/bad-order', field: 'order' })
-  }
   return ok({ ...pacing, [part]: to })
 }
 
@@ -168,22 +162,4 @@ function applyMeeting(
   const changes = to === null ? rest : [...rest, to]
   changes.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.startMinute - b.startMinute))
   return ok({ ...pacing, changes })
-}
-
-/** Same value, whatever the order of keys. */
-export function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true
-  if (
-    typeof a !== 'object' ||
-    typeof b !== 'object' ||
-    a === null ||
-    b === null ||
-    Array.isArray(a) !== Array.isArray(b)
-  )
-    return false
-  const keys = Object.keys(a)
-  return (
-    keys.length === Object.keys(b).length &&
-    keys.every((k) => k in b && same((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
-  )
 }

@@ -1,6 +1,6 @@
+import { same } from '../../base'
 import type { LessonId, UnitId } from '../../base'
 import type { FixedDate, LessonKind, LessonLength, Plan, PlanLesson, PlanUnit, Weight } from '../plan'
-import { same } from './command'
 import type { PlanCommand } from './types'
 
 /** The command that turns one plan into another, lesson by lesson; null when they are the same. */

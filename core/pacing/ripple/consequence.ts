@@ -1,6 +1,6 @@
+import { same } from '../../base'
 import type { ClassId, IsoDay, LessonId } from '../../base'
 import type { ClassCalendar, Meeting } from '../../calendar'
-import { same } from '../command'
 import type { ClassCommand } from '../command'
 import { PRICES, priceOfCut } from '../fit'
 import { datesOf, extentsOf } from '../layout'

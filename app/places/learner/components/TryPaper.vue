@@ -9,12 +9,12 @@ import { count } from '~/shared/words/numbers'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
 import AnswerInput from './AnswerInput.vue'
+import TwoAnswers from './TwoAnswers.vue'
 
 const props = defineProps<{ attempt: OpenTry; content: string; zone: string }>()
 const emit = defineEmits<{ done: [] }>()
-const { answers, set, flush, handIn, savedAt, status, refusal } = useAnswering(
-  props.attempt.attemptId,
-  props.attempt.answers,
+const { answers, elsewhere, set, choose, flush, handIn, savedAt, status, refusal } = useAnswering(
+  props.attempt,
 )
 const now = useServerNow(1000)
 const asking = ref(false)
@@ -28,6 +28,7 @@ const saved = computed(
       saved: savedAt.value ? `saved ${sayTime(savedAt.value, props.zone)}` : 'all saved',
       saving: 'saving …',
       lost: 'not saved yet, no connection. Keep this page open.',
+      choose: 'answered on another page, too: choose below which answer counts',
     })[status.value],
 )
 
@@ -37,6 +38,7 @@ async function submit(): Promise<void> {
   busy.value = false
   asking.value = false
   if (reply.ok) emit('done')
+  else if (reply.error.code === 'attempts/answered-elsewhere') problem.value = sayForEveryone(reply.error)
   else if (reply.error.code === 'wire/lost')
     problem.value = 'No connection. Your answers are kept on this machine; hand in again when you are back.'
   else emit('done')
@@ -84,14 +86,16 @@ watch(refusal, (r) => {
       "
       @focusout="flush"
     >
-      <AnswerInput
-        v-for="(item, i) in attempt.items"
-        :key="item.id"
-        :item="item"
-        :number="i + 1"
-        :answer="answers[item.id]"
-        @answer="set(item.id, $event)"
-      />
+      <template v-for="(item, i) in attempt.items" :key="item.id">
+        <AnswerInput :item="item" :number="i + 1" :answer="answers[item.id]" @answer="set(item.id, $event)" />
+        <TwoAnswers
+          v-if="elsewhere[item.id]"
+          :item="item"
+          :mine="answers[item.id] ?? null"
+          :theirs="elsewhere[item.id]?.answer ?? null"
+          @choose="choose(item.id, $event)"
+        />
+      </template>
       <p v-if="problem" class="note-line needs mt-4" role="alert">
         {{ problem }}
         <UButton v-if="refusal" size="xs" variant="link" @click="emit('done')">See where it stands</UButton>
@@ -159,7 +163,8 @@ watch(refusal, (r) => {
   color: var(--ui-success);
   font-weight: 600;
 }
-.lost {
+.lost,
+.choose {
   color: var(--ui-error);
   font-weight: 600;
 }

@@ -33,7 +33,7 @@ const now = useServerNow()
 const recipients = shallowRef<Recipients | null>(null)
 const busy = ref(false)
 const problem = ref('')
-const { preview, problem: previewProblem } = usePreview(toRef(draft))
+const { preview, problem: previewProblem } = usePreview(toRef(draft), props.known?.id ?? null)
 
 onMounted(async () => {
   void shelf.load()

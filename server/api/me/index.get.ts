@@ -1,8 +1,8 @@
 import { ok } from '#core/base'
 import { WhoAmI } from '#shared/contracts/accounts'
 import { whoAmI } from '#usecases/accounts/session'
-import { handle } from '../http/handle'
+import { handleEarly } from '../../http/handle'
 
-export default handle(WhoAmI, async ({ deps, actor, demo }) =>
+export default handleEarly(WhoAmI, async ({ deps, actor, demo }) =>
   ok({ ...(await whoAmI(deps, actor)).value, demo }),
 )

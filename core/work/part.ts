@@ -1,0 +1,88 @@
+import { ok, refuse, same } from '../base'
+import type { ClassId, GroupId, Instant, Result, UserId } from '../base'
+import type { Target } from '../audience'
+import { published, withdrawn } from './acts'
+import type { WorkRefusal } from './refusals'
+import type { Assignment, AssignmentTarget, Draft } from './types'
+
+/**
+ * How far somebody's hand reaches on an assignment: all of it, for its author and for who teaches all its
+ * classes; else only these of its classes.
+ */
+export type Hand = 'whole' | ReadonlySet<ClassId>
+
+/** Whose hand reaches how far, of all classes that an assignment goes to. */
+export function handOn(isAuthor: boolean, goesTo: readonly ClassId[], taught: ReadonlySet<ClassId>): Hand {
+  if (isAuthor || goesTo.every((id) => taught.has(id))) return 'whole'
+  return new Set(goesTo.filter((id) => taught.has(id)))
+}
+
+/** Published as far as the hand reaches: the other classes of held work go on waiting. */
+export function publishedBy(
+  hand: Hand,
+  assignment: Assignment,
+  goesTo: readonly ClassId[],
+  now: Instant,
+): Assignment {
+  const waiting = new Set(hand === 'whole' ? [] : waitingIn(assignment, goesTo))
+  if (hand !== 'whole') for (const id of hand) waiting.delete(id)
+  return { ...published(assignment, now), notFor: [...waiting] }
+}
+
+/** Taken back as far as the hand reaches; from all when nothing is left. */
+export function withdrawnBy(hand: Hand, assignment: Assignment, goesTo: readonly ClassId[]): Assignment {
+  if (hand === 'whole') return withdrawn(assignment)
+  const waiting = new Set([...assignment.notFor, ...hand])
+  return goesTo.every((id) => waiting.has(id))
+    ? withdrawn(assignment)
+    : { ...assignment, notFor: [...waiting] }
+}
+
+function waitingIn(assignment: Assignment, goesTo: readonly ClassId[]): readonly ClassId[] {
+  return assignment.state === 'published' ? assignment.notFor : goesTo
+}
+
+/** In which classes a target's learners are. */
+export interface WhereTargetsAre {
+  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId }>
+  readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
+}
+
+/**
+ * Whether a change stays within the hand's own classes: their targets, and exceptions among their learners.
+ * Refused when it touches what all classes share, or another class.
+ */
+export function checkPart(
+  hand: Hand,
+  assignment: Draft,
+  draft: Draft,
+  where: WhereTargetsAre,
+): Result<Draft, WorkRefusal> {
+  if (hand === 'whole') return ok(draft)
+  const isOwn = (ids: readonly ClassId[]) => ids.length > 0 && ids.every((id) => hand.has(id))
+  const ofOthers = (targets: readonly AssignmentTarget[]) =>
+    targets.filter((t) => !isOwn(classesOf(t.target, where)))
+  const exceptOthers = (ids: readonly UserId[]) =>
+    ids.filter((id) => !isOwn(where.learners.get(id) ?? [])).sort()
+  const shared = SHARED.find((part) => !same(assignment[part], draft[part]))
+  const staysWithin =
+    shared === undefined &&
+    same(ofOthers(assignment.targets), ofOthers(draft.targets)) &&
+    same(exceptOthers(assignment.exceptIds), exceptOthers(draft.exceptIds))
+  return staysWithin ? ok(draft) : refuse({ code: 'work/not-whole', field: shared ?? 'targets' })
+}
+
+const SHARED = ['resourceId', 'title', 'note', 'window', 'rules'] as const
+
+function classesOf(target: Target, { groups, learners }: WhereTargetsAre): readonly ClassId[] {
+  switch (target.kind) {
+    case 'class':
+      return [target.classId]
+    case 'group': {
+      const group = groups.get(target.groupId)
+      return group ? [group.classId] : []
+    }
+    case 'learner':
+      return learners.get(target.learnerId) ?? []
+  }
+}

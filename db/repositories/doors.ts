@@ -1,0 +1,80 @@
+import { and, desc, eq, inArray, lte } from 'drizzle-orm'
+import type { DoorCount } from '#core/access'
+import type { Instant, UserId } from '#core/base'
+import { knownPlaces, throttles } from '../schema/people'
+import type { Connection } from './store'
+
+/** What was counted at doors, by key; keys without a count are absent. */
+export async function doorCounts(
+  tx: Connection,
+  keys: readonly string[],
+): Promise<ReadonlyMap<string, DoorCount>> {
+  const rows = await tx
+    .select()
+    .from(throttles)
+    .where(inArray(throttles.key, [...keys]))
+  return new Map(
+    rows.map((r) => [
+      r.key,
+      { tries: r.failures, nextAt: r.nextAt as Instant, expiresAt: r.expiresAt as Instant },
+    ]),
+  )
+}
+
+/** Keeps a count, and forgets those that have expired. */
+export async function saveDoorCount(
+  tx: Connection,
+  key: string,
+  count: DoorCount,
+  now: Instant,
+): Promise<void> {
+  const row = { failures: count.tries, sinceAt: now, nextAt: count.nextAt, expiresAt: count.expiresAt }
+  await tx
+    .insert(throttles)
+    .values({ key, ...row })
+    .onConflictDoUpdate({ target: throttles.key, set: row })
+  await tx.delete(throttles).where(lte(throttles.expiresAt, now))
+}
+
+/** Forgets what was counted under a key. */
+export async function forgetDoorCount(tx: Connection, key: string): Promise<void> {
+  await tx.delete(throttles).where(eq(throttles.key, key))
+}
+
+/** Which of these places somebody signed in at before. */
+export async function placesKnownTo(
+  tx: Connection,
+  userId: UserId,
+  ids: readonly string[],
+): Promise<ReadonlySet<string>> {
+  const rows = await tx
+    .select({ id: knownPlaces.id })
+    .from(knownPlaces)
+    .where(and(eq(knownPlaces.userId, userId), inArray(knownPlaces.id, [...ids])))
+  return new Set(rows.map((r) => r.id))
+}
+
+const MOST_PLACES = 20
+
+/** Keeps where somebody signed in; the oldest of too many are forgotten. */
+export async function keepPlaces(
+  tx: Connection,
+  userId: UserId,
+  ids: readonly string[],
+  seenAt: Instant,
+): Promise<void> {
+  await tx
+    .insert(knownPlaces)
+    .values(ids.map((id) => ({ userId, id, seenAt })))
+    .onConflictDoUpdate({ target: [knownPlaces.userId, knownPlaces.id], set: { seenAt } })
+  const old = await tx
+    .select({ id: knownPlaces.id })
+    .from(knownPlaces)
+    .where(eq(knownPlaces.userId, userId))
+    .orderBy(desc(knownPlaces.seenAt))
+    .offset(MOST_PLACES)
+    .limit(100)
+  if (old.length === 0) return
+  const forgotten = old.map((o) => o.id)
+  await tx.delete(knownPlaces).where(and(eq(knownPlaces.userId, userId), inArray(knownPlaces.id, forgotten)))
+}

@@ -1,0 +1,122 @@
+import { DOORS, counted, givenBack } from '#core/access'
+import type { AccessRefusal, DoorRule } from '#core/access'
+import { ok, refuse } from '#core/base'
+import type { Instant, Result, UserId } from '#core/base'
+import { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCount } from '#db/repositories'
+import type { Connection, UserRecord } from '#db/repositories'
+import type { Deps } from '../deps'
+
+/** From where somebody asks: the network's address, and a mark that the browser keeps after a sign-in. */
+export interface Origin {
+  readonly address: string
+  readonly browser: string | null
+}
+
+/** One count that a try is added to. */
+export interface Knock {
+  readonly key: string
+  readonly rule: DoorRule
+}
+
+/**
+ * Counts a try under all its keys before it is examined, in one transaction: of many at once no more come through
+ * than one after another. Refused, and nowhere counted, while any of them waits.
+ */
+export async function knock(
+  deps: Deps,
+  field: 'password' | 'code' | 'signIn' | 'current',
+  knocks: readonly Knock[],
+): Promise<Result<true, AccessRefusal>> {
+  return deps.store.write(async (tx): Promise<Result<true, AccessRefusal>> => {
+    const now = deps.clock.now()
+    const before = await doorCounts(
+      tx,
+      knocks.map((k) => k.key),
+    )
+    const tries = knocks.map(({ key, rule }) => ({ key, tried: counted(before.get(key) ?? null, rule, now) }))
+    const waits = tries.flatMap(({ tried }) => (tried.ok ? [] : [tried.error.until]))
+    if (waits.length > 0)
+      return refuse({ code: 'access/too-many-tries', field, until: Math.max(...waits) as Instant })
+    for (const { key, tried } of tries) if (tried.ok) await saveDoorCount(tx, key, tried.value, now)
+    return ok(true)
+  })
+}
+
+/** Gives a right try back: an account's count is forgotten, an address's is one less. */
+export async function letIn(tx: Connection, deps: Deps, knocks: readonly Knock[]): Promise<void> {
+  const now = deps.clock.now()
+  const counts = await doorCounts(
+    tx,
+    knocks.map((k) => k.key),
+  )
+  for (const { key, rule } of knocks) {
+    const count = counts.get(key)
+    if (!count) continue
+    if (rule === DOORS.address || rule === DOORS.joining)
+      await saveDoorCount(tx, key, givenBack(count, now), now)
+    else await forgetDoorCount(tx, key)
+  }
+}
+
+/** Takes back a try that nobody could examine. */
+export async function unknock(deps: Deps, knocks: readonly Knock[]): Promise<void> {
+  await deps.store.write(async (tx) => {
+    const now = deps.clock.now()
+    const keys = knocks.map((k) => k.key)
+    for (const [key, count] of await doorCounts(tx, keys))
+      await saveDoorCount(tx, key, givenBack(count, now), now)
+  })
+}
+
+/** What a place is known by: neither address nor browser can be made of it. */
+function marksOf(deps: Deps, { address, browser }: Origin) {
+  return {
+    address: deps.tickets.markOf(`address ${address}`),
+    browser: browser === null ? null : deps.tickets.markOf(`browser ${browser}`),
+  }
+}
+
+/**
+ * The counts a sign-in is added to. Who signed in from this browser before is counted alone; who did from this
+ * address, apart from strangers elsewhere.
+ */
+export async function signInKnocks(
+  deps: Deps,
+  signIn: string,
+  user: UserRecord | null,
+  origin: Origin,
+): Promise<readonly Knock[]> {
+  const marks = marksOf(deps, origin)
+  const places = [marks.address, ...(marks.browser === null ? [] : [marks.browser])]
+  const known = user ? await placesKnownTo(deps.store.read, user.id, places) : new Set<string>()
+  const fromKnown = (mark: string) => ({
+    key: `account ${user?.id} at ${mark}`,
+    rule: DOORS.accountFromKnownPlace,
+  })
+  if (marks.browser !== null && known.has(marks.browser)) return [fromKnown(marks.browser)]
+  const ofAddress = { key: `address ${marks.address}`, rule: DOORS.address }
+  if (known.has(marks.address)) return [ofAddress, fromKnown(marks.address)]
+  const account = deps.tickets.markOf(`account ${signIn}`)
+  return [
+    ofAddress,
+    { key: `account ${account} at ${marks.address}`, rule: DOORS.accountFromAddress },
+    { key: `account ${account}`, rule: DOORS.accountFromAnywhere },
+  ]
+}
+
+/** Remembers from where somebody signed in. */
+export async function rememberPlace(
+  tx: Connection,
+  deps: Deps,
+  userId: UserId,
+  origin: Origin,
+): Promise<void> {
+  const marks = marksOf(deps, origin)
+  const places = [marks.address, ...(marks.browser === null ? [] : [marks.browser])]
+  await keepPlaces(tx, userId, places, deps.clock.now())
+}
+
+/** The count of something that an address may do only so often. */
+export function knockFrom(deps: Deps, what: string, { address }: Origin, rule: DoorRule): Knock {
+  return { key: `${what} ${deps.tickets.markOf(`address ${address}`)}`, rule }
+}

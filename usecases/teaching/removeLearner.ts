@@ -1,0 +1,29 @@
+import type { AccessRefusal, Actor } from '#core/access'
+import type { AudienceRefusal } from '#core/audience'
+import { ok } from '#core/base'
+import type { ClassId, Result, UserId } from '#core/base'
+import { leaveClass } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { refreshWork } from '../work/refreshWork'
+import { learnerFor } from './classAccess'
+
+export type Removed = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
+
+/**
+ * Takes a learner out of a class and its groups. Work they have not begun goes with it; what they did is kept,
+ * and is there again when they come back.
+ */
+export async function removeLearner(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly learnerId: UserId },
+): Promise<Removed> {
+  return writing(deps.store, async (tx): Promise<Removed> => {
+    const found = await learnerFor(tx, actor, input)
+    if (!found.ok) return found
+    await leaveClass(tx, input.classId, input.learnerId, deps.clock.now())
+    await refreshWork(tx, [input.classId])
+    return ok({ done: true })
+  })
+}
