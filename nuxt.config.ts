@@ -1,7 +1,11 @@
 import { fileURLToPath } from 'node:url'
+import { version } from './package.json'
 import { iconsInUse } from './scripts/steps/iconsInUse.mjs'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+/** Known to the server, which answers other addresses with 404. */
+const pagePaths: string[] = []
 
 const LEARNER_ICONS_IN = [
   'app/layouts/learner.vue',
@@ -57,6 +61,9 @@ export default defineNuxtConfig({
   },
   experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },
   hooks: {
+    'pages:resolved': (pages) => {
+      pagePaths.push(...pages.map((page) => page.path))
+    },
     // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's
     // first load
     'build:manifest': (manifest) => {
@@ -67,6 +74,8 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: true },
     imports: { autoImport: false },
     errorHandler: here('./server/http/onError.ts'),
+    replace: { __STEP_CAIRN_VERSION__: JSON.stringify(version) },
+    virtual: { 'virtual:page-paths': () => `export const PAGES = ${JSON.stringify(pagePaths)}` },
   },
   vite: {
     // nothing here or in the packages in use is written with the options API

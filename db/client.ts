@@ -5,6 +5,7 @@ import { createClient } from '@libsql/client'
 import type { Client } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
 import { gathered } from './repositories/answerSaves'
+import { CannotWrite, saysCannotWrite } from './repositories/cannotWrite'
 import type { Connection, Store } from './repositories/store'
 
 export interface OpenOptions {
@@ -58,6 +59,11 @@ export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T
       try {
         return await act()
       } catch (error) {
+        if (saysCannotWrite(error)) {
+          // whatever the connection still holds open would be in the way once there is room again
+          await renew().catch(() => undefined)
+          throw new CannotWrite(error)
+        }
         if (!isBusy(error)) throw error
         await renew()
         if (tries >= TRIES) throw error
@@ -107,6 +113,8 @@ export async function openStore(options: OpenOptions): Promise<Store> {
         )
     }
     await queue(() => migrate(writer, options.migrationsFolder))
+    // a file that may only be read lets a transaction begin; only a write shows it
+    await queue(() => touched(writer, file !== null))
     if (file) await setPragmas(reader, timeout, safe)
   } catch (error) {
     writer.close()
@@ -116,10 +124,21 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   const write = drizzle(writer, { casing: 'snake_case' })
   const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
     queue(() => write.transaction((tx) => work(tx)))
+  let waiting = 0
+  const counted = async <T>(work: (tx: Connection) => Promise<T>): Promise<T> => {
+    waiting++
+    try {
+      return await inTransaction(work)
+    } finally {
+      waiting--
+    }
+  }
   return {
     read: drizzle(reader, { casing: 'snake_case' }),
-    write: inTransaction,
-    saveAnswers: gathered(inTransaction),
+    write: counted,
+    saveAnswers: gathered(counted),
+    waiting: () => waiting,
+    canWrite: every(HEALTH_MS, () => queue(() => touched(writer, file !== null))),
     settle: async () => {
       if (file) await queue(() => writer.execute('PRAGMA wal_checkpoint(TRUNCATE)'))
     },
@@ -128,6 +147,30 @@ export async function openStore(options: OpenOptions): Promise<Store> {
       reader.close()
     },
   }
+}
+
+const HEALTH_MS = 3000
+
+/** Asks at most so often; in between, the last answer counts. False when the question fails. */
+function every(ms: number, ask: () => Promise<unknown>): () => Promise<boolean> {
+  let last: { readonly at: number; readonly answer: Promise<boolean> } | null = null
+  return () => {
+    const now = performance.now()
+    if (last === null || now - last.at >= ms)
+      last = {
+        at: now,
+        answer: ask().then(
+          () => true,
+          () => false,
+        ),
+      }
+    return last.answer
+  }
+}
+
+/** A write that changes nothing anybody reads. */
+async function touched(writer: Client, isFile: boolean): Promise<void> {
+  await writer.execute(isFile ? 'PRAGMA user_version = 1' : 'UPDATE applied_migrations SET tag = tag')
 }
 
 interface MigrationList {

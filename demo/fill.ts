@@ -7,6 +7,7 @@ import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
 import { sessionTickets } from '#standins/tickets'
 import type { Deps } from '#usecases/deps'
+import { onThisThread } from '#usecases/heavy'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
@@ -31,6 +32,7 @@ const deps: Deps = {
   tickets: sessionTickets(randomUUID()),
   holidays: publicHolidays(),
   signUp: { kind: 'open' },
+  heavy: onThisThread,
 }
 await liveThrough(deps, await buildSchool(deps), clock)
 await store.settle()

@@ -55,4 +55,6 @@ export type Busy = Extract<AccessRefusal, { readonly code: 'access/busy' }>
 export interface Passwords {
   readonly hash: (password: string) => Promise<Result<string, Busy>>
   readonly matches: (password: string, hash: string) => Promise<Result<boolean, Busy>>
+  /** How many wait for their turn. */
+  readonly waiting: () => number
 }

@@ -10,7 +10,7 @@ export function inTurn({ atOnce, waiting }: { readonly atOnce: number; readonly 
   const queue: (() => void)[] = []
   let running = 0
 
-  return async function take<T>(work: () => Promise<T>): Promise<Result<T, Busy>> {
+  async function take<T>(work: () => Promise<T>): Promise<Result<T, Busy>> {
     if (running >= atOnce) {
       if (queue.length >= waiting) return refuse({ code: 'access/busy' })
       await new Promise<void>((start) => queue.push(start))
@@ -23,4 +23,6 @@ export function inTurn({ atOnce, waiting }: { readonly atOnce: number; readonly 
       else running--
     }
   }
+
+  return { take, waiting: () => queue.length }
 }

@@ -22,8 +22,9 @@ const TURNS = { atOnce: 2, waiting: 40 }
 
 /** scrypt (RFC 7914) with a random salt per password, a few at a time; `cost` is N. */
 export function scryptPasswords(cost = 16_384, turns = TURNS): Passwords {
-  const take = inTurn(turns)
+  const { take, waiting } = inTurn(turns)
   return {
+    waiting,
     hash: (password) =>
       take(async () => {
         const salt = randomBytes(16)

@@ -52,7 +52,7 @@ describe('stand-ins', () => {
   })
 
   it('takes slow works in turn, a few at once, and refuses when too many wait', async () => {
-    const take = inTurn({ atOnce: 2, waiting: 3 })
+    const { take } = inTurn({ atOnce: 2, waiting: 3 })
     const ends: (() => void)[] = []
     let most = 0
     let running = 0

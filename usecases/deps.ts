@@ -1,5 +1,6 @@
 import type { Clock, Holidays, Ids, Passwords, Tickets } from '#ports'
 import type { Store } from '#db/repositories'
+import type { Heavy } from './heavy'
 
 /** Whether new schools may be made here: by anybody, by nobody, or by whoever knows a word. */
 export type SignUpRule =
@@ -16,4 +17,5 @@ export interface Deps {
   readonly tickets: Tickets
   readonly holidays: Holidays
   readonly signUp: SignUpRule
+  readonly heavy: Heavy
 }

@@ -25,7 +25,7 @@ interface Reading extends YearSpan {
  * length, and events with clock times that run from one local midnight of the school to another, whatever zone
  * they are written in. Repeated events are unfolded, with the exceptions of their own UID; several calendars in
  * one file are read as one. Every other event is listed as skipped, with the reason. Refused when it is no
- * calendar, holds no closure, or is over 1 MB.
+ * calendar, holds no closure or more than a thousand, or is over 1 MB.
  */
 export function parseClosures(text: string, year: YearSpan): Result<ClosureReading, FormatRefusal> {
   if (text.length > MOST_ICS_BYTES)
@@ -43,6 +43,9 @@ export function parseClosures(text: string, year: YearSpan): Result<ClosureReadi
     const isOfSeries = component.hasProperty('recurrence-id') && masters.has(uidOf(component))
     if (bad.has(i)) reading.skipped.push({ name, because: 'bad-date' })
     else if (!isOfSeries) readEvent(component, exceptions.get(uidOf(component)) ?? [], reading)
+    const count = reading.closures.length
+    if (count > MOST_CLOSURES)
+      return refuse({ code: 'formats/too-many-closures', field: 'text', count, most: MOST_CLOSURES })
   }
   const { closures, skipped } = reading
   if (closures.length === 0)
@@ -55,6 +58,9 @@ export function parseClosures(text: string, year: YearSpan): Result<ClosureReadi
   closures.sort((a, b) => (a.fromOn < b.fromOn ? -1 : a.fromOn > b.fromOn ? 1 : 0))
   return ok({ closures, skipped })
 }
+
+/** More than any year has days and any school has reasons to close. */
+const MOST_CLOSURES = 1000
 
 /** So many of the events left out are named in a refusal. */
 const NAMED = 20

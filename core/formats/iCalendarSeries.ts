@@ -23,7 +23,10 @@ export function* occurrencesOf(
   year: { readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zone: string },
 ): Generator<Occurrence | 'too-many'> {
   const { component } = event
-  if (component.getAllProperties('rrule').some((r) => OFTEN.includes(frequencyOf(r)))) return yield 'too-many'
+  const rules = component.getAllProperties('rrule')
+  if (rules.some((r) => OFTEN.includes(frequencyOf(r)))) return yield 'too-many'
+  // the package would look for such a day for ever
+  if (rules.some(isNever)) return
   const utc = utcDays(event, year.zone)
   // what ended long before the year needs no closer look, and there may be thousands of it
   const from = addDays(year.firstOn, -Math.ceil(event.duration.toSeconds() / 86_400) - 2)
@@ -36,6 +39,21 @@ export function* occurrencesOf(
     if (utc !== null && item.component === component) yield { component, days: utc(at) }
     else yield { component: item.component, days: daysOf(item.component, startDate, endDate, year.zone) }
   }
+}
+
+const MOST_DAYS_OF_MONTH = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31]
+
+/** Whether a rule asks for a day of the month that none of its months has, such as 31 February. */
+function isNever(rule: ICAL.Property): boolean {
+  const parts = (rule.getFirstValue() as { readonly parts?: Readonly<Record<string, unknown>> } | null)?.parts
+  const days = numbersIn(parts?.BYMONTHDAY)
+  const months = numbersIn(parts?.BYMONTH)
+  if (days.length === 0 || months.length === 0) return false
+  return !months.some((m) => days.some((d) => Math.abs(d) <= (MOST_DAYS_OF_MONTH[m - 1] ?? 0)))
+}
+
+function numbersIn(value: unknown): readonly number[] {
+  return Array.isArray(value) ? value.map(Number) : []
 }
 
 function frequencyOf(rule: ICAL.Property): string {

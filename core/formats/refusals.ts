@@ -18,6 +18,12 @@ export type FormatRefusal =
       readonly count: number
       readonly most: number
     }
+  | {
+      readonly code: 'formats/too-many-closures'
+      readonly field: 'text'
+      readonly count: number
+      readonly most: number
+    }
   | { readonly code: 'formats/not-a-calendar'; readonly field: 'text' }
   | {
       readonly code: 'formats/no-closures'

@@ -1,6 +1,7 @@
 /** Loading and saving whole core values inside a given transaction. */
 export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
 export type { Archivable, Archived } from './archive'
+export { CannotWrite } from './cannotWrite'
 export { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCount } from './doors'
 export {
   addAttempt,

@@ -33,6 +33,10 @@ export interface Store {
    */
   readonly saveAnswers: (saves: AnswerSaves) => Promise<readonly SavedAnswer[] | null>
   /** Moves everything into the database file itself, so that it can be copied. */
+  /** Whether the database takes writes now; looked at again every few seconds at most. */
+  readonly canWrite: () => Promise<boolean>
+  /** Writes that wait for their turn. */
+  readonly waiting: () => number
   readonly settle: () => Promise<void>
   readonly close: () => void
 }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
-import { join, relative } from 'node:path'
+import { dirname, join, relative } from 'node:path'
+import { build } from 'esbuild'
 import { ROOT, runBin } from './run.mjs'
 
 const SOURCES = [
@@ -35,6 +36,21 @@ export function digestOf(names) {
   return hash.digest('hex')
 }
 
+/** The worker for heavy jobs: one file, since a thread knows none of the build's aliases. */
+export async function workerBuilt(outfile) {
+  mkdirSync(dirname(outfile), { recursive: true })
+  await build({
+    entryPoints: [`${ROOT}server/heavy/worker.ts`],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    external: ['@libsql/client'],
+    logLevel: 'warning',
+  })
+}
+
 /** Builds for production unless the build is of these very sources. */
 export async function built() {
   const stamp = `${ROOT}.output/built-from`
@@ -44,6 +60,6 @@ export async function built() {
   await runBin('nuxt/bin/nuxt.mjs', ['build', '--logLevel=silent'], {
     env: { NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
   })
-  mkdirSync(`${ROOT}.output`, { recursive: true })
+  await workerBuilt(`${ROOT}.output/server/heavy.worker.mjs`)
   writeFileSync(stamp, wanted)
 }

@@ -1,5 +1,5 @@
 import { ReadOutline } from '#shared/contracts/teaching'
 import { readOutline } from '#usecases/pacing/plans'
-import { handle } from '../http/handle'
+import { handleHeavy } from '../http/handle'
 
-export default handle(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body.text))
+export default handleHeavy(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body.text))

@@ -1,10 +1,17 @@
 import type { H3Event } from 'h3'
 import type { Person } from '#usecases/accounts/session'
 import type { Deps } from '#usecases/deps'
+import type { HeavyPool } from '../heavy/pool'
+import type { figuresOf } from './figures'
 
 export interface ServerDeps {
   readonly deps: Deps
   readonly demo: boolean
+  /** Heavy jobs of one request, given up when it goes away. */
+  readonly heavyUntil: HeavyPool['until']
+  readonly figures: ReturnType<typeof figuresOf>
+  /** Who sends it may read the figures; null: nobody. */
+  readonly metricsToken: string | null
   /** Whether an address is a proxy of ours, whose word about who is behind it counts. */
   readonly trusts: (address: string, hop: number) => boolean
 }

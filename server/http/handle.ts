@@ -1,11 +1,18 @@
 import { randomUUID } from 'node:crypto'
-import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseStatus } from 'h3'
+import {
+  defineEventHandler,
+  getRequestHeader,
+  getResponseStatus,
+  setResponseHeader,
+  setResponseStatus,
+} from 'h3'
 import type { EventHandler, H3Event } from 'h3'
 import { refuse } from '#core/base'
 import type { Result } from '#core/base'
 import type { AnyContract, InputOf, ReplyOf } from '#shared/contracts/contract'
 import { STATUS_OF } from '#shared/contracts/refusal'
 import type { Refusal } from '#shared/contracts/refusal'
+import { CannotWrite } from '#usecases/cannotWrite'
 import { actorOf } from '#usecases/accounts/session'
 import { serverOf } from './context'
 import type { Asked } from './context'
@@ -25,7 +32,7 @@ export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): 
 
 /** The same, for those too who have yet to choose a password of their own. */
 export function handleEarly<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
-  return answering(async (event) => {
+  return answering(contract, async (event) => {
     const { deps, demo } = serverOf(event)
     const actor = await actorOf(deps, ticketOf(event))
     if (!actor.ok) return actor
@@ -34,12 +41,26 @@ export function handleEarly<C extends AnyContract>(contract: C, act: Act<C, Aske
   })
 }
 
+/** The same, for what may be heavy: it is given up when whoever asked goes away. */
+export function handleHeavy<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
+  return handle(contract, async (asked, input) => {
+    const { res } = asked.event.node
+    const gone = new AbortController()
+    const giveUp = () => gone.abort()
+    res.once('close', giveUp)
+    const deps = { ...asked.deps, heavy: serverOf(asked.event).heavyUntil(gone.signal) }
+    const reply = await act({ ...asked, deps }, input)
+    res.off('close', giveUp)
+    return reply
+  })
+}
+
 /** A route for anyone, such as signing in. */
 export function handleOpen<C extends AnyContract>(
   contract: C,
   act: Act<C, Omit<Asked, 'actor'>>,
 ): EventHandler {
-  return answering(async (event) => {
+  return answering(contract, async (event) => {
     const { deps, demo } = serverOf(event)
     const input = await readRequest(event, contract)
     return input.ok ? act({ deps, event, demo }, input.value) : input
@@ -79,15 +100,19 @@ function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string, R
   return { ok: true, value: file.value.text }
 }
 
-function answering(work: (event: H3Event) => Promise<Result<unknown, Refusal>>): EventHandler {
+function answering(
+  { method, path }: AnyContract,
+  work: (event: H3Event) => Promise<Result<unknown, Refusal>>,
+): EventHandler {
   return defineEventHandler(async (event) => {
+    const began = performance.now()
     setResponseHeader(event, 'cache-control', 'no-store')
     const result = isForeign(event)
       ? { ok: false as const, error: { code: 'wire/foreign-origin' as const } }
       : await work(event).catch((error: unknown) => broken(error))
-    if (result.ok) return result.value
-    setResponseStatus(event, STATUS_OF[result.error.code])
-    return { error: result.error }
+    if (!result.ok) setResponseStatus(event, STATUS_OF[result.error.code])
+    serverOf(event).figures.note(`${method} ${path}`, getResponseStatus(event), performance.now() - began)
+    return result.ok ? result.value : { error: result.error }
   })
 }
 
@@ -101,6 +126,7 @@ function isForeign(event: H3Event): boolean {
 }
 
 function broken(error: unknown): { readonly ok: false; readonly error: Refusal } {
+  if (error instanceof CannotWrite) return { ok: false, error: { code: 'wire/cannot-save' } }
   const requestId = randomUUID()
   logDefect(requestId, error)
   return { ok: false, error: { code: 'wire/broken', requestId } }

@@ -19,8 +19,5 @@ export function logDefect(requestId: string, error: unknown): void {
     name: cause.name,
     code: code ?? null,
     where,
-    message: process.env.STEP_CAIRN_DEBUG
-      ? cause.message.slice(0, 400) + String((cause.cause as Error | undefined)?.message ?? '')
-      : null,
   })
 }

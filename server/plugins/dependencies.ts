@@ -1,6 +1,7 @@
+import { pathToFileURL } from 'node:url'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { openStore } from '#db/client'
-import { latestRecordedAt } from '#db/repositories'
+import { CannotWrite, latestRecordedAt } from '#db/repositories'
 import { clockFrom, systemClock } from '#standins/clock'
 import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
@@ -10,11 +11,17 @@ import type { Store } from '#db/repositories'
 import { readConfig } from '../config'
 import type { Config } from '../config'
 import type { ServerDeps } from '../http/context'
+import { heavyPool } from '../heavy/pool'
+import { figuresOf } from '../http/figures'
 import { log } from '../http/log'
+
+/** Built beside the server's own file, from which the process was started. */
+const WORKER = new URL('heavy.worker.mjs', pathToFileURL(process.argv[1] ?? '')).href
 
 /** Opens the database and hands every request what it needs. */
 export default defineNitroPlugin((nitro) => {
   const config = settings()
+  process.prependListener('uncaughtException', endWhenPortIsTaken)
   const ready = build(config).catch((error: unknown) => stop(reasonOf(error, config.database)))
   nitro.hooks.hook('request', async (event) => {
     event.context.server = await ready
@@ -36,12 +43,21 @@ function stop(reason: string): never {
   process.exit(1)
 }
 
+/** The server listens only after the plugins ran; what fails then comes as nobody's error. */
+function endWhenPortIsTaken(error: unknown): void {
+  const { code, port } = error as { readonly code?: unknown; readonly port?: unknown }
+  if (code === 'EADDRINUSE' || code === 'EACCES')
+    stop(`Port ${String(port)} cannot be used (${code}): end what runs there, or set another by NITRO_PORT.`)
+}
+
 async function build(config: Config): Promise<ServerDeps> {
   const store: Store = await openStore({
     url: config.database,
     authToken: config.databaseToken,
     migrationsFolder: config.migrations,
   })
+  const passwords = scryptPasswords()
+  const heavy = heavyPool(WORKER)
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
   const clock =
     config.demoNow === null
@@ -52,19 +68,32 @@ async function build(config: Config): Promise<ServerDeps> {
       store,
       clock,
       ids: randomIds(),
-      passwords: scryptPasswords(),
+      passwords,
       tickets: sessionTickets(config.secret),
       holidays: publicHolidays(),
       signUp: config.signUp,
+      heavy: heavy.until(null),
     },
     demo: config.demoNow !== null,
     trusts: config.trusts,
+    heavyUntil: heavy.until,
+    metricsToken: config.metricsToken,
+    figures: figuresOf(() => ({
+      writes: store.waiting(),
+      passwords: passwords.waiting(),
+      heavy: heavy.waiting(),
+    })),
   }
 }
 
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : '')
+
 function reasonOf(error: unknown, database: string): string {
-  const text = error instanceof Error ? error.message : String(error)
-  if (/SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|EACCES|ENOSPC|EROFS|ENOTDIR|EEXIST/.test(text))
+  const text = error instanceof Error ? [error, error.cause].map(messageOf).join(' ').trim() : String(error)
+  if (
+    error instanceof CannotWrite ||
+    /SQLITE_(READONLY|CANTOPEN|FULL|IOERR)|ConnectionFailed|EACCES|ENOSPC|EROFS|ENOTDIR|EEXIST/.test(text)
+  )
     return (
       `The database ${database} cannot be written: check that the folder exists, ` +
       `is writable and has space (${text}).`

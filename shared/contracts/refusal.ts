@@ -2,6 +2,7 @@ import type { AccessRefusal } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
+import type { ComputeRefusal } from '#core/base'
 import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
@@ -26,6 +27,7 @@ export type Refusal =
   | AudienceRefusal
   | AvailabilityRefusal
   | CalendarRefusal
+  | ComputeRefusal
   | FormatRefusal
   | LibraryRefusal
   | PacingRefusal
@@ -91,6 +93,8 @@ export const STATUS_OF = {
   'calendar/bad-meeting-minutes': 422,
   'calendar/meeting-ends-before-start': 422,
   'calendar/meetings-overlap': 422,
+  'compute/too-much': 422,
+  'compute/busy': 503,
   'formats/empty': 422,
   'formats/not-text': 422,
   'formats/broken-quotes': 422,
@@ -98,6 +102,7 @@ export const STATUS_OF = {
   'formats/too-many-rows': 422,
   'formats/cell-too-long': 422,
   'formats/not-a-calendar': 422,
+  'formats/too-many-closures': 422,
   'formats/no-closures': 422,
   'formats/too-large': 413,
   'library/bad-code': 422,

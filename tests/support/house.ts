@@ -17,7 +17,16 @@ export const MAY: Record<
   standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/, /^date-holidays$/] },
   server: {
     folders: ['core', 'shared', 'usecases', 'ports', 'server'],
-    packages: [/^h3$/, /^nitropack\/runtime$/, /^zod$/, /^node:crypto$/, /^proxy-addr$/, /^ipaddr\.js$/],
+    packages: [
+      /^h3$/,
+      /^nitropack\/runtime$/,
+      /^zod$/,
+      /^node:crypto$/,
+      /^proxy-addr$/,
+      /^ipaddr\.js$/,
+      /^tinypool$/,
+      /^node:(os|url|perf_hooks)$/,
+    ],
   },
   app: {
     folders: ['core', 'shared', 'app'],

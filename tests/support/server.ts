@@ -18,6 +18,7 @@ export const SECRET = 'a secret for tests only, 32 letters and more'
 export interface Running {
   readonly address: string
   readonly file: string
+  readonly pid: number
   readonly stop: (signal?: 'SIGTERM' | 'SIGKILL') => Promise<void>
   readonly errors: () => string
 }
@@ -27,7 +28,10 @@ afterAll(async () => {
 })
 
 /** The production build on a database file: a copy of the demo, an empty one, or a given one. */
-export async function aServer(on: 'demo' | 'empty' | { readonly file: string }): Promise<Running> {
+export async function aServer(
+  on: 'demo' | 'empty' | { readonly file: string },
+  settings: Readonly<Record<string, string>> = {},
+): Promise<Running> {
   const file = typeof on === 'object' ? on.file : join(aFolder(), 'served.db')
   if (on === 'demo') {
     if (!existsSync(DEMO)) throw new Error('The demo database is missing: run npm test, which makes it.')
@@ -41,11 +45,13 @@ export async function aServer(on: 'demo' | 'empty' | { readonly file: string }):
       STEP_CAIRN_DATABASE: file,
       STEP_CAIRN_SECRET: SECRET,
       ...(on === 'empty' ? {} : { STEP_CAIRN_DEMO_NOW: DEMO_NOW }),
+      ...settings,
     },
   })
   const server: Running = {
     address,
     file,
+    pid: child.pid as number,
     errors,
     stop: async (signal = 'SIGTERM') => {
       running.delete(server)

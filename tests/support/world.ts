@@ -19,6 +19,7 @@ import { sessionTickets } from '#standins/tickets'
 import { joinClass } from '#usecases/accounts/joinClass'
 import { signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
+import { onThisThread } from '#usecases/heavy'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { makePlan } from '#usecases/pacing/plans'
 import { makeClass } from '#usecases/teaching/makeClass'
@@ -63,6 +64,7 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
       tickets: sessionTickets('a secret for tests only, 32 letters and more'),
       holidays: publicHolidays(),
       signUp: { kind: 'open' },
+      heavy: onThisThread,
     },
     clock,
     file,

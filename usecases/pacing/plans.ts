@@ -1,9 +1,8 @@
 import { asId, ok, refuse } from '#core/base'
-import type { BookId, LessonId, PlanId, Result, UnitId } from '#core/base'
+import type { BookId, ComputeRefusal, LessonId, PlanId, Result, UnitId } from '#core/base'
 import { canEditPlan, canSeePlan, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
-import { parseOutline, parsePlanTable } from '#core/formats'
 import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/formats'
 import type { Book } from '#core/library'
 import { checkPlan } from '#core/pacing'
@@ -14,20 +13,24 @@ import { classesInView } from '../teaching/classAccess'
 
 /** Dry run of an outline. */
 export async function readOutline(
-  _deps: Deps,
+  deps: Deps,
   actor: Actor,
   text: string,
-): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal>> {
-  return isTeacher(actor) ? parseOutline(text) : refuse({ code: 'access/denied' })
+): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const read = await deps.heavy.run('outline', text)
+  return read.ok ? read.value : read
 }
 
 /** Dry run of a plan table. */
 export async function readPlanTable(
-  _deps: Deps,
+  deps: Deps,
   actor: Actor,
   text: string,
-): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal>> {
-  return isTeacher(actor) ? parsePlanTable(text) : refuse({ code: 'access/denied' })
+): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const read = await deps.heavy.run('planTable', text)
+  return read.ok ? read.value : read
 }
 
 /** A plan of the actor's school, with the classes of theirs that follow it and the year of these. */
@@ -85,10 +88,15 @@ export async function makePlan(
   actor: Actor,
   input: { readonly title: string; readonly course: string; readonly text: string },
 ): Promise<
-  Result<{ readonly planId: PlanId }, AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal>
+  Result<
+    { readonly planId: PlanId },
+    AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal | ComputeRefusal
+  >
 > {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  const outline = parseOutline(input.text)
+  const read = await deps.heavy.run('outline', input.text)
+  if (!read.ok) return read
+  const outline = read.value
   if (!outline.ok) return outline
   if (outline.value.bad.length > 0)
     return refuse({ code: 'audience/bad-rows', field: 'text', lines: outline.value.bad.map((b) => b.line) })

@@ -1,19 +1,15 @@
 import { ok, refuse } from '#core/base'
-import type { AssignmentId, ClassId, LessonId, Result, UserId } from '#core/base'
+import type { ComputeRefusal, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { movedWindows } from '#core/availability'
-import type { Ground } from '#core/availability'
-import { meetings, zoneOf } from '#core/calendar'
-import type { CalendarRefusal, ClassCalendar } from '#core/calendar'
-import { act, checkOutcome, extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
-import type { ClassSide, Layout, PacingCommand, PacingRefusal, PacingState, RippleWay } from '#core/pacing'
+import type { CalendarRefusal } from '#core/calendar'
+import { act, checkOutcome } from '#core/pacing'
+import type { PacingCommand, PacingRefusal } from '#core/pacing'
 import { assignmentIdsTouching, assignmentsById, begunBy, learnersOf } from '#db/repositories'
-import { windowOfClass } from '#core/work'
-import type { Assignment } from '#core/work'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import { loadPlanning } from './planningState'
+import type { ClassRipple } from './ripples'
 
 /**
  * What a change would do to every class in view that it reaches, for each way out, anchored work included.
@@ -25,8 +21,8 @@ export async function previewRipple(
   change: PacingCommand,
 ): Promise<
   Result<
-    { readonly classes: readonly Awaited<ReturnType<typeof rippleOf>>[] },
-    AccessRefusal | PacingRefusal | CalendarRefusal
+    { readonly classes: readonly ClassRipple[] },
+    AccessRefusal | PacingRefusal | CalendarRefusal | ComputeRefusal
   >
 > {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
@@ -59,91 +55,14 @@ export async function previewRipple(
     tx,
     reached.map((c) => c.id),
   )
-  const out = []
-  for (const { id } of reached)
-    out.push(
-      rippleOf(
-        id,
-        state,
-        changed.value,
-        changedLesson(change, id),
-        work,
-        new Set((rosters.get(id) ?? []).map((l) => l.id)),
-        begun,
-      ),
-    )
-  return ok({ classes: out })
-}
-
-/** The lesson that a change of one class is about. */
-function changedLesson(change: PacingCommand, classId: ClassId): LessonId | null {
-  const about = singlesOf(change).find(
-    (c) => (c.kind === 'length' || c.kind === 'lesson') && c.classId === classId,
-  )
-  return about && 'lessonId' in about ? about.lessonId : null
-}
-
-interface OneClass {
-  readonly side: ClassSide
-  readonly calendar: ClassCalendar
-  readonly ground: (layout: Layout) => Ground
-}
-
-function classAt(state: PacingState, classId: ClassId): OneClass {
-  const of = state.classes.get(classId)
-  const plan = of?.planId ? state.plans.get(of.planId) : undefined
-  if (!of || !plan) throw new Error('ripple through a class without a plan')
-  const zone = zoneOf(state.year.zone)
-  const planned = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
-  const calendar = withHeld(planned, heldIn(of.pacing), zone)
-  return {
-    calendar,
-    side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },
-    ground: (layout) => ({
-      zone,
-      firstOn: state.year.firstOn,
-      lastOn: state.year.lastOn,
-      meetings: calendar.meetings,
-      extents: extentsOf(layout),
-    }),
-  }
-}
-
-function rippleOf(
-  classId: ClassId,
-  before: PacingState,
-  after: PacingState,
-  changed: LessonId | null,
-  work: readonly Assignment[],
-  roster: ReadonlySet<UserId>,
-  begun: ReadonlyMap<AssignmentId, ReadonlySet<UserId>>,
-) {
-  const [was, now] = [classAt(before, classId), classAt(after, classId)]
-  const got = ripple(classId, was.side, now.side, changed)
-  const here = work
-    .filter((w) => w.targets.some((t) => t.target.kind === 'class' && t.target.classId === classId))
-    .map((w) => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
-  const hasBegun = (id: AssignmentId) => [...(begun.get(id) ?? [])].some((learner) => roster.has(learner))
-  const oldGround = was.ground(got.before)
-  const workOf = ({ layout }: RippleWay) =>
-    movedWindows(here, oldGround, now.ground(layout)).map((m) => ({
-      assignmentId: m.id,
-      title: here.find((w) => w.id === m.id)?.title ?? '',
-      begun: hasBegun(m.id),
-      opensAt: m.before.opens,
-      dueAt: m.before.due,
-      newOpensAt: m.after?.opens ?? null,
-      newDueAt: m.after?.due ?? null,
-      stuck: m.after === null,
-    }))
-  return {
-    classId,
-    lostMeetings: got.lostMeetings,
-    ways: got.ways.map((w) => ({
-      way: w.way,
-      commands: w.commands,
-      consequence: w.consequence,
-      work: workOf(w),
-    })),
-  }
+  const ripples = await deps.heavy.run('ripples', {
+    change,
+    before: state,
+    after: changed.value,
+    classIds: reached.map((c) => c.id),
+    work,
+    rosters: new Map([...rosters].map(([id, learners]) => [id, new Set(learners.map((l) => l.id))])),
+    begun,
+  })
+  return ripples.ok ? ok({ classes: ripples.value }) : ripples
 }

@@ -1,9 +1,8 @@
 import { asId, ok, refuse } from '#core/base'
-import type { ClassId, GroupId, Result, UserId } from '#core/base'
+import type { ClassId, ComputeRefusal, GroupId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { NO_ACCOMMODATION } from '#core/availability'
-import { parseRoster } from '#core/formats'
 import type { FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
 import { addUsers, enrol, groupsOf, learnersOf, saveGroup, takenSignIns } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
@@ -21,10 +20,12 @@ export async function readRoster(
   deps: Deps,
   actor: Actor,
   input: { readonly classId: ClassId; readonly text: string },
-): Promise<Result<Trial, AccessRefusal | FormatRefusal>> {
+): Promise<Result<Trial, AccessRefusal | FormatRefusal | ComputeRefusal>> {
   const found = await classFor(deps.store.read, actor, input.classId, 'run')
   if (!found.ok) return found
-  const reading = parseRoster(input.text)
+  const read = await deps.heavy.run('roster', input.text)
+  if (!read.ok) return read
+  const reading = read.value
   if (!reading.ok) return reading
   const { known, fresh } = await sorted(deps.store.read, input.classId, reading.value.entries)
   return ok({ ...reading.value, known: known.map((e) => e.name), fresh: fresh.map((e) => e.name) })
@@ -49,9 +50,16 @@ export async function addRoster(
   actor: Actor,
   input: { readonly classId: ClassId; readonly text: string; readonly skipBad: boolean },
 ): Promise<
-  Result<{ readonly added: number; readonly known: number }, AccessRefusal | FormatRefusal | AudienceRefusal>
+  Result<
+    { readonly added: number; readonly known: number },
+    AccessRefusal | FormatRefusal | AudienceRefusal | ComputeRefusal
+  >
 > {
-  const reading = parseRoster(input.text)
+  const may = await classFor(deps.store.read, actor, input.classId, 'run')
+  if (!may.ok) return may
+  const read = await deps.heavy.run('roster', input.text)
+  if (!read.ok) return read
+  const reading = read.value
   if (!reading.ok) return reading
   return writing(
     deps.store,

@@ -1,10 +1,9 @@
 import { asId, ok, refuse } from '#core/base'
-import type { IsoDay, Result, YearId } from '#core/base'
+import type { ComputeRefusal, IsoDay, Result, YearId } from '#core/base'
 import { canEditYear, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkYear, isZone } from '#core/calendar'
 import type { CalendarRefusal, SchoolYear } from '#core/calendar'
-import { parseClosures } from '#core/formats'
 import type { ClosureReading, FormatRefusal } from '#core/formats'
 import { addYear } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -24,12 +23,13 @@ export async function makeYear(
 
 /** Dry run of an .ics file of closures. */
 export async function readClosures(
-  _deps: Deps,
+  deps: Deps,
   actor: Actor,
   input: { readonly text: string; readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zone: string },
-): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal>> {
+): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal | ComputeRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  return isZone(input.zone)
-    ? parseClosures(input.text, input)
-    : refuse({ code: 'calendar/unknown-zone', field: 'zone', zone: input.zone })
+  const { text, firstOn, lastOn, zone } = input
+  if (!isZone(zone)) return refuse({ code: 'calendar/unknown-zone', field: 'zone', zone })
+  const read = await deps.heavy.run('closures', text, { firstOn, lastOn, zone })
+  return read.ok ? read.value : read
 }

@@ -1,4 +1,5 @@
 import { assertNever } from '#core/base'
+import type { ComputeRefusal } from '#core/base'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal, WindowField } from '#core/availability'
 import type { CalendarRefusal } from '#core/calendar'
@@ -38,6 +39,8 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofCalendar(refusal as CalendarRefusal)
     case 'formats':
       return ofFormats(refusal as FormatRefusal)
+    case 'compute':
+      return ofCompute(refusal as ComputeRefusal)
     case 'library':
       return ofLibrary(refusal as LibraryRefusal)
     case 'pacing':
@@ -113,6 +116,12 @@ function ofAvailability(r: AvailabilityRefusal, { lesson = () => 'this lesson' }
   }
 }
 
+function ofCompute(r: ComputeRefusal): string {
+  return r.code === 'compute/busy'
+    ? 'Very much is being computed just now. Try again in a moment.'
+    : `This is more than can be computed in ${r.seconds} seconds. Take a smaller part of it.`
+}
+
 function ofFormats(r: FormatRefusal): string {
   switch (r.code) {
     case 'formats/empty':
@@ -127,6 +136,8 @@ function ofFormats(r: FormatRefusal): string {
       return `${r.count} rows are too many at once (at most ${r.most}). Split the file.`
     case 'formats/cell-too-long':
       return `Line ${r.line}: a cell is longer than ${r.most} characters. Shorten it.`
+    case 'formats/too-many-closures':
+      return `This calendar closes more than ${r.most} times in the year: it holds more than closures. Export those alone.`
     case 'formats/not-a-calendar':
       return 'This is not an iCalendar (.ics) file. Export the calendar again, or type the closures.'
     case 'formats/no-closures':

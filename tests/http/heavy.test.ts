@@ -1,0 +1,116 @@
+import { monitorEventLoopDelay } from 'node:perf_hooks'
+import { afterAll, describe, expect, it } from 'vitest'
+import { isoDay } from '#core/base'
+import { parseClosures, parseRoster } from '#core/formats'
+import { ReadClosures } from '#shared/contracts/teaching'
+import { HEAVY_LIMITS, heavyPool } from '../../server/heavy/pool'
+import type { HeavyPool } from '../../server/heavy/pool'
+import { Agent, aServer, signedIn } from '../support/server'
+
+const WORKER = new URL('../../.output/server/heavy.worker.mjs', import.meta.url).href
+const YEAR = { firstOn: isoDay('2026-08-31'), lastOn: isoDay('2027-06-11'), zone: 'America/Denver' }
+const calendar = (events: readonly string[]) =>
+  ['BEGIN:VCALENDAR', 'VERSION:2.0', ...events, 'END:VCALENDAR'].join('\r\n')
+const event = (uid: number, ...lines: readonly string[]) =>
+  ['BEGIN:VEVENT', `UID:${uid}`, 'SUMMARY:Fair', 'DTSTART;VALUE=DATE:20260907', ...lines, 'END:VEVENT'].join(
+    '\r\n',
+  )
+const many = (count: number, of: (i: number) => string) => Array.from({ length: count }, (_, i) => of(i))
+/** One series with so many days left out that reading it takes its time. */
+const slow = calendar([
+  event(
+    1,
+    'RRULE:FREQ=DAILY',
+    ...many(26_000, (i) => `EXDATE;VALUE=DATE:2026${String(1 + (i % 12)).padStart(2, '0')}11`),
+  ),
+])
+
+const pools: HeavyPool[] = []
+afterAll(() => Promise.all(pools.map((p) => p.close())))
+function aPool(limits: Partial<typeof HEAVY_LIMITS> = {}): HeavyPool {
+  const pool = heavyPool(WORKER, { ...HEAVY_LIMITS, ...limits })
+  pools.push(pool)
+  return pool
+}
+
+describe('a heavy job', () => {
+  it('comes to the same as on this thread', async () => {
+    const heavy = aPool().until(null)
+    const text = calendar([event(1), event(2, 'RRULE:FREQ=WEEKLY;COUNT=3')])
+    expect((await heavy.run('closures', text, YEAR)).value).toEqual(parseClosures(text, YEAR))
+    const names = 'Name,Groups\nAna Reyes,Early\n,'
+    expect((await heavy.run('roster', names)).value).toEqual(parseRoster(names))
+  })
+
+  it('is given up after its time, and the next one is done', async () => {
+    const heavy = aPool({ seconds: 0.15 }).until(null)
+    expect((await heavy.run('closures', slow, YEAR)).error).toEqual({
+      code: 'compute/too-much',
+      seconds: 0.15,
+    })
+    const later = aPool().until(null)
+    expect((await later.run('roster', 'Ana Reyes')).ok).toBe(true)
+  })
+
+  it('is given up beyond its memory without taking the process along', async () => {
+    const pool = aPool({ megabytes: 6, seconds: 20 })
+    const heavy = pool.until(null)
+    const rows = many(5000, (i) => `Learner ${i},${many(20, (g) => `g${i % 99}x${g}`).join(';')}`)
+    const text = ['Name,Groups', ...rows].join('\n')
+    expect((await heavy.run('roster', text)).error?.code).toBe('compute/too-much')
+  })
+
+  it('ends when nobody waits for it any more', async () => {
+    const gone = new AbortController()
+    const pool = aPool({ seconds: 60 })
+    const run = pool.until(gone.signal).run('closures', slow, YEAR)
+    gone.abort()
+    expect((await run).error?.code).toBe('compute/too-much')
+  })
+
+  it('waits in a queue that has an end', async () => {
+    const heavy = aPool({ waiting: 2, seconds: 60 }).until(null)
+    const all = await Promise.all(many(9, () => 'Ana Reyes').map((text) => heavy.run('roster', text)))
+    expect(all.some((r) => r.error?.code === 'compute/busy')).toBe(true)
+    expect(all.some((r) => r.ok)).toBe(true)
+  })
+
+  it('leaves this thread free', async () => {
+    const heavy = aPool({ seconds: 60 }).until(null)
+    await heavy.run('roster', 'Ana Reyes')
+    const delay = monitorEventLoopDelay({ resolution: 5 })
+    delay.enable()
+    expect((await heavy.run('closures', slow, YEAR)).ok).toBe(true)
+    delay.disable()
+    expect(delay.percentile(99) / 1e6).toBeLessThan(50)
+  })
+})
+
+describe('what once froze the server', () => {
+  const HOSTILE = {
+    'a day that never comes': calendar([event(1, 'RRULE:FREQ=DAILY;BYMONTHDAY=31;BYMONTH=2')]),
+    'a rule for every second': calendar([event(1, 'RRULE:FREQ=SECONDLY;BYMONTH=8')]),
+    '8,000 daily events': calendar(many(8000, (i) => event(i, 'RRULE:FREQ=DAILY'))),
+    '4,000 series with exceptions': calendar(
+      many(4000, (i) => event(i, 'RRULE:FREQ=WEEKLY', 'EXDATE;VALUE=DATE:20260914')),
+    ),
+  }
+
+  it.each(Object.entries(HOSTILE))('%s: is answered, and so is everybody else', async (_, text) => {
+    const server = await aServer('demo')
+    const teacher = await signedIn(server, 'imani')
+    const other = new Agent(server)
+    let isDone = false
+    const reading = teacher.call(ReadClosures, { body: { text, ...YEAR } }).finally(() => (isDone = true))
+    const waits: number[] = []
+    while (!isDone) {
+      const began = performance.now()
+      await other.raw('GET', '/api/me')
+      waits.push(performance.now() - began)
+    }
+    const reply = await reading
+    expect([200, 422]).toContain(reply.status)
+    // half of the others were answered within 50 ms, on a machine that does other things, too
+    expect(waits.sort((a, b) => a - b)[Math.floor(waits.length / 2)]).toBeLessThan(50)
+  })
+})

@@ -1,0 +1,2 @@
+/** For those outside the use-cases who have to answer it. */
+export { CannotWrite } from '#db/repositories'

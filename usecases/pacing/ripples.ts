@@ -1,0 +1,93 @@
+import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
+import { movedWindows } from '#core/availability'
+import type { Ground } from '#core/availability'
+import { meetings, zoneOf } from '#core/calendar'
+import type { ClassCalendar } from '#core/calendar'
+import { extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
+import type { ClassSide, Layout, PacingCommand, PacingState, RippleWay } from '#core/pacing'
+import { windowOfClass } from '#core/work'
+import type { Assignment } from '#core/work'
+
+/** Everything from which the ways out of a change are computed; plain values, so that a worker can have it. */
+export interface RippleQuestion {
+  readonly change: PacingCommand
+  readonly before: PacingState
+  readonly after: PacingState
+  /** The classes reached, in the order of the answer. */
+  readonly classIds: readonly ClassId[]
+  readonly work: readonly Assignment[]
+  readonly rosters: ReadonlyMap<ClassId, ReadonlySet<UserId>>
+  readonly begun: ReadonlyMap<AssignmentId, ReadonlySet<UserId>>
+}
+export type ClassRipple = ReturnType<typeof rippleOf>
+
+/** The ways out of a change for every class it reaches, with the work that each would move. */
+export function ripplesOf(question: RippleQuestion): readonly ClassRipple[] {
+  return question.classIds.map((classId) => rippleOf(classId, question))
+}
+
+/** The lesson that a change of one class is about. */
+function changedLesson(change: PacingCommand, classId: ClassId): LessonId | null {
+  const about = singlesOf(change).find(
+    (c) => (c.kind === 'length' || c.kind === 'lesson') && c.classId === classId,
+  )
+  return about && 'lessonId' in about ? about.lessonId : null
+}
+
+interface OneClass {
+  readonly side: ClassSide
+  readonly calendar: ClassCalendar
+  readonly ground: (layout: Layout) => Ground
+}
+
+function classAt(state: PacingState, classId: ClassId): OneClass {
+  const of = state.classes.get(classId)
+  const plan = of?.planId ? state.plans.get(of.planId) : undefined
+  if (!of || !plan) throw new Error('ripple through a class without a plan')
+  const zone = zoneOf(state.year.zone)
+  const planned = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
+  const calendar = withHeld(planned, heldIn(of.pacing), zone)
+  return {
+    calendar,
+    side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },
+    ground: (layout) => ({
+      zone,
+      firstOn: state.year.firstOn,
+      lastOn: state.year.lastOn,
+      meetings: calendar.meetings,
+      extents: extentsOf(layout),
+    }),
+  }
+}
+
+function rippleOf(classId: ClassId, { change, before, after, work, rosters, begun }: RippleQuestion) {
+  const [was, now] = [classAt(before, classId), classAt(after, classId)]
+  const got = ripple(classId, was.side, now.side, changedLesson(change, classId))
+  const roster = rosters.get(classId) ?? new Set()
+  const here = work
+    .filter((w) => w.targets.some((t) => t.target.kind === 'class' && t.target.classId === classId))
+    .map((w) => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
+  const hasBegun = (id: AssignmentId) => [...(begun.get(id) ?? [])].some((learner) => roster.has(learner))
+  const oldGround = was.ground(got.before)
+  const workOf = ({ layout }: RippleWay) =>
+    movedWindows(here, oldGround, now.ground(layout)).map((m) => ({
+      assignmentId: m.id,
+      title: here.find((w) => w.id === m.id)?.title ?? '',
+      begun: hasBegun(m.id),
+      opensAt: m.before.opens,
+      dueAt: m.before.due,
+      newOpensAt: m.after?.opens ?? null,
+      newDueAt: m.after?.due ?? null,
+      stuck: m.after === null,
+    }))
+  return {
+    classId,
+    lostMeetings: got.lostMeetings,
+    ways: got.ways.map((w) => ({
+      way: w.way,
+      commands: w.commands,
+      consequence: w.consequence,
+      work: workOf(w),
+    })),
+  }
+}
