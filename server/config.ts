@@ -34,6 +34,8 @@ const schema = z.object({
   STEP_CAIRN_INVITATION: z.string().trim().min(8, 'needs at least 8 characters').max(80).optional(),
   /** Whoever sends it may read figures about the server; without it nobody may. */
   STEP_CAIRN_METRICS_TOKEN: z.string().min(16, 'needs at least 16 characters').optional(),
+  /** File of the worker for heavy jobs; the build lays it beside the server. */
+  STEP_CAIRN_WORKER: z.string().min(1).optional(),
   /** Set for the demo: the instant at which its clock starts. */
   STEP_CAIRN_DEMO_NOW: z
     .string()
@@ -54,6 +56,7 @@ export interface Config {
   readonly trusts: (address: string, hop: number) => boolean
   readonly signUp: SignUpRule
   readonly metricsToken: string | null
+  readonly worker: string | null
   readonly demoNow: Instant | null
 }
 
@@ -72,6 +75,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     secret: v.STEP_CAIRN_SECRET,
     trusts: v.STEP_CAIRN_TRUSTED_PROXIES,
     signUp: signUpRule(v.STEP_CAIRN_SIGN_UP, v.STEP_CAIRN_INVITATION),
+    worker: v.STEP_CAIRN_WORKER ?? null,
     metricsToken: v.STEP_CAIRN_METRICS_TOKEN ?? null,
     demoNow: v.STEP_CAIRN_DEMO_NOW ?? null,
   }

@@ -1,6 +1,7 @@
 import { defineNuxtRouteMiddleware, navigateTo } from '#imports'
 import { useMe } from '~/shared/session/me'
 
+const ACCOUNT = '/account'
 const OPEN = ['/sign-in', '/sign-up', '/join']
 
 /** Sends people to where they belong; what they may do is decided by the server alone. */
@@ -11,6 +12,8 @@ export default defineNuxtRouteMiddleware(async (to) => {
   const home = learner ? '/learn' : '/pace'
   if (OPEN.includes(to.path)) return store.me ? navigateTo(home) : undefined
   if (!store.me) return navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } })
+  if (store.me.mustChangePassword && to.path !== ACCOUNT) return navigateTo(ACCOUNT)
+  if (to.path === ACCOUNT) return
   if (to.path === '/') return navigateTo(home)
   if (learner !== to.path.startsWith('/learn')) return navigateTo(home)
 })

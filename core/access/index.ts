@@ -1,5 +1,5 @@
 /** Who may do what: one predicate per act, over plain facts. Anything not allowed here is denied. */
-export { DOORS, counted, givenBack, secondsAfter } from './doors'
+export { DOORS, counted, givenBack } from './doors'
 export type { DoorCount, DoorRule } from './doors'
 export {
   canAssignTo,

@@ -47,6 +47,12 @@ export type PacingRefusal =
       readonly startMinute: number
     }
   | { readonly code: 'pacing/bad-order'; readonly field: 'order' }
+  | {
+      readonly code: 'pacing/too-many'
+      readonly field: 'notes' | 'changes'
+      readonly count: number
+      readonly most: number
+    }
   | { readonly code: 'pacing/ids-disagree'; readonly field: 'to' }
   | { readonly code: 'pacing/two-years'; readonly field: 'commands' }
   | { readonly code: 'pacing/not-yet-held'; readonly field: 'lessonId'; readonly lesson: string }

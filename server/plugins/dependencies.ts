@@ -57,7 +57,7 @@ async function build(config: Config): Promise<ServerDeps> {
     migrationsFolder: config.migrations,
   })
   const passwords = scryptPasswords()
-  const heavy = heavyPool(WORKER)
+  const heavy = heavyPool(config.worker === null ? WORKER : pathToFileURL(config.worker).href)
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
   const clock =
     config.demoNow === null

@@ -123,6 +123,7 @@ export const STATUS_OF = {
   'pacing/fixed-on-closure': 422,
   'pacing/bad-part': 422,
   'pacing/bad-order': 422,
+  'pacing/too-many': 422,
   'pacing/ids-disagree': 422,
   'pacing/two-years': 422,
   'pacing/not-yet-held': 422,

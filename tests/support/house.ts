@@ -25,6 +25,7 @@ export const MAY: Record<
       /^proxy-addr$/,
       /^ipaddr\.js$/,
       /^tinypool$/,
+      /^virtual:page-paths$/,
       /^node:(os|url|perf_hooks)$/,
     ],
   },

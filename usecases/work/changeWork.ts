@@ -16,7 +16,8 @@ export type Changed = Result<{ readonly learners: number }, DraftRefusal | Avail
 
 /**
  * Replaces an assignment's settings, and publishes it in the same act when asked to.
- * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; the piece itself can then no longer be exchanged.
+ * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; the
+ * piece itself can then no longer be exchanged.
  */
 export async function changeWork(
   deps: Deps,

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
-import { useClipboard } from '@vueuse/core'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import type { PatternRow } from '#core/calendar'
@@ -13,9 +12,11 @@ import { count } from '~/shared/words/numbers'
 import { sayPattern } from '~/shared/words/pattern'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayDay } from '~/shared/words/times'
+import JoiningCode from './components/JoiningCode.vue'
 import PatternRows from './components/PatternRows.vue'
 import RosterImport from './components/RosterImport.vue'
 import RosterTable from './components/RosterTable.vue'
+import { useTakingAway } from './composables/takingAway'
 
 const classId = useRoute().params.classId as ClassId
 const page = shallowRef<ClassPage | null>(null)
@@ -26,7 +27,6 @@ const adding = ref(false)
 const tell = useTell()
 const away = useAwayFromDesk()
 const desk = useDesk()
-const { copy, copied } = useClipboard()
 useHead({ title: computed(() => `${page.value?.name ?? 'Class'} · Step Cairn`) })
 async function load(): Promise<void> {
   const reply = await call(ShowClass, { params: { classId } })
@@ -51,6 +51,17 @@ async function savePattern(): Promise<void> {
   )
   if (!reply.ok) return tell.refused(reply.error)
   if (reply.value === 'made') await meetsAnew()
+}
+const { takeAway, bringBack } = useTakingAway()
+async function remove(): Promise<void> {
+  if (!page.value) return
+  const { name } = page.value
+  if (await takeAway({ kind: 'class', id: classId }, name)) await navigateTo('/classes')
+}
+async function back(): Promise<void> {
+  if (!page.value) return
+  await bringBack({ kind: 'class', id: classId }, page.value.name)
+  await load()
 }
 async function meetsAnew(): Promise<void> {
   editing.value = false
@@ -83,19 +94,12 @@ const lostBy = computed(() => {
           >
         </p>
       </div>
-      <div class="text-right">
-        <p class="said">Joining code for learners</p>
-        <p class="flex gap-2 items-center justify-end">
-          <b class="code text-lg tracking-wider" data-hook="join-code">{{ page.joinCode }}</b><UButton
-            size="xs"
-            color="neutral"
-            variant="outline"
-            @click="copy(page.joinCode)"
-            >{{ copied ? 'Copied' : 'Copy' }}</UButton
-          >
-        </p>
-      </div>
+      <JoiningCode :page="page" @changed="load" />
     </header>
+    <p v-if="page.isArchived" class="note-line care">
+      This class is in the archive.
+      <UButton v-if="page.mayRun" size="xs" variant="outline" @click="back">Bring it back</UButton>
+    </p>
     <section aria-labelledby="roster">
       <h2 id="roster" class="mb-2">
         Learners <span class="said font-normal">{{ page.learners.length }}</span>
@@ -183,6 +187,16 @@ const lostBy = computed(() => {
           </div>
         </form>
       </div>
+    </section>
+    <section v-if="page.mayRun" class="border-t border-default pt-4">
+      <UButton
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-archive"
+        data-hook="remove-class"
+        @click="remove"
+        >Remove this class</UButton
+      >
     </section>
     <RippleHere @made="meetsAnew" />
   </div>

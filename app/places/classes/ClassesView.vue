@@ -6,11 +6,14 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayDay } from '~/shared/words/times'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
+import { useTakingAway } from './composables/takingAway'
+import type { Thing } from './composables/takingAway'
 
 useHead({ title: 'Classes · Step Cairn' })
 const store = useOverview()
 onMounted(() => store.load(true))
 const o = computed(() => store.overview)
+const { bringBack } = useTakingAway()
 const started = computed(() => store.firstSteps.every((s) => s.done))
 </script>
 
@@ -55,6 +58,27 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
         </tr>
       </tbody>
     </table>
+    <section v-if="o && o.archived.length" class="mt-8" aria-labelledby="archive">
+      <h2 id="archive" class="mb-1">Archive</h2>
+      <p class="said mb-2">Out of use, with everything kept.</p>
+      <p v-for="a in o.archived" :key="a.id" class="flex gap-3 items-center py-1">
+        <span class="said w-12">{{ a.kind }}</span><NuxtLink
+          v-if="a.kind === 'class'"
+          class="plain"
+          :to="`/classes/${a.id}`"
+          >{{ a.title }}</NuxtLink
+        ><span v-else>{{ a.title }}</span
+        ><UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          :aria-label="`Bring back ${a.title}`"
+          data-hook="bring-back"
+          @click="bringBack({ kind: a.kind, id: a.id } as Thing, a.title)"
+          >Bring back</UButton
+        >
+      </p>
+    </section>
     <p v-for="y in o?.years" :key="y.year.id" class="said mt-4">
       School year {{ y.year.name }}: {{ sayDay(y.year.firstOn) }} to {{ sayDay(y.year.lastOn) }}
       {{ y.year.lastOn.slice(0, 4) }}, {{ y.year.zone }}, {{ count(y.year.notes.length, 'note')

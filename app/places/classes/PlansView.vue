@@ -10,6 +10,7 @@ import { useOverview } from '~/shared/session/overview'
 import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
 import { count, meetingsOf } from '~/shared/words/numbers'
+import { useTakingAway } from './composables/takingAway'
 import OutlineForm from './components/setup/OutlineForm.vue'
 
 useHead({ title: 'Plans · Step Cairn' })
@@ -51,6 +52,7 @@ async function adopt(bookId: BookId): Promise<void> {
   tell.done("The textbook's plan is taken over. Lay it onto classes next.")
   await store.load(true)
 }
+const { takeAway } = useTakingAway()
 const replaces = computed(() =>
   mine.value.filter((c) => chosen.value.includes(c.id) && c.planId !== null && c.planId !== laying.value),
 )
@@ -88,7 +90,19 @@ const replaces = computed(() =>
             data-hook="lay"
             @click="open(p.id, p.course)"
             >Lay onto classes</UButton
-          >
+          ><UButton
+            v-if="p.mine"
+            color="neutral"
+            variant="ghost"
+            icon="i-lucide-archive"
+            :aria-label="`Remove ${p.title}`"
+            data-hook="remove-plan"
+            @click="
+              () => {
+                void takeAway({ kind: 'plan', id: p.id }, p.title)
+              }
+            "
+          />
         </div>
         <div v-if="laying === p.id" class="grid gap-2 py-3 pl-3">
           <p v-if="mine.length === 0">

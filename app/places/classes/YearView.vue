@@ -18,6 +18,7 @@ import ShortMeetings from './components/year/ShortMeetings.vue'
 import TermRows from './components/year/TermRows.vue'
 import YearFields from './components/year/YearFields.vue'
 import YearPicture from './components/year/YearPicture.vue'
+import { useTakingAway } from './composables/takingAway'
 import { useYearForm } from './composables/yearForm'
 import { sayYearFault } from './words/yearFaults'
 
@@ -81,6 +82,13 @@ async function save(): Promise<void> {
   await Promise.all([store.load(true), desk.load(true)])
   await navigateTo('/classes')
 }
+const { takeAway } = useTakingAway()
+async function remove(): Promise<void> {
+  const year = known.value?.year
+  if (!year || !(await takeAway({ kind: 'year', id: year.id }, `the year ${year.name}`))) return
+  await desk.load(true)
+  await navigateTo('/classes')
+}
 async function saved(): Promise<void> {
   tell.done('The year is saved')
   await store.load(true)
@@ -134,6 +142,16 @@ async function saved(): Promise<void> {
       <UButton type="submit" size="md" :loading="busy" :disabled="!mayChange" data-hook="save-year">{{
         known ? 'Save the year' : 'Make the year'
       }}</UButton><UButton size="md" to="/classes" color="neutral" variant="ghost">Back</UButton>
+      <span class="flex-1" /><UButton
+        v-if="known && mayChange"
+        size="md"
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-archive"
+        data-hook="remove-year"
+        @click="remove"
+        >Remove this year</UButton
+      >
     </div>
   </form>
   <p v-else class="said p-5">Opening …</p>

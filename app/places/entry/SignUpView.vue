@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
-import { SignUp } from '#shared/contracts/accounts'
+import { onMounted, shallowRef } from 'vue'
+import { ShowEntry, SignUp } from '#shared/contracts/accounts'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
@@ -9,10 +10,21 @@ useHead({ title: 'Set up a school · Step Cairn' })
 const { state, form } = useEntryForm(
   SignUp.body,
   (body) => call(SignUp, { body }),
-  { school: '', name: '', signIn: '', password: '' },
-  { school: 'School', name: 'Your name', signIn: 'Sign-in name', password: 'Password' },
+  { school: '', name: '', signIn: '', password: '', invitation: '' },
+  {
+    school: 'School',
+    name: 'Your name',
+    signIn: 'Sign-in name',
+    password: 'Password',
+    invitation: 'Invitation',
+  },
   () => '/classes',
 )
+const letsIn = shallowRef<'open' | 'closed' | 'invitation'>('open')
+onMounted(async () => {
+  const reply = await call(ShowEntry)
+  if (reply.ok) letsIn.value = reply.value.signUp
+})
 </script>
 
 <template>
@@ -22,7 +34,18 @@ const { state, form } = useEntryForm(
     <p class="my-3 text-toned">
       You get an empty workspace of your own: then a school year, a class, a plan. Learners join with a code.
     </p>
-    <ContractForm class="grid gap-4" :form="form" :state="state">
+    <p v-if="letsIn === 'closed'" class="note-line care" data-hook="closed">
+      New schools are not made here. Ask whoever runs this server, or
+      <NuxtLink class="plain" to="/join">join a class</NuxtLink> with its code.
+    </p>
+    <ContractForm v-else class="grid gap-4" :form="form" :state="state">
+      <UFormField
+        v-if="letsIn === 'invitation'"
+        label="Invitation"
+        help="The word that whoever runs this server gave you"
+        name="invitation"
+        ><UInput v-model="state.invitation" name="invitation" size="md"
+      /></UFormField>
       <UFormField label="School" name="school"
         ><UInput v-model="state.school" name="school" size="md" autofocus
       /></UFormField>

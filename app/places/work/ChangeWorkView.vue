@@ -39,6 +39,10 @@ onMounted(load)
           >See what came back</NuxtLink
         >
       </header>
+      <p v-if="!page.isWhole" class="note-line care mx-5 mt-3" data-hook="part">
+        This work goes to classes of others, too. What you change, publish or withdraw here reaches your own
+        classes only.
+      </p>
       <WorkComposer :key="page.version" :initial="page.draft" :known="page" :lesson="null" @changed="load" />
     </template>
     <p v-else-if="problem" class="note-line needs m-5" role="alert">

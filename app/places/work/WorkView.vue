@@ -5,7 +5,7 @@ import type { Instant } from '#core/base'
 import { NEEDS } from '#core/work'
 import type { Need, Progress } from '#core/work'
 import { ListWork, PublishWork } from '#shared/contracts/work'
-import type { WorkRow } from '#shared/contracts/work'
+import type { WorkInClass, WorkRow } from '#shared/contracts/work'
 import { useTell } from '~/shared/frame/tell'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -46,6 +46,10 @@ const at = (moment: Instant | null, field: 'opens' | 'due') =>
 
 const shareOf = (c: Progress) => `${c.learners ? Math.round((100 * c.handedIn) / c.learners) : 0}%`
 
+function stateOf(row: WorkRow, of: WorkInClass | null): string {
+  if (!of || row.state !== 'published') return ''
+  return of.isGiven ? STATE_WORDS[of.state] : 'not given'
+}
 async function publish(row: WorkRow): Promise<void> {
   const reply = await call(PublishWork, { params: { assignmentId: row.id }, body: { version: row.version } })
   if (!reply.ok) return tell.refused(reply.error)
@@ -108,10 +112,10 @@ async function publish(row: WorkRow): Promise<void> {
               {{ c ? at(c.dueAt, 'due') || 'no due date' : '' }}
             </td>
             <td class="state" role="cell" :class="c?.state">
-              {{ c && row.state === 'published' ? STATE_WORDS[c.state] : '' }}
+              {{ stateOf(row, c) }}
             </td>
             <td class="result" role="cell">
-              <template v-if="c && row.state !== 'held'"
+              <template v-if="c && c.isGiven && row.state !== 'held'"
                 ><div class="bar" aria-hidden="true"><i :style="{ width: shareOf(c) }" /></div>
                 {{ c.handedIn }} of {{ c.learners
                 }}<template v-if="c.inProgress">, {{ c.inProgress }} at it</template

@@ -17,6 +17,7 @@ const items = computed(() => [
       },
     },
   ],
+  [{ label: 'Your account', icon: 'i-lucide-user-round', to: '/account' }],
   [{ label: 'Sign out', icon: 'i-lucide-log-out', onSelect: () => void store.leave() }],
 ])
 </script>

@@ -23,9 +23,9 @@ export const useMe = defineStore('me', () => {
     hear(found.now)
   }
 
-  /** Asks once who is signed in. */
-  async function ask(): Promise<void> {
-    if (asked.value) return
+  /** Asks who is signed in: once, or `anew`. */
+  async function ask(anew = false): Promise<void> {
+    if (asked.value && !anew) return
     const reply = await call(WhoAmI)
     asked.value = true
     if (reply.ok) take(reply.value)

@@ -42,8 +42,8 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
       return 'Name and password do not fit together. Check both and try again.'
     case 'access/too-many-tries':
       return (
-        `That was often in a short time. Try again ${zone ? `from ${sayMoment(r.until, zone)}` : 'in a little while'}; ` +
-        'each wrong try makes the wait longer.'
+        'That was often in a short time. Try again ' +
+        `${zone ? `from ${sayMoment(r.until, zone)}` : 'in a little while'}; each wrong try makes the wait longer.`
       )
     case 'access/busy':
       return 'Very many people are signing in just now. Try again in a moment.'

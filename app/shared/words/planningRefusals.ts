@@ -103,6 +103,10 @@ export function ofPacing(r: PacingRefusal): string {
       return 'This lesson is no longer in the plan. Reload the desk.'
     case 'pacing/no-such-meeting':
       return `The class has no meeting on ${sayDay(r.on)} at ${sayMinute(r.startMinute)}. Reload the desk.`
+    case 'pacing/too-many': {
+      const what = r.field === 'notes' ? 'notes in a year' : 'changed meetings of a class'
+      return `There can be at most ${r.most} ${what}. Take some away first.`
+    }
     case 'pacing/ids-disagree':
       return 'The change names one thing and brings another. Reload the desk and do it again.'
     case 'pacing/two-years':

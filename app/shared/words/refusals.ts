@@ -137,7 +137,10 @@ function ofFormats(r: FormatRefusal): string {
     case 'formats/cell-too-long':
       return `Line ${r.line}: a cell is longer than ${r.most} characters. Shorten it.`
     case 'formats/too-many-closures':
-      return `This calendar closes more than ${r.most} times in the year: it holds more than closures. Export those alone.`
+      return (
+        `This calendar closes more than ${r.most} times in the year, so it holds more than closures. ` +
+        'Export those alone.'
+      )
     case 'formats/not-a-calendar':
       return 'This is not an iCalendar (.ics) file. Export the calendar again, or type the closures.'
     case 'formats/no-closures':

@@ -224,6 +224,7 @@ describe('refusals', () => {
   /** Facts enough for any refusal; each takes what it needs. */
   const facts = {
     what: 'class',
+    seconds: 2,
     until: at('10-21T20:30'),
     seen: { of: 'order' },
     now: { of: 'order' },

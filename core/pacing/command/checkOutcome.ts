@@ -14,6 +14,8 @@ import type { ClassCommand, PacingCommand } from './types'
  */
 export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const { year } = state
+  const full = tooMany(state, command)
+  if (full) return full
   for (const one of singlesOf(command)) {
     const bad = one.kind === 'lesson' ? checkOfClass(state, one) : null
     if (bad) return bad
@@ -26,6 +28,21 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
     }
   }
   return null
+}
+
+/** More of either than any year has days for, and than can be laid out while somebody waits. */
+const MOST_NOTES = 400
+const MOST_CHANGES = 1000
+
+function tooMany(state: PacingState, command: PacingCommand): PacingRefusal | null {
+  const kinds = new Set(singlesOf(command).map((one) => one.kind))
+  if ((kinds.has('note') || kinds.has('year')) && state.year.notes.length > MOST_NOTES)
+    return { code: 'pacing/too-many', field: 'notes', count: state.year.notes.length, most: MOST_NOTES }
+  if (!kinds.has('meeting')) return null
+  const count = Math.max(0, ...[...state.classes.values()].map((c) => c.pacing.changes.length))
+  return count > MOST_CHANGES
+    ? { code: 'pacing/too-many', field: 'changes', count, most: MOST_CHANGES }
+    : null
 }
 
 /** An order names lessons of its class, each once. One that is put back may name what has gone since. */

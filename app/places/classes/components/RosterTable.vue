@@ -5,6 +5,8 @@ import { SaveGroup, SetAccommodation, SetMember } from '#shared/contracts/teachi
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
+import { useTakingAway } from '../composables/takingAway'
+import LearnerActs from './LearnerActs.vue'
 
 const props = defineProps<{ page: ClassPage }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -37,6 +39,10 @@ async function toggle(l: LearnerRow, groupId: GroupId, isIn: boolean): Promise<v
   })
   if (!reply.ok) tell.refused(reply.error)
   emit('changed')
+}
+const { takeAway } = useTakingAway()
+async function removeGroup({ id, name }: { readonly id: GroupId; readonly name: string }): Promise<void> {
+  if (await takeAway({ kind: 'group', id }, `the group ${name}`)) emit('changed')
 }
 function edit(l: LearnerRow): void {
   editing.value = editing.value === l.id ? null : l.id
@@ -99,9 +105,21 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             <th scope="col">Learner</th>
             <th scope="col">Sign-in</th>
             <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
-              {{ g.name }}<span class="said block font-normal">{{ membersOf(g.id).length }}</span>
+              {{ g.name
+              }}<span class="said block font-normal"
+                >{{ membersOf(g.id).length
+                }}<button
+                  v-if="page.mayRun"
+                  type="button"
+                  class="away"
+                  :aria-label="`Remove the group ${g.name}`"
+                  @click="removeGroup(g)"
+                >
+                  <UIcon name="i-lucide-x" class="size-3.5" /></button
+              ></span>
             </th>
             <th scope="col">Accommodation</th>
+            <th v-if="page.mayRun" scope="col"><span class="sr-only">More</span></th>
           </tr>
         </thead>
         <tbody>
@@ -128,9 +146,10 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
                   >{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton
                 >
               </td>
+              <td v-if="page.mayRun"><LearnerActs :page="page" :learner="l" @changed="emit('changed')" /></td>
             </tr>
             <tr v-if="editing === l.id">
-              <td :colspan="page.groups.length + 3">
+              <td :colspan="page.groups.length + 4">
                 <form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="saveExtra(l)">
                   <UFormField label="Time, %"
                     ><UInput
@@ -160,7 +179,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             </tr>
           </template>
           <tr v-if="page.learners.length === 0">
-            <td :colspan="page.groups.length + 3">
+            <td :colspan="page.groups.length + 4">
               Nobody yet. Add learners below, or give them the joining code
               <b class="code">{{ page.joinCode }}</b>.
             </td>
@@ -182,5 +201,12 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
 }
 .group :deep([data-slot='root']) {
   justify-content: center;
+}
+.away {
+  margin-left: 0.3rem;
+  min-width: 24px;
+  min-height: 24px;
+  vertical-align: middle;
+  cursor: pointer;
 }
 </style>

@@ -15,6 +15,7 @@ const dark = computed(() => mode.value === 'dark')
     <button type="button" @click="mode.preference = dark ? 'light' : 'dark'">
       {{ dark ? 'Light' : 'Dark' }}
     </button>
+    <NuxtLink to="/account">Account</NuxtLink>
     <button type="button" data-hook="sign-out" @click="store.leave()">Sign out</button>
   </div>
 </template>
@@ -26,7 +27,8 @@ const dark = computed(() => mode.value === 'dark')
   align-items: center;
   font-size: 0.9rem;
 }
-button {
+button,
+a {
   color: var(--ui-primary);
   text-decoration: underline;
   text-underline-offset: 3px;

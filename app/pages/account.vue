@@ -1,0 +1,5 @@
+<script setup lang="ts">
+import AccountView from '~/places/entry/AccountView.vue'
+</script>
+
+<template><AccountView /></template>
