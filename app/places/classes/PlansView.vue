@@ -94,7 +94,6 @@ const replaces = computed(() =>
             v-if="p.mine"
             color="neutral"
             variant="ghost"
-            icon="i-lucide-archive"
             :aria-label="`Remove ${p.title}`"
             data-hook="remove-plan"
             @click="
@@ -102,7 +101,8 @@ const replaces = computed(() =>
                 void takeAway({ kind: 'plan', id: p.id }, p.title)
               }
             "
-          />
+            >Remove</UButton
+          >
         </div>
         <div v-if="laying === p.id" class="grid gap-2 py-3 pl-3">
           <p v-if="mine.length === 0">

@@ -86,7 +86,7 @@ async function endOthers(): Promise<void> {
     </section>
     <p>
       <NuxtLink v-if="!mustChange" class="plain" to="/">Back to your work</NuxtLink
-      ><button v-else type="button" class="plain" @click="store.leave()">Sign out</button>
+      ><UButton v-else size="md" variant="link" class="px-0" @click="store.leave()">Sign out</UButton>
     </p>
   </main>
 </template>

@@ -9,8 +9,7 @@ const MOST_FRAMES = 90
 
 /**
  * Opens dialogs. Each opening makes the dialog anew, so that the second is like the first, and gives the
- * focus back
- * to what had it before, or to `back` when that is gone by then, such as an entry of a menu.
+ * focus back to `back` where one is named, such as the button of a menu, and else to what had it before.
  */
 export function useDialogs() {
   const overlays = useOverlay()
@@ -25,9 +24,12 @@ export function useDialogs() {
     const answer = (await overlay.open(given as Parameters<typeof overlay.open>[0]).result) as
       T | null | undefined
     void leaves().then(() => {
-      if (document.activeElement && document.activeElement !== document.body) return
-      const opener = before instanceof HTMLElement && before.isConnected ? before : null
-      ;(opener && opener !== document.body ? opener : back?.())?.focus({ preventScroll: true })
+      const now = document.activeElement
+      // the page's main part takes a focus that was lost
+      if (now && now !== document.body && now.id !== 'main') return
+      const opener = before instanceof HTMLElement && before.isConnected && before !== document.body
+      const to = back?.() ?? (opener ? before : null)
+      to?.focus({ preventScroll: true })
     })
     return answer ?? null
   }

@@ -40,7 +40,8 @@ export function useTakingAway() {
       tell.refused(reply.error)
       return false
     }
-    tell.done(reply.value.done === 'deleted' ? `${title} is deleted` : `${title} is in the archive`)
+    const name = title.charAt(0).toUpperCase() + title.slice(1)
+    tell.done(reply.value.done === 'deleted' ? `${name} is deleted` : `${name} is in the archive`)
     await overview.load(true)
     return true
   }

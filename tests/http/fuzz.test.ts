@@ -1,0 +1,179 @@
+import { readFileSync } from 'node:fs'
+import { beforeAll, describe, expect, it } from 'vitest'
+import * as accounts from '#shared/contracts/accounts'
+import type { AnyContract } from '#shared/contracts/contract'
+import * as evidence from '#shared/contracts/evidence'
+import * as learning from '#shared/contracts/learning'
+import * as library from '#shared/contracts/library'
+import * as pacing from '#shared/contracts/pacing'
+import * as running from '#shared/contracts/running'
+import * as teaching from '#shared/contracts/teaching'
+import * as work from '#shared/contracts/work'
+import { Agent, aServer, signedIn } from '../support/server'
+import type { Running } from '../support/server'
+import { fuzzer, inAddress } from '../support/fuzz'
+import type { Known } from '../support/fuzz'
+
+const SEED = 20_261_126
+const A_ROUTE = 2000
+const AT_ONCE = 12
+const SLOWEST_MS = 2000
+const MOST_MEGABYTES = 200
+
+const isContract = (value: unknown): value is AnyContract =>
+  typeof value === 'object' && value !== null && 'path' in value && 'method' in value
+const ROUTES = [accounts, evidence, learning, library, pacing, running, teaching, work]
+  .flatMap((module) => Object.values(module as Record<string, unknown>))
+  .filter(isContract)
+/** What would take the ground from under the others comes last. */
+const ENDS_SOMETHING = [
+  '/api/classes/:classId/remove-learner',
+  '/api/classes/:classId/reset-password',
+  '/api/tries/:attemptId/hand-in',
+  '/api/take-away',
+  '/api/bring-back',
+  '/api/me/end-sessions',
+  '/api/sign-out',
+]
+const last = (r: AnyContract) => ENDS_SOMETHING.indexOf(r.path)
+const IN_ORDER = [...ROUTES].sort((a, b) => last(a) - last(b))
+
+const memoryOf = ({ pid }: Running) =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1000
+
+let server: Running
+let known: Known
+let people: readonly Agent[]
+let before = 0
+
+beforeAll(async () => {
+  server = await aServer('demo')
+  const teacher = await signedIn(server, 'imani')
+  const learner = await signedIn(server, 'noa')
+  people = [teacher, teacher, teacher, learner, learner, new Agent(server)]
+  const desk = (await teacher.call(pacing.ShowDesk)).value
+  const classIds = desk?.classes.map((c) => c.id) ?? []
+  const room = (await teacher.call(teaching.ShowClass, { params: { classId: classIds[0] as never } })).value
+  const list = (await teacher.call(work.ListWork)).value?.work ?? []
+  const mine = (await learner.call(learning.ListMyWork)).value?.work ?? []
+  const shelf = (await teacher.call(library.ShowShelf)).value
+  const open = mine.find((w) => w.mayTry)
+  const started = await learner.call(learning.StartTry, { params: { assignmentId: open?.id as never } })
+  const lessons = desk?.plans.flatMap((p) => p.lessons.map((l) => l.id)) ?? []
+  known = {
+    classId: classIds,
+    planId: desk?.plans.map((p) => p.id) ?? [],
+    yearId: [desk?.year?.id],
+    lessonId: lessons,
+    order: lessons,
+    unitId: desk?.plans.flatMap((p) => p.units.map((u) => u.id)) ?? [],
+    learnerId: room?.learners.map((l) => l.id) ?? [],
+    exceptId: room?.learners.map((l) => l.id) ?? [],
+    groupId: room?.groups.map((g) => g.id) ?? [],
+    assignmentId: [...list.map((w) => w.id), ...mine.map((w) => w.id)],
+    resourceId: shelf?.pieces.map((p) => p.id) ?? [],
+    bookId: shelf?.books.map((b) => b.id) ?? [],
+    attemptId: [started.value?.attemptId],
+    itemId: started.value?.items.map((i) => i.id) ?? [],
+    version: [1, 2, 3],
+    code: [room?.joinCode, 'nothing'],
+    text: [
+      'Name\nAna Reyes\nBo Lund',
+      'Waves,Pulse,1\n,Echo,2',
+      'BEGIN:VCALENDAR\nEND:VCALENDAR',
+      'a\tb\n1\t2',
+    ],
+    signIn: ['imani', 'noa', 'nobody'],
+    country: ['US', 'DE', 'XX'],
+  }
+  before = memoryOf(server)
+})
+
+/** Everything that shows what was written: none of it may break on what it reads. */
+async function readAll(): Promise<void> {
+  const [teacher, , , learner] = people as readonly [Agent, Agent, Agent, Agent]
+  const reads = async (who: Agent, path: string) => {
+    const { status } = await who.raw('GET', path)
+    expect([path, status < 500]).toEqual([path, true])
+  }
+  for (const path of [
+    '/api/overview',
+    '/api/desk',
+    '/api/desk/history',
+    '/api/work',
+    '/api/recipients',
+    '/api/shelf',
+  ])
+    await reads(teacher, path)
+  for (const id of known.classId ?? [])
+    for (const path of ['', '/file?kind=calendar', '/file?kind=layout'])
+      await reads(teacher, `/api/classes/${id}${path}`)
+  for (const id of known.planId ?? []) await reads(teacher, `/api/plans/${id}`)
+  for (const id of known.assignmentId ?? []) {
+    await reads(teacher, `/api/work/${id}`)
+    await reads(learner, `/api/my-work/${id}`)
+  }
+  await reads(learner, '/api/my-work')
+}
+
+/** Where a write that was acknowledged can be read, by what it answered. */
+const READ_BY: Readonly<Record<string, (id: string) => string>> = {
+  planId: (id) => `/api/plans/${id}`,
+  classId: (id) => `/api/classes/${id}`,
+  assignmentId: (id) => `/api/work/${id}`,
+  resourceId: (id) => `/api/resources/${id}`,
+}
+
+describe('whatever is sent', () => {
+  it.each(IN_ORDER.map((r) => [`${r.method} ${r.path}`, r] as const))(
+    '%s: is answered, soon, and never by a defect',
+    { timeout: 240_000 },
+    async (name, route) => {
+      const fuzz = fuzzer(SEED + name.length, known)
+      const slow: string[] = []
+      const broken: string[] = []
+      const made: { readonly who: Agent; readonly path: string }[] = []
+      const send = async (): Promise<void> => {
+        const hostile = fuzz.one([0, 0, 0.02, 0.1, 0.4])
+        const params = fuzz.value(route.params, hostile) as Record<string, unknown> | null
+        const query = fuzz.value(route.query, hostile) as Record<string, unknown> | null
+        const path = route.path.replace(/:(\w+)/g, (_, key: string) =>
+          encodeURIComponent(inAddress(params?.[key] ?? 'x')),
+        )
+        const asked = new URLSearchParams(
+          Object.entries(query ?? {}).map(([k, v]) => [k, inAddress(v)] as [string, string]),
+        )
+        if (fuzz.random() < 0.9 && route.method === 'GET' && !/:|\?/.test(route.path)) asked.set('x', 'y')
+        const who = fuzz.one(people)
+        const began = performance.now()
+        const body = route.method === 'POST' ? { body: fuzz.value(route.body, hostile) } : {}
+        const { status, text } = await who.raw(
+          route.method,
+          asked.size ? `${path}?${asked}` : path,
+          route.method === 'POST' ? JSON.stringify(body.body ?? null) : undefined,
+        )
+        if (status >= 500 && status !== 503)
+          broken.push(`${status} ${path} ${JSON.stringify(body).slice(0, 600)}`)
+        if (performance.now() - began > SLOWEST_MS) slow.push(`${path} ${JSON.stringify(body).slice(0, 600)}`)
+        if (status !== 200 || route.method === 'GET') return
+        for (const [key, at] of Object.entries(READ_BY)) {
+          const id = /^\{/.test(text) && (JSON.parse(text) as Record<string, unknown>)[key]
+          if (typeof id === 'string' && made.length < 200 && who !== people[3])
+            made.push({ who, path: at(id) })
+        }
+      }
+      for (let sent = 0; sent < A_ROUTE; sent += AT_ONCE)
+        await Promise.all(Array.from({ length: Math.min(AT_ONCE, A_ROUTE - sent) }, send))
+      expect(broken.slice(0, 3)).toEqual([])
+      expect(slow.slice(0, 3)).toEqual([])
+      for (const { who, path } of made)
+        expect([path, (await who.raw('GET', path)).status]).toEqual([path, 200])
+      if (route.method === 'POST') await readAll()
+    },
+  )
+
+  it('leaves the server as small as it was, and without a defect in its log', () => {
+    expect(memoryOf(server) - before).toBeLessThan(MOST_MEGABYTES)
+    expect(server.errors()).toBe('')
+  })
+})
