@@ -1,14 +1,32 @@
-import { readdirSync } from 'node:fs'
+import { copyFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { asId } from '#core/base'
+import type { ClassId, UserId } from '#core/base'
+import { addTeacher, addUsers, userBySignIn } from '#db/repositories'
+import { openStore } from '#db/client'
 import { ListMyWork } from '#shared/contracts/learning'
+import { ShowDesk } from '#shared/contracts/pacing'
 import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
-import { ListWork } from '#shared/contracts/work'
+import { ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
-import { Agent, aServer, signedIn } from '../support/server'
+import { fileState } from '../support/fileState'
+import { Agent, DEMO, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
+import { MIGRATIONS, aFolder } from '../support/world'
 
-const WHO = ['nobody', 'learner', 'other learner', 'teacher', 'other teacher', 'colleague', 'lead'] as const
+const WHO = [
+  'nobody',
+  'learner',
+  'other learner',
+  'teacher',
+  'co-teacher',
+  'colleague',
+  'lead',
+  'office',
+  'other school',
+] as const
 type Who = (typeof WHO)[number]
 type Outcome = 'in' | 'signed-out' | 'denied' | 'hidden'
 
@@ -19,14 +37,23 @@ type Outcome = 'in' | 'signed-out' | 'denied' | 'hidden'
 function outcome(status: number, text: string): Outcome {
   const code = (/"code":"([^"]+)"/.exec(text) ?? [])[1] ?? ''
   if (code === 'access/not-signed-in') return 'signed-out'
-  if (code === 'access/denied' || code === 'audience/not-your-class') return 'denied'
-  return code === 'access/not-found' || code === 'wire/unknown-address' ? 'hidden' : 'in'
+  if (code === 'access/denied') return 'denied'
+  const hidden = ['access/not-found', 'wire/unknown-address', 'audience/unknown-target']
+  return hidden.includes(code) ? 'hidden' : 'in'
 }
 
 interface Row {
   readonly route: string
   readonly file: string
   readonly body?: unknown
+  /** What a reply shows to those who are let in. */
+  readonly shows?: string
+  /** The table in which the act of those who are let in can be seen; without it, nothing changes for anybody. */
+  readonly changes?: string
+  /** Of those let in, who has something to change; all, when it is left out. */
+  readonly by?: readonly Who[]
+  /** Of those let in, whose reply is about class 8 A; the others learn nothing of it. */
+  readonly only?: readonly Who[]
   readonly expected: readonly Outcome[]
 }
 const S = 'signed-out',
@@ -34,8 +61,8 @@ const S = 'signed-out',
   H = 'hidden',
   I = 'in'
 /**
- * Class 8 A is the teacher's alone; the colleague teaches 8 B; the other teacher is of another school; the
- * learner is Noa of 8 A, the other Linh of 8 C.
+ * Class 8 A is the teacher's and the co-teacher's; the colleague teaches 8 B; the office teaches nobody; the learner
+ * is Noa of 8 A, the other Saoirse of 7 D.
  */
 const ANY_YEAR = {
   id: 'YEAR',
@@ -48,46 +75,121 @@ const ANY_YEAR = {
   notes: [],
   rotation: null,
 }
+const { id: _, ...ANY_YEAR_BODY } = ANY_YEAR
 const TABLE: readonly Row[] = [
   // open to everyone
-  { route: 'GET /api/demo-people', file: 'demo-people.get.ts', expected: [I, I, I, I, I, I, I] },
-  { route: 'POST /api/sign-in', file: 'sign-in.post.ts', body: {}, expected: [I, I, I, I, I, I, I] },
-  { route: 'POST /api/sign-up', file: 'sign-up.post.ts', body: {}, expected: [I, I, I, I, I, I, I] },
-  { route: 'POST /api/join', file: 'join.post.ts', body: {}, expected: [I, I, I, I, I, I, I] },
+  { route: 'GET /api/demo-people', file: 'demo-people.get.ts', expected: [I, I, I, I, I, I, I, I, I] },
+  { route: 'POST /api/sign-in', file: 'sign-in.post.ts', body: {}, expected: [I, I, I, I, I, I, I, I, I] },
+  { route: 'POST /api/sign-up', file: 'sign-up.post.ts', body: {}, expected: [I, I, I, I, I, I, I, I, I] },
+  { route: 'POST /api/join', file: 'join.post.ts', body: {}, expected: [I, I, I, I, I, I, I, I, I] },
   // anyone signed in
-  { route: 'GET /api/me', file: 'me.get.ts', expected: [S, I, I, I, I, I, I] },
+  { route: 'GET /api/me', file: 'me/index.get.ts', expected: [S, I, I, I, I, I, I, I, I] },
   // learners
   {
     route: 'POST /api/join-another',
     file: 'join-another.post.ts',
     body: { code: 'nothing' },
-    expected: [S, I, I, D, D, D, D],
+    expected: [S, I, I, D, D, D, D, D, D],
   },
-  { route: 'GET /api/my-work', file: 'my-work/index.get.ts', expected: [S, I, I, D, D, D, D] },
+  { route: 'GET /api/entry', file: 'entry.get.ts', shows: 'open', expected: [I, I, I, I, I, I, I, I, I] },
+  { route: 'GET /api/health', file: 'health.get.ts', shows: 'ready', expected: [I, I, I, I, I, I, I, I, I] },
+  { route: 'GET /api/metrics', file: 'metrics.get.ts', expected: [H, H, H, H, H, H, H, H, H] },
+  {
+    route: 'POST /api/me/password',
+    file: 'me/password.post.ts',
+    body: { current: 'not mine', next: 'long enough' },
+    expected: [S, I, I, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/me/end-sessions',
+    file: 'me/end-sessions.post.ts',
+    expected: [S, I, I, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/classes/CLASS/joining',
+    file: 'classes/[classId]/joining.post.ts',
+    body: { act: 'close' },
+    changes: 'classes',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/reset-password',
+    file: 'classes/[classId]/reset-password.post.ts',
+    body: { learnerId: 'LEARNER' },
+    changes: 'users',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/remove-learner',
+    file: 'classes/[classId]/remove-learner.post.ts',
+    body: { learnerId: 'LEARNER' },
+    changes: 'enrolments',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/take-away',
+    file: 'take-away.post.ts',
+    body: { kind: 'class', id: 'CLASS' },
+    changes: 'classes',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/take-away',
+    file: 'take-away.post.ts',
+    body: { kind: 'year', id: 'YEAR' },
+    changes: 'years',
+    expected: [S, D, D, I, D, D, I, I, H],
+  },
+  {
+    route: 'POST /api/take-away',
+    file: 'take-away.post.ts',
+    body: { kind: 'plan', id: 'PLAN' },
+    changes: 'plans',
+    expected: [S, D, D, I, D, D, D, D, H],
+  },
+  {
+    route: 'POST /api/bring-back',
+    file: 'bring-back.post.ts',
+    body: { kind: 'class', id: 'CLASS' },
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'GET /api/my-work',
+    file: 'my-work/index.get.ts',
+    only: ['learner'],
+    expected: [S, I, I, D, D, D, D, D, D],
+  },
   {
     route: 'GET /api/my-work/WORK',
     file: 'my-work/[assignmentId]/index.get.ts',
-    expected: [S, I, H, D, D, D, D],
+    shows: 'WORK',
+    expected: [S, I, H, D, D, D, D, D, D],
   },
   {
     route: 'POST /api/my-work/WORK/start',
     file: 'my-work/[assignmentId]/start.post.ts',
     body: {},
-    expected: [S, I, H, D, D, D, D],
+    shows: 'TRY',
+    expected: [S, I, H, D, D, D, D, D, D],
   },
   {
     route: 'POST /api/tries/TRY/answers',
     file: 'tries/[attemptId]/answers.post.ts',
     body: { saves: [] },
-    expected: [S, I, H, H, H, H, H],
+    expected: [S, I, H, H, H, H, H, H, H],
   },
   // teachers
-  { route: 'GET /api/overview', file: 'overview.get.ts', expected: [S, D, D, I, I, I, I] },
-  { route: 'GET /api/shelf', file: 'shelf.get.ts', expected: [S, D, D, I, I, I, I] },
+  {
+    route: 'GET /api/overview',
+    file: 'overview.get.ts',
+    only: ['teacher', 'co-teacher', 'lead'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  { route: 'GET /api/shelf', file: 'shelf.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
     route: 'GET /api/resources/PIECE',
     file: 'resources/[resourceId].get.ts',
-    expected: [S, H, H, I, I, I, I],
+    expected: [S, H, H, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/resources',
@@ -102,218 +204,305 @@ const TABLE: readonly Row[] = [
       content: '',
       items: [],
     },
-    expected: [S, D, D, I, I, I, I],
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/read-closures',
     file: 'read-closures.post.ts',
     body: { text: 'x', firstOn: '2026-08-24', lastOn: '2027-06-11', zone: 'America/Denver' },
-    expected: [S, D, D, I, I, I, I],
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/read-outline',
     file: 'read-outline.post.ts',
     body: { text: 'a,b,1' },
-    expected: [S, D, D, I, I, I, I],
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/plans/read-table',
     file: 'plans/read-table.post.ts',
     body: { text: 'Number,Title\na,b' },
-    expected: [S, D, D, I, I, I, I],
+    expected: [S, D, D, I, I, I, I, I, I],
   },
-  { route: 'GET /api/plans/PLAN', file: 'plans/[planId]/index.get.ts', expected: [S, H, H, I, H, I, I] },
-  { route: 'GET /api/plans/PLAN/file', file: 'plans/[planId]/file.get.ts', expected: [S, H, H, I, H, I, I] },
+  {
+    route: 'GET /api/plans/PLAN',
+    file: 'plans/[planId]/index.get.ts',
+    shows: 'PLAN',
+    expected: [S, H, H, I, I, I, I, I, H],
+  },
+  {
+    route: 'GET /api/plans/PLAN/file',
+    file: 'plans/[planId]/file.get.ts',
+    shows: 'Number',
+    expected: [S, H, H, I, I, I, I, I, H],
+  },
   {
     route: 'POST /api/plans/PLAN/copy',
     file: 'plans/[planId]/copy.post.ts',
     body: {},
-    expected: [S, H, H, I, H, I, I],
+    changes: 'plans',
+    expected: [S, H, H, I, I, I, I, I, H],
   },
-  { route: 'GET /api/desk/history', file: 'desk/history.get.ts', expected: [S, D, D, I, I, I, I] },
+  { route: 'GET /api/desk/history', file: 'desk/history.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
     route: 'POST /api/desk/ripple',
     file: 'desk/ripple.post.ts',
-    body: { kind: 'length', classId: 'CLASS', lessonId: 'nothing', from: null, to: 2 },
-    expected: [S, D, D, I, H, H, D],
+    body: { kind: 'length', classId: 'CLASS', lessonId: 'LESSON', from: null, to: 5 },
+    shows: '"ways"',
+    expected: [S, D, D, I, I, H, D, H, H],
   },
   {
     route: 'GET /api/classes/CLASS/feed',
     file: 'classes/[classId]/feed.get.ts',
-    expected: [S, H, H, I, H, H, D],
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/feed',
     file: 'classes/[classId]/feed.post.ts',
-    body: { to: 'none' },
-    expected: [S, H, H, I, H, H, D],
+    body: { to: 'new' },
+    changes: 'feeds',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'GET /api/classes/CLASS/file?kind=calendar',
     file: 'classes/[classId]/file.get.ts',
-    expected: [S, H, H, I, H, H, I],
+    shows: 'BEGIN:VCALENDAR',
+    expected: [S, H, H, I, I, H, I, H, H],
   },
   {
     route: 'GET /api/feeds/0123456789012345678901',
     file: 'feeds/[token].get.ts',
-    expected: [H, H, H, H, H, H, H],
+    expected: [H, H, H, H, H, H, H, H, H],
   },
   {
     route: 'POST /api/plans',
     file: 'plans/index.post.ts',
-    body: { title: 'T', course: 'C', text: 'a,b,nine' },
-    expected: [S, D, D, I, I, I, I],
+    body: { title: 'T', course: 'C', text: 'Waves,Pulse,1' },
+    changes: 'plans',
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/plans/adopt',
     file: 'plans/adopt.post.ts',
-    body: { bookId: 'nothing' },
-    expected: [S, D, D, H, H, H, H],
+    body: { bookId: 'BOOK' },
+    changes: 'plans',
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/plans/PLAN/lay',
     file: 'plans/[planId]/lay.post.ts',
     body: { classIds: ['CLASS'] },
-    expected: [S, H, H, I, H, H, D],
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/years',
     file: 'years.post.ts',
-    body: {
-      name: 'N',
-      zone: 'Nowhere/At/All',
-      firstOn: '2026-08-24',
-      lastOn: '2027-06-11',
-      weekdays: [1],
-      terms: [],
-      notes: [],
-      rotation: null,
-    },
-    expected: [S, D, D, I, I, D, I],
+    body: { ...ANY_YEAR_BODY },
+    changes: 'years',
+    expected: [S, D, D, I, D, D, I, I, I],
   },
   {
     route: 'POST /api/classes',
     file: 'classes.post.ts',
-    body: { yearId: 'YEAR', name: 'N', shortName: 'N', course: 'C', pattern: [] },
-    expected: [S, D, D, I, H, I, I],
+    body: {
+      yearId: 'YEAR',
+      name: 'N',
+      shortName: 'N',
+      course: 'C',
+      pattern: [{ day: { weekday: 1 }, startMinute: 540, minutes: 50 }],
+    },
+    changes: 'classes',
+    expected: [S, D, D, I, I, I, I, I, H],
   },
   {
     route: 'GET /api/classes/CLASS',
     file: 'classes/[classId]/index.get.ts',
-    expected: [S, H, H, I, H, H, I],
+    shows: 'Science 8 A',
+    expected: [S, H, H, I, I, H, I, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/read-roster',
     file: 'classes/[classId]/read-roster.post.ts',
     body: { text: 'A B' },
-    expected: [S, H, H, I, H, H, D],
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/roster',
     file: 'classes/[classId]/roster.post.ts',
-    body: { text: ',\nx,y z', skipBad: false },
-    expected: [S, H, H, I, H, H, D],
+    body: { text: 'Zoe Zed', skipBad: false },
+    changes: 'enrolments',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'GET /api/holidays?firstOn=2026-08-24&lastOn=2027-06-11',
     file: 'holidays.get.ts',
-    expected: [S, D, D, I, I, I, I],
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/classes/CLASS/groups',
     file: 'classes/[classId]/groups.post.ts',
-    body: { groupId: null, name: 'G', learnerIds: ['nobody'] },
-    expected: [S, H, H, I, H, H, D],
+    body: { groupId: null, name: 'G', learnerIds: ['LEARNER'] },
+    changes: 'groups',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/members',
     file: 'classes/[classId]/members.post.ts',
-    body: { groupId: 'nogroup', learnerId: 'nobody', isIn: true },
-    expected: [S, H, H, I, H, H, D],
+    body: { groupId: 'GROUP', learnerId: 'LEARNER', isIn: false },
+    changes: 'group_members',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/accommodation',
     file: 'classes/[classId]/accommodation.post.ts',
-    body: { learnerId: 'nobody', timeFactor: 1, extraAttempts: 0, extraDays: 0 },
-    expected: [S, H, H, I, H, H, D],
+    body: { learnerId: 'LEARNER', timeFactor: 2, extraAttempts: 1, extraDays: 0 },
+    changes: 'users',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
-  { route: 'GET /api/desk', file: 'desk/index.get.ts', expected: [S, D, D, I, I, I, I] },
+  {
+    route: 'GET /api/desk',
+    file: 'desk/index.get.ts',
+    only: ['teacher', 'co-teacher', 'lead'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
   {
     route: 'POST /api/desk/command',
     file: 'desk/command.post.ts',
-    body: { kind: 'length', classId: 'CLASS', lessonId: 'nothing', from: null, to: 2 },
-    expected: [S, H, H, I, H, H, D],
+    body: { kind: 'length', classId: 'CLASS', lessonId: 'LESSON', from: null, to: 5 },
+    changes: 'journal',
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/desk/command',
     file: 'desk/command.post.ts',
     body: { kind: 'pattern', classId: 'CLASS', from: [], to: [] },
-    expected: [S, H, H, I, H, H, D],
+    expected: [S, H, H, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/desk/command',
     file: 'desk/command.post.ts',
     body: { kind: 'year', yearId: 'YEAR', from: ANY_YEAR, to: ANY_YEAR },
-    expected: [S, D, D, I, H, D, I],
+    expected: [S, D, D, I, D, D, I, I, H],
   },
-  { route: 'POST /api/desk/redo', file: 'desk/redo.post.ts', body: {}, expected: [S, D, D, I, I, I, I] },
-  { route: 'POST /api/desk/undo', file: 'desk/undo.post.ts', body: {}, expected: [S, D, D, I, I, I, I] },
-  { route: 'GET /api/recipients', file: 'recipients.get.ts', expected: [S, D, D, I, I, I, I] },
-  { route: 'GET /api/work', file: 'work/index.get.ts', expected: [S, D, D, I, I, I, I] },
+  {
+    route: 'POST /api/desk/redo',
+    file: 'desk/redo.post.ts',
+    body: {},
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/desk/undo',
+    file: 'desk/undo.post.ts',
+    body: {},
+    changes: 'journal',
+    by: ['teacher'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/recipients',
+    file: 'recipients.get.ts',
+    only: ['teacher', 'co-teacher'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  { route: 'GET /api/work', file: 'work/index.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
     route: 'POST /api/work',
     file: 'work/index.post.ts',
     body: { publish: false, draft: 'DRAFT' },
-    expected: [S, D, D, I, D, D, D],
+    changes: 'assignments',
+    expected: [S, D, D, I, I, H, H, H, H],
   },
   {
     route: 'POST /api/work/preview',
     file: 'work/preview.post.ts',
-    body: 'DRAFT',
-    expected: [S, D, D, I, D, D, D],
+    body: { assignmentId: null, draft: 'DRAFT' },
+    shows: '"who"',
+    expected: [S, D, D, I, I, H, H, H, H],
   },
-  { route: 'GET /api/work/WORK', file: 'work/[assignmentId]/index.get.ts', expected: [S, H, H, I, H, I, H] },
+  {
+    route: 'GET /api/work/WORK',
+    file: 'work/[assignmentId]/index.get.ts',
+    shows: 'WORK',
+    expected: [S, H, H, I, I, I, H, H, H],
+  },
   {
     route: 'POST /api/work/WORK',
     file: 'work/[assignmentId]/index.post.ts',
     body: { version: 99, draft: 'DRAFT', publish: false },
-    expected: [S, H, H, I, H, I, H],
+    expected: [S, H, H, I, I, I, H, H, H],
   },
   {
     route: 'POST /api/work/WORK/publish',
     file: 'work/[assignmentId]/publish.post.ts',
-    body: { version: 99 },
-    expected: [S, H, H, I, H, I, H],
+    body: { version: 'VERSION' },
+    changes: 'assignments',
+    expected: [S, H, H, I, I, I, H, H, H],
   },
   {
     route: 'POST /api/work/WORK/withdraw',
     file: 'work/[assignmentId]/withdraw.post.ts',
-    body: { version: 99 },
-    expected: [S, H, H, I, H, I, H],
+    body: { version: 'VERSION' },
+    changes: 'assignments',
+    expected: [S, H, H, I, I, I, H, H, H],
   },
-  { route: 'GET /api/evidence/CLASS', file: 'evidence/[classId].get.ts', expected: [S, H, H, I, H, H, I] },
+  {
+    route: 'GET /api/evidence/CLASS',
+    file: 'evidence/[classId].get.ts',
+    shows: 'LEARNER',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
   {
     route: 'GET /api/evidence/items/WORK',
     file: 'evidence/items/[assignmentId].get.ts',
-    expected: [S, H, H, I, H, I, H],
+    expected: [S, H, H, I, I, I, H, H, H],
   },
   // unknown, and last of all those that end something
-  { route: 'GET /api/nothing/here', file: '[...].ts', expected: [H, H, H, H, H, H, H] },
+  { route: 'GET /api/nothing/here', file: '[...].ts', expected: [H, H, H, H, H, H, H, H, H] },
   {
     route: 'POST /api/tries/TRY/hand-in',
     file: 'tries/[attemptId]/hand-in.post.ts',
     body: { saves: [] },
-    expected: [S, I, H, H, H, H, H],
+    changes: 'attempts',
+    expected: [S, I, H, H, H, H, H, H, H],
   },
-  { route: 'POST /api/sign-out', file: 'sign-out.post.ts', body: {}, expected: [I, I, I, I, I, I, I] },
+  { route: 'POST /api/sign-out', file: 'sign-out.post.ts', body: {}, expected: [I, I, I, I, I, I, I, I, I] },
 ]
 
 let server: Running
+let state: Awaited<ReturnType<typeof fileState>>
 let agents: Record<Who, Agent>
 const known: Record<string, string> = {}
+/** What nobody may learn who is not let in: of the class, and of its plan. */
+const secrets: string[] = []
+const ofPlan: string[] = []
+
+/** The demo with two teachers more: one beside the teacher of 8 A, and one who is the office and teaches nobody. */
+async function withMoreTeachers(): Promise<string> {
+  const file = join(aFolder(), 'roles.db')
+  copyFileSync(DEMO, file)
+  const store = await openStore({ url: file, migrationsFolder: MIGRATIONS })
+  await store.write(async (tx) => {
+    const known = await userBySignIn(tx, 'tomasz')
+    if (!known) throw new Error('the demo has no colleague')
+    const like = (signIn: string, office: boolean) => ({
+      ...known,
+      id: asId<UserId>(signIn),
+      signIn,
+      name: signIn,
+      office,
+    })
+    await addUsers(tx, [like('cora', false), like('oskar', true)])
+    const [room] = await tx.all<{ id: ClassId }>("select id from classes where name = 'Science 8 A'")
+    await addTeacher(tx, room?.id as ClassId, asId<UserId>('cora'))
+  })
+  await store.settle()
+  store.close()
+  return file
+}
 
 beforeAll(async () => {
-  server = await aServer('demo')
+  const file = await withMoreTeachers()
+  server = await aServer({ file })
   const other = new Agent(server)
   await other.raw('POST', '/api/sign-up', {
     school: 'Elsewhere',
@@ -326,9 +515,11 @@ beforeAll(async () => {
     learner: await signedIn(server, 'noa'),
     'other learner': await signedIn(server, 'saoirse'),
     teacher: await signedIn(server, 'imani'),
-    'other teacher': other,
+    'co-teacher': await signedIn(server, 'cora'),
     colleague: await signedIn(server, 'tomasz'),
     lead: await signedIn(server, 'ruth'),
+    office: await signedIn(server, 'oskar'),
+    'other school': other,
   }
   const { teacher, learner } = agents
   const overview = (await teacher.call(ShowOverview)).value
@@ -337,16 +528,30 @@ beforeAll(async () => {
     (w) => w.title === 'Check: transverse and longitudinal',
   )
   const mine = (await learner.call(ListMyWork)).value?.work.find((w) => w.id === work?.id)
+  const page = (await teacher.call(ShowClass, { params: { classId: room?.id as never } })).value
+  const desk = (await teacher.call(ShowDesk)).value
+  const plan = desk?.plans.find((p) => p.id === room?.planId)
+  const set = (await teacher.call(ShowWork, { params: { assignmentId: mine?.id as never } })).value
   Object.assign(known, {
     CLASS: room?.id,
     YEAR: room?.yearId,
     PLAN: room?.planId,
     WORK: mine?.id,
     PIECE: (await teacher.call(ShowShelf)).value?.pieces[0]?.id,
+    BOOK: (await teacher.call(ShowShelf)).value?.books[0]?.id,
+    GROUP: page?.groups[0]?.id,
+    LEARNER: page?.learners[0]?.id,
+    LESSON: plan?.lessons.at(-1)?.id,
+    VERSION: String(set?.version),
   })
   known.TRY = JSON.parse((await learner.raw('POST', `/api/my-work/${known.WORK}/start`, {})).text).attemptId
-  expect((await teacher.call(ShowClass, { params: { classId: room?.id as never } })).ok).toBe(true)
+  secrets.push(...(page?.learners.map((l) => l.name) ?? []), page?.joinCode ?? '-', room?.name ?? '-')
+  ofPlan.push(...(plan?.lessons.map((l) => l.title).filter((t) => t.length > 12) ?? []))
+  // whatever is overdue is ended now, so that a look changes nothing later
+  for (const who of [learner, agents['other learner']]) await who.call(ListMyWork)
+  state = await fileState(server.file)
 })
+afterAll(() => state.close())
 
 const draft = () => ({
   resourceId: known.PIECE,
@@ -366,27 +571,49 @@ const draft = () => ({
   targets: [{ target: { kind: 'class', classId: known.CLASS }, overrides: {} }],
   exceptIds: [],
 })
+const NAMES = /CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
   body === undefined
     ? undefined
     : JSON.parse(
         JSON.stringify(body)
           .replace(/"DRAFT"/g, () => JSON.stringify(draft()))
-          .replace(/CLASS|YEAR/g, (word) => known[word] ?? word),
+          .replace(/"VERSION"/g, () => known.VERSION ?? '0')
+          .replace(NAMES, (word) => known[word] ?? word),
       )
 
+/** A reply of somebody who is not let in: a code, what it is about, and nothing else. */
+function saysNothing(text: string): void {
+  const { error } = JSON.parse(text) as { readonly error: Readonly<Record<string, unknown>> }
+  expect(Object.keys(JSON.parse(text) as object)).toEqual(['error'])
+  expect(Object.keys(error).filter((k) => !['code', 'what', 'field', 'id'].includes(k))).toEqual([])
+  for (const secret of [...secrets, ...ofPlan]) expect(text).not.toContain(secret)
+}
+
 describe('who may use which route', () => {
-  it.each(TABLE)('$route', async ({ route, body, expected }) => {
+  it.each(TABLE)('$route', async ({ route, body, expected, shows, changes, by, only }) => {
     const [method = '', path = ''] = route.split(' ')
     const got: Outcome[] = []
     for (const who of WHO) {
-      const { status, text } = await agents[who].raw(
-        method,
-        path.replace(/WORK|TRY|CLASS|PLAN|PIECE|YEAR/g, (word) => known[word] ?? word),
-        filled(body),
-      )
-      expect(status).not.toBe(500)
-      got.push(outcome(status, text))
+      const sent = body === undefined && method === 'POST' ? {} : filled(body)
+      const asked = path.replace(NAMES, (word) => known[word] ?? word)
+      const { status, text } = await agents[who].raw(method, asked, sent)
+      const came = outcome(status, text)
+      got.push(came)
+      expect(status, `${who}: ${text}`).not.toBe(500)
+      const touched = await state.changed()
+      if (came !== 'in') {
+        expect(touched, who).toEqual([])
+        saysNothing(text)
+        continue
+      }
+      if (shows !== undefined)
+        expect(text, who).toContain(shows.replace(NAMES, (word) => known[word] ?? word))
+      if (only?.includes(who)) expect(text, who).toContain('Science 8 A')
+      else if (only) for (const secret of secrets) expect(text, who).not.toContain(secret)
+      if (changes === undefined || (by && !by.includes(who))) expect(touched, who).toEqual([])
+      else expect(touched, `${who}: ${text}`).toContain(changes)
+      await state.restore(touched)
     }
     expect(Object.fromEntries(WHO.map((who, i) => [who, got[i]]))).toEqual(
       Object.fromEntries(WHO.map((who, i) => [who, expected[i]])),

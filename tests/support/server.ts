@@ -12,7 +12,7 @@ import { freePort, serve } from '../../scripts/steps/serve.mjs'
 import { aFolder } from './world'
 import { DEMO_NOW } from '../../demo/scenario'
 
-const DEMO = fileURLToPath(new URL('../../.tmp/tests/demo.db', import.meta.url))
+export const DEMO = fileURLToPath(new URL('../../.tmp/tests/demo.db', import.meta.url))
 export const SECRET = 'a secret for tests only, 32 letters and more'
 
 export interface Running {
