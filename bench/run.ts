@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { deskBench } from './desk.bench'
+import { doorsBench } from './doors.bench'
 import { layOutBench } from './layOut.bench'
 import { print } from './measure'
 import { planningBench } from './planning.bench'
@@ -11,6 +12,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Laying out': layOutBench,
   'Fit, ripple, forecast': planningBench,
   'Audience and windows': windowsBench,
+  'Doors of the server': doorsBench,
   'The desk in a browser': deskBench,
 }
 const wanted = process.argv[2]

@@ -6,6 +6,7 @@ import type { Client } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
 import { gathered } from './repositories/answerSaves'
 import { CannotWrite, saysCannotWrite } from './repositories/cannotWrite'
+import { cachedSessions } from './repositories/sessionCache'
 import type { Connection, Store } from './repositories/store'
 
 export interface OpenOptions {
@@ -124,6 +125,7 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   const write = drizzle(writer, { casing: 'snake_case' })
   const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
     queue(() => write.transaction((tx) => work(tx)))
+  const read = drizzle(reader, { casing: 'snake_case' })
   let waiting = 0
   const counted = async <T>(work: (tx: Connection) => Promise<T>): Promise<T> => {
     waiting++
@@ -134,9 +136,10 @@ export async function openStore(options: OpenOptions): Promise<Store> {
     }
   }
   return {
-    read: drizzle(reader, { casing: 'snake_case' }),
+    read,
     write: counted,
     saveAnswers: gathered(counted),
+    session: cachedSessions(read, async () => (file ? dataVersion(reader) : null)),
     waiting: () => waiting,
     canWrite: every(HEALTH_MS, () => queue(() => touched(writer, file !== null))),
     settle: async () => {
@@ -171,6 +174,11 @@ function every(ms: number, ask: () => Promise<unknown>): () => Promise<boolean> 
 /** A write that changes nothing anybody reads. */
 async function touched(writer: Client, isFile: boolean): Promise<void> {
   await writer.execute(isFile ? 'PRAGMA user_version = 1' : 'UPDATE applied_migrations SET tag = tag')
+}
+
+/** Changes whenever another connection, of this process or another one, has committed. */
+async function dataVersion(reader: Client): Promise<number> {
+  return Number((await reader.execute('PRAGMA data_version')).rows[0]?.[0])
 }
 
 interface MigrationList {

@@ -55,6 +55,7 @@ export type Busy = Extract<AccessRefusal, { readonly code: 'access/busy' }>
 export interface Passwords {
   readonly hash: (password: string) => Promise<Result<string, Busy>>
   readonly matches: (password: string, hash: string) => Promise<Result<boolean, Busy>>
-  /** How many wait for their turn. */
+  /** How many wait for their turn, and whether one more would be refused. */
   readonly waiting: () => number
+  readonly isFull: () => boolean
 }

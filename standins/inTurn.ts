@@ -24,5 +24,5 @@ export function inTurn({ atOnce, waiting }: { readonly atOnce: number; readonly 
     }
   }
 
-  return { take, waiting: () => queue.length }
+  return { take, waiting: () => queue.length, isFull: () => running >= atOnce && queue.length >= waiting }
 }

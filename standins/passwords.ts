@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
 import { ok } from '#core/base'
 import type { Passwords } from '#ports'
@@ -17,14 +18,18 @@ function derive(password: string, salt: Buffer, cost: number): Promise<Buffer> {
   )
 }
 
-/** Two at once leave a processor to everybody else; who would wait longer than a few seconds is told so. */
-const TURNS = { atOnce: 2, waiting: 40 }
+/**
+ * Two at once at most, and one processor is always left to everybody else; who would wait longer than a few seconds
+ * is told so.
+ */
+const TURNS = { atOnce: Math.max(1, Math.min(2, availableParallelism() - 1)), waiting: 40 }
 
 /** scrypt (RFC 7914) with a random salt per password, a few at a time; `cost` is N. */
 export function scryptPasswords(cost = 16_384, turns = TURNS): Passwords {
-  const { take, waiting } = inTurn(turns)
+  const { take, waiting, isFull } = inTurn(turns)
   return {
     waiting,
+    isFull,
     hash: (password) =>
       take(async () => {
         const salt = randomBytes(16)

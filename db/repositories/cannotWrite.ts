@@ -6,7 +6,8 @@ export class CannotWrite extends Error {
   }
 }
 
-const UNWRITABLE = /SQLITE_(FULL|READONLY|IOERR|CANTOPEN|PERM|AUTH)|ConnectionFailed|ENOSPC|EROFS|EACCES|EDQUOT|EFBIG/
+const UNWRITABLE =
+  /SQLITE_(FULL|READONLY|IOERR|CANTOPEN|PERM|AUTH)|ConnectionFailed|ENOSPC|EROFS|EACCES|EDQUOT|EFBIG/
 
 /** Whether anything in the chain of causes says that a file cannot be written. */
 export function saysCannotWrite(error: unknown): boolean {

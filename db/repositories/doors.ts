@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, lte } from 'drizzle-orm'
+import { and, desc, eq, inArray, lte, sql } from 'drizzle-orm'
 import type { DoorCount } from '#core/access'
 import type { Instant, UserId } from '#core/base'
 import { knownPlaces, throttles } from '../schema/people'
@@ -21,18 +21,27 @@ export async function doorCounts(
   )
 }
 
-/** Keeps a count, and forgets those that have expired. */
-export async function saveDoorCount(
+/** Keeps counts, and forgets those that have expired. */
+export async function saveDoorCounts(
   tx: Connection,
-  key: string,
-  count: DoorCount,
+  counts: ReadonlyMap<string, DoorCount>,
   now: Instant,
 ): Promise<void> {
-  const row = { failures: count.tries, sinceAt: now, nextAt: count.nextAt, expiresAt: count.expiresAt }
+  if (counts.size === 0) return
   await tx
     .insert(throttles)
-    .values({ key, ...row })
-    .onConflictDoUpdate({ target: throttles.key, set: row })
+    .values(
+      [...counts].map(([key, { tries, ...times }]) => ({ key, failures: tries, sinceAt: now, ...times })),
+    )
+    .onConflictDoUpdate({
+      target: throttles.key,
+      set: {
+        failures: sql`excluded.failures`,
+        sinceAt: sql`excluded.since_at`,
+        nextAt: sql`excluded.next_at`,
+        expiresAt: sql`excluded.expires_at`,
+      },
+    })
   await tx.delete(throttles).where(lte(throttles.expiresAt, now))
 }
 

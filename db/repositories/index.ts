@@ -2,7 +2,7 @@
 export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
 export type { Archivable, Archived } from './archive'
 export { CannotWrite } from './cannotWrite'
-export { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCount } from './doors'
+export { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
 export {
   addAttempt,
   answersOf,
@@ -48,12 +48,10 @@ export {
   savePassword,
   saveGroup,
   setMember,
-  schoolName,
   takenSignIns,
   teachersOf,
   userById,
   userBySignIn,
-  userOfSession,
 } from './people'
 export type { GroupRecord, Person, UserRecord } from './people'
 export type { AnswerSaves, Connection, SavedAnswer, Store } from './store'

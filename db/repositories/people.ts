@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, lte, ne } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull, lte, ne, sql } from 'drizzle-orm'
 import type { Role } from '#core/access'
 import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
@@ -63,13 +63,6 @@ export async function addSchool(
   school: { readonly id: SchoolId; readonly name: string; readonly createdAt: Instant },
 ): Promise<void> {
   await tx.insert(schools).values(school)
-}
-
-/** The school's name; a school that is gone is a defect. */
-export async function schoolName(tx: Connection, id: SchoolId): Promise<string> {
-  const [row] = await tx.select({ name: schools.name }).from(schools).where(eq(schools.id, id))
-  if (!row) throw new Error('school without a row')
-  return row.name
 }
 
 /** Rows of people in one statement: SQLite takes some 32,000 values at once. */
@@ -300,14 +293,42 @@ export async function addSession(
   await tx.insert(sessions).values(session)
 }
 
-/** Who a session belongs to while it lasts, else null. */
-export async function userOfSession(tx: Connection, id: string, now: Instant): Promise<UserRecord | null> {
-  const [row] = await tx
-    .select({ user: users, expiresAt: sessions.expiresAt })
+/** Who a session belongs to, in which school. */
+export type SessionUser = Pick<
+  UserRecord,
+  'id' | 'schoolId' | 'name' | 'role' | 'office' | 'mustChangePassword'
+> & { readonly schoolName: string }
+
+// asked with every request: one statement, built once for each connection
+const ofSession = new WeakMap<Connection, ReturnType<typeof askSession>>()
+
+function askSession(tx: Connection) {
+  const { id, schoolId, name, role, office, mustChangePassword } = users
+  return tx
+    .select({
+      user: { id, schoolId, name, role, office, mustChangePassword },
+      schoolName: schools.name,
+      expiresAt: sessions.expiresAt,
+    })
     .from(sessions)
     .innerJoin(users, eq(users.id, sessions.userId))
-    .where(eq(sessions.id, id))
-  return row && row.expiresAt > now ? toUser(row.user) : null
+    .innerJoin(schools, eq(schools.id, users.schoolId))
+    .where(eq(sessions.id, sql.placeholder('id')))
+    .prepare()
+}
+
+export interface SessionRecord {
+  readonly user: SessionUser
+  readonly expiresAt: Instant
+}
+
+/** A session with whose it is, or null. */
+export async function sessionById(tx: Connection, id: string): Promise<SessionRecord | null> {
+  const ask = ofSession.get(tx) ?? askSession(tx)
+  ofSession.set(tx, ask)
+  const [row] = await ask.execute({ id })
+  if (!row) return null
+  return { user: { ...row.user, schoolName: row.schoolName }, expiresAt: row.expiresAt as Instant }
 }
 
 /** Ends a session. */

@@ -1,6 +1,7 @@
 import type { ResultSet } from '@libsql/client'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import type { AttemptId, Instant } from '#core/base'
+import type { SessionUser } from './people'
 import type { AnswerChange, StandingAnswer, Taken } from '#core/attempts'
 
 /** A reading connection or an open write transaction; repositories take either. */
@@ -33,6 +34,8 @@ export interface Store {
    */
   readonly saveAnswers: (saves: AnswerSaves) => Promise<readonly SavedAnswer[] | null>
   /** Moves everything into the database file itself, so that it can be copied. */
+  /** Who a session belongs to while it lasts, else null; quick, and never older than the last commit. */
+  readonly session: (id: string, now: Instant) => Promise<SessionUser | null>
   /** Whether the database takes writes now; looked at again every few seconds at most. */
   readonly canWrite: () => Promise<boolean>
   /** Writes that wait for their turn. */

@@ -2,7 +2,7 @@ import type { Result } from '#core/base'
 import { ok } from '#core/base'
 import type { Me } from '#shared/contracts/accounts'
 import type { Refusal } from '#shared/contracts/refusal'
-import { whoAmI } from '#usecases/accounts/session'
+import { actorOf, whoAmI } from '#usecases/accounts/session'
 import type { Origin } from '#usecases/accounts/doors'
 import type { SignedIn } from '#usecases/accounts/signIn'
 import type { Asked } from './context'
@@ -16,8 +16,9 @@ export async function welcome(
   signedIn: Result<SignedIn, Refusal>,
 ): Promise<Result<Me, Refusal>> {
   if (!signedIn.ok) return signedIn
-  const { ticket, user } = signedIn.value
+  const { ticket } = signedIn.value
   keepTicket(event, ticket)
   if (browser !== null) keepBrowser(event, browser)
-  return ok({ ...(await whoAmI(deps, { ...user, userId: user.id })).value, demo })
+  const actor = await actorOf(deps, ticket)
+  return actor.ok ? ok({ ...whoAmI(deps, actor.value).value, demo }) : actor
 }

@@ -14,7 +14,7 @@ export const MAY: Record<
     packages: [/^drizzle-orm/, /^@libsql\/client$/, /^zod$/, /^node:/],
   },
   usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
-  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:crypto$/, /^date-holidays$/] },
+  standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:(crypto|os)$/, /^date-holidays$/] },
   server: {
     folders: ['core', 'shared', 'usecases', 'ports', 'server'],
     packages: [

@@ -1,8 +1,8 @@
 import { DOORS, counted, givenBack } from '#core/access'
-import type { AccessRefusal, DoorRule } from '#core/access'
+import type { AccessRefusal, DoorCount, DoorRule } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Instant, Result, UserId } from '#core/base'
-import { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCount } from '#db/repositories'
+import { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCounts } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 
@@ -37,7 +37,8 @@ export async function knock(
     const waits = tries.flatMap(({ tried }) => (tried.ok ? [] : [tried.error.until]))
     if (waits.length > 0)
       return refuse({ code: 'access/too-many-tries', field, until: Math.max(...waits) as Instant })
-    for (const { key, tried } of tries) if (tried.ok) await saveDoorCount(tx, key, tried.value, now)
+    const counts = tries.flatMap(({ key, tried }) => (tried.ok ? [[key, tried.value] as const] : []))
+    await saveDoorCounts(tx, new Map(counts), now)
     return ok(true)
   })
 }
@@ -49,13 +50,14 @@ export async function letIn(tx: Connection, deps: Deps, knocks: readonly Knock[]
     tx,
     knocks.map((k) => k.key),
   )
+  const back = new Map<string, DoorCount>()
   for (const { key, rule } of knocks) {
     const count = counts.get(key)
     if (!count) continue
-    if (rule === DOORS.address || rule === DOORS.joining)
-      await saveDoorCount(tx, key, givenBack(count, now), now)
+    if (rule === DOORS.address || rule === DOORS.joining) back.set(key, givenBack(count, now))
     else await forgetDoorCount(tx, key)
   }
+  await saveDoorCounts(tx, back, now)
 }
 
 /** Takes back a try that nobody could examine. */
@@ -63,8 +65,8 @@ export async function unknock(deps: Deps, knocks: readonly Knock[]): Promise<voi
   await deps.store.write(async (tx) => {
     const now = deps.clock.now()
     const keys = knocks.map((k) => k.key)
-    for (const [key, count] of await doorCounts(tx, keys))
-      await saveDoorCount(tx, key, givenBack(count, now), now)
+    const counts = [...(await doorCounts(tx, keys))].map(([key, c]) => [key, givenBack(c, now)] as const)
+    await saveDoorCounts(tx, new Map(counts), now)
   })
 }
 

@@ -1,7 +1,7 @@
 import { addMinutes, refuse, ok } from '#core/base'
 import type { Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { addSession, removeOldSessions, removeSession, schoolName, userOfSession } from '#db/repositories'
+import { addSession, removeOldSessions, removeSession } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 
@@ -19,22 +19,17 @@ export async function openSession(tx: Connection, deps: Deps, user: UserRecord):
 /** Who is signed in. */
 export interface Person extends Actor {
   readonly name: string
+  readonly schoolName: string
   readonly mustChangePassword: boolean
 }
 
 /** Who shows this ticket; refused when its session is unknown, over or was ended. */
 export async function actorOf(deps: Deps, ticket: string | null): Promise<Result<Person, AccessRefusal>> {
   const id = ticket === null ? null : deps.tickets.idOf(ticket)
-  const user = id === null ? null : await userOfSession(deps.store.read, id, deps.clock.now())
+  const user = id === null ? null : await deps.store.session(id, deps.clock.now())
   if (!user) return refuse({ code: 'access/not-signed-in' })
-  return ok({
-    userId: user.id,
-    schoolId: user.schoolId,
-    role: user.role,
-    office: user.office,
-    name: user.name,
-    mustChangePassword: user.mustChangePassword,
-  })
+  const { id: userId, ...rest } = user
+  return ok({ userId, ...rest })
 }
 
 /** Ends a session for good. */
@@ -44,15 +39,15 @@ export async function signOut(deps: Deps, ticket: string | null): Promise<void> 
 }
 
 /** What the signed-in person's page shows of themselves. */
-export async function whoAmI(deps: Deps, actor: Person) {
-  const { userId, name, role, office, mustChangePassword } = actor
+export function whoAmI(deps: Deps, actor: Person) {
+  const { userId, name, role, office, schoolName, mustChangePassword } = actor
   return ok({
     userId,
     name,
     role,
     office,
     mustChangePassword,
-    schoolName: await schoolName(deps.store.read, actor.schoolId),
+    schoolName,
     now: deps.clock.now(),
   })
 }

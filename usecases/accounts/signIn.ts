@@ -22,6 +22,8 @@ export async function signIn(
   deps: Deps,
   input: { readonly signIn: string; readonly password: string; readonly origin: Origin },
 ): Promise<Result<SignedIn, AccessRefusal>> {
+  // what nobody can examine now is not counted either: it costs the others nothing
+  if (deps.passwords.isFull()) return refuse({ code: 'access/busy' })
   const user = await userBySignIn(deps.store.read, input.signIn)
   const knocks = await signInKnocks(deps, input.signIn, user, input.origin)
   const may = await knock(deps, 'password', knocks)

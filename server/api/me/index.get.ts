@@ -4,5 +4,5 @@ import { whoAmI } from '#usecases/accounts/session'
 import { handleEarly } from '../../http/handle'
 
 export default handleEarly(WhoAmI, async ({ deps, actor, demo }) =>
-  ok({ ...(await whoAmI(deps, actor)).value, demo }),
+  ok({ ...whoAmI(deps, actor).value, demo }),
 )
