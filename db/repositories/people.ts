@@ -4,7 +4,7 @@ import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
 import { classTeachers, enrolments } from '../schema/calendar'
 import { groupMembers, groups, schools, sessions, users } from '../schema/people'
-import type { Connection } from './store'
+import type { Connection, SessionUser } from './store'
 
 export interface UserRecord {
   readonly id: UserId
@@ -292,12 +292,6 @@ export async function addSession(
 ): Promise<void> {
   await tx.insert(sessions).values(session)
 }
-
-/** Who a session belongs to, in which school. */
-export type SessionUser = Pick<
-  UserRecord,
-  'id' | 'schoolId' | 'name' | 'role' | 'office' | 'mustChangePassword'
-> & { readonly schoolName: string }
 
 // asked with every request: one statement, built once for each connection
 const ofSession = new WeakMap<Connection, ReturnType<typeof askSession>>()

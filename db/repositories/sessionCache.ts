@@ -1,7 +1,7 @@
 import type { Instant } from '#core/base'
 import { sessionById } from './people'
-import type { SessionRecord, SessionUser } from './people'
-import type { Connection } from './store'
+import type { SessionRecord } from './people'
+import type { Connection, SessionUser } from './store'
 
 const MOST_KEPT = 5000
 

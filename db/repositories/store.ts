@@ -1,7 +1,7 @@
 import type { ResultSet } from '@libsql/client'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import type { AttemptId, Instant } from '#core/base'
-import type { SessionUser } from './people'
+import type { Role } from '#core/access'
+import type { AttemptId, Instant, SchoolId, UserId } from '#core/base'
 import type { AnswerChange, StandingAnswer, Taken } from '#core/attempts'
 
 /** A reading connection or an open write transaction; repositories take either. */
@@ -17,6 +17,17 @@ export interface AnswerSaves {
 export interface SavedAnswer {
   readonly taken: Taken
   readonly stands: StandingAnswer
+}
+
+/** Who a session belongs to, in which school. */
+export interface SessionUser {
+  readonly id: UserId
+  readonly schoolId: SchoolId
+  readonly schoolName: string
+  readonly name: string
+  readonly role: Role
+  readonly office: boolean
+  readonly mustChangePassword: boolean
 }
 
 /** The database as use-cases see it. */

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { seededRandom } from '#core/base'
 
 /** Values that stand for something on the server that is asked, by the names under which they are sent. */
-export type Known = Readonly<Record<string, readonly unknown[]>>
+export type Known = Readonly<Record<string, readonly unknown[] | undefined>>
 
 /** What no form would send. */
 const HOSTILE: readonly unknown[] = [
@@ -53,7 +53,7 @@ interface Def {
 
 /** A value as it can stand in an address. */
 export function inAddress(value: unknown): string {
-  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? 'undefined')
+  const text = typeof value === 'string' || value === undefined ? String(value) : JSON.stringify(value)
   // half a pair of UTF-16 is no text, and no browser sends it
   return text.slice(0, 300).replace(/[\uD800-\uDFFF]/g, '')
 }
