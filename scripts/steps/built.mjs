@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, relative } from 'node:path'
-import { build } from 'esbuild'
 import { ROOT, runBin } from './run.mjs'
 
 const SOURCES = [
@@ -38,6 +37,8 @@ export function digestOf(names) {
 
 /** The worker for heavy jobs: one file, since a thread knows none of the build's aliases. */
 export async function workerBuilt(outfile) {
+  // only now: a bare clone has no packages before they are installed
+  const { build } = await import('esbuild')
   mkdirSync(dirname(outfile), { recursive: true })
   await build({
     entryPoints: [`${ROOT}server/heavy/worker.ts`],
