@@ -99,6 +99,27 @@ describe('a note from outside', () => {
     })
   })
 
+  it('is one of at most 400 in an act; as many as that are done while others are answered', async () => {
+    const school = await aSchool()
+    const many = (count: number): PacingCommand => ({
+      kind: 'together',
+      purpose: { code: 'fit' },
+      commands: Array.from({ length: count }, (_, i) =>
+        noted(school, null, closure('2026-10-13', '2026-10-13', { id: `n${i}` })),
+      ),
+    })
+    expect((await doCommand(school.deps, school.teacher, many(4000))).error).toEqual({
+      code: 'pacing/too-many',
+      field: 'notes',
+      count: 4000,
+      most: 400,
+    })
+    const began = performance.now()
+    mustBeOk(await doCommand(school.deps, school.teacher, many(400)), '400 notes')
+    // generous: 4,000 took a minute and a half
+    expect(performance.now() - began).toBeLessThan(5000)
+  })
+
   it('of two years in one act is refused: each year has its own', async () => {
     const school = await aSchool()
     const { id: _, ...year } = aYear({ name: 'next' })

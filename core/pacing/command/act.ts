@@ -1,11 +1,12 @@
 import { assertNever, ok, refuse, same, weekdayOf } from '../../base'
 import type { ClassId, PlanId, Result } from '../../base'
 import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
-import type { CalendarRefusal, PatternRow, SchoolYear } from '../../calendar'
+import type { CalendarRefusal, PatternRow, SchoolDay, SchoolYear } from '../../calendar'
 import { checkPlan } from '../plan'
 import type { ClassPacing, Plan, Seen } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import { checkIds } from './checkIds'
+import { tooManyNotes } from './checkOutcome'
 import { applyToClass, singlesOf } from './command'
 import type {
   ClassCommand,
@@ -38,20 +39,37 @@ export function act(
   state: PacingState,
   command: PacingCommand,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
-  const fault = checkIds(command)
+  const fault = checkIds(command) ?? tooManyNotes(command)
   if (fault) return refuse(fault)
+  const dayOf = dayFinder()
   let now = state
   for (const one of singlesOf(command)) {
-    const next = actOne(now, one)
+    const next = actOne(now, one, dayOf)
     if (!next.ok) return next
     now = next.value
   }
-  return ok(now)
+  if (now.year === state.year) return ok(now)
+  // once for all notes: looking at a whole year for each of hundreds took minutes
+  const year = checkYear(now.year)
+  return year.ok ? ok({ ...now, year: year.value }) : year
+}
+
+type DayOf = (year: SchoolYear, on: string) => SchoolDay | undefined
+
+/** Finds days of a year; the days of one and the same year are gone through once. */
+function dayFinder(): DayOf {
+  const known = new Map<SchoolYear, ReadonlyMap<string, SchoolDay>>()
+  return (year, on) => {
+    const days = known.get(year) ?? new Map(schoolDays(year).map((d) => [d.on, d]))
+    known.set(year, days)
+    return days.get(on)
+  }
 }
 
 function actOne(
   state: PacingState,
   command: SingleCommand,
+  dayOf: DayOf,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
   switch (command.kind) {
     case 'note':
@@ -66,19 +84,23 @@ function actOne(
     case 'meeting':
     case 'lesson':
     case 'class':
-      return actClass(state, command)
+      return actClass(state, command, dayOf)
     default:
       return assertNever(command)
   }
 }
 
-function actClass(state: PacingState, command: ClassCommand): Result<PacingState, PacingRefusal> {
+function actClass(
+  state: PacingState,
+  command: ClassCommand,
+  dayOf: DayOf,
+): Result<PacingState, PacingRefusal> {
   const of = state.classes.get(command.classId)
   const plan = of?.planId ? state.plans.get(of.planId) : undefined
   if (!of) throw new Error('act on a class that was not loaded')
   const next = applyToClass(of.pacing, command, {
     plan: plan ?? { lessons: [] },
-    hasMeeting: (on, start) => hasMeeting(state.year, of, on, start),
+    hasMeeting: (on, start) => hasMeeting(dayOf(state.year, on), of, on, start),
   })
   return next.ok
     ? ok({ ...state, classes: new Map(state.classes).set(command.classId, { ...of, pacing: next.value }) })
@@ -86,10 +108,9 @@ function actClass(state: PacingState, command: ClassCommand): Result<PacingState
 }
 
 /** Whether a class's pattern, or a meeting added by hand, has a meeting then. */
-function hasMeeting(year: SchoolYear, of: ClassOnPlan, on: string, startMinute: number): boolean {
+function hasMeeting(day: SchoolDay | undefined, of: ClassOnPlan, on: string, startMinute: number): boolean {
   if (of.pacing.changes.some((c) => c.kind === 'add' && c.on === on && c.startMinute === startMinute))
     return true
-  const day = schoolDays(year).find((d) => d.on === on)
   if (!day || day.closedBy !== null) return false
   return of.pattern.some(
     (r) =>
@@ -115,8 +136,7 @@ function actNote(
     })
   const notes = state.year.notes.filter((n) => n !== now)
   if (to !== null) notes.push(to)
-  const year = checkYear({ ...state.year, notes })
-  return year.ok ? ok({ ...state, year: year.value }) : year
+  return ok({ ...state, year: { ...state.year, notes } })
 }
 
 const YEAR_PARTS = [

@@ -34,6 +34,12 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
 const MOST_NOTES = 400
 const MOST_CHANGES = 1000
 
+/** More notes in one act than a year may hold are refused before any of them is looked at. */
+export function tooManyNotes(command: PacingCommand): PacingRefusal | null {
+  const count = singlesOf(command).filter((one) => one.kind === 'note').length
+  return count > MOST_NOTES ? { code: 'pacing/too-many', field: 'notes', count, most: MOST_NOTES } : null
+}
+
 function tooMany(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const kinds = new Set(singlesOf(command).map((one) => one.kind))
   if ((kinds.has('note') || kinds.has('year')) && state.year.notes.length > MOST_NOTES)

@@ -99,12 +99,14 @@ function withKey<T>(
   key: LessonId,
   value: T | null,
 ): Record<LessonId, T> {
-  const out: Record<string, T> = {}
-  for (const id of [...new Set([...Object.keys(record), key])].sort()) {
-    const kept = id === key ? value : record[id as LessonId]
-    if (kept !== null && kept !== undefined) out[id] = kept
-  }
-  return out
+  const { [key]: before, ...rest } = record
+  if (value === null) return rest as Record<LessonId, T>
+  if (before !== undefined) return { ...record, [key]: value }
+  const keys = [...Object.keys(record), key].sort()
+  return Object.fromEntries(keys.map((id) => [id, id === key ? value : record[id as LessonId]])) as Record<
+    LessonId,
+    T
+  >
 }
 
 function applyLesson(
