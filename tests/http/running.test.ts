@@ -57,7 +57,7 @@ describe('a running server', () => {
     expect(said.routes).toContainEqual(
       expect.objectContaining({ route: 'POST /api/sign-in', statuses: { 401: 1 } }),
     )
-    expect(said.queues).toEqual({ writes: 0, passwords: 0 })
+    expect(said.queues).toEqual({ writes: 0, passwords: 0, heavy: 0 })
     expect(text).not.toContain('imani')
   })
 
