@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
 import { aServer } from '../support/server'
@@ -6,9 +6,11 @@ import type { Running } from '../support/server'
 
 withBrowser()
 let server: Running
-beforeAll(async () => {
+// each on its own demo: what one leaves behind, the next, or the same once more, would trip over
+beforeEach(async () => {
   server = await aServer('demo')
 })
+afterEach(() => server.stop())
 
 /** Types what is no number, is told so, and types one. */
 async function typeNumber(p: Person, question: number): Promise<void> {
