@@ -44,6 +44,9 @@ const { takeAway } = useTakingAway()
 async function removeGroup({ id, name }: { readonly id: GroupId; readonly name: string }): Promise<void> {
   if (await takeAway({ kind: 'group', id }, `the group ${name}`)) emit('changed')
 }
+const removals = computed(() => [
+  props.page.groups.map((g) => ({ label: g.name, onSelect: () => void removeGroup(g) })),
+])
 function edit(l: LearnerRow): void {
   editing.value = editing.value === l.id ? null : l.id
   extra.value = {
@@ -95,6 +98,10 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
           name="new-group"
         /><UButton type="submit" color="neutral" variant="outline" :disabled="!newGroup.trim()"
           >Add group</UButton
+        ><UDropdownMenu v-if="page.groups.length" :items="removals"
+          ><UButton color="neutral" variant="ghost" data-hook="remove-group"
+            >Remove a group</UButton
+          ></UDropdownMenu
         >
       </form>
     </div>
@@ -105,27 +112,18 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             <th scope="col">Learner</th>
             <th scope="col">Sign-in</th>
             <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
-              {{ g.name
-              }}<span class="said block font-normal"
-                >{{ membersOf(g.id).length
-                }}<button
-                  v-if="page.mayRun"
-                  type="button"
-                  class="away"
-                  :aria-label="`Remove the group ${g.name}`"
-                  @click="removeGroup(g)"
-                >
-                  <UIcon name="i-lucide-x" class="size-3.5" /></button
-              ></span>
+              {{ g.name }}<span class="said block font-normal">{{ membersOf(g.id).length }}</span>
             </th>
             <th scope="col">Accommodation</th>
-            <th v-if="page.mayRun" scope="col"><span class="sr-only">More</span></th>
           </tr>
         </thead>
         <tbody>
           <template v-for="l in learners" :key="l.id">
             <tr>
-              <th scope="row" class="font-semibold">{{ l.name }}</th>
+              <th scope="row" class="font-semibold whitespace-nowrap">
+                <LearnerActs v-if="page.mayRun" :page="page" :learner="l" @changed="emit('changed')" />
+                {{ l.name }}
+              </th>
               <td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
               <td v-for="g in page.groups" :key="g.id" class="group">
                 <UCheckbox
@@ -146,10 +144,9 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
                   >{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton
                 >
               </td>
-              <td v-if="page.mayRun"><LearnerActs :page="page" :learner="l" @changed="emit('changed')" /></td>
             </tr>
             <tr v-if="editing === l.id">
-              <td :colspan="page.groups.length + 4">
+              <td :colspan="page.groups.length + 3">
                 <form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="saveExtra(l)">
                   <UFormField label="Time, %"
                     ><UInput
@@ -179,7 +176,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             </tr>
           </template>
           <tr v-if="page.learners.length === 0">
-            <td :colspan="page.groups.length + 4">
+            <td :colspan="page.groups.length + 3">
               Nobody yet. Add learners below, or give them the joining code
               <b class="code">{{ page.joinCode }}</b>.
             </td>
@@ -201,12 +198,5 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
 }
 .group :deep([data-slot='root']) {
   justify-content: center;
-}
-.away {
-  margin-left: 0.3rem;
-  min-width: 24px;
-  min-height: 24px;
-  vertical-align: middle;
-  cursor: pointer;
 }
 </style>
