@@ -6,7 +6,7 @@ import { checkPlan } from '../plan'
 import type { ClassPacing, Plan, Seen } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import { checkIds } from './checkIds'
-import { tooManyNotes } from './checkOutcome'
+import { tooManyNotes } from './tooManyNotes'
 import { applyToClass, singlesOf } from './command'
 import type {
   ClassCommand,

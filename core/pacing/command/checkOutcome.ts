@@ -5,6 +5,7 @@ import type { LessonRecord, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import type { PacingState } from './act'
 import { singlesOf } from './command'
+import { MOST_NOTES } from './tooManyNotes'
 import type { ClassCommand, PacingCommand } from './types'
 
 /**
@@ -31,14 +32,7 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
 }
 
 /** More of either than any year has days for, and than can be laid out while somebody waits. */
-const MOST_NOTES = 400
 const MOST_CHANGES = 1000
-
-/** More notes in one act than a year may hold are refused before any of them is looked at. */
-export function tooManyNotes(command: PacingCommand): PacingRefusal | null {
-  const count = singlesOf(command).filter((one) => one.kind === 'note').length
-  return count > MOST_NOTES ? { code: 'pacing/too-many', field: 'notes', count, most: MOST_NOTES } : null
-}
 
 function tooMany(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const kinds = new Set(singlesOf(command).map((one) => one.kind))
