@@ -3,11 +3,7 @@ import type { ComputeRefusal, Result } from '#core/base'
 import { parseClosures, parseOutline, parsePlanTable, parseRoster } from '#core/formats'
 import { ripplesOf } from './pacing/ripples'
 
-/**
- * What somebody else's text or plan may make long: it is never done on the thread that answers everybody. Plain
- * values in, plain values out.
- */
-export const HEAVY_JOBS = {
+const JOBS = {
   closures: parseClosures,
   outline: parseOutline,
   planTable: parsePlanTable,
@@ -15,18 +11,34 @@ export const HEAVY_JOBS = {
   ripples: ripplesOf,
 } as const
 
-type Jobs = typeof HEAVY_JOBS
-export type JobName = keyof Jobs
+/**
+ * What somebody else's text or plan may make long: it is never done on the thread that answers everybody. Plain
+ * values in, plain values out.
+ */
+export type JobName = keyof typeof JOBS
+type Inputs = { readonly [N in JobName]: Parameters<(typeof JOBS)[N]> }
+export type Outputs = { readonly [N in JobName]: ReturnType<(typeof JOBS)[N]> }
+/** One job with its input, as it is handed to a worker. */
+export interface Task<N extends JobName> {
+  readonly job: N
+  readonly input: Inputs[N]
+}
+
+// said so that job, input and output belong together for any one name
+const RUN: { readonly [N in JobName]: (...input: Inputs[N]) => Outputs[N] } = JOBS
+
+/** Does a job here and now. */
+export function doHeavy<N extends JobName>({ job, input }: Task<N>): Outputs[N] {
+  return RUN[job](...input)
+}
 
 /** Runs heavy jobs within a limit of time and memory; refused beyond it, and when too many wait. */
 export interface Heavy {
   readonly run: <N extends JobName>(
     job: N,
-    ...input: Parameters<Jobs[N]>
-  ) => Promise<Result<ReturnType<Jobs[N]>, ComputeRefusal>>
+    ...input: Inputs[N]
+  ) => Promise<Result<Outputs[N], ComputeRefusal>>
 }
 
 /** Heavy jobs where nobody else has to be answered meanwhile, such as while the demo is made. */
-export const onThisThread: Heavy = {
-  run: async (job, ...input) => ok((HEAVY_JOBS[job] as unknown as (...of: typeof input) => never)(...input)),
-}
+export const onThisThread: Heavy = { run: async (job, ...input) => ok(doHeavy({ job, input })) }

@@ -5,7 +5,7 @@ import { at } from '../../tests/support/made'
 import { DOORS, counted, givenBack, secondsAfter } from './doors'
 import type { DoorCount, DoorRule } from './doors'
 
-const RULE: DoorRule = { free: 3, firstSeconds: 2, mostSeconds: 60, forgetMinutes: 10 }
+const RULE: DoorRule = { free: 3, firstSeconds: 2, mostSeconds: 60, forgetMinutes: 10, whenRight: 'forget' }
 const NOW = at('10-21T20:00')
 const seconds = (n: number) => addMinutes(NOW, n / 60)
 

@@ -8,6 +8,8 @@ export interface DoorRule {
   readonly mostSeconds: number
   /** After so long without a try the count begins anew. */
   readonly forgetMinutes: number
+  /** What a try that was right after all does to the count: takes itself back, or forgets it. */
+  readonly whenRight: 'give-back' | 'forget'
 }
 
 /** Tries counted at one door under one key. */
@@ -25,14 +27,26 @@ export interface DoorCount {
  * count. A class of learners behind one address is let in at once.
  */
 export const DOORS = {
-  accountFromKnownPlace: { free: 8, firstSeconds: 2, mostSeconds: 300, forgetMinutes: 60 },
-  accountFromAddress: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60 },
-  accountFromAnywhere: { free: 20, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60 },
-  address: { free: 60, firstSeconds: 1, mostSeconds: 120, forgetMinutes: 30 },
-  joining: { free: 40, firstSeconds: 2, mostSeconds: 300, forgetMinutes: 60 },
-  joiningAnother: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60 },
-  newSchools: { free: 5, firstSeconds: 60, mostSeconds: 3600, forgetMinutes: 1440 },
-  ownPassword: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60 },
+  accountFromKnownPlace: {
+    free: 8,
+    firstSeconds: 2,
+    mostSeconds: 300,
+    forgetMinutes: 60,
+    whenRight: 'forget',
+  },
+  accountFromAddress: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60, whenRight: 'forget' },
+  accountFromAnywhere: {
+    free: 20,
+    firstSeconds: 4,
+    mostSeconds: 900,
+    forgetMinutes: 60,
+    whenRight: 'forget',
+  },
+  address: { free: 60, firstSeconds: 1, mostSeconds: 120, forgetMinutes: 30, whenRight: 'give-back' },
+  joining: { free: 40, firstSeconds: 2, mostSeconds: 300, forgetMinutes: 60, whenRight: 'give-back' },
+  joiningAnother: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60, whenRight: 'forget' },
+  newSchools: { free: 5, firstSeconds: 60, mostSeconds: 3600, forgetMinutes: 1440, whenRight: 'forget' },
+  ownPassword: { free: 8, firstSeconds: 4, mostSeconds: 900, forgetMinutes: 60, whenRight: 'forget' },
 } as const satisfies Record<string, DoorRule>
 
 /** Seconds to wait after so many tries. */

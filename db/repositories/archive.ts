@@ -87,13 +87,10 @@ export async function setArchived(
   }
 }
 
-export interface Archived {
-  readonly kind: 'year' | 'class' | 'plan'
-  readonly id: string
-  readonly title: string
-}
+/** Something in the archive, by a name to know it again. */
+export type Archived = Archivable & { readonly title: string }
 
-/** What somebody can bring back: their classes and plans, and (with `withYears`) the school's years. */
+/** What somebody can bring back: their classes, groups and plans, and (with `withYears`) the school's years. */
 export async function archivedFor(
   tx: Connection,
   of: { readonly schoolId: SchoolId; readonly userId: UserId; readonly withYears: boolean },
@@ -113,6 +110,11 @@ export async function archivedFor(
         sql`${classes.id} in ${taught}`,
       ),
     )
+  const groupRows = await tx
+    .select({ id: groups.id, title: sql<string>`${groups.name} || ', ' || ${classes.name}` })
+    .from(groups)
+    .innerJoin(classes, eq(classes.id, groups.classId))
+    .where(and(isNotNull(groups.archivedAt), sql`${classes.id} in ${taught}`))
   const planRows = await tx
     .select({ id: plans.id, title: sql<string>`json_extract(${plans.body}, '$.title')` })
     .from(plans)
@@ -126,6 +128,7 @@ export async function archivedFor(
   return [
     ...yearRows.map((r) => ({ kind: 'year' as const, ...r })),
     ...classRows.map((r) => ({ kind: 'class' as const, ...r })),
+    ...groupRows.map((r) => ({ kind: 'group' as const, ...r })),
     ...planRows.map((r) => ({ kind: 'plan' as const, ...r })),
   ]
 }

@@ -45,9 +45,9 @@ export async function saveDoorCounts(
   await tx.delete(throttles).where(lte(throttles.expiresAt, now))
 }
 
-/** Forgets what was counted under a key. */
-export async function forgetDoorCount(tx: Connection, key: string): Promise<void> {
-  await tx.delete(throttles).where(eq(throttles.key, key))
+/** Forgets what was counted under these keys. */
+export async function forgetDoorCounts(tx: Connection, keys: readonly string[]): Promise<void> {
+  await tx.delete(throttles).where(inArray(throttles.key, [...keys]))
 }
 
 /** Which of these places somebody signed in at before. */

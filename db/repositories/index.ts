@@ -2,7 +2,7 @@
 export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
 export type { Archivable, Archived } from './archive'
 export { CannotWrite } from './cannotWrite'
-export { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
+export { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
 export {
   addAttempt,
   answersOf,

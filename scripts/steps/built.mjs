@@ -47,7 +47,6 @@ export async function workerBuilt(outfile) {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['@libsql/client'],
     logLevel: 'warning',
   })
 }

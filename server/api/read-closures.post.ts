@@ -1,5 +1,5 @@
 import { ReadClosures } from '#shared/contracts/teaching'
 import { readClosures } from '#usecases/teaching/years'
-import { handleHeavy } from '../http/handle'
+import { handle } from '../http/handle'
 
-export default handleHeavy(ReadClosures, ({ deps, actor }, { body }) => readClosures(deps, actor, body))
+export default handle(ReadClosures, ({ deps, actor }, { body }) => readClosures(deps, actor, body))

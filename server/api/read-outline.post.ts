@@ -1,5 +1,5 @@
 import { ReadOutline } from '#shared/contracts/teaching'
 import { readOutline } from '#usecases/pacing/plans'
-import { handleHeavy } from '../http/handle'
+import { handle } from '../http/handle'
 
-export default handleHeavy(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body.text))
+export default handle(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body.text))

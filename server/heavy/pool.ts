@@ -2,8 +2,7 @@ import { availableParallelism } from 'node:os'
 import { Tinypool } from 'tinypool'
 import { ok, refuse } from '#core/base'
 import type { ComputeRefusal, Result } from '#core/base'
-import type { Heavy } from '#usecases/heavy'
-import type { Task } from './worker'
+import type { Heavy, JobName, Outputs, Task } from '#usecases/heavy'
 
 /** So long, and with so much memory, a job may take; so many may wait. */
 export const HEAVY_LIMITS = { seconds: 1.5, megabytes: 192, waiting: 60 }
@@ -28,12 +27,15 @@ export function heavyPool(workerFile: string, limits = HEAVY_LIMITS): HeavyPool 
     resourceLimits: { maxOldGenerationSizeMb: limits.megabytes, maxYoungGenerationSizeMb: 32 },
   })
 
-  async function run<T>(task: Task, gone: AbortSignal | null): Promise<Result<T, ComputeRefusal>> {
+  async function run<N extends JobName>(
+    task: Task<N>,
+    gone: AbortSignal | null,
+  ): Promise<Result<Outputs[N], ComputeRefusal>> {
     if (pool.queueSize >= limits.waiting) return refuse({ code: 'compute/busy' })
     const late = AbortSignal.timeout(limits.seconds * 1000)
     const signal = gone === null ? late : AbortSignal.any([late, gone])
     try {
-      return ok((await pool.run(task, { signal })) as T)
+      return ok((await pool.run(task, { signal })) as Outputs[N])
     } catch (error) {
       if (signal.aborted || isOutOfMemory(error))
         return refuse({ code: 'compute/too-much', seconds: limits.seconds })

@@ -14,6 +14,7 @@ import { STATUS_OF } from '#shared/contracts/refusal'
 import type { Refusal } from '#shared/contracts/refusal'
 import { CannotWrite } from '#usecases/cannotWrite'
 import { actorOf } from '#usecases/accounts/session'
+import type { Heavy } from '#usecases/heavy'
 import { serverOf } from './context'
 import type { Asked } from './context'
 import { logDefect } from './log'
@@ -37,22 +38,22 @@ export function handleEarly<C extends AnyContract>(contract: C, act: Act<C, Aske
     const actor = await actorOf(deps, ticketOf(event))
     if (!actor.ok) return actor
     const input = await readRequest(event, contract)
-    return input.ok ? act({ deps, actor: actor.value, event, demo }, input.value) : input
+    if (!input.ok) return input
+    const own = { ...deps, heavy: heavyOf(event) }
+    return act({ deps: own, actor: actor.value, event, demo }, input.value)
   })
 }
 
-/** The same, for what may be heavy: it is given up when whoever asked goes away. */
-export function handleHeavy<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
-  return handle(contract, async (asked, input) => {
-    const { res } = asked.event.node
-    const gone = new AbortController()
-    const giveUp = () => gone.abort()
-    res.once('close', giveUp)
-    const deps = { ...asked.deps, heavy: serverOf(asked.event).heavyUntil(gone.signal) }
-    const reply = await act({ ...asked, deps }, input)
-    res.off('close', giveUp)
-    return reply
-  })
+/** Heavy jobs of one request: they are given up when whoever asked goes away. */
+function heavyOf(event: H3Event): Heavy {
+  const { heavyUntil } = serverOf(event)
+  return {
+    run: (job, ...input) => {
+      const gone = new AbortController()
+      event.node.res.once('close', () => gone.abort())
+      return heavyUntil(gone.signal).run(job, ...input)
+    },
+  }
 }
 
 /** A route for anyone, such as signing in. */

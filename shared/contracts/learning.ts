@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId } from '#core/base'
-import type { EndedBy, Place } from '#core/attempts'
+import type { EndedBy, Place, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
 import type { WorkState } from '#core/availability'
 import { itemShapes } from '../shapes/items'
@@ -109,12 +109,6 @@ const saves = WIRE.list(
   100,
 )
 
-/** An answer as it stands on the server. */
-export interface StandingAnswer {
-  readonly itemId: ItemId
-  readonly answer: Answer
-  readonly revision: number
-}
 /** Saved for good when answered, except what is `stale`: there something newer stands. */
 export const SaveAnswers = contract<{
   readonly savedAt: Instant

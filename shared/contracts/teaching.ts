@@ -14,6 +14,15 @@ import { calendarShapes } from '../shapes/calendar'
 import { WIRE } from '../shapes/makers'
 import { contract, day, id, line } from './define'
 
+const archivable = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('year'), id: id<YearId>() }),
+  z.strictObject({ kind: z.literal('class'), id: id<ClassId>() }),
+  z.strictObject({ kind: z.literal('plan'), id: id<PlanId>() }),
+  z.strictObject({ kind: z.literal('group'), id: id<GroupId>() }),
+])
+/** A year, class, plan or group that can be taken away or brought back. */
+export type Thing = z.output<typeof archivable>
+
 export interface ClassCard {
   readonly id: ClassId
   readonly name: string
@@ -40,11 +49,7 @@ export interface Overview {
   readonly plans: readonly PlanCard[]
   readonly mayEditYear: boolean
   /** What was taken out of use and can be brought back. */
-  readonly archived: readonly {
-    readonly kind: 'year' | 'class' | 'plan'
-    readonly id: string
-    readonly title: string
-  }[]
+  readonly archived: readonly (Thing & { readonly title: string })[]
 }
 export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
 
@@ -214,12 +219,6 @@ export const SetJoining = contract<{ readonly joinCode: string; readonly joinOpe
   body: z.strictObject({ act: z.enum(['close', 'open', 'renew']) }),
 })
 
-const archivable = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('year'), id: id<YearId>() }),
-  z.strictObject({ kind: z.literal('class'), id: id<ClassId>() }),
-  z.strictObject({ kind: z.literal('plan'), id: id<PlanId>() }),
-  z.strictObject({ kind: z.literal('group'), id: id<GroupId>() }),
-])
 /** Takes something away: for good while nothing hangs on it, else into the archive. */
 export const TakeAway = contract<{ readonly done: 'deleted' | 'archived' }>()({
   method: 'POST',

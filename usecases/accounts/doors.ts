@@ -1,8 +1,8 @@
 import { DOORS, counted, givenBack } from '#core/access'
-import type { AccessRefusal, DoorCount, DoorRule } from '#core/access'
+import type { AccessRefusal, DoorRule } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Instant, Result, UserId } from '#core/base'
-import { doorCounts, forgetDoorCount, keepPlaces, placesKnownTo, saveDoorCounts } from '#db/repositories'
+import { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 
@@ -43,39 +43,31 @@ export async function knock(
   })
 }
 
-/** Gives a right try back: an account's count is forgotten, an address's is one less. */
+/** Does with the counts of a right try what their doors say. */
 export async function letIn(tx: Connection, deps: Deps, knocks: readonly Knock[]): Promise<void> {
-  const now = deps.clock.now()
-  const counts = await doorCounts(
-    tx,
-    knocks.map((k) => k.key),
-  )
-  const back = new Map<string, DoorCount>()
-  for (const { key, rule } of knocks) {
-    const count = counts.get(key)
-    if (!count) continue
-    if (rule === DOORS.address || rule === DOORS.joining) back.set(key, givenBack(count, now))
-    else await forgetDoorCount(tx, key)
-  }
-  await saveDoorCounts(tx, back, now)
+  const keysOf = (whenRight: DoorRule['whenRight']) =>
+    knocks.filter((k) => k.rule.whenRight === whenRight).map((k) => k.key)
+  await forgetDoorCounts(tx, keysOf('forget'))
+  await giveBack(tx, deps, keysOf('give-back'))
 }
 
 /** Takes back a try that nobody could examine. */
 export async function unknock(deps: Deps, knocks: readonly Knock[]): Promise<void> {
-  await deps.store.write(async (tx) => {
-    const now = deps.clock.now()
-    const keys = knocks.map((k) => k.key)
-    const counts = [...(await doorCounts(tx, keys))].map(([key, c]) => [key, givenBack(c, now)] as const)
-    await saveDoorCounts(tx, new Map(counts), now)
-  })
+  const keys = knocks.map((k) => k.key)
+  await deps.store.write((tx) => giveBack(tx, deps, keys))
+}
+
+async function giveBack(tx: Connection, deps: Deps, keys: readonly string[]): Promise<void> {
+  const now = deps.clock.now()
+  const counts = [...(await doorCounts(tx, keys))].map(([key, c]) => [key, givenBack(c, now)] as const)
+  await saveDoorCounts(tx, new Map(counts), now)
 }
 
 /** What a place is known by: neither address nor browser can be made of it. */
-function marksOf(deps: Deps, { address, browser }: Origin) {
-  return {
-    address: deps.tickets.markOf(`address ${address}`),
-    browser: browser === null ? null : deps.tickets.markOf(`browser ${browser}`),
-  }
+function marksOf(deps: Deps, origin: Origin) {
+  const address = deps.tickets.markOf(`address ${origin.address}`)
+  const browser = origin.browser === null ? null : deps.tickets.markOf(`browser ${origin.browser}`)
+  return { address, browser, all: browser === null ? [address] : [address, browser] }
 }
 
 /**
@@ -89,8 +81,7 @@ export async function signInKnocks(
   origin: Origin,
 ): Promise<readonly Knock[]> {
   const marks = marksOf(deps, origin)
-  const places = [marks.address, ...(marks.browser === null ? [] : [marks.browser])]
-  const known = user ? await placesKnownTo(deps.store.read, user.id, places) : new Set<string>()
+  const known = user ? await placesKnownTo(deps.store.read, user.id, marks.all) : new Set<string>()
   const fromKnown = (mark: string) => ({
     key: `account ${user?.id} at ${mark}`,
     rule: DOORS.accountFromKnownPlace,
@@ -113,9 +104,7 @@ export async function rememberPlace(
   userId: UserId,
   origin: Origin,
 ): Promise<void> {
-  const marks = marksOf(deps, origin)
-  const places = [marks.address, ...(marks.browser === null ? [] : [marks.browser])]
-  await keepPlaces(tx, userId, places, deps.clock.now())
+  await keepPlaces(tx, userId, marksOf(deps, origin).all, deps.clock.now())
 }
 
 /** The count of something that an address may do only so often. */

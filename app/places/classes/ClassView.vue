@@ -60,7 +60,7 @@ async function remove(): Promise<void> {
 }
 async function back(): Promise<void> {
   if (!page.value) return
-  await bringBack({ kind: 'class', id: classId }, page.value.name)
+  await bringBack({ kind: 'class', id: classId, title: page.value.name })
   await load()
 }
 async function meetsAnew(): Promise<void> {

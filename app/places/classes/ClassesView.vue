@@ -7,7 +7,6 @@ import { sayRefusal } from '~/shared/words/refusals'
 import { sayDay } from '~/shared/words/times'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import { useTakingAway } from './composables/takingAway'
-import type { Thing } from './composables/takingAway'
 
 useHead({ title: 'Classes · Step Cairn' })
 const store = useOverview()
@@ -74,7 +73,7 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
           variant="outline"
           :aria-label="`Bring back ${a.title}`"
           data-hook="bring-back"
-          @click="bringBack({ kind: a.kind, id: a.id } as Thing, a.title)"
+          @click="bringBack(a)"
           >Bring back</UButton
         >
       </p>

@@ -41,7 +41,7 @@ onMounted(load)
       </header>
       <p v-if="!page.isWhole" class="note-line care mx-5 mt-3" data-hook="part">
         This work goes to classes of others, too. What you change, publish or withdraw here reaches your own
-        classes only.
+        classes only; what all share is for its author to change.
       </p>
       <WorkComposer :key="page.version" :initial="page.draft" :known="page" :lesson="null" @changed="load" />
     </template>

@@ -48,7 +48,7 @@ export function act(
     if (!next.ok) return next
     now = next.value
   }
-  if (now.year === state.year) return ok(now)
+  if (!singlesOf(command).some((one) => one.kind === 'note')) return ok(now)
   // once for all notes: looking at a whole year for each of hundreds took minutes
   const year = checkYear(now.year)
   return year.ok ? ok({ ...now, year: year.value }) : year

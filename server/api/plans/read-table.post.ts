@@ -1,7 +1,5 @@
 import { ReadPlanTable } from '#shared/contracts/teaching'
 import { readPlanTable } from '#usecases/pacing/plans'
-import { handleHeavy } from '../../http/handle'
+import { handle } from '../../http/handle'
 
-export default handleHeavy(ReadPlanTable, ({ deps, actor }, { body }) =>
-  readPlanTable(deps, actor, body.text),
-)
+export default handle(ReadPlanTable, ({ deps, actor }, { body }) => readPlanTable(deps, actor, body.text))

@@ -1,12 +1,10 @@
 import { BringBack, TakeAway } from '#shared/contracts/teaching'
-import type { CallOf } from '#shared/contracts/contract'
+import type { Thing } from '#shared/contracts/teaching'
 import { useDialogs } from '~/shared/frame/dialogs'
 import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useTell } from '~/shared/frame/tell'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
-
-export type Thing = NonNullable<CallOf<typeof TakeAway>['body']>
 
 const ABOUT: Record<Thing['kind'], string> = {
   year:
@@ -18,7 +16,9 @@ const ABOUT: Record<Thing['kind'], string> = {
   plan:
     'A plan that no class follows is deleted. Otherwise it goes into the archive: ' +
     'its classes keep it, and it can be brought back.',
-  group: 'Its learners stay in the class. Work that was given to the group stays with them.',
+  group:
+    'A group that no work was given to is deleted. Otherwise it goes into the archive: its learners stay in the ' +
+    'class and keep that work, and it can be brought back.',
 }
 
 /** Taking away what was made by mistake or is over, and bringing it back. */
@@ -46,7 +46,7 @@ export function useTakingAway() {
     return true
   }
 
-  async function bringBack(thing: Thing, title: string): Promise<void> {
+  async function bringBack({ title, ...thing }: Thing & { readonly title: string }): Promise<void> {
     const reply = await call(BringBack, { body: thing })
     if (!reply.ok) return tell.refused(reply.error)
     tell.done(`${title} is back`)

@@ -20,6 +20,8 @@ const props = defineProps<{
   start: LessonId | null
   today: IsoDay
   zone: string
+  /** Only rows of the asker's own classes may be changed. */
+  isPart: boolean
 }>()
 const draft = defineModel<DraftInWork>({ required: true })
 const more = ref(draft.value.window.listed !== null || draft.value.window.putAway !== null)
@@ -38,6 +40,13 @@ const nameOf = (t: Target) => {
   return group
     ? `${group.name}, ${props.recipients.classes.find((c) => c.id === group.classId)?.name ?? ''}`
     : 'a group'
+}
+/** Recipients are the asker's own classes, with their groups and learners. */
+function isOwn(t: Target): boolean {
+  const { classes, groups } = props.recipients
+  if (t.kind === 'class') return classes.some((c) => c.id === t.classId)
+  if (t.kind === 'group') return groups.some((g) => g.id === t.groupId)
+  return classes.some((c) => c.learners.some((l) => l.id === t.learnerId))
 }
 const rows = computed(() =>
   draft.value.targets.map((t, i) => {
@@ -92,7 +101,7 @@ function remove(at: number): void {
           </tr>
         </thead>
         <tbody>
-          <tr class="base">
+          <tr class="base" :inert="isPart">
             <th scope="row">
               Everyone
               <p class="said font-normal">unless a row below differs</p>
@@ -111,7 +120,12 @@ function remove(at: number): void {
             </td>
             <td />
           </tr>
-          <tr v-for="(r, i) in rows" :key="r.key" :data-hook="`target-${r.target.kind}`">
+          <tr
+            v-for="(r, i) in rows"
+            :key="r.key"
+            :data-hook="`target-${r.target.kind}`"
+            :inert="isPart && !isOwn(r.target)"
+          >
             <th scope="row">
               {{ r.name }}
               <p class="said font-normal">

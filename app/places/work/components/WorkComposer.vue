@@ -42,6 +42,8 @@ onMounted(async () => {
   else problem.value = sayRefusal(reply.error)
 })
 
+/** Only the asker's own classes are theirs to change; what all share is shown. */
+const isPart = computed(() => props.known !== null && !props.known.isWhole)
 const piece = computed(() => shelf.piece(draft.value.resourceId))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
@@ -134,7 +136,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
 <template>
   <div v-if="recipients && desk.loaded" class="composer">
     <div class="three">
-      <section aria-labelledby="what" class="grid gap-3 content-start">
+      <section aria-labelledby="what" class="grid gap-3 content-start" :inert="isPart">
         <h2 id="what">What</h2>
         <div v-if="piece">
           <NuxtLink class="plain font-semibold" :to="{ path: '/shelf', query: { piece: piece.id } }">{{
@@ -158,6 +160,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
           :start="start"
           :today="today"
           :zone="desk.zone"
+          :is-part="isPart"
         />
         <p v-if="problem || previewProblem" class="note-line needs" role="alert">
           {{ problem || previewProblem }}
@@ -172,7 +175,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
         />
         <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
       </div>
-      <RulesPanel v-model="draft.rules" :scored="piece ? isScored(piece.kind) : true" />
+      <RulesPanel v-model="draft.rules" :inert="isPart" :scored="piece ? isScored(piece.kind) : true" />
     </div>
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"

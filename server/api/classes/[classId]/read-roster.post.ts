@@ -1,7 +1,7 @@
 import { ReadRoster } from '#shared/contracts/teaching'
 import { readRoster } from '#usecases/teaching/roster'
-import { handleHeavy } from '../../../http/handle'
+import { handle } from '../../../http/handle'
 
-export default handleHeavy(ReadRoster, ({ deps, actor }, { params, body }) =>
+export default handle(ReadRoster, ({ deps, actor }, { params, body }) =>
   readRoster(deps, actor, { ...params, ...body }),
 )

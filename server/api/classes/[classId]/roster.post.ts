@@ -1,7 +1,7 @@
 import { AddRoster } from '#shared/contracts/teaching'
 import { addRoster } from '#usecases/teaching/roster'
-import { handleHeavy } from '../../../http/handle'
+import { handle } from '../../../http/handle'
 
-export default handleHeavy(AddRoster, ({ deps, actor }, { params, body }) =>
+export default handle(AddRoster, ({ deps, actor }, { params, body }) =>
   addRoster(deps, actor, { ...params, ...body }),
 )
