@@ -191,7 +191,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
           size="md"
           color="neutral"
           variant="outline"
-          :disabled="busy"
+          :disabled="busy || !(preview || previewProblem)"
           data-hook="withdraw"
           @click="changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')"
           >Withdraw</UButton
