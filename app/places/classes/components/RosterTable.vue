@@ -121,8 +121,10 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
           <template v-for="l in learners" :key="l.id">
             <tr>
               <th scope="row" class="font-semibold whitespace-nowrap">
-                <LearnerActs v-if="page.mayRun" :page="page" :learner="l" @changed="emit('changed')" />
-                {{ l.name }}
+                <div class="flex items-center gap-1">
+                  <LearnerActs v-if="page.mayRun" :page="page" :learner="l" @changed="emit('changed')" />
+                  {{ l.name }}
+                </div>
               </th>
               <td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
               <td v-for="g in page.groups" :key="g.id" class="group">
@@ -191,6 +193,9 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
 .roster {
   width: auto;
   min-width: 40rem;
+}
+.roster :is(th, td) {
+  vertical-align: middle;
 }
 .group {
   text-align: center !important;
