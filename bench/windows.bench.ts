@@ -50,6 +50,7 @@ function scene(learners: number, groups: number, personal: number) {
   })
   const over = (n: number): Overrides => ({ window: { due: anchor(2 + (n % 5)) }, maxAttempts: n % 3 })
   const terms: Terms = {
+    own: {},
     window: { listed: null, opens: anchor(-1), due: anchor(1), closes: anchor(9), putAway: null },
     limits: { maxAttempts: 2, timeLimitMinutes: 30 },
     overrides: {

@@ -17,20 +17,22 @@ import type {
   Instant,
   IsoDay,
   LessonId,
-  ResourceId,
+  PieceId,
   UserId,
 } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AnswerChange, AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
-import type { Answer, Item } from '#core/library'
+import type { Answer, Resource } from '#core/library'
 import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
-import type { Draft, LearnerWork } from '#core/work'
+import { momentsOf } from '#core/work'
+import type { Draft, LearnerWork, When, WorkPiece } from '#core/work'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
+import { givenPiece } from '#usecases/learning/givenPiece'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { assign } from '#usecases/work/assign'
 import { previewWork } from '#usecases/work/previewWork'
@@ -181,8 +183,9 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
       ? ids.map((id) => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId }))
       : ids.map((classId) => ({ kind: 'class' as const, classId }))
   const piece = pieceOf(work.piece)
+  const steps = work.before ? [workPiece(1, pieceOf(work.before), 'before', lessonId)] : []
   return {
-    resourceId: piece.id as ResourceId,
+    pieces: [...steps, workPiece(steps.length + 1, piece, 'in', lessonId)],
     title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title,
     note:
       work.kind === 'check'
@@ -194,6 +197,18 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
     rules: RULES[work.kind],
     targets: targets.map((target) => ({ target, overrides: {} })),
     exceptIds: [],
+  }
+}
+
+function workPiece(number: number, { id }: Resource, when: When, lessonId: LessonId): WorkPiece {
+  return {
+    id: asId<PieceId>(`p${number}`),
+    resourceId: id,
+    revision: 1,
+    when,
+    leastMinutes: 0,
+    window: momentsOf(when, lessonId),
+    rules: {},
   }
 }
 
@@ -227,9 +242,10 @@ const personOf = (id: UserId): SimulatedLearner => {
  * due, sometimes late.
  */
 function momentFor(row: LearnerWork, nth: number): Instant | null {
-  const random = seededRandom(seedOf(`${row.learnerId} ${row.assignmentId} ${nth}`))
+  const random = seededRandom(seedOf(`${row.learnerId} ${row.assignmentId} ${row.pieceId} ${nth}`))
   const { opens, due, closes } = row.terms
-  const from = opens ?? row.terms.listed
+  // what is open from publishing is read in the last two days
+  const from = opens ?? row.terms.listed ?? (due === null ? null : addMinutes(due, -2 * 24 * 60))
   if (from === null || random() > personOf(row.learnerId).diligenceRatio) return null
   const end = due ?? addMinutes(from, 3 * 24 * 60)
   const late = closes !== null && due !== null && closes > due && random() < 0.09
@@ -264,10 +280,7 @@ async function learnersWork(
       if (at !== null && at < until && zone.local(at).on === on) due.push({ at, row, nth })
     }
   }
-  for (const { at, row, nth } of due.sort((a, b) => a.at - b.at)) {
-    const items = pieceOf(published.find((p) => p.id === row.assignmentId)?.piece ?? '').items
-    await tryPiece(demo, row, nth, at, items)
-  }
+  for (const { at, row, nth } of due.sort((a, b) => a.at - b.at)) await tryPiece(demo, row, nth, at)
 }
 
 async function tryPiece(
@@ -275,17 +288,17 @@ async function tryPiece(
   row: LearnerWork,
   nth: number,
   at: Instant,
-  items: readonly Item[],
 ): Promise<void> {
-  const before = await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)
+  const before = await attemptsAt(deps.store.read, row, row.learnerId)
+  const { resource } = await givenPiece(deps.store.read, row)
   // a second try only after a first that could be better, and not by everybody
   if (before.length !== nth - 1 || before.some((a) => a.submittedAt === null)) return
   if (nth === 2 && ((before[0]?.score?.ratio ?? 1) > 0.8 || personOf(row.learnerId).random() < 0.45)) return
   const learner: Actor = { userId: row.learnerId, schoolId: teacher.schoolId, role: 'learner', office: false }
   clock.set(at)
-  const started = await startTry(deps, learner, row.assignmentId)
+  const started = await startTry(deps, learner, row)
   if (!started.ok) return
-  const answers = simulatedAnswers(personOf(row.learnerId), items, nth - 1)
+  const answers = simulatedAnswers(personOf(row.learnerId), resource.items, nth - 1)
   clock.set(addMinutes(at, 4 + Math.floor(personOf(row.learnerId).random() * 9)))
   mustBeOk(
     await handIn(deps, learner, {
@@ -317,7 +330,7 @@ async function startSome(
     if (
       i % 9 !== 4 ||
       demo.known.has(row.learnerId) ||
-      (await attemptsAt(deps.store.read, row.assignmentId, row.learnerId)).length > 0
+      (await attemptsAt(deps.store.read, row, row.learnerId)).length > 0
     )
       continue
     const learner: Actor = {
@@ -326,9 +339,10 @@ async function startSome(
       role: 'learner',
       office: false,
     }
-    const started = await startTry(deps, learner, row.assignmentId)
+    const started = await startTry(deps, learner, row)
     if (!started.ok) continue
-    const items = pieceOf(published.find((p) => p.id === row.assignmentId)?.piece ?? '').items
+    const { items } = (await givenPiece(deps.store.read, row)).resource
+    if (items.length === 0) continue
     const saves = fromOnePage([...simulatedAnswers(personOf(row.learnerId), items)].slice(0, 3))
     mustBeOk(await saveAnswers(deps, learner, { attemptId: started.value.attemptId, saves }), 'save')
   }

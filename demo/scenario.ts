@@ -198,6 +198,8 @@ export const RECORDED_THROUGH = isoDay('2026-10-20')
 
 export interface DemoWork {
   readonly piece: string
+  /** What is read before class, before the piece itself. */
+  readonly before?: string
   readonly lesson: string
   readonly course: string
   readonly kind: 'check' | 'practice' | 'test' | 'review'
@@ -214,7 +216,7 @@ export const WORK: readonly DemoWork[] = [
   { piece: 'vib701', lesson: 'W1.7', course: 'Science 8', kind: 'test' },
   { piece: 'wav102', lesson: 'W2.1', course: 'Science 8', kind: 'check' },
   { piece: 'wav203', lesson: 'W2.2', course: 'Science 8', kind: 'practice' },
-  { piece: 'wav204', lesson: 'W2.2', course: 'Science 8', kind: 'check' },
+  { piece: 'wav204', before: 'wav201', lesson: 'W2.2', course: 'Science 8', kind: 'check' },
   { piece: 'wav302', lesson: 'W2.3', course: 'Science 8', kind: 'check' },
   { piece: 'mat102', lesson: 'M1.1', course: 'Science 7', kind: 'check' },
   { piece: 'mat203', lesson: 'M1.2', course: 'Science 7', kind: 'practice' },
@@ -228,7 +230,7 @@ export const WORK: readonly DemoWork[] = [
 
 /** Published and listed, but not yet open at the demo's now. */
 export const COMING: readonly DemoWork[] = [
-  { piece: 'wav203', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
+  { piece: 'wav203', before: 'wav401', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
   { piece: 'mat203', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
 ]
 

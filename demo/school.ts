@@ -83,6 +83,7 @@ async function shelve(deps: Deps): Promise<void> {
         bookId,
         bookLessonId: lesson,
         position,
+        revision: 1,
       })
   })
 }

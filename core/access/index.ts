@@ -10,6 +10,7 @@ export {
   canSeePlan,
   canSeeResource,
   canSeeWork,
+  canWriteResource,
   isTeacher,
 } from './predicates'
 export type { AccessRefusal } from './refusals'

@@ -3,6 +3,7 @@ export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, 
 export type { Closings } from './attempt'
 export { PLACES, placeOf } from './place'
 export type { Place } from './place'
+export { doneFrom, mayFinish, readingTerms } from './reading'
 export type { AttemptRefusal } from './refusals'
 export { faultInRules, keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
 export { takeSave } from './takeSave'

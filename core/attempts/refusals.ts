@@ -20,6 +20,8 @@ export type AttemptRefusal =
       readonly stands: readonly StandingAnswer[]
     }
   | { readonly code: 'attempts/time-is-up'; readonly field: 'attemptId'; readonly deadlineAt: Instant }
+  /** A piece that is only read was not open for its least time. */
+  | { readonly code: 'attempts/too-soon'; readonly field: 'attemptId'; readonly from: Instant }
   | { readonly code: 'attempts/unknown-item'; readonly field: 'itemId'; readonly itemId: ItemId }
   | {
       readonly code: 'attempts/wrong-kind-of-answer'

@@ -1,5 +1,5 @@
 import { isoDay } from '../base'
-import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, UserId } from '../base'
+import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, PieceId, UserId } from '../base'
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
 export type Kept = (typeof KEPT)[number]
@@ -39,10 +39,13 @@ export interface AttemptRules {
 export const ENDED_BY = ['learner', 'time-limit', 'closing'] as const
 export type EndedBy = (typeof ENDED_BY)[number]
 
-/** One try at one assignment. While `submittedAt` is null it is in progress. */
+/** One try at one piece of an assignment. While `submittedAt` is null it is in progress. */
 export interface Attempt {
   readonly id: AttemptId
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+  /** The form of the piece as it was when the try began; it stays that for this try. */
+  readonly revision: number
   readonly learnerId: UserId
   /** 1 for the first. */
   readonly number: number
@@ -51,6 +54,7 @@ export interface Attempt {
   readonly deadlineAt: Instant | null
   readonly submittedAt: Instant | null
   readonly endedBy: EndedBy | null
+  /** Null while in progress, and for a piece that is only read. */
   readonly score: AttemptScore | null
 }
 

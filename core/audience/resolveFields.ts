@@ -35,7 +35,7 @@ export function resolveFields<F extends object>(
     const by = won[field]
     if (!by) return reason
     fields[field] = by.fields[field] as F[typeof field]
-    return { field, level: by.passedOn?.has(field) ? 'assignment' : by.level, sourceId: by.sourceId }
+    return { field, level: by.passedOn?.get(field) ?? by.level, sourceId: by.sourceId }
   })
   return { fields, because }
 }

@@ -23,7 +23,15 @@ export interface Reached {
   readonly byName: boolean
 }
 
-export const LEVELS = ['assignment', 'class', 'group', 'learner', 'accommodation', 'started'] as const
+export const LEVELS = [
+  'assignment',
+  'class',
+  'piece',
+  'group',
+  'learner',
+  'accommodation',
+  'started',
+] as const
 /** Which layer set a value: later levels win over earlier ones. */
 export type Level = (typeof LEVELS)[number]
 
@@ -32,8 +40,8 @@ export interface Layer<F> {
   readonly level: 'class' | 'group' | 'learner'
   readonly sourceId: string
   readonly fields: Partial<F>
-  /** Fields that are not the source's own: the assignment's, worked out on the source's ground. */
-  readonly passedOn?: ReadonlySet<keyof F>
+  /** Fields that are not the source's own, but worked out on its ground, each with the level that gave it. */
+  readonly passedOn?: ReadonlyMap<keyof F, Level>
 }
 
 /** Where a resolved field came from. */

@@ -1,5 +1,5 @@
 import { asDefaults, resolveFields } from '../audience'
-import type { Layer, Reached, ResolvedFields } from '../audience'
+import type { Layer, Level, Reached, ResolvedFields } from '../audience'
 import { ok } from '../base'
 import type { ClassId, Instant, Result } from '../base'
 import type { AvailabilityRefusal } from './refusals'
@@ -82,7 +82,7 @@ export function withCloses(
       b.field === 'closes'
         ? {
             field: 'closes',
-            level: by.passedOn?.has('closes') ? ('assignment' as const) : by.level,
+            level: by.passedOn?.get('closes') ?? by.level,
             sourceId: by.sourceId,
           }
         : b,
@@ -125,19 +125,20 @@ export function ofClasses(
 }
 
 /**
- * A class's own values: what it changes, else the assignment's on its ground.
+ * A class's own values: what the piece itself says, else what the class changes, else the assignment's, on its
+ * ground.
  * @param isOneOfSeveral the limits are then among them, so that a class that changes nothing counts as well.
  */
 function classLayer(classId: ClassId, terms: Terms, ground: Ground, isOneOfSeveral: boolean): LayerResult {
   const over = terms.overrides.classes.get(classId) ?? {}
-  const given = resolveGiven({ ...terms.window, ...over.window }, ground)
+  const given = resolveGiven({ ...terms.window, ...over.window, ...terms.own }, ground)
   if (!given.ok) return given
   const order = checkOrder(completed(given.value as Window))
   if (!order.ok) return order
-  const passedOn = new Set<keyof LearnerTerms>([
-    ...WINDOW_FIELDS.filter((field) => over.window === undefined || !(field in over.window)),
-    ...LIMIT_FIELDS.filter((field) => over[field] === undefined),
-  ])
+  const passedOn = new Map<keyof LearnerTerms, Level>()
+  for (const field of WINDOW_FIELDS) if (over.window?.[field] === undefined) passedOn.set(field, 'assignment')
+  for (const field of LIMIT_FIELDS) if (over[field] === undefined) passedOn.set(field, 'assignment')
+  for (const field of WINDOW_FIELDS) if (terms.own[field] !== undefined) passedOn.set(field, 'piece')
   const limits: Overrides = isOneOfSeveral
     ? {
         maxAttempts: over.maxAttempts === undefined ? terms.limits.maxAttempts : over.maxAttempts,

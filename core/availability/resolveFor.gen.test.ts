@@ -117,6 +117,7 @@ describe('laws of who gets what', () => {
         fc.shuffledSubarray(GROUPS),
         (window, maxAttempts, timeLimitMinutes, classes, groups, learners, classIds, groupIds) => {
           const terms: Terms = {
+            own: {},
             window,
             limits: { maxAttempts, timeLimitMinutes },
             overrides: { classes, groups, learners },

@@ -54,8 +54,10 @@ const terms = (
     groups?: [GroupId, Overrides][]
     learners?: [string, Overrides][]
   } = {},
+  own: Terms['own'] = {},
 ): Terms => ({
   window,
+  own,
   limits: { maxAttempts: 2, timeLimitMinutes: 20 },
   overrides: {
     classes: new Map(over.classes),

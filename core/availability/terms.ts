@@ -17,9 +17,14 @@ export interface Overrides {
   readonly timeLimitMinutes?: number | null
 }
 
-/** An assignment's own values, and what its targets change. */
+/**
+ * The values of one piece of an assignment, and what its targets change. What the piece itself says stands over
+ * the class's, since it belongs to the work; groups and persons stand over both.
+ */
 export interface Terms {
   readonly window: WindowSpec
+  /** What the piece itself says. */
+  readonly own: Partial<WindowSpec>
   readonly limits: Limits
   readonly overrides: {
     readonly classes: ReadonlyMap<string, Overrides>

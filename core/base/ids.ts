@@ -12,6 +12,8 @@ export type BookId = Brand<string, 'BookId'>
 export type ResourceId = Brand<string, 'ResourceId'>
 export type ItemId = Brand<string, 'ItemId'>
 export type AssignmentId = Brand<string, 'AssignmentId'>
+/** A piece within one assignment. */
+export type PieceId = Brand<string, 'PieceId'>
 export type AttemptId = Brand<string, 'AttemptId'>
 /** A page that was opened, by a name that no other has. */
 export type PageId = Brand<string, 'PageId'>

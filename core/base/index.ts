@@ -12,6 +12,7 @@ export type {
   ItemId,
   LessonId,
   PageId,
+  PieceId,
   PlanId,
   ResourceId,
   SchoolId,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { aTry, at, ids, multiple, single } from '../../tests/support/made'
+import { P1, aTry, at, ids, multiple, single } from '../../tests/support/made'
 import { grid, standingTry } from './grid'
 import { itemFigures } from './itemFigures'
 import type { GridInput } from './types'
@@ -8,10 +8,11 @@ const w = ids.work('w1')
 const now = at('10-10T12:00')
 const input = (part: Partial<GridInput>): GridInput => ({
   learnerIds: [ids.user('l1')],
-  works: [{ assignmentId: w, kept: 'best' }],
+  works: [{ assignmentId: w, pieceId: P1, kept: 'best' }],
   terms: [
     {
       assignmentId: w,
+      pieceId: P1,
       learnerId: ids.user('l1'),
       opensAt: at('10-01T00:00'),
       dueAt: at('10-05T00:00'),
@@ -27,6 +28,7 @@ describe('grid', () => {
   it('shows the kept score, how many tries, and whether the kept one was late', () => {
     expect(cell({ attempts: [aTry(1, 0.5), aTry(6, 0.9)] })).toEqual({
       assignmentId: w,
+      pieceId: P1,
       learnerId: 'l1',
       state: 'handed-in',
       ratio: 0.9,
@@ -35,10 +37,16 @@ describe('grid', () => {
     })
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
     expect(
-      cell({ works: [{ assignmentId: w, kept: 'latest' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] }),
+      cell({
+        works: [{ assignmentId: w, pieceId: P1, kept: 'latest' }],
+        attempts: [aTry(1, 0.9), aTry(6, 0.5)],
+      }),
     ).toMatchObject({ ratio: 0.5, late: true })
     expect(
-      cell({ works: [{ assignmentId: w, kept: 'mean' }], attempts: [aTry(1, 0.9), aTry(6, 0.5)] }),
+      cell({
+        works: [{ assignmentId: w, pieceId: P1, kept: 'mean' }],
+        attempts: [aTry(1, 0.9), aTry(6, 0.5)],
+      }),
     ).toMatchObject({ ratio: 0.7, late: true })
   })
 
@@ -46,6 +54,7 @@ describe('grid', () => {
     const terms = (opens: string, due: string | null) => [
       {
         assignmentId: w,
+        pieceId: P1,
         learnerId: ids.user('l1'),
         opensAt: at(opens),
         dueAt: due ? at(due) : null,
@@ -72,8 +81,8 @@ describe('grid', () => {
       input({
         learnerIds: [ids.user('l1'), ids.user('l2')],
         works: [
-          { assignmentId: w, kept: 'best' },
-          { assignmentId: ids.work('w2'), kept: 'best' },
+          { assignmentId: w, pieceId: P1, kept: 'best' },
+          { assignmentId: ids.work('w2'), pieceId: P1, kept: 'best' },
         ],
       }),
       now,

@@ -1,4 +1,4 @@
-import type { Instant } from '../base'
+import type { Instant, UserId } from '../base'
 import { keptScore } from '../attempts'
 import type { Attempt, Kept } from '../attempts'
 import type { Cell, CellState, GridInput, GridTerms } from './types'
@@ -8,21 +8,23 @@ import type { Cell, CellState, GridInput, GridTerms } from './types'
  * learner.
  */
 export function grid(input: GridInput, now: Instant): Cell[] {
-  const termsOf = new Map(input.terms.map((t) => [`${t.assignmentId} ${t.learnerId}`, t]))
+  const termsOf = new Map(input.terms.map((t) => [nameOf(t, t.learnerId), t]))
   const triesOf = new Map<string, Attempt[]>()
   for (const attempt of input.attempts) {
-    const key = `${attempt.assignmentId} ${attempt.learnerId}`
+    const key = nameOf(attempt, attempt.learnerId)
     const list = triesOf.get(key)
     if (list) list.push(attempt)
     else triesOf.set(key, [attempt])
   }
   return input.learnerIds.flatMap((learnerId) =>
-    input.works.map(({ assignmentId, kept }): Cell => {
-      const key = `${assignmentId} ${learnerId}`
+    input.works.map((work): Cell => {
+      const { assignmentId, pieceId, kept } = work
+      const key = nameOf(work, learnerId)
       const tries = triesOf.get(key) ?? []
       const terms = termsOf.get(key)
       return {
         assignmentId,
+        pieceId,
         learnerId,
         state: stateOf(tries, terms, now),
         ratio: keptScore(tries, kept),
@@ -31,6 +33,10 @@ export function grid(input: GridInput, now: Instant): Cell[] {
       }
     }),
   )
+}
+
+function nameOf(of: Pick<Cell, 'assignmentId' | 'pieceId'>, learnerId: UserId): string {
+  return `${of.assignmentId} ${of.pieceId} ${learnerId}`
 }
 
 function stateOf(tries: readonly Attempt[], terms: GridTerms | undefined, now: Instant): CellState {

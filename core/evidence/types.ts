@@ -1,15 +1,17 @@
-import type { AssignmentId, Instant, ItemId, UserId } from '../base'
+import type { AssignmentId, Instant, ItemId, PieceId, UserId } from '../base'
 import type { Attempt, Kept } from '../attempts'
 
-/** One piece of work as a column of the grid. */
+/** One piece of an assignment as a column of the grid. */
 export interface GridWork {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
   readonly kept: Kept
 }
 
-/** A learner's own moments for one piece of work; absent when the work does not reach them. */
+/** A learner's own moments for one piece; absent when the work does not reach them. */
 export interface GridTerms {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
   readonly learnerId: UserId
   readonly dueAt: Instant | null
   readonly closesAt: Instant | null
@@ -28,6 +30,7 @@ export type CellState = (typeof CELL_STATES)[number]
 
 export interface Cell {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
   readonly learnerId: UserId
   readonly state: CellState
   /** Kept score as a share of all points; null while there is none. */

@@ -1,20 +1,21 @@
 import { ok, refuse } from '../base'
-import type { Instant, Result } from '../base'
+import type { Instant, PieceId, Result } from '../base'
+import { faultInExchange } from './pieces'
 import type { WorkRefusal } from './refusals'
 import type { Assignment, Draft } from './types'
 
 /**
- * The assignment with other settings. Refused when it is withdrawn, or when it would give another piece to
- * learners who have begun.
+ * The assignment with other settings. Refused when it is withdrawn, or when it would take a piece that learners
+ * have begun or give them another one in its place.
  */
 export function changed(
   assignment: Assignment,
   draft: Draft,
-  anyoneHasBegun: boolean,
+  begun: ReadonlySet<PieceId>,
 ): Result<Assignment, WorkRefusal> {
   if (assignment.state === 'withdrawn') return refuse({ code: 'work/withdrawn', field: 'state' })
-  if (draft.resourceId !== assignment.resourceId && anyoneHasBegun)
-    return refuse({ code: 'work/already-begun', field: 'resourceId' })
+  const fault = faultInExchange(assignment.pieces, draft.pieces, begun)
+  if (fault) return refuse(fault)
   return ok({ ...assignment, ...draft })
 }
 

@@ -3,6 +3,8 @@ import type { AttemptRefusal } from '../attempts'
 import type { AudienceRefusal, Target } from '../audience'
 import { refuse, ok } from '../base'
 import type { ClassId, GroupId, Result, UserId } from '../base'
+import { faultInPieces, rulesOf } from './pieces'
+import type { WorkRefusal } from './refusals'
 import type { Draft } from './types'
 
 /** What is known of the people a draft names. `isMine`: the one who assigns teaches the class. */
@@ -13,15 +15,19 @@ export interface Recipients {
 }
 
 /**
- * Accepts a draft whose rules a learner can meet and whose targets and exceptions are the assigner's own, or
+ * Accepts a draft of at least one piece whose rules a learner can meet and whose targets and exceptions are the assigner's own, or
  * stand already; else the first fault. What is somebody else's is as unknown as what is not there.
  */
 export function checkDraft(
   draft: Draft,
   recipients: Recipients,
   stands: Pick<Draft, 'targets' | 'exceptIds'> | null = null,
-): Result<Draft, AttemptRefusal | AudienceRefusal> {
-  const fault = faultInRules(draft.rules)
+): Result<Draft, AttemptRefusal | AudienceRefusal | WorkRefusal> {
+  const pieces = faultInPieces(draft.pieces)
+  if (pieces) return refuse(pieces)
+  const fault =
+    faultInRules(draft.rules) ??
+    draft.pieces.map((p) => faultInRules(rulesOf(draft, p))).find((f) => f !== null)
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
   if (draft.targets.length === 0) return refuse({ code: 'audience/nobody-chosen', field: 'targets' })
   const twice = targetNamedTwice(draft.targets.map((t) => t.target))

@@ -14,13 +14,18 @@ export function mergeForBegun(
   had: readonly LearnerWork[],
   begun: ReadonlySet<UserId>,
 ): LearnerWork[] {
-  const before = new Map(had.map((r) => [r.learnerId, r]))
+  const before = new Map(had.map((r) => [nameOf(r), r]))
   const next = rows.map((row): LearnerWork => {
-    const old = begun.has(row.learnerId) ? before.get(row.learnerId) : undefined
+    const old = begun.has(row.learnerId) ? before.get(nameOf(row)) : undefined
     return old ? grown({ ...row, assignmentId }, old) : { ...row, assignmentId }
   })
   const reached = new Set(next.map((r) => r.learnerId))
   return [...next, ...had.filter((r) => begun.has(r.learnerId) && !reached.has(r.learnerId))]
+}
+
+/** A learner's row, told from their others of the same assignment. */
+function nameOf({ learnerId, pieceId }: Pick<LearnerWork, 'learnerId' | 'pieceId'>): string {
+  return `${learnerId} ${pieceId}`
 }
 
 function grown(row: LearnerWork, old: LearnerWork): LearnerWork {
@@ -42,8 +47,19 @@ export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[])
   return a.length === b.length && b.every((r) => known.has(keyOf(r)))
 }
 
-function keyOf({ learnerId, classId, terms }: LearnerWork): string {
+function keyOf({ learnerId, pieceId, classId, terms }: LearnerWork): string {
   const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = terms
   const minutes = timeLimitMinutes === null ? null : Math.round(timeLimitMinutes)
-  return JSON.stringify([learnerId, classId, listed, opens, due, closes, putAway, maxAttempts, minutes])
+  return JSON.stringify([
+    learnerId,
+    pieceId,
+    classId,
+    listed,
+    opens,
+    due,
+    closes,
+    putAway,
+    maxAttempts,
+    minutes,
+  ])
 }

@@ -1,8 +1,11 @@
+import type { PieceId } from '../base'
 import type { Draft } from './types'
 
 /** Why an assignment is not changed. */
 export type WorkRefusal =
-  | { readonly code: 'work/already-begun'; readonly field: 'resourceId' }
+  | { readonly code: 'work/already-begun'; readonly field: 'pieces'; readonly pieceId: PieceId }
+  | { readonly code: 'work/no-pieces'; readonly field: 'pieces' }
+  | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
   | { readonly code: 'work/withdrawn'; readonly field: 'state' }
   /** It goes to classes of others, too: only their own part is theirs to change. */
   | { readonly code: 'work/not-whole'; readonly field: keyof Draft }

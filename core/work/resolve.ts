@@ -1,6 +1,6 @@
 import { reach } from '../audience'
 import type { Reached, Roster } from '../audience'
-import { NO_ACCOMMODATION, resolveWindow, resolverFor } from '../availability'
+import { NO_ACCOMMODATION, grownOnly, resolveWindow, resolverFor } from '../availability'
 import type {
   Accommodation,
   AvailabilityRefusal,
@@ -11,7 +11,9 @@ import type {
   Window,
   WindowSpec,
 } from '../availability'
-import type { ClassId, LessonId, UserId } from '../base'
+import { groupBy } from '../base'
+import type { ClassId, LessonId, PieceId, UserId } from '../base'
+import { rulesOf } from './pieces'
 import type { Draft, LearnerWork } from './types'
 
 /** The classes and people among whom assignments are resolved. Who is not among the people is not reached. */
@@ -21,7 +23,7 @@ export interface Surroundings {
   readonly people: ReadonlyMap<UserId, { readonly accommodation: Accommodation }>
 }
 
-export interface Resolvable extends Pick<Draft, 'window' | 'rules' | 'targets' | 'exceptIds'> {
+export interface Resolvable extends Pick<Draft, 'pieces' | 'window' | 'rules' | 'targets' | 'exceptIds'> {
   /** Classes whose learners do not have it. */
   readonly notFor?: readonly ClassId[]
 }
@@ -33,25 +35,28 @@ export interface Resolution {
   readonly problems: readonly { readonly classId: ClassId | null; readonly refusal: AvailabilityRefusal }[]
 }
 
-/** Who an assignment reaches, and each learner's own window and limits. */
+/** Who an assignment reaches, and each learner's own window and limits for each of its pieces. */
 export function resolveWork(work: Resolvable, { grounds, roster, people }: Surroundings): Resolution {
   const lessons = anchoredLessons(work)
   const targets = work.targets.map((t) => t.target)
   const reached = among(reach(targets, roster, new Set(work.exceptIds)), new Set(work.notFor))
     .filter((r) => people.has(r.learnerId))
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
-  const resolve = resolverFor(termsOf(work), grounds)
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
   const problems = new Map<string, Resolution['problems'][number]>()
-  for (const one of reached) {
-    const resolved = resolve(one, people.get(one.learnerId)?.accommodation ?? NO_ACCOMMODATION)
-    if (resolved.ok) {
-      const { classId, terms, because } = resolved.value
-      rows.push({ learnerId: one.learnerId, classId, terms, because })
-      continue
+  for (const { pieceIds, terms: given } of termsOf(work)) {
+    const resolve = resolverFor(given, grounds)
+    for (const one of reached) {
+      const { learnerId } = one
+      const resolved = resolve(one, people.get(learnerId)?.accommodation ?? NO_ACCOMMODATION)
+      if (resolved.ok) {
+        const { classId, terms, because } = resolved.value
+        for (const pieceId of pieceIds) rows.push({ learnerId, pieceId, classId, terms, because })
+        continue
+      }
+      const classId = one.classIds[0] ?? null
+      problems.set(`${classId} ${JSON.stringify(resolved.error)}`, { classId, refusal: resolved.error })
     }
-    const classId = one.classIds[0] ?? null
-    problems.set(`${classId} ${JSON.stringify(resolved.error)}`, { classId, refusal: resolved.error })
   }
   return { reached, rows, problems: [...problems.values()] }
 }
@@ -77,13 +82,36 @@ function preferring(
   return fit.length > 0 ? fit : classIds
 }
 
-/** Lessons on which an assignment's own window stands. */
-export function anchoredLessons(of: { readonly window: WindowSpec }): LessonId[] {
-  const moments: readonly (Moment | null)[] = Object.values(of.window)
+/** Lessons on which an assignment's own window, and those of its pieces, stand. */
+export function anchoredLessons({ window, pieces }: Pick<Draft, 'window' | 'pieces'>): LessonId[] {
+  const moments: readonly (Moment | null)[] = [window, ...pieces.map((p) => p.window)].flatMap((w) =>
+    Object.values(w),
+  )
   return [...new Set(moments.flatMap((m) => (m?.kind === 'anchor' ? [m.lessonId] : [])))]
 }
 
-function termsOf(work: Resolvable): Terms {
+/** Pieces that differ in nothing that is resolved, with the terms that they share: each is worked out once. */
+function termsOf(
+  work: Resolvable,
+): readonly { readonly pieceIds: readonly PieceId[]; readonly terms: Terms }[] {
+  const overrides = overridesOf(work)
+  const alike = groupBy(work.pieces, (piece) => {
+    const { maxAttempts, timeLimitMinutes } = rulesOf(work, piece)
+    return JSON.stringify([piece.window, maxAttempts, timeLimitMinutes])
+  })
+  return [...alike.values()].flatMap((pieces) => {
+    const [first] = pieces
+    if (!first) return []
+    const { maxAttempts, timeLimitMinutes } = rulesOf(work, first)
+    const limits = { maxAttempts, timeLimitMinutes }
+    return {
+      pieceIds: pieces.map((p) => p.id),
+      terms: { window: work.window, own: first.window, limits, overrides },
+    }
+  })
+}
+
+function overridesOf(work: Resolvable): Terms['overrides'] {
   const classes = new Map<string, Overrides>()
   const groups = new Map<string, Overrides>()
   const learners = new Map<string, Overrides>()
@@ -92,12 +120,7 @@ function termsOf(work: Resolvable): Terms {
     else if (target.kind === 'group') groups.set(target.groupId, overrides)
     else learners.set(target.learnerId, overrides)
   }
-  const { maxAttempts, timeLimitMinutes } = work.rules
-  return {
-    window: work.window,
-    limits: { maxAttempts, timeLimitMinutes },
-    overrides: { classes, groups, learners },
-  }
+  return { classes, groups, learners }
 }
 
 /** Classes that an assignment names. */
@@ -111,12 +134,23 @@ export function windowOfClass(work: Pick<Draft, 'window' | 'targets'>, classId: 
   return { ...work.window, ...own?.overrides.window }
 }
 
-/** A class's window as the desk and lists show it; null when it cannot stand there. */
+/**
+ * A class's window as the desk and lists show it, from the first of its pieces that opens to the last that is due;
+ * null when one cannot stand there.
+ */
 export function classWindow(
-  work: Pick<Draft, 'window' | 'targets'>,
+  work: Pick<Draft, 'window' | 'pieces' | 'targets'>,
   classId: ClassId,
   ground: Ground | undefined,
 ): Window | null {
-  const window = ground ? resolveWindow(windowOfClass(work, classId), ground) : null
-  return window?.ok ? window.value : null
+  if (!ground) return null
+  const shared = windowOfClass(work, classId)
+  const own = new Map(work.pieces.map((p) => [JSON.stringify(p.window), p.window]))
+  let whole: Window | null = null
+  for (const moments of own.values()) {
+    const window = resolveWindow({ ...shared, ...moments }, ground)
+    if (!window.ok) return null
+    whole = whole === null ? window.value : grownOnly(whole, window.value)
+  }
+  return whole
 }

@@ -1,7 +1,8 @@
 import type { AttemptRules } from '../attempts'
 import type { Because, Target } from '../audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
-import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } from '../base'
+import type { AssignmentId, ClassId, Instant, PieceId, SchoolId, UserId } from '../base'
+import type { WorkPiece } from './pieces'
 
 /** One target, with what it changes for its learners. */
 export interface AssignmentTarget {
@@ -9,9 +10,9 @@ export interface AssignmentTarget {
   readonly overrides: Overrides
 }
 
-/** What a teacher sets for one assignment. */
+/** What a teacher sets for one assignment; its pieces in the order in which they are done. */
 export interface Draft {
-  readonly resourceId: ResourceId
+  readonly pieces: readonly WorkPiece[]
   readonly title: string
   readonly note: string
   readonly window: WindowSpec
@@ -37,9 +38,10 @@ export interface Assignment extends Draft {
   readonly publishedAt: Instant | null
 }
 
-/** An assignment as resolved for one learner: their own moments and limits, and what set each. */
+/** One piece of an assignment as resolved for one learner: their own moments and limits, and what set each. */
 export interface LearnerWork {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
   readonly learnerId: UserId
   readonly classId: ClassId
   readonly terms: LearnerTerms

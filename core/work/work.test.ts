@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { at, ids, rules } from '../../tests/support/made'
+import { P1, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_WINDOW } from '../availability'
 import { asId } from '../base'
-import type { GroupId, ResourceId } from '../base'
+import type { GroupId, PieceId, ResourceId } from '../base'
 import { changed, published, withdrawn } from './acts'
 import { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 import { checkDraft } from './checkDraft'
@@ -20,7 +20,7 @@ const piece = asId<ResourceId>('piece')
 function aDraft(part: Partial<Draft> = {}): Draft {
   const target = { target: { kind: 'class' as const, classId: a }, overrides: {} }
   return {
-    resourceId: piece,
+    pieces: piecesOf(piece),
     title: 'Check',
     note: '',
     window: NO_WINDOW,
@@ -45,6 +45,7 @@ const anAssignment = (part: Partial<Assignment> = {}): Assignment => ({
 const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
   assignmentId: ids.work('w'),
   learnerId,
+  pieceId: P1,
   classId: a,
   terms: {
     ...NO_WINDOW,
@@ -68,11 +69,24 @@ describe('acts', () => {
   })
 
   it('changes all but the piece of what learners have begun, and nothing that is withdrawn', () => {
-    const other = aDraft({ resourceId: asId<ResourceId>('other') })
-    expect(changed(anAssignment(), other, false).value).toMatchObject({ resourceId: 'other' })
-    expect(changed(anAssignment(), other, true).error?.code).toBe('work/already-begun')
-    expect(changed(anAssignment(), aDraft({ title: 'New' }), true).value).toMatchObject({ title: 'New' })
-    expect(changed(anAssignment({ state: 'withdrawn' }), aDraft(), false).error?.code).toBe('work/withdrawn')
+    const other = aDraft({ pieces: piecesOf(asId<ResourceId>('other')) })
+    const [none, begun] = [new Set<PieceId>(), new Set([P1])]
+    expect(changed(anAssignment(), other, none).value?.pieces[0]?.resourceId).toBe('other')
+    expect(changed(anAssignment(), other, begun).error).toMatchObject({
+      code: 'work/already-begun',
+      pieceId: P1,
+    })
+    expect(changed(anAssignment(), aDraft({ title: 'New' }), begun).value).toMatchObject({ title: 'New' })
+    expect(changed(anAssignment({ state: 'withdrawn' }), aDraft(), none).error?.code).toBe('work/withdrawn')
+  })
+
+  it('lets pieces that nobody has begun come and go beside one that somebody has', () => {
+    const [first, second] = piecesOf(piece, asId<ResourceId>('second'))
+    const both = anAssignment({ pieces: [first!, second!] })
+    const begun = new Set([second!.id])
+    expect(changed(both, aDraft({ pieces: [second!] }), begun).ok).toBe(true)
+    expect(changed(both, aDraft({ pieces: [second!, first!] }), begun).ok).toBe(true)
+    expect(changed(both, aDraft({ pieces: [first!] }), begun).error?.code).toBe('work/already-begun')
   })
 })
 
@@ -229,6 +243,8 @@ describe('progressOf', () => {
   const aTry = (learnerId: typeof ann, number: number, ratio: number | null) => ({
     id: ids.try(`${learnerId}${number}`),
     assignmentId: ids.work('w'),
+    pieceId: P1,
+    revision: 1,
     learnerId,
     number,
     startedAt: at('09-02T08:00'),
@@ -241,14 +257,14 @@ describe('progressOf', () => {
   it('counts learners, not tries, and only those asked for', () => {
     const tries = [aTry(ann, 1, 0.4), aTry(ann, 2, 0.8), aTry(bo, 1, null), aTry(cy, 1, 1)]
     // best of Ann's two is 0.8; Cy is of another class
-    expect(progressOf([ann, bo], tries, 'best')).toEqual({
+    expect(progressOf([ann, bo], tries, [{ id: P1, kept: 'best' }])).toEqual({
       learners: 2,
       handedIn: 1,
       inProgress: 1,
       meanRatio: 0.8,
     })
-    expect(progressOf([ann, cy], tries, 'mean').meanRatio).toBeCloseTo(0.8)
-    expect(progressOf([bo], tries, 'best').meanRatio).toBeNull()
+    expect(progressOf([ann, cy], tries, [{ id: P1, kept: 'mean' }]).meanRatio).toBeCloseTo(0.8)
+    expect(progressOf([bo], tries, [{ id: P1, kept: 'best' }]).meanRatio).toBeNull()
   })
 })
 

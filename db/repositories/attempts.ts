@@ -1,9 +1,10 @@
-import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
-import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
+import { and, asc, eq, gt, inArray, isNull, or, sql } from 'drizzle-orm'
+import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, UserId } from '#core/base'
 import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import type { Answer } from '#core/library'
 import { scoreToText, textToAnswer, textToScore } from '../rows/answerRow'
-import { answers, attempts, learnerWork } from '../schema/work'
+import { resources } from '../schema/library'
+import { answers, assignmentPieces, attempts, learnerWork } from '../schema/work'
 import type { Connection } from './store'
 
 type Row = typeof attempts.$inferSelect
@@ -25,17 +26,23 @@ export async function attemptById(tx: Connection, id: AttemptId): Promise<Attemp
   return row ? toAttempt(row) : null
 }
 
-/** A learner's tries at one assignment, first to last. */
+/** A learner's tries at one piece of an assignment, first to last. */
 export async function attemptsAt(
   tx: Connection,
-  assignmentId: AssignmentId,
+  { assignmentId, pieceId }: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
   learnerId: UserId,
 ): Promise<readonly Attempt[]> {
   return (
     await tx
       .select()
       .from(attempts)
-      .where(and(eq(attempts.assignmentId, assignmentId), eq(attempts.learnerId, learnerId)))
+      .where(
+        and(
+          eq(attempts.assignmentId, assignmentId),
+          eq(attempts.pieceId, pieceId),
+          eq(attempts.learnerId, learnerId),
+        ),
+      )
       .orderBy(asc(attempts.number))
   ).map(toAttempt)
 }
@@ -84,11 +91,15 @@ export async function addAttempt(tx: Connection, attempt: Attempt): Promise<bool
 export async function endAttempt(
   tx: Connection,
   id: AttemptId,
-  end: { readonly submittedAt: Instant; readonly endedBy: EndedBy; readonly score: AttemptScore },
+  end: { readonly submittedAt: Instant; readonly endedBy: EndedBy; readonly score: AttemptScore | null },
 ): Promise<boolean> {
   const done = await tx
     .update(attempts)
-    .set({ submittedAt: end.submittedAt, endedBy: end.endedBy, score: scoreToText(end.score) })
+    .set({
+      submittedAt: end.submittedAt,
+      endedBy: end.endedBy,
+      score: end.score === null ? null : scoreToText(end.score),
+    })
     .where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
   return done.rowsAffected === 1
 }
@@ -118,7 +129,10 @@ export async function revisionsOf(tx: Connection, id: AttemptId): Promise<Readon
   return new Map(rows.map((r) => [r.itemId, r.revision]))
 }
 
-/** Tries in progress whose limit or window has passed at `now`, of a learner or of assignments. */
+/**
+ * Tries in progress whose limit or window has passed at `now`, of a learner or of assignments; what is only read is
+ * not ended by time.
+ */
 export async function overdueAttempts(
   tx: Connection,
   of: { readonly learnerId?: UserId; readonly assignmentIds?: readonly AssignmentId[] },
@@ -136,12 +150,25 @@ export async function overdueAttempts(
     .from(attempts)
     .innerJoin(
       learnerWork,
-      and(eq(learnerWork.assignmentId, attempts.assignmentId), eq(learnerWork.learnerId, attempts.learnerId)),
+      and(
+        eq(learnerWork.assignmentId, attempts.assignmentId),
+        eq(learnerWork.learnerId, attempts.learnerId),
+        eq(learnerWork.pieceId, attempts.pieceId),
+      ),
     )
+    .innerJoin(
+      assignmentPieces,
+      and(
+        eq(assignmentPieces.assignmentId, attempts.assignmentId),
+        eq(assignmentPieces.id, attempts.pieceId),
+      ),
+    )
+    .innerJoin(resources, eq(resources.id, assignmentPieces.resourceId))
     .where(
       and(
         scope,
         isNull(attempts.submittedAt),
+        gt(resources.itemCount, 0),
         or(sql`${learnerWork.closesAt} <= ${now}`, sql`${attempts.deadlineAt} <= ${now - graceMs}`),
       ),
     )

@@ -27,8 +27,13 @@ export {
   resourceById,
   resourcesById,
   standardsByCode,
+  formName,
+  isFormInUse,
+  pieceIn,
+  piecesIn,
+  saveResource,
 } from './library'
-export type { ResourceCard } from './library'
+export type { PieceForm, ResourceCard } from './library'
 export {
   addSchool,
   addSession,
@@ -88,6 +93,8 @@ export {
 export type { YearRecord } from './teaching'
 export {
   addAssignment,
+  pieceName,
+  begunPieces,
   assignmentById,
   assignmentIdsTouching,
   assignmentsById,

@@ -1,9 +1,10 @@
-import { and, asc, eq, inArray, isNull, or } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ResourceId, SchoolId } from '#core/base'
-import type { Book, Standard } from '#core/library'
+import type { Book, Resource, Standard } from '#core/library'
 import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
 import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
-import { books, resources, standards } from '../schema/library'
+import { resourceBody } from '../rows/bodies'
+import { books, resourceRevisions, resources, standards } from '../schema/library'
 import type { Connection } from './store'
 
 export type ResourceCard = Omit<ResourceRow, 'body'>
@@ -51,6 +52,7 @@ export async function cardsFor(tx: Connection, schoolId: SchoolId): Promise<read
     minutes,
     grade,
     itemCount,
+    revision,
   } = resources
   return tx
     .select({
@@ -67,6 +69,7 @@ export async function cardsFor(tx: Connection, schoolId: SchoolId): Promise<read
       minutes,
       grade,
       itemCount,
+      revision,
     })
     .from(resources)
     .where(or(isNull(resources.schoolId), eq(resources.schoolId, schoolId)))
@@ -90,6 +93,81 @@ export async function resourcesById(
     .from(resources)
     .where(inArray(resources.id, [...new Set(ids)]))
   return new Map(rows.map((r) => [r.id, toResource(r)]))
+}
+
+/** A piece in one of its forms. */
+export interface PieceForm {
+  readonly resourceId: ResourceId
+  readonly revision: number
+}
+/** A name for a form of a piece. */
+export function formName({ resourceId, revision }: PieceForm): string {
+  return `${resourceId} ${revision}`
+}
+
+/** Pieces in the forms that are asked for, by `formName`; a form that never was is absent. */
+export async function piecesIn(
+  tx: Connection,
+  forms: readonly PieceForm[],
+): Promise<ReadonlyMap<string, Resource>> {
+  const ids = [...new Set(forms.map((f) => f.resourceId))]
+  const newest = await resourcesById(tx, ids)
+  const wanted = new Set(forms.map(formName))
+  const out = new Map<string, Resource>()
+  for (const { resource, revision } of newest.values())
+    out.set(formName({ resourceId: resource.id, revision }), resource)
+  const missing = forms.filter((f) => !out.has(formName(f)))
+  if (missing.length === 0) return out
+  const older = await tx
+    .select()
+    .from(resourceRevisions)
+    .where(
+      inArray(
+        resourceRevisions.resourceId,
+        missing.map((f) => f.resourceId),
+      ),
+    )
+  for (const { body, itemCount: _, ...row } of older) {
+    const now = newest.get(row.resourceId)?.resource
+    if (!now || !wanted.has(formName(row))) continue
+    const { title, minutes } = row
+    out.set(formName(row), { ...now, title, minutes, ...resourceBody.read(body) })
+  }
+  return out
+}
+
+/** One piece in one of its forms, or null. */
+export async function pieceIn(tx: Connection, form: PieceForm): Promise<Resource | null> {
+  return (await piecesIn(tx, [form])).get(formName(form)) ?? null
+}
+
+/** Whether an assignment gives out this form of a piece, or a learner has begun it in this form. */
+export async function isFormInUse(tx: Connection, { resourceId, revision }: PieceForm): Promise<boolean> {
+  const [row] = await tx.all<{ used: number }>(
+    sql`select exists (select 1 from assignment_pieces p where p.resource_id = ${resourceId} and p.revision = ${revision})
+      or exists (select 1 from attempts t join assignment_pieces p on p.assignment_id = t.assignment_id and
+      p.id = t.piece_id where p.resource_id = ${resourceId} and t.revision = ${revision}) as used`,
+  )
+  return row?.used === 1
+}
+
+/**
+ * Puts a piece in the place of what it was. With `keeps`, its former form is kept beside it and it counts as the
+ * next one.
+ */
+export async function saveResource(tx: Connection, record: ResourceRecord, keeps: boolean): Promise<void> {
+  const { id } = record.resource
+  if (keeps) {
+    const [was] = await tx.select().from(resources).where(eq(resources.id, id))
+    if (!was) throw new Error('no such piece')
+    const { revision, title, minutes, itemCount, body } = was
+    await tx.insert(resourceRevisions).values({ resourceId: id, revision, title, minutes, itemCount, body })
+  }
+  const revision = record.revision + (keeps ? 1 : 0)
+  await tx
+    .update(resources)
+    .set(fromResource({ ...record, revision }))
+    .where(eq(resources.id, id))
 }
 
 /** True when a code is taken among a school's own pieces. */

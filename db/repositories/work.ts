@@ -1,20 +1,33 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
-import type { AssignmentId, ClassId, Instant, SchoolId, UserId } from '#core/base'
+import { groupBy } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
 import {
   fromAssignmentBody,
   fromLearnerWork,
+  fromPiece,
   fromTarget,
   toAssignmentBody,
   toLearnerWork,
+  toPiece,
   toTarget,
 } from '../rows/workRows'
+import type { ResourceKind } from '#core/library'
+import { rulesOf } from '#core/work'
 import type { Assignment, AssignmentTarget, LearnerWork } from '#core/work'
-import { assignmentExceptions, assignmentTargets, assignments, learnerWork } from '../schema/work'
+import { pieceBody } from '../rows/bodies'
+import {
+  assignmentExceptions,
+  assignmentPieces,
+  assignmentTargets,
+  assignments,
+  learnerWork,
+} from '../schema/work'
 import type { Connection } from './store'
 
 type Row = typeof assignments.$inferSelect
 
-async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assignment[]> {
+/** Rows with all that belongs to them. */
+async function whole(tx: Connection, rows: readonly Row[]): Promise<Assignment[]> {
   if (rows.length === 0) return []
   const ids = rows.map((r) => r.id)
   const targets = await tx
@@ -26,12 +39,19 @@ async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assign
     .select()
     .from(assignmentExceptions)
     .where(inArray(assignmentExceptions.assignmentId, ids))
+  const pieces = await tx
+    .select()
+    .from(assignmentPieces)
+    .where(inArray(assignmentPieces.assignmentId, ids))
+    .orderBy(asc(assignmentPieces.position))
+  const piecesOf = groupBy(pieces, (p) => p.assignmentId)
   const targetsOf = new Map<AssignmentId, AssignmentTarget[]>()
   for (const t of targets)
     targetsOf.set(t.assignmentId, [...(targetsOf.get(t.assignmentId) ?? []), toTarget(t)])
-  return rows.map(({ body, createdAt, publishedAt, ...rest }) => ({
+  return rows.map(({ body, createdAt, publishedAt, resourceId: _, ...rest }) => ({
     ...rest,
     ...toAssignmentBody(body),
+    pieces: (piecesOf.get(rest.id) ?? []).map(toPiece),
     createdAt: createdAt as Instant,
     publishedAt: publishedAt as Instant | null,
     targets: targetsOf.get(rest.id) ?? [],
@@ -41,7 +61,7 @@ async function withTargets(tx: Connection, rows: readonly Row[]): Promise<Assign
 
 /** One assignment with targets, or null. */
 export async function assignmentById(tx: Connection, id: AssignmentId): Promise<Assignment | null> {
-  return (await withTargets(tx, await tx.select().from(assignments).where(eq(assignments.id, id))))[0] ?? null
+  return (await whole(tx, await tx.select().from(assignments).where(eq(assignments.id, id))))[0] ?? null
 }
 
 /** Assignments by id. */
@@ -51,13 +71,21 @@ export async function assignmentsById(
 ): Promise<readonly Assignment[]> {
   return ids.length === 0
     ? []
-    : withTargets(
+    : whole(
         tx,
         await tx
           .select()
           .from(assignments)
           .where(inArray(assignments.id, [...new Set(ids)])),
       )
+}
+
+/** How many learners have begun each piece of an assignment; a piece that nobody has begun is absent. */
+export async function begunPieces(tx: Connection, id: AssignmentId): Promise<ReadonlyMap<PieceId, number>> {
+  const rows = await tx.all<{ piece: PieceId; n: number }>(
+    sql`select piece_id as piece, count(distinct learner_id) as n from attempts where assignment_id = ${id} group by piece_id`,
+  )
+  return new Map(rows.map((r) => [r.piece, r.n]))
 }
 
 /** Assignments a teacher wrote or that reach one of the classes, newest first. */
@@ -85,7 +113,7 @@ export async function assignmentsFor(
       ),
     )
     .orderBy(desc(assignments.createdAt), asc(assignments.id))
-  return withTargets(tx, rows)
+  return whole(tx, rows)
 }
 
 /** Ids of assignments that reach learners of these classes or name the classes. */
@@ -112,14 +140,16 @@ export async function publishedIdsOf(tx: Connection, classId: ClassId): Promise<
 }
 
 function rowOf(record: Assignment): Row {
-  const { window, rules, notFor, targets: _, exceptIds: __, ...rest } = record
-  return { ...rest, body: fromAssignmentBody({ window, rules, notFor }) }
+  const { window, rules, notFor, pieces, targets: _, exceptIds: __, ...rest } = record
+  const [first] = pieces
+  if (!first) throw new Error('assignment without a piece')
+  return { ...rest, resourceId: first.resourceId, body: fromAssignmentBody({ window, rules, notFor }) }
 }
 
-/** Adds an assignment with its targets and exceptions. */
+/** Adds an assignment with its pieces, targets and exceptions. */
 export async function addAssignment(tx: Connection, record: Assignment): Promise<void> {
   await tx.insert(assignments).values(rowOf(record))
-  await replaceTargets(tx, record)
+  await addParts(tx, record)
 }
 
 /** Replaces an assignment as it stood at `record.version`; false when somebody changed it meanwhile. */
@@ -131,11 +161,15 @@ export async function saveAssignment(tx: Connection, record: Assignment): Promis
   if (done.rowsAffected !== 1) return false
   await tx.delete(assignmentTargets).where(eq(assignmentTargets.assignmentId, record.id))
   await tx.delete(assignmentExceptions).where(eq(assignmentExceptions.assignmentId, record.id))
-  await replaceTargets(tx, record)
+  await tx.delete(assignmentPieces).where(eq(assignmentPieces.assignmentId, record.id))
+  await addParts(tx, record)
   return true
 }
 
-async function replaceTargets(tx: Connection, record: Assignment): Promise<void> {
+async function addParts(tx: Connection, record: Assignment): Promise<void> {
+  await tx
+    .insert(assignmentPieces)
+    .values(record.pieces.map((p, position) => ({ assignmentId: record.id, position, ...fromPiece(p) })))
   if (record.targets.length > 0)
     await tx
       .insert(assignmentTargets)
@@ -161,10 +195,10 @@ export async function learnerWorkOf(
       ).map(toLearnerWork)
 }
 
-/** One learner's resolved work for one assignment, only while it is published; else null. */
+/** One learner's resolved work for one piece of an assignment, only while it is published; else null. */
 export async function publishedWorkFor(
   tx: Connection,
-  assignmentId: AssignmentId,
+  { assignmentId, pieceId }: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
   learnerId: UserId,
 ): Promise<LearnerWork | null> {
   const [row] = await tx
@@ -175,16 +209,22 @@ export async function publishedWorkFor(
       and(
         eq(learnerWork.assignmentId, assignmentId),
         eq(learnerWork.learnerId, learnerId),
+        eq(learnerWork.pieceId, pieceId),
         eq(assignments.state, 'published'),
       ),
     )
   return row ? toLearnerWork(row.work) : null
 }
 
-/** A learner's published work that is listed and not yet put away at `now`, with what the list shows. */
+/**
+ * A learner's published work that is listed and not yet put away at `now`, piece by piece in their order, with what
+ * the list shows.
+ */
 export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Instant) {
   const rows = await tx.all<{
     assignment_id: AssignmentId
+    piece_id: PieceId
+    resource_id: ResourceId
     class_id: ClassId
     listed_at: number | null
     opens_at: number | null
@@ -196,31 +236,41 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     title: string
     note: string
     body: string
-    kind: string
+    piece: string
+    piece_title: string
+    kind: ResourceKind
     minutes: number
     item_count: number
     class_name: string
   }>(sql`
-    select w.assignment_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at,
+    select w.assignment_id, w.piece_id, p.resource_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at,
       w.max_attempts, w.time_limit_minutes,
-      a.title, a.note, a.body, r.kind, r.minutes, r.item_count, c.name as class_name
+      a.title, a.note, a.body, p.body as piece, r.kind, c.name as class_name,
+      coalesce(v.title, r.title) as piece_title, coalesce(v.minutes, r.minutes) as minutes,
+      coalesce(v.item_count, r.item_count) as item_count
     from learner_work w
       join assignments a on a.id = w.assignment_id and a.state = 'published'
-      join resources r on r.id = a.resource_id
+      join assignment_pieces p on p.assignment_id = w.assignment_id and p.id = w.piece_id
+      join resources r on r.id = p.resource_id
+      left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
       join classes c on c.id = w.class_id
     where w.learner_id = ${learnerId}
       and (w.listed_at is null or w.listed_at <= ${now})
-      and (w.put_away_at is null or w.put_away_at > ${now})`)
+      and (w.put_away_at is null or w.put_away_at > ${now})
+    order by w.assignment_id, p.position`)
   const instantOf = (n: number | null) => n as Instant | null
   return rows.map((r) => ({
     assignmentId: r.assignment_id,
+    pieceId: r.piece_id,
+    resourceId: r.resource_id,
     title: r.title,
+    pieceTitle: r.piece_title,
     note: r.note,
     kind: r.kind,
     minutes: r.minutes,
     itemCount: r.item_count,
     className: r.class_name,
-    rules: toAssignmentBody(r.body).rules,
+    ...ofPiece(r),
     terms: {
       listed: instantOf(r.listed_at),
       opens: instantOf(r.opens_at),
@@ -231,6 +281,13 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
       timeLimitMinutes: r.time_limit_minutes,
     },
   }))
+}
+
+/** When a piece is done, its least time, and its rules. */
+function ofPiece(row: { readonly body: string; readonly piece: string }) {
+  const { rules } = toAssignmentBody(row.body)
+  const { when, leastMinutes, rules: own } = pieceBody.read(row.piece)
+  return { when, leastMinutes, rules: rulesOf({ rules }, { rules: own }) }
 }
 
 /** Replaces the resolved work of an assignment. */
@@ -244,20 +301,30 @@ export async function replaceLearnerWork(
     await tx.insert(learnerWork).values(records.slice(i, i + 200).map(fromLearnerWork))
 }
 
+/** A name for a piece of an assignment, told from all others. */
+export function pieceName(of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId }): string {
+  return `${of.assignmentId} ${of.pieceId}`
+}
+
 /**
- * When each assignment has closed for everybody who has it; null where it never does for somebody. Those that
- * nobody has are absent.
+ * When each piece of these assignments has closed for everybody who has it, by `pieceName`; null where it never
+ * does for somebody. Those that nobody has are absent.
  */
 export async function closesForAll(
   tx: Connection,
   ids: readonly AssignmentId[],
-): Promise<ReadonlyMap<AssignmentId, Instant | null>> {
+): Promise<ReadonlyMap<string, Instant | null>> {
   if (ids.length === 0) return new Map()
-  const rows = await tx.all<{ id: AssignmentId; last: number | null; open: number }>(
-    sql`select assignment_id as id, max(closes_at) as last, sum(closes_at is null) as open from learner_work
-      where assignment_id in ${[...ids]} group by assignment_id`,
+  const rows = await tx.all<{
+    assignmentId: AssignmentId
+    pieceId: PieceId
+    last: number | null
+    open: number
+  }>(
+    sql`select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last, sum(closes_at is null) as open from learner_work
+      where assignment_id in ${[...ids]} group by assignment_id, piece_id`,
   )
-  return new Map(rows.map((r) => [r.id, r.open > 0 ? null : (r.last as Instant | null)]))
+  return new Map(rows.map((r) => [pieceName(r), r.open > 0 ? null : (r.last as Instant | null)]))
 }
 
 /** Takes an assignment from the learners of classes. */

@@ -15,7 +15,7 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { book, items, standards, content } = libraryShapes(STORED)
-const { window, rules, overrides, because, score } = workShapes(STORED)
+const { window, rules, pieceParts, overrides, because, score } = workShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
 export const yearBody = bodyOf('years.body', year.omit({ id: true }))
@@ -33,6 +33,7 @@ export const assignmentBody = bodyOf(
   z.object({ window, rules, notFor: STORED.list(id<ClassId>(), 1000) }),
   [(old) => ({ ...old, notFor: [] })],
 )
+export const pieceBody = bodyOf('assignment_pieces.body', pieceParts)
 export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
 export const scoreBody = bodyOf('attempts.score', score)

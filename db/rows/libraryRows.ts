@@ -10,6 +10,8 @@ export interface ResourceRecord {
   readonly bookId: BookId | null
   readonly bookLessonId: string | null
   readonly position: number
+  /** Counts the forms that were given out. */
+  readonly revision: number
 }
 
 type Plain = Omit<Resource, 'standards' | 'content' | 'items'>
@@ -27,6 +29,7 @@ export function toResource(row: ResourceRow): ResourceRecord {
     bookId: row.bookId,
     bookLessonId: row.bookLessonId,
     position: row.position,
+    revision: row.revision,
   }
 }
 

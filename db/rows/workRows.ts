@@ -1,7 +1,7 @@
 import type { Target } from '#core/audience'
-import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
-import type { Assignment, AssignmentTarget, LearnerWork } from '#core/work'
-import { assignmentBody, becauseBody, overridesBody } from './bodies'
+import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from '#core/base'
+import type { Assignment, AssignmentTarget, LearnerWork, WorkPiece } from '#core/work'
+import { assignmentBody, becauseBody, overridesBody, pieceBody } from './bodies'
 
 type InBody = Pick<Assignment, 'window' | 'rules' | 'notFor'>
 
@@ -13,6 +13,23 @@ export function toAssignmentBody(text: string): InBody {
 /** Window, rules and the classes that do not have it to stored text. */
 export function fromAssignmentBody({ window, rules, notFor }: InBody): string {
   return assignmentBody.print({ window, rules, notFor })
+}
+
+interface PieceRow {
+  readonly id: PieceId
+  readonly resourceId: ResourceId
+  readonly revision: number
+  readonly body: string
+}
+
+/** Stored row to a piece of an assignment. */
+export function toPiece({ id, resourceId, revision, body }: PieceRow): WorkPiece {
+  return { id, resourceId, revision, ...pieceBody.read(body) }
+}
+
+/** A piece of an assignment to its stored parts. */
+export function fromPiece({ id, resourceId, revision, ...parts }: WorkPiece): PieceRow {
+  return { id, resourceId, revision, body: pieceBody.print(parts) }
 }
 
 /** Stored target row to target. */
@@ -46,6 +63,7 @@ export function fromTarget({ target, overrides }: AssignmentTarget): {
 interface LearnerWorkRow {
   readonly assignmentId: AssignmentId
   readonly learnerId: UserId
+  readonly pieceId: PieceId
   readonly classId: ClassId
   readonly listedAt: number | null
   readonly opensAt: number | null
@@ -63,6 +81,7 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWork {
   return {
     assignmentId: row.assignmentId,
     learnerId: row.learnerId,
+    pieceId: row.pieceId,
     classId: row.classId,
     terms: {
       listed: instantOf(row.listedAt),
@@ -83,6 +102,7 @@ export function fromLearnerWork(record: LearnerWork): LearnerWorkRow {
   return {
     assignmentId: record.assignmentId,
     learnerId: record.learnerId,
+    pieceId: record.pieceId,
     classId: record.classId,
     listedAt: terms.listed,
     opensAt: terms.opens,

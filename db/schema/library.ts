@@ -1,4 +1,4 @@
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
 import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
 
@@ -26,6 +26,8 @@ export const resources = sqliteTable(
     minutes: integer().notNull(),
     grade: integer().notNull(),
     itemCount: integer().notNull(),
+    /** Counts the forms that were given out; older ones are kept in their own table. */
+    revision: integer().notNull().default(1),
     /** Standards, content and items with their keys. */
     body: text().notNull(),
   },
@@ -34,6 +36,23 @@ export const resources = sqliteTable(
     index('resources_by_school').on(t.schoolId),
     uniqueIndex('resources_code').on(t.bookId, t.schoolId, t.code),
   ],
+)
+
+/** Earlier forms of pieces that somebody was given. */
+export const resourceRevisions = sqliteTable(
+  'resource_revisions',
+  {
+    resourceId: text()
+      .$type<ResourceId>()
+      .notNull()
+      .references(() => resources.id),
+    revision: integer().notNull(),
+    title: text().notNull(),
+    minutes: integer().notNull(),
+    itemCount: integer().notNull(),
+    body: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.resourceId, t.revision] })],
 )
 
 export const standards = sqliteTable('standards', {

@@ -5,6 +5,7 @@ import type {
   ClassId,
   ItemId,
   PageId,
+  PieceId,
   ResourceId,
   SchoolId,
   UserId,
@@ -15,6 +16,8 @@ import { schools, users } from './people'
 import { resources } from './library'
 
 export const ASSIGNMENT_STATES = ['held', 'published', 'withdrawn'] as const
+/** The name of the only piece of assignments that were made before there could be several. */
+const FIRST_PIECE = 'p1' as PieceId
 
 export const assignments = sqliteTable(
   'assignments',
@@ -28,6 +31,7 @@ export const assignments = sqliteTable(
       .$type<UserId>()
       .notNull()
       .references(() => users.id),
+    /** Of its first piece; all of them stand in their own table. */
     resourceId: text()
       .$type<ResourceId>()
       .notNull()
@@ -42,6 +46,30 @@ export const assignments = sqliteTable(
     body: text().notNull(),
   },
   (t) => [index('assignments_by_school').on(t.schoolId)],
+)
+
+/** The pieces of an assignment, in order, each in the form that is given out. */
+export const assignmentPieces = sqliteTable(
+  'assignment_pieces',
+  {
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    id: text().$type<PieceId>().notNull(),
+    position: integer().notNull(),
+    resourceId: text()
+      .$type<ResourceId>()
+      .notNull()
+      .references(() => resources.id),
+    revision: integer().notNull(),
+    /** When it is done, and what it does differently. */
+    body: text().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.assignmentId, t.id] }),
+    index('pieces_by_resource').on(t.resourceId, t.revision),
+  ],
 )
 
 export const assignmentTargets = sqliteTable(
@@ -77,7 +105,7 @@ export const assignmentExceptions = sqliteTable(
   (t) => [primaryKey({ columns: [t.assignmentId, t.learnerId] })],
 )
 
-/** An assignment as resolved for one learner; there only once it was published. */
+/** A piece of an assignment as resolved for one learner; there only once it was published. */
 export const learnerWork = sqliteTable(
   'learner_work',
   {
@@ -89,6 +117,7 @@ export const learnerWork = sqliteTable(
       .$type<UserId>()
       .notNull()
       .references(() => users.id),
+    pieceId: text().$type<PieceId>().notNull(),
     classId: text().$type<ClassId>().notNull(),
     listedAt: integer(),
     opensAt: integer(),
@@ -100,7 +129,7 @@ export const learnerWork = sqliteTable(
     because: text().notNull(),
   },
   (t) => [
-    primaryKey({ columns: [t.assignmentId, t.learnerId] }),
+    primaryKey({ columns: [t.assignmentId, t.learnerId, t.pieceId] }),
     index('learner_work_by_learner').on(t.learnerId),
     index('learner_work_by_class').on(t.classId),
   ],
@@ -118,6 +147,8 @@ export const attempts = sqliteTable(
       .$type<UserId>()
       .notNull()
       .references(() => users.id),
+    pieceId: text().$type<PieceId>().notNull().default(FIRST_PIECE),
+    revision: integer().notNull().default(1),
     number: integer().notNull(),
     startedAt: integer().notNull(),
     deadlineAt: integer(),
@@ -126,7 +157,7 @@ export const attempts = sqliteTable(
     score: text(),
   },
   (t) => [
-    uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.number),
+    uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.pieceId, t.number),
     index('attempts_by_learner').on(t.learnerId),
   ],
 )

@@ -1,11 +1,16 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
 import type { Cell, ItemFigures } from '#core/evidence'
 import type { Item } from '#core/library'
 import { contract, id } from './define'
 
 export interface GridColumn {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+  /** Of an assignment with several pieces; else null. */
+  readonly pieceTitle: string | null
+  /** Done by the learner's word: without a score. */
+  readonly isRead: boolean
   readonly title: string
   readonly dueAt: Instant | null
   readonly opensAt: Instant | null
@@ -30,16 +35,17 @@ export const ShowGrid = contract<ClassGrid>()({
 
 export interface PieceFigures {
   readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
   readonly title: string
   readonly className: string | null
   readonly tries: number
   readonly figures: readonly ItemFigures[]
   readonly items: readonly Item[]
 }
-/** Items of an assignment, hardest first; over one class or all it reaches. */
+/** Items of a piece of an assignment (without a name: of its first that has any), hardest first; over one class or all. */
 export const ShowItems = contract<PieceFigures>()({
   method: 'GET',
   path: '/api/evidence/items/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
-  query: z.strictObject({ classId: id<ClassId>().optional() }),
+  query: z.strictObject({ classId: id<ClassId>().optional(), pieceId: id<PieceId>().optional() }),
 })

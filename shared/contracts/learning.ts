@@ -1,21 +1,21 @@
 import { z } from 'zod'
-import type { AssignmentId, AttemptId, Instant, ItemId, PageId } from '#core/base'
+import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
 import type { EndedBy, Place, StandingAnswer } from '#core/attempts'
-import type { Answer, LearnerItem } from '#core/library'
+import type { Answer, LearnerItem, ResourceKind } from '#core/library'
 import type { WorkState } from '#core/availability'
+import type { Together, When } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
 
-/** A piece of work as its learner may know it. Points and ratio only when the rules show them. */
-export interface MyWork {
-  readonly id: AssignmentId
+/** A piece of their work as its learner may know it. Points and ratio only when the rules show them. */
+export interface MyPieceCard {
+  readonly pieceId: PieceId
   readonly title: string
-  readonly note: string
-  readonly kind: string
+  readonly kind: ResourceKind
+  readonly when: When
   readonly minutes: number
   readonly itemCount: number
-  readonly className: string
   readonly place: Place
   readonly state: WorkState
   readonly opensAt: Instant | null
@@ -28,6 +28,14 @@ export interface MyWork {
   readonly handedInAt: Instant | null
   readonly ratio: number | null
   readonly mayTry: boolean
+}
+/** An assignment as its learner may know it: its pieces in the order in which they are done, and all together. */
+export interface MyWork extends Together {
+  readonly id: AssignmentId
+  readonly title: string
+  readonly note: string
+  readonly className: string
+  readonly pieces: readonly MyPieceCard[]
 }
 export const ListMyWork = contract<{
   readonly work: readonly MyWork[]
@@ -72,8 +80,11 @@ export interface SeenTry {
 }
 export interface MyPiece {
   readonly work: MyWork
+  readonly piece: MyPieceCard
   readonly content: string
   readonly open: OpenTry | null
+  /** A piece that is only read and was opened: from when it may be called done. */
+  readonly reading: { readonly attemptId: AttemptId; readonly doneFrom: Instant } | null
   readonly seen: readonly SeenTry[]
   readonly kept: string
   readonly feedbackWhen: string
@@ -85,16 +96,19 @@ export interface MyPiece {
 
 const ofWork = z.strictObject({ assignmentId: id<AssignmentId>() })
 const ofTry = z.strictObject({ attemptId: id<AttemptId>() })
+/** One piece of an assignment; without a name, the one that is to be done next. */
 export const ShowMyPiece = contract<MyPiece>()({
   method: 'GET',
   path: '/api/my-work/:assignmentId',
   params: ofWork,
+  query: z.strictObject({ pieceId: id<PieceId>().optional() }),
 })
-/** Starts a try, or goes on with the one in progress. */
+/** Starts a try at a piece, or goes on with the one in progress. */
 export const StartTry = contract<OpenTry & { readonly now: Instant }>()({
   method: 'POST',
   path: '/api/my-work/:assignmentId/start',
   params: ofWork,
+  body: z.strictObject({ pieceId: id<PieceId>() }),
 })
 
 const MOST_EDITS = 1_000_000_000

@@ -4,7 +4,7 @@ import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
 import type { Book, Resource, ResourceKind, ResourceRole, Standard } from '#core/library'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
-import { contract, id, line, prose } from './define'
+import { contract, id, line, prose, version } from './define'
 
 /** A piece before looking inside. */
 export interface PieceCard {
@@ -18,6 +18,8 @@ export interface PieceCard {
   readonly minutes: number
   readonly grade: number
   readonly itemCount: number
+  /** Counts the forms in which it was given out. */
+  readonly revision: number
   readonly own: boolean
 }
 export interface Shelf {
@@ -28,6 +30,9 @@ export const ShowShelf = contract<Shelf>()({ method: 'GET', path: '/api/shelf' }
 
 export interface Inside {
   readonly resource: Resource
+  readonly revision: number
+  /** Whether the asker may change it. */
+  readonly mayEdit: boolean
   readonly standards: readonly Standard[]
   readonly used: readonly {
     readonly title: string
@@ -42,18 +47,29 @@ export const LookInside = contract<Inside>()({
   params: z.strictObject({ resourceId: id<ResourceId>() }),
 })
 
+const ownPiece = z.strictObject({
+  title: line(120),
+  code: z.string().trim().max(16),
+  kind: z.enum(RESOURCE_KINDS),
+  role: z.enum(RESOURCE_ROLES),
+  minutes: z.number().int().min(1, 'is below 1').max(300, 'is above 300'),
+  grade: z.number().int().min(1).max(13),
+  content: prose(40_000),
+  items: WIRE.list(itemShapes(WIRE).item, 100),
+})
 /** Adds an own piece, found under the school's own pieces. */
 export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
   method: 'POST',
   path: '/api/resources',
-  body: z.strictObject({
-    title: line(120),
-    code: z.string().trim().max(16),
-    kind: z.enum(RESOURCE_KINDS),
-    role: z.enum(RESOURCE_ROLES),
-    minutes: z.number().int().min(1, 'is below 1').max(300, 'is above 300'),
-    grade: z.number().int().min(1).max(13),
-    content: prose(40_000),
-    items: WIRE.list(itemShapes(WIRE).item, 100),
-  }),
+  body: ownPiece,
+})
+/**
+ * Changes an own piece as it stood at `revision`. Once it was given out, its former form stays with those who have
+ * it, and this is the next one.
+ */
+export const ChangePiece = contract<{ readonly revision: number; readonly isNewForm: boolean }>()({
+  method: 'POST',
+  path: '/api/resources/:resourceId',
+  params: z.strictObject({ resourceId: id<ResourceId>() }),
+  body: ownPiece.extend({ revision: version }),
 })

@@ -1,17 +1,24 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, GroupId, Instant, ResourceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, GroupId, Instant, PieceId, ResourceId, UserId } from '#core/base'
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import type { AssignmentState, Draft, Need, Progress } from '#core/work'
+import { MOST_PIECES } from '#core/work'
+import type { AssignmentState, Draft, Need, Progress, WorkPiece } from '#core/work'
 import { WIRE } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
 import { contract, id, line, prose, version } from './define'
 import type { Refusal } from './refusal'
 
-const { window, rules, overrides, target } = workShapes(WIRE)
-const draftInput = z.strictObject({
+const { window, rules, pieceParts, overrides, target } = workShapes(WIRE)
+const piece = z.strictObject({
+  id: id<PieceId>(),
   resourceId: id<ResourceId>(),
+  revision: version,
+  ...pieceParts.shape,
+}) satisfies z.ZodType<WorkPiece>
+const draftInput = z.strictObject({
+  pieces: WIRE.list(piece, MOST_PIECES),
   title: line(120),
   note: prose(1000),
   window,
@@ -25,11 +32,15 @@ export interface ClassPreview {
   readonly name: string
   readonly learners: number
   readonly window: Window | null
+  /** Windows of the pieces that have moments of their own; null: it cannot stand there. */
+  readonly pieces: readonly { readonly pieceId: PieceId; readonly window: Window | null }[]
   readonly span: WindowSpan | null
   readonly problem: Refusal | null
 }
+/** One learner and one piece. */
 export interface WhoGetsWhat {
   readonly learnerId: UserId
+  readonly pieceId: PieceId
   readonly name: string
   readonly classId: ClassId
   readonly terms: LearnerTerms
@@ -89,7 +100,9 @@ export interface WorkInClass extends Progress {
 export interface WorkRow extends Progress {
   readonly id: AssignmentId
   readonly title: string
+  /** Of its first piece. */
   readonly kind: ResourceKind
+  readonly pieces: number
   readonly state: AssignmentState
   readonly version: number
   readonly need: Need
@@ -105,6 +118,8 @@ export interface WorkPage {
   readonly state: AssignmentState
   /** How many learners have begun. */
   readonly begun: number
+  /** The same for each piece; one that nobody has begun is absent. */
+  readonly begunOf: Readonly<Record<PieceId, number>>
   /** False: it goes to others' classes, too; what the asker does reaches only their own. */
   readonly isWhole: boolean
   readonly draft: Draft

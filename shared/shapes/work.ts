@@ -6,6 +6,8 @@ import { LEVELS } from '#core/audience'
 import type { Because, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
 import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
+import { WHENS } from '#core/work'
+import type { WorkPiece } from '#core/work'
 import { day, id } from './makers'
 import type { Makers } from './makers'
 
@@ -43,6 +45,14 @@ export function workShapes(m: Makers) {
     answers: z.enum(REVEALS),
     late: m.object({ percentPerDay: z.number(), per: z.enum(LATE_PER), floorPercent: z.number() }).nullable(),
   }) satisfies z.ZodType<AttemptRules>
+  const { shape } = rules
+  /** What a piece does differently; a rule that is absent is the assignment's. */
+  const pieceParts = m.object({
+    when: z.enum(WHENS),
+    leastMinutes: m.whole(0, 600),
+    window: window.partial(),
+    rules: m.object(shape).partial(),
+  }) satisfies z.ZodType<Omit<WorkPiece, 'id' | 'resourceId' | 'revision'>>
   const overrides = m.object({
     window: window.partial().optional(),
     maxAttempts: m.whole(1, 50).nullable().optional(),
@@ -67,5 +77,5 @@ export function workShapes(m: Makers) {
     deductedRatio: z.number(),
     items: m.list(m.object({ itemId: id<ItemId>(), points: z.number(), of: z.number() }), 1000),
   }) satisfies z.ZodType<AttemptScore>
-  return { moment, window, rules, overrides, target, because, score }
+  return { moment, window, rules, pieceParts, overrides, target, because, score }
 }

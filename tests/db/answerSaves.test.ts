@@ -4,14 +4,14 @@ import type { AnswerSaves } from '#db/repositories'
 import { answersOf } from '#db/repositories'
 import { startTry } from '#usecases/learning/tries'
 import { handIn } from '#usecases/learning/tries'
-import { aChange, at, ids } from '../support/made'
+import { aChange, at, ids, only } from '../support/made'
 import { aSchool, publish } from '../support/world'
 
 describe('gathered saves', () => {
   it('keeps the last of several saves of one answer, and all of many', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
+    const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, only(id)), 'start')
     const save = (item: string, i: number): AnswerSaves => ({
       attemptId,
       changes: [aChange(item, { kind: 'text', text: `v${i}` }, { edit: i + 1 })],
@@ -29,8 +29,8 @@ describe('gathered saves', () => {
   it('takes nothing into a try that was handed in, and says so to that caller only', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    const ann = mustBeOk(await startTry(school.deps, school.ann, id), 'start').attemptId
-    const ben = mustBeOk(await startTry(school.deps, school.ben, id), 'start').attemptId
+    const ann = mustBeOk(await startTry(school.deps, school.ann, only(id)), 'start').attemptId
+    const ben = mustBeOk(await startTry(school.deps, school.ben, only(id)), 'start').attemptId
     mustBeOk(await handIn(school.deps, school.ann, { attemptId: ann, saves: [] }), 'in')
     const save = (attemptId: typeof ann): AnswerSaves => ({
       attemptId,
@@ -47,7 +47,7 @@ describe('gathered saves', () => {
   it('is seen by readers as soon as it is acknowledged', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, id), 'start')
+    const { attemptId } = mustBeOk(await startTry(school.deps, school.ann, only(id)), 'start')
     for (let i = 0; i < 20; i++) {
       await school.deps.store.saveAnswers({
         attemptId,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { isoDay } from '#core/base'
+import { asId, isoDay } from '#core/base'
+import type { PieceId } from '#core/base'
 import type { Assignment, LearnerWork } from '#core/work'
 import type { ClassRecord, ResourceRecord } from '#db/repositories'
 import {
@@ -42,6 +43,8 @@ import {
   rules,
   single,
   text,
+  P1,
+  piecesOf,
 } from '../support/made'
 import { aBench, aTeacher } from '../support/world'
 
@@ -147,6 +150,7 @@ describe('whole values come back as they went in', () => {
       bookId: null,
       bookLessonId: null,
       position: 2,
+      revision: 3,
     }
     await bench.deps.store.write((tx) => addResource(tx, record))
     expect(await resourceById(bench.deps.store.read, resource.id)).toMatchObject({ resource })
@@ -197,7 +201,18 @@ describe('whole values come back as they went in', () => {
       id: ids.work('w'),
       schoolId,
       authorId: userId,
-      resourceId: resource.id,
+      pieces: [
+        ...piecesOf(resource.id),
+        {
+          id: asId<PieceId>('p2'),
+          resourceId: resource.id,
+          revision: 1,
+          when: 'after',
+          leastMinutes: 4,
+          window: { opens: anchor, due: null },
+          rules: { maxAttempts: null, kept: 'mean' },
+        },
+      ],
       title: 'T',
       note: 'N',
       state: 'published',
@@ -228,6 +243,7 @@ describe('whole values come back as they went in', () => {
     const row: LearnerWork = {
       assignmentId: record.id,
       learnerId: learner.id,
+      pieceId: P1,
       classId: room.id,
       terms: {
         listed: null,
@@ -254,6 +270,7 @@ describe('whole values come back as they went in', () => {
         bookId: null,
         bookLessonId: null,
         position: 0,
+        revision: 1,
       })
       await addAssignment(tx, record)
       await replaceLearnerWork(tx, record.id, [row])

@@ -2,16 +2,18 @@ import { describe, expect, it } from 'vitest'
 import type { ItemId } from '#core/base'
 import { ListMyWork, SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { Answer } from '#core/library'
-import { aChange } from '../support/made'
+import { P1, aChange } from '../support/made'
 import { Agent, aServer, signedIn } from '../support/server'
 
 describe('kill -9 in the middle of answering', () => {
   it('loses no answer that was acknowledged', async () => {
     const server = await aServer('demo')
     const learner = await signedIn(server, 'linh')
-    const work = (await learner.call(ListMyWork)).value?.work.find((w) => w.mayTry && w.itemCount > 0)
+    const work = (await learner.call(ListMyWork)).value?.work.find(
+      (w) => w.mayTry && (w.pieces[0]?.itemCount ?? 0) > 0,
+    )
     const params = { assignmentId: work?.id as never }
-    const started = (await learner.call(StartTry, { params })).value
+    const started = (await learner.call(StartTry, { params, body: { pieceId: P1 } })).value
     const items = started?.items ?? []
     expect(items.length).toBeGreaterThan(4)
     const acknowledged = new Map<string, string>()

@@ -57,8 +57,11 @@ beforeAll(async () => {
   const list = (await teacher.call(work.ListWork)).value?.work ?? []
   const mine = (await learner.call(learning.ListMyWork)).value?.work ?? []
   const shelf = (await teacher.call(library.ShowShelf)).value
-  const open = mine.find((w) => w.mayTry)
-  const started = await learner.call(learning.StartTry, { params: { assignmentId: open?.id as never } })
+  const open = mine.find((w) => w.pieces.some((p) => p.mayTry && p.itemCount > 0))
+  const started = await learner.call(learning.StartTry, {
+    params: { assignmentId: open?.id as never },
+    body: { pieceId: (open?.pieces.find((p) => p.mayTry && p.itemCount > 0)?.pieceId ?? 'p1') as never },
+  })
   const lessons = desk?.plans.flatMap((p) => p.lessons.map((l) => l.id)) ?? []
   known = {
     classId: classIds,
@@ -73,6 +76,8 @@ beforeAll(async () => {
     assignmentId: [...list.map((w) => w.id), ...mine.map((w) => w.id)],
     resourceId: shelf?.pieces.map((p) => p.id) ?? [],
     bookId: shelf?.books.map((b) => b.id) ?? [],
+    pieceId: ['p1', 'p2'],
+    revision: [1, 2],
     attemptId: [started.value?.attemptId],
     itemId: started.value?.items.map((i) => i.id) ?? [],
     version: [1, 2, 3],

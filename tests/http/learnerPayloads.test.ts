@@ -26,22 +26,24 @@ async function walk(learner: Agent, who: string, name: string): Promise<void> {
   const list = await learner.call(ListMyWork)
   texts.push(list.text)
   const pieces: MyPiece[] = []
-  for (const { id, mayTry } of list.value?.work ?? []) {
+  const every = (list.value?.work ?? []).flatMap(({ id, pieces: of }) => of.map((p) => ({ id, ...p })))
+  for (const { id, pieceId, mayTry } of every) {
     const params = { assignmentId: id }
-    const before = await learner.call(ShowMyPiece, { params })
+    const query = { pieceId }
+    const before = await learner.call(ShowMyPiece, { params, query })
     texts.push(before.text)
     if (before.ok) pieces.push(before.value)
     if (!mayTry) continue
-    const started = await learner.call(StartTry, { params })
+    const started = await learner.call(StartTry, { params, body: { pieceId } })
     texts.push(started.text)
-    const after = await learner.call(ShowMyPiece, { params })
+    const after = await learner.call(ShowMyPiece, { params, query })
     texts.push(after.text)
     if (!started.ok) continue
     texts.push(
       (await learner.raw('POST', `/api/tries/${started.value.attemptId}/answers`, { saves: [] })).text,
       (await learner.raw('POST', `/api/tries/${started.value.attemptId}/hand-in`, { saves: [] })).text,
     )
-    const done = await learner.call(ShowMyPiece, { params })
+    const done = await learner.call(ShowMyPiece, { params, query })
     texts.push(done.text)
     if (done.ok) pieces.push(done.value)
   }
@@ -63,8 +65,11 @@ beforeAll(async () => {
     if (page)
       keys.set(
         work.id,
-        (await teacher.call(LookInside, { params: { resourceId: page.draft.resourceId } })).value?.resource
-          .items ?? [],
+        (
+          await Promise.all(
+            page.draft.pieces.map(({ resourceId }) => teacher.call(LookInside, { params: { resourceId } })),
+          )
+        ).flatMap((inside) => inside.value?.resource.items ?? []),
       )
   }
   for (const p of DEMO_PEOPLE.filter((p) => p.role === 'learner'))
@@ -100,7 +105,8 @@ describe('what learners are sent', () => {
         ])
           for (const key of ['right', 'value', 'accepted', 'feedback'])
             expect(Object.keys(item)).not.toContain(key)
-        const closed = piece.work.closesAt !== null && piece.work.closesAt <= piece.now
+        const { closesAt } = piece.piece
+        const closed = closesAt !== null && closesAt <= piece.now
         for (const seen of piece.seen.flatMap((t) => t.items)) {
           if ('right' in seen)
             expect(piece.answersWhen === 'submission' || (piece.answersWhen === 'close' && closed)).toBe(true)
@@ -127,7 +133,7 @@ describe('what learners are sent', () => {
 
   it('lists no work before its listing, and says nothing of teacher’s matters', () => {
     for (const w of walks) {
-      for (const p of w.pieces) expect(['not-listed', 'put-away']).not.toContain(p.work.state)
+      for (const p of w.pieces) expect(['not-listed', 'put-away']).not.toContain(p.piece.state)
       for (const text of w.texts)
         expect(text).not.toMatch(
           /"(because|targets|overrides|exceptIds|authorId|teacherIds|accommodation|pacing|pattern)"/,

@@ -76,6 +76,16 @@ const ANY_YEAR = {
   rotation: null,
 }
 const { id: _, ...ANY_YEAR_BODY } = ANY_YEAR
+const AN_OWN_PIECE = {
+  title: 'Own',
+  code: 'ownone',
+  kind: 'reading',
+  role: 'core',
+  minutes: 5,
+  grade: 8,
+  content: 'Read this.',
+  items: [],
+}
 const TABLE: readonly Row[] = [
   // open to everyone
   { route: 'GET /api/demo-people', file: 'demo-people.get.ts', expected: [I, I, I, I, I, I, I, I, I] },
@@ -168,7 +178,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/my-work/WORK/start',
     file: 'my-work/[assignmentId]/start.post.ts',
-    body: {},
+    body: { pieceId: 'p1' },
     shows: 'TRY',
     expected: [S, I, H, D, D, D, D, D, D],
   },
@@ -205,6 +215,13 @@ const TABLE: readonly Row[] = [
       items: [],
     },
     expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/resources/OWN',
+    file: 'resources/[resourceId].post.ts',
+    body: { ...AN_OWN_PIECE, title: 'Changed', revision: 1 },
+    changes: 'resources',
+    expected: [S, H, H, I, D, D, D, D, H],
   },
   {
     route: 'POST /api/read-closures',
@@ -532,7 +549,9 @@ beforeAll(async () => {
   const desk = (await teacher.call(ShowDesk)).value
   const plan = desk?.plans.find((p) => p.id === room?.planId)
   const set = (await teacher.call(ShowWork, { params: { assignmentId: mine?.id as never } })).value
+  const own = await teacher.raw('POST', '/api/resources', AN_OWN_PIECE)
   Object.assign(known, {
+    OWN: JSON.parse(own.text).resourceId,
     CLASS: room?.id,
     YEAR: room?.yearId,
     PLAN: room?.planId,
@@ -544,7 +563,9 @@ beforeAll(async () => {
     LESSON: plan?.lessons.at(-1)?.id,
     VERSION: String(set?.version),
   })
-  known.TRY = JSON.parse((await learner.raw('POST', `/api/my-work/${known.WORK}/start`, {})).text).attemptId
+  known.TRY = JSON.parse(
+    (await learner.raw('POST', `/api/my-work/${known.WORK}/start`, { pieceId: 'p1' })).text,
+  ).attemptId
   secrets.push(...(page?.learners.map((l) => l.name) ?? []), page?.joinCode ?? '-', room?.name ?? '-')
   ofPlan.push(...(plan?.lessons.map((l) => l.title).filter((t) => t.length > 12) ?? []))
   // whatever is overdue is ended now, so that a look changes nothing later
@@ -554,7 +575,17 @@ beforeAll(async () => {
 afterAll(() => state.close())
 
 const draft = () => ({
-  resourceId: known.PIECE,
+  pieces: [
+    {
+      id: 'p1',
+      resourceId: known.PIECE,
+      revision: 1,
+      when: 'in',
+      leastMinutes: 0,
+      window: {},
+      rules: {},
+    },
+  ],
   title: 'T',
   note: '',
   window: { listed: null, opens: null, due: null, closes: null, putAway: null },
@@ -571,7 +602,7 @@ const draft = () => ({
   targets: [{ target: { kind: 'class', classId: known.CLASS }, overrides: {} }],
   exceptIds: [],
 })
-const NAMES = /CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
+const NAMES = /OWN|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
   body === undefined
     ? undefined

@@ -83,9 +83,11 @@ describe('a disk that is full', () => {
     const server = await aServer('demo')
     const learner = await signedIn(server, 'noa')
     const teacher = await signedIn(server, 'imani')
-    const work = (await learner.call(ListMyWork)).value?.work.find((w) => w.mayTry)
+    const work = (await learner.call(ListMyWork)).value?.work.find(
+      (w) => w.pieces[0]?.mayTry && w.pieces[0].itemCount > 0,
+    )
     const params = { assignmentId: work?.id as never }
-    const open = (await learner.call(StartTry, { params })).value
+    const open = (await learner.call(StartTry, { params, body: { pieceId: 'p1' as never } })).value
     const item = open?.items.find((i) => i.kind === 'single')
     if (!open || item?.kind !== 'single') throw new Error('no question to answer')
     const save = (choice: number, edit: number) =>

@@ -7,6 +7,7 @@ import type {
   Instant,
   ItemId,
   LessonId,
+  PieceId,
   PlanId,
   ResourceId,
   UnitId,
@@ -18,6 +19,7 @@ import type { AnswerChange, Attempt, AttemptRules, AttemptScore } from '#core/at
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
 import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
+import type { WorkPiece } from '#core/work'
 
 /** Small made-up values for tests; only what a test is about has to be given. */
 export const ids = {
@@ -151,6 +153,25 @@ export function rules(part: Partial<AttemptRules> = {}): AttemptRules {
   }
 }
 
+/** The only piece of an assignment that has one. */
+export const P1 = asId<PieceId>('p1')
+
+/** The only piece of an assignment, named. */
+export const only = (assignmentId: AssignmentId) => ({ assignmentId, pieceId: P1 })
+
+/** An assignment's pieces from resources, in order, nothing of their own. */
+export function piecesOf(...resourceIds: readonly ResourceId[]): readonly WorkPiece[] {
+  return resourceIds.map((resourceId, i) => ({
+    id: asId<PieceId>(`p${i + 1}`),
+    resourceId,
+    revision: 1,
+    when: 'in',
+    leastMinutes: 0,
+    window: {},
+    rules: {},
+  }))
+}
+
 export function score(ratio: number): AttemptScore {
   return { points: ratio * 10, of: 10, ratio, lateDays: 0, deductedRatio: 0, items: [] }
 }
@@ -160,6 +181,8 @@ export function aTry(number: number, ratio: number, part: Partial<Attempt> = {})
   return {
     id: ids.try(`t${number}`),
     assignmentId: ids.work('w1'),
+    pieceId: P1,
+    revision: 1,
     learnerId: ids.user('l1'),
     number,
     startedAt: at('10-01T10:00'),

@@ -26,7 +26,7 @@ import { makeClass } from '#usecases/teaching/makeClass'
 import { makeYear } from '#usecases/teaching/years'
 import type { Draft } from '#core/work'
 import { assign } from '#usecases/work/assign'
-import { aYear, at, aCheck, multiple, numeric, onDays, rules, single, text } from './made'
+import { aYear, at, aCheck, multiple, numeric, onDays, piecesOf, rules, single, text } from './made'
 
 export const MIGRATIONS = fileURLToPath(new URL('../../db/migrations', import.meta.url))
 const folders: string[] = []
@@ -179,6 +179,7 @@ export async function aSchool(): Promise<TestSchool> {
       bookId: null,
       bookLessonId: null,
       position: 0,
+      revision: 1,
     }),
   )
   const lesson = (number: string) => plan?.lessons.find((l) => l.number === number)?.id as LessonId
@@ -213,7 +214,7 @@ export const through = (day: string): Moment => ({ kind: 'day', on: isoDay(day) 
 /** A check for both classes, open from publishing and without a due date, unless said otherwise. */
 export function aDraft(school: TestSchool, part: Partial<Draft> = {}): Draft {
   return {
-    resourceId: school.check,
+    pieces: piecesOf(school.check),
     title: 'Check',
     note: '',
     window: { listed: null, opens: null, due: null, closes: null, putAway: null },

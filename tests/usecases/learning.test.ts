@@ -4,9 +4,10 @@ import type { AssignmentId, AttemptId, PageId } from '#core/base'
 import type { Answer } from '#core/library'
 import { attemptById, answersOf } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
-import { listMyWork, showMyPiece } from '#usecases/learning/myWork'
+import { showMyPiece } from '#usecases/learning/myPiece'
+import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
-import { aChange, at, ids, rules } from '../support/made'
+import { aChange, at, ids, rules, only } from '../support/made'
 import { aColleague, aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -19,12 +20,12 @@ const RIGHT: Record<string, Answer> = {
 const saves = (...numbers: number[]) => numbers.map((n) => aChange(String(n), RIGHT[n] as Answer))
 const open = { listed: null, opens: null, due: null, closes: null, putAway: null }
 const start = async (school: TestSchool, id: AssignmentId, who = school.ann) =>
-  mustBeOk(await startTry(school.deps, who, id), 'start').attemptId
+  mustBeOk(await startTry(school.deps, who, only(id)), 'start').attemptId
 async function does(school: TestSchool, id: AssignmentId, who: TestSchool['ann'], ...right: number[]) {
   return handIn(school.deps, who, { attemptId: await start(school, id, who), saves: saves(...right) })
 }
 const piece = async (school: TestSchool, id: AssignmentId, who = school.ann) =>
-  mustBeOk(await showMyPiece(school.deps, who, id), 'piece')
+  mustBeOk(await showMyPiece(school.deps, who, only(id)), 'piece')
 
 describe('a try', () => {
   it('is saved answer by answer, handed in, scored, and seen by the rules', async () => {
@@ -66,11 +67,11 @@ describe('a try', () => {
     const school = await aSchool()
     const id = await publish(school)
     const both = await Promise.all([
-      startTry(school.deps, school.ann, id),
-      startTry(school.deps, school.ann, id),
+      startTry(school.deps, school.ann, only(id)),
+      startTry(school.deps, school.ann, only(id)),
     ])
     expect(new Set(both.map((b) => b.value?.attemptId)).size).toBe(1)
-    expect((await piece(school, id)).work.triesUsed).toBe(1)
+    expect((await piece(school, id)).piece.triesUsed).toBe(1)
   })
 
   it('is handed in once, however often and in parallel', async () => {
@@ -93,8 +94,8 @@ describe('a try', () => {
     const id = await publish(school, { rules: rules({ kept: 'latest' }) })
     await does(school, id, school.ann, 1, 2, 3, 4)
     await does(school, id, school.ann, 1)
-    expect((await piece(school, id)).work).toMatchObject({ triesUsed: 2, ratio: 0.2, mayTry: false })
-    expect((await startTry(school.deps, school.ann, id)).error).toMatchObject({
+    expect((await piece(school, id)).piece).toMatchObject({ triesUsed: 2, ratio: 0.2, mayTry: false })
+    expect((await startTry(school.deps, school.ann, only(id))).error).toMatchObject({
       code: 'attempts/none-left',
       used: 2,
       most: 2,
@@ -209,7 +210,7 @@ describe('what the server enforces', () => {
       },
       targets: [{ target: { kind: 'class', classId: school.a.classId }, overrides: {} }],
     })
-    const code = async (who = school.ann) => (await startTry(school.deps, who, id)).error?.code
+    const code = async (who = school.ann) => (await startTry(school.deps, who, only(id))).error?.code
     expect(await code()).toBe('access/not-found')
     expect((await listMyWork(school.deps, school.ann)).value?.work).toEqual([])
     school.clock.set(at('09-04T12:00'))
@@ -304,10 +305,10 @@ describe('what the server enforces', () => {
     const school = await aSchool()
     const id = await publish(school, { rules: rules({ waitMinutes: 30 }) })
     await does(school, id, school.ann, 1)
-    expect((await startTry(school.deps, school.ann, id)).error?.code).toBe('attempts/wait')
+    expect((await startTry(school.deps, school.ann, only(id))).error?.code).toBe('attempts/wait')
     expect((await piece(school, id)).waitUntil).toBe(addMinutes(school.clock.now(), 30))
     school.clock.set(addMinutes(school.clock.now(), 30))
-    expect((await startTry(school.deps, school.ann, id)).ok).toBe(true)
+    expect((await startTry(school.deps, school.ann, only(id))).ok).toBe(true)
   })
 })
 
@@ -338,7 +339,7 @@ describe('the teacher’s view of it', () => {
     await does(school, id, school.ann, 1, 2, 3)
     await does(school, id, school.cleo, 1, 2)
     const all = mustBeOk(
-      await showItems(school.deps, school.teacher, { assignmentId: id, classId: null }),
+      await showItems(school.deps, school.teacher, { assignmentId: id, pieceId: null, classId: null }),
       'items',
     )
     expect(all).toMatchObject({ tries: 2, className: null })
@@ -349,7 +350,11 @@ describe('the teacher’s view of it', () => {
       ['2', 2],
     ])
     const one = mustBeOk(
-      await showItems(school.deps, school.teacher, { assignmentId: id, classId: school.b.classId }),
+      await showItems(school.deps, school.teacher, {
+        assignmentId: id,
+        pieceId: null,
+        classId: school.b.classId,
+      }),
       'items',
     )
     expect(one).toMatchObject({ tries: 1, className: 'Class B' })
@@ -362,12 +367,18 @@ describe('the teacher’s view of it', () => {
     await does(school, id, school.ann, 1)
     await does(school, id, school.cleo, 1, 2)
     const got = mustBeOk(
-      await showItems(school.deps, colleague, { assignmentId: id, classId: null }),
+      await showItems(school.deps, colleague, { assignmentId: id, pieceId: null, classId: null }),
       'items',
     )
     expect(got.tries).toBe(1)
     expect(
-      (await showItems(school.deps, colleague, { assignmentId: id, classId: school.a.classId })).error?.code,
+      (
+        await showItems(school.deps, colleague, {
+          assignmentId: id,
+          pieceId: null,
+          classId: school.a.classId,
+        })
+      ).error?.code,
     ).toBe('access/not-found')
   })
 
@@ -376,9 +387,9 @@ describe('the teacher’s view of it', () => {
     const id = await publish(school)
     for (const who of [school.stranger, school.ann]) {
       expect((await showGrid(school.deps, who, school.a.classId)).error?.code).toBe('access/not-found')
-      expect((await showItems(school.deps, who, { assignmentId: id, classId: null })).error?.code).toBe(
-        'access/not-found',
-      )
+      expect(
+        (await showItems(school.deps, who, { assignmentId: id, pieceId: null, classId: null })).error?.code,
+      ).toBe('access/not-found')
     }
     expect((await listMyWork(school.deps, school.teacher)).error?.code).toBe('access/denied')
   })

@@ -5,7 +5,7 @@ import type { PacingCommand } from '#core/pacing'
 import { classById, learnerWorkOf } from '#db/repositories'
 import { doCommand, redo, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
-import { at } from '../support/made'
+import { at, only } from '../support/made'
 import { aSchool, anchored, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -170,7 +170,7 @@ describe('planning acts', () => {
         putAway: null,
       },
     })
-    expect((await startTry(school.deps, school.ann, work)).ok).toBe(true)
+    expect((await startTry(school.deps, school.ann, only(work))).ok).toBe(true)
     const due = async (who: { userId: string }) =>
       (await learnerWorkOf(school.deps.store.read, [work])).find((r) => r.learnerId === who.userId)?.terms
         .due ?? 0

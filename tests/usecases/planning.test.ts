@@ -12,7 +12,7 @@ import { layPlan } from '#usecases/pacing/layPlan'
 import { copyPlan, readPlanTable, showPlan } from '#usecases/pacing/plans'
 import { previewRipple } from '#usecases/pacing/previewRipple'
 import { startTry } from '#usecases/learning/tries'
-import { at, closure } from '../support/made'
+import { at, closure, only } from '../support/made'
 import { aColleague, aSchool, anchored, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -134,7 +134,7 @@ describe('a snow day', () => {
       },
     })
     school.clock.set(at('09-01T12:00'))
-    expect((await startTry(school.deps, school.ann, work)).ok).toBe(true)
+    expect((await startTry(school.deps, school.ann, only(work))).ok).toBe(true)
     const ripple = mustBeOk(
       await previewRipple(school.deps, school.teacher, await noteOf(school, '2026-09-02')),
       'ripple',

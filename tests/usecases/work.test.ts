@@ -14,7 +14,7 @@ import { publishWork } from '#usecases/work/publishWork'
 import { showWork } from '#usecases/work/showWork'
 import { withdrawWork } from '#usecases/work/withdrawWork'
 import { previewWork } from '#usecases/work/previewWork'
-import { aCheck, at, rules, single } from '../support/made'
+import { aCheck, at, rules, single, only, piecesOf } from '../support/made'
 import { aColleague, aDraft, aLearner, aSchool, anchored, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -151,7 +151,7 @@ describe('assigning', () => {
         targets: [{ target: { kind: 'learner', learnerId: school.stranger.userId }, overrides: {} }],
       }),
     ],
-    ['access/not-found', () => ({ resourceId: 'gone' as never })],
+    ['access/not-found', () => ({ pieces: piecesOf('gone' as never) })],
     [
       'availability/out-of-order',
       () => ({ window: { ...open, opens: through('2026-09-10'), due: through('2026-09-09') } }),
@@ -232,7 +232,7 @@ describe('held, published, changed, withdrawn', () => {
   it('changes everything but the piece once learners have begun, and refuses an outdated change', async () => {
     const school = await aSchool()
     const id = await publish(school)
-    mustBeOk(await startTry(school.deps, school.ann, id), 'start')
+    mustBeOk(await startTry(school.deps, school.ann, only(id)), 'start')
     const change = (part: Parameters<typeof aDraft>[1], version = 1, actor = school.teacher) =>
       changeWork(school.deps, actor, {
         assignmentId: id,
@@ -249,9 +249,10 @@ describe('held, published, changed, withdrawn', () => {
         bookId: null,
         bookLessonId: null,
         position: 0,
+        revision: 1,
       }),
     )
-    expect((await change({ resourceId: another })).error?.code).toBe('work/already-begun')
+    expect((await change({ pieces: piecesOf(another) })).error?.code).toBe('work/already-begun')
     expect((await change({ title: 'New title' })).ok).toBe(true)
     expect((await showWork(school.deps, school.teacher, id)).value).toMatchObject({
       version: 2,
@@ -275,7 +276,7 @@ describe('held, published, changed, withdrawn', () => {
       (await withdrawWork(school.deps, school.stranger, { assignmentId: id, version: 1 })).error?.code,
     ).toBe('access/not-found')
     expect((await withdrawWork(school.deps, school.teacher, { assignmentId: id, version: 1 })).ok).toBe(true)
-    expect((await startTry(school.deps, school.ann, id)).error?.code).toBe('access/not-found')
+    expect((await startTry(school.deps, school.ann, only(id))).error?.code).toBe('access/not-found')
     expect(
       (
         await changeWork(school.deps, school.teacher, {
@@ -287,7 +288,7 @@ describe('held, published, changed, withdrawn', () => {
       ).error?.code,
     ).toBe('work/withdrawn')
     expect((await publishWork(school.deps, school.teacher, { assignmentId: id, version: 2 })).ok).toBe(true)
-    expect((await startTry(school.deps, school.ann, id)).ok).toBe(true)
+    expect((await startTry(school.deps, school.ann, only(id))).ok).toBe(true)
   })
 
   it('sorts the list by what needs the teacher', async () => {
@@ -324,7 +325,7 @@ describe('a co-teacher of one of its classes', () => {
     const id = await publish(school)
     mustBeOk(await withdrawWork(deps, carla, await at2(school, id, carla)), 'withdrawn')
     expect(await learnersWith(school, id)).toEqual([ann.userId, ben.userId].sort())
-    expect((await startTry(deps, cleo, id)).error?.code).toBe('access/not-found')
+    expect((await startTry(deps, cleo, only(id))).error?.code).toBe('access/not-found')
     const [row] = mustBeOk(await listWork(deps, school.teacher), 'list').work
     expect(row).toMatchObject({ state: 'published', learners: 2 })
     expect(row?.classes.map((c) => [c.name, c.isGiven])).toEqual([
@@ -337,7 +338,7 @@ describe('a co-teacher of one of its classes', () => {
     mustBeOk(await publishWork(deps, carla, await at2(school, id, carla)), 'given again')
     expect(await learnersWith(school, id)).toHaveLength(4)
     mustBeOk(await withdrawWork(deps, school.teacher, await at2(school, id, school.teacher)), 'all')
-    expect((await startTry(deps, ann, id)).error?.code).toBe('access/not-found')
+    expect((await startTry(deps, ann, only(id))).error?.code).toBe('access/not-found')
   })
 
   it('publishes what waits for that class only', async () => {

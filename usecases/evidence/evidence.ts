@@ -1,5 +1,5 @@
-import { ok, refuse } from '#core/base'
-import type { AssignmentId, ClassId } from '#core/base'
+import { groupBy, ok, refuse } from '#core/base'
+import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import type { Actor } from '#core/access'
 import { grid, itemFigures, standingTry } from '#core/evidence'
 import {
@@ -9,9 +9,14 @@ import {
   learnerWorkOf,
   learnersOf,
   publishedIdsOf,
-  resourceById,
+  formName,
+  pieceName,
+  piecesIn,
   yearsById,
 } from '#db/repositories'
+import type { Resource } from '#core/library'
+import { inOrder, rulesOf } from '#core/work'
+import type { Assignment, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
 import { settleOverdue } from '../learning/settleOverdue'
 import { classFor, classesInView } from '../teaching/classAccess'
@@ -31,13 +36,19 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
   const inClass = new Set(learners.map((l) => l.id))
   const rows = (await learnerWorkOf(tx, ids)).filter((r) => r.classId === classId && inClass.has(r.learnerId))
   const tries = (await attemptsOf(tx, ids)).filter((t) => inClass.has(t.learnerId))
+  const forms = await piecesIn(
+    tx,
+    records.flatMap((r) => r.pieces),
+  )
+  const works = records.flatMap((r) => inOrder(r.pieces).map((p) => workOf(r, p, forms)))
   const cells = grid(
     {
       learnerIds: learners.map((l) => l.id),
-      works: records.map((r) => ({ assignmentId: r.id, kept: r.rules.kept })),
+      works,
       attempts: tries,
       terms: rows.map((r) => ({
         assignmentId: r.assignmentId,
+        pieceId: r.pieceId,
         learnerId: r.learnerId,
         dueAt: r.terms.due,
         closesAt: r.terms.closes,
@@ -46,19 +57,18 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
     },
     now,
   )
-  const columns = records
-    .map((r) => {
-      const own = rows.filter((row) => row.assignmentId === r.id)
-      const ratios = cells
-        .filter((c) => c.assignmentId === r.id && c.ratio !== null)
-        .map((c) => c.ratio as number)
-      const usual = commonest(own.map((row) => row.terms.due))
+  const rowsOf = groupBy(rows, pieceName)
+  const cellsOf = groupBy(cells, pieceName)
+  const columns = works
+    .map(({ kept: _, ...work }) => {
+      const own = rowsOf.get(pieceName(work)) ?? []
+      const ratios = (cellsOf.get(pieceName(work)) ?? []).flatMap((c) => c.ratio ?? [])
+      const done = (cellsOf.get(pieceName(work)) ?? []).filter((c) => c.state === 'handed-in')
       return {
-        assignmentId: r.id,
-        title: r.title,
-        dueAt: usual,
+        ...work,
+        dueAt: commonest(own.map((row) => row.terms.due)),
         opensAt: commonest(own.map((row) => row.terms.opens)),
-        handedIn: ratios.length,
+        handedIn: work.isRead ? done.length : ratios.length,
         reached: own.length,
         mean: ratios.length === 0 ? null : ratios.reduce((a, b) => a + b, 0) / ratios.length,
       }
@@ -75,6 +85,19 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
   })
 }
 
+/** A piece of an assignment as a column. */
+function workOf(record: Assignment, piece: WorkPiece, forms: ReadonlyMap<string, Resource>) {
+  const resource = forms.get(formName(piece))
+  return {
+    assignmentId: record.id,
+    pieceId: piece.id,
+    title: record.title,
+    pieceTitle: record.pieces.length > 1 ? (resource?.title ?? '') : null,
+    isRead: resource?.items.length === 0,
+    kept: rulesOf(record, piece).kept,
+  }
+}
+
 function commonest<T>(values: readonly T[]): T | null {
   const counts = new Map<T, number>()
   for (const v of values) counts.set(v, (counts.get(v) ?? 0) + 1)
@@ -82,13 +105,17 @@ function commonest<T>(values: readonly T[]): T | null {
 }
 
 /**
- * Items of an assignment, hardest first, over each learner's standing try; for one class or for all the actor
- * may see.
+ * Items of a piece of an assignment, hardest first, over each learner's standing try in the form that is given out
+ * now; for one class or for all the actor may see. Without a name it is the first piece that has items.
  */
 export async function showItems(
   deps: Deps,
   actor: Actor,
-  input: { readonly assignmentId: AssignmentId; readonly classId: ClassId | null },
+  input: {
+    readonly assignmentId: AssignmentId
+    readonly classId: ClassId | null
+    readonly pieceId: PieceId | null
+  },
 ) {
   const tx = deps.store.read
   const found = await workFor(tx, actor, input.assignmentId)
@@ -96,8 +123,12 @@ export async function showItems(
   const { assignment: record } = found.value
   const ofClass = input.classId === null ? null : await classFor(tx, actor, input.classId, 'see')
   if (ofClass && !ofClass.ok) return ofClass
-  const piece = await resourceById(tx, record.resourceId)
-  if (!piece) return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  const forms = await piecesIn(tx, record.pieces)
+  const piece = record.pieces.find((p) =>
+    input.pieceId === null ? (forms.get(formName(p))?.items.length ?? 0) > 0 : p.id === input.pieceId,
+  )
+  const resource = piece ? forms.get(formName(piece)) : null
+  if (!piece || !resource) return refuse({ code: 'access/not-found' as const, what: 'piece' })
   // the tries of other teachers' classes are not the actor's to see, though the work may go to them, too
   const seen = input.classId === null ? (await classesInView(tx, actor)).map((c) => c.id) : [input.classId]
   const classIds = new Set<ClassId>(seen)
@@ -105,12 +136,15 @@ export async function showItems(
   const learners = new Set(
     (await learnerWorkOf(tx, [record.id])).filter((r) => classIds.has(r.classId)).map((r) => r.learnerId),
   )
-  const tries = await attemptsOf(tx, [record.id])
+  const tries = (await attemptsOf(tx, [record.id])).filter(
+    (t) => t.pieceId === piece.id && t.revision === piece.revision,
+  )
+  const { kept } = rulesOf(record, piece)
   const standing = [...learners].flatMap(
     (id) =>
       standingTry(
         tries.filter((t) => t.learnerId === id),
-        record.rules.kept,
+        kept,
       ) ?? [],
   )
   const answers = await answersOf(
@@ -119,10 +153,11 @@ export async function showItems(
   )
   return ok({
     assignmentId: record.id,
-    title: record.title,
+    pieceId: piece.id,
+    title: record.pieces.length > 1 ? `${record.title}: ${resource.title}` : record.title,
     className: ofClass?.value.name ?? null,
     tries: standing.length,
-    figures: itemFigures(piece.resource.items, [...answers.values()]),
-    items: piece.resource.items,
+    figures: itemFigures(resource.items, [...answers.values()]),
+    items: resource.items,
   })
 }

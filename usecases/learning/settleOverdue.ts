@@ -4,46 +4,34 @@ import type { Attempt, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import {
   answersOf,
-  assignmentById,
   classById,
   endAttempt,
   overdueAttempts,
   publishedWorkFor,
-  resourceById,
   yearsById,
 } from '#db/repositories'
 import type { LearnerWork } from '#core/work'
 import { CannotWrite } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
+import { givenPiece, tryTermsOf } from './givenPiece'
 
-/** A learner's own moments as the attempt rules read them. */
-export function tryTermsOf(work: LearnerWork) {
-  const { terms } = work
-  return {
-    opensAt: terms.opens,
-    dueAt: terms.due,
-    closesAt: terms.closes,
-    maxAttempts: terms.maxAttempts,
-    timeLimitMinutes: terms.timeLimitMinutes,
-  }
-}
-
-/** Scores a try from its saved answers and ends it. False when it was ended before. */
+/**
+ * Scores a try from its saved answers and ends it; what is only read has no score. False when it was ended before.
+ */
 export async function endTry(
   tx: Connection,
   attempt: Attempt,
   work: LearnerWork,
   end: { readonly at: Instant; readonly endedBy: EndedBy },
 ): Promise<boolean> {
-  const record = await assignmentById(tx, attempt.assignmentId)
-  const piece = record ? await resourceById(tx, record.resourceId) : null
-  if (!record || !piece) throw new Error('try without its piece')
+  const { resource, rules, isRead } = await givenPiece(tx, attempt)
+  if (isRead) return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score: null })
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
   const isLate = work.terms.due !== null && end.at >= work.terms.due
   const days = isLate ? await lateDays(tx, work) : NO_LATE_DAYS
-  const score = scoreAttempt(piece.resource.items, answers, {
-    rule: record.rules.late,
+  const score = scoreAttempt(resource.items, answers, {
+    rule: rules.late,
     dueAt: work.terms.due,
     submittedAt: end.at,
     days,
@@ -76,8 +64,8 @@ export async function settleOverdue(
   if (overdue.length === 0) return
   await writtenLater(deps, async (tx) => {
     for (const attempt of overdue) {
-      const work = await publishedWorkFor(tx, attempt.assignmentId, attempt.learnerId)
-      const end = work ? endingOf(attempt, tryTermsOf(work), now) : null
+      const work = await publishedWorkFor(tx, attempt, attempt.learnerId)
+      const end = work ? endingOf(attempt, tryTermsOf(work, false), now) : null
       if (work && end) await endTry(tx, attempt, work, end)
     }
   })

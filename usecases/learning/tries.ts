@@ -1,24 +1,19 @@
 import { asId, ok, refuse } from '#core/base'
-import type { AssignmentId, AttemptId, Instant, ItemId, Result } from '#core/base'
+import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { checkAnswer, mayChange, mayStart } from '#core/attempts'
+import { checkAnswer, mayChange, mayFinish, mayStart } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
 import type { Item } from '#core/library'
 import { windowState } from '#core/availability'
-import {
-  addAttempt,
-  assignmentById,
-  attemptById,
-  attemptsAt,
-  publishedWorkFor,
-  resourceById,
-} from '#db/repositories'
+import { addAttempt, attemptById, attemptsAt, publishedWorkFor } from '#db/repositories'
 import type { LearnerWork } from '#core/work'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { openTry } from './myWork'
-import { endTry, settleOverdue, tryTermsOf } from './settleOverdue'
+import { givenPiece, tryTermsOf } from './givenPiece'
+import type { GivenPiece } from './givenPiece'
+import { openTry } from './myPiece'
+import { endTry, settleOverdue } from './settleOverdue'
 
 type TryRefusal = AccessRefusal | AttemptRefusal
 /** Changes of a try's answers. */
@@ -28,30 +23,33 @@ export interface Saves {
 }
 
 /** Starts a try, or goes on with the one in progress: two requests at once get the same try. */
-export async function startTry(deps: Deps, actor: Actor, assignmentId: AssignmentId) {
+export async function startTry(
+  deps: Deps,
+  actor: Actor,
+  of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
+) {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   await settleOverdue(deps, { learnerId: actor.userId })
   const now = deps.clock.now()
   return writing(deps.store, async (tx) => {
-    const work = await publishedWorkFor(tx, assignmentId, actor.userId)
+    const work = await publishedWorkFor(tx, of, actor.userId)
     const state = work ? windowState(work.terms, now).state : 'not-listed'
     if (!work || state === 'not-listed' || state === 'put-away')
       return refuse({ code: 'access/not-found' as const, what: 'work' })
-    const record = await assignmentById(tx, assignmentId)
-    const piece = record ? await resourceById(tx, record.resourceId) : null
-    if (!record || !piece) throw new Error('assignment without its piece')
-    const tries = await attemptsAt(tx, assignmentId, actor.userId)
+    const tries = await attemptsAt(tx, of, actor.userId)
+    // who has begun goes on with the form of the piece that they know
+    const known = tries.at(-1)
+    const given = await givenPiece(tx, known ?? of)
+    const { rules, resource } = given
     const current = tries.find((t) => t.submittedAt === null)
-    if (current)
-      return ok({
-        ...(await openTry(tx, current, piece.resource.items, record.rules)),
-        now,
-      })
-    const may = mayStart(tries, tryTermsOf(work), record.rules, now)
+    if (current) return ok({ ...(await openTry(tx, current, resource.items, rules)), now })
+    const may = mayStart(tries, tryTermsOf(work, given.isRead), rules, now)
     if (!may.ok) return may
     const attempt: Attempt = {
       id: asId<AttemptId>(deps.ids.newId()),
-      assignmentId,
+      assignmentId: of.assignmentId,
+      pieceId: of.pieceId,
+      revision: known?.revision ?? given.piece.revision,
       learnerId: actor.userId,
       number: may.value.number,
       startedAt: now,
@@ -61,7 +59,7 @@ export async function startTry(deps: Deps, actor: Actor, assignmentId: Assignmen
       score: null,
     }
     await addAttempt(tx, attempt)
-    return ok({ ...(await openTry(tx, attempt, piece.resource.items, record.rules)), now })
+    return ok({ ...(await openTry(tx, attempt, resource.items, rules)), now })
   })
 }
 
@@ -72,19 +70,15 @@ async function changeable(
   attemptId: AttemptId,
   now: Instant,
 ): Promise<
-  Result<
-    { readonly attempt: Attempt; readonly work: LearnerWork; readonly items: readonly Item[] },
-    TryRefusal
-  >
+  Result<{ readonly attempt: Attempt; readonly work: LearnerWork; readonly given: GivenPiece }, TryRefusal>
 > {
   const attempt = await attemptById(tx, attemptId)
   if (!attempt || attempt.learnerId !== actor.userId) return refuse({ code: 'access/not-found', what: 'try' })
-  const work = await publishedWorkFor(tx, attempt.assignmentId, actor.userId)
-  const record = work ? await assignmentById(tx, attempt.assignmentId) : null
-  const piece = record ? await resourceById(tx, record.resourceId) : null
-  if (!work || !piece) return refuse({ code: 'access/not-found', what: 'work' })
-  const may = mayChange(attempt, tryTermsOf(work), now)
-  return may.ok ? ok({ attempt, work, items: piece.resource.items }) : may
+  const work = await publishedWorkFor(tx, attempt, actor.userId)
+  if (!work) return refuse({ code: 'access/not-found', what: 'work' })
+  const given = await givenPiece(tx, attempt)
+  const may = mayChange(attempt, tryTermsOf(work, given.isRead), now)
+  return may.ok ? ok({ attempt, work, given }) : may
 }
 
 function checkSaves(items: readonly Item[], saves: readonly AnswerChange[]): Result<true, AttemptRefusal> {
@@ -116,7 +110,7 @@ export async function saveAnswers(
   const now = deps.clock.now()
   const found = await changeable(deps.store.read, actor, attemptId, now)
   if (!found.ok) return found
-  const fits = checkSaves(found.value.items, saves)
+  const fits = checkSaves(found.value.given.resource.items, saves)
   if (!fits.ok) return fits
   if (saves.length === 0) return ok({ savedAt: now, stands: [], stale: [] })
   const saved = await deps.store.saveAnswers({ attemptId, changes: saves, savedAt: now })
@@ -131,7 +125,7 @@ export async function saveAnswers(
 type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
 
 /**
- * Hands in a try. Doing it again, or twice at once, gives the same answer and changes nothing. Refused when an
+ * Hands in a try, or says that a piece is read. Doing it again, or twice at once, gives the same answer and changes nothing. Refused when an
  * answer that comes along was made from an older one than stands: the learner chooses first.
  */
 export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<HandedIn> {
@@ -146,8 +140,11 @@ export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<Ha
   return writing(deps.store, async (tx): Promise<HandedIn> => {
     const found = await changeable(tx, actor, input.attemptId, now)
     if (found.ok) {
-      await endTry(tx, found.value.attempt, found.value.work, { at: now, endedBy: 'learner' })
-      return ok({ assignmentId: found.value.attempt.assignmentId, submittedAt: now })
+      const { attempt: own, work, given } = found.value
+      const may = given.isRead ? mayFinish(own, given.piece.leastMinutes, now) : ok(true as const)
+      if (!may.ok) return may
+      await endTry(tx, own, work, { at: now, endedBy: 'learner' })
+      return ok({ assignmentId: own.assignmentId, submittedAt: now })
     }
     const attempt = await attemptById(tx, input.attemptId)
     if (found.error.code === 'attempts/already-handed-in' && attempt?.submittedAt)

@@ -1,6 +1,6 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ResourceId, Result } from '#core/base'
-import { canSeeResource, isTeacher } from '#core/access'
+import { canWriteResource, canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal, Resource } from '#core/library'
@@ -47,7 +47,7 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
   const load = worldLoader(tx)
   const used = []
   for (const work of (await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)).filter(
-    (a) => a.resourceId === resourceId && a.state !== 'withdrawn',
+    (a) => a.state !== 'withdrawn' && a.pieces.some((p) => p.resourceId === resourceId),
   )) {
     const world = await load(work.authorId, namedClasses(work))
     for (const id of namedClasses(work))
@@ -57,7 +57,14 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
         dueAt: classWindow(work, id, world.classes.get(id)?.ground)?.due ?? null,
       })
   }
-  return ok({ resource: record.resource, standards: await standardsByCode(tx, codes), used })
+  const { resource, revision } = record
+  return ok({
+    resource,
+    revision,
+    mayEdit: canWriteResource(actor, record),
+    standards: await standardsByCode(tx, codes),
+    used,
+  })
 }
 
 /** Adds an own piece to the school's shelf. Refused when an item cannot be answered or the code is taken. */
@@ -87,6 +94,7 @@ export async function makePiece(
         bookId: null,
         bookLessonId: null,
         position: 0,
+        revision: 1,
       })
       return ok({ resourceId: checked.value.id })
     },

@@ -4,7 +4,7 @@ import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { changed, checkPart, publishedBy } from '#core/work'
 import type { Draft, WorkRefusal } from '#core/work'
-import { begunBy, saveAssignment } from '#db/repositories'
+import { begunPieces, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { checkedDraft, whereIn } from './draft'
@@ -16,8 +16,8 @@ export type Changed = Result<{ readonly learners: number }, DraftRefusal | Avail
 
 /**
  * Replaces an assignment's settings, and publishes it in the same act when asked to.
- * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; the
- * piece itself can then no longer be exchanged.
+ * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; a
+ * piece that somebody has begun can then no longer be exchanged or left out.
  */
 export async function changeWork(
   deps: Deps,
@@ -33,8 +33,8 @@ export async function changeWork(
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
     const { assignment, goesTo, hand } = found.value
-    const begun = await begunBy(tx, [assignment.id])
-    const next = changed(assignment, input.draft, begun.size > 0)
+    const begun = new Set((await begunPieces(tx, assignment.id)).keys())
+    const next = changed(assignment, input.draft, begun)
     if (!next.ok) return next
     const world = await checkedDraft(tx, actor, assignment.authorId, input.draft, assignment)
     if (!world.ok) return world

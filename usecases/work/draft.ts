@@ -5,16 +5,16 @@ import type { AccessRefusal, Actor } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import type { AudienceRefusal } from '#core/audience'
 import { checkDraft, namedClasses } from '#core/work'
-import type { Draft, Recipients, WhereTargetsAre } from '#core/work'
-import { resourceById, teachersOf } from '#db/repositories'
+import type { Draft, Recipients, WhereTargetsAre, WorkRefusal } from '#core/work'
+import { resourcesById, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { worldLoader } from './world'
 import type { World } from './world'
 
-export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal
+export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | WorkRefusal
 
 /**
- * The world of a draft, once its piece, rules and recipients are the actor's to give, or stand already; else the
+ * The world of a draft, once its pieces, rules and recipients are the actor's to give, or stand already; else the
  * first fault.
  */
 export async function checkedDraft(
@@ -25,8 +25,15 @@ export async function checkedDraft(
   stands: Draft | null = null,
 ): Promise<Result<World, DraftRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  const piece = await resourceById(tx, draft.resourceId)
-  if (!piece || !canSeeResource(actor, piece)) return refuse({ code: 'access/not-found', what: 'piece' })
+  const found = await resourcesById(
+    tx,
+    draft.pieces.map((p) => p.resourceId),
+  )
+  for (const { resourceId, revision } of draft.pieces) {
+    const piece = found.get(resourceId)
+    if (!piece || !canSeeResource(actor, piece) || revision > piece.revision)
+      return refuse({ code: 'access/not-found', what: 'piece' })
+  }
   const world = await worldLoader(tx)(authorId, namedClasses(draft))
   const checked = checkDraft(draft, await recipientsIn(tx, actor, world), stands)
   return checked.ok ? ok(world) : checked

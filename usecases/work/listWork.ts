@@ -1,12 +1,12 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { ClassId, Instant, Result } from '#core/base'
+import type { ClassId, Instant, Result, UserId } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { Attempt } from '#core/attempts'
 import { NO_WINDOW, windowState } from '#core/availability'
 import type { WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import { byNeed, classWindow, namedClasses, needOf, progressOf, resolveWork } from '#core/work'
+import { byNeed, classWindow, namedClasses, needOf, progressOf, resolveWork, rulesOf } from '#core/work'
 import type { Assignment, LearnerWork, Need, Progress } from '#core/work'
 import { assignmentsFor, attemptsOf, learnerWorkOf, resourcesById } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -17,7 +17,9 @@ import type { World } from './world'
 
 /** One assignment in a teacher's list, with how far each of its classes is. */
 export interface ListedWork extends Progress, Pick<Assignment, 'id' | 'title' | 'state' | 'version'> {
+  /** Of its first piece. */
   readonly kind: ResourceKind
+  readonly pieces: number
   readonly need: Need
   readonly classes: readonly ListedClass[]
 }
@@ -44,13 +46,14 @@ export async function listWork(
   await settleOverdue(deps, { assignmentIds: ids })
   const rowsOf = groupBy(await learnerWorkOf(tx, ids), (r) => r.assignmentId)
   const triesOf = groupBy(await attemptsOf(tx, ids), (t) => t.assignmentId)
-  const pieceIds = assignments.map((a) => a.resourceId)
+  const pieceIds = assignments.flatMap((a) => a.pieces.slice(0, 1).map((p) => p.resourceId))
   const pieces = await resourcesById(tx, pieceIds)
   const load = worldLoader(tx)
   const work: ListedWork[] = []
   for (const assignment of assignments) {
     const world = await load(assignment.authorId, namedClasses(assignment))
-    const kind = pieces.get(assignment.resourceId)?.resource.kind ?? 'check'
+    const [first] = assignment.pieces
+    const kind = (first && pieces.get(first.resourceId)?.resource.kind) ?? 'check'
     const rows = rowsOf.get(assignment.id) ?? []
     work.push(listed(assignment, kind, rows, triesOf.get(assignment.id) ?? [], world, now))
   }
@@ -66,7 +69,7 @@ function listed(
   now: Instant,
 ): ListedWork {
   const { id, title, state, version } = assignment
-  const { kept } = assignment.rules
+  const counted = assignment.pieces.map((p) => ({ id: p.id, kept: rulesOf(assignment, p).kept }))
   const reached = state === 'held' ? heldFor(assignment, world) : rows
   const waiting = assignment.notFor.map((classId) => [classId, []] as const)
   const classes = [...groupBy(reached, (r) => r.classId), ...waiting].map(([classId, own]): ListedClass => {
@@ -78,11 +81,7 @@ function listed(
     return {
       classId,
       name: of?.record.name ?? '',
-      ...progressOf(
-        own.map((r) => r.learnerId),
-        tries,
-        kept,
-      ),
+      ...progressOf(learnersIn(own), tries, counted),
       opensAt: window.opens,
       dueAt: window.due,
       state: windowState(window, now).state,
@@ -93,8 +92,13 @@ function listed(
     state,
     classes.filter((c) => c.isGiven).map((c) => c.state),
   )
-  const all = reached.map((r) => r.learnerId)
-  return { id, title, kind, state, version, need, ...progressOf(all, tries, kept), classes }
+  const all = progressOf(learnersIn(reached), tries, counted)
+  return { id, title, kind, pieces: counted.length, state, version, need, ...all, classes }
+}
+
+/** Learners, each once however many pieces they have. */
+function learnersIn(rows: readonly { readonly learnerId: UserId }[]): UserId[] {
+  return [...new Set(rows.map((r) => r.learnerId))]
 }
 
 /** Whom held work would reach, each learner in the class that sets their dates. */

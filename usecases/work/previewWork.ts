@@ -1,12 +1,19 @@
 import { ok } from '#core/base'
-import type { AssignmentId, ClassId, Result, UserId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import type { Because } from '#core/audience'
 import type { Actor } from '#core/access'
 import { resolveWindow, spanOf } from '#core/availability'
-import type { AvailabilityRefusal, LearnerTerms, Window, WindowSpan } from '#core/availability'
+import type {
+  AvailabilityRefusal,
+  Ground,
+  LearnerTerms,
+  Window,
+  WindowSpan,
+  WindowSpec,
+} from '#core/availability'
 import { resolveWork, windowOfClass } from '#core/work'
-import type { Draft, Resolution } from '#core/work'
+import type { Draft, Resolution, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
@@ -19,6 +26,8 @@ export interface ClassPreviewed {
   readonly name: string
   readonly learners: number
   readonly window: Window | null
+  /** Windows of the pieces that have moments of their own. */
+  readonly pieces: readonly { readonly pieceId: PieceId; readonly window: Window | null }[]
   readonly span: WindowSpan | null
   readonly problem: AvailabilityRefusal | null
 }
@@ -27,6 +36,7 @@ export interface WorkPreview {
   readonly classes: readonly ClassPreviewed[]
   readonly who: readonly {
     readonly learnerId: UserId
+    readonly pieceId: PieceId
     readonly name: string
     readonly classId: ClassId
     readonly terms: LearnerTerms
@@ -51,9 +61,7 @@ export async function previewWork(
   const stands = known?.value.assignment ?? null
   const checked = await checkedDraft(tx, actor, stands?.authorId ?? actor.userId, draft, stands)
   if (!checked.ok) {
-    const nobody =
-      checked.error.code === 'audience/nobody-chosen' || checked.error.code === 'attempts/bad-rules'
-    return nobody
+    return WHILE_COMPOSING.has(checked.error.code)
       ? ok({
           learners: 0,
           classes: [],
@@ -80,6 +88,13 @@ export async function previewWork(
   })
 }
 
+/** Faults of a draft that is not finished: shown beside the rest, not instead of it. */
+const WHILE_COMPOSING: ReadonlySet<string> = new Set([
+  'audience/nobody-chosen',
+  'attempts/bad-rules',
+  'work/no-pieces',
+])
+
 function previewClass(
   classId: ClassId,
   draft: Draft,
@@ -97,7 +112,15 @@ function previewClass(
     name: of.record.name,
     learners,
     window: window.ok ? window.value : null,
+    pieces: draft.pieces.flatMap((p) =>
+      Object.keys(p.window).length === 0 ? [] : ownWindow(p, spec, of.ground),
+    ),
     span,
     problem: window.ok ? (problems.find((p) => p.classId === classId)?.refusal ?? null) : window.error,
   }
+}
+
+function ownWindow({ id, window }: WorkPiece, shared: WindowSpec, ground: Ground) {
+  const resolved = resolveWindow({ ...shared, ...window }, ground)
+  return { pieceId: id, window: resolved.ok ? resolved.value : null }
 }

@@ -2,9 +2,9 @@
 import { useHead, useRoute, useRouter } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, shallowRef, watch } from 'vue'
-import type { AssignmentId, ClassId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { ShowGrid } from '#shared/contracts/evidence'
-import type { ClassGrid } from '#shared/contracts/evidence'
+import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useOverview } from '~/shared/session/overview'
@@ -24,6 +24,7 @@ const problem = shallowRef<Refusal | null>(null)
 const classes = computed(() => overview.overview?.classes ?? [])
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const work = computed(() => text('work') as AssignmentId | null)
+const piece = computed(() => text('piece') as PieceId | null)
 const classId = computed(
   () =>
     (text('class') ??
@@ -55,6 +56,11 @@ useIntervalFn(() => {
 }, 15_000)
 const show = (query: Record<string, string | undefined>) =>
   void router.replace({ query: { ...route.query, ...query } })
+/** Pressing a column opens its items, pressing it again closes them. */
+function choose({ assignmentId, pieceId }: GridColumn): void {
+  const isOpen = assignmentId === work.value && (piece.value ?? pieceId) === pieceId
+  show(isOpen ? { work: undefined, piece: undefined } : { work: assignmentId, piece: pieceId })
+}
 /** Work opened from the list may not reach the first class: go to one it reaches. */
 watch([grid, work], () => {
   const g = grid.value
@@ -94,8 +100,14 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
       Nothing is published to this class yet. <NuxtLink class="plain" to="/work">Go to Work</NuxtLink>.
     </p>
     <div v-else-if="grid" class="split" :class="{ two: work }">
-      <WorkGrid :grid="grid" :chosen="work" @choose="show({ work: $event === work ? undefined : $event })" />
-      <ItemsPanel v-if="work" :assignment-id="work" :class-id="classId" @close="show({ work: undefined })" />
+      <WorkGrid :grid="grid" :chosen="{ work, piece }" @choose="choose" />
+      <ItemsPanel
+        v-if="work"
+        :assignment-id="work"
+        :piece-id="piece"
+        :class-id="classId"
+        @close="show({ work: undefined, piece: undefined })"
+      />
     </div>
     <p v-else class="said p-5">Opening …</p>
   </div>

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
-import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
-import type { AssignmentId } from '#core/base'
-import type { ResourceKind } from '#core/library'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import type { AssignmentId, PieceId } from '#core/base'
 import { ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
-import { toHtml } from '~/shared/words/markdown'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
@@ -14,6 +12,8 @@ import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { KEPT_WORDS, REVEAL_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
+import PieceSteps from './components/PieceSteps.vue'
+import ReadPiece from './components/ReadPiece.vue'
 import SeenTry from './components/SeenTry.vue'
 import TryPaper from './components/TryPaper.vue'
 
@@ -22,7 +22,9 @@ function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
   return `${count(most, 'try', 'tries')}${most > 1 ? `; your ${KEPT_WORDS[kept]} counts` : ''}.`
 }
 
-const params = { assignmentId: useRoute().params.id as AssignmentId }
+const route = useRoute()
+const params = { assignmentId: route.params.id as AssignmentId }
+const asked = computed(() => (typeof route.query.piece === 'string' ? (route.query.piece as PieceId) : null))
 const me = useMe()
 const now = useServerNow(5000)
 const piece = shallowRef<MyPiece | null>(null)
@@ -31,17 +33,30 @@ const busy = ref(false)
 useHead({ title: computed(() => `${piece.value?.work.title ?? 'Work'} · Step Cairn`) })
 
 async function load(): Promise<void> {
-  const reply = await call(ShowMyPiece, { params })
-  if (reply.ok) {
-    me.hear(reply.value.now)
-    piece.value = reply.value
-  } else problem.value = sayForEveryone(reply.error)
+  const wanted = asked.value
+  const reply = await call(ShowMyPiece, { params, query: wanted ? { pieceId: wanted } : {} })
+  if (wanted !== asked.value) return
+  if (!reply.ok) {
+    problem.value = sayForEveryone(reply.error)
+    return
+  }
+  me.hear(reply.value.now)
+  piece.value = reply.value
+  await opened(reply.value)
 }
-onMounted(load)
+watch(asked, load, { immediate: true })
+/** Opening a piece that is only read begins it, so that its least time runs. */
+async function opened({ work: of, piece: p, reading }: MyPiece): Promise<void> {
+  if (p.itemCount > 0 || reading || p.handedInAt !== null || !p.mayTry) return
+  const begun = await call(StartTry, { params, body: { pieceId: p.pieceId } })
+  if (begun.ok && piece.value?.work.id === of.id && piece.value.piece.pieceId === p.pieceId) await load()
+}
 async function start(): Promise<void> {
   busy.value = true
   problem.value = ''
-  const reply = await call(StartTry, { params })
+  const shown = piece.value
+  if (!shown) return
+  const reply = await call(StartTry, { params, body: { pieceId: shown.piece.pieceId } })
   busy.value = false
   if (!reply.ok) {
     problem.value = sayForEveryone(reply.error, { zone: piece.value?.zone })
@@ -58,10 +73,12 @@ async function handedIn(): Promise<void> {
   document.getElementById('main')?.focus()
 }
 const work = computed(() => piece.value?.work ?? null)
+const card = computed(() => piece.value?.piece ?? null)
+const isOne = computed(() => work.value?.pieces.length === 1)
 const facts = computed(() => {
   const p = piece.value
   if (!p) return []
-  const w = p.work
+  const w = p.piece
   return [
     ...(w.opensAt && w.opensAt > now.value ? [`Opens ${sayMoment(w.opensAt, p.zone, 'opens')}.`] : []),
     ...(w.dueAt ? [`Due ${sayMoment(w.dueAt, p.zone, 'due')}.`] : ['No due date.']),
@@ -83,22 +100,24 @@ const facts = computed(() => {
 </script>
 
 <template>
-  <div v-if="piece && work" class="pt-4">
+  <div v-if="piece && work && card" class="pt-4">
     <NuxtLink to="/learn" class="plain text-sm">My work</NuxtLink>
     <header class="flex gap-4 items-start mt-2 mb-3">
       <div class="flex-1">
         <p class="said">
-          {{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.className
+          {{ isOne ? `${KIND_WORDS[card.kind]} · ` : '' }}{{ work.className
           }}<template v-if="piece.open"> · try {{ piece.open.number }}</template>
         </p>
         <h1>{{ work.title }}</h1>
       </div>
-      <p v-if="!piece.open && work.ratio !== null" class="text-right">
-        <strong class="display text-2xl">{{ percent(work.ratio) }}</strong><span class="said block"
+      <p v-if="!piece.open && card.ratio !== null" class="text-right">
+        <strong class="display text-2xl">{{ percent(card.ratio) }}</strong><span class="said block"
           >counts</span
         >
       </p>
     </header>
+    <PieceSteps v-if="!isOne && !piece.open" :work="work" :shown="card.pieceId" :zone="piece.zone" />
+    <h2 v-if="!isOne" class="mb-2">{{ card.title }}</h2>
     <TryPaper
       v-if="piece.open"
       :attempt="piece.open"
@@ -115,18 +134,17 @@ const facts = computed(() => {
       <p v-if="piece.waitUntil && piece.waitUntil > now" class="note-line care my-3">
         You can try again from {{ sayMoment(piece.waitUntil, piece.zone) }}.
       </p>
-      <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-      <div v-if="piece.content && work.itemCount === 0" class="prose my-4" v-html="toHtml(piece.content)" />
-      <div v-if="work.mayTry && work.itemCount > 0" class="my-4">
+      <ReadPiece v-if="card.itemCount === 0" :of="piece" @done="handedIn" />
+      <div v-else-if="card.mayTry" class="my-4">
         <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{
-          work.triesUsed === 0 ? 'Begin' : 'Try again'
+          card.triesUsed === 0 ? 'Begin' : 'Try again'
         }}</UButton>
       </div>
-      <p v-if="piece.seen.length && !piece.seen[0]?.score" class="note-line fine my-3">
+      <p v-if="card.itemCount > 0 && piece.seen.length && !piece.seen[0]?.score" class="note-line fine my-3">
         Handed in. Your score shows {{ REVEAL_WORDS[piece.feedbackWhen as keyof typeof REVEAL_WORDS] }}.
       </p>
       <SeenTry
-        v-for="(t, i) in [...piece.seen].reverse()"
+        v-for="(t, i) in card.itemCount > 0 ? [...piece.seen].reverse() : []"
         :key="t.attemptId"
         :attempt="t"
         :zone="piece.zone"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { onMounted, shallowRef } from 'vue'
-import type { ClassId, LessonId, ResourceId } from '#core/base'
+import type { ClassId, LessonId } from '#core/base'
 import type { Anchor } from '#core/availability'
 import { isScored } from '#core/library'
+import { pieceOf } from './draft'
 import type { DraftInWork } from './draft'
+import type { WorkPiece } from '#core/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { PRESETS } from '~/shared/words/rules'
@@ -24,7 +26,9 @@ const lesson = text('lesson') as LessonId | null
  */
 onMounted(async () => {
   await Promise.all([shelf.load(), desk.load()])
-  const piece = shelf.piece(text('piece'))
+  const cards = (text('piece') ?? '').split(',').flatMap((id) => shelf.piece(id) ?? [])
+  // what the rules are for: a check or a test rather than what is read before it
+  const piece = cards.find((c) => isScored(c.kind)) ?? cards[0]
   if (!piece) {
     missing.value = true
     return
@@ -49,9 +53,10 @@ onMounted(async () => {
     PRESETS.find(
       (p) => p.key === (piece.kind === 'test' ? 'test' : piece.kind === 'check' ? 'two' : 'practice'),
     ) ?? PRESETS[0]
+  const inLesson = plan?.lessons.find((l) => l.id === lessonId)
   draft.value = {
-    resourceId: piece.id as ResourceId,
-    title: piece.title,
+    pieces: cards.reduce<readonly WorkPiece[]>((list, card) => [...list, pieceOf(card, list)], []),
+    title: cards.length > 1 && inLesson ? inLesson.title : piece.title,
     note: '',
     window: {
       listed: null,

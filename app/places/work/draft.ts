@@ -1,10 +1,29 @@
-import type { ClassId, GroupId, UserId } from '#core/base'
+import { asId, same } from '#core/base'
+import type { ClassId, GroupId, PieceId, ResourceId, UserId } from '#core/base'
+import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
 import type { Moment, Overrides, WindowField } from '#core/availability'
-import type { Draft } from '#core/work'
+import type { Draft, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
 export type DraftInWork = { -readonly [K in keyof Draft]: Draft[K] }
+
+/** A piece from the shelf, in its present form, as it is added to others: done in class, with nothing of its own. */
+export function pieceOf(
+  card: { readonly id: ResourceId; readonly revision: number },
+  others: readonly WorkPiece[],
+): WorkPiece {
+  const numbers = others.map((p) => Number(/\d+$/.exec(p.id)?.[0] ?? 0))
+  const id = asId<PieceId>(`p${Math.max(0, ...numbers) + 1}`)
+  const { id: resourceId, revision } = card
+  return { id, resourceId, revision, when: 'in', leastMinutes: 0, window: {}, rules: {} }
+}
+
+/** Rules that differ from those of the assignment. */
+export function differing(from: AttemptRules, rules: AttemptRules): Partial<AttemptRules> {
+  const keys = Object.keys(rules) as (keyof AttemptRules)[]
+  return Object.fromEntries(keys.filter((k) => !same(from[k], rules[k])).map((k) => [k, rules[k]]))
+}
 
 /** A key that names a target. */
 export function keyOf(target: Target): string {

@@ -84,6 +84,8 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return 'This try is handed in already.'
     case 'attempts/time-is-up':
       return 'The time for this try is up. What you had saved was handed in.'
+    case 'attempts/too-soon':
+      return `Take your time: you can mark this as done from ${sayMoment(r.from, zone)}.`
     case 'attempts/answered-elsewhere':
       return 'You answered on another page, too. Choose at each marked question which answer counts, then hand in.'
     case 'attempts/unknown-item':

@@ -1,4 +1,5 @@
 import type { ResourceKind, ResourceRole } from '#core/library'
+import type { When } from '#core/work'
 import type { PieceCard } from '#shared/contracts/library'
 import { count } from './numbers'
 
@@ -15,6 +16,12 @@ export const ROLE_WORDS: Record<ResourceRole, string> = {
   practice: 'for practice',
   extension: 'to go further',
   example: 'example',
+}
+
+export const WHEN_WORDS: Record<When, string> = {
+  before: 'before class',
+  in: 'in class',
+  after: 'after class',
 }
 
 /** 'Check · 12 min · 8 items'. */

@@ -54,9 +54,13 @@ function ofWork(r: WorkRefusal): string {
   switch (r.code) {
     case 'work/already-begun':
       return (
-        'Learners have begun this, so the piece cannot be exchanged. ' +
-        'Withdraw it and assign the other piece instead.'
+        'Learners have begun one of these pieces, so it can neither be left out nor exchanged. ' +
+        'Put it back, or withdraw the work and assign the other piece anew.'
       )
+    case 'work/no-pieces':
+      return 'Nothing is chosen to do. Add a piece.'
+    case 'work/piece-twice':
+      return 'Two pieces have the same name within this work. Reload the page and add one of them again.'
     case 'work/withdrawn':
       return 'This work is withdrawn. Publish it again before changing it.'
     case 'work/not-whole':

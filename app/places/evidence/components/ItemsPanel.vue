@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import type { AssignmentId, ClassId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
@@ -10,16 +10,23 @@ import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 
-const props = defineProps<{ assignmentId: AssignmentId; classId: ClassId | null }>()
+const props = defineProps<{
+  assignmentId: AssignmentId
+  pieceId: PieceId | null
+  classId: ClassId | null
+}>()
 const emit = defineEmits<{ close: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 watch(
-  () => [props.assignmentId, props.classId],
+  () => [props.assignmentId, props.pieceId, props.classId],
   async () => {
     const reply = await call(ShowItems, {
       params: { assignmentId: props.assignmentId },
-      query: props.classId ? { classId: props.classId } : {},
+      query: {
+        ...(props.classId ? { classId: props.classId } : {}),
+        ...(props.pieceId ? { pieceId: props.pieceId } : {}),
+      },
     })
     figures.value = reply.ok ? reply.value : null
     problem.value = reply.ok ? null : reply.error

@@ -1,20 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant, AssignmentId } from '#core/base'
+import type { AssignmentId, Instant, PieceId } from '#core/base'
 import type { Cell } from '#core/evidence'
-import type { ClassGrid } from '#shared/contracts/evidence'
+import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
 
-const props = defineProps<{ grid: ClassGrid; chosen: AssignmentId | null }>()
-const emit = defineEmits<{ choose: [id: AssignmentId] }>()
+/** `chosen`: an assignment and, where one is named, a piece of it. */
+const props = defineProps<{
+  grid: ClassGrid
+  chosen: { readonly work: AssignmentId | null; readonly piece: PieceId | null }
+}>()
+const emit = defineEmits<{ choose: [of: GridColumn] }>()
+const nameOf = (of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId }) =>
+  `${of.assignmentId} ${of.pieceId}`
+const isChosen = (c: GridColumn) =>
+  c.assignmentId === props.chosen.work && (props.chosen.piece ?? c.pieceId) === c.pieceId
 const byLearner = computed(() => {
   const map = new Map<string, Cell[]>()
   for (const cell of props.grid.cells) map.set(cell.learnerId, [...(map.get(cell.learnerId) ?? []), cell])
   return map
 })
-const cellOf = (learnerId: string, assignmentId: string) =>
-  byLearner.value.get(learnerId)?.find((c) => c.assignmentId === assignmentId)
+const cellOf = (learnerId: string, of: GridColumn) =>
+  byLearner.value.get(learnerId)?.find((c) => nameOf(c) === nameOf(of))
 const due = (at: number | null) =>
   at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
 const WORDS: Record<Cell['state'], string> = {
@@ -42,19 +50,21 @@ function said(name: string, title: string, c: Cell | undefined): string {
           <th scope="col" class="name">Learner</th>
           <th
             v-for="c in grid.columns"
-            :key="c.assignmentId"
+            :key="nameOf(c)"
             scope="col"
             class="work"
-            :class="{ chosen: c.assignmentId === chosen }"
+            :class="{ chosen: isChosen(c) }"
           >
             <button
               type="button"
-              :aria-pressed="c.assignmentId === chosen"
+              :aria-pressed="isChosen(c)"
+              :disabled="c.isRead"
               :title="`Items of ${c.title}`"
               data-hook="column"
-              @click="emit('choose', c.assignmentId)"
+              @click="emit('choose', c)"
             >
-              {{ c.title.replace(/^(Check|Practice): /, '') }}
+              {{ c.title.replace(/^(Check|Practice): /, '')
+              }}<span v-if="c.pieceTitle" class="part">{{ c.pieceTitle }}</span>
             </button>
             <span class="said">due {{ due(c.dueAt) || 'any time' }}</span>
           </th>
@@ -65,14 +75,13 @@ function said(name: string, title: string, c: Cell | undefined): string {
           <th scope="row" class="name">{{ l.name }}</th>
           <td
             v-for="c in grid.columns"
-            :key="c.assignmentId"
-            :class="tone(cellOf(l.id, c.assignmentId))"
-            :title="said(l.name, c.title, cellOf(l.id, c.assignmentId))"
+            :key="nameOf(c)"
+            :class="tone(cellOf(l.id, c))"
+            :title="said(l.name, c.pieceTitle ?? c.title, cellOf(l.id, c))"
           >
-            {{ text(cellOf(l.id, c.assignmentId))
-            }}<span v-if="cellOf(l.id, c.assignmentId)?.late" class="late">late</span
-            ><sup v-if="(cellOf(l.id, c.assignmentId)?.attempts ?? 0) > 1" class="tries"
-              >×{{ cellOf(l.id, c.assignmentId)?.attempts }}</sup
+            {{ text(cellOf(l.id, c)) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
+            ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
+              >×{{ cellOf(l.id, c)?.attempts }}</sup
             >
           </td>
         </tr>
@@ -80,12 +89,12 @@ function said(name: string, title: string, c: Cell | undefined): string {
       <tfoot>
         <tr>
           <th scope="row" class="name">Handed in</th>
-          <td v-for="c in grid.columns" :key="c.assignmentId">{{ c.handedIn }} of {{ c.reached }}</td>
+          <td v-for="c in grid.columns" :key="nameOf(c)">{{ c.handedIn }} of {{ c.reached }}</td>
         </tr>
         <tr>
           <th scope="row" class="name">Mean</th>
-          <td v-for="c in grid.columns" :key="c.assignmentId">
-            <b>{{ c.mean === null ? '' : percent(c.mean) }}</b>
+          <td v-for="c in grid.columns" :key="nameOf(c)">
+            <b>{{ c.isRead ? 'read' : c.mean === null ? '' : percent(c.mean) }}</b>
           </td>
         </tr>
       </tfoot>
@@ -102,6 +111,11 @@ function said(name: string, title: string, c: Cell | undefined): string {
 }
 .evidence {
   width: auto;
+}
+.part {
+  display: block;
+  font-weight: 400;
+  font-size: 0.8rem;
 }
 .evidence th.name {
   position: sticky;

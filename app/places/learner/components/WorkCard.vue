@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Instant } from '#core/base'
-import type { ResourceKind } from '#core/library'
 import type { MyWork } from '#shared/contracts/learning'
 import { count, percent } from '~/shared/words/numbers'
-import { KIND_WORDS } from '~/shared/words/pieces'
+import { KIND_WORDS, WHEN_WORDS } from '~/shared/words/pieces'
 import { sayLeft, sayMoment } from '~/shared/words/times'
 
 const props = defineProps<{ work: MyWork; now: Instant; zone: string }>()
@@ -20,19 +19,31 @@ const until = computed(() => {
   if (work.place === 'done' && work.closesAt) return `Closed ${sayMoment(work.closesAt, zone, 'closes')}`
   return work.place === 'done' ? '' : 'No due date'
 })
+/** The piece itself, where there is only one. */
+const only = computed(() => (props.work.pieces.length === 1 ? (props.work.pieces[0] ?? null) : null))
+const doneWords = computed(() => {
+  if (props.work.handedInAt === null) return only.value?.itemCount === 0 ? 'not read' : 'not handed in'
+  return only.value?.itemCount === 0 ? 'read' : 'handed in'
+})
 const left = computed(() =>
   props.work.place === 'now' && props.work.dueAt ? sayLeft(props.work.dueAt, props.now) : '',
 )
-const tries = computed(() =>
-  props.work.itemCount === 0
-    ? ''
-    : props.work.triesMost === null
-      ? props.work.triesUsed
-        ? count(props.work.triesUsed, 'try', 'tries')
-        : 'try as often as you like'
-      : `${count(Math.max(0, props.work.triesMost - props.work.triesUsed), 'try', 'tries')} ` +
-        `left of ${props.work.triesMost}`,
-)
+const tries = computed(() => {
+  const piece = only.value
+  if (!piece || piece.itemCount === 0) return ''
+  if (piece.triesMost !== null)
+    return (
+      `${count(Math.max(0, piece.triesMost - piece.triesUsed), 'try', 'tries')} ` +
+      `left of ${piece.triesMost}`
+    )
+  return piece.triesUsed ? count(piece.triesUsed, 'try', 'tries') : 'try as often as you like'
+})
+const go = computed(() => {
+  if (props.work.inProgress || props.work.done > 0) return 'Go on'
+  return only.value?.itemCount === 0 ? 'Read' : 'Begin'
+})
+/** The next thing of several that is to be done. */
+const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? null)
 </script>
 
 <template>
@@ -40,24 +51,24 @@ const tries = computed(() =>
     <div class="flex-1 min-w-0">
       <h3>{{ work.title }}</h3>
       <p class="meta">
-        {{ KIND_WORDS[work.kind as ResourceKind] }} · {{ work.minutes }} min<template v-if="work.itemCount">
-          · {{ count(work.itemCount, 'question') }}</template
+        {{ only ? KIND_WORDS[only.kind] : `${work.done} of ${work.pieces.length} steps done` }} ·
+        {{ work.minutes }} min<template v-if="only?.itemCount">
+          · {{ count(only.itemCount, 'question') }}</template
         >
         · {{ work.className }}
       </p>
       <p class="until">{{ until }}</p>
+      <p v-if="!only && next" class="meta">
+        Next: {{ KIND_WORDS[next.kind].toLowerCase() }}, {{ WHEN_WORDS[next.when] }}
+      </p>
       <p v-if="work.note && work.place !== 'done'" class="meta">{{ work.note }}</p>
     </div>
     <div class="side">
       <strong v-if="work.ratio !== null" class="score">{{ percent(work.ratio) }}</strong>
-      <span v-else-if="work.place === 'done'" class="meta">{{
-        work.handedInAt ? 'handed in' : 'not handed in'
-      }}</span>
+      <span v-else-if="work.place === 'done'" class="meta">{{ doneWords }}</span>
       <span v-if="left" class="left">{{ left }}</span>
       <span v-if="tries && (work.place === 'now' || work.mayTry)" class="meta">{{ tries }}</span>
-      <span v-if="work.place === 'now'" class="go">{{
-        work.inProgress ? 'Go on' : work.itemCount ? 'Begin' : 'Read'
-      }}</span>
+      <span v-if="work.place === 'now'" class="go">{{ go }}</span>
       <span v-else-if="work.mayTry" class="go quiet">Try again</span>
     </div>
   </NuxtLink>

@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
+import { computed } from 'vue'
 import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
 import { amountOf, typicalAmount } from '#core/pacing'
 import type { FixedDate, Happened, Left } from '#core/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useDesk } from '../stores/desk'
-import { useShelf } from '~/places/shelf'
 import { sayMeetings } from '~/shared/words/numbers'
-import { sayPiece } from '~/shared/words/pieces'
 import { sayDay, sayMoment } from '~/shared/words/times'
 import { sayAmount } from '../words/ways'
-import { holdPiece } from '../desk/holdPiece'
 import LessonFixed from './LessonFixed.vue'
 import LessonMeetings from './LessonMeetings.vue'
+import LessonPieces from './LessonPieces.vue'
 import LessonRecord from './LessonRecord.vue'
 
 const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
@@ -29,8 +27,6 @@ const emit = defineEmits<{
   shift: [step: 1 | -1]
 }>()
 const desk = useDesk()
-const shelf = useShelf()
-onMounted(() => void shelf.load())
 
 const lesson = computed(() => props.column.lessons.get(props.lessonId))
 const unit = computed(() => props.column.plan?.units.find((u) => u.id === lesson.value?.unitId))
@@ -62,7 +58,6 @@ const everywhere = computed(() =>
       }
     }),
 )
-const pieces = computed(() => shelf.piecesOf(lesson.value?.bookLessonId ?? null))
 const work = computed(() =>
   desk.work.filter((w) => w.classId === props.column.of.id && w.lessonIds.includes(props.lessonId)),
 )
@@ -193,46 +188,6 @@ const work = computed(() =>
       </ul>
     </section>
 
-    <section aria-label="Pieces of this lesson">
-      <h3>Pieces</h3>
-      <p v-if="pieces.length" class="said">Assign one, or drag it onto a lesson of any class.</p>
-      <p v-if="pieces.length === 0" class="said">
-        {{
-          lesson.bookLessonId
-            ? 'The textbook has no pieces for this lesson yet.'
-            : 'This lesson draws on no textbook lesson. Assign an own piece from the shelf.'
-        }}
-      </p>
-      <ul>
-        <li
-          v-for="p in pieces"
-          :key="p.id"
-          :ref="(el) => holdPiece(el as HTMLElement | null, p.id)"
-          class="flex items-start gap-2 py-1 border-b border-muted cursor-grab"
-        >
-          <div class="flex-1 min-w-0">
-            <NuxtLink class="plain text-sm" :to="{ path: '/shelf', query: { piece: p.id } }">{{
-              p.title
-            }}</NuxtLink>
-            <p class="said">{{ sayPiece(p) }}</p>
-          </div>
-          <UButton
-            size="xs"
-            variant="outline"
-            :to="{ path: '/work/new', query: { piece: p.id, lesson: lessonId, class: column.of.id } }"
-            data-hook="assign"
-            >Assign</UButton
-          >
-        </li>
-      </ul>
-      <UButton
-        v-if="pieces.length === 0"
-        class="mt-2"
-        size="xs"
-        variant="outline"
-        :to="{ path: '/shelf', query: { lesson: lessonId, class: column.of.id } }"
-        >Choose from the shelf</UButton
-      >
-    </section>
+    <LessonPieces :lesson-id="lessonId" :class-id="column.of.id" :book-lesson-id="lesson.bookLessonId" />
   </div>
 </template>

@@ -8,6 +8,7 @@ import type { DeskColumn } from '../stores/deskColumn'
 export function useAssigning() {
   const shelf = useShelf()
 
+  /** One piece, or several with a comma between their ids. */
   async function assign(piece: string, lesson: LessonId, classId: ClassId): Promise<void> {
     await navigateTo({ path: '/work/new', query: { piece, lesson, class: classId } })
   }

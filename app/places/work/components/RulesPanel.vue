@@ -37,6 +37,7 @@ const PER_ITEMS = LATE_PER.map((value) => ({
 <template>
   <section aria-labelledby="how" class="grid gap-3 content-start">
     <h2 id="how">How</h2>
+    <slot />
     <template v-if="scored">
       <ChoiceButtons
         label="Ready rules"
@@ -141,6 +142,6 @@ const PER_ITEMS = LATE_PER.map((value) => ({
         </template>
       </div>
     </template>
-    <p v-else class="said">This piece is read, not answered: there is nothing to score.</p>
+    <p v-else class="said">What is only read is done when the learner says so: there is nothing to score.</p>
   </section>
 </template>

@@ -1,17 +1,26 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { PieceId } from '#core/base'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { LEVEL_WORDS } from '../words/moments'
 import { count } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
 
-const props = defineProps<{ preview: Preview; recipients: Recipients; zone: string }>()
+const props = defineProps<{
+  preview: Preview
+  recipients: Recipients
+  /** Titles of the pieces, in order; one alone is not named. */
+  pieces: readonly { readonly id: PieceId; readonly title: string }[]
+  zone: string
+}>()
 const open = ref(false)
 const FIELDS = ['opens', 'due', 'closes'] as const
 const groupName = (id: string | null) => props.recipients.groups.find((g) => g.id === id)?.name
 const rows = computed(() =>
   props.preview.who.map((w) => ({
     ...w,
+    key: `${w.learnerId} ${w.pieceId}`,
+    piece: props.pieces.length > 1 ? (props.pieces.find((p) => p.id === w.pieceId)?.title ?? '') : '',
     className: props.recipients.classes.find((c) => c.id === w.classId)?.name ?? '',
     why: [
       ...new Set(
@@ -40,7 +49,7 @@ const rows = computed(() =>
         :name="open ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
         class="size-4"
         aria-hidden="true"
-      />Who gets what: {{ count(preview.who.length, 'learner') }}, one by one
+      />Who gets what: {{ count(preview.learners, 'learner') }}, one by one
     </button>
     <div v-if="open" class="max-h-96 overflow-auto mt-2">
       <table class="grid-table">
@@ -48,6 +57,7 @@ const rows = computed(() =>
           <tr>
             <th scope="col">Learner</th>
             <th scope="col">Class</th>
+            <th v-if="pieces.length > 1" scope="col">Piece</th>
             <th scope="col">Opens</th>
             <th scope="col">Due</th>
             <th scope="col">Closes</th>
@@ -57,9 +67,10 @@ const rows = computed(() =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="w in rows" :key="w.learnerId">
+          <tr v-for="w in rows" :key="w.key">
             <th scope="row" class="font-semibold">{{ w.name }}</th>
             <td>{{ w.className }}</td>
+            <td v-if="pieces.length > 1">{{ w.piece }}</td>
             <td v-for="f in FIELDS" :key="f">
               {{ w.terms[f] === null ? '' : sayMoment(w.terms[f]!, zone, f) }}
             </td>

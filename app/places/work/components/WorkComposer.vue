@@ -1,25 +1,23 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
 import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
 import type { LessonId } from '#core/base'
-import { isScored } from '#core/library'
-import { Assign, ChangeWork, ListRecipients, PublishWork, WithdrawWork } from '#shared/contracts/work'
+import { ListRecipients } from '#shared/contracts/work'
 import type { Recipients, WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { usePreview } from '../composables/composing'
+import { useSaving } from '../composables/saving'
 import { useServerNow } from '~/shared/session/serverNow'
-import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
-import { sayPiece } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
 import type { LessonChoice } from './MomentEditor.vue'
+import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
-import RulesPanel from './RulesPanel.vue'
+import PiecesPanel from './PiecesPanel.vue'
 import WhoAndWhen from './WhoAndWhen.vue'
 import WhoGetsWhat from './WhoGetsWhat.vue'
 
@@ -28,23 +26,19 @@ const emit = defineEmits<{ changed: [] }>()
 const draft = ref<DraftInWork>(props.initial)
 const desk = useDesk()
 const shelf = useShelf()
-const tell = useTell()
 const now = useServerNow()
 const recipients = shallowRef<Recipients | null>(null)
-const busy = ref(false)
-const problem = ref('')
 const { preview, problem: previewProblem } = usePreview(toRef(draft), props.known?.id ?? null)
-
-onMounted(async () => {
-  void shelf.load()
-  const [reply] = await Promise.all([call(ListRecipients), desk.load()])
-  if (reply.ok) recipients.value = reply.value
-  else problem.value = sayRefusal(reply.error)
-})
 
 /** Only the asker's own classes are theirs to change; what all share is shown. */
 const isPart = computed(() => props.known !== null && !props.known.isWhole)
-const piece = computed(() => shelf.piece(draft.value.resourceId))
+/** Textbook lessons from which the pieces come. */
+const bookLessons = computed(() =>
+  draft.value.pieces.flatMap((p) => shelf.piece(p.resourceId)?.bookLessonId ?? []),
+)
+const titles = computed(() =>
+  draft.value.pieces.map((p) => ({ id: p.id, title: shelf.piece(p.resourceId)?.title ?? '' })),
+)
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
 const lessons = computed<LessonChoice[]>(() => {
@@ -71,11 +65,9 @@ const start = computed(
   () =>
     props.lesson ??
     Object.values(draft.value.window).find((m) => m?.kind === 'anchor')?.lessonId ??
-    lessons.value.find(
-      (l) =>
-        desk.plans.flatMap((p) => p.lessons).find((x) => x.id === l.value)?.bookLessonId ===
-          piece.value?.bookLessonId && piece.value?.bookLessonId,
-    )?.value ??
+    desk.plans
+      .flatMap((p) => p.lessons)
+      .find((l) => l.bookLessonId && bookLessons.value.includes(l.bookLessonId))?.id ??
     null,
 )
 const lessonName = (id: string) =>
@@ -89,48 +81,18 @@ const blocked = computed(
 )
 const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, zone: desk.zone })
 
-async function done(text: string): Promise<void> {
-  await desk.load(true)
-  tell.done(text)
-  await navigateTo('/work')
-}
-async function save(publish: boolean): Promise<void> {
-  busy.value = true
-  problem.value = ''
-  const { known } = props
-  if (!known) {
-    const reply = await call(Assign, { body: { draft: draft.value, publish } })
-    if (reply.ok)
-      await done(
-        publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Held until you publish it',
-      )
-    else problem.value = ofPiece(reply.error)
-  } else {
-    const reply = await call(ChangeWork, {
-      params: { assignmentId: known.id },
-      body: { version: known.version, draft: draft.value, publish },
-    })
-    if (reply.ok)
-      await done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : 'Changes saved')
-    else problem.value = ofPiece(reply.error)
-  }
-  busy.value = false
-}
-async function changeState(contract: typeof WithdrawWork | typeof PublishWork, said: string): Promise<void> {
-  if (!props.known) return
-  busy.value = true
-  const reply = await call(contract, {
-    params: { assignmentId: props.known.id },
-    body: { version: props.known.version },
-  })
-  busy.value = false
-  if (!reply.ok) problem.value = ofPiece(reply.error)
-  else {
-    await desk.load(true)
-    tell.done(said)
-    emit('changed')
-  }
-}
+const { busy, problem, save, publishAgain, withdraw } = useSaving({
+  draft,
+  known: props.known,
+  say: ofPiece,
+  changed: () => emit('changed'),
+})
+onMounted(async () => {
+  void shelf.load()
+  const [reply] = await Promise.all([call(ListRecipients), desk.load()])
+  if (reply.ok) recipients.value = reply.value
+  else problem.value = sayRefusal(reply.error)
+})
 </script>
 
 <template>
@@ -138,14 +100,13 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
     <div class="three">
       <section aria-labelledby="what" class="grid gap-3 content-start" :inert="isPart">
         <h2 id="what">What</h2>
-        <div v-if="piece">
-          <NuxtLink class="plain font-semibold" :to="{ path: '/shelf', query: { piece: piece.id } }">{{
-            piece.title
-          }}</NuxtLink>
-          <p class="said">
-            {{ sayPiece(piece) }} · <span class="code">{{ piece.code }}</span>
-          </p>
-        </div>
+        <PiecesPanel
+          v-model="draft.pieces"
+          :preview="preview"
+          :known="known"
+          :lesson="start"
+          :zone="desk.zone"
+        />
         <UFormField label="Title"><UInput v-model="draft.title" name="title" maxlength="120" /></UFormField>
         <UFormField label="Note to learners" hint="optional"
           ><UTextarea v-model="draft.note" :rows="3" autoresize maxlength="1000" name="note"
@@ -173,15 +134,19 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
           :lesson="lessonName"
           :zone="desk.zone"
         />
-        <WhoGetsWhat v-if="preview" :preview="preview" :recipients="recipients" :zone="desk.zone" />
+        <WhoGetsWhat
+          v-if="preview"
+          :preview="preview"
+          :recipients="recipients"
+          :pieces="titles"
+          :zone="desk.zone"
+        />
       </div>
-      <RulesPanel v-model="draft.rules" :inert="isPart" :scored="piece ? isScored(piece.kind) : true" />
+      <HowPanel v-model="draft" :inert="isPart" />
     </div>
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"
-        ><UButton size="md" :loading="busy" @click="changeState(PublishWork, 'Published again')"
-          >Publish again</UButton
-        ></template
+        ><UButton size="md" :loading="busy" @click="publishAgain">Publish again</UButton></template
       >
       <template v-else-if="known?.state === 'published'">
         <UButton size="md" :loading="busy" :disabled="blocked" data-hook="save" @click="save(false)"
@@ -193,7 +158,7 @@ async function changeState(contract: typeof WithdrawWork | typeof PublishWork, s
           variant="outline"
           :disabled="busy || !(preview || previewProblem)"
           data-hook="withdraw"
-          @click="changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')"
+          @click="withdraw"
           >Withdraw</UButton
         >
       </template>

@@ -55,6 +55,7 @@ export function saySpan(span: WindowSpan): string {
 export const LEVEL_WORDS: Record<Level, string> = {
   assignment: 'for everyone',
   class: 'for the class',
+  piece: 'of this piece',
   group: 'for the group',
   learner: 'for this learner',
   accommodation: 'accommodation',

@@ -1,7 +1,7 @@
 import { ShowMyPiece } from '#shared/contracts/learning'
-import { showMyPiece } from '#usecases/learning/myWork'
+import { showMyPiece } from '#usecases/learning/myPiece'
 import { handle } from '../../../http/handle'
 
-export default handle(ShowMyPiece, ({ deps, actor }, { params }) =>
-  showMyPiece(deps, actor, params.assignmentId),
+export default handle(ShowMyPiece, ({ deps, actor }, { params, query }) =>
+  showMyPiece(deps, actor, { ...params, pieceId: query.pieceId ?? null }),
 )

@@ -2,4 +2,6 @@ import { StartTry } from '#shared/contracts/learning'
 import { startTry } from '#usecases/learning/tries'
 import { handle } from '../../../http/handle'
 
-export default handle(StartTry, ({ deps, actor }, { params }) => startTry(deps, actor, params.assignmentId))
+export default handle(StartTry, ({ deps, actor }, { params, body }) =>
+  startTry(deps, actor, { ...params, ...body }),
+)

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { AttemptRules } from '#core/attempts'
+import { isScored } from '#core/library'
+import { rulesOf } from '#core/work'
+import { useShelf } from '~/places/shelf'
+import type { DraftInWork } from '../draft'
+import { differing } from '../draft'
+import RulesPanel from './RulesPanel.vue'
+
+const draft = defineModel<DraftInWork>({ required: true })
+const shelf = useShelf()
+const ALL = 'all'
+const chosen = ref<string>(ALL)
+
+const scored = computed(() =>
+  draft.value.pieces.flatMap((p) => {
+    const card = shelf.piece(p.resourceId)
+    return !card || isScored(card.kind) ? [{ piece: p, title: card?.title ?? 'A piece' }] : []
+  }),
+)
+const choices = computed(() => [
+  { label: 'All pieces', value: ALL },
+  ...scored.value.map(({ piece, title }) => ({
+    label: Object.keys(piece.rules).length > 0 ? `${title} (own rules)` : title,
+    value: piece.id as string,
+  })),
+])
+const piece = computed(() => draft.value.pieces.find((p) => p.id === chosen.value) ?? null)
+watch(scored, () => {
+  if (!scored.value.some((s) => s.piece.id === chosen.value)) chosen.value = ALL
+})
+
+/** Rules of the chosen piece; what it has in common with the others is kept with the assignment only. */
+const rules = computed<AttemptRules>({
+  get: () => (piece.value ? rulesOf(draft.value, piece.value) : draft.value.rules),
+  set: (next) => {
+    const of = piece.value
+    if (!of) draft.value = { ...draft.value, rules: next }
+    else
+      draft.value = {
+        ...draft.value,
+        pieces: draft.value.pieces.map((p) =>
+          p.id === of.id ? { ...p, rules: differing(draft.value.rules, next) } : p,
+        ),
+      }
+  },
+})
+</script>
+
+<template>
+  <div class="grid gap-3 content-start">
+    <RulesPanel v-model="rules" :scored="scored.length > 0">
+      <USelect
+        v-if="scored.length > 1"
+        v-model="chosen"
+        class="w-full"
+        :items="choices"
+        aria-label="Rules of"
+        data-hook="rules-of"
+      />
+    </RulesPanel>
+  </div>
+</template>

@@ -1,0 +1,65 @@
+import { navigateTo } from '#imports'
+import { ref } from 'vue'
+import type { Ref } from 'vue'
+import { Assign, ChangeWork, PublishWork, WithdrawWork } from '#shared/contracts/work'
+import type { WorkPage } from '#shared/contracts/work'
+import type { Refusal } from '#shared/contracts/refusal'
+import { useDesk } from '~/places/pace'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import type { DraftInWork } from '../draft'
+
+/** What the composer's buttons do: makes, changes, publishes or withdraws, and says what came of it. */
+export function useSaving(of: {
+  readonly draft: Ref<DraftInWork>
+  readonly known: WorkPage | null
+  readonly say: (refusal: Refusal) => string
+  readonly changed: () => void
+}) {
+  const desk = useDesk()
+  const tell = useTell()
+  const busy = ref(false)
+  const problem = ref('')
+
+  function send(publish: boolean) {
+    const { known, draft } = of
+    if (!known) return call(Assign, { body: { draft: draft.value, publish } })
+    const params = { assignmentId: known.id }
+    return call(ChangeWork, { params, body: { version: known.version, draft: draft.value, publish } })
+  }
+  async function save(publish: boolean): Promise<void> {
+    busy.value = true
+    problem.value = ''
+    const reply = await send(publish)
+    busy.value = false
+    if (!reply.ok) {
+      problem.value = of.say(reply.error)
+      return
+    }
+    await desk.load(true)
+    const kept = of.known ? 'Changes saved' : 'Held until you publish it'
+    tell.done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : kept)
+    await navigateTo('/work')
+  }
+  async function changeState(
+    contract: typeof WithdrawWork | typeof PublishWork,
+    said: string,
+  ): Promise<void> {
+    if (!of.known) return
+    busy.value = true
+    const { id, version } = of.known
+    const reply = await call(contract, { params: { assignmentId: id }, body: { version } })
+    busy.value = false
+    if (!reply.ok) {
+      problem.value = of.say(reply.error)
+      return
+    }
+    await desk.load(true)
+    tell.done(said)
+    of.changed()
+  }
+  const publishAgain = () => changeState(PublishWork, 'Published again')
+  const withdraw = () => changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')
+  return { busy, problem, save, publishAgain, withdraw }
+}

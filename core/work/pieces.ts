@@ -1,0 +1,71 @@
+import type { Anchor, WindowSpec } from '../availability'
+import type { AttemptRules } from '../attempts'
+import type { LessonId, Minutes, PieceId, ResourceId } from '../base'
+import type { WorkRefusal } from './refusals'
+
+export const WHENS = ['before', 'in', 'after'] as const
+/** Where a piece stands to its lesson: done before class, in class, or afterwards. */
+export type When = (typeof WHENS)[number]
+
+/** One piece of an assignment, with what it does differently from the others. */
+export interface WorkPiece {
+  /** Unique in its assignment; tries name it. */
+  readonly id: PieceId
+  readonly resourceId: ResourceId
+  /** The form of the piece that is given out, whatever is made of it afterwards. */
+  readonly revision: number
+  readonly when: When
+  /** One that is only read counts as done after so many minutes at the earliest; 0: at once. */
+  readonly leastMinutes: Minutes
+  readonly window: Partial<WindowSpec>
+  readonly rules: Partial<AttemptRules>
+}
+
+/** As many pieces as one assignment may hold. */
+export const MOST_PIECES = 30
+
+/** The rules of one piece: the assignment's, with what the piece does differently. */
+export function rulesOf(
+  work: { readonly rules: AttemptRules },
+  piece: Pick<WorkPiece, 'rules'>,
+): AttemptRules {
+  return { ...work.rules, ...piece.rules }
+}
+
+/**
+ * The moments that come with where a piece stands to a lesson: before class it is open at once and due when the
+ * lesson's first meeting starts; afterwards it opens when its last meeting ends. In class, and without a lesson,
+ * the assignment's own moments hold.
+ */
+export function momentsOf(when: When, lessonId: LessonId | null): Partial<WindowSpec> {
+  if (lessonId === null || when === 'in') return {}
+  const anchor = (edge: Anchor['edge'], at: Anchor['at']): Anchor => ({
+    kind: 'anchor',
+    lessonId,
+    edge,
+    offset: 0,
+    step: 'meetings',
+    at,
+  })
+  return when === 'before'
+    ? { opens: null, due: anchor('first', 'class-start') }
+    : { opens: anchor('last', 'class-end') }
+}
+
+/** A draft needs a piece, and names each once. Null when it does. */
+export function faultInPieces(pieces: readonly WorkPiece[]): WorkRefusal | null {
+  if (pieces.length === 0) return { code: 'work/no-pieces', field: 'pieces' }
+  const ids = new Set(pieces.map((p) => p.id))
+  return ids.size < pieces.length ? { code: 'work/piece-twice', field: 'pieces' } : null
+}
+
+/** A change must leave what learners have begun: the same piece under the same name. Null when it does. */
+export function faultInExchange(
+  had: readonly WorkPiece[],
+  next: readonly WorkPiece[],
+  begun: ReadonlySet<PieceId>,
+): WorkRefusal | null {
+  const now = new Map(next.map((p) => [p.id, p.resourceId]))
+  const gone = had.find((p) => begun.has(p.id) && now.get(p.id) !== p.resourceId)
+  return gone ? { code: 'work/already-begun', field: 'pieces', pieceId: gone.id } : null
+}

@@ -1,0 +1,50 @@
+import { ok, refuse } from '#core/base'
+import type { ResourceId, Result } from '#core/base'
+import { canSeeResource, canWriteResource } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { checkResource } from '#core/library'
+import type { LibraryRefusal, Resource } from '#core/library'
+import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+
+/** What a teacher writes of a piece. */
+export type WrittenPiece = Omit<Resource, 'id' | 'standards'>
+export type PieceChanged = Result<
+  { readonly revision: number; readonly isNewForm: boolean },
+  AccessRefusal | LibraryRefusal
+>
+
+/**
+ * Changes an own piece as it stood at `revision`. Once it was given out, its former form stays with the work and the
+ * tries that have it, and what is written is the next form; else it takes the place of what was there.
+ */
+export async function changePiece(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly resourceId: ResourceId; readonly revision: number; readonly piece: WrittenPiece },
+): Promise<PieceChanged> {
+  return writing(deps.store, async (tx): Promise<PieceChanged> => {
+    const { resourceId } = input
+    const record = await resourceById(tx, resourceId)
+    if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
+    if (!canWriteResource(actor, record)) return refuse({ code: 'access/denied' })
+    if (record.revision !== input.revision)
+      return refuse({
+        code: 'access/changed-meanwhile',
+        field: 'version',
+        seen: input.revision,
+        now: record.revision,
+      })
+    const { code: was } = record.resource
+    const code = input.piece.code.trim().toLowerCase() || was
+    const standards = [...new Set(input.piece.items.flatMap((i) => i.standard ?? []))]
+    const checked = checkResource({ ...input.piece, id: resourceId, code, standards })
+    if (!checked.ok) return checked
+    if (code !== was && (await ownCodeTaken(tx, actor.schoolId, code)))
+      return refuse({ code: 'library/bad-code', field: 'code', value: code })
+    const isNewForm = await isFormInUse(tx, { resourceId, revision: record.revision })
+    await saveResource(tx, { ...record, resource: checked.value }, isNewForm)
+    return ok({ revision: record.revision + (isNewForm ? 1 : 0), isNewForm })
+  })
+}
