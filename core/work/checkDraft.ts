@@ -15,8 +15,8 @@ export interface Recipients {
 }
 
 /**
- * Accepts a draft of at least one piece whose rules a learner can meet and whose targets and exceptions are the assigner's own, or
- * stand already; else the first fault. What is somebody else's is as unknown as what is not there.
+ * Accepts a draft of at least one piece whose rules a learner can meet and whose targets and exceptions are the
+ * assigner's own, or stand already; else the first fault. What is somebody else's is as unknown as what is not there.
  */
 export function checkDraft(
   draft: Draft,

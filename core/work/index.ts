@@ -7,8 +7,7 @@ export { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 export type { Hand, WhereTargetsAre } from './part'
 export { NEEDS, byNeed, needOf } from './need'
 export type { Need } from './need'
-export { MOST_PIECES, WHENS, momentsOf, rulesOf } from './pieces'
-export type { When, WorkPiece } from './pieces'
+export { MOST_PIECES, momentsOf, rulesOf } from './pieces'
 export { progressOf } from './progress'
 export type { CountedPiece, Progress } from './progress'
 export type { WorkRefusal } from './refusals'
@@ -16,4 +15,13 @@ export { anchoredLessons, classWindow, namedClasses, resolveWork, windowOfClass 
 export type { Resolution, Resolvable, Surroundings } from './resolve'
 export { inOrder, togetherOf } from './together'
 export type { Together } from './together'
-export type { Assignment, AssignmentState, AssignmentTarget, Draft, LearnerWork } from './types'
+export { WHENS } from './types'
+export type {
+  Assignment,
+  AssignmentState,
+  AssignmentTarget,
+  Draft,
+  LearnerWork,
+  When,
+  WorkPiece,
+} from './types'

@@ -1,25 +1,8 @@
 import type { Anchor, WindowSpec } from '../availability'
 import type { AttemptRules } from '../attempts'
-import type { LessonId, Minutes, PieceId, ResourceId } from '../base'
+import type { LessonId, PieceId } from '../base'
 import type { WorkRefusal } from './refusals'
-
-export const WHENS = ['before', 'in', 'after'] as const
-/** Where a piece stands to its lesson: done before class, in class, or afterwards. */
-export type When = (typeof WHENS)[number]
-
-/** One piece of an assignment, with what it does differently from the others. */
-export interface WorkPiece {
-  /** Unique in its assignment; tries name it. */
-  readonly id: PieceId
-  readonly resourceId: ResourceId
-  /** The form of the piece that is given out, whatever is made of it afterwards. */
-  readonly revision: number
-  readonly when: When
-  /** One that is only read counts as done after so many minutes at the earliest; 0: at once. */
-  readonly leastMinutes: Minutes
-  readonly window: Partial<WindowSpec>
-  readonly rules: Partial<AttemptRules>
-}
+import type { When, WorkPiece } from './types'
 
 /** As many pieces as one assignment may hold. */
 export const MOST_PIECES = 30

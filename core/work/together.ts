@@ -1,7 +1,7 @@
 import type { Place } from '../attempts'
 import type { Instant, Minutes } from '../base'
-import { WHENS } from './pieces'
-import type { When } from './pieces'
+import { WHENS } from './types'
+import type { When } from './types'
 
 /** What a learner's piece is for telling how far the whole of it is. */
 export interface PieceStanding {

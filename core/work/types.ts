@@ -1,8 +1,25 @@
 import type { AttemptRules } from '../attempts'
 import type { Because, Target } from '../audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
-import type { AssignmentId, ClassId, Instant, PieceId, SchoolId, UserId } from '../base'
-import type { WorkPiece } from './pieces'
+import type { AssignmentId, ClassId, Instant, Minutes, PieceId, ResourceId, SchoolId, UserId } from '../base'
+
+export const WHENS = ['before', 'in', 'after'] as const
+/** Where a piece stands to its lesson: done before class, in class, or afterwards. */
+export type When = (typeof WHENS)[number]
+
+/** One piece of an assignment, with what it does differently from the others. */
+export interface WorkPiece {
+  /** Unique in its assignment; tries name it. */
+  readonly id: PieceId
+  readonly resourceId: ResourceId
+  /** The form of the piece that is given out, whatever is made of it afterwards. */
+  readonly revision: number
+  readonly when: When
+  /** One that is only read counts as done after so many minutes at the earliest; 0: at once. */
+  readonly leastMinutes: Minutes
+  readonly window: Partial<WindowSpec>
+  readonly rules: Partial<AttemptRules>
+}
 
 /** One target, with what it changes for its learners. */
 export interface AssignmentTarget {

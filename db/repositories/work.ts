@@ -83,7 +83,8 @@ export async function assignmentsById(
 /** How many learners have begun each piece of an assignment; a piece that nobody has begun is absent. */
 export async function begunPieces(tx: Connection, id: AssignmentId): Promise<ReadonlyMap<PieceId, number>> {
   const rows = await tx.all<{ piece: PieceId; n: number }>(
-    sql`select piece_id as piece, count(distinct learner_id) as n from attempts where assignment_id = ${id} group by piece_id`,
+    sql`select piece_id as piece, count(distinct learner_id) as n from attempts where assignment_id = ${id}
+      group by piece_id`,
   )
   return new Map(rows.map((r) => [r.piece, r.n]))
 }
@@ -243,8 +244,8 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     item_count: number
     class_name: string
   }>(sql`
-    select w.assignment_id, w.piece_id, p.resource_id, w.class_id, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at,
-      w.max_attempts, w.time_limit_minutes,
+    select w.assignment_id, w.piece_id, p.resource_id, w.class_id, w.listed_at, w.opens_at, w.due_at,
+      w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
       a.title, a.note, a.body, p.body as piece, r.kind, c.name as class_name,
       coalesce(v.title, r.title) as piece_title, coalesce(v.minutes, r.minutes) as minutes,
       coalesce(v.item_count, r.item_count) as item_count
@@ -321,8 +322,8 @@ export async function closesForAll(
     last: number | null
     open: number
   }>(
-    sql`select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last, sum(closes_at is null) as open from learner_work
-      where assignment_id in ${[...ids]} group by assignment_id, piece_id`,
+    sql`select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last,
+      sum(closes_at is null) as open from learner_work where assignment_id in ${[...ids]} group by assignment_id, piece_id`,
   )
   return new Map(rows.map((r) => [pieceName(r), r.open > 0 ? null : (r.last as Instant | null)]))
 }

@@ -42,7 +42,10 @@ export interface PieceFigures {
   readonly figures: readonly ItemFigures[]
   readonly items: readonly Item[]
 }
-/** Items of a piece of an assignment (without a name: of its first that has any), hardest first; over one class or all. */
+/**
+ * Items of a piece of an assignment (without a name: of its first that has any), hardest first; over one class or
+ * all.
+ */
 export const ShowItems = contract<PieceFigures>()({
   method: 'GET',
   path: '/api/evidence/items/:assignmentId',

@@ -4,8 +4,8 @@ import { fileURLToPath } from 'node:url'
 import { gunzipSync } from 'node:zlib'
 import { createClient } from '@libsql/client'
 import { describe, expect, it } from 'vitest'
-import { asId, mustBeOk } from '#core/base'
-import type { AssignmentId, UserId } from '#core/base'
+import { mustBeOk } from '#core/base'
+import type { AssignmentId, SchoolId, UserId } from '#core/base'
 import { isSameWork, namedClasses, resolveWork } from '#core/work'
 import { assignmentsById, attemptsOf, learnerWorkOf } from '#db/repositories'
 import { openStore } from '#db/client'
@@ -122,13 +122,13 @@ describe('a database from before there were several pieces', () => {
         expect(resolved).toBeGreaterThan(10)
 
         const bench = await aBench()
-        const [noa] = await store.read.all<{ id: UserId; schoolId: string }>(
+        const [noa] = await store.read.all<{ id: UserId; schoolId: SchoolId }>(
           "select id, school_id as schoolId from users where sign_in = 'noa'",
         )
         const deps = { ...bench.deps, store, clock: clockAt(at('10-21T20:00')) }
         const actor = {
           userId: noa!.id,
-          schoolId: asId(noa!.schoolId),
+          schoolId: noa!.schoolId,
           role: 'learner',
           office: false,
         } as const

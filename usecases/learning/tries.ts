@@ -125,8 +125,8 @@ export async function saveAnswers(
 type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
 
 /**
- * Hands in a try, or says that a piece is read. Doing it again, or twice at once, gives the same answer and changes nothing. Refused when an
- * answer that comes along was made from an older one than stands: the learner chooses first.
+ * Hands in a try, or says that a piece is read. Doing it again, or twice at once, gives the same answer and changes
+ * nothing. Refused when an answer that comes along was made from an older one than stands: the learner chooses first.
  */
 export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<HandedIn> {
   if (input.saves.length > 0) {

@@ -13,7 +13,7 @@ export function pieceOf(
   card: { readonly id: ResourceId; readonly revision: number },
   others: readonly WorkPiece[],
 ): WorkPiece {
-  const numbers = others.map((p) => Number(/\d+$/.exec(p.id)?.[0] ?? 0))
+  const numbers = others.map((p) => Number(p.id.slice(1)) || 0)
   const id = asId<PieceId>(`p${Math.max(0, ...numbers) + 1}`)
   const { id: resourceId, revision } = card
   return { id, resourceId, revision, when: 'in', leastMinutes: 0, window: {}, rules: {} }

@@ -33,12 +33,17 @@ const WORDS: Record<Cell['state'], string> = {
   'handed-in': 'in',
   missing: 'missing',
 }
-const text = (c: Cell | undefined) => (!c ? '' : c.ratio !== null ? percent(c.ratio) : WORDS[c.state])
+function text(c: Cell | undefined, of: GridColumn): string {
+  if (!c) return ''
+  if (c.ratio !== null) return percent(c.ratio)
+  return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
+}
 const tone = (c: Cell | undefined) =>
   !c ? '' : c.ratio === null ? c.state : c.ratio < 0.6 ? 'low' : c.ratio >= 0.85 ? 'high' : 'middle'
-function said(name: string, title: string, c: Cell | undefined): string {
+function said(name: string, of: GridColumn, c: Cell | undefined): string {
+  const title = of.pieceTitle ?? of.title
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
-  return `${name}, ${title}: ${text(c) || 'not for them'}${c?.late ? ', late' : ''}${tries}`
+  return `${name}, ${title}: ${text(c, of) || 'not for them'}${c?.late ? ', late' : ''}${tries}`
 }
 </script>
 
@@ -77,9 +82,9 @@ function said(name: string, title: string, c: Cell | undefined): string {
             v-for="c in grid.columns"
             :key="nameOf(c)"
             :class="tone(cellOf(l.id, c))"
-            :title="said(l.name, c.pieceTitle ?? c.title, cellOf(l.id, c))"
+            :title="said(l.name, c, cellOf(l.id, c))"
           >
-            {{ text(cellOf(l.id, c)) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
+            {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
             ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
               >×{{ cellOf(l.id, c)?.attempts }}</sup
             >
@@ -94,7 +99,7 @@ function said(name: string, title: string, c: Cell | undefined): string {
         <tr>
           <th scope="row" class="name">Mean</th>
           <td v-for="c in grid.columns" :key="nameOf(c)">
-            <b>{{ c.isRead ? 'read' : c.mean === null ? '' : percent(c.mean) }}</b>
+            <b>{{ c.mean === null ? '' : percent(c.mean) }}</b>
           </td>
         </tr>
       </tfoot>
@@ -111,6 +116,11 @@ function said(name: string, title: string, c: Cell | undefined): string {
 }
 .evidence {
   width: auto;
+}
+th.work button:disabled {
+  text-decoration: none;
+  color: inherit;
+  cursor: default;
 }
 .part {
   display: block;

@@ -68,6 +68,7 @@ a:hover {
 a.shown {
   border-color: var(--ui-primary);
   border-left-width: 5px;
+  padding-left: calc(0.6rem - 4px);
   background: var(--stone-face);
 }
 .number {

@@ -189,7 +189,7 @@ onMounted(async () => {
 }
 .three {
   display: grid;
-  grid-template-columns: 14rem minmax(24rem, 1fr) 15rem;
+  grid-template-columns: 16.5rem minmax(24rem, 1fr) 14rem;
   gap: 1.6rem;
   padding-block: 1rem;
 }
