@@ -1,5 +1,5 @@
 import type { Kinder } from '../audience'
-import type { Instant } from '../base'
+import type { Instant, PieceId } from '../base'
 import type { Window, WindowSpec } from './types'
 
 export const LIMIT_FIELDS = ['maxAttempts', 'timeLimitMinutes'] as const
@@ -15,6 +15,8 @@ export interface Overrides {
   readonly window?: Partial<WindowSpec>
   readonly maxAttempts?: number | null
   readonly timeLimitMinutes?: number | null
+  /** Tries added to whatever limit comes out, by piece; for single learners. */
+  readonly moreTries?: Readonly<Record<PieceId, number>>
 }
 
 /**

@@ -1,7 +1,11 @@
 /** The assignment: what a teacher sets, its states and acts, and what each learner gets of it. */
 export { changed } from './acts'
+export { WORK_ACTS, settingOf, stepped, takenBack } from './command'
+export type { Begun, WorkAct, WorkCommand, WorkSetting } from './command'
 export { checkDraft } from './checkDraft'
 export type { Recipients } from './checkDraft'
+export { withMore } from './more'
+export type { More } from './more'
 export { isSameWork, mergeForBegun } from './merge'
 export { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 export type { Hand, WhereTargetsAre } from './part'
@@ -15,7 +19,7 @@ export { anchoredLessons, classWindow, namedClasses, resolveWork, windowOfClass 
 export type { Resolution, Resolvable, Surroundings } from './resolve'
 export { inOrder, togetherOf } from './together'
 export type { Together } from './together'
-export { WHENS } from './types'
+export { ASSIGNMENT_STATES, WHENS } from './types'
 export type {
   Assignment,
   AssignmentState,

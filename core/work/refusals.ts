@@ -6,6 +6,10 @@ export type WorkRefusal =
   | { readonly code: 'work/already-begun'; readonly field: 'pieces'; readonly pieceId: PieceId }
   | { readonly code: 'work/no-pieces'; readonly field: 'pieces' }
   | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
+  /** Taking it back would take what learners have begun. */
+  | { readonly code: 'work/has-begun'; readonly field: 'state'; readonly learners: number }
+  /** Somebody changed it since the act that is to be taken back. */
+  | { readonly code: 'work/changed-since'; readonly field: 'state'; readonly title: string }
   | { readonly code: 'work/withdrawn'; readonly field: 'state' }
   /** It goes to classes of others, too: only their own part is theirs to change. */
   | { readonly code: 'work/not-whole'; readonly field: keyof Draft }

@@ -51,7 +51,9 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
       const resolved = resolve(one, people.get(learnerId)?.accommodation ?? NO_ACCOMMODATION)
       if (resolved.ok) {
         const { classId, terms, because } = resolved.value
-        for (const pieceId of pieceIds) rows.push({ learnerId, pieceId, classId, terms, because })
+        const more = given.overrides.learners.get(learnerId)?.moreTries
+        for (const pieceId of pieceIds)
+          rows.push({ learnerId, pieceId, classId, ...withTries({ terms, because }, more?.[pieceId]) })
         continue
       }
       const classId = one.classIds[0] ?? null
@@ -59,6 +61,18 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     }
   }
   return { reached, rows, problems: [...problems.values()] }
+}
+
+/** With tries that a learner was given on top of what came out. */
+function withTries(row: Pick<LearnerWork, 'terms' | 'because'>, more: number | undefined): typeof row {
+  const { maxAttempts } = row.terms
+  if (more === undefined || maxAttempts === null) return row
+  return {
+    terms: { ...row.terms, maxAttempts: maxAttempts + more },
+    because: row.because.map((b) =>
+      b.field === 'maxAttempts' ? { ...b, level: 'learner' as const, sourceId: null } : b,
+    ),
+  }
 }
 
 /** Without those who have it only through classes that do not have it. */

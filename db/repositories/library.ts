@@ -145,8 +145,9 @@ export async function pieceIn(tx: Connection, form: PieceForm): Promise<Resource
 export async function isFormInUse(tx: Connection, { resourceId, revision }: PieceForm): Promise<boolean> {
   const [row] = await tx.all<{ used: number }>(
     sql`select exists (select 1 from assignment_pieces p where p.resource_id = ${resourceId}
-      and p.revision = ${revision}) or exists (select 1 from attempts t join assignment_pieces p on p.assignment_id = t.assignment_id and
-      p.id = t.piece_id where p.resource_id = ${resourceId} and t.revision = ${revision}) as used`,
+      and p.revision = ${revision}) or exists (select 1 from attempts t join assignment_pieces p
+      on p.assignment_id = t.assignment_id and p.id = t.piece_id
+      where p.resource_id = ${resourceId} and t.revision = ${revision}) as used`,
   )
   return row?.used === 1
 }

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId } from '#core/base'
 import type { PacingCommand, Plan } from '#core/pacing'
+import type { WorkCommand } from '#core/work'
 import { fromCommand, fromPlan, toCommand, toPlan } from '../rows/calendarRows'
 import { feeds, journal, plans } from '../schema/pacing'
 import { users } from '../schema/people'
@@ -19,7 +20,7 @@ export interface JournalEntry {
   readonly seq: number
   readonly at: Instant
   readonly state: 'done' | 'undone' | 'dropped'
-  readonly command: PacingCommand
+  readonly command: PacingCommand | WorkCommand
 }
 /** The private address under which a class's calendar can be read without signing in. */
 export interface Feed {
@@ -78,7 +79,7 @@ export async function savePlan(tx: Connection, { plan, version }: PlanRecord): P
   return done.rowsAffected === 1
 }
 
-/** Writes a planning act down as done; whatever the actor had undone can no longer be redone. */
+/** Writes an act down as done; whatever the actor had undone can no longer be redone. */
 export async function addToJournal(
   tx: Connection,
   entry: {
@@ -86,7 +87,7 @@ export async function addToJournal(
     readonly touches: readonly string[]
     readonly actorId: UserId
     readonly at: Instant
-    readonly command: PacingCommand
+    readonly command: PacingCommand | WorkCommand
   },
 ): Promise<void> {
   await tx

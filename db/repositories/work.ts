@@ -323,7 +323,8 @@ export async function closesForAll(
     open: number
   }>(
     sql`select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last,
-      sum(closes_at is null) as open from learner_work where assignment_id in ${[...ids]} group by assignment_id, piece_id`,
+      sum(closes_at is null) as open from learner_work where assignment_id in ${[...ids]}
+      group by assignment_id, piece_id`,
   )
   return new Map(rows.map((r) => [pieceName(r), r.open > 0 ? null : (r.last as Instant | null)]))
 }

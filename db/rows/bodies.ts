@@ -7,6 +7,7 @@ import { libraryShapes } from '#shared/shapes/library'
 import { STORED, id } from '#shared/shapes/makers'
 import { pacingShapes } from '#shared/shapes/pacing'
 import { workShapes } from '#shared/shapes/work'
+import { workCommandShapes } from '#shared/shapes/workCommand'
 import { bodyOf } from './body'
 import { commandWithLaterParts } from './upgrade/command'
 import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
@@ -14,6 +15,7 @@ import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
 const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
+const { workCommand } = workCommandShapes(STORED)
 const { book, items, standards, content } = libraryShapes(STORED)
 const { window, rules, pieceParts, overrides, because, score } = workShapes(STORED)
 
@@ -25,7 +27,7 @@ export const classBody = bodyOf(
   classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
   [pacingWithLaterParts],
 )
-export const commandBody = bodyOf('journal.command', command, [commandWithLaterParts])
+export const commandBody = bodyOf('journal.command', z.union([workCommand, command]), [commandWithLaterParts])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
 export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }))
 export const assignmentBody = bodyOf(

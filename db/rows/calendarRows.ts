@@ -1,6 +1,7 @@
 import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
+import type { WorkCommand } from '#core/work'
 import { classBody, commandBody, planBody, yearBody } from './bodies'
 
 /** A class with what it does differently from plan and timetable. `version` counts changes. */
@@ -62,12 +63,12 @@ export function fromPlan(plan: Plan): string {
   return planBody.print(rest)
 }
 
-/** Stored text to planning command. */
-export function toCommand(text: string): PacingCommand {
+/** Stored text to an act. */
+export function toCommand(text: string): PacingCommand | WorkCommand {
   return commandBody.read(text)
 }
 
-/** Planning command to stored text. */
-export function fromCommand(value: PacingCommand): string {
+/** An act to stored text. */
+export function fromCommand(value: PacingCommand | WorkCommand): string {
   return commandBody.print(value)
 }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
+import type { WorkCommand } from '#core/work'
 import type { AssignmentState } from '#core/work'
 import { contract, id } from './define'
 import { commandShapes } from '../shapes/command'
@@ -29,9 +30,15 @@ export interface DeskWork {
   readonly dueAt: Instant | null
   readonly lessonIds: readonly LessonId[]
 }
+/** An act on an assignment, as it is said. */
+export interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
+  readonly title: string
+}
+/** An act that can be taken back, or is shown as done. */
+export type Step = PacingCommand | WorkStep
 export interface Steps {
-  readonly undo: PacingCommand | null
-  readonly redo: PacingCommand | null
+  readonly undo: Step | null
+  readonly redo: Step | null
 }
 /** Everything from which the desk computes its layouts with the same core as the server. */
 export interface Desk {
@@ -115,7 +122,7 @@ export interface PastAct {
   readonly at: Instant
   readonly by: string
   readonly undone: boolean
-  readonly command: PacingCommand
+  readonly command: Step
 }
 /** The latest planning acts on what is in view, newest first. */
 export const ShowHistory = contract<{ readonly acts: readonly PastAct[] }>()({

@@ -69,6 +69,8 @@ export const STATUS_OF = {
   'audience/bad-exception': 422,
   'audience/unknown-target': 422,
   'work/already-begun': 409,
+  'work/has-begun': 409,
+  'work/changed-since': 409,
   'work/no-pieces': 422,
   'work/piece-twice': 422,
   'work/withdrawn': 409,

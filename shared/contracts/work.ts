@@ -1,31 +1,15 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, GroupId, Instant, PieceId, ResourceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, GroupId, Instant, PieceId, UserId } from '#core/base'
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import { MOST_PIECES } from '#core/work'
-import type { AssignmentState, Draft, Need, Progress, WorkPiece } from '#core/work'
+import type { AssignmentState, Draft, More, Need, Progress } from '#core/work'
 import { WIRE } from '../shapes/makers'
-import { workShapes } from '../shapes/work'
-import { contract, id, line, prose, version } from './define'
+import { workCommandShapes } from '../shapes/workCommand'
+import { contract, day, id, version } from './define'
 import type { Refusal } from './refusal'
 
-const { window, rules, pieceParts, overrides, target } = workShapes(WIRE)
-const piece = z.strictObject({
-  id: id<PieceId>(),
-  resourceId: id<ResourceId>(),
-  revision: version,
-  ...pieceParts.shape,
-}) satisfies z.ZodType<WorkPiece>
-const draftInput = z.strictObject({
-  pieces: WIRE.list(piece, MOST_PIECES),
-  title: line(120),
-  note: prose(1000),
-  window,
-  rules,
-  targets: WIRE.list(z.strictObject({ target, overrides }), 300),
-  exceptIds: WIRE.list(id<UserId>(), 300),
-}) satisfies z.ZodType<Draft>
+const { draft: draftInput } = workCommandShapes(WIRE)
 
 export interface ClassPreview {
   readonly classId: ClassId
@@ -84,6 +68,22 @@ export const WithdrawWork = contract<{ readonly done: true }>()({
   path: '/api/work/:assignmentId/withdraw',
   params: ofWork,
   body: z.strictObject({ version }),
+})
+
+/** Gives chosen learners one more try or more time, excuses them, or no longer does. */
+export const GiveMore = contract<{ readonly learners: number }>()({
+  method: 'POST',
+  path: '/api/work/:assignmentId/give',
+  params: ofWork,
+  body: z.strictObject({
+    learnerIds: WIRE.list(id<UserId>(), 300).refine((l) => l.length > 0, 'is empty'),
+    more: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('try'), pieceId: id<PieceId>() }),
+      z.strictObject({ kind: z.literal('until'), on: day }),
+      z.strictObject({ kind: z.literal('excused') }),
+      z.strictObject({ kind: z.literal('not-excused') }),
+    ]) satisfies z.ZodType<More>,
+  }),
 })
 
 /** One class that an assignment goes to, with how far it is. */

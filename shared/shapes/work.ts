@@ -1,12 +1,12 @@
 import { z } from 'zod'
-import type { ClassId, GroupId, ItemId, LessonId, UserId } from '#core/base'
+import type { ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
 import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
 import type { AttemptRules, AttemptScore } from '#core/attempts'
 import { LEVELS } from '#core/audience'
 import type { Because, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
 import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
-import { WHENS } from '#core/work'
+import { MOST_PIECES, WHENS } from '#core/work'
 import type { WorkPiece } from '#core/work'
 import { day, id } from './makers'
 import type { Makers } from './makers'
@@ -57,6 +57,10 @@ export function workShapes(m: Makers) {
     window: window.partial().optional(),
     maxAttempts: m.whole(1, 50).nullable().optional(),
     timeLimitMinutes: m.whole(1, 600).nullable().optional(),
+    moreTries: z
+      .record(id<PieceId>(), m.whole(1, 50))
+      .refine((of) => Object.keys(of).length <= MOST_PIECES, 'is too long')
+      .optional(),
   }) satisfies z.ZodType<Overrides>
   const target = z.discriminatedUnion('kind', [
     m.object({ kind: z.literal('class'), classId: id<ClassId>() }),

@@ -77,7 +77,11 @@ describe.each([
     const p = await demoPerson(server, 'emeka', '/', size)
     await p.sees('Now')
     await walksByTab(p)
-    await p.click('work-now')
+    await p.page.locator('[data-hook="work-now"][data-steps="2"]').click()
+    await p.has('[data-hook="finish"]')
+    await walksByTab(p)
+    await p.go('/learn')
+    await p.page.locator('[data-hook="work-now"][data-steps="1"]').click()
     await p.has('[data-hook="start"], fieldset')
     if (await p.page.$('[data-hook="start"]')) {
       await walksByTab(p)

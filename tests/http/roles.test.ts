@@ -224,6 +224,13 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, D, D, D, D, H],
   },
   {
+    route: 'POST /api/work/WORK/give',
+    file: 'work/[assignmentId]/give.post.ts',
+    body: { learnerIds: ['LEARNER'], more: { kind: 'try', pieceId: 'p1' } },
+    changes: 'assignment_targets',
+    expected: [S, H, H, I, I, I, H, I, H],
+  },
+  {
     route: 'POST /api/read-closures',
     file: 'read-closures.post.ts',
     body: { text: 'x', firstOn: '2026-08-24', lastOn: '2027-06-11', zone: 'America/Denver' },

@@ -79,7 +79,7 @@ export const PACING: Record<string, readonly string[]> = {
 export const PLACES: Record<string, readonly string[]> = {
   entry: [],
   learner: [],
-  evidence: [],
+  evidence: ['pace'],
   shelf: [],
   pace: ['shelf'],
   classes: ['pace', 'shelf'],

@@ -10,8 +10,11 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
+import { takenBack } from '#core/work'
+import type { WorkCommand } from '#core/work'
 import { refreshWork } from '../work/refreshWork'
-import { deskWork, steps } from './desk'
+import { stepWork } from '../work/steps'
+import { deskWork, stepOf, steps } from './desk'
 import { groundsOf } from './grounds'
 import { loadPlanning, namedIn, savePlanning } from './planningState'
 import type { Planning } from './planningState'
@@ -59,6 +62,8 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
   return writing(deps.store, async (tx) => {
     const entry = (await undoable(tx, actor.userId))[way]
     if (!entry) return ok(null)
+    if (entry.command.kind === 'work')
+      return stepOnWork(tx, deps, actor, way, { ...entry, command: entry.command })
     const command = way === 'undo' ? inverseOf(entry.command) : entry.command
     const planning = await loadPlanning(tx, actor, command)
     if (!planning.ok) return planning
@@ -66,6 +71,31 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
     if (!done.ok) return done
     await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
     return ok(await replanned(tx, actor, done.value))
+  })
+}
+
+async function stepOnWork(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  way: 'undo' | 'redo',
+  entry: { readonly seq: number; readonly command: WorkCommand },
+) {
+  const done = await stepWork(tx, deps, actor, way === 'undo' ? takenBack(entry.command) : entry.command)
+  if (!done.ok) return done
+  await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
+  const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
+  const affected = done.value.filter((id) => inView.has(id))
+  const grounds = await groundsOf(tx, await classesById(tx, affected))
+  return ok({
+    classes: [],
+    affected,
+    work: await deskWork(tx, grounds),
+    moved: 0,
+    stuck: [],
+    steps: await steps(tx, actor),
+    year: null,
+    plans: [],
   })
 }
 
@@ -126,7 +156,7 @@ export async function showHistory(deps: Deps, actor: Actor) {
       at,
       by,
       undone: state === 'undone',
-      command,
+      command: stepOf(command),
     })),
   })
 }

@@ -14,7 +14,9 @@ import {
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
+import type { PacingCommand } from '#core/pacing'
 import { anchoredLessons, classWindow, namedClasses } from '#core/work'
+import type { WorkCommand } from '#core/work'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
@@ -86,5 +88,17 @@ export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, Cla
 /** What the actor's undo and redo would do. */
 export async function steps(tx: Connection, actor: Actor) {
   const { undo, redo } = await undoable(tx, actor.userId)
-  return { undo: undo?.command ?? null, redo: redo?.command ?? null }
+  return { undo: undo ? stepOf(undo.command) : null, redo: redo ? stepOf(redo.command) : null }
+}
+
+/** An act on an assignment as it is said: without all that it was and became. */
+interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
+  readonly title: string
+}
+
+/** An act as whoever looks at undo, redo or the history needs it. */
+export function stepOf(command: PacingCommand | WorkCommand): PacingCommand | WorkStep {
+  if (command.kind !== 'work') return command
+  const { kind, what, assignmentId } = command
+  return { kind, what, assignmentId, title: command.to?.title ?? command.from?.title ?? '' }
 }

@@ -9,6 +9,7 @@ import { writing } from '../rollback'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
 import { settle } from './settle'
+import { writeDown } from './steps'
 
 export type Assigned = Result<
   { readonly assignmentId: AssignmentId; readonly learners: number },
@@ -41,6 +42,8 @@ export async function assign(
     }
     await addAssignment(tx, assignment)
     const reached = await settle(tx, assignment, world.value)
+    const what = input.publish ? 'published' : 'made'
+    if (reached.ok) await writeDown(tx, deps, actor, { what, before: null, after: assignment })
     return reached.ok ? ok({ assignmentId: assignment.id, learners: reached.value }) : reached
   })
 }

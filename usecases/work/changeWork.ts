@@ -10,6 +10,7 @@ import { writing } from '../rollback'
 import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
 import { settle } from './settle'
+import { writeDown } from './steps'
 import { workAt } from './workFor'
 
 export type Changed = Result<{ readonly learners: number }, DraftRefusal | AvailabilityRefusal | WorkRefusal>
@@ -43,6 +44,8 @@ export async function changeWork(
     const kept = input.publish ? publishedBy(hand, next.value, goesTo, deps.clock.now()) : next.value
     await saveAssignment(tx, kept)
     const reached = await settle(tx, kept, world.value)
+    const what = input.publish ? 'published' : 'changed'
+    if (reached.ok) await writeDown(tx, deps, actor, { what, before: assignment, after: kept })
     return reached.ok ? ok({ learners: reached.value }) : reached
   })
 }

@@ -8,6 +8,7 @@ import { saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { settle } from './settle'
+import { writeDown } from './steps'
 import { workAt } from './workFor'
 import { worldLoader } from './world'
 
@@ -29,6 +30,7 @@ export async function publishWork(
     const next = publishedBy(hand, assignment, goesTo, deps.clock.now())
     await saveAssignment(tx, next)
     const reached = await settle(tx, next, await worldLoader(tx)(next.authorId, namedClasses(next)))
+    if (reached.ok) await writeDown(tx, deps, actor, { what: 'published', before: assignment, after: next })
     return reached.ok ? ok({ learners: reached.value }) : reached
   })
 }

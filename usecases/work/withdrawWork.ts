@@ -5,6 +5,7 @@ import { withdrawnBy } from '#core/work'
 import { dropLearnerWork, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import { writeDown } from './steps'
 import { workAt } from './workFor'
 
 export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
@@ -25,6 +26,7 @@ export async function withdrawWork(
     const next = withdrawnBy(hand, assignment, goesTo)
     await saveAssignment(tx, next)
     if (next.state === 'published') await dropLearnerWork(tx, next.id, next.notFor)
+    await writeDown(tx, deps, actor, { what: 'withdrawn', before: assignment, after: next })
     return ok({ done: true })
   })
 }

@@ -12,14 +12,18 @@ import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayTime } from '~/shared/words/times'
+import ChosenCells from './components/ChosenCells.vue'
 import ItemsPanel from './components/ItemsPanel.vue'
 import WorkGrid from './components/WorkGrid.vue'
+import { useChoosing } from './composables/choosing'
+import { useDesk } from '~/places/pace'
 
 useHead({ title: 'Evidence · Step Cairn' })
 const overview = useOverview()
 const route = useRoute()
 const router = useRouter()
 const grid = shallowRef<ClassGrid | null>(null)
+const { chosen, choose: chooseCell, letGo } = useChoosing()
 const problem = shallowRef<Refusal | null>(null)
 const classes = computed(() => overview.overview?.classes ?? [])
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
@@ -45,6 +49,7 @@ onMounted(() => overview.load())
 watch(
   classId,
   () => {
+    letGo()
     grid.value = null
     void load()
   },
@@ -56,8 +61,16 @@ useIntervalFn(() => {
 }, 15_000)
 const show = (query: Record<string, string | undefined>) =>
   void router.replace({ query: { ...route.query, ...query } })
+const desk = useDesk()
+onMounted(() => desk.load())
+// undo takes back what was given here
+watch(
+  () => desk.steps,
+  () => void load(),
+)
 /** Pressing a column opens its items, pressing it again closes them. */
 function choose({ assignmentId, pieceId }: GridColumn): void {
+  letGo()
   const isOpen = assignmentId === work.value && (piece.value ?? pieceId) === pieceId
   show(isOpen ? { work: undefined, piece: undefined } : { work: assignmentId, piece: pieceId })
 }
@@ -99,10 +112,18 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
     <p v-else-if="grid && grid.columns.length === 0" class="p-5">
       Nothing is published to this class yet. <NuxtLink class="plain" to="/work">Go to Work</NuxtLink>.
     </p>
-    <div v-else-if="grid" class="split" :class="{ two: work }">
-      <WorkGrid :grid="grid" :chosen="{ work, piece }" @choose="choose" />
+    <div v-else-if="grid" class="split" :class="{ two: work || chosen }">
+      <WorkGrid :grid="grid" :chosen="{ work, piece }" :cells="chosen" @choose="choose" @cell="chooseCell" />
+      <ChosenCells
+        v-if="chosen"
+        :grid="grid"
+        :column="chosen.column"
+        :learner-ids="chosen.learnerIds"
+        @close="letGo"
+        @done="load"
+      />
       <ItemsPanel
-        v-if="work"
+        v-else-if="work"
         :assignment-id="work"
         :piece-id="piece"
         :class-id="classId"

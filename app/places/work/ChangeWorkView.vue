@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
-import { computed, onMounted, shallowRef } from 'vue'
+import { computed, onMounted, shallowRef, watch } from 'vue'
 import type { AssignmentId } from '#core/base'
 import { ShowWork } from '#shared/contracts/work'
 import type { WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
+import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import WorkComposer from './components/WorkComposer.vue'
 
 const route = useRoute()
+const desk = useDesk()
 const page = shallowRef<WorkPage | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 const STATES = { held: 'held, not yet published', published: 'published', withdrawn: 'withdrawn' } as const
@@ -22,6 +24,11 @@ async function load(): Promise<void> {
   problem.value = reply.ok ? null : reply.error
 }
 onMounted(load)
+// undo and redo may have changed what is shown
+watch(
+  () => desk.steps,
+  () => void load(),
+)
 </script>
 
 <template>

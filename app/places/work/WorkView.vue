@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Instant } from '#core/base'
 import { NEEDS } from '#core/work'
 import type { Need, Progress } from '#core/work'
 import { ListWork, PublishWork } from '#shared/contracts/work'
 import type { WorkInClass, WorkRow } from '#shared/contracts/work'
+import { useDesk } from '~/places/pace'
 import { useTell } from '~/shared/frame/tell'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -18,6 +19,7 @@ import { sayMoment } from '~/shared/words/times'
 useHead({ title: 'Work · Step Cairn' })
 const overview = useOverview()
 const tell = useTell()
+const desk = useDesk()
 const rows = shallowRef<readonly WorkRow[] | null>(null)
 const problem = ref('')
 const HEADS: Record<Need, { word: string; about: string }> = {
@@ -33,7 +35,12 @@ async function load(): Promise<void> {
   if (reply.ok) rows.value = reply.value.work
   else problem.value = sayRefusal(reply.error)
 }
-onMounted(() => Promise.all([load(), overview.load()]))
+onMounted(() => Promise.all([load(), overview.load(), desk.load()]))
+// whatever is taken back or done again may change the list
+watch(
+  () => desk.steps,
+  () => void load(),
+)
 const sections = computed(() =>
   NEEDS.map((need) => ({
     need,
@@ -54,7 +61,7 @@ async function publish(row: WorkRow): Promise<void> {
   const reply = await call(PublishWork, { params: { assignmentId: row.id }, body: { version: row.version } })
   if (!reply.ok) return tell.refused(reply.error)
   tell.done(`Published to ${count(reply.value.learners, 'learner')}`)
-  await load()
+  await Promise.all([load(), desk.load(true)])
 }
 </script>
 
@@ -102,7 +109,10 @@ async function publish(row: WorkRow): Promise<void> {
               class="title"
             >
               <NuxtLink class="plain" :to="`/work/${row.id}`">{{ row.title }}</NuxtLink>
-              <p class="said">{{ KIND_WORDS[row.kind] }} · {{ count(row.learners, 'learner') }}</p>
+              <p class="said">
+                {{ row.pieces > 1 ? count(row.pieces, 'piece') : KIND_WORDS[row.kind] }} ·
+                {{ count(row.learners, 'learner') }}
+              </p>
             </th>
             <td class="class" role="cell">
               {{ c?.name }} <span v-if="c" class="said">{{ c.learners }}</span>

@@ -57,6 +57,13 @@ function ofWork(r: WorkRefusal): string {
         'Learners have begun one of these pieces, so it can neither be left out nor exchanged. ' +
         'Put it back, or withdraw the work and assign the other piece anew.'
       )
+    case 'work/has-begun':
+      return (
+        `${r.learners === 1 ? 'A learner has' : `${r.learners} learners have`} begun this, so it is not taken ` +
+        'back by undo. Open the work to withdraw it or to change it for who has not begun.'
+      )
+    case 'work/changed-since':
+      return `“${r.title}” was changed since. Open it and change what you want to be different.`
     case 'work/no-pieces':
       return 'Nothing is chosen to do. Add a piece.'
     case 'work/piece-twice':

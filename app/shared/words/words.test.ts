@@ -224,6 +224,8 @@ describe('refusals', () => {
   /** Facts enough for any refusal; each takes what it needs. */
   const facts = {
     what: 'class',
+    title: 'Check',
+    learners: 2,
     seconds: 2,
     until: at('10-21T20:30'),
     seen: { of: 'order' },

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { AssignmentId, Instant, PieceId } from '#core/base'
+import { computed, toRef } from 'vue'
+import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
+import { useGridKeys } from '../composables/choosing'
+import type { ChosenInColumn } from '../composables/choosing'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
 
@@ -10,8 +12,17 @@ import { sayDate, zoneNamed } from '~/shared/words/times'
 const props = defineProps<{
   grid: ClassGrid
   chosen: { readonly work: AssignmentId | null; readonly piece: PieceId | null }
+  cells: ChosenInColumn | null
 }>()
-const emit = defineEmits<{ choose: [of: GridColumn] }>()
+const emit = defineEmits<{
+  choose: [of: GridColumn]
+  cell: [of: GridColumn, learnerId: UserId, isMore: boolean]
+}>()
+const { isStop, move, stopAt } = useGridKeys(toRef(props, 'grid'))
+const isTaken = (c: GridColumn, learnerId: UserId) =>
+  props.cells !== null &&
+  nameOf(props.cells.column) === nameOf(c) &&
+  props.cells.learnerIds.includes(learnerId)
 const nameOf = (of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId }) =>
   `${of.assignmentId} ${of.pieceId}`
 const isChosen = (c: GridColumn) =>
@@ -76,18 +87,29 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="l in grid.learners" :key="l.id">
+        <tr v-for="(l, row) in grid.learners" :key="l.id">
           <th scope="row" class="name">{{ l.name }}</th>
           <td
-            v-for="c in grid.columns"
+            v-for="(c, at) in grid.columns"
             :key="nameOf(c)"
-            :class="tone(cellOf(l.id, c))"
-            :title="said(l.name, c, cellOf(l.id, c))"
+            :class="[tone(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
           >
-            {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
-            ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
-              >×{{ cellOf(l.id, c)?.attempts }}</sup
+            <button
+              type="button"
+              class="cell"
+              data-cell
+              :tabindex="isStop(row, at) ? 0 : -1"
+              :aria-pressed="isTaken(c, l.id)"
+              :aria-label="said(l.name, c, cellOf(l.id, c))"
+              @keydown="move"
+              @focus="stopAt(row, at)"
+              @click="emit('cell', c, l.id, $event.ctrlKey || $event.metaKey)"
             >
+              {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
+              ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
+                >×{{ cellOf(l.id, c)?.attempts }}</sup
+              >
+            </button>
           </td>
         </tr>
       </tbody>
@@ -162,6 +184,20 @@ th.work button:disabled {
 }
 .work.chosen {
   box-shadow: inset 0 -3px 0 var(--ui-primary);
+}
+tbody td {
+  padding: 0;
+}
+.cell {
+  display: block;
+  width: 100%;
+  min-height: 1.8rem;
+  padding: 0.25rem 0.5rem;
+  text-align: left;
+  cursor: pointer;
+}
+.taken {
+  box-shadow: inset 0 0 0 2px var(--ui-primary);
 }
 td {
   white-space: nowrap;

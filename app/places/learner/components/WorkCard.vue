@@ -47,7 +47,13 @@ const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? 
 </script>
 
 <template>
-  <NuxtLink :to="`/learn/${work.id}`" class="card" :class="work.place" :data-hook="`work-${work.place}`">
+  <NuxtLink
+    :to="`/learn/${work.id}`"
+    class="card"
+    :class="work.place"
+    :data-hook="`work-${work.place}`"
+    :data-steps="work.pieces.length"
+  >
     <div class="flex-1 min-w-0">
       <h3>{{ work.title }}</h3>
       <p class="meta">

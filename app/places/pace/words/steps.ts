@@ -11,7 +11,8 @@ import type {
   Purpose,
   SingleCommand,
 } from '#core/pacing'
-import type { DeskClass } from '#shared/contracts/pacing'
+import type { WorkAct } from '#core/work'
+import type { DeskClass, Step } from '#shared/contracts/pacing'
 import { count, sayMeetings } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
 import { WAY_WORDS } from './ways'
@@ -21,9 +22,11 @@ interface Known {
   readonly plans: readonly Plan[]
 }
 
-/** A planning act in a few words: '8 A: W2.3 takes 1½ meetings'. */
-export function sayStep(command: PacingCommand, known: Known): string {
+/** An act in a few words: '8 A: W2.3 takes 1½ meetings'. */
+export function sayStep(command: Step, known: Known): string {
   switch (command.kind) {
+    case 'work':
+      return `“${command.title}” ${WORK_WORDS[command.what]}`
     case 'note':
       return sayNote(command)
     case 'plan':
@@ -42,6 +45,15 @@ export function sayStep(command: PacingCommand, known: Known): string {
     default:
       return assertNever(command)
   }
+}
+
+const WORK_WORDS: Record<WorkAct, string> = {
+  made: 'held',
+  changed: 'changed',
+  published: 'published',
+  withdrawn: 'withdrawn',
+  'given-more': 'given more',
+  excused: 'excused',
 }
 
 function lessonOf(id: LessonId | null, { classes, plans }: Known): PlanLesson | undefined {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant } from '#core/base'
+import type { Instant, PieceId } from '#core/base'
 import type { Preview } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -9,6 +9,8 @@ const props = defineProps<{
   preview: Preview
   now: Instant
   begun: number
+  /** Titles of the pieces, by name. */
+  pieces: readonly { readonly id: PieceId; readonly title: string }[]
   lesson: (id: string) => string
   zone: string
 }>()
@@ -42,6 +44,12 @@ const lines = computed<Line[]>(() => {
     else if (c.window?.opens && c.window.opens <= now)
       care.push({ tone: 'care', text: `${c.name}: it opens as soon as it is published.` })
   }
+  for (const c of preview.classes)
+    for (const { pieceId, window } of c.pieces)
+      if (window?.due && window.due <= now) {
+        const title = props.pieces.find((p) => p.id === pieceId)?.title ?? 'a piece'
+        care.push({ tone: 'care', text: `${c.name}: “${title}” is due in the past.` })
+      }
   if (props.begun > 0)
     care.push({
       tone: 'care',

@@ -131,6 +131,7 @@ onMounted(async () => {
           :preview="preview"
           :now="now"
           :begun="known?.begun ?? 0"
+          :pieces="titles"
           :lesson="lessonName"
           :zone="desk.zone"
         />

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { IsoDay, UserId } from '#core/base'
+import type { More } from '#core/work'
+import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
+import { GiveMore } from '#shared/contracts/work'
+import { useDesk } from '~/places/pace'
+import DayField from '~/shared/fields/DayField.vue'
+import { marksOf } from '~/shared/fields/marks'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayDay, zoneNamed } from '~/shared/words/times'
+
+const props = defineProps<{ grid: ClassGrid; column: GridColumn; learnerIds: readonly UserId[] }>()
+const emit = defineEmits<{ close: []; done: [] }>()
+const desk = useDesk()
+const tell = useTell()
+const busy = ref(false)
+const until = ref<IsoDay | null>(null)
+const today = computed(() => zoneNamed(props.grid.zone).local(props.grid.now).on)
+const marks = computed(() => marksOf(desk.year))
+
+const chosen = computed(() => props.grid.learners.filter((l) => props.learnerIds.includes(l.id)))
+const who = computed(() =>
+  chosen.value.length === 1 ? (chosen.value[0]?.name ?? '') : count(chosen.value.length, 'learner'),
+)
+const cells = computed(() =>
+  props.grid.cells.filter(
+    (c) =>
+      c.assignmentId === props.column.assignmentId &&
+      c.pieceId === props.column.pieceId &&
+      props.learnerIds.includes(c.learnerId),
+  ),
+)
+/** Work that does not reach a learner was never theirs, or they are excused from it. */
+const without = computed(() => cells.value.filter((c) => c.state === 'not-for-them').length)
+const areAllWithout = computed(() => without.value === cells.value.length)
+
+async function give(more: More, said: string): Promise<void> {
+  busy.value = true
+  const reply = await call(GiveMore, {
+    params: { assignmentId: props.column.assignmentId },
+    body: { learnerIds: [...props.learnerIds], more },
+  })
+  busy.value = false
+  if (!reply.ok) return tell.refused(reply.error)
+  await desk.load(true)
+  tell.done(`${who.value}: ${said}`)
+  emit('done')
+}
+const giveTry = () => give({ kind: 'try', pieceId: props.column.pieceId }, 'one more try')
+async function giveTime(): Promise<void> {
+  if (until.value) await give({ kind: 'until', on: until.value }, `time through ${sayDay(until.value)}`)
+}
+</script>
+
+<template>
+  <aside class="panel grid gap-4 content-start" aria-label="What was chosen" data-hook="chosen-cells">
+    <header class="flex items-start gap-2">
+      <div class="flex-1">
+        <h2>{{ who }}</h2>
+        <p class="said">{{ column.pieceTitle ?? column.title }}</p>
+      </div>
+      <UButton
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-x"
+        aria-label="Close what was chosen"
+        @click="emit('close')"
+      />
+    </header>
+    <template v-if="areAllWithout">
+      <p>Does not have this work, or is excused from it.</p>
+      <UButton
+        class="justify-self-start"
+        variant="outline"
+        :loading="busy"
+        data-hook="not-excused"
+        @click="give({ kind: 'not-excused' }, 'no longer excused')"
+        >No longer excuse</UButton
+      >
+    </template>
+    <template v-else>
+      <UButton
+        v-if="!column.isRead"
+        class="justify-self-start"
+        :loading="busy"
+        data-hook="give-try"
+        @click="giveTry"
+        >One more try</UButton
+      >
+      <div class="flex flex-wrap items-end gap-2">
+        <UFormField label="Time through" help="Due then; open again if it has closed."
+          ><DayField
+            v-model="until"
+            label="Time through"
+            may-be-empty
+            :today="today"
+            :min="today"
+            :marks="marks"
+        /></UFormField>
+        <UButton
+          class="mb-6"
+          variant="outline"
+          :loading="busy"
+          :disabled="!until"
+          data-hook="give-time"
+          @click="giveTime"
+          >Give</UButton
+        >
+      </div>
+      <UButton
+        class="justify-self-start"
+        color="neutral"
+        variant="outline"
+        :loading="busy"
+        data-hook="excuse"
+        @click="give({ kind: 'excused' }, 'excused')"
+        >Excuse</UButton
+      >
+      <p class="said">
+        Excused learners keep what they have done. Everything here can be undone. Ctrl and click, or Ctrl and
+        Enter, takes in further learners of this column.
+      </p>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.panel {
+  overflow: auto;
+  padding: 1rem 1.1rem 2rem;
+  border-left: 1px solid var(--ui-border);
+  background: var(--ui-bg-muted);
+}
+</style>

@@ -1,0 +1,39 @@
+import { z } from 'zod'
+import type { AssignmentId, ClassId, PieceId, ResourceId, UserId } from '#core/base'
+import { ASSIGNMENT_STATES, MOST_PIECES, WORK_ACTS } from '#core/work'
+import type { Draft, WorkCommand, WorkPiece, WorkSetting } from '#core/work'
+import { id } from './makers'
+import type { Makers } from './makers'
+import { workShapes } from './work'
+
+/** What a teacher sets for an assignment, and acts on it. */
+export function workCommandShapes(m: Makers) {
+  const { window, rules, pieceParts, overrides, target } = workShapes(m)
+  const piece = m.object({
+    id: id<PieceId>(),
+    resourceId: id<ResourceId>(),
+    revision: m.whole(1, 100_000),
+    ...pieceParts.shape,
+  }) satisfies z.ZodType<WorkPiece>
+  const draft = m.object({
+    pieces: m.list(piece, MOST_PIECES),
+    title: m.line(120),
+    note: m.prose(1000),
+    window,
+    rules,
+    targets: m.list(m.object({ target, overrides }), 300),
+    exceptIds: m.list(id<UserId>(), 300),
+  }) satisfies z.ZodType<Draft>
+  const setting = draft.extend({
+    state: z.enum(ASSIGNMENT_STATES),
+    notFor: m.list(id<ClassId>(), 1000),
+  }) satisfies z.ZodType<WorkSetting>
+  const workCommand = m.object({
+    kind: z.literal('work'),
+    what: z.enum(WORK_ACTS),
+    assignmentId: id<AssignmentId>(),
+    from: setting.nullable(),
+    to: setting.nullable(),
+  }) satisfies z.ZodType<WorkCommand>
+  return { draft, workCommand }
+}

@@ -1,0 +1,120 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { demoPerson, withBrowser } from '../support/browser'
+import type { Person } from '../support/browser'
+import { aServer } from '../support/server'
+import type { Running } from '../support/server'
+
+withBrowser()
+let server: Running
+beforeEach(async () => {
+  server = await aServer('demo')
+})
+afterEach(() => server.stop())
+
+/** Presses a cell of the evidence grid: a learner's row, and the nth column from the right. */
+async function pressCell(p: Person, learner: string, fromRight: number, withCtrl = false): Promise<void> {
+  await p.page.evaluate(
+    (name, at, ctrlKey) => {
+      const row = [...document.querySelectorAll('tbody tr')].find(
+        (r) => r.querySelector('th')?.textContent === name,
+      )
+      const cell = [...(row?.querySelectorAll('[data-cell]') ?? [])].at(-at)
+      cell?.dispatchEvent(new MouseEvent('click', { bubbles: true, ctrlKey }))
+    },
+    learner,
+    fromRight,
+    withCtrl,
+  )
+}
+
+describe('work of two pieces', () => {
+  it('is put together on the desk, read and then done by a learner, and taken back while nobody has begun', async () => {
+    const teacher = await demoPerson(server, 'imani', '/pace')
+    await teacher.page.locator('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]').click()
+    await teacher.has('[data-hook="tick-piece"]')
+    const ticks = await teacher.page.$$('[data-hook="tick-piece"]')
+    await ticks.at(0)?.click()
+    await ticks.at(-1)?.click()
+    await teacher.click('assign-together')
+    await teacher.sees('Publish to 85 learners')
+    expect((await teacher.page.$$('[data-hook="slip"]')).length).toBe(2)
+    await teacher.page.locator('[data-hook="slip"]:first-child [data-hook="when-before"]').click()
+    await teacher.seesIn('[data-hook="own-moments"]', 'Science 8 B: due Tue 27 Oct, 8:30 am')
+    // in 8 A the class has begun: what is read before it would be due in the past
+    await teacher.sees('Science 8 A: “What happens at the end” is due in the past')
+    await teacher.isAccessible()
+    await teacher.page.locator('[aria-label="Take Science 8 A off"]').click()
+    await teacher.sees('Publish to 57 learners')
+    await teacher.click('publish')
+    await teacher.sees('Published to 57 learners')
+    await teacher.sees('Undo: “')
+    await teacher.click('undo')
+    await teacher.seesIn('[data-hook="need-withdrawn"]', '2 pieces')
+    await teacher.click('redo')
+    await teacher.page.waitForFunction(() => !document.querySelector('[data-hook="need-withdrawn"]'))
+
+    const learner = await demoPerson(server, 'emeka', '/', { width: 390, height: 844 })
+    await learner.sees('0 of 2 steps done')
+    await learner.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('[data-hook="work-now"][data-steps="2"]')]
+        .find((e) => e.innerText.includes('27 Oct'))
+        ?.click(),
+    )
+    await learner.sees('I have read it')
+    await learner.isAccessible()
+    await learner.click('finish')
+    await learner.sees('Done Wed 21 Oct')
+    await learner.page.reload({ waitUntil: 'networkidle0' })
+    await learner.page.locator('[data-hook="step"]').click()
+    await learner.sees('Done Wed 21 Oct')
+    await learner.page.locator('li:last-child [data-hook="step"]').click()
+    await learner.sees('Opens Tue 27 Oct, 8:30 am')
+    learner.isQuiet()
+
+    await teacher.click('undo')
+    await teacher.sees('A learner has begun this, so it is not taken back by undo.')
+    teacher.isQuiet()
+  })
+})
+
+describe('one learner', () => {
+  it('is given a try and more time from the grid, is excused, and all of it is undone', async () => {
+    const teacher = await demoPerson(server, 'imani', '/evidence')
+    await teacher.sees('Handed in')
+    await pressCell(teacher, 'Aroha Ibarra', 4)
+    await teacher.seesIn('[data-hook="chosen-cells"]', 'Aroha Ibarra')
+    await teacher.isAccessible()
+    await teacher.click('give-try')
+    await teacher.sees('Aroha Ibarra: one more try')
+    await teacher.sees('given more')
+    await pressCell(teacher, 'Bilal Mensah', 4, true)
+    await teacher.seesIn('[data-hook="chosen-cells"]', '2 learners')
+    await teacher.page.locator('[data-hook="chosen-cells"] input').fill('fri 30 oct')
+    await teacher.keys('Tab')
+    await teacher.click('give-time')
+    await teacher.sees('2 learners: time through Fri 30 Oct')
+    await teacher.click('excuse')
+    await teacher.sees('2 learners: excused')
+    await teacher.seesIn('[data-hook="chosen-cells"]', 'excused from it')
+    for (let i = 0; i < 3; i++) {
+      const before = await teacher.text('[data-hook="steps"]')
+      await teacher.click('undo')
+      await teacher.page.waitForFunction(
+        (was) =>
+          (document.querySelector('[data-hook="steps"]') as HTMLElement).innerText.replace(/\s+/g, ' ') !==
+          was,
+        {},
+        before,
+      )
+    }
+    await teacher.seesIn('[data-hook="chosen-cells"]', 'One more try')
+    // by keys: the grid is one stop, arrows move within it
+    await teacher.page.focus('[data-cell][tabindex="0"]')
+    const from = await teacher.focused()
+    await teacher.keys('ArrowDown', 'ArrowRight')
+    expect(await teacher.focused()).not.toBe(from)
+    await teacher.keys('Enter')
+    await teacher.has('[data-hook="chosen-cells"]')
+    teacher.isQuiet()
+  })
+})

@@ -1,0 +1,57 @@
+import { ok, refuse } from '#core/base'
+import type { AssignmentId, Result, UserId } from '#core/base'
+import type { Actor } from '#core/access'
+import type { AvailabilityRefusal } from '#core/availability'
+import { checkPart, withMore } from '#core/work'
+import type { More, WorkRefusal } from '#core/work'
+import { learnerWorkOf, saveAssignment } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { checkedDraft, whereIn } from './draft'
+import type { DraftRefusal } from './draft'
+import { settle } from './settle'
+import { writeDown } from './steps'
+import { workFor } from './workFor'
+
+export type Given = Result<{ readonly learners: number }, DraftRefusal | AvailabilityRefusal | WorkRefusal>
+
+/**
+ * Gives chosen learners of published work one more try or more time, or excuses them. Adds to what stands, so that
+ * it needs no version: two teachers who give one try each have given two.
+ */
+export async function giveMore(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly assignmentId: AssignmentId
+    readonly learnerIds: readonly UserId[]
+    readonly more: More
+  },
+): Promise<Given> {
+  return writing(deps.store, async (tx): Promise<Given> => {
+    const found = await workFor(tx, actor, input.assignmentId)
+    if (!found.ok) return found
+    const { assignment, hand } = found.value
+    if (assignment.state === 'withdrawn') return refuse({ code: 'work/withdrawn', field: 'state' })
+    const { more } = input
+    if (more.kind === 'try' && !assignment.pieces.some((p) => p.id === more.pieceId))
+      return refuse({ code: 'access/not-found', what: 'piece' })
+    // a name that is given twice is still one try
+    const learnerIds = [...new Set(input.learnerIds)]
+    const has = new Set((await learnerWorkOf(tx, [assignment.id])).map((r) => r.learnerId))
+    const known = new Set([...has, ...assignment.exceptIds])
+    const stranger = learnerIds.find((id) => !known.has(id))
+    if (stranger) return refuse({ code: 'audience/unknown-target', field: 'targets', id: stranger })
+    const next = { ...assignment, ...withMore(assignment, learnerIds, more) }
+    const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment)
+    if (!world.ok) return world
+    const part = checkPart(hand, assignment, next, whereIn(world.value))
+    if (!part.ok) return part
+    await saveAssignment(tx, next)
+    const settled = await settle(tx, next, world.value)
+    if (!settled.ok) return settled
+    const what = more.kind === 'excused' || more.kind === 'not-excused' ? 'excused' : 'given-more'
+    await writeDown(tx, deps, actor, { what, before: assignment, after: next })
+    return ok({ learners: learnerIds.length })
+  })
+}
