@@ -1,5 +1,5 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { AssignmentId, ClassId, PieceId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { grid, itemFigures, standingTry } from '#core/evidence'
 import {
@@ -40,7 +40,7 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
     tx,
     records.flatMap((r) => r.pieces),
   )
-  const works = records.flatMap((r) => inOrder(r.pieces).map((p) => workOf(r, p, forms)))
+  const works = records.flatMap((r) => inOrder(r.pieces).map((p) => workOf(r, p, forms, inClass)))
   const cells = grid(
     {
       learnerIds: learners.map((l) => l.id),
@@ -86,7 +86,12 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
 }
 
 /** A piece of an assignment as a column. */
-function workOf(record: Assignment, piece: WorkPiece, forms: ReadonlyMap<string, Resource>) {
+function workOf(
+  record: Assignment,
+  piece: WorkPiece,
+  forms: ReadonlyMap<string, Resource>,
+  inClass: ReadonlySet<UserId>,
+) {
   const resource = forms.get(formName(piece))
   return {
     assignmentId: record.id,
@@ -94,6 +99,7 @@ function workOf(record: Assignment, piece: WorkPiece, forms: ReadonlyMap<string,
     title: record.title,
     pieceTitle: record.pieces.length > 1 ? (resource?.title ?? '') : null,
     isRead: resource?.items.length === 0,
+    excusedIds: record.exceptIds.filter((id) => inClass.has(id)),
     kept: rulesOf(record, piece).kept,
   }
 }

@@ -68,6 +68,13 @@ watch(
   () => desk.steps,
   () => void load(),
 )
+/** The chosen column as it is after whatever was done to it. */
+const columnNow = computed(() => {
+  const of = chosen.value?.column
+  return (
+    grid.value?.columns.find((c) => c.assignmentId === of?.assignmentId && c.pieceId === of.pieceId) ?? of!
+  )
+})
 /** Pressing a column opens its items, pressing it again closes them. */
 function choose({ assignmentId, pieceId }: GridColumn): void {
   letGo()
@@ -117,7 +124,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
       <ChosenCells
         v-if="chosen"
         :grid="grid"
-        :column="chosen.column"
+        :column="columnNow"
         :learner-ids="chosen.learnerIds"
         @close="letGo"
         @done="load"

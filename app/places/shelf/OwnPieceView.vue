@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import type { ResourceId } from '#core/base'
 import type { ResourceKind } from '#core/library'
-import { MakePiece } from '#shared/contracts/library'
-import { newDraft, toItem } from './itemDraft'
+import type { ReplyOf } from '#shared/contracts/contract'
+import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
+import { newDraft, toDraft, toItems } from './itemDraft'
 import type { ItemDraft } from './itemDraft'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { useContractForm } from '~/shared/fields/form'
 import type { Fault } from '~/shared/fields/form'
+import { useTell } from '~/shared/frame/tell'
+import { sayRefusal } from '~/shared/words/refusals'
 import { useMe } from '~/shared/session/me'
 import { useShelf } from './stores/shelf'
 import { call } from '~/shared/wire/call'
@@ -33,9 +37,27 @@ const empty = (): Form => ({
   content: '',
   items: [newDraft()],
 })
+const route = useRoute()
+/** The piece that is changed; null while a new one is written. */
+const changed = (typeof route.query.piece === 'string' ? route.query.piece : null) as ResourceId | null
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const form = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, empty(), {
+const written = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, empty(), {
   listenToStorageChanges: false,
+})
+const form = changed ? ref<Form>(empty()) : written
+const revision = ref(1)
+const missing = ref('')
+const tell = useTell()
+onMounted(async () => {
+  if (!changed) return
+  const reply = await call(LookInside, { params: { resourceId: changed } })
+  if (!reply.ok) {
+    missing.value = sayRefusal(reply.error)
+    return
+  }
+  const { title, code, kind, minutes, grade, content, items } = reply.value.resource
+  revision.value = reply.value.revision
+  form.value = { title, code, kind, minutes, grade, content, items: items.map(toDraft) }
 })
 const shelf = useShelf()
 const KINDS: { label: string; value: ResourceKind }[] = [
@@ -83,16 +105,27 @@ function say(field: string, problem: string): Fault {
 }
 function bodyOf() {
   const { items, ...rest } = form.value
-  const asked = scored.value ? items.map((d, i) => toItem(d, i + 1)) : []
+  const asked = scored.value ? toItems(items) : []
   return { ...rest, role: 'core' as const, items: asked }
 }
-const asking = useContractForm({
+/** A new piece has a name; one that was changed says whether it is a new form. */
+type Saved = ReplyOf<typeof MakePiece> | ReplyOf<typeof ChangePiece>
+const asking = useContractForm<Saved>({
   schema: MakePiece.body,
   body: bodyOf,
   say,
-  send: () => call(MakePiece, { body: bodyOf() }),
-  done: async ({ resourceId }) => {
-    form.value = empty()
+  send: () =>
+    changed
+      ? call(ChangePiece, {
+          params: { resourceId: changed },
+          body: { ...bodyOf(), revision: revision.value },
+        })
+      : call(MakePiece, { body: bodyOf() }),
+  done: async (reply) => {
+    const resourceId = 'resourceId' in reply ? reply.resourceId : changed
+    if ('isNewForm' in reply && reply.isNewForm)
+      tell.done('Saved as a new form. Work that is given out keeps the former one until you say otherwise.')
+    else form.value = empty()
     await shelf.load(true)
     await navigateTo({ path: '/shelf', query: { piece: resourceId } })
   },
@@ -101,7 +134,8 @@ const asking = useContractForm({
 
 <template>
   <ContractForm class="max-w-3xl mx-auto px-5 py-5 grid gap-4" :form="asking" :state="form">
-    <h1>Write an own piece</h1>
+    <h1>{{ changed ? 'Change this piece' : 'Write an own piece' }}</h1>
+    <p v-if="missing" class="note-line needs" role="alert">{{ missing }}</p>
     <div class="grid sm:grid-cols-[1fr_11rem] gap-3">
       <UFormField label="Title" name="title"
         ><UInput v-model="form.title" name="title" maxlength="120" autofocus
@@ -151,10 +185,10 @@ const asking = useContractForm({
     <template #problem="{ problem }">
       <div class="flex gap-3 flex-wrap sticky bottom-0 py-3 bg-default border-t border-default">
         <p v-if="problem" class="note-line needs w-full" role="alert">{{ problem }}</p>
-        <UButton type="submit" size="md" :loading="asking.isSending.value" data-hook="save-piece"
-          >Put it on the shelf</UButton
-        ><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton
-        ><span class="said self-center">Kept on this machine while you write.</span>
+        <UButton type="submit" size="md" :loading="asking.isSending.value" data-hook="save-piece">{{
+          changed ? 'Save the piece' : 'Put it on the shelf'
+        }}</UButton><UButton size="md" color="neutral" variant="ghost" to="/shelf">Back to the shelf</UButton
+        ><span v-if="!changed" class="said self-center">Kept on this machine while you write.</span>
       </div>
     </template>
   </ContractForm>

@@ -1,10 +1,12 @@
 import { asId } from '#core/base'
 import type { ItemId } from '#core/base'
-import { KINDS, readNumber } from '#core/library'
+import { KINDS, optionsOf, readNumber, rightOptions } from '#core/library'
 import type { FieldType, Fields, Item, ItemKind } from '#core/library'
 
 /** One question while it is being written: everything as typed. */
 export interface ItemDraft {
+  /** Of a question that is changed; what was answered of it goes on counting for it. */
+  id?: ItemId
   kind: ItemKind
   stem: string
   points: number
@@ -40,12 +42,46 @@ export function typedFieldsOf(
     .map(([name, type]) => ({ name, type }))
 }
 
+/** A question of the shelf as it is written again. */
+export function toDraft(item: Item): ItemDraft {
+  const fields: Fields = KINDS[item.kind].fields
+  const values = item as unknown as Readonly<Record<string, unknown>>
+  const rights = rightOptions(item)
+  const options = optionsOf(item).map(({ id, text }) => ({ text, right: rights.includes(id) }))
+  const typed = Object.entries(fields).flatMap(([name, type]) => {
+    if (type === 'options' || type === 'option' || type === 'option-set') return []
+    const value = values[name]
+    return [[name, Array.isArray(value) ? value.join('; ') : String(value ?? '')] as const]
+  })
+  const { id, kind, stem, points, feedback } = item
+  return {
+    id,
+    kind,
+    stem,
+    points,
+    feedback,
+    options: options.length > 0 ? options : newDraft(kind).options,
+    typed: { ...newDraft(kind).typed, ...Object.fromEntries(typed) },
+  }
+}
+
+/** Questions as the shelf keeps them; those that are new get names that none of the others has. */
+export function toItems(drafts: readonly ItemDraft[]): Item[] {
+  const taken = new Set<string>(drafts.flatMap((d) => d.id ?? []))
+  return drafts.map((draft, i) => {
+    let number = i + 1
+    while (draft.id === undefined && taken.has(`q${number}`)) number++
+    if (draft.id === undefined) taken.add(`q${number}`)
+    return toItem(draft, number)
+  })
+}
+
 /** The question as the shelf keeps it; what cannot be read becomes something the checks refuse by name. */
-export function toItem(draft: ItemDraft, number: number): Item {
+function toItem(draft: ItemDraft, number: number): Item {
   const fields: Fields = KINDS[draft.kind].fields
   const own = Object.entries(fields).map(([name, type]) => [name, valueOf(draft, name, type)])
   return {
-    id: asId<ItemId>(`q${number}`),
+    id: draft.id ?? asId<ItemId>(`q${number}`),
     kind: draft.kind,
     stem: draft.stem.trim(),
     points: Number(draft.points),

@@ -3,7 +3,7 @@ import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Instant } from '#core/base'
 import { NEEDS } from '#core/work'
-import type { Need, Progress } from '#core/work'
+import type { Progress } from '#core/work'
 import { ListWork, PublishWork } from '#shared/contracts/work'
 import type { WorkInClass, WorkRow } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
@@ -11,6 +11,7 @@ import { useTell } from '~/shared/frame/tell'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { STATE_WORDS } from './words/moments'
+import { NEED_WORDS } from './words/needs'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -22,14 +23,6 @@ const tell = useTell()
 const desk = useDesk()
 const rows = shallowRef<readonly WorkRow[] | null>(null)
 const problem = ref('')
-const HEADS: Record<Need, { word: string; about: string }> = {
-  'to-publish': { word: 'To publish', about: 'Complete, waiting for you' },
-  late: { word: 'Late work still comes in', about: 'Past due somewhere, not yet closed' },
-  open: { word: 'Open', about: 'Learners can work on it' },
-  'coming-up': { word: 'Coming up', about: 'Opens by itself' },
-  done: { word: 'Closed', about: 'Over in every class' },
-  withdrawn: { word: 'Withdrawn', about: 'Taken back; results kept' },
-}
 async function load(): Promise<void> {
   const reply = await call(ListWork)
   if (reply.ok) rows.value = reply.value.work
@@ -44,7 +37,7 @@ watch(
 const sections = computed(() =>
   NEEDS.map((need) => ({
     need,
-    ...HEADS[need],
+    ...NEED_WORDS[need],
     rows: (rows.value ?? []).filter((r) => r.need === need),
   })).filter((s) => s.rows.length > 0),
 )

@@ -33,9 +33,8 @@ const cells = computed(() =>
       props.learnerIds.includes(c.learnerId),
   ),
 )
-/** Work that does not reach a learner was never theirs, or they are excused from it. */
-const without = computed(() => cells.value.filter((c) => c.state === 'not-for-them').length)
-const areAllWithout = computed(() => without.value === cells.value.length)
+const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-for-them'))
+const areAllExcused = computed(() => props.learnerIds.every((id) => props.column.excusedIds.includes(id)))
 
 async function give(more: More, said: string): Promise<void> {
   busy.value = true
@@ -70,8 +69,9 @@ async function giveTime(): Promise<void> {
         @click="emit('close')"
       />
     </header>
-    <template v-if="areAllWithout">
-      <p>Does not have this work, or is excused from it.</p>
+    <p v-if="areAllWithout && !areAllExcused">Does not have this work.</p>
+    <template v-else-if="areAllExcused">
+      <p>Excused from it.</p>
       <UButton
         class="justify-self-start"
         variant="outline"

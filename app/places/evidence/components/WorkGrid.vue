@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue'
+import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
@@ -19,6 +19,15 @@ const emit = defineEmits<{
   cell: [of: GridColumn, learnerId: UserId, isMore: boolean]
 }>()
 const { isStop, move, stopAt } = useGridKeys(toRef(props, 'grid'))
+const table = useTemplateRef<HTMLElement>('table')
+// what opens beside the grid must not hide the cell that was pressed
+watch(
+  () => props.cells,
+  async (cells) => {
+    await nextTick()
+    if (cells) table.value?.querySelector('.taken')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  },
+)
 const isTaken = (c: GridColumn, learnerId: UserId) =>
   props.cells !== null &&
   nameOf(props.cells.column) === nameOf(c) &&
@@ -47,6 +56,7 @@ const WORDS: Record<Cell['state'], string> = {
 function text(c: Cell | undefined, of: GridColumn): string {
   if (!c) return ''
   if (c.ratio !== null) return percent(c.ratio)
+  if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
   return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
 }
 const tone = (c: Cell | undefined) =>
@@ -60,7 +70,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
 
 <template>
   <div class="scroller" tabindex="0" role="region" aria-label="Learners and their work">
-    <table class="grid-table evidence">
+    <table ref="table" class="grid-table evidence">
       <thead>
         <tr>
           <th scope="col" class="name">Learner</th>

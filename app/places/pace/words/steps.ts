@@ -26,7 +26,7 @@ interface Known {
 export function sayStep(command: Step, known: Known): string {
   switch (command.kind) {
     case 'work':
-      return `“${command.title}” ${WORK_WORDS[command.what]}`
+      return `${WORK_WORDS[command.what]} “${command.title}”`
     case 'note':
       return sayNote(command)
     case 'plan':
@@ -52,8 +52,8 @@ const WORK_WORDS: Record<WorkAct, string> = {
   changed: 'changed',
   published: 'published',
   withdrawn: 'withdrawn',
-  'given-more': 'given more',
-  excused: 'excused',
+  'given-more': 'more given in',
+  excused: 'excused from',
 }
 
 function lessonOf(id: LessonId | null, { classes, plans }: Known): PlanLesson | undefined {

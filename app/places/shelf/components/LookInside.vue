@@ -70,6 +70,15 @@ const assignTo = computed(() => ({
         </p>
         <h2 class="!text-xl">{{ resource.title }}</h2>
       </div>
+      <UButton
+        v-if="inside?.mayEdit"
+        size="md"
+        color="neutral"
+        variant="outline"
+        :to="{ path: '/shelf-own', query: { piece: resourceId } }"
+        data-hook="change-piece"
+        >Change</UButton
+      >
       <UButton size="md" :to="assignTo" data-hook="assign">Assign</UButton>
     </header>
     <dl class="facts">

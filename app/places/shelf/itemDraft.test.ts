@@ -1,0 +1,20 @@
+import { describe, expect, it } from 'vitest'
+import type { Item } from '#core/library'
+import { multiple, numeric, single, text } from '../../../tests/support/made'
+import { newDraft, toDraft, toItems } from './itemDraft'
+
+const plain = (item: Item) => ({ ...item, standard: null, difficulty: 2 })
+
+describe('questions that are written again', () => {
+  it('come back as they were, under their own names', () => {
+    const items = [single('q2'), multiple('q1'), numeric('q7'), text('q4')].map(plain)
+    expect(toItems(items.map(toDraft))).toEqual(items)
+  })
+
+  it('leave their names to themselves when others are added', () => {
+    const added = { ...newDraft('text'), stem: 'What is it?', typed: { accepted: 'a wave' } }
+    const ids = toItems([toDraft(single('q2')), added, toDraft(single('q3')), added]).map((i) => i.id)
+    expect(ids).toEqual(['q2', 'q4', 'q3', 'q5'])
+    expect(toItems([added, added]).map((i) => i.id)).toEqual(['q1', 'q2'])
+  })
+})
