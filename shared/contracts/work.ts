@@ -3,7 +3,7 @@ import type { AssignmentId, ClassId, GroupId, Instant, PieceId, UserId } from '#
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import type { AssignmentState, Draft, More, Need, Progress } from '#core/work'
+import type { AssignmentState, Caution, Draft, More, Need, Progress } from '#core/work'
 import { WIRE } from '../shapes/makers'
 import { workCommandShapes } from '../shapes/workCommand'
 import { contract, day, id, version } from './define'
@@ -37,6 +37,7 @@ export interface Preview {
   readonly who: readonly WhoGetsWhat[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly Refusal[]
+  readonly cautions: readonly Caution[]
 }
 export const PreviewWork = contract<Preview>()({
   method: 'POST',

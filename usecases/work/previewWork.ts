@@ -13,8 +13,9 @@ import type {
   WindowSpec,
 } from '#core/availability'
 import { resolveWork, windowOfClass } from '#core/work'
-import type { Draft, Resolution, WorkPiece } from '#core/work'
+import type { Caution, Draft, Resolution, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
+import { cautionsFor } from './cautions'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
@@ -44,6 +45,7 @@ export interface WorkPreview {
   }[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
+  readonly cautions: readonly Caution[]
 }
 
 /**
@@ -68,6 +70,7 @@ export async function previewWork(
           who: [],
           targetCounts: draft.targets.map(() => 0),
           problems: [checked.error],
+          cautions: [],
         })
       : checked
   }
@@ -75,11 +78,15 @@ export async function previewWork(
   const resolution = resolveWork({ ...draft, notFor: stands?.notFor }, world.around)
   const counts = headCounts(resolution.reached)
   const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
+  const classes = classIds.map((classId) =>
+    previewClass(classId, draft, world, counts.byClass.get(classId) ?? 0, resolution.problems),
+  )
+  const { reached } = resolution
+  const now = deps.clock.now()
   return ok({
-    learners: resolution.reached.length,
-    classes: classIds.map((classId) =>
-      previewClass(classId, draft, world, counts.byClass.get(classId) ?? 0, resolution.problems),
-    ),
+    learners: reached.length,
+    classes,
+    cautions: await cautionsFor(tx, actor, { draft, stands, world, classes, reached, now }),
     who: resolution.rows
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),

@@ -1,22 +1,35 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Instant, PieceId } from '#core/base'
+import type { PieceId } from '#core/base'
 import type { Preview } from '#shared/contracts/work'
+import type { DraftInWork } from '../draft'
+import { mendOf } from '../mends'
+import type { Mend } from '../mends'
+import { sayCaution } from '../words/cautions'
+import type { CautionNames } from '../words/cautions'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 
 const props = defineProps<{
   preview: Preview
-  now: Instant
   begun: number
   /** Titles of the pieces, by name. */
   pieces: readonly { readonly id: PieceId; readonly title: string }[]
   lesson: (id: string) => string
   zone: string
 }>()
-type Line = { readonly tone: 'needs' | 'care' | 'fine'; readonly text: string }
+const draft = defineModel<DraftInWork>({ required: true })
+const names: CautionNames = {
+  className: (id) => props.preview.classes.find((c) => c.classId === id)?.name ?? 'a class',
+  piece: (id) => props.pieces.find((p) => p.id === id)?.title ?? 'a piece',
+  lesson: (id) => props.lesson(id),
+}
+function apply({ apply: change }: Mend): void {
+  draft.value = change(draft.value)
+}
+type Line = { readonly tone: 'needs' | 'care' | 'fine'; readonly text: string; readonly mend?: Mend | null }
 const lines = computed<Line[]>(() => {
-  const { preview, now } = props
+  const { preview } = props
   const naming = { lesson: props.lesson, zone: props.zone }
   const ofClasses = preview.classes.flatMap((c) =>
     c.problem
@@ -30,26 +43,11 @@ const lines = computed<Line[]>(() => {
     tone: 'needs',
     text,
   }))
-  const care: Line[] = []
-  for (const c of preview.classes) {
-    if (c.span?.tight)
-      care.push({
-        tone: 'care',
-        text:
-          `${c.name}: only ${count(c.span.meetings, 'meeting')} between opening and ` +
-          'due. Who is away once may miss it.',
-      })
-    if (c.window?.due && c.window.due <= now)
-      care.push({ tone: 'care', text: `${c.name}: it is due in the past, so every hand-in there is late.` })
-    else if (c.window?.opens && c.window.opens <= now)
-      care.push({ tone: 'care', text: `${c.name}: it opens as soon as it is published.` })
-  }
-  for (const c of preview.classes)
-    for (const { pieceId, window } of c.pieces)
-      if (window?.due && window.due <= now) {
-        const title = props.pieces.find((p) => p.id === pieceId)?.title ?? 'a piece'
-        care.push({ tone: 'care', text: `${c.name}: “${title}” is due in the past.` })
-      }
+  const care = preview.cautions.map((caution): Line => ({
+    tone: 'care',
+    text: sayCaution(caution, names),
+    mend: mendOf(caution, draft.value, names.className),
+  }))
   if (props.begun > 0)
     care.push({
       tone: 'care',
@@ -68,7 +66,18 @@ const lines = computed<Line[]>(() => {
     <h2 id="last-look" class="mb-1.5">Last look</h2>
     <div role="status">
       <ul class="grid gap-1">
-        <li v-for="l in lines" :key="l.text" class="note-line" :class="l.tone">{{ l.text }}</li>
+        <li v-for="l in lines" :key="l.text" class="note-line" :class="l.tone">
+          {{ l.text }}
+          <UButton
+            v-if="l.mend"
+            class="px-1"
+            size="xs"
+            variant="link"
+            data-hook="mend"
+            @click="apply(l.mend)"
+            >{{ l.mend.word }}</UButton
+          >
+        </li>
       </ul>
     </div>
   </section>

@@ -128,8 +128,8 @@ onMounted(async () => {
         </p>
         <LastLook
           v-if="preview"
+          v-model="draft"
           :preview="preview"
-          :now="now"
           :begun="known?.begun ?? 0"
           :pieces="titles"
           :lesson="lessonName"

@@ -1,0 +1,45 @@
+import { assertNever } from '#core/base'
+import type { ClassId, LessonId, PieceId } from '#core/base'
+import type { Caution } from '#core/work'
+import { count } from '~/shared/words/numbers'
+import { sayDay } from '~/shared/words/times'
+
+/** How classes, pieces and lessons are called. */
+export interface CautionNames {
+  readonly className: (id: ClassId) => string
+  readonly piece: (id: PieceId) => string
+  readonly lesson: (id: LessonId) => string
+}
+
+/** What the last look found, as a sentence. */
+export function sayCaution(c: Caution, { className, piece, lesson }: CautionNames): string {
+  if (c.code === 'in-several')
+    return (
+      `${count(c.learnerIds.length, 'learner')} are in several of these classes: ` +
+      'they get it once, with the kinder dates.'
+    )
+  const of = className(c.classId)
+  switch (c.code) {
+    case 'due-in-past':
+      return c.pieceId === null
+        ? `${of}: it is due in the past, so every hand-in there is late.`
+        : `${of}: “${piece(c.pieceId)}” is due in the past.`
+    case 'opens-at-once':
+      return `${of}: it opens as soon as it is published.`
+    case 'tight':
+      return (
+        `${of}: only ${count(c.meetings, 'meeting')} between opening and due. ` +
+        'Who is away once may miss it.'
+      )
+    case 'no-meeting-on-due-day':
+      return `${of}: it is due on ${sayDay(c.on)}, when the class does not meet.`
+    case 'past-term':
+      return `${of}: it is due on ${sayDay(c.on)}, after the term has ended on ${sayDay(c.termEndsOn)}.`
+    case 'covered':
+      return `${of}: ${lesson(c.lessonId)}, on which it hangs, is already covered.`
+    case 'already-given':
+      return `${of}: the class has a piece of this already, in “${c.title}”.`
+    default:
+      return assertNever(c)
+  }
+}

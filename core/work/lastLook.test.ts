@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest'
+import { aYear, at, ids, onDays, piecesOf, rules } from '../../tests/support/made'
+import { NO_WINDOW } from '../availability'
+import type { Moment } from '../availability'
+import { asId, isoDay } from '../base'
+import type { ResourceId } from '../base'
+import { meetings, zoneOf } from '../calendar'
+import { lastLook } from './lastLook'
+import type { ClassAtLastLook } from './lastLook'
+import type { Draft } from './types'
+
+const room = ids.class('a')
+const lesson = ids.lesson('l')
+const check = asId<ResourceId>('check')
+const pieces = piecesOf(check)
+const now = at('09-07T12:00')
+/** Meets Mon, Wed, Fri at 9:00 UTC for 50 minutes; terms end on Fri 18 Sep and Fri 11 Jun. */
+const calendar = meetings({ ...aYear(), zone: 'UTC' }, room, onDays(1, 3, 5), [])
+const draft = (part: Partial<Draft> = {}): Draft => ({
+  pieces,
+  title: 'Check',
+  note: '',
+  window: NO_WINDOW,
+  rules: rules(),
+  targets: [{ target: { kind: 'class', classId: room }, overrides: {} }],
+  exceptIds: [],
+  ...part,
+})
+const aClass = (part: Partial<ClassAtLastLook> = {}): ClassAtLastLook => ({
+  classId: room,
+  window: { ...NO_WINDOW, opens: at('09-09T09:00'), due: at('09-14T09:50'), closes: at('09-14T09:50') },
+  pieces: [],
+  span: { meetings: 3, days: 4, tight: false },
+  ground: { zone: zoneOf('UTC'), meetings: calendar.meetings },
+  termEnds: [isoDay('2026-09-18'), isoDay('2027-06-11')],
+  covered: new Set(),
+  had: new Map(),
+  ...part,
+})
+const look = (part: Partial<ClassAtLastLook>, of = draft()) => lastLook(of, [aClass(part)], [], now)
+const due = (text: string, opens = '09-09T09:00') => ({
+  window: { ...NO_WINDOW, opens: at(opens), due: at(text), closes: at(text) },
+})
+
+describe('the last look', () => {
+  it('finds nothing in what is as it should be', () => {
+    expect(look({})).toEqual([])
+    expect(look({ window: { ...NO_WINDOW, opens: at('09-09T09:00') } })).toEqual([])
+  })
+
+  it('says what is over, and then nothing else of its window', () => {
+    const tight = { meetings: 1, days: 1, tight: true }
+    expect(look({ ...due('09-07T12:00', '09-04T09:00'), span: tight })).toEqual([
+      { code: 'due-in-past', classId: room, pieceId: null },
+    ])
+    const own = [{ pieceId: pieces[0]!.id, window: { ...NO_WINDOW, due: at('09-04T09:00') } }]
+    expect(look({ pieces: own })).toEqual([{ code: 'due-in-past', classId: room, pieceId: 'p1' }])
+  })
+
+  it('says what opens at once and what one absence would miss', () => {
+    const tight = { meetings: 1, days: 2, tight: true }
+    expect(look({ ...due('09-14T09:50', '09-04T09:00'), span: tight }).map((c) => c.code)).toEqual([
+      'tight',
+      'opens-at-once',
+    ])
+  })
+
+  it('names the next meeting where the class does not meet on the due day', () => {
+    // Tue 15 Sep; the next meeting is Wed 16 Sep, 9:00 to 9:50
+    expect(look(due('09-15T16:00'))).toEqual([
+      {
+        code: 'no-meeting-on-due-day',
+        classId: room,
+        on: '2026-09-15',
+        next: { on: '2026-09-16', minuteOfDay: 9 * 60 + 50 },
+      },
+    ])
+    // through Mon 14 Sep: the moment lies on Tuesday, the day is Monday
+    expect(look(due('09-15T00:00'))).toEqual([])
+  })
+
+  it('says when the term is over by then, not when another has begun', () => {
+    expect(look(due('09-21T09:50'))).toEqual([
+      { code: 'past-term', classId: room, on: '2026-09-21', termEndsOn: '2026-09-18' },
+    ])
+    expect(look(due('09-25T09:50', '09-21T09:00'))).toEqual([])
+  })
+
+  it('knows lessons that are covered and pieces that the class had', () => {
+    const anchor: Moment = {
+      kind: 'anchor',
+      lessonId: lesson,
+      edge: 'first',
+      offset: 0,
+      step: 'meetings',
+      at: 'class-start',
+    }
+    const onLesson = draft({ window: { ...NO_WINDOW, opens: anchor } })
+    expect(look({ covered: new Set([lesson]) }, onLesson)).toEqual([
+      { code: 'covered', classId: room, lessonId: lesson },
+    ])
+    expect(look({ covered: new Set([lesson]) })).toEqual([])
+    expect(look({ had: new Map([[check, 'Last week']]) })).toEqual([
+      { code: 'already-given', classId: room, resourceId: check, title: 'Last week' },
+    ])
+  })
+
+  it('counts who is in several of the classes, not who is in one by name and group', () => {
+    const other = ids.class('b')
+    const reached = [
+      { learnerId: ids.user('ann'), classIds: [room, other], groupIds: [], byClass: true, byName: false },
+      { learnerId: ids.user('bo'), classIds: [room], groupIds: [], byClass: true, byName: true },
+      { learnerId: ids.user('cy'), classIds: [room, other], groupIds: [], byClass: false, byName: true },
+    ]
+    expect(lastLook(draft(), [aClass()], reached, now)).toEqual([{ code: 'in-several', learnerIds: ['ann'] }])
+  })
+})
