@@ -230,7 +230,7 @@ export const WORK: readonly DemoWork[] = [
 
 /** Published and listed, but not yet open at the demo's now. */
 export const COMING: readonly DemoWork[] = [
-  { piece: 'wav203', before: 'wav401', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
+  { piece: 'wav203', before: 'wav301', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
   { piece: 'mat203', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
 ]
 

@@ -93,7 +93,7 @@ try {
   await go(teacher, '/shelf?piece=piece-wav204')
   await teacher.waitForSelector('[data-hook="with-answers"]')
   await take(teacher, 'shelf')
-  await go(teacher, '/work/new?piece=piece-wav501,piece-wav502')
+  await go(teacher, '/work/new?piece=piece-wav401,piece-wav402')
   await teacher.locator('[data-hook="slip"]:first-child [data-hook="when-before"]').click()
   await teacher.waitForSelector('[data-hook="own-moments"]')
   await teacher.waitForSelector('[data-hook="last-look"]')

@@ -118,3 +118,33 @@ describe('one learner', () => {
     teacher.isQuiet()
   })
 })
+
+declare global {
+  interface Window {
+    pressed: { clicks: number; keys: number }
+  }
+}
+
+describe('the common case', () => {
+  it('takes at most four presses and no typing: one check, three classes, due at the next meeting', async () => {
+    const teacher = await demoPerson(server, 'imani', '/pace')
+    await teacher.page.evaluate(() => {
+      window.pressed = { clicks: 0, keys: 0 }
+      const counted = (kind: 'clicks' | 'keys') => (event: Event) => {
+        if (event.isTrusted) window.pressed[kind]++
+      }
+      window.addEventListener('click', counted('clicks'), true)
+      window.addEventListener('keydown', counted('keys'), true)
+    })
+    await teacher.page.locator('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]').click()
+    await teacher.page
+      .locator('[aria-label="Pieces of this lesson"] li:last-child [data-hook="assign"]')
+      .click()
+    await teacher.sees('Publish to 85 learners')
+    await teacher.seesIn('.base', 'last meeting of W2.4 + 1, class end')
+    await teacher.click('publish')
+    await teacher.sees('Published to 85 learners')
+    expect(await teacher.page.evaluate(() => window.pressed)).toEqual({ clicks: 3, keys: 0 })
+    teacher.isQuiet()
+  })
+})

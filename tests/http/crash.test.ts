@@ -2,18 +2,20 @@ import { describe, expect, it } from 'vitest'
 import type { ItemId } from '#core/base'
 import { ListMyWork, SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { Answer } from '#core/library'
-import { P1, aChange } from '../support/made'
+import { aChange } from '../support/made'
 import { Agent, aServer, signedIn } from '../support/server'
 
 describe('kill -9 in the middle of answering', () => {
   it('loses no answer that was acknowledged', async () => {
     const server = await aServer('demo')
     const learner = await signedIn(server, 'linh')
-    const work = (await learner.call(ListMyWork)).value?.work.find(
-      (w) => w.mayTry && (w.pieces[0]?.itemCount ?? 0) > 0,
-    )
-    const params = { assignmentId: work?.id as never }
-    const started = (await learner.call(StartTry, { params, body: { pieceId: P1 } })).value
+    const open = (await learner.call(ListMyWork)).value?.work.flatMap(({ id, pieces }) =>
+      pieces.filter((p) => p.mayTry && p.itemCount > 0).map(({ pieceId }) => ({ id, pieceId })),
+    )[0]
+    if (!open) throw new Error('nothing to answer')
+    const params = { assignmentId: open.id }
+    const query = { pieceId: open.pieceId }
+    const started = (await learner.call(StartTry, { params, body: query })).value
     const items = started?.items ?? []
     expect(items.length).toBeGreaterThan(4)
     const acknowledged = new Map<string, string>()
@@ -46,7 +48,7 @@ describe('kill -9 in the middle of answering', () => {
     const again = await aServer({ file: server.file })
     const back = new Agent(again)
     back.cookie = learner.cookie
-    const piece = (await back.call(ShowMyPiece, { params })).value
+    const piece = (await back.call(ShowMyPiece, { params, query })).value
     expect(acknowledged.size).toBe(items.length)
     for (const [itemId, answer] of acknowledged) {
       const kept = JSON.stringify(piece?.open?.answers[itemId as ItemId])

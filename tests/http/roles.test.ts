@@ -228,7 +228,7 @@ const TABLE: readonly Row[] = [
     file: 'work/[assignmentId]/give.post.ts',
     body: { learnerIds: ['LEARNER'], more: { kind: 'try', pieceId: 'p1' } },
     changes: 'assignment_targets',
-    expected: [S, H, H, I, I, I, H, I, H],
+    expected: [S, H, H, I, I, H, H, H, H],
   },
   {
     route: 'POST /api/read-closures',
@@ -563,7 +563,7 @@ beforeAll(async () => {
     YEAR: room?.yearId,
     PLAN: room?.planId,
     WORK: mine?.id,
-    PIECE: (await teacher.call(ShowShelf)).value?.pieces[0]?.id,
+    PIECE: (await teacher.call(ShowShelf)).value?.pieces.find((p) => !p.own)?.id,
     BOOK: (await teacher.call(ShowShelf)).value?.books[0]?.id,
     GROUP: page?.groups[0]?.id,
     LEARNER: page?.learners[0]?.id,
