@@ -7,9 +7,10 @@ import type { ResourceId, UserId } from '../base'
 import { zoneOf } from '../calendar'
 import { settingOf, stepped, takenBack } from './command'
 import type { Begun, WorkCommand } from './command'
-import { withMore } from './more'
+import { withMore as given } from './more'
+import type { More } from './more'
 import { resolveWork } from './resolve'
-import type { Assignment } from './types'
+import type { Assignment, Draft } from './types'
 
 const room = ids.class('a')
 const people = ['ann', 'bo', 'cy'].map((id) => ids.user(id))
@@ -118,6 +119,10 @@ describe('more for some learners', () => {
       ]),
     ),
   }
+  const zone = zoneOf('UTC')
+  /** Given to an assignment as it stands. */
+  const withMore = (of: Draft, who: readonly UserId[], more: More) =>
+    given(of, who, more, { rows: resolveWork(of, around).rows, endOf: (on) => zone.at(on, 1440) })
   const rowsOf = (of: Parameters<typeof resolveWork>[0]) =>
     new Map(resolveWork(of, around).rows.map((r) => [r.learnerId, r]))
 
@@ -145,6 +150,18 @@ describe('more for some learners', () => {
       at('09-11T00:00'),
       at('09-05T00:00'),
     ])
+  })
+
+  it('is never less: an earlier day changes nothing, and late work stays open as long as it was', () => {
+    const until = (day: string): More => ({ kind: 'until', on: isoDay(day) })
+    expect(withMore(work(), [ann], until('2026-09-03'))).toEqual(work())
+    expect(withMore(work(), [ann], until('2026-09-04'))).toEqual(work())
+    const closing = { kind: 'day', on: isoDay('2026-09-20') } as const
+    const late = work({ window: { ...work().window, closes: closing } })
+    const terms = rowsOf(withMore(late, [ann], until('2026-09-09'))).get(ann)?.terms
+    expect([terms?.due, terms?.closes]).toEqual([at('09-10T00:00'), at('09-21T00:00')])
+    const never = work({ window: NO_WINDOW })
+    expect(withMore(never, [ann], until('2026-09-09'))).toEqual(never)
   })
 
   it('excuses, and no longer does; the others are as before', () => {

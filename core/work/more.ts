@@ -1,6 +1,6 @@
-import type { IsoDay, PieceId, UserId } from '../base'
 import type { Overrides } from '../availability'
-import type { AssignmentTarget, Draft } from './types'
+import type { Instant, IsoDay, PieceId, UserId } from '../base'
+import type { AssignmentTarget, Draft, LearnerWork } from './types'
 
 /** What some learners are given beyond the others. */
 export type More =
@@ -12,8 +12,15 @@ export type More =
   | { readonly kind: 'excused' }
   | { readonly kind: 'not-excused' }
 
+/** What learners have now, so that nobody is given less. */
+export interface Had {
+  readonly rows: readonly Pick<LearnerWork, 'learnerId' | 'terms'>[]
+  /** When a day ends in the school's zone. */
+  readonly endOf: (on: IsoDay) => Instant
+}
+
 /** The assignment with more for some learners; nobody is given less, and the others are as before. */
-export function withMore(draft: Draft, learnerIds: readonly UserId[], more: More): Draft {
+export function withMore(draft: Draft, learnerIds: readonly UserId[], more: More, had: Had): Draft {
   const chosen = new Set(learnerIds)
   switch (more.kind) {
     case 'excused':
@@ -25,27 +32,43 @@ export function withMore(draft: Draft, learnerIds: readonly UserId[], more: More
         ...own,
         moreTries: { ...own.moreTries, [more.pieceId]: (own.moreTries?.[more.pieceId] ?? 0) + 1 },
       }))
-    case 'until': {
-      const day = { kind: 'day', on: more.on } as const
-      return forEach(draft, learnerIds, (own) => ({
-        ...own,
-        window: { ...own.window, due: day, closes: day, putAway: null },
-      }))
-    }
+    case 'until':
+      return withTime(draft, learnerIds, more.on, had)
   }
 }
 
+/** Who has as much time already keeps it: a day that is earlier changes nothing. */
+function withTime(draft: Draft, learnerIds: readonly UserId[], on: IsoDay, { rows, endOf }: Had): Draft {
+  const end = endOf(on)
+  const day = { kind: 'day', on } as const
+  const isEarlier = (at: Instant | null) => at !== null && at < end
+  const termsOf = (id: UserId) => rows.filter((r) => r.learnerId === id).map((r) => r.terms)
+  const needing = learnerIds.filter((id) => termsOf(id).some((t) => isEarlier(t.due) || isEarlier(t.closes)))
+  return forEach(draft, needing, (own, id) => {
+    const closesEarlier = termsOf(id).every((t) => isEarlier(t.closes))
+    const closes = closesEarlier ? { closes: day } : {}
+    return { ...own, window: { ...own.window, due: day, ...closes, putAway: null } }
+  })
+}
+
 /** Learners' own targets with something changed; who is not among the targets by name is added. */
-function forEach(draft: Draft, learnerIds: readonly UserId[], change: (own: Overrides) => Overrides): Draft {
+function forEach(
+  draft: Draft,
+  learnerIds: readonly UserId[],
+  change: (own: Overrides, id: UserId) => Overrides,
+): Draft {
   const chosen = new Set(learnerIds)
   const ofLearner = ({ target }: AssignmentTarget) => (target.kind === 'learner' ? target.learnerId : null)
   const named = new Set(draft.targets.map(ofLearner))
   const kept = draft.targets.map((t) => {
     const id = ofLearner(t)
-    return id !== null && chosen.has(id) ? { ...t, overrides: change(t.overrides) } : t
+    return id !== null && chosen.has(id) ? { ...t, overrides: change(t.overrides, id) } : t
   })
   const added = learnerIds
     .filter((id) => !named.has(id))
-    .map((learnerId) => ({ target: { kind: 'learner' as const, learnerId }, overrides: change({}) }))
+    .map((learnerId) => ({
+      target: { kind: 'learner' as const, learnerId },
+      overrides: change({}, learnerId),
+    }))
   return { ...draft, targets: [...kept, ...added] }
 }

@@ -159,7 +159,9 @@ describe('whatever is sent', () => {
         )
         if (status >= 500 && status !== 503)
           broken.push(`${status} ${path} ${JSON.stringify(body).slice(0, 600)}`)
-        if (performance.now() - began > SLOWEST_MS) slow.push(`${path} ${JSON.stringify(body).slice(0, 600)}`)
+        const took = Math.round(performance.now() - began)
+        if (took > SLOWEST_MS)
+          slow.push(`${took} ms: ${status} ${path} ${JSON.stringify(body).slice(0, 600)}`)
         if (status !== 200 || route.method === 'GET') return
         for (const [key, at] of Object.entries(READ_BY)) {
           const id = /^\{/.test(text) && (JSON.parse(text) as Record<string, unknown>)[key]
@@ -170,7 +172,8 @@ describe('whatever is sent', () => {
       for (let sent = 0; sent < A_ROUTE; sent += AT_ONCE)
         await Promise.all(Array.from({ length: Math.min(AT_ONCE, A_ROUTE - sent) }, send))
       expect(broken.slice(0, 3)).toEqual([])
-      expect(slow.slice(0, 3)).toEqual([])
+      // of a batch that was slow, all that was in it: one of them kept the others waiting
+      expect(slow.slice(0, AT_ONCE)).toEqual([])
       for (const { who, path } of made)
         expect([path, (await who.raw('GET', path)).status]).toEqual([path, 200])
       if (route.method === 'POST') await readAll()

@@ -114,7 +114,7 @@ describe('a snow day', () => {
       expect(await opens()).toBe(ways[0]?.work[0]?.newOpensAt ?? before)
       const after = await everything(school)
       expect(mustBeOk(await undo(school.deps, school.teacher), 'undo')).toMatchObject({
-        steps: { undo: null },
+        steps: { undo: { kind: 'work', what: 'published' } },
       })
       expect([await opens(), await everything(school)]).toEqual([before, start])
       await redo(school.deps, school.teacher)

@@ -109,6 +109,7 @@ describe('more for single learners', () => {
     expect([await code(), await code(school.ben)]).toEqual(['attempts/closed', 'attempts/closed'])
     mustBeOk(await give({ kind: 'until', on: isoDay('2026-09-07') }), 'time')
     expect([await code(), await code(school.ben)]).toEqual([undefined, 'attempts/closed'])
+    expect(mustBeOk(await give({ kind: 'until', on: isoDay('2026-09-06') }), 'less').learners).toBe(0)
     // Ann has begun her second try by now: taking the time back leaves it to her
     mustBeOk(await back(school), 'undo time')
     expect((await termsOf(school, id))?.closes).toEqual(at('09-08T06:00'))

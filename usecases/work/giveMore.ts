@@ -1,8 +1,8 @@
-import { ok, refuse } from '#core/base'
-import type { AssignmentId, Result, UserId } from '#core/base'
+import { ok, refuse, same } from '#core/base'
+import type { AssignmentId, IsoDay, Result, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
-import { checkPart, withMore } from '#core/work'
+import { checkPart, namedClasses, settingOf, withMore } from '#core/work'
 import type { More, WorkRefusal } from '#core/work'
 import { learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -12,12 +12,14 @@ import type { DraftRefusal } from './draft'
 import { settle } from './settle'
 import { writeDown } from './steps'
 import { workFor } from './workFor'
+import { worldLoader } from './world'
 
 export type Given = Result<{ readonly learners: number }, DraftRefusal | AvailabilityRefusal | WorkRefusal>
 
 /**
  * Gives chosen learners of published work one more try or more time, or excuses them. Adds to what stands, so that
- * it needs no version: two teachers who give one try each have given two.
+ * it needs no version: two teachers who give one try each have given two. Where everybody has as much already, nothing
+ * is done, and 0 learners are told.
  */
 export async function giveMore(
   deps: Deps,
@@ -38,11 +40,16 @@ export async function giveMore(
       return refuse({ code: 'access/not-found', what: 'piece' })
     // a name that is given twice is still one try
     const learnerIds = [...new Set(input.learnerIds)]
-    const has = new Set((await learnerWorkOf(tx, [assignment.id])).map((r) => r.learnerId))
+    const rows = await learnerWorkOf(tx, [assignment.id])
+    const has = new Set(rows.map((r) => r.learnerId))
     const known = new Set([...has, ...assignment.exceptIds])
     const stranger = learnerIds.find((id) => !known.has(id))
     if (stranger) return refuse({ code: 'audience/unknown-target', field: 'targets', id: stranger })
-    const next = { ...assignment, ...withMore(assignment, learnerIds, more) }
+    const { around } = await worldLoader(tx)(assignment.authorId, namedClasses(assignment))
+    const [ground] = around.grounds.values()
+    const endOf = (on: IsoDay) => (ground ?? noGround()).zone.at(on, 1440)
+    const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, endOf }) }
+    if (same(settingOf(next), settingOf(assignment))) return ok({ learners: 0 })
     const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment)
     if (!world.ok) return world
     const part = checkPart(hand, assignment, next, whereIn(world.value))
@@ -54,4 +61,9 @@ export async function giveMore(
     await writeDown(tx, deps, actor, { what, before: assignment, after: next })
     return ok({ learners: learnerIds.length })
   })
+}
+
+/** Work that somebody has stands in some class. */
+function noGround(): never {
+  throw new Error('work without a class')
 }

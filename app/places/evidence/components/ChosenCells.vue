@@ -45,7 +45,7 @@ async function give(more: More, said: string): Promise<void> {
   busy.value = false
   if (!reply.ok) return tell.refused(reply.error)
   await desk.load(true)
-  tell.done(`${who.value}: ${said}`)
+  tell.done(reply.value.learners > 0 ? `${who.value}: ${said}` : `${who.value}: as much time already`)
   emit('done')
 }
 const giveTry = () => give({ kind: 'try', pieceId: props.column.pieceId }, 'one more try')

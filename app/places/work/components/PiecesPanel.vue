@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
+import { same } from '#core/base'
 import type { LessonId, PieceId } from '#core/base'
 import { MOST_PIECES, WHENS, momentsOf } from '#core/work'
 import type { When, WorkPiece } from '#core/work'
@@ -77,6 +78,15 @@ function patch(at: number, part: Partial<WorkPiece>): void {
 function setWhen(at: number, when: When | null): void {
   if (when) patch(at, { when, window: momentsOf(when, props.lesson) })
 }
+// pieces before and after class go along when the work hangs on another lesson
+watch(
+  () => props.lesson,
+  (lesson, before) => {
+    pieces.value = pieces.value.map((p) =>
+      same(p.window, momentsOf(p.when, before)) ? { ...p, window: momentsOf(p.when, lesson) } : p,
+    )
+  },
+)
 function move(at: number, by: 1 | -1): void {
   const next = [...pieces.value]
   const [taken] = next.splice(at, 1)
