@@ -149,7 +149,7 @@ describe('the rest of the desk by keyboard alone', () => {
         () => !(document.querySelector('[data-hook="undo"]') as HTMLButtonElement).disabled,
       )
     }
-    await p.seesIn('[data-hook="undo"]', '7 D: M2.2 covered')
+    await p.seesIn('[data-hook="undo"]', 'held “Test: properties”')
     expect(await stored()).toBe(before)
     p.isQuiet()
   })
