@@ -291,26 +291,6 @@ function ofPiece(row: { readonly body: string; readonly piece: string }) {
   return { when, leastMinutes, rules: rulesOf({ rules }, { rules: own }) }
 }
 
-/** A row's values in the order of the columns. */
-function inColumns(row: ReturnType<typeof fromLearnerWork>) {
-  const { assignmentId, learnerId, pieceId, classId, listedAt, opensAt, dueAt, closesAt, putAwayAt } = row
-  const { maxAttempts, timeLimitMinutes, because } = row
-  return [
-    assignmentId,
-    learnerId,
-    pieceId,
-    classId,
-    listedAt,
-    opensAt,
-    dueAt,
-    closesAt,
-    putAwayAt,
-    maxAttempts,
-    timeLimitMinutes,
-    because,
-  ]
-}
-
 /** Replaces the resolved work of an assignment. */
 export async function replaceLearnerWork(
   tx: Connection,
@@ -320,7 +300,7 @@ export async function replaceLearnerWork(
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
   if (records.length === 0) return
   // one statement over a list: the builder takes a second for the thousands of rows of thirty pieces
-  const list = JSON.stringify(records.map((r) => inColumns(fromLearnerWork(r))))
+  const list = JSON.stringify(records.map((r) => Object.values(fromLearnerWork(r))))
   await tx.run(sql`insert into learner_work (assignment_id, learner_id, piece_id, class_id, listed_at, opens_at,
     due_at, closes_at, put_away_at, max_attempts, time_limit_minutes, because)
     select e.value ->> 0, e.value ->> 1, e.value ->> 2, e.value ->> 3, e.value ->> 4, e.value ->> 5, e.value ->> 6,
