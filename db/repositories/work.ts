@@ -259,7 +259,6 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
       and (w.listed_at is null or w.listed_at <= ${now})
       and (w.put_away_at is null or w.put_away_at > ${now})
     order by w.assignment_id, p.position`)
-  const instantOf = (n: number | null) => n as Instant | null
   return rows.map((r) => ({
     assignmentId: r.assignment_id,
     pieceId: r.piece_id,
@@ -273,11 +272,11 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     className: r.class_name,
     ...ofPiece(r),
     terms: {
-      listed: instantOf(r.listed_at),
-      opens: instantOf(r.opens_at),
-      due: instantOf(r.due_at),
-      closes: instantOf(r.closes_at),
-      putAway: instantOf(r.put_away_at),
+      listed: r.listed_at as Instant | null,
+      opens: r.opens_at as Instant | null,
+      due: r.due_at as Instant | null,
+      closes: r.closes_at as Instant | null,
+      putAway: r.put_away_at as Instant | null,
       maxAttempts: r.max_attempts,
       timeLimitMinutes: r.time_limit_minutes,
     },
@@ -298,7 +297,6 @@ export async function replaceLearnerWork(
   records: readonly LearnerWork[],
 ): Promise<void> {
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
-  if (records.length === 0) return
   // one statement over a list: the builder takes a second for the thousands of rows of thirty pieces
   const list = JSON.stringify(records.map((r) => Object.values(fromLearnerWork(r))))
   await tx.run(sql`insert into learner_work (assignment_id, learner_id, piece_id, class_id, listed_at, opens_at,
