@@ -18,13 +18,14 @@ import type {
   IsoDay,
   LessonId,
   PieceId,
+  ResourceId,
   UserId,
 } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AnswerChange, AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
-import type { Answer, Resource } from '#core/library'
+import type { Answer } from '#core/library'
 import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
 import { momentsOf } from '#core/work'
 import type { Draft, LearnerWork, When, WorkPiece } from '#core/work'
@@ -34,11 +35,24 @@ import type { SimulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
 import { givenPiece } from '#usecases/learning/givenPiece'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
+import { changePiece } from '#usecases/library/changePiece'
+import { makePiece } from '#usecases/library/shelf'
 import { assign } from '#usecases/work/assign'
 import { previewWork } from '#usecases/work/previewWork'
 import { PIECES } from './content'
 import { changePlans, recordDay } from './planning'
-import { COMING, DEMO_NOW, HELD, RECORDED_THROUGH, SECTIONS, SEED, WORK, YEAR } from './scenario'
+import {
+  COMING,
+  OWN_PIECE,
+  OWN_PIECE_BETTER,
+  DEMO_NOW,
+  HELD,
+  RECORDED_THROUGH,
+  SECTIONS,
+  SEED,
+  WORK,
+  YEAR,
+} from './scenario'
 import type { DemoWork } from './scenario'
 import type { DemoSchool } from './school'
 
@@ -101,11 +115,14 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
     if (on <= RECORDED_THROUGH) await recordDay(demo)
   }
   clock.set(until)
+  const own = mustBeOk(await makePiece(deps, school.teacher, OWN_PIECE), 'own piece').resourceId
   for (const coming of COMING)
     mustBeOk(
-      await assign(deps, school.teacher, { draft: draftFor(demo, coming), publish: true }),
+      await assign(deps, school.teacher, { draft: draftFor(demo, coming, own), publish: true }),
       coming.piece,
     )
+  const better = { resourceId: own, revision: 1, piece: OWN_PIECE_BETTER }
+  mustBeOk(await changePiece(deps, school.teacher, better), 'better piece')
   for (const held of HELD)
     mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
@@ -154,7 +171,8 @@ const RULES: Record<DemoWork['kind'], AttemptRules> = {
   },
 }
 
-function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
+/** @param own the teacher's own piece, for work that is prepared by it */
+function draftFor({ lessons, classes, groups }: Demo, work: DemoWork, own: ResourceId | null = null): Draft {
   const lessonId = lessons.get(work.lesson) as LessonId
   const anchor = (
     edge: 'first' | 'last',
@@ -183,9 +201,10 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
       ? ids.map((id) => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId }))
       : ids.map((classId) => ({ kind: 'class' as const, classId }))
   const piece = pieceOf(work.piece)
-  const steps = work.before ? [workPiece(1, pieceOf(work.before), 'before', lessonId)] : []
+  const read = work.before === OWN_PIECE.code ? own : work.before && pieceOf(work.before).id
+  const steps = read ? [workPiece(1, read, 'before', lessonId)] : []
   return {
-    pieces: [...steps, workPiece(steps.length + 1, piece, 'in', lessonId)],
+    pieces: [...steps, workPiece(steps.length + 1, piece.id, 'in', lessonId)],
     title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title,
     note:
       work.kind === 'check'
@@ -200,10 +219,10 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork): Draft {
   }
 }
 
-function workPiece(number: number, { id }: Resource, when: When, lessonId: LessonId): WorkPiece {
+function workPiece(number: number, resourceId: ResourceId, when: When, lessonId: LessonId): WorkPiece {
   return {
     id: asId<PieceId>(`p${number}`),
-    resourceId: id,
+    resourceId,
     revision: 1,
     when,
     leastMinutes: 0,

@@ -1,3 +1,4 @@
+import type { WrittenPiece } from '#usecases/library/changePiece'
 import { isoDay } from '#core/base'
 import type { IsoDay } from '#core/base'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
@@ -231,8 +232,29 @@ export const WORK: readonly DemoWork[] = [
 /** Published and listed, but not yet open at the demo's now. */
 export const COMING: readonly DemoWork[] = [
   { piece: 'wav203', before: 'wav301', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
-  { piece: 'mat203', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
+  { piece: 'mat203', before: 'floats', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
 ]
+
+/** A reading of the teacher's own, and the same after it was given out and written better. */
+export const OWN_PIECE: WrittenPiece = {
+  title: 'What floats in our tank',
+  code: 'floats',
+  kind: 'reading',
+  role: 'core',
+  minutes: 6,
+  grade: 7,
+  content:
+    'In our tank a lump of wax floats and a steel nut sinks. **Neither** is decided by its size: it is its ' +
+    'density against that of the water. Before class, think of one thing that floats in water but sinks in oil.',
+  items: [],
+}
+export const OWN_PIECE_BETTER: WrittenPiece = {
+  ...OWN_PIECE,
+  minutes: 8,
+  content:
+    `${OWN_PIECE.content}\n\nWater has a density of 1.0 g/cm³, our oil 0.9 g/cm³. A thing floats in a liquid ` +
+    'that is denser than it is.',
+}
 
 /** Complete but not yet published at the demo's now. */
 export const HELD: readonly DemoWork[] = [

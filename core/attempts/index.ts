@@ -1,6 +1,8 @@
 /** Attempt rules, scoring, and what a try may do when. */
 export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
 export type { Closings } from './attempt'
+export { pieceName } from './pieceName'
+export type { NamedPiece } from './pieceName'
 export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export { doneFrom, mayFinish, readingTerms } from './reading'

@@ -1,6 +1,6 @@
-import type { Because, Kinder, Layer, ResolvedFields } from './types'
+import type { Because, Kinder, Layer, ResolvedFields, TargetLevel } from './types'
 
-const RANK: Record<Layer<never>['level'], number> = { class: 1, group: 2, learner: 3 }
+const RANK: Record<TargetLevel, number> = { class: 1, group: 2, learner: 3 }
 
 /** An assignment's own values, before anybody changes anything. */
 export function asDefaults<F extends object>(fields: F): ResolvedFields<F> {

@@ -35,9 +35,12 @@ export const LEVELS = [
 /** Which layer set a value: later levels win over earlier ones. */
 export type Level = (typeof LEVELS)[number]
 
+/** Levels that targets stand on. */
+export type TargetLevel = 'class' | 'group' | 'learner'
+
 /** Values one layer sets; a key that is absent leaves the field to the layer below. */
 export interface Layer<F> {
-  readonly level: 'class' | 'group' | 'learner'
+  readonly level: TargetLevel
   readonly sourceId: string
   readonly fields: Partial<F>
   /** Fields that are not the source's own, but worked out on its ground, each with the level that gave it. */

@@ -1,6 +1,7 @@
+import { keptScore, pieceName } from '../attempts'
+import type { Attempt, Kept, NamedPiece } from '../attempts'
+import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
-import { keptScore } from '../attempts'
-import type { Attempt, Kept } from '../attempts'
 import type { Cell, CellState, GridInput, GridTerms } from './types'
 
 /**
@@ -9,13 +10,7 @@ import type { Cell, CellState, GridInput, GridTerms } from './types'
  */
 export function grid(input: GridInput, now: Instant): Cell[] {
   const termsOf = new Map(input.terms.map((t) => [nameOf(t, t.learnerId), t]))
-  const triesOf = new Map<string, Attempt[]>()
-  for (const attempt of input.attempts) {
-    const key = nameOf(attempt, attempt.learnerId)
-    const list = triesOf.get(key)
-    if (list) list.push(attempt)
-    else triesOf.set(key, [attempt])
-  }
+  const triesOf = groupBy(input.attempts, (t) => nameOf(t, t.learnerId))
   return input.learnerIds.flatMap((learnerId) =>
     input.works.map((work): Cell => {
       const { assignmentId, pieceId, kept } = work
@@ -35,8 +30,8 @@ export function grid(input: GridInput, now: Instant): Cell[] {
   )
 }
 
-function nameOf(of: Pick<Cell, 'assignmentId' | 'pieceId'>, learnerId: UserId): string {
-  return `${of.assignmentId} ${of.pieceId} ${learnerId}`
+function nameOf(of: NamedPiece, learnerId: UserId): string {
+  return `${pieceName(of)} ${learnerId}`
 }
 
 function stateOf(tries: readonly Attempt[], terms: GridTerms | undefined, now: Instant): CellState {

@@ -1,17 +1,13 @@
-import type { AssignmentId, Instant, ItemId, PieceId, UserId } from '../base'
-import type { Attempt, Kept } from '../attempts'
+import type { Instant, ItemId, UserId } from '../base'
+import type { Attempt, Kept, NamedPiece } from '../attempts'
 
 /** One piece of an assignment as a column of the grid. */
-export interface GridWork {
-  readonly assignmentId: AssignmentId
-  readonly pieceId: PieceId
+export interface GridWork extends NamedPiece {
   readonly kept: Kept
 }
 
 /** A learner's own moments for one piece; absent when the work does not reach them. */
-export interface GridTerms {
-  readonly assignmentId: AssignmentId
-  readonly pieceId: PieceId
+export interface GridTerms extends NamedPiece {
   readonly learnerId: UserId
   readonly dueAt: Instant | null
   readonly closesAt: Instant | null
@@ -28,9 +24,7 @@ export const CELL_STATES = [
 ] as const
 export type CellState = (typeof CELL_STATES)[number]
 
-export interface Cell {
-  readonly assignmentId: AssignmentId
-  readonly pieceId: PieceId
+export interface Cell extends NamedPiece {
   readonly learnerId: UserId
   readonly state: CellState
   /** Kept score as a share of all points; null while there is none. */

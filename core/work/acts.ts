@@ -1,8 +1,8 @@
 import { ok, refuse } from '../base'
-import type { Instant, PieceId, Result } from '../base'
+import type { Instant, Result } from '../base'
 import { faultInExchange } from './pieces'
 import type { WorkRefusal } from './refusals'
-import type { Assignment, Draft } from './types'
+import type { Assignment, Begun, Draft } from './types'
 
 /**
  * The assignment with other settings. Refused when it is withdrawn, or when it would take a piece that learners
@@ -11,7 +11,7 @@ import type { Assignment, Draft } from './types'
 export function changed(
   assignment: Assignment,
   draft: Draft,
-  begun: ReadonlySet<PieceId>,
+  begun: Begun['pieces'],
 ): Result<Assignment, WorkRefusal> {
   if (assignment.state === 'withdrawn') return refuse({ code: 'work/withdrawn', field: 'state' })
   const fault = faultInExchange(assignment.pieces, draft.pieces, begun)

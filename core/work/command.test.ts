@@ -6,18 +6,18 @@ import { asId, isoDay } from '../base'
 import type { ResourceId, UserId } from '../base'
 import { zoneOf } from '../calendar'
 import { settingOf, stepped, takenBack } from './command'
-import type { Begun, WorkCommand } from './command'
+import type { WorkCommand } from './command'
 import { withMore as given } from './more'
 import type { More } from './more'
 import { resolveWork } from './resolve'
-import type { Assignment, Draft } from './types'
+import type { Assignment, Begun, Draft } from './types'
 
 const room = ids.class('a')
 const people = ['ann', 'bo', 'cy'].map((id) => ids.user(id))
 const [ann, bo] = people as [UserId, UserId, UserId]
 const now = at('09-02T08:00')
-const nobody: Begun = { learners: 0, pieces: new Set() }
-const annHas: Begun = { learners: 1, pieces: new Set([P1]) }
+const nobody: Begun = { learners: 0, pieces: new Map() }
+const annHas: Begun = { learners: 1, pieces: new Map([[P1, 1]]) }
 const work = (part: Partial<Assignment> = {}): Assignment => ({
   pieces: piecesOf(asId<ResourceId>('check')),
   title: 'Check',
@@ -119,10 +119,9 @@ describe('more for some learners', () => {
       ]),
     ),
   }
-  const zone = zoneOf('UTC')
   /** Given to an assignment as it stands. */
   const withMore = (of: Draft, who: readonly UserId[], more: More) =>
-    given(of, who, more, { rows: resolveWork(of, around).rows, endOf: (on) => zone.at(on, 1440) })
+    given(of, who, more, { rows: resolveWork(of, around).rows, grounds: around.grounds })
   const rowsOf = (of: Parameters<typeof resolveWork>[0]) =>
     new Map(resolveWork(of, around).rows.map((r) => [r.learnerId, r]))
 

@@ -1,8 +1,8 @@
 import { ok, refuse, same } from '../base'
-import type { AssignmentId, Instant, PieceId, Result } from '../base'
+import type { AssignmentId, Instant, Result } from '../base'
 import { faultInExchange } from './pieces'
 import type { WorkRefusal } from './refusals'
-import type { Assignment, Draft } from './types'
+import type { Assignment, Begun, Draft } from './types'
 
 export const WORK_ACTS = ['made', 'changed', 'published', 'withdrawn', 'given-more', 'excused'] as const
 /** What a teacher did to an assignment, for saying it. */
@@ -20,6 +20,16 @@ export interface WorkCommand {
   readonly to: WorkSetting | null
 }
 
+/** An act on an assignment as it is said, without all that it was and became. */
+export interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
+  readonly title: string
+}
+
+/** An act as whoever looks at undo, redo or the history needs it. */
+export function asStep({ kind, what, assignmentId, from, to }: WorkCommand): WorkStep {
+  return { kind, what, assignmentId, title: (to ?? from)?.title ?? '' }
+}
+
 /** The part of an assignment that acts change. */
 export function settingOf(assignment: Assignment): WorkSetting {
   const { pieces, title, note, window, rules, targets, exceptIds, state, notFor } = assignment
@@ -29,12 +39,6 @@ export function settingOf(assignment: Assignment): WorkSetting {
 /** The act that takes an act back. */
 export function takenBack(command: WorkCommand): WorkCommand {
   return { ...command, from: command.to, to: command.from }
-}
-
-/** Who has begun an assignment: how many learners, and at which of its pieces. */
-export interface Begun {
-  readonly learners: number
-  readonly pieces: ReadonlySet<PieceId>
 }
 
 /**

@@ -1,7 +1,7 @@
 /** The assignment: what a teacher sets, its states and acts, and what each learner gets of it. */
 export { changed } from './acts'
-export { WORK_ACTS, settingOf, stepped, takenBack } from './command'
-export type { Begun, WorkAct, WorkCommand, WorkSetting } from './command'
+export { WORK_ACTS, asStep, settingOf, stepped, takenBack } from './command'
+export type { WorkAct, WorkCommand, WorkSetting, WorkStep } from './command'
 export { checkDraft } from './checkDraft'
 export type { Recipients } from './checkDraft'
 export { lastLook } from './lastLook'
@@ -17,15 +17,23 @@ export { MOST_PIECES, momentsOf, rulesOf } from './pieces'
 export { progressOf } from './progress'
 export type { CountedPiece, Progress } from './progress'
 export type { WorkRefusal } from './refusals'
-export { anchoredLessons, classWindow, namedClasses, resolveWork, windowOfClass } from './resolve'
+export {
+  anchoredLessons,
+  classWindow,
+  namedClasses,
+  resolveWork,
+  windowOfClass,
+  windowsOfClass,
+} from './resolve'
 export type { Resolution, Resolvable, Surroundings } from './resolve'
 export { inOrder, togetherOf } from './together'
-export type { Together } from './together'
+export type { LearnerCard, LearnerPiece } from './together'
 export { ASSIGNMENT_STATES, WHENS } from './types'
 export type {
   Assignment,
   AssignmentState,
   AssignmentTarget,
+  Begun,
   Draft,
   LearnerWork,
   When,

@@ -1,5 +1,6 @@
-import type { Overrides } from '../availability'
-import type { Instant, IsoDay, PieceId, UserId } from '../base'
+import type { Ground, Overrides } from '../availability'
+import { groupBy } from '../base'
+import type { ClassId, Instant, IsoDay, PieceId, UserId } from '../base'
 import type { AssignmentTarget, Draft, LearnerWork } from './types'
 
 /** What some learners are given beyond the others. */
@@ -14,9 +15,9 @@ export type More =
 
 /** What learners have now, so that nobody is given less. */
 export interface Had {
-  readonly rows: readonly Pick<LearnerWork, 'learnerId' | 'terms'>[]
-  /** When a day ends in the school's zone. */
-  readonly endOf: (on: IsoDay) => Instant
+  readonly rows: readonly Pick<LearnerWork, 'learnerId' | 'classId' | 'terms'>[]
+  /** In whose zone a day ends. */
+  readonly grounds: ReadonlyMap<ClassId, Pick<Ground, 'zone'>>
 }
 
 /** The assignment with more for some learners; nobody is given less, and the others are as before. */
@@ -38,14 +39,18 @@ export function withMore(draft: Draft, learnerIds: readonly UserId[], more: More
 }
 
 /** Who has as much time already keeps it: a day that is earlier changes nothing. */
-function withTime(draft: Draft, learnerIds: readonly UserId[], on: IsoDay, { rows, endOf }: Had): Draft {
-  const end = endOf(on)
+function withTime(draft: Draft, learnerIds: readonly UserId[], on: IsoDay, { rows, grounds }: Had): Draft {
   const day = { kind: 'day', on } as const
-  const isEarlier = (at: Instant | null) => at !== null && at < end
-  const termsOf = (id: UserId) => rows.filter((r) => r.learnerId === id).map((r) => r.terms)
-  const needing = learnerIds.filter((id) => termsOf(id).some((t) => isEarlier(t.due) || isEarlier(t.closes)))
+  const isEarlier = (at: Instant | null, { classId }: Had['rows'][number]) => {
+    const end = grounds.get(classId)?.zone.at(on, 1440)
+    return at !== null && end !== undefined && at < end
+  }
+  const rowsOf = groupBy(rows, (r) => r.learnerId)
+  const needing = learnerIds.filter((id) =>
+    rowsOf.get(id)?.some((r) => isEarlier(r.terms.due, r) || isEarlier(r.terms.closes, r)),
+  )
   return forEach(draft, needing, (own, id) => {
-    const closesEarlier = termsOf(id).every((t) => isEarlier(t.closes))
+    const closesEarlier = rowsOf.get(id)?.every((r) => isEarlier(r.terms.closes, r))
     const closes = closesEarlier ? { closes: day } : {}
     return { ...own, window: { ...own.window, due: day, ...closes, putAway: null } }
   })

@@ -1,8 +1,8 @@
 import type { Anchor, WindowSpec } from '../availability'
 import type { AttemptRules } from '../attempts'
-import type { LessonId, PieceId } from '../base'
+import type { LessonId } from '../base'
 import type { WorkRefusal } from './refusals'
-import type { When, WorkPiece } from './types'
+import type { Begun, When, WorkPiece } from './types'
 
 /** As many pieces as one assignment may hold. */
 export const MOST_PIECES = 30
@@ -46,7 +46,7 @@ export function faultInPieces(pieces: readonly WorkPiece[]): WorkRefusal | null 
 export function faultInExchange(
   had: readonly WorkPiece[],
   next: readonly WorkPiece[],
-  begun: ReadonlySet<PieceId>,
+  begun: Begun['pieces'],
 ): WorkRefusal | null {
   const now = new Map(next.map((p) => [p.id, p.resourceId]))
   const gone = had.find((p) => begun.has(p.id) && now.get(p.id) !== p.resourceId)

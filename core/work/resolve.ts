@@ -148,6 +148,16 @@ export function windowOfClass(work: Pick<Draft, 'window' | 'targets'>, classId: 
   return { ...work.window, ...own?.overrides.window }
 }
 
+/** The windows of all pieces as given for one class, alike ones once. */
+export function windowsOfClass(
+  work: Pick<Draft, 'window' | 'pieces' | 'targets'>,
+  classId: ClassId,
+): readonly WindowSpec[] {
+  const shared = windowOfClass(work, classId)
+  const own = new Map(work.pieces.map((p) => [JSON.stringify(p.window), p.window]))
+  return [...own.values()].map((moments) => ({ ...shared, ...moments }))
+}
+
 /**
  * A class's window as the desk and lists show it, from the first of its pieces that opens to the last that is due;
  * null when one cannot stand there.
@@ -158,11 +168,9 @@ export function classWindow(
   ground: Ground | undefined,
 ): Window | null {
   if (!ground) return null
-  const shared = windowOfClass(work, classId)
-  const own = new Map(work.pieces.map((p) => [JSON.stringify(p.window), p.window]))
   let whole: Window | null = null
-  for (const moments of own.values()) {
-    const window = resolveWindow({ ...shared, ...moments }, ground)
+  for (const spec of windowsOfClass(work, classId)) {
+    const window = resolveWindow(spec, ground)
     if (!window.ok) return null
     whole = whole === null ? window.value : grownOnly(whole, window.value)
   }

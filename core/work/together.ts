@@ -1,9 +1,11 @@
 import type { Place } from '../attempts'
-import type { Instant, Minutes } from '../base'
+import type { WorkState } from '../availability'
+import type { AssignmentId, Instant, Minutes, PieceId } from '../base'
+import type { ResourceKind } from '../library'
 import { WHENS } from './types'
 import type { When } from './types'
 
-/** What a learner's piece is for telling how far the whole of it is. */
+/** How a learner stands with a piece, as far as it tells how far the whole of it is. */
 export interface PieceStanding {
   readonly place: Place
   readonly minutes: Minutes
@@ -16,22 +18,35 @@ export interface PieceStanding {
   readonly inProgress: boolean
 }
 
-/** What the pieces of one assignment are together, for one learner. */
-export interface Together {
-  readonly place: Place
-  readonly minutes: Minutes
-  readonly opensAt: Instant | null
-  /** When the next thing is due that is not done; once all is done, the last. */
-  readonly dueAt: Instant | null
-  readonly closesAt: Instant | null
-  /** When the last piece was done; null while one is not. */
-  readonly handedInAt: Instant | null
-  /** Mean over the pieces that show a score. */
-  readonly ratio: number | null
-  readonly mayTry: boolean
-  readonly inProgress: boolean
+/**
+ * What the pieces of one assignment are together, for one learner: `dueAt` of the next thing that is not done (once
+ * all is done, of the last), `handedInAt` when all are done, `ratio` the mean over the pieces that show a score.
+ */
+export interface Together extends PieceStanding {
   /** How many pieces are done. */
   readonly done: number
+}
+
+/** A piece of their work as its learner may know it; `ratio` only when the rules show it. */
+export interface LearnerPiece extends PieceStanding {
+  readonly pieceId: PieceId
+  readonly title: string
+  readonly kind: ResourceKind
+  readonly when: When
+  readonly itemCount: number
+  readonly state: WorkState
+  readonly triesUsed: number
+  readonly triesMost: number | null
+  readonly timeLimitMinutes: number | null
+}
+
+/** An assignment as its learner may know it: its pieces in the order in which they are done, and all together. */
+export interface LearnerCard extends Together {
+  readonly id: AssignmentId
+  readonly title: string
+  readonly note: string
+  readonly className: string
+  readonly pieces: readonly LearnerPiece[]
 }
 
 /** Pieces as a learner does them: what comes before class first, else in the order that the teacher gave them. */

@@ -64,3 +64,10 @@ export interface LearnerWork {
   readonly terms: LearnerTerms
   readonly because: readonly Because<LearnerTerms>[]
 }
+
+/** Who has begun an assignment: how many learners, and at which of its pieces. */
+export interface Begun {
+  readonly learners: number
+  /** Learners by piece; one that nobody has begun is absent. */
+  readonly pieces: ReadonlyMap<PieceId, number>
+}

@@ -70,7 +70,7 @@ describe('acts', () => {
 
   it('changes all but the piece of what learners have begun, and nothing that is withdrawn', () => {
     const other = aDraft({ pieces: piecesOf(asId<ResourceId>('other')) })
-    const [none, begun] = [new Set<PieceId>(), new Set([P1])]
+    const [none, begun] = [new Map<PieceId, number>(), new Map([[P1, 1]])]
     expect(changed(anAssignment(), other, none).value?.pieces[0]?.resourceId).toBe('other')
     expect(changed(anAssignment(), other, begun).error).toMatchObject({
       code: 'work/already-begun',
@@ -83,7 +83,7 @@ describe('acts', () => {
   it('lets pieces that nobody has begun come and go beside one that somebody has', () => {
     const [first, second] = piecesOf(piece, asId<ResourceId>('second'))
     const both = anAssignment({ pieces: [first!, second!] })
-    const begun = new Set([second!.id])
+    const begun = new Map([[second!.id, 1]])
     expect(changed(both, aDraft({ pieces: [second!] }), begun).ok).toBe(true)
     expect(changed(both, aDraft({ pieces: [second!, first!] }), begun).ok).toBe(true)
     expect(changed(both, aDraft({ pieces: [first!] }), begun).error?.code).toBe('work/already-begun')

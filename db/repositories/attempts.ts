@@ -1,9 +1,11 @@
-import { and, asc, eq, gt, inArray, isNull, or, sql } from 'drizzle-orm'
-import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, UserId } from '#core/base'
-import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
+import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
+import { groupBy } from '#core/base'
+import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
+import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import type { Answer } from '#core/library'
+import type { Begun } from '#core/work'
 import { scoreToText, textToAnswer, textToScore } from '../rows/answerRow'
-import { resources } from '../schema/library'
+import { resourceRevisions, resources } from '../schema/library'
 import { answers, assignmentPieces, attempts, learnerWork } from '../schema/work'
 import type { Connection } from './store'
 
@@ -29,7 +31,7 @@ export async function attemptById(tx: Connection, id: AttemptId): Promise<Attemp
 /** A learner's tries at one piece of an assignment, first to last. */
 export async function attemptsAt(
   tx: Connection,
-  { assignmentId, pieceId }: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
+  { assignmentId, pieceId }: NamedPiece,
   learnerId: UserId,
 ): Promise<readonly Attempt[]> {
   return (
@@ -164,11 +166,16 @@ export async function overdueAttempts(
       ),
     )
     .innerJoin(resources, eq(resources.id, assignmentPieces.resourceId))
+    .leftJoin(
+      resourceRevisions,
+      and(eq(resourceRevisions.resourceId, resources.id), eq(resourceRevisions.revision, attempts.revision)),
+    )
     .where(
       and(
         scope,
         isNull(attempts.submittedAt),
-        gt(resources.itemCount, 0),
+        // by the form with which the try began
+        sql`coalesce(${resourceRevisions.itemCount}, ${resources.itemCount}) > 0`,
         or(sql`${learnerWork.closesAt} <= ${now}`, sql`${attempts.deadlineAt} <= ${now - graceMs}`),
       ),
     )
@@ -191,6 +198,19 @@ export async function begunBy(
     begun.set(assignmentId, learners.add(learnerId))
   }
   return begun
+}
+
+/** Who has begun one assignment: how many learners in all, and at each of its pieces. */
+export async function begunIn(tx: Connection, id: AssignmentId): Promise<Begun> {
+  const rows = await tx
+    .selectDistinct({ pieceId: attempts.pieceId, learnerId: attempts.learnerId })
+    .from(attempts)
+    .where(eq(attempts.assignmentId, id))
+  const byPiece = groupBy(rows, (r) => r.pieceId)
+  return {
+    learners: new Set(rows.map((r) => r.learnerId)).size,
+    pieces: new Map([...byPiece].map(([pieceId, list]) => [pieceId, list.length])),
+  }
 }
 
 /**

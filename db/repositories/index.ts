@@ -12,6 +12,7 @@ export {
   attemptsOf,
   attemptsOfLearner,
   begunBy,
+  begunIn,
   endAttempt,
   latestRecordedAt,
   overdueAttempts,
@@ -23,17 +24,26 @@ export {
   bookById,
   booksFor,
   cardsFor,
-  ownCodeTaken,
-  resourceById,
-  resourcesById,
-  standardsByCode,
   formName,
   isFormInUse,
+  ownCodeTaken,
   pieceIn,
   piecesIn,
+  resourceById,
+  resourcesById,
   saveResource,
+  standardsByCode,
 } from './library'
 export type { PieceForm, ResourceCard } from './library'
+export {
+  closesForAll,
+  dropLearnerWork,
+  learnerWorkOf,
+  listedWorkFor,
+  publishedIdsOf,
+  publishedWorkFor,
+  replaceLearnerWork,
+} from './learnerWork'
 export {
   addSchool,
   addSession,
@@ -93,19 +103,11 @@ export {
 export type { YearRecord } from './teaching'
 export {
   addAssignment,
-  pieceName,
-  begunPieces,
   assignmentById,
   assignmentIdsTouching,
   assignmentsById,
   assignmentsFor,
-  closesForAll,
-  dropLearnerWork,
-  learnerWorkOf,
-  listedWorkFor,
-  publishedIdsOf,
-  publishedWorkFor,
-  replaceLearnerWork,
+  givenBefore,
   saveAssignment,
 } from './work'
 export type { ClassRecord } from '../rows/calendarRows'

@@ -39,6 +39,8 @@ export interface PieceFigures {
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
   readonly title: string
+  /** Of an assignment with several pieces; else null. */
+  readonly pieceTitle: string | null
   readonly className: string | null
   readonly tries: number
   readonly figures: readonly ItemFigures[]

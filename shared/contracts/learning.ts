@@ -1,44 +1,14 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
-import type { EndedBy, Place, StandingAnswer } from '#core/attempts'
-import type { Answer, LearnerItem, ResourceKind } from '#core/library'
-import type { WorkState } from '#core/availability'
-import type { Together, When } from '#core/work'
+import type { EndedBy, StandingAnswer } from '#core/attempts'
+import type { Answer, LearnerItem } from '#core/library'
+import type { LearnerCard, LearnerPiece } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
 
-/** A piece of their work as its learner may know it. Points and ratio only when the rules show them. */
-export interface MyPieceCard {
-  readonly pieceId: PieceId
-  readonly title: string
-  readonly kind: ResourceKind
-  readonly when: When
-  readonly minutes: number
-  readonly itemCount: number
-  readonly place: Place
-  readonly state: WorkState
-  readonly opensAt: Instant | null
-  readonly dueAt: Instant | null
-  readonly closesAt: Instant | null
-  readonly triesUsed: number
-  readonly triesMost: number | null
-  readonly timeLimitMinutes: number | null
-  readonly inProgress: boolean
-  readonly handedInAt: Instant | null
-  readonly ratio: number | null
-  readonly mayTry: boolean
-}
-/** An assignment as its learner may know it: its pieces in the order in which they are done, and all together. */
-export interface MyWork extends Together {
-  readonly id: AssignmentId
-  readonly title: string
-  readonly note: string
-  readonly className: string
-  readonly pieces: readonly MyPieceCard[]
-}
 export const ListMyWork = contract<{
-  readonly work: readonly MyWork[]
+  readonly work: readonly LearnerCard[]
   readonly now: Instant
   readonly zone: string
 }>()({ method: 'GET', path: '/api/my-work' })
@@ -79,8 +49,8 @@ export interface SeenTry {
   readonly items: readonly SeenItem[]
 }
 export interface MyPiece {
-  readonly work: MyWork
-  readonly piece: MyPieceCard
+  readonly work: LearnerCard
+  readonly piece: LearnerPiece
   readonly content: string
   readonly open: OpenTry | null
   /** A piece that is only read and was opened: from when it may be called done. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
-import type { WorkCommand } from '#core/work'
+import type { WorkStep } from '#core/work'
 import type { AssignmentState } from '#core/work'
 import { contract, id } from './define'
 import { commandShapes } from '../shapes/command'
@@ -29,10 +29,6 @@ export interface DeskWork {
   readonly opensAt: Instant | null
   readonly dueAt: Instant | null
   readonly lessonIds: readonly LessonId[]
-}
-/** An act on an assignment, as it is said. */
-export interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
-  readonly title: string
 }
 /** An act that can be taken back, or is shown as done. */
 export type Step = PacingCommand | WorkStep

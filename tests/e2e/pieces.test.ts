@@ -77,6 +77,46 @@ describe('work of two pieces', () => {
   })
 })
 
+describe('a piece that was changed after it was given out', () => {
+  it('is offered to who has not begun, and is then the one that is given', async () => {
+    const teacher = await demoPerson(server, 'imani', '/work')
+    await teacher.page.locator('::-p-aria([name="Looking back: density"][role="link"])').click()
+    await teacher.seesIn('[data-hook="newer-form"]', 'This piece was changed since.')
+    await teacher.isAccessible()
+    const learner = await demoPerson(server, 'saoirse')
+    await learner.page.locator('[data-hook="work-now"][data-steps="2"]').click()
+    await learner.sees('Before class, think of one thing')
+    expect(await learner.text('main')).not.toContain('our oil 0.9')
+    await teacher.click('take-newer')
+    await teacher.click('save')
+    await teacher.sees('Changes saved')
+    await teacher.page.locator('::-p-aria([name="Looking back: density"][role="link"])').click()
+    await teacher.has('[data-hook="slip"]')
+    expect(await teacher.page.$('[data-hook="newer-form"]')).toBeNull()
+    // Saoirse has opened it by now, and goes on with the form that she knows; another learner gets the new one
+    await learner.page.reload({ waitUntil: 'networkidle0' })
+    expect(await learner.text('main')).not.toContain('our oil 0.9')
+    teacher.isQuiet()
+    learner.isQuiet()
+  })
+
+  it('is written again on its page', async () => {
+    const teacher = await demoPerson(server, 'imani', '/shelf')
+    await teacher.go('/shelf')
+    await teacher.page.locator('::-p-text(What floats in our tank)').click()
+    await teacher.click('change-piece')
+    await teacher.sees('Change this piece')
+    await teacher.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[name="title"]')?.value === 'What floats in our tank',
+    )
+    await teacher.isAccessible()
+    await teacher.fill('[name="title"]', 'What floats, and why')
+    await teacher.click('save-piece')
+    await teacher.seesIn('[data-hook="inside"]', 'What floats, and why')
+    teacher.isQuiet()
+  })
+})
+
 describe('one learner', () => {
   it('is given a try and more time from the grid, is excused, and all of it is undone', async () => {
     const teacher = await demoPerson(server, 'imani', '/evidence')

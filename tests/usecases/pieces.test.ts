@@ -8,11 +8,12 @@ import { listMyWork } from '#usecases/learning/myWork'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { changePiece } from '#usecases/library/changePiece'
 import { lookInside, makePiece } from '#usecases/library/shelf'
+import { previewRipple } from '#usecases/pacing/previewRipple'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { changeWork } from '#usecases/work/changeWork'
 import { showWork } from '#usecases/work/showWork'
 import { aChange, at, piecesOf, single } from '../support/made'
-import { aDraft, aSchool, aTeacher, anchored, publish } from '../support/world'
+import { aDraft, aSchool, aTeacher, anchored, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const [P1, P2] = [asId<PieceId>('p1'), asId<PieceId>('p2')]
@@ -120,6 +121,26 @@ describe('an assignment of a reading and a check', () => {
     expect((await finish(school, school.ann, attemptId)).error?.code).toBe('attempts/closed')
   })
 
+  it('is listed by a ripple that moves only the reading', async () => {
+    const school = await aSchool()
+    const { check, reading } = await twoOwnPieces(school)
+    const [first, second] = piecesOf(reading, check)
+    const before = momentsOf('before', school.lesson('1.2'))
+    const id = await publish(school, {
+      pieces: [{ ...first!, when: 'before', window: before }, second!],
+      window: { ...aDraft(school).window, due: through('2026-09-30') },
+    })
+    const longer = { classId: school.a.classId, lessonId: school.lesson('1.1'), from: null, to: 4 }
+    const { classes } = mustBeOk(
+      await previewRipple(school.deps, school.teacher, { kind: 'length', ...longer }),
+      'ripple',
+    )
+    // two meetings instead of one: lesson 1.2 begins on Fri 4 instead of Wed 2 Sep
+    expect(classes[0]?.ways[0]?.work).toMatchObject([
+      { assignmentId: id, dueAt: at('09-02T15:00'), newDueAt: at('09-04T15:00'), stuck: false },
+    ])
+  })
+
   it('can lose a piece that nobody has begun, and keeps the one that somebody has', async () => {
     const school = await aSchool()
     const { id, pieces } = await readThenCheck(school)
@@ -189,6 +210,20 @@ describe('a piece that is changed after it was given out', () => {
     // a second try goes on with the form that Ann knows, so that her scores can be compared
     expect((await begin(school, school.ann, id, P1)).items.map((i) => i.id)).toEqual(['1', '2'])
     expect((await shown(school, id, P1)).seen[0]?.items.map((i) => i.item.id)).toEqual(['1', '2'])
+  })
+
+  it('ends by the clock a check that has since become a reading', async () => {
+    const school = await aSchool()
+    const { check } = await twoOwnPieces(school)
+    const window = { ...aDraft(school).window, due: through('2026-09-02') }
+    const id = await publish(school, { pieces: piecesOf(check), window })
+    await begin(school, school.ann, id, P1)
+    const reading = { ...written([]), kind: 'reading' as const, content: 'Only this.' }
+    const input = { resourceId: check, revision: 1, piece: reading }
+    mustBeOk(await changePiece(school.deps, school.teacher, input), 'change')
+    school.clock.set(at('09-05T12:00'))
+    const { seen, open } = await shown(school, id, P1)
+    expect([open, seen[0]?.endedBy, seen[0]?.items.length]).toEqual([null, 'closing', 2])
   })
 
   it('is changed by who wrote it, as it stood when they opened it', async () => {

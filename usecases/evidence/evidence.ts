@@ -1,6 +1,7 @@
 import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
+import { pieceName } from '#core/attempts'
 import { grid, itemFigures, standingTry } from '#core/evidence'
 import {
   answersOf,
@@ -10,7 +11,6 @@ import {
   learnersOf,
   publishedIdsOf,
   formName,
-  pieceName,
   piecesIn,
   yearsById,
 } from '#db/repositories'
@@ -160,7 +160,8 @@ export async function showItems(
   return ok({
     assignmentId: record.id,
     pieceId: piece.id,
-    title: record.pieces.length > 1 ? `${record.title}: ${resource.title}` : record.title,
+    title: record.title,
+    pieceTitle: record.pieces.length > 1 ? resource.title : null,
     className: ofClass?.value.name ?? null,
     tries: standing.length,
     figures: itemFigures(resource.items, [...answers.values()]),

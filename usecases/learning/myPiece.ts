@@ -6,17 +6,18 @@ import type { Attempt, AttemptRules, Closings } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { forLearner, rightInWords } from '#core/library'
 import type { Answer, Item } from '#core/library'
-import { answersOf, attemptsAt, listedWorkFor, pieceIn, revisionsOf } from '#db/repositories'
+import type { LearnerCard, LearnerPiece } from '#core/work'
+import { answersOf, attemptsAt, listedWorkFor, revisionsOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece, tryTermsOf } from './givenPiece'
 import { cardsOf, closingsOf, zoneFor } from './myWork'
-import type { Listed, PieceCard, WorkCard } from './myWork'
+import type { Listed } from './myWork'
 import { settleOverdue } from './settleOverdue'
 
 interface Found {
-  readonly work: WorkCard
-  readonly card: PieceCard
+  readonly work: LearnerCard
+  readonly card: LearnerPiece
   readonly listed: Listed
 }
 
@@ -56,9 +57,8 @@ export async function showMyPiece(
   if (!found.ok) return found
   const { work, card, listed } = found.value
   const tries = await attemptsAt(tx, listed, actor.userId)
-  const latest = tries.at(-1)
-  const at = latest ? { ...listed, revision: latest.revision } : listed
-  const { piece, rules, resource, isRead } = await givenPiece(tx, at)
+  // all tries of a learner have the form with which they began
+  const { piece, rules, resource, isRead } = await givenPiece(tx, tries.at(-1) ?? listed)
   const current = tries.find((t) => t.submittedAt === null) ?? null
   const start = mayStart(tries, tryTermsOf(listed, isRead), rules, now)
   const isOpen = card.state !== 'coming-up'
@@ -71,7 +71,7 @@ export async function showMyPiece(
     open: current && !isRead ? await openTry(tx, current, resource.items, rules) : null,
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
-    seen: await seenTries(tx, tries, listed, rules, now),
+    seen: await seenTries(tx, tries, listed, { rules, items: resource.items }, now),
     kept: rules.kept,
     feedbackWhen: rules.feedback,
     answersWhen: rules.answers,
@@ -92,12 +92,12 @@ export async function openTry(tx: Connection, attempt: Attempt, items: readonly 
   }
 }
 
-/** Tries that were handed in, each in the form of the piece that it began with. */
+/** Tries that were handed in, with as much as the rules show. */
 async function seenTries(
   tx: Connection,
   tries: readonly Attempt[],
   listed: Listed,
-  rules: AttemptRules,
+  { rules, items }: { readonly rules: AttemptRules; readonly items: readonly Item[] },
   now: Instant,
 ) {
   const closings = (await closingsOf(tx, [listed], now))(listed)
@@ -106,15 +106,9 @@ async function seenTries(
     tx,
     done.map((t) => t.id),
   )
-  const seen = []
-  for (const attempt of done) {
-    const { resourceId } = listed
-    const resource = await pieceIn(tx, { resourceId, revision: attempt.revision })
-    if (!resource) throw new Error('try without its piece')
-    const given = answers.get(attempt.id) ?? new Map<string, Answer>()
-    seen.push(seenTry(attempt, resource.items, rules, listed.terms, closings, given, now))
-  }
-  return seen
+  return done.map((attempt) =>
+    seenTry(attempt, items, rules, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
+  )
 }
 
 function seenTry(

@@ -1,20 +1,17 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { AssignmentId, Instant, PieceId } from '#core/base'
+import type { Instant } from '#core/base'
 import type { Actor } from '#core/access'
-import { isRevealed, keptScore, mayStart, placeOf } from '#core/attempts'
-import type { Attempt, Closings, Place } from '#core/attempts'
+import { isRevealed, keptScore, mayStart, pieceName, placeOf } from '#core/attempts'
+import type { Attempt, Closings } from '#core/attempts'
 import { windowState } from '#core/availability'
-import type { WorkState } from '#core/availability'
-import type { ResourceKind } from '#core/library'
 import { inOrder, togetherOf } from '#core/work'
-import type { Together, When } from '#core/work'
+import type { LearnerCard, LearnerPiece } from '#core/work'
 import {
   attemptsOfLearner,
   classById,
   classesOfLearner,
   closesForAll,
   listedWorkFor,
-  pieceName,
   yearsById,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -23,36 +20,6 @@ import { tryTermsOf } from './givenPiece'
 import { settleOverdue } from './settleOverdue'
 
 export type Listed = Awaited<ReturnType<typeof listedWorkFor>>[number]
-
-/** A piece of their work as its learner may know it; `ratio` only when the rules show it. */
-export interface PieceCard {
-  readonly pieceId: PieceId
-  readonly title: string
-  readonly kind: ResourceKind
-  readonly when: When
-  readonly minutes: number
-  readonly itemCount: number
-  readonly place: Place
-  readonly state: WorkState
-  readonly opensAt: Instant | null
-  readonly dueAt: Instant | null
-  readonly closesAt: Instant | null
-  readonly triesUsed: number
-  readonly triesMost: number | null
-  readonly timeLimitMinutes: number | null
-  readonly inProgress: boolean
-  readonly handedInAt: Instant | null
-  readonly ratio: number | null
-  readonly mayTry: boolean
-}
-/** An assignment as its learner may know it: what its pieces are together, and each of them in order. */
-export interface WorkCard extends Together {
-  readonly id: AssignmentId
-  readonly title: string
-  readonly note: string
-  readonly className: string
-  readonly pieces: readonly PieceCard[]
-}
 
 /** The learner's work that is listed now, each in its place. */
 export async function listMyWork(deps: Deps, actor: Actor) {
@@ -74,7 +41,7 @@ export async function cardsOf(
   actor: Actor,
   listed: readonly Listed[],
   now: Instant,
-): Promise<WorkCard[]> {
+): Promise<LearnerCard[]> {
   const ids = [...new Set(listed.map((w) => w.assignmentId))]
   const triesOf = groupBy(await attemptsOfLearner(tx, actor.userId, ids), pieceName)
   const closings = await closingsOf(tx, listed, now)
@@ -111,7 +78,7 @@ export async function closingsOf(
   return (w) => ({ own: w.terms.closes, all: all.get(pieceName(w)) ?? null })
 }
 
-function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: Instant): PieceCard {
+function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: Instant): LearnerPiece {
   const { opens, due, closes } = w.terms
   const isRead = w.itemCount === 0
   const terms = tryTermsOf(w, isRead)

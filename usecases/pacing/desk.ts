@@ -15,8 +15,8 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import type { PacingCommand } from '#core/pacing'
-import { anchoredLessons, classWindow, namedClasses } from '#core/work'
-import type { WorkCommand } from '#core/work'
+import { anchoredLessons, asStep, classWindow, namedClasses } from '#core/work'
+import type { WorkCommand, WorkStep } from '#core/work'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
@@ -91,14 +91,7 @@ export async function steps(tx: Connection, actor: Actor) {
   return { undo: undo ? stepOf(undo.command) : null, redo: redo ? stepOf(redo.command) : null }
 }
 
-/** An act on an assignment as it is said: without all that it was and became. */
-interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
-  readonly title: string
-}
-
-/** An act as whoever looks at undo, redo or the history needs it. */
+/** An act as it is said. */
 export function stepOf(command: PacingCommand | WorkCommand): PacingCommand | WorkStep {
-  if (command.kind !== 'work') return command
-  const { kind, what, assignmentId } = command
-  return { kind, what, assignmentId, title: command.to?.title ?? command.from?.title ?? '' }
+  return command.kind === 'work' ? asStep(command) : command
 }

@@ -1,11 +1,12 @@
 import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
+import { groupBy } from '#core/base'
 import { movedWindows } from '#core/availability'
-import type { Ground } from '#core/availability'
+import type { Ground, MovedWindow } from '#core/availability'
 import { meetings, zoneOf } from '#core/calendar'
 import type { ClassCalendar } from '#core/calendar'
 import { extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
 import type { ClassSide, Layout, PacingCommand, PacingState, RippleWay } from '#core/pacing'
-import { windowOfClass } from '#core/work'
+import { windowsOfClass } from '#core/work'
 import type { Assignment } from '#core/work'
 
 /** Everything from which the ways out of a change are computed; plain values, so that a worker can have it. */
@@ -66,20 +67,15 @@ function rippleOf(classId: ClassId, { change, before, after, work, rosters, begu
   const roster = rosters.get(classId) ?? new Set()
   const here = work
     .filter((w) => w.targets.some((t) => t.target.kind === 'class' && t.target.classId === classId))
-    .map((w) => ({ id: w.id, title: w.title, spec: windowOfClass(w, classId) }))
+    .flatMap((w) => windowsOfClass(w, classId).map((spec) => ({ id: w.id, spec })))
+  const titles = new Map(work.map((w) => [w.id, w.title]))
   const hasBegun = (id: AssignmentId) => [...(begun.get(id) ?? [])].some((learner) => roster.has(learner))
   const oldGround = was.ground(got.before)
-  const workOf = ({ layout }: RippleWay) =>
-    movedWindows(here, oldGround, now.ground(layout)).map((m) => ({
-      assignmentId: m.id,
-      title: here.find((w) => w.id === m.id)?.title ?? '',
-      begun: hasBegun(m.id),
-      opensAt: m.before.opens,
-      dueAt: m.before.due,
-      newOpensAt: m.after?.opens ?? null,
-      newDueAt: m.after?.due ?? null,
-      stuck: m.after === null,
-    }))
+  const workOf = ({ layout }: RippleWay) => {
+    const moved = groupBy(movedWindows(here, oldGround, now.ground(layout)), (m) => m.id)
+    // of several pieces that move, the first one stands for the work
+    return [...moved].flatMap(([id, [m]]) => (m ? workMoved(m, titles.get(id) ?? '', hasBegun(id)) : []))
+  }
   return {
     classId,
     lostMeetings: got.lostMeetings,
@@ -89,5 +85,18 @@ function rippleOf(classId: ClassId, { change, before, after, work, rosters, begu
       consequence: w.consequence,
       work: workOf(w),
     })),
+  }
+}
+
+function workMoved({ id, before, after }: MovedWindow<AssignmentId>, title: string, begun: boolean) {
+  return {
+    assignmentId: id,
+    title,
+    begun,
+    opensAt: before.opens,
+    dueAt: before.due,
+    newOpensAt: after?.opens ?? null,
+    newDueAt: after?.due ?? null,
+    stuck: after === null,
   }
 }

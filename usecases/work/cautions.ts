@@ -1,8 +1,7 @@
-import type { ClassId, Instant, LessonId, ResourceId } from '#core/base'
-import type { Actor } from '#core/access'
-import { lastLook, namedClasses } from '#core/work'
+import type { Instant, LessonId } from '#core/base'
+import { lastLook } from '#core/work'
 import type { Assignment, Caution, ClassAtLastLook, Draft, Resolution } from '#core/work'
-import { assignmentsFor } from '#db/repositories'
+import { givenBefore } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { ClassGround } from '../pacing/grounds'
 import type { World } from './world'
@@ -10,7 +9,6 @@ import type { World } from './world'
 /** What the last look finds in a draft, class by class. `stands`: the assignment that is changed. */
 export async function cautionsFor(
   tx: Connection,
-  actor: Actor,
   of: {
     readonly draft: Draft
     readonly stands: Assignment | null
@@ -21,22 +19,19 @@ export async function cautionsFor(
   },
 ): Promise<readonly Caution[]> {
   const { draft, stands, world, classes, reached, now } = of
-  const ids = classes.map((c) => c.classId)
-  const others = (await assignmentsFor(tx, actor.schoolId, actor.userId, ids)).filter(
-    (a) => a.id !== stands?.id && a.state !== 'withdrawn',
+  const given = await givenBefore(
+    tx,
+    draft.pieces.map((p) => p.resourceId),
+    classes.map((c) => c.classId),
+    stands?.id ?? null,
   )
   const looked = classes.flatMap(({ classId, window, pieces, span }) => {
     const ground = world.classes.get(classId)
     if (!ground) return []
-    const had = hadIn(classId, others)
+    const had = new Map(given.filter((g) => g.classId === classId).map((g) => [g.resourceId, g.title]))
     return { classId, window, pieces, span, had, ground: ground.ground, ...ofYear(ground) }
   })
   return lastLook(draft, looked, reached, now)
-}
-
-function hadIn(classId: ClassId, others: readonly Assignment[]): ReadonlyMap<ResourceId, string> {
-  const given = others.filter((a) => namedClasses(a).includes(classId) && !a.notFor.includes(classId))
-  return new Map(given.flatMap((a) => a.pieces.map((p) => [p.resourceId, a.title] as const)))
 }
 
 function ofYear({ year, record }: ClassGround) {

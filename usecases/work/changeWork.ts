@@ -4,7 +4,7 @@ import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { changed, checkPart, publishedBy } from '#core/work'
 import type { Draft, WorkRefusal } from '#core/work'
-import { begunPieces, saveAssignment } from '#db/repositories'
+import { begunIn, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { checkedDraft, whereIn } from './draft'
@@ -34,8 +34,8 @@ export async function changeWork(
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
     const { assignment, goesTo, hand } = found.value
-    const begun = new Set((await begunPieces(tx, assignment.id)).keys())
-    const next = changed(assignment, input.draft, begun)
+    const begun = await begunIn(tx, assignment.id)
+    const next = changed(assignment, input.draft, begun.pieces)
     if (!next.ok) return next
     const world = await checkedDraft(tx, actor, assignment.authorId, input.draft, assignment)
     if (!world.ok) return world

@@ -15,7 +15,7 @@ export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | Wo
 
 /**
  * The world of a draft, once its pieces, rules and recipients are the actor's to give, or stand already; else the
- * first fault.
+ * first fault. A loader may know the world already.
  */
 export async function checkedDraft(
   tx: Connection,
@@ -23,6 +23,7 @@ export async function checkedDraft(
   authorId: UserId,
   draft: Draft,
   stands: Draft | null = null,
+  load = worldLoader(tx),
 ): Promise<Result<World, DraftRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const found = await resourcesById(
@@ -34,7 +35,7 @@ export async function checkedDraft(
     if (!piece || !canSeeResource(actor, piece) || revision > piece.revision)
       return refuse({ code: 'access/not-found', what: 'piece' })
   }
-  const world = await worldLoader(tx)(authorId, namedClasses(draft))
+  const world = await load(authorId, namedClasses(draft))
   const checked = checkDraft(draft, await recipientsIn(tx, actor, world), stands)
   return checked.ok ? ok(world) : checked
 }

@@ -1,5 +1,5 @@
 import { ok, refuse, same } from '#core/base'
-import type { AssignmentId, IsoDay, Result, UserId } from '#core/base'
+import type { AssignmentId, Result, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { checkPart, namedClasses, settingOf, withMore } from '#core/work'
@@ -45,12 +45,11 @@ export async function giveMore(
     const known = new Set([...has, ...assignment.exceptIds])
     const stranger = learnerIds.find((id) => !known.has(id))
     if (stranger) return refuse({ code: 'audience/unknown-target', field: 'targets', id: stranger })
-    const { around } = await worldLoader(tx)(assignment.authorId, namedClasses(assignment))
-    const [ground] = around.grounds.values()
-    const endOf = (on: IsoDay) => (ground ?? noGround()).zone.at(on, 1440)
-    const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, endOf }) }
+    const load = worldLoader(tx)
+    const { grounds } = (await load(assignment.authorId, namedClasses(assignment))).around
+    const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, grounds }) }
     if (same(settingOf(next), settingOf(assignment))) return ok({ learners: 0 })
-    const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment)
+    const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment, load)
     if (!world.ok) return world
     const part = checkPart(hand, assignment, next, whereIn(world.value))
     if (!part.ok) return part
@@ -61,9 +60,4 @@ export async function giveMore(
     await writeDown(tx, deps, actor, { what, before: assignment, after: next })
     return ok({ learners: learnerIds.length })
   })
-}
-
-/** Work that somebody has stands in some class. */
-function noGround(): never {
-  throw new Error('work without a class')
 }

@@ -86,7 +86,7 @@ export async function previewWork(
   return ok({
     learners: reached.length,
     classes,
-    cautions: await cautionsFor(tx, actor, { draft, stands, world, classes, reached, now }),
+    cautions: await cautionsFor(tx, { draft, stands, world, classes, reached, now }),
     who: resolution.rows
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),

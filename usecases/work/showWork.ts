@@ -1,7 +1,7 @@
 import { ok } from '#core/base'
 import type { AssignmentId } from '#core/base'
 import type { Actor } from '#core/access'
-import { begunBy, begunPieces } from '#db/repositories'
+import { begunIn } from '#db/repositories'
 import type { Deps } from '../deps'
 import { workFor } from './workFor'
 
@@ -11,8 +11,8 @@ export async function showWork(deps: Deps, actor: Actor, assignmentId: Assignmen
   if (!found.ok) return found
   const { assignment, hand } = found.value
   const { id, version, state, pieces, title, note, window, rules, targets, exceptIds } = assignment
-  const begun = (await begunBy(deps.store.read, [id])).get(id)?.size ?? 0
-  const begunOf = Object.fromEntries(await begunPieces(deps.store.read, id))
+  const { learners: begun, pieces: byPiece } = await begunIn(deps.store.read, id)
+  const begunOf = Object.fromEntries(byPiece)
   const draft = { pieces, title, note, window, rules, targets, exceptIds }
   return ok({ id, version, state, begun, begunOf, draft, isWhole: hand === 'whole' })
 }

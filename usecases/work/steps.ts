@@ -5,7 +5,7 @@ import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import { checkPart, namedClasses, settingOf, stepped } from '#core/work'
 import type { Assignment, WorkAct, WorkCommand, WorkRefusal } from '#core/work'
-import { addToJournal, begunBy, begunPieces, dropLearnerWork, saveAssignment } from '#db/repositories'
+import { addToJournal, begunIn, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { whereIn } from './draft'
@@ -54,9 +54,7 @@ export async function stepWork(
   const found = await workFor(tx, actor, command.assignmentId)
   if (!found.ok) return found
   const { assignment, goesTo, hand } = found.value
-  const learners = (await begunBy(tx, [assignment.id])).get(assignment.id)?.size ?? 0
-  const pieces = new Set((await begunPieces(tx, assignment.id)).keys())
-  const next = stepped(assignment, command, { learners, pieces }, deps.clock.now())
+  const next = stepped(assignment, command, await begunIn(tx, assignment.id), deps.clock.now())
   if (!next.ok) return next
   const world = await worldLoader(tx)(assignment.authorId, namedClasses(next.value))
   const part = checkPart(hand, assignment, next.value, whereIn(world))
@@ -64,7 +62,6 @@ export async function stepWork(
   if (hand !== 'whole' && next.value.state !== assignment.state)
     return refuse({ code: 'work/not-whole', field: 'targets' })
   await saveAssignment(tx, next.value)
-  if (next.value.state === 'published') await dropLearnerWork(tx, assignment.id, next.value.notFor)
   const settled = next.value.state === 'withdrawn' ? ok(0) : await settle(tx, next.value, world)
   return settled.ok ? ok([...new Set([...goesTo, ...namedClasses(next.value)])]) : settled
 }

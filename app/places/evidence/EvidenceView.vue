@@ -2,6 +2,7 @@
 import { useHead, useRoute, useRouter } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, shallowRef, watch } from 'vue'
+import { pieceName } from '#core/attempts'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { ShowGrid } from '#shared/contracts/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
@@ -68,12 +69,10 @@ watch(
   () => desk.steps,
   () => void load(),
 )
-/** The chosen column as it is after whatever was done to it. */
-const columnNow = computed(() => {
-  const of = chosen.value?.column
-  return (
-    grid.value?.columns.find((c) => c.assignmentId === of?.assignmentId && c.pieceId === of.pieceId) ?? of!
-  )
+/** The column of the chosen cells, as the grid has it now. */
+const chosenColumn = computed(() => {
+  const name = chosen.value && pieceName(chosen.value.piece)
+  return grid.value?.columns.find((c) => pieceName(c) === name) ?? null
 })
 /** Pressing a column opens its items, pressing it again closes them. */
 function choose({ assignmentId, pieceId }: GridColumn): void {
@@ -122,9 +121,9 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
     <div v-else-if="grid" class="split" :class="{ two: work || chosen }">
       <WorkGrid :grid="grid" :chosen="{ work, piece }" :cells="chosen" @choose="choose" @cell="chooseCell" />
       <ChosenCells
-        v-if="chosen"
+        v-if="chosen && chosenColumn"
         :grid="grid"
-        :column="columnNow"
+        :column="chosenColumn"
         :learner-ids="chosen.learnerIds"
         @close="letGo"
         @done="load"

@@ -4,7 +4,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { PLACES } from '#core/attempts'
 import { ListMyWork } from '#shared/contracts/learning'
-import type { MyWork } from '#shared/contracts/learning'
+import type { LearnerCard } from '#core/work'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
@@ -17,7 +17,7 @@ useHead({ title: 'My work · Step Cairn' })
 const JoinAnother = defineAsyncComponent(() => import('./components/JoinAnother.vue'))
 const me = useMe()
 const now = useServerNow()
-const work = shallowRef<readonly MyWork[] | null>(null)
+const work = shallowRef<readonly LearnerCard[] | null>(null)
 const zone = ref('UTC')
 const problem = ref('')
 const joining = ref(false)
@@ -45,7 +45,7 @@ useIntervalFn(() => {
 }, 60_000)
 const places = computed(() => PLACES.map((place) => ({ place, ...HEADS[place], work: ordered(place) })))
 /** Done shows the latest first. */
-function ordered(place: (typeof PLACES)[number]): readonly MyWork[] {
+function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
   const list = (work.value ?? []).filter((w) => w.place === place)
   return place === 'done' ? [...list].reverse() : list
 }

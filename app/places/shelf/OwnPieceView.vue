@@ -3,7 +3,8 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import type { ResourceId } from '#core/base'
-import type { ResourceKind } from '#core/library'
+import { isScored } from '#core/library'
+import type { ResourceKind, ResourceRole } from '#core/library'
 import type { ReplyOf } from '#shared/contracts/contract'
 import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
 import { newDraft, toDraft, toItems } from './itemDraft'
@@ -23,6 +24,7 @@ interface Form {
   title: string
   code: string
   kind: ResourceKind
+  role: ResourceRole
   minutes: number
   grade: number
   content: string
@@ -32,6 +34,7 @@ const empty = (): Form => ({
   title: '',
   code: '',
   kind: 'check',
+  role: 'core',
   minutes: 10,
   grade: 8,
   content: '',
@@ -43,6 +46,7 @@ const changed = (typeof route.query.piece === 'string' ? route.query.piece : nul
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
 const written = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, empty(), {
   listenToStorageChanges: false,
+  mergeDefaults: true,
 })
 const form = changed ? ref<Form>(empty()) : written
 const revision = ref(1)
@@ -55,9 +59,9 @@ onMounted(async () => {
     missing.value = sayRefusal(reply.error)
     return
   }
-  const { title, code, kind, minutes, grade, content, items } = reply.value.resource
+  const { title, code, kind, role, minutes, grade, content, items } = reply.value.resource
   revision.value = reply.value.revision
-  form.value = { title, code, kind, minutes, grade, content, items: items.map(toDraft) }
+  form.value = { title, code, kind, role, minutes, grade, content, items: items.map(toDraft) }
 })
 const shelf = useShelf()
 const KINDS: { label: string; value: ResourceKind }[] = [
@@ -67,9 +71,7 @@ const KINDS: { label: string; value: ResourceKind }[] = [
   { label: 'Reading', value: 'reading' },
   { label: 'Worked example', value: 'worked-example' },
 ]
-const scored = computed(
-  () => form.value.kind === 'check' || form.value.kind === 'practice-set' || form.value.kind === 'test',
-)
+const scored = computed(() => isScored(form.value.kind))
 const WORDS: Record<string, string> = {
   title: 'Title',
   minutes: 'Minutes',
@@ -106,7 +108,7 @@ function say(field: string, problem: string): Fault {
 function bodyOf() {
   const { items, ...rest } = form.value
   const asked = scored.value ? toItems(items) : []
-  return { ...rest, role: 'core' as const, items: asked }
+  return { ...rest, items: asked }
 }
 /** A new piece has a name; one that was changed says whether it is a new form. */
 type Saved = ReplyOf<typeof MakePiece> | ReplyOf<typeof ChangePiece>
@@ -125,7 +127,7 @@ const asking = useContractForm<Saved>({
     const resourceId = 'resourceId' in reply ? reply.resourceId : changed
     if ('isNewForm' in reply && reply.isNewForm)
       tell.done('Saved as a new form. Work that is given out keeps the former one until you say otherwise.')
-    else form.value = empty()
+    if (!changed) written.value = empty()
     await shelf.load(true)
     await navigateTo({ path: '/shelf', query: { piece: resourceId } })
   },

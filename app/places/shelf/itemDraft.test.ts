@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import type { Item } from '#core/library'
 import { multiple, numeric, single, text } from '../../../tests/support/made'
 import { newDraft, toDraft, toItems } from './itemDraft'
 
-const plain = (item: Item) => ({ ...item, standard: null, difficulty: 2 })
-
 describe('questions that are written again', () => {
   it('come back as they were, under their own names', () => {
-    const items = [single('q2'), multiple('q1'), numeric('q7'), text('q4')].map(plain)
+    const items = [
+      { ...single('q2'), standard: 'TH.8.W.3', difficulty: 5 as const },
+      multiple('q1'),
+      numeric('q7'),
+      text('q4'),
+    ]
     expect(toItems(items.map(toDraft))).toEqual(items)
   })
 

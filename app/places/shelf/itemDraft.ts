@@ -5,8 +5,8 @@ import type { FieldType, Fields, Item, ItemKind } from '#core/library'
 
 /** One question while it is being written: everything as typed. */
 export interface ItemDraft {
-  /** Of a question that is changed; what was answered of it goes on counting for it. */
-  id?: ItemId
+  /** What a question that is changed has besides what is written here; its name is what answers count for. */
+  kept?: Pick<Item, 'id' | 'standard' | 'difficulty'>
   kind: ItemKind
   stem: string
   points: number
@@ -53,9 +53,9 @@ export function toDraft(item: Item): ItemDraft {
     const value = values[name]
     return [[name, Array.isArray(value) ? value.join('; ') : String(value ?? '')] as const]
   })
-  const { id, kind, stem, points, feedback } = item
+  const { id, standard, difficulty, kind, stem, points, feedback } = item
   return {
-    id,
+    kept: { id, standard, difficulty },
     kind,
     stem,
     points,
@@ -67,26 +67,25 @@ export function toDraft(item: Item): ItemDraft {
 
 /** Questions as the shelf keeps them; those that are new get names that none of the others has. */
 export function toItems(drafts: readonly ItemDraft[]): Item[] {
-  const taken = new Set<string>(drafts.flatMap((d) => d.id ?? []))
+  const taken = new Set<string>(drafts.flatMap((d) => d.kept?.id ?? []))
   return drafts.map((draft, i) => {
     let number = i + 1
-    while (draft.id === undefined && taken.has(`q${number}`)) number++
-    if (draft.id === undefined) taken.add(`q${number}`)
-    return toItem(draft, number)
+    if (draft.kept) return toItem(draft, draft.kept)
+    while (taken.has(`q${number}`)) number++
+    taken.add(`q${number}`)
+    return toItem(draft, { id: asId<ItemId>(`q${number}`), standard: null, difficulty: 2 })
   })
 }
 
 /** The question as the shelf keeps it; what cannot be read becomes something the checks refuse by name. */
-function toItem(draft: ItemDraft, number: number): Item {
+function toItem(draft: ItemDraft, kept: NonNullable<ItemDraft['kept']>): Item {
   const fields: Fields = KINDS[draft.kind].fields
   const own = Object.entries(fields).map(([name, type]) => [name, valueOf(draft, name, type)])
   return {
-    id: draft.id ?? asId<ItemId>(`q${number}`),
+    ...kept,
     kind: draft.kind,
     stem: draft.stem.trim(),
     points: Number(draft.points),
-    standard: null,
-    difficulty: 2,
     feedback: draft.feedback.trim(),
     ...Object.fromEntries(own),
   } as unknown as Item

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { pieceName } from '#core/attempts'
 import type { IsoDay, UserId } from '#core/base'
 import type { More } from '#core/work'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
@@ -11,6 +12,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayDay, zoneNamed } from '~/shared/words/times'
+import EvidencePanel from './EvidencePanel.vue'
 
 const props = defineProps<{ grid: ClassGrid; column: GridColumn; learnerIds: readonly UserId[] }>()
 const emit = defineEmits<{ close: []; done: [] }>()
@@ -27,10 +29,7 @@ const who = computed(() =>
 )
 const cells = computed(() =>
   props.grid.cells.filter(
-    (c) =>
-      c.assignmentId === props.column.assignmentId &&
-      c.pieceId === props.column.pieceId &&
-      props.learnerIds.includes(c.learnerId),
+    (c) => pieceName(c) === pieceName(props.column) && props.learnerIds.includes(c.learnerId),
   ),
 )
 const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-for-them'))
@@ -55,20 +54,15 @@ async function giveTime(): Promise<void> {
 </script>
 
 <template>
-  <aside class="panel grid gap-4 content-start" aria-label="What was chosen" data-hook="chosen-cells">
-    <header class="flex items-start gap-2">
-      <div class="flex-1">
-        <h2>{{ who }}</h2>
-        <p class="said">{{ column.pieceTitle ?? column.title }}</p>
-      </div>
-      <UButton
-        color="neutral"
-        variant="ghost"
-        icon="i-lucide-x"
-        aria-label="Close what was chosen"
-        @click="emit('close')"
-      />
-    </header>
+  <EvidencePanel
+    class="grid gap-4 content-start"
+    label="What was chosen"
+    :title="who"
+    :about="column.pieceTitle ?? column.title"
+    close-label="Close what was chosen"
+    data-hook="chosen-cells"
+    @close="emit('close')"
+  >
     <p v-if="areAllWithout && !areAllExcused">Does not have this work.</p>
     <template v-else-if="areAllExcused">
       <p>Excused from it.</p>
@@ -124,14 +118,5 @@ async function giveTime(): Promise<void> {
         Enter, takes in further learners of this column.
       </p>
     </template>
-  </aside>
+  </EvidencePanel>
 </template>
-
-<style scoped>
-.panel {
-  overflow: auto;
-  padding: 1rem 1.1rem 2rem;
-  border-left: 1px solid var(--ui-border);
-  background: var(--ui-bg-muted);
-}
-</style>

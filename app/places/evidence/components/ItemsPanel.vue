@@ -9,6 +9,7 @@ import { toInlineHtml } from '~/shared/words/markdown'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import EvidencePanel from './EvidencePanel.vue'
 
 const props = defineProps<{
   assignmentId: AssignmentId
@@ -33,6 +34,11 @@ watch(
   },
   { immediate: true },
 )
+const title = computed(() => {
+  const of = figures.value
+  if (of === null) return 'Items'
+  return of.pieceTitle === null ? of.title : `${of.title}: ${of.pieceTitle}`
+})
 const rows = computed(() =>
   (figures.value?.figures ?? []).flatMap((f) => {
     const at = figures.value?.items.findIndex((i) => i.id === f.itemId) ?? -1
@@ -43,23 +49,14 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <aside class="panel" aria-label="Items, hardest first" data-hook="items">
-    <header class="flex items-start gap-2">
-      <div class="flex-1">
-        <h2>{{ figures?.title ?? 'Items' }}</h2>
-        <p class="said">
-          {{ figures?.className ?? 'All classes' }} · {{ count(figures?.tries ?? 0, 'learner') }} · hardest
-          first
-        </p>
-      </div>
-      <UButton
-        color="neutral"
-        variant="ghost"
-        icon="i-lucide-x"
-        aria-label="Close the items"
-        @click="emit('close')"
-      />
-    </header>
+  <EvidencePanel
+    label="Items, hardest first"
+    :title="title"
+    :about="`${figures?.className ?? 'All classes'} · ${count(figures?.tries ?? 0, 'learner')} · hardest first`"
+    close-label="Close the items"
+    data-hook="items"
+    @close="emit('close')"
+  >
     <p v-if="problem" class="note-line needs" role="alert">{{ sayRefusal(problem) }}</p>
     <p v-else-if="figures && figures.tries === 0" class="said mt-3">Nobody has handed in yet.</p>
     <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">
@@ -89,16 +86,10 @@ const rows = computed(() =>
         </p>
       </li>
     </ol>
-  </aside>
+  </EvidencePanel>
 </template>
 
 <style scoped>
-.panel {
-  overflow: auto;
-  padding: 1rem 1.1rem 2rem;
-  border-left: 1px solid var(--ui-border);
-  background: var(--ui-bg-muted);
-}
 ol > li {
   padding: 0.7rem 0;
   border-bottom: 1px solid var(--ui-border);

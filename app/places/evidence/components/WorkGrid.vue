@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
+import { pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
-import { useGridKeys } from '../composables/choosing'
-import type { ChosenInColumn } from '../composables/choosing'
+import type { ChosenCells } from '../composables/choosing'
+import { useGridKeys } from '../composables/gridKeys'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
 
@@ -12,7 +13,7 @@ import { sayDate, zoneNamed } from '~/shared/words/times'
 const props = defineProps<{
   grid: ClassGrid
   chosen: { readonly work: AssignmentId | null; readonly piece: PieceId | null }
-  cells: ChosenInColumn | null
+  cells: ChosenCells | null
 }>()
 const emit = defineEmits<{
   choose: [of: GridColumn]
@@ -30,19 +31,12 @@ watch(
 )
 const isTaken = (c: GridColumn, learnerId: UserId) =>
   props.cells !== null &&
-  nameOf(props.cells.column) === nameOf(c) &&
+  pieceName(props.cells.piece) === pieceName(c) &&
   props.cells.learnerIds.includes(learnerId)
-const nameOf = (of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId }) =>
-  `${of.assignmentId} ${of.pieceId}`
 const isChosen = (c: GridColumn) =>
   c.assignmentId === props.chosen.work && (props.chosen.piece ?? c.pieceId) === c.pieceId
-const byLearner = computed(() => {
-  const map = new Map<string, Cell[]>()
-  for (const cell of props.grid.cells) map.set(cell.learnerId, [...(map.get(cell.learnerId) ?? []), cell])
-  return map
-})
-const cellOf = (learnerId: string, of: GridColumn) =>
-  byLearner.value.get(learnerId)?.find((c) => nameOf(c) === nameOf(of))
+const byName = computed(() => new Map(props.grid.cells.map((c) => [`${pieceName(c)} ${c.learnerId}`, c])))
+const cellOf = (learnerId: string, of: GridColumn) => byName.value.get(`${pieceName(of)} ${learnerId}`)
 const due = (at: number | null) =>
   at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
 const WORDS: Record<Cell['state'], string> = {
@@ -76,7 +70,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
           <th scope="col" class="name">Learner</th>
           <th
             v-for="c in grid.columns"
-            :key="nameOf(c)"
+            :key="pieceName(c)"
             scope="col"
             class="work"
             :class="{ chosen: isChosen(c) }"
@@ -101,7 +95,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
           <th scope="row" class="name">{{ l.name }}</th>
           <td
             v-for="(c, at) in grid.columns"
-            :key="nameOf(c)"
+            :key="pieceName(c)"
             :class="[tone(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
           >
             <button
@@ -126,11 +120,11 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
       <tfoot>
         <tr>
           <th scope="row" class="name">Handed in</th>
-          <td v-for="c in grid.columns" :key="nameOf(c)">{{ c.handedIn }} of {{ c.reached }}</td>
+          <td v-for="c in grid.columns" :key="pieceName(c)">{{ c.handedIn }} of {{ c.reached }}</td>
         </tr>
         <tr>
           <th scope="row" class="name">Mean</th>
-          <td v-for="c in grid.columns" :key="nameOf(c)">
+          <td v-for="c in grid.columns" :key="pieceName(c)">
             <b>{{ c.mean === null ? '' : percent(c.mean) }}</b>
           </td>
         </tr>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import type { PieceId } from '#core/base'
-import type { MyWork } from '#shared/contracts/learning'
+import type { LearnerCard, LearnerPiece } from '#core/work'
 import { percent } from '~/shared/words/numbers'
 import { KIND_WORDS, WHEN_WORDS } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
 
-defineProps<{ work: MyWork; shown: PieceId; zone: string }>()
-type Step = MyWork['pieces'][number]
+defineProps<{ work: LearnerCard; shown: PieceId; zone: string }>()
 
 /** How a step stands, in two or three words. */
-function standing(p: Step, zone: string): string {
+function standing(p: LearnerPiece, zone: string): string {
   if (p.ratio !== null) return percent(p.ratio)
   if (p.handedInAt !== null) return p.itemCount === 0 ? 'done' : 'handed in'
   if (p.place === 'next' && p.opensAt !== null) return `opens ${sayMoment(p.opensAt, zone, 'opens')}`

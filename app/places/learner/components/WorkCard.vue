@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Instant } from '#core/base'
-import type { MyWork } from '#shared/contracts/learning'
+import type { LearnerCard } from '#core/work'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS, WHEN_WORDS } from '~/shared/words/pieces'
 import { sayLeft, sayMoment } from '~/shared/words/times'
 
-const props = defineProps<{ work: MyWork; now: Instant; zone: string }>()
+const props = defineProps<{ work: LearnerCard; now: Instant; zone: string }>()
 const until = computed(() => {
   const { work, now, zone } = props
   if (work.place === 'next' && work.opensAt) return `Opens ${sayMoment(work.opensAt, zone, 'opens')}`

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { same } from '#core/base'
 import type { LessonId, PieceId } from '#core/base'
 import { MOST_PIECES, WHENS, momentsOf } from '#core/work'
@@ -68,10 +68,13 @@ const choices = computed(() => {
     .map((p) => ({ label: `${p.title} (${p.code})`, value: p.id as string }))
 })
 
-function add(id: string | undefined): void {
+/** What was picked is added at once, and the field is empty again. */
+const picked = ref<string>()
+watch(picked, (id) => {
   const card = shelf.piece(id ?? null)
+  picked.value = undefined
   if (card) pieces.value = [...pieces.value, pieceOf(card, pieces.value)]
-}
+})
 function patch(at: number, part: Partial<WorkPiece>): void {
   pieces.value = pieces.value.map((p, i) => (i === at ? { ...p, ...part } : p))
 }
@@ -191,7 +194,7 @@ function remove(at: number): void {
     </p>
     <USelectMenu
       v-if="pieces.length < MOST_PIECES"
-      :model-value="undefined"
+      v-model="picked"
       :items="choices"
       value-key="value"
       virtualize
@@ -200,7 +203,6 @@ function remove(at: number): void {
       aria-label="Add a piece"
       data-hook="add-piece"
       :search-input="{ placeholder: 'Title or short code' }"
-      @update:model-value="add($event as unknown as string)"
     />
   </div>
 </template>
