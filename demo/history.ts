@@ -22,13 +22,14 @@ import type {
   UserId,
 } from '#core/base'
 import type { Actor } from '#core/access'
+import { LATER_RULES } from '#core/attempts'
 import type { AnswerChange, AttemptRules } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import type { Answer } from '#core/library'
 import { attemptsAt, groupsOf, learnerWorkOf, learnersOf, plansById } from '#db/repositories'
-import { momentsOf } from '#core/work'
-import type { Draft, LearnerWork, When, WorkPiece } from '#core/work'
+import { NO_ABOUT, momentsOf } from '#core/work'
+import type { About, Draft, LearnerWork, When, WorkPiece } from '#core/work'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
@@ -138,6 +139,8 @@ const RULES: Record<DemoWork['kind'], AttemptRules> = {
     feedback: 'submission',
     answers: 'close',
     late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
+    ...LATER_RULES,
+    help: ['calculator'],
   },
   practice: {
     maxAttempts: null,
@@ -145,9 +148,11 @@ const RULES: Record<DemoWork['kind'], AttemptRules> = {
     waitMinutes: 0,
     timeLimitMinutes: null,
     order: 'as-written',
-    feedback: 'submission',
+    feedback: 'item',
     answers: 'submission',
     late: null,
+    ...LATER_RULES,
+    help: ['hints', 'calculator', 'worked-example', 'read-aloud'],
   },
   review: {
     maxAttempts: null,
@@ -158,6 +163,30 @@ const RULES: Record<DemoWork['kind'], AttemptRules> = {
     feedback: 'submission',
     answers: 'submission',
     late: null,
+    items: {
+      kind: 'drawn',
+      again: 'new',
+      shares: [
+        { standard: null, hardness: 'easy', count: 2 },
+        { standard: null, hardness: null, count: 3 },
+      ],
+    },
+    help: ['calculator'],
+    passPercent: 70,
+  },
+  // as hard as suits each learner, until it is known well enough how far they are
+  search: {
+    maxAttempts: null,
+    kept: 'latest',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'item',
+    answers: 'item',
+    late: null,
+    items: { kind: 'adaptive', most: 6, untilError: 0.8 },
+    help: ['hints', 'calculator'],
+    passPercent: null,
   },
   test: {
     maxAttempts: 1,
@@ -168,6 +197,29 @@ const RULES: Record<DemoWork['kind'], AttemptRules> = {
     feedback: 'close',
     answers: 'close',
     late: null,
+    ...LATER_RULES,
+  },
+}
+
+const ABOUT: Record<DemoWork['kind'], Partial<About>> = {
+  check: { category: 'Checks' },
+  practice: { category: 'Practice', heading: 'Practice' },
+  review: {
+    category: 'Practice',
+    objective: 'Show that you can still do what the unit began with.',
+    outcomes: ['Say what density is', 'Find the density of a thing from its mass and volume'],
+  },
+  search: {
+    category: 'Practice',
+    objective: 'Find out how far you are with wave speed.',
+    outcomes: ['Use speed, wavelength and frequency together'],
+  },
+  test: {
+    category: 'Tests',
+    heading: 'Tests',
+    instructions:
+      'You have **40 minutes** and one try. Your answers are saved while you write.\n\n- Leave a question and ' +
+      'come back to it whenever you like.\n- A calculator and a sheet of paper are allowed.',
   },
 }
 
@@ -201,17 +253,21 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork, own: Resou
       ? ids.map((id) => ({ kind: 'group' as const, groupId: groups.get(id) as GroupId }))
       : ids.map((classId) => ({ kind: 'class' as const, classId }))
   const piece = pieceOf(work.piece)
+  const isReview = work.kind === 'review' || work.kind === 'search'
   const read = work.before === OWN_PIECE.code ? own : work.before && pieceOf(work.before).id
   const steps = read ? [workPiece(1, read, 'before', lessonId)] : []
   return {
     pieces: [...steps, workPiece(steps.length + 1, piece.id, 'in', lessonId)],
-    title: work.kind === 'review' ? piece.title.replace('Practice', 'Looking back') : piece.title,
+    title: isReview ? piece.title.replace('Practice', 'Looking back') : piece.title,
     note:
       work.kind === 'check'
         ? 'You have two tries; the better one counts.'
         : work.kind === 'practice'
           ? 'For the extra practice group. Try it as often as you like.'
           : '',
+    about: { ...NO_ABOUT, ...ABOUT[work.kind] },
+    isFirst: false,
+    inTurn: steps.length > 0,
     window,
     rules: RULES[work.kind],
     targets: targets.map((target) => ({ target, overrides: {} })),
@@ -317,7 +373,9 @@ async function tryPiece(
   clock.set(at)
   const started = await startTry(deps, learner, row)
   if (!started.ok) return
-  const answers = simulatedAnswers(personOf(row.learnerId), resource.items, nth - 1)
+  const given = new Set(started.value.items.map((i) => i.id))
+  const items = resource.items.filter((i) => given.has(i.id))
+  const answers = simulatedAnswers(personOf(row.learnerId), items, nth - 1)
   clock.set(addMinutes(at, 4 + Math.floor(personOf(row.learnerId).random() * 9)))
   mustBeOk(
     await handIn(deps, learner, {
@@ -360,7 +418,9 @@ async function startSome(
     }
     const started = await startTry(deps, learner, row)
     if (!started.ok) continue
-    const { items } = (await givenPiece(deps.store.read, row)).resource
+    const bank = (await givenPiece(deps.store.read, row)).resource.items
+    const given = new Set(started.value.items.map((i) => i.id))
+    const items = bank.filter((i) => given.has(i.id))
     if (items.length === 0) continue
     const saves = fromOnePage([...simulatedAnswers(personOf(row.learnerId), items)].slice(0, 3))
     mustBeOk(await saveAnswers(deps, learner, { attemptId: started.value.attemptId, saves }), 'save')

@@ -203,7 +203,7 @@ export interface DemoWork {
   readonly before?: string
   readonly lesson: string
   readonly course: string
-  readonly kind: 'check' | 'practice' | 'test' | 'review'
+  readonly kind: 'check' | 'practice' | 'test' | 'review' | 'search'
 }
 
 /** The checks, practice sets and the test that are set as the plan reaches them, in order. */
@@ -231,7 +231,7 @@ export const WORK: readonly DemoWork[] = [
 
 /** Published and listed, but not yet open at the demo's now. */
 export const COMING: readonly DemoWork[] = [
-  { piece: 'wav203', before: 'wav301', lesson: 'W2.6', course: 'Science 8', kind: 'review' },
+  { piece: 'wav203', before: 'wav301', lesson: 'W2.6', course: 'Science 8', kind: 'search' },
   { piece: 'mat203', before: 'floats', lesson: 'M2.5', course: 'Science 7', kind: 'review' },
 ]
 

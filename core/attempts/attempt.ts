@@ -109,6 +109,9 @@ export function orderItems<T>(
   return shuffled(items, seededRandom(seedOf(`${of.assignmentId}/${of.learnerId}/${of.number}`)))
 }
 
+/** The learner and the piece that a try is at, and which of their tries it is. */
+export type TryOf = Pick<Attempt, 'assignmentId' | 'pieceId' | 'learnerId' | 'number'>
+
 /** When work closes for one learner, and when for the last of all who have it; null where it never does. */
 export interface Closings {
   readonly own: Instant | null
@@ -121,6 +124,7 @@ export interface Closings {
  */
 export function isRevealed(reveal: Reveal, closes: Closings, now: Instant): boolean {
   switch (reveal) {
+    case 'item':
     case 'submission':
       return true
     case 'close':

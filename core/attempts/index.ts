@@ -1,26 +1,48 @@
 /** Attempt rules, scoring, and what a try may do when. */
-export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
+export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart } from './attempt'
 export type { Closings } from './attempt'
+export { faultInRules } from './checkRules'
+export { mayFix } from './fixing'
+export { itemToFollow, itemsOf, itemsToBegin } from './items/choose'
+export { askedFor, bankParts, fillsShare, hardnessOf, shortOf } from './items/draw'
+export type { BankPart, Drawable } from './items/draw'
+export { passingOf } from './passing'
+export type { Passing } from './passing'
 export { pieceName } from './pieceName'
 export type { NamedPiece } from './pieceName'
 export { PLACES, placeOf } from './place'
 export type { Place } from './place'
 export { doneFrom, mayFinish, readingTerms } from './reading'
 export type { AttemptRefusal } from './refusals'
-export { faultInRules, keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
+export { keptScore, scoreAttempt, shownPoints } from './scoreAttempt'
 export { takeSave } from './takeSave'
 export type { AnswerChange, StandingAnswer, Taken } from './takeSave'
-export { ENDED_BY, ITEM_ORDERS, KEPT, LATE_PER, NO_LATE_DAYS, REVEALS } from './types'
+export {
+  ENDED_BY,
+  HARDNESSES,
+  HELPS,
+  ITEM_ORDERS,
+  KEPT,
+  LATER_RULES,
+  LATE_PER,
+  MOST_ITEMS,
+  NO_LATE_DAYS,
+  REVEALS,
+} from './types'
 export type {
   Attempt,
   AttemptRules,
   AttemptScore,
   EndedBy,
+  Hardness,
+  Help,
+  ItemChoice,
   ItemOrder,
   ItemScore,
   Kept,
   LateDays,
   LateRule,
   Reveal,
+  Share,
   TryTerms,
 } from './types'

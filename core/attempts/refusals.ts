@@ -1,4 +1,5 @@
 import type { Instant, ItemId } from '../base'
+import type { RuleField } from './checkRules'
 import type { StandingAnswer } from './takeSave'
 
 /** Why a try cannot be started, saved or handed in; nothing already saved is lost. */
@@ -30,7 +31,9 @@ export type AttemptRefusal =
       readonly expected: string
     }
   | { readonly code: 'attempts/unknown-option'; readonly field: 'answer'; readonly itemId: ItemId }
-  | {
-      readonly code: 'attempts/bad-rules'
-      readonly field: 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late'
-    }
+  /** Nothing is shown before the whole try is handed in. */
+  | { readonly code: 'attempts/not-item-by-item'; readonly field: 'itemId' }
+  | { readonly code: 'attempts/answer-first'; readonly field: 'answer'; readonly itemId: ItemId }
+  /** Other work, or an earlier piece, has to be done first. */
+  | { readonly code: 'attempts/first-things-first'; readonly field: 'assignmentId'; readonly title: string }
+  | { readonly code: 'attempts/bad-rules'; readonly field: RuleField }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '../base'
-import type { Instant, IsoDay } from '../base'
-import { aTry, at, ids, multiple, rules, single, text } from '../../tests/support/made'
+import type { Instant, IsoDay, ItemId } from '../base'
+import type { Answer } from '../library'
+import { aTry, at, ids, multiple, single, text } from '../../tests/support/made'
 import { zoneOf } from '../calendar'
-import { daysLate, faultInRules, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
+import { daysLate, keptScore, keptShare, scoreAttempt, shownPoints } from './scoreAttempt'
 
 const days = {
   zoneDayOf: (when: Instant) => new Date(when).toISOString().slice(0, 10) as IsoDay,
@@ -76,6 +77,21 @@ describe('daysLate', () => {
   })
 })
 
+describe('the score of an adaptive try', () => {
+  it('is what its learner would be expected to earn over the whole bank', () => {
+    const bank = [1, 2, 3, 4, 5].map((difficulty) => single(`${difficulty}`, { difficulty }))
+    const late = { rule: null, dueAt: null, submittedAt: at('10-15T12:00'), days }
+    const right = new Map<ItemId, Answer>([[ids.item('3'), { kind: 'single', choice: 'b' }]])
+    const score = scoreAttempt([bank[2]!], right, late, bank)
+    // all of one point earned, but an ability of 0.731 is expected
+    expect(score).toMatchObject({ points: 1, of: 1, estimate: { ability: expect.closeTo(0.7311, 3) } })
+    const { ability } = score.estimate!
+    const expected = [-2, -1, 0, 1, 2].map((b) => 1 / (1 + Math.exp(b - ability)))
+    expect(score.ratio).toBeCloseTo(expected.reduce((a, b) => a + b, 0) / 5, 8)
+    expect(scoreAttempt([bank[2]!], right, late).ratio).toBe(1)
+  })
+})
+
 describe('keptShare', () => {
   it('never falls below the floor', () => {
     expect([0, 1, 4, 5, 6, 100].map((n) => keptShare(perDay, n))).toEqual([1, 0.9, 0.6, 0.5, 0.5, 0.5])
@@ -99,17 +115,7 @@ describe('keptScore', () => {
   })
 })
 
-describe('faultInRules', () => {
-  it('names the field a learner could not meet', () => {
-    expect(faultInRules(rules())).toBeNull()
-    expect(faultInRules(rules({ maxAttempts: null }))).toBeNull()
-    expect(faultInRules(rules({ maxAttempts: 0 }))).toBe('maxAttempts')
-    expect(faultInRules(rules({ maxAttempts: 1.5 }))).toBe('maxAttempts')
-    expect(faultInRules(rules({ waitMinutes: -1 }))).toBe('waitMinutes')
-    expect(faultInRules(rules({ timeLimitMinutes: 0 }))).toBe('timeLimitMinutes')
-    expect(faultInRules(rules({ late: { ...perDay, percentPerDay: 101 } }))).toBe('late')
-  })
-
+describe('shownPoints', () => {
   it('shows points with two decimals at most', () => {
     expect([2 / 3, 1, 0.125].map(shownPoints)).toEqual([0.67, 1, 0.13])
   })

@@ -2,9 +2,15 @@ import { addDays, dayNumber } from '../base'
 import type { Instant, ItemId } from '../base'
 import { scoreItem } from '../library'
 import type { Answer, Item } from '../library'
-import type { Attempt, AttemptRules, AttemptScore, Kept, LateDays, LateRule } from './types'
+import { expectedOverBank } from './items/adaptive'
+import { estimateFrom } from './items/choose'
+import type { Attempt, AttemptScore, Kept, LateDays, LateRule } from './types'
 
-/** Scores a whole try from its saved answers, with the late deduction when it was handed in after `dueAt`. */
+/**
+ * Scores a whole try from its items and saved answers, with the late deduction when it was handed in after `dueAt`.
+ * @param bank of an adaptive try all items of its piece: the score is what its learner would be expected to earn over
+ * them, since each learner had other items, as hard as suited them.
+ */
 export function scoreAttempt(
   items: readonly Item[],
   answers: ReadonlyMap<ItemId, Answer>,
@@ -14,6 +20,7 @@ export function scoreAttempt(
     readonly submittedAt: Instant
     readonly days: LateDays
   },
+  bank: readonly Item[] | null = null,
 ): AttemptScore {
   const scores = items.map((item) => ({
     itemId: item.id,
@@ -26,9 +33,12 @@ export function scoreAttempt(
     late.dueAt === null
       ? 0
       : daysLate(late.dueAt, late.submittedAt, late.rule?.per ?? 'calendar-day', late.days)
-  const earned = of === 0 ? 0 : points / of
+  const estimate = bank === null ? null : estimateFrom(items, answers)
+  const share = of === 0 ? 0 : points / of
+  const earned = bank === null || estimate === null ? share : expectedOverBank(bank, estimate.ability)
   const ratio = late.rule === null ? earned : earned * keptShare(late.rule, lateDays)
-  return { points, of, ratio, lateDays, deductedRatio: earned - ratio, items: scores }
+  const score = { points, of, ratio, lateDays, deductedRatio: earned - ratio, items: scores }
+  return estimate === null ? score : { ...score, estimate }
 }
 
 /** Share of the earned score that is kept after `lateDays`: 1 − percent × days, not below the floor. */
@@ -67,26 +77,4 @@ export function keptScore(attempts: readonly Pick<Attempt, 'number' | 'score'>[]
 /** Points rounded for showing, at most two decimals. */
 export function shownPoints(points: number): number {
   return Math.round(points * 100) / 100
-}
-
-/** Accepts rules a learner can meet, or names the field to correct. */
-export function faultInRules(
-  rules: AttemptRules,
-): 'maxAttempts' | 'waitMinutes' | 'timeLimitMinutes' | 'late' | null {
-  if (rules.maxAttempts !== null && !(Number.isInteger(rules.maxAttempts) && rules.maxAttempts >= 1))
-    return 'maxAttempts'
-  if (!(rules.waitMinutes >= 0)) return 'waitMinutes'
-  if (rules.timeLimitMinutes !== null && !(rules.timeLimitMinutes >= 1)) return 'timeLimitMinutes'
-  const { late } = rules
-  if (
-    late &&
-    !(
-      late.percentPerDay >= 0 &&
-      late.percentPerDay <= 100 &&
-      late.floorPercent >= 0 &&
-      late.floorPercent <= 100
-    )
-  )
-    return 'late'
-  return null
 }

@@ -14,6 +14,7 @@ const stands = (over: Partial<StandingAnswer>): StandingAnswer => ({
   revision: 3,
   writer: b,
   edit: 1,
+  isFinal: false,
   ...over,
 })
 const change = (over: Partial<AnswerChange>): AnswerChange => ({
@@ -68,7 +69,7 @@ describe('two pages and a bad line', () => {
           // whoever overwrites had seen what stood, or wrote it
           expect(before === null || before.writer === page || c.from === before.revision).toBe(true)
           if (before?.writer === page) expect(c.edit).toBeGreaterThan(before.edit)
-          standing = { ...c, revision: (before?.revision ?? 0) + 1 }
+          standing = { ...c, isFinal: false, revision: (before?.revision ?? 0) + 1 }
         }
         for (const { page, act } of steps as { page: 'a' | 'b'; act: string }[]) {
           const of = pages[page]

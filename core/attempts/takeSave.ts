@@ -10,6 +10,8 @@ export interface StandingAnswer {
   /** The page that wrote it last, and which of that page's changes it was. */
   readonly writer: PageId
   readonly edit: number
+  /** Given for good: it was looked at, and no longer changes. */
+  readonly isFinal: boolean
 }
 
 /** A change of an answer on its way to the server. */
@@ -28,11 +30,13 @@ export type Taken = 'written' | 'known' | 'stale'
 
 /**
  * Whether a change may replace what stands. It may when it was made from that very revision, or when the same
- * page wrote last and the change is a later one of it: then nobody else's answer is overwritten.
+ * page wrote last and the change is a later one of it: then nobody else's answer is overwritten. What was given for
+ * good stays.
  */
 export function takeSave(standing: StandingAnswer | null, change: AnswerChange, isSame: boolean): Taken {
   if (standing === null) return 'written'
   if (isSame) return 'known'
+  if (standing.isFinal) return 'stale'
   const isOwn = standing.writer === change.writer
   if (isOwn) return change.edit > standing.edit ? 'written' : 'known'
   return change.from === standing.revision ? 'written' : 'stale'

@@ -3,10 +3,10 @@ import type { AssignmentId, AttemptId, Instant, IsoDay, ItemId, Minutes, PieceId
 
 export const KEPT = ['best', 'latest', 'first', 'mean'] as const
 export type Kept = (typeof KEPT)[number]
-export const REVEALS = ['submission', 'close', 'own-close', 'never'] as const
+export const REVEALS = ['item', 'submission', 'close', 'own-close', 'never'] as const
 /**
- * When something is shown: with the submission, after the work has closed for everybody who has it, after it has
- * closed for the learner, or never.
+ * When something is shown: item by item, once an answer is given for good; with the submission; after the work has
+ * closed for everybody who has it; after it has closed for the learner; or never.
  */
 export type Reveal = (typeof REVEALS)[number]
 export const ITEM_ORDERS = ['as-written', 'shuffled'] as const
@@ -23,6 +23,34 @@ export interface LateRule {
   readonly floorPercent: number
 }
 
+export const HARDNESSES = ['easy', 'middle', 'hard'] as const
+/** Difficulty 1 and 2, 3, 4 and 5. */
+export type Hardness = (typeof HARDNESSES)[number]
+
+/** So many items of a standard and a hardness; null: of any. */
+export interface Share {
+  readonly standard: string | null
+  readonly hardness: Hardness | null
+  readonly count: number
+}
+
+/** As many items as one try may be told to have. */
+export const MOST_ITEMS = 100
+/** Which items of a piece one try has. */
+export type ItemChoice =
+  | { readonly kind: 'all' }
+  /** Drawn for each learner; a further try has the same ones, or new ones, unseen items first. */
+  | { readonly kind: 'drawn'; readonly shares: readonly Share[]; readonly again: 'same' | 'new' }
+  /**
+   * One after another, each as hard as suits the answers so far: `most` items, or fewer once the standard error of
+   * the estimate is at most `untilError` (in logits).
+   */
+  | { readonly kind: 'adaptive'; readonly most: number; readonly untilError: number | null }
+
+export const HELPS = ['hints', 'calculator', 'read-aloud', 'spelling', 'worked-example'] as const
+/** What a learner may use while working. */
+export type Help = (typeof HELPS)[number]
+
 export interface AttemptRules {
   readonly maxAttempts: number | null
   readonly kept: Kept
@@ -34,7 +62,17 @@ export interface AttemptRules {
   /** When the right answers are shown. */
   readonly answers: Reveal
   readonly late: LateRule | null
+  readonly items: ItemChoice
+  readonly help: readonly Help[]
+  /** The share of points from which a piece counts as passed, in percent; null: handed in is enough. */
+  readonly passPercent: number | null
 }
+
+/** Rules that were made before these parts existed: all items, no help, nothing to pass. */
+export const LATER_RULES = { items: { kind: 'all' }, help: [], passPercent: null } as const satisfies Pick<
+  AttemptRules,
+  'items' | 'help' | 'passPercent'
+>
 
 export const ENDED_BY = ['learner', 'time-limit', 'closing'] as const
 export type EndedBy = (typeof ENDED_BY)[number]
@@ -56,6 +94,8 @@ export interface Attempt {
   readonly endedBy: EndedBy | null
   /** Null while in progress, and for a piece that is only read. */
   readonly score: AttemptScore | null
+  /** The items that were chosen for this try, in its order; null: all of the piece. */
+  readonly itemIds: readonly ItemId[] | null
 }
 
 export interface ItemScore {
@@ -64,7 +104,10 @@ export interface ItemScore {
   readonly of: number
 }
 
-/** `points` earned of `of`; `ratio` after the late deduction. */
+/**
+ * `points` earned of `of`; `ratio` after the late deduction. Of an adaptive try the ratio is what its learner would be
+ * expected to earn over all items of the piece, and `estimate` says by what.
+ */
 export interface AttemptScore {
   readonly points: number
   readonly of: number
@@ -72,6 +115,13 @@ export interface AttemptScore {
   readonly lateDays: number
   readonly deductedRatio: number
   readonly items: readonly ItemScore[]
+  readonly estimate?: Estimate
+}
+
+/** How able somebody is, and how sure that is: both in logits. */
+export interface Estimate {
+  readonly ability: number
+  readonly error: number
 }
 
 /** The learner's own limits and moments that decide about tries. */

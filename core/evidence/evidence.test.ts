@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import type { ItemId } from '../base'
+import type { Answer } from '../library'
 import { P1, aTry, at, ids, multiple, single } from '../../tests/support/made'
 import { grid, standingTry } from './grid'
 import { itemFigures } from './itemFigures'
@@ -108,11 +110,13 @@ describe('standingTry', () => {
 
 describe('itemFigures', () => {
   const items = [single('1'), multiple('2')]
-  const answers = (choice: string | null, choices: string[]) =>
-    new Map([
-      [ids.item('1'), { kind: 'single' as const, choice }],
-      [ids.item('2'), { kind: 'multiple' as const, choices }],
-    ])
+  const answers = (choice: string | null, choices: string[], itemIds: readonly ItemId[] | null = null) => ({
+    answers: new Map<ItemId, Answer>([
+      [ids.item('1'), { kind: 'single', choice }],
+      [ids.item('2'), { kind: 'multiple', choices }],
+    ]),
+    itemIds,
+  })
 
   it('counts right, omitted and each option, hardest first', () => {
     const [hard, easy] = itemFigures(items, [
@@ -137,6 +141,16 @@ describe('itemFigures', () => {
       meanRatio: 0.75,
       options: { a: 1, b: 3, c: 0, d: 0 },
     })
+  })
+
+  it('counts an item among the tries that had it only', () => {
+    const [first, second] = itemFigures(items, [
+      answers('a', [], [ids.item('1')]),
+      answers(null, ['a', 'c'], [ids.item('2')]),
+      answers(null, ['a'], [ids.item('2')]),
+    ])
+    expect(first).toMatchObject({ itemId: '1', n: 1, meanRatio: 0, omittedCount: 0 })
+    expect(second).toMatchObject({ itemId: '2', n: 2, meanRatio: 0.75, omittedCount: 0 })
   })
 
   it('says when there are few, and is not led astray by none', () => {

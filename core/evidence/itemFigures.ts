@@ -6,20 +6,24 @@ import type { ItemFigures } from './types'
 /** Below this many tries a share says little. */
 export const FEW = 8
 
+/** A try's answers, and the items that it had; null: all. */
+export interface AnsweredTry {
+  readonly answers: ReadonlyMap<ItemId, Answer>
+  readonly itemIds: readonly ItemId[] | null
+}
+
 /**
- * Figures of each item over the given tries' answers, hardest (lowest share of points) first; ties in the
- * order of the piece.
+ * Figures of each item over the given tries that had it, hardest (lowest share of points) first; ties in the
+ * order of the piece, and what nobody had last.
  */
-export function itemFigures(
-  items: readonly Item[],
-  tries: readonly ReadonlyMap<ItemId, Answer>[],
-): ItemFigures[] {
+export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[]): ItemFigures[] {
   const figures = items.map((item): ItemFigures => {
     const options: Record<string, number> = Object.fromEntries(optionsOf(item).map((o) => [o.id, 0]))
     let rightCount = 0
     let omittedCount = 0
     let points = 0
-    for (const answers of tries) {
+    const having = tries.filter((t) => t.itemIds === null || t.itemIds.includes(item.id))
+    for (const { answers } of having) {
       const answer = answers.get(item.id)
       const earned = scoreItem(item, answer)
       points += earned
@@ -27,7 +31,7 @@ export function itemFigures(
       if (isOmitted(answer)) omittedCount++
       for (const id of chosenIn(answer)) if (id in options) options[id] = (options[id] ?? 0) + 1
     }
-    const n = tries.length
+    const n = having.length
     return {
       itemId: item.id,
       n,
@@ -39,5 +43,6 @@ export function itemFigures(
       options,
     }
   })
-  return figures.sort((a, b) => a.meanRatio - b.meanRatio)
+  const hardness = (f: ItemFigures) => (f.n === 0 ? Number.POSITIVE_INFINITY : f.meanRatio)
+  return figures.sort((a, b) => (hardness(a) === hardness(b) ? 0 : hardness(a) - hardness(b)))
 }

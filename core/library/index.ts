@@ -10,6 +10,7 @@ export {
   forLearner,
   givenInWords,
   isOmitted,
+  leftOut,
   optionsOf,
   readNumber,
   readingsOf,

@@ -3,6 +3,7 @@ import type { AttemptRefusal } from '../attempts'
 import type { AudienceRefusal, Target } from '../audience'
 import { refuse, ok } from '../base'
 import type { ClassId, GroupId, Result, UserId } from '../base'
+import { isMeetingLink } from './about'
 import { faultInPieces, rulesOf } from './pieces'
 import type { WorkRefusal } from './refusals'
 import type { Draft } from './types'
@@ -29,6 +30,8 @@ export function checkDraft(
     faultInRules(draft.rules) ??
     draft.pieces.map((p) => faultInRules(rulesOf(draft, p))).find((f) => f !== null)
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
+  const { link } = draft.about
+  if (link !== '' && !isMeetingLink(link)) return refuse({ code: 'work/bad-link', field: 'about' })
   if (draft.targets.length === 0) return refuse({ code: 'audience/nobody-chosen', field: 'targets' })
   const twice = targetNamedTwice(draft.targets.map((t) => t.target))
   if (twice !== null) return refuse({ code: 'audience/same-target-twice', field: 'targets', id: twice })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { P1, at, ids, piecesOf, rules } from '../../tests/support/made'
+import { P1, PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_ACCOMMODATION, NO_WINDOW } from '../availability'
 import { asId, isoDay } from '../base'
 import type { ResourceId, UserId } from '../base'
@@ -22,6 +22,7 @@ const work = (part: Partial<Assignment> = {}): Assignment => ({
   pieces: piecesOf(asId<ResourceId>('check')),
   title: 'Check',
   note: '',
+  ...PLAIN_WORK,
   window: { ...NO_WINDOW, due: { kind: 'day', on: isoDay('2026-09-04') } },
   rules: rules({ maxAttempts: 2 }),
   targets: [{ target: { kind: 'class', classId: room }, overrides: {} }],

@@ -30,10 +30,16 @@ export function asStep({ kind, what, assignmentId, from, to }: WorkCommand): Wor
   return { kind, what, assignmentId, title: (to ?? from)?.title ?? '' }
 }
 
+/** What a teacher has set for an assignment. */
+export function draftOf(assignment: Assignment): Draft {
+  const { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds } = assignment
+  return { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds }
+}
+
 /** The part of an assignment that acts change. */
 export function settingOf(assignment: Assignment): WorkSetting {
-  const { pieces, title, note, window, rules, targets, exceptIds, state, notFor } = assignment
-  return { pieces, title, note, window, rules, targets, exceptIds, state, notFor }
+  const { state, notFor } = assignment
+  return { ...draftOf(assignment), state, notFor }
 }
 
 /** The act that takes an act back. */

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { aYear, at, ids, onDays, piecesOf, rules } from '../../tests/support/made'
+import { P1, PLAIN_WORK, aYear, at, ids, onDays, piecesOf, rules, single } from '../../tests/support/made'
+import type { ItemChoice } from '../attempts'
 import { NO_WINDOW } from '../availability'
 import type { Moment } from '../availability'
 import { asId, isoDay } from '../base'
-import type { ResourceId } from '../base'
+import type { ResourceId, UserId } from '../base'
 import { meetings, zoneOf } from '../calendar'
 import { lastLook } from './lastLook'
-import type { ClassAtLastLook } from './lastLook'
+import type { ClassAtLastLook, OtherWork } from './lastLook'
 import type { Draft } from './types'
 
 const room = ids.class('a')
@@ -20,6 +21,7 @@ const draft = (part: Partial<Draft> = {}): Draft => ({
   pieces,
   title: 'Check',
   note: '',
+  ...PLAIN_WORK,
   window: NO_WINDOW,
   rules: rules(),
   targets: [{ target: { kind: 'class', classId: room }, overrides: {} }],
@@ -35,9 +37,12 @@ const aClass = (part: Partial<ClassAtLastLook> = {}): ClassAtLastLook => ({
   termEnds: [isoDay('2026-09-18'), isoDay('2027-06-11')],
   covered: new Set(),
   had: new Map(),
+  learnerIds: [],
+  others: [],
   ...part,
 })
-const look = (part: Partial<ClassAtLastLook>, of = draft()) => lastLook(of, [aClass(part)], [], now)
+const look = (part: Partial<ClassAtLastLook>, of = draft()) =>
+  lastLook(of, [aClass(part)], [], new Map(), now)
 const due = (text: string, opens = '09-09T09:00') => ({
   window: { ...NO_WINDOW, opens: at(opens), due: at(text), closes: at(text) },
 })
@@ -112,6 +117,70 @@ describe('the last look', () => {
       { learnerId: ids.user('bo'), classIds: [room], groupIds: [], byClass: true, byName: true },
       { learnerId: ids.user('cy'), classIds: [room, other], groupIds: [], byClass: false, byName: true },
     ]
-    expect(lastLook(draft(), [aClass()], reached, now)).toEqual([{ code: 'in-several', learnerIds: ['ann'] }])
+    expect(lastLook(draft(), [aClass()], reached, new Map(), now)).toEqual([
+      { code: 'in-several', learnerIds: ['ann'] },
+    ])
+  })
+})
+
+describe('the last look at pieces and at what else there is', () => {
+  const items = [1, 2, 3].map((n) => single(`q${n}`, { difficulty: n }))
+  const known = new Map([[P1, { isTest: true, minutes: 40, items }]])
+  const all = (
+    of: Draft,
+    part: Partial<ClassAtLastLook> = {},
+    reached: Parameters<typeof lastLook>[2] = [],
+  ) => lastLook(of, [aClass(part)], reached, known, now)
+  const other = (part: Partial<OtherWork> = {}): OtherWork => ({
+    title: 'Test',
+    minutes: 30,
+    isTest: true,
+    ...due('09-14T20:00'),
+    ...part,
+  })
+
+  it('finds draws that the bank is short of', () => {
+    const drawn = (count: number): ItemChoice => ({
+      kind: 'drawn',
+      again: 'new',
+      shares: [{ standard: null, hardness: 'easy', count }],
+    })
+    expect(all(draft({ rules: rules({ items: drawn(2) }) }))).toEqual([])
+    const short = { code: 'drawn-short', pieceId: P1, asked: 3, has: 2 }
+    expect(all(draft({ rules: rules({ items: drawn(3) }) }))).toEqual([short])
+    const adaptive = { kind: 'adaptive', most: 5, untilError: null } as const
+    expect(all(draft({ rules: rules({ items: adaptive }) }))).toMatchObject([{ asked: 5, has: 3 }])
+  })
+
+  it('finds the few of a class who were forgotten, but not who was excepted or a group of it', () => {
+    const people = ['ann', 'bo', 'cy', 'di'].map((id) => ids.user(id))
+    const reached = (...ids_: readonly UserId[]) =>
+      ids_.map((learnerId) => ({ learnerId, classIds: [room], groupIds: [], byClass: false, byName: true }))
+    const three = reached(...people.slice(0, 3))
+    const left = { code: 'left-out', classId: room, learnerIds: ['di'] }
+    expect(all(draft(), { learnerIds: people }, three)).toEqual([left])
+    expect(all(draft({ exceptIds: [ids.user('di')] }), { learnerIds: people }, three)).toEqual([])
+    expect(all(draft(), { learnerIds: people }, reached(...people.slice(0, 2)))).toEqual([])
+  })
+
+  it('finds a test that would have to wait, two tests on a day, and a full day', () => {
+    const codes = (of: Draft, others: readonly OtherWork[]) => all(of, { others }).map((c) => c.code)
+    expect(codes(draft({ isFirst: true }), [other(due('09-11T09:00'))])).toEqual(['blocks-test'])
+    expect(codes(draft({ isFirst: true }), [other(due('09-08T09:00', '09-07T09:00'))])).toEqual([])
+    expect(codes(draft(), [other()])).toEqual(['two-tests'])
+    expect(codes(draft(), [other({ isTest: false })])).toEqual([])
+    expect(all(draft(), { others: [other({ isTest: false, minutes: 51 })] })).toEqual([
+      { code: 'full-day', classId: room, on: '2026-09-14', minutes: 91, titles: ['Test'] },
+    ])
+    expect(codes(draft(), [other({ window: null })])).toEqual([])
+  })
+
+  it('says how many pieces each learner would get', () => {
+    const many = piecesOf(...Array.from({ length: 8 }, () => check))
+    const minutes = new Map(many.map((p) => [p.id, { isTest: false, minutes: 5, items: [] }]))
+    expect(lastLook(draft({ pieces: many }), [], [], minutes, now)).toEqual([
+      { code: 'many-pieces', pieces: 8, minutes: 40 },
+    ])
+    expect(lastLook(draft({ pieces: many.slice(1) }), [], [], minutes, now)).toEqual([])
   })
 })

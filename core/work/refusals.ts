@@ -6,6 +6,8 @@ export type WorkRefusal =
   | { readonly code: 'work/already-begun'; readonly field: 'pieces'; readonly pieceId: PieceId }
   | { readonly code: 'work/no-pieces'; readonly field: 'pieces' }
   | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
+  /** A meeting link has to be a whole https address. */
+  | { readonly code: 'work/bad-link'; readonly field: 'about' }
   /** Taking it back would take what learners have begun. */
   | { readonly code: 'work/has-begun'; readonly field: 'state'; readonly learners: number }
   /** Somebody changed it since the act that is to be taken back. */

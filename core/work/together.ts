@@ -1,9 +1,17 @@
-import type { Place } from '../attempts'
+import type { Passing, Place } from '../attempts'
 import type { WorkState } from '../availability'
-import type { AssignmentId, Instant, Minutes, PieceId } from '../base'
+import type { AssignmentId, ClassId, Instant, Minutes, PieceId } from '../base'
 import type { ResourceKind } from '../library'
+import type { About } from './about'
 import { WHENS } from './types'
 import type { When } from './types'
+
+/** What has to be done before something else. */
+export interface Blocker {
+  /** Other work of the class that comes first, or an earlier piece of the same work. */
+  readonly kind: 'work' | 'piece'
+  readonly title: string
+}
 
 /** How a learner stands with a piece, as far as it tells how far the whole of it is. */
 export interface PieceStanding {
@@ -38,6 +46,10 @@ export interface LearnerPiece extends PieceStanding {
   readonly triesUsed: number
   readonly triesMost: number | null
   readonly timeLimitMinutes: number | null
+  readonly passPercent: number | null
+  readonly passing: Passing
+  /** What has to be done before it; null: nothing. */
+  readonly blockedBy: Blocker | null
 }
 
 /** An assignment as its learner may know it: its pieces in the order in which they are done, and all together. */
@@ -45,6 +57,11 @@ export interface LearnerCard extends Together {
   readonly id: AssignmentId
   readonly title: string
   readonly note: string
+  /** All but what is for teachers. */
+  readonly about: Omit<About, 'category'>
+  readonly isFirst: boolean
+  readonly inTurn: boolean
+  readonly classId: ClassId
   readonly className: string
   readonly pieces: readonly LearnerPiece[]
 }

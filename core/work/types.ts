@@ -2,6 +2,7 @@ import type { AttemptRules } from '../attempts'
 import type { Because, Target } from '../audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
 import type { AssignmentId, ClassId, Instant, Minutes, PieceId, ResourceId, SchoolId, UserId } from '../base'
+import type { About } from './about'
 
 export const WHENS = ['before', 'in', 'after'] as const
 /** Where a piece stands to its lesson: done before class, in class, or afterwards. */
@@ -32,6 +33,11 @@ export interface Draft {
   readonly pieces: readonly WorkPiece[]
   readonly title: string
   readonly note: string
+  readonly about: About
+  /** Other work of the class waits until this is finished. */
+  readonly isFirst: boolean
+  /** Each piece waits until those before it are finished. */
+  readonly inTurn: boolean
   readonly window: WindowSpec
   readonly rules: AttemptRules
   readonly targets: readonly AssignmentTarget[]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { P1, at, ids, piecesOf, rules } from '../../tests/support/made'
+import { P1, PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_WINDOW } from '../availability'
 import { asId } from '../base'
 import type { GroupId, PieceId, ResourceId } from '../base'
@@ -23,6 +23,7 @@ function aDraft(part: Partial<Draft> = {}): Draft {
     pieces: piecesOf(piece),
     title: 'Check',
     note: '',
+    ...PLAIN_WORK,
     window: NO_WINDOW,
     rules: rules(),
     targets: [target],
@@ -251,6 +252,7 @@ describe('progressOf', () => {
     deadlineAt: null,
     submittedAt: ratio === null ? null : at('09-02T09:00'),
     endedBy: null,
+    itemIds: null,
     score: ratio === null ? null : { points: ratio, of: 1, ratio, lateDays: 0, deductedRatio: 0, items: [] },
   })
 

@@ -96,7 +96,7 @@ function written(saves: AnswerSaves, change: AnswerChange, before: Row | null, t
   const { itemId, answer, writer, edit } = change
   const revision = (before?.stands.revision ?? 0) + 1
   const { attemptId, savedAt } = saves
-  return { attemptId, text, savedAt, stands: { itemId, answer, revision, writer, edit } }
+  return { attemptId, text, savedAt, stands: { itemId, answer, revision, writer, edit, isFinal: false } }
 }
 
 /** Which of these tries are in progress. */
@@ -116,15 +116,21 @@ async function standing(tx: Connection, ids: readonly AttemptId[]): Promise<Map<
     revision: number
     writer: PageId
     edit: number
+    isFinal: number
     savedAt: number
   }>(
     sql`select attempt_id as "attemptId", item_id as "itemId", value, revision, writer, edit,
-      saved_at as "savedAt" from answers where attempt_id in ${ids}`,
+      is_final as "isFinal", saved_at as "savedAt" from answers where attempt_id in ${ids}`,
   )
   return new Map(
-    found.map(({ attemptId, value, savedAt, ...row }) => [
+    found.map(({ attemptId, value, savedAt, isFinal, ...row }) => [
       keyOf(attemptId, row.itemId),
-      { attemptId, text: value, savedAt, stands: { ...row, answer: textToAnswer(value) } },
+      {
+        attemptId,
+        text: value,
+        savedAt,
+        stands: { ...row, answer: textToAnswer(value), isFinal: isFinal !== 0 },
+      },
     ]),
   )
 }

@@ -4,7 +4,14 @@ import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/bas
 import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import type { Answer } from '#core/library'
 import type { Begun } from '#core/work'
-import { scoreToText, textToAnswer, textToScore } from '../rows/answerRow'
+import {
+  answerToText,
+  itemIdsToText,
+  scoreToText,
+  textToAnswer,
+  textToItemIds,
+  textToScore,
+} from '../rows/answerRow'
 import { resourceRevisions, resources } from '../schema/library'
 import { answers, assignmentPieces, attempts, learnerWork } from '../schema/work'
 import type { Connection } from './store'
@@ -12,13 +19,14 @@ import type { Connection } from './store'
 type Row = typeof attempts.$inferSelect
 
 function toAttempt(row: Row): Attempt {
-  const { score, startedAt, deadlineAt, submittedAt, ...rest } = row
+  const { score, startedAt, deadlineAt, submittedAt, items, ...rest } = row
   return {
     ...rest,
     startedAt: startedAt as Instant,
     deadlineAt: deadlineAt as Instant | null,
     submittedAt: submittedAt as Instant | null,
     score: score === null ? null : textToScore(score),
+    itemIds: items === null ? null : textToItemIds(items),
   }
 }
 
@@ -81,10 +89,14 @@ export async function attemptsOfLearner(
 
 /** Adds a try; false when that number exists already (two requests at once). */
 export async function addAttempt(tx: Connection, attempt: Attempt): Promise<boolean> {
-  const { score, ...rest } = attempt
+  const { score, itemIds, ...rest } = attempt
   const done = await tx
     .insert(attempts)
-    .values({ ...rest, score: score === null ? null : scoreToText(score) })
+    .values({
+      ...rest,
+      score: score === null ? null : scoreToText(score),
+      items: itemIds === null ? null : itemIdsToText(itemIds),
+    })
     .onConflictDoNothing()
   return done.rowsAffected === 1
 }
@@ -122,13 +134,44 @@ export async function answersOf(
   return out
 }
 
-/** How often each answer of a try was written. */
-export async function revisionsOf(tx: Connection, id: AttemptId): Promise<ReadonlyMap<ItemId, number>> {
+/** How often each answer of a try was written, and which are given for good. */
+export async function writtenIn(
+  tx: Connection,
+  id: AttemptId,
+): Promise<{ readonly revisions: ReadonlyMap<ItemId, number>; readonly final: ReadonlySet<ItemId> }> {
   const rows = await tx
-    .select({ itemId: answers.itemId, revision: answers.revision })
+    .select({ itemId: answers.itemId, revision: answers.revision, isFinal: answers.isFinal })
     .from(answers)
     .where(eq(answers.attemptId, id))
-  return new Map(rows.map((r) => [r.itemId, r.revision]))
+  return {
+    revisions: new Map(rows.map((r) => [r.itemId, r.revision])),
+    final: new Set(rows.filter((r) => r.isFinal).map((r) => r.itemId)),
+  }
+}
+
+/** Gives an answer for good; one that is not there is added. */
+export async function fixAnswer(
+  tx: Connection,
+  of: {
+    readonly attemptId: AttemptId
+    readonly itemId: ItemId
+    readonly answer: Answer
+    readonly at: Instant
+  },
+): Promise<void> {
+  const { attemptId, itemId, answer, at } = of
+  await tx
+    .insert(answers)
+    .values({ attemptId, itemId, value: answerToText(answer), isFinal: true, savedAt: at })
+    .onConflictDoUpdate({ target: [answers.attemptId, answers.itemId], set: { isFinal: true } })
+}
+
+/** Gives a try in progress its items anew. */
+export async function setItems(tx: Connection, id: AttemptId, itemIds: readonly ItemId[]): Promise<void> {
+  await tx
+    .update(attempts)
+    .set({ items: itemIdsToText(itemIds) })
+    .where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
 }
 
 /**

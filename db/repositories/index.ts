@@ -6,7 +6,9 @@ export { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts
 export {
   addAttempt,
   answersOf,
-  revisionsOf,
+  fixAnswer,
+  setItems,
+  writtenIn,
   attemptById,
   attemptsAt,
   attemptsOf,
@@ -24,6 +26,7 @@ export {
   bookById,
   booksFor,
   cardsFor,
+  exampleFor,
   formName,
   isFormInUse,
   ownCodeTaken,
@@ -107,6 +110,7 @@ export {
   assignmentIdsTouching,
   assignmentsById,
   assignmentsFor,
+  gistOf,
   givenBefore,
   saveAssignment,
 } from './work'

@@ -107,6 +107,7 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     kind: r.kind,
     minutes: r.minutes,
     itemCount: r.item_count,
+    classId: r.class_id,
     className: r.class_name,
     ...ofPiece(r),
     terms: {
@@ -121,11 +122,11 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
   }))
 }
 
-/** When a piece is done, its least time, and its rules. */
+/** When a piece is done, its least time and its rules, and what is said of the whole of it. */
 function ofPiece(row: { readonly body: string; readonly piece: string }) {
-  const { rules } = toAssignmentBody(row.body)
+  const { rules, about, isFirst, inTurn } = toAssignmentBody(row.body)
   const { when, leastMinutes, rules: own } = pieceBody.read(row.piece)
-  return { when, leastMinutes, rules: rulesOf({ rules }, { rules: own }) }
+  return { when, leastMinutes, rules: rulesOf({ rules }, { rules: own }), about, isFirst, inTurn }
 }
 
 /** Replaces the resolved work of an assignment. */

@@ -207,3 +207,17 @@ export async function standardsByCode(
         .where(inArray(standards.code, [...new Set(codes)]))
         .orderBy(asc(standards.code))
 }
+
+/** The worked example of the textbook lesson that a piece belongs to; null when it has none, or is one itself. */
+export async function exampleFor(
+  tx: Connection,
+  id: ResourceId,
+): Promise<{ readonly title: string; readonly content: string } | null> {
+  const [row] = await tx.all<{ id: ResourceId }>(
+    sql`select e.id from resources r join resources e on e.book_id = r.book_id
+      and e.book_lesson_id = r.book_lesson_id and e.kind = 'worked-example' and e.id <> r.id
+      where r.id = ${id} order by e.position limit 1`,
+  )
+  const found = row ? await resourceById(tx, row.id) : null
+  return found ? { title: found.resource.title, content: found.resource.content } : null
+}

@@ -112,10 +112,11 @@ export async function assignmentIdsTouching(
 }
 
 function rowOf(record: Assignment): Row {
-  const { window, rules, notFor, pieces, targets: _, exceptIds: __, ...rest } = record
+  const { id, schoolId, authorId, title, note, state, version, createdAt, publishedAt, pieces } = record
   const [first] = pieces
   if (!first) throw new Error('assignment without a piece')
-  return { ...rest, resourceId: first.resourceId, body: fromAssignmentBody({ window, rules, notFor }) }
+  const columns = { id, schoolId, authorId, title, note, state, version, createdAt, publishedAt }
+  return { ...columns, resourceId: first.resourceId, body: fromAssignmentBody(record) }
 }
 
 /** Adds an assignment with its pieces, targets and exceptions. */
@@ -173,4 +174,19 @@ export async function givenBefore(
       join assignment_targets t on t.assignment_id = a.id and t.kind = 'class'
     where p.resource_id in ${[...resourceIds]} and t.ref_id in ${[...classIds]} and a.id is not ${but}
       and not exists (select 1 from json_each(a.body, '$.notFor') n where n.value = t.ref_id)`)
+}
+
+/** What assignments hold, in short: minutes of all their pieces, and whether one of these is a test. */
+export async function gistOf(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<ReadonlyMap<AssignmentId, { readonly minutes: number; readonly isTest: boolean }>> {
+  if (ids.length === 0) return new Map()
+  const rows = await tx.all<{ id: AssignmentId; minutes: number; tests: number }>(
+    sql`select p.assignment_id as id, sum(coalesce(v.minutes, r.minutes)) as minutes,
+      sum(r.kind = 'test') as tests from assignment_pieces p join resources r on r.id = p.resource_id
+      left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
+      where p.assignment_id in ${[...ids]} group by p.assignment_id`,
+  )
+  return new Map(rows.map((r) => [r.id, { minutes: r.minutes, isTest: r.tests > 0 }]))
 }

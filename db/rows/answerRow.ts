@@ -1,6 +1,7 @@
 import type { AttemptScore } from '#core/attempts'
 import type { Answer } from '#core/library'
-import { answerShape, scoreBody } from './bodies'
+import type { ItemId } from '#core/base'
+import { answerShape, itemIdsShape, scoreBody } from './bodies'
 import { parse, readShape } from './body'
 
 /** One answer as stored text. */
@@ -21,4 +22,14 @@ export function scoreToText(value: AttemptScore): string {
 /** The score in a stored text. */
 export function textToScore(text: string): AttemptScore {
   return scoreBody.read(text)
+}
+
+/** The items chosen for a try as stored text. */
+export function itemIdsToText(ids: readonly ItemId[]): string {
+  return JSON.stringify(ids)
+}
+
+/** The items chosen for a try in a stored text. */
+export function textToItemIds(text: string): readonly ItemId[] {
+  return readShape(itemIdsShape, parse(text, 'attempts.items'), 'attempts.items')
 }

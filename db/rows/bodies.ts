@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ClassId } from '#core/base'
+import type { ClassId, ItemId } from '#core/base'
 import { calendarShapes } from '#shared/shapes/calendar'
 import { commandShapes } from '#shared/shapes/command'
 import { itemShapes } from '#shared/shapes/items'
@@ -11,13 +11,19 @@ import { workCommandShapes } from '#shared/shapes/workCommand'
 import { bodyOf } from './body'
 import { commandWithLaterParts } from './upgrade/command'
 import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
+import {
+  assignmentWithClasses,
+  assignmentWithLaterParts,
+  resourceWithHints,
+  workCommandWithLaterParts,
+} from './upgrade/work'
 
 const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand } = workCommandShapes(STORED)
 const { book, items, standards, content } = libraryShapes(STORED)
-const { window, rules, pieceParts, overrides, because, score } = workShapes(STORED)
+const { window, rules, pieceParts, overrides, because, about, score } = workShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
 export const yearBody = bodyOf('years.body', year.omit({ id: true }))
@@ -27,13 +33,25 @@ export const classBody = bodyOf(
   classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
   [pacingWithLaterParts],
 )
-export const commandBody = bodyOf('journal.command', z.union([workCommand, command]), [commandWithLaterParts])
+export const commandBody = bodyOf('journal.command', z.union([workCommand, command]), [
+  commandWithLaterParts,
+  workCommandWithLaterParts,
+])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
-export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }))
+export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }), [
+  resourceWithHints,
+])
 export const assignmentBody = bodyOf(
   'assignments.body',
-  z.object({ window, rules, notFor: STORED.list(id<ClassId>(), 1000) }),
-  [(old) => ({ ...old, notFor: [] })],
+  z.object({
+    window,
+    rules,
+    notFor: STORED.list(id<ClassId>(), 1000),
+    about,
+    isFirst: z.boolean(),
+    inTurn: z.boolean(),
+  }),
+  [assignmentWithClasses, assignmentWithLaterParts],
 )
 export const pieceBody = bodyOf('assignment_pieces.body', pieceParts)
 export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
@@ -41,3 +59,5 @@ export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: ST
 export const scoreBody = bodyOf('attempts.score', score)
 /** An answer is stored without a version: there are hundreds of thousands. */
 export const answerShape = itemShapes(STORED).answer
+/** Ids of a try's items are a plain list. */
+export const itemIdsShape = STORED.list(id<ItemId>(), 100)

@@ -3,16 +3,16 @@ import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from
 import type { Assignment, AssignmentTarget, LearnerWork, WorkPiece } from '#core/work'
 import { assignmentBody, becauseBody, overridesBody, pieceBody } from './bodies'
 
-type InBody = Pick<Assignment, 'window' | 'rules' | 'notFor'>
+type InBody = Pick<Assignment, 'window' | 'rules' | 'notFor' | 'about' | 'isFirst' | 'inTurn'>
 
-/** Stored text to window, rules and the classes that do not have it. */
+/** Stored text to what of an assignment has no column of its own. */
 export function toAssignmentBody(text: string): InBody {
   return assignmentBody.read(text)
 }
 
-/** Window, rules and the classes that do not have it to stored text. */
-export function fromAssignmentBody({ window, rules, notFor }: InBody): string {
-  return assignmentBody.print({ window, rules, notFor })
+/** What of an assignment has no column of its own to stored text. */
+export function fromAssignmentBody({ window, rules, notFor, about, isFirst, inTurn }: InBody): string {
+  return assignmentBody.print({ window, rules, notFor, about, isFirst, inTurn })
 }
 
 interface PieceRow {

@@ -155,6 +155,8 @@ export const attempts = sqliteTable(
     submittedAt: integer(),
     endedBy: text({ enum: ENDED_BY }),
     score: text(),
+    /** Ids of the items chosen for it, in order; null: all of the piece. */
+    items: text(),
   },
   (t) => [
     uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.pieceId, t.number),
@@ -178,6 +180,8 @@ export const answers = sqliteTable(
       .notNull()
       .default('' as PageId),
     edit: integer().notNull().default(0),
+    /** Given for good: it was looked at before the whole try was handed in. */
+    isFinal: integer({ mode: 'boolean' }).notNull().default(false),
     savedAt: integer().notNull(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.itemId] })],

@@ -8,11 +8,12 @@ export interface About {
   readonly d?: number
   readonly fb: string
   readonly points?: number
+  readonly hint?: string
 }
 type Draft = Item extends infer I ? (I extends Item ? Omit<I, 'id'> : never) : never
 
-function base(stem: string, { s, d = 2, fb, points = 1 }: About) {
-  return { stem, points, standard: s, difficulty: d, feedback: fb }
+function base(stem: string, { s, d = 2, fb, points = 1, hint = '' }: About) {
+  return { stem, points, standard: s, difficulty: d, feedback: fb, hint }
 }
 
 /** Options in an order that depends on the question alone, so that the right one is not always first. */

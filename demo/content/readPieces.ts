@@ -11,6 +11,7 @@ const about = {
   difficulty: z.number(),
   feedback: z.string(),
   points: z.number().optional(),
+  hint: z.string().optional(),
 }
 const texts = z.array(z.string())
 const item = z.union([
@@ -37,8 +38,14 @@ const front = z.strictObject({
 })
 
 function made(of: z.output<typeof item>) {
-  const { standard: s, difficulty: d, feedback: fb, points } = of
-  const aboutIt = { s, d, fb, ...(points === undefined ? {} : { points }) }
+  const { standard: s, difficulty: d, feedback: fb, points, hint } = of
+  const aboutIt = {
+    s,
+    d,
+    fb,
+    ...(points === undefined ? {} : { points }),
+    ...(hint === undefined ? {} : { hint }),
+  }
   if ('one' in of) return one(of.one, [of.right, ...of.wrong], aboutIt)
   if ('many' in of) return many(of.many, of.right, of.wrong, aboutIt)
   if ('number' in of) return num(of.number, of.value, of.tolerance, of.unit, aboutIt)

@@ -14,6 +14,9 @@ export interface GridColumn {
   /** Learners of the class who need not do it. */
   readonly excusedIds: readonly UserId[]
   readonly title: string
+  /** In which part of the grade it counts; empty: none is named. */
+  readonly category: string
+  readonly passPercent: number | null
   readonly dueAt: Instant | null
   readonly opensAt: Instant | null
   readonly handedIn: number

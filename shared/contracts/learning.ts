@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
-import type { EndedBy, StandingAnswer } from '#core/attempts'
+import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { itemShapes } from '../shapes/items'
@@ -21,6 +21,14 @@ export interface OpenTry {
   readonly answers: Readonly<Record<ItemId, Answer>>
   /** How often each answer was written; a save names the one it was made from. */
   readonly revisions: Readonly<Record<ItemId, number>>
+  /** All items at once, each looked at when wished, or one after another. */
+  readonly mode: 'all' | 'item-by-item' | 'one-after-another'
+  /** Of items one after another: as many as there can be. */
+  readonly most: number | null
+  /** What was given for good, with what the rules show of it at once. */
+  readonly fixed: Readonly<Record<ItemId, Omit<SeenItem, 'item' | 'answer'>>>
+  readonly help: readonly Help[]
+  readonly example: { readonly title: string; readonly content: string } | null
 }
 /**
  * One item of a try that was handed in. `points` and `feedback` by the feedback rule, `right` by the answers
@@ -45,6 +53,8 @@ export interface SeenTry {
     readonly ratio: number
     readonly lateDays: number
     readonly deductedRatio: number
+    /** Worked out for all questions of the piece, since each learner had others. */
+    readonly isEstimate: boolean
   } | null
   readonly items: readonly SeenItem[]
 }
@@ -110,4 +120,11 @@ export const HandIn = contract<{ readonly assignmentId: AssignmentId; readonly s
   path: '/api/tries/:attemptId/hand-in',
   params: ofTry,
   body: z.strictObject({ saves }),
+})
+/** Gives one answer for good, where something is shown item by item or the next item depends on it. */
+export const FixAnswer = contract<OpenTry & { readonly now: Instant }>()({
+  method: 'POST',
+  path: '/api/tries/:attemptId/fix',
+  params: ofTry,
+  body: z.strictObject({ itemId: id<ItemId>(), saves }),
 })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, GroupId, Instant, PieceId, UserId } from '#core/base'
+import type { BankPart } from '#core/attempts'
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
@@ -38,6 +39,8 @@ export interface Preview {
   readonly targetCounts: readonly number[]
   readonly problems: readonly Refusal[]
   readonly cautions: readonly Caution[]
+  /** What can be drawn from, of each piece with items. */
+  readonly banks: readonly { readonly pieceId: PieceId; readonly parts: readonly BankPart[] }[]
 }
 export const PreviewWork = contract<Preview>()({
   method: 'POST',

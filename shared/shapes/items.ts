@@ -37,6 +37,7 @@ export function itemShapes(m: Makers) {
     standard: m.prose(40).nullable(),
     difficulty: m.whole(1, 5),
     feedback: m.prose(2000),
+    hint: m.prose(1000),
   }
   const items = ITEM_KINDS.map((kind) =>
     m.object({ ...base, kind: z.literal(kind), ...made(KINDS[kind].fields) }),

@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import type { ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
-import { ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
-import type { AttemptRules, AttemptScore } from '#core/attempts'
+import { HARDNESSES, HELPS, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
+import type { AttemptRules, AttemptScore, ItemChoice, Share } from '#core/attempts'
 import { LEVELS } from '#core/audience'
 import type { Because, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
 import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
 import { MOST_PIECES, WHENS } from '#core/work'
-import type { WorkPiece } from '#core/work'
+import type { About, WorkPiece } from '#core/work'
 import { day, id } from './makers'
 import type { Makers } from './makers'
 
@@ -34,6 +34,16 @@ export function workShapes(m: Makers) {
     putAway: moment.nullable(),
   }) satisfies z.ZodType<WindowSpec>
 
+  const share = m.object({
+    standard: m.line(40).nullable(),
+    hardness: z.enum(HARDNESSES).nullable(),
+    count: z.number(),
+  }) satisfies z.ZodType<Share>
+  const itemChoice = z.discriminatedUnion('kind', [
+    m.object({ kind: z.literal('all') }),
+    m.object({ kind: z.literal('drawn'), shares: m.list(share, 20), again: z.enum(['same', 'new']) }),
+    m.object({ kind: z.literal('adaptive'), most: z.number(), untilError: z.number().nullable() }),
+  ]) satisfies z.ZodType<ItemChoice>
   const rules = m.object({
     // sense is made of these by the core, which names the field to correct
     maxAttempts: m.number(undefined, 50).nullable(),
@@ -44,6 +54,9 @@ export function workShapes(m: Makers) {
     feedback: z.enum(REVEALS),
     answers: z.enum(REVEALS),
     late: m.object({ percentPerDay: z.number(), per: z.enum(LATE_PER), floorPercent: z.number() }).nullable(),
+    items: itemChoice,
+    help: m.list(z.enum(HELPS), HELPS.length),
+    passPercent: z.number().nullable(),
   }) satisfies z.ZodType<AttemptRules>
   const { shape } = rules
   /** What a piece does differently; a rule that is absent is the assignment's. */
@@ -73,6 +86,14 @@ export function workShapes(m: Makers) {
     level: z.enum(LEVELS),
     sourceId: m.prose(64).nullable(),
   }) satisfies z.ZodType<Because<LearnerTerms>>
+  const about = m.object({
+    objective: m.prose(300),
+    outcomes: m.list(m.line(300), 12),
+    instructions: m.prose(10_000),
+    link: m.prose(500),
+    heading: m.prose(60),
+    category: m.prose(60),
+  }) satisfies z.ZodType<About>
   const score = m.object({
     points: z.number(),
     of: z.number(),
@@ -80,6 +101,7 @@ export function workShapes(m: Makers) {
     lateDays: z.number(),
     deductedRatio: z.number(),
     items: m.list(m.object({ itemId: id<ItemId>(), points: z.number(), of: z.number() }), 1000),
+    estimate: m.object({ ability: z.number(), error: z.number() }).optional(),
   }) satisfies z.ZodType<AttemptScore>
-  return { moment, window, rules, pieceParts, overrides, target, because, score }
+  return { moment, window, rules, pieceParts, overrides, target, because, about, score }
 }

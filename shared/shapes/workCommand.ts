@@ -8,7 +8,7 @@ import { workShapes } from './work'
 
 /** What a teacher sets for an assignment, and acts on it. */
 export function workCommandShapes(m: Makers) {
-  const { window, rules, pieceParts, overrides, target } = workShapes(m)
+  const { window, rules, pieceParts, overrides, target, about } = workShapes(m)
   const piece = m.object({
     id: id<PieceId>(),
     resourceId: id<ResourceId>(),
@@ -19,6 +19,9 @@ export function workCommandShapes(m: Makers) {
     pieces: m.list(piece, MOST_PIECES),
     title: m.line(120),
     note: m.prose(1000),
+    about,
+    isFirst: z.boolean(),
+    inTurn: z.boolean(),
     window,
     rules,
     targets: m.list(m.object({ target, overrides }), 300),

@@ -1,10 +1,15 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { ListMyWork, ShowMyPiece, StartTry } from '#shared/contracts/learning'
-import type { MyPiece } from '#shared/contracts/learning'
+import { FixAnswer, ListMyWork, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import type { MyPiece, OpenTry } from '#shared/contracts/learning'
 import { ShowClass, ShowOverview } from '#shared/contracts/teaching'
-import { ListWork, ShowWork } from '#shared/contracts/work'
-import { LookInside } from '#shared/contracts/library'
+import { Assign, ListWork, ShowWork } from '#shared/contracts/work'
+import { LookInside, ShowShelf } from '#shared/contracts/library'
+import type { AttemptRules } from '#core/attempts'
+import { leftOut } from '#core/library'
 import type { Item } from '#core/library'
+import { NO_ABOUT } from '#core/work'
+import { NO_WINDOW } from '#core/availability'
+import type { ClassId } from '#core/base'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { aServer, signedIn } from '../support/server'
 import type { Agent } from '../support/server'
@@ -15,17 +20,21 @@ interface Walk {
   readonly name: string
   readonly texts: string[]
   readonly pieces: MyPiece[]
+  /** Tries that go on, each as it stood after every step. */
+  readonly open: OpenTry[]
 }
 const walks: Walk[] = []
 const names: string[] = []
 const secrets = { groups: [] as string[], codes: [] as string[], titles: [] as string[] }
 const keys = new Map<string, readonly Item[]>()
+let bank: readonly Item[] = []
 
 async function walk(learner: Agent, who: string, name: string): Promise<void> {
   const texts: string[] = [(await learner.raw('GET', '/api/me')).text]
   const list = await learner.call(ListMyWork)
   texts.push(list.text)
   const pieces: MyPiece[] = []
+  const open: OpenTry[] = []
   const every = (list.value?.work ?? []).flatMap(({ id, pieces: of }) => of.map((p) => ({ id, ...p })))
   for (const { id, pieceId, mayTry } of every) {
     const params = { assignmentId: id }
@@ -36,6 +45,7 @@ async function walk(learner: Agent, who: string, name: string): Promise<void> {
     if (!mayTry) continue
     const started = await learner.call(StartTry, { params, body: { pieceId } })
     texts.push(started.text)
+    if (started.ok) open.push(started.value, ...(await stepByStep(learner, started.value, texts)))
     const after = await learner.call(ShowMyPiece, { params, query })
     texts.push(after.text)
     if (!started.ok) continue
@@ -47,13 +57,101 @@ async function walk(learner: Agent, who: string, name: string): Promise<void> {
     texts.push(done.text)
     if (done.ok) pieces.push(done.value)
   }
-  walks.push({ who, name, texts, pieces })
+  walks.push({ who, name, texts, pieces, open })
+}
+
+/** Gives the first answers of a try for good, as far as its rules let it. */
+async function stepByStep(learner: Agent, begun: OpenTry, texts: string[]): Promise<OpenTry[]> {
+  const seen: OpenTry[] = []
+  let now = begun
+  for (let n = 0; n < 2 && now.mode !== 'all'; n++) {
+    const item = now.items.find((i) => !(i.id in now.fixed))
+    if (!item) break
+    const answer = item.kind === 'text' ? { kind: 'text' as const, text: 'perhaps' } : leftOut(item)
+    const saves = [{ itemId: item.id, answer, from: 0, writer: 'walk' as never, edit: n + 1 }]
+    const params = { attemptId: now.attemptId }
+    const fixed = await learner.call(FixAnswer, { params, body: { itemId: item.id, saves } })
+    texts.push(fixed.text)
+    if (!fixed.ok) throw new Error(fixed.text)
+    now = fixed.value
+    seen.push(now)
+  }
+  return seen
+}
+
+const PLAIN: AttemptRules = {
+  maxAttempts: 2,
+  kept: 'best',
+  waitMinutes: 0,
+  timeLimitMinutes: null,
+  order: 'shuffled',
+  feedback: 'close',
+  answers: 'never',
+  late: null,
+  items: { kind: 'all' },
+  help: ['hints'],
+  passPercent: 50,
+}
+/** Work with items that are drawn, one that goes by the answers, and one that nobody has yet. */
+const GIVEN: readonly {
+  readonly title: string
+  readonly rules: Partial<AttemptRules>
+  readonly isHeld?: true
+}[] = [
+  {
+    title: 'Walk: drawn',
+    rules: { items: { kind: 'drawn', again: 'new', shares: [{ standard: null, hardness: null, count: 3 }] } },
+  },
+  {
+    title: 'Walk: adaptive',
+    rules: { items: { kind: 'adaptive', most: 4, untilError: null }, feedback: 'item' },
+  },
+  { title: 'Walk: held', rules: {}, isHeld: true },
+]
+
+async function give(teacher: Agent, classIds: readonly ClassId[]): Promise<void> {
+  const shelf = (await teacher.call(ShowShelf)).value
+  const piece = shelf?.pieces.find((p) => p.code === 'wav203')
+  if (!piece) throw new Error('no piece')
+  const inside = await teacher.call(LookInside, { params: { resourceId: piece.id } })
+  bank = inside.value?.resource.items ?? []
+  for (const { title, rules, isHeld } of GIVEN) {
+    const draft = {
+      pieces: [
+        {
+          id: 'p1' as never,
+          resourceId: piece.id,
+          revision: piece.revision,
+          when: 'in' as const,
+          leastMinutes: 0,
+          window: {},
+          rules: {},
+        },
+      ],
+      title,
+      note: '',
+      about: { ...NO_ABOUT, category: 'Secret category' },
+      isFirst: false,
+      inTurn: false,
+      window: NO_WINDOW,
+      rules: { ...PLAIN, ...rules },
+      targets: classIds.map((classId) => ({ target: { kind: 'class' as const, classId }, overrides: {} })),
+      exceptIds: [],
+    }
+    const reply = await teacher.call(Assign, { body: { draft, publish: isHeld !== true } })
+    if (!reply.ok) throw new Error(reply.text)
+  }
 }
 
 beforeAll(async () => {
   const server = await aServer('demo')
   const teacher = await signedIn(server, 'imani')
-  for (const { id } of (await teacher.call(ShowOverview)).value?.classes ?? []) {
+  const classes = (await teacher.call(ShowOverview)).value?.classes ?? []
+  await give(
+    teacher,
+    classes.map((c) => c.id),
+  )
+  for (const { id } of classes) {
     const room = (await teacher.call(ShowClass, { params: { classId: id } })).value
     names.push(...(room?.learners.map((l) => l.name) ?? []))
     secrets.groups.push(...(room?.groups.map((g) => g.name) ?? []))
@@ -75,6 +173,8 @@ beforeAll(async () => {
   for (const p of DEMO_PEOPLE.filter((p) => p.role === 'learner'))
     await walk(await signedIn(server, p.signIn), p.signIn, p.name)
 })
+
+const AT_ONCE: ReadonlySet<string> = new Set(['item', 'submission'])
 
 describe('what learners are sent', () => {
   it('was walked for four learners and many pieces', () => {
@@ -109,11 +209,9 @@ describe('what learners are sent', () => {
         const closed = closesAt !== null && closesAt <= piece.now
         for (const seen of piece.seen.flatMap((t) => t.items)) {
           if ('right' in seen)
-            expect(piece.answersWhen === 'submission' || (piece.answersWhen === 'close' && closed)).toBe(true)
+            expect(AT_ONCE.has(piece.answersWhen) || (piece.answersWhen === 'close' && closed)).toBe(true)
           if ('feedback' in seen)
-            expect(piece.feedbackWhen === 'submission' || (piece.feedbackWhen === 'close' && closed)).toBe(
-              true,
-            )
+            expect(AT_ONCE.has(piece.feedbackWhen) || (piece.feedbackWhen === 'close' && closed)).toBe(true)
         }
       }
     }
@@ -128,6 +226,24 @@ describe('what learners are sent', () => {
           expect(Object.keys(piece.open?.answers ?? {})).not.toContain(`right-${item.id}`)
         }
       }
+    }
+  })
+
+  it('holds only the items of a try, drawn or one after another, and shows each only once it is given', () => {
+    for (const w of walks) {
+      const drawn = w.open.filter((t) => t.mode === 'all' && t.items.length === 3)
+      const adaptive = w.open.filter((t) => t.mode === 'one-after-another')
+      expect(drawn.length).toBeGreaterThan(0)
+      expect(adaptive.map((t) => t.items.length)).toEqual(expect.arrayContaining([1, 2, 3]))
+      for (const t of [...drawn, ...adaptive])
+        for (const item of bank.filter((i) => !t.items.some((own) => own.id === i.id)))
+          expect(JSON.stringify(t).includes(item.stem), `${w.who} is sent an item of others`).toBe(false)
+      for (const t of w.open)
+        for (const item of t.items.filter((i) => !(i.id in t.fixed))) {
+          const whole = bank.find((i) => i.id === item.id && i.stem === item.stem)
+          if (whole) expect(JSON.stringify(t).includes(whole.feedback)).toBe(false)
+        }
+      expect(w.texts.join('')).not.toContain('Secret category')
     }
   })
 

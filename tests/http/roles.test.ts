@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { asId } from '#core/base'
 import type { ClassId, UserId } from '#core/base'
+import { LATER_RULES } from '#core/attempts'
 import { addTeacher, addUsers, userBySignIn } from '#db/repositories'
 import { openStore } from '#db/client'
 import { ListMyWork } from '#shared/contracts/learning'
@@ -12,6 +13,7 @@ import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
 import { ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
 import { fileState } from '../support/fileState'
+import { PLAIN_WORK } from '../support/made'
 import { Agent, DEMO, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
 import { MIGRATIONS, aFolder } from '../support/world'
@@ -186,6 +188,13 @@ const TABLE: readonly Row[] = [
     route: 'POST /api/tries/TRY/answers',
     file: 'tries/[attemptId]/answers.post.ts',
     body: { saves: [] },
+    expected: [S, I, H, H, H, H, H, H, H],
+  },
+  {
+    // its rules show nothing item by item
+    route: 'POST /api/tries/TRY/fix',
+    file: 'tries/[attemptId]/fix.post.ts',
+    body: { itemId: 'q1', saves: [] },
     expected: [S, I, H, H, H, H, H, H, H],
   },
   // teachers
@@ -595,6 +604,7 @@ const draft = () => ({
   ],
   title: 'T',
   note: '',
+  ...PLAIN_WORK,
   window: { listed: null, opens: null, due: null, closes: null, putAway: null },
   rules: {
     maxAttempts: 1,
@@ -605,6 +615,7 @@ const draft = () => ({
     feedback: 'never',
     answers: 'never',
     late: null,
+    ...LATER_RULES,
   },
   targets: [{ target: { kind: 'class', classId: known.CLASS }, overrides: {} }],
   exceptIds: [],

@@ -15,10 +15,12 @@ import type {
   Weekday,
   YearId,
 } from '#core/base'
+import { LATER_RULES } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRules, AttemptScore } from '#core/attempts'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
 import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
+import { NO_ABOUT } from '#core/work'
 import type { WorkPiece } from '#core/work'
 
 /** Small made-up values for tests; only what a test is about has to be given. */
@@ -107,6 +109,7 @@ const base = (id: string) => ({
   standard: null,
   difficulty: 2,
   feedback: 'Because.',
+  hint: '',
 })
 const options = ['a', 'b', 'c', 'd'].map((id) => ({ id, text: `Option ${id}` }))
 
@@ -149,6 +152,7 @@ export function rules(part: Partial<AttemptRules> = {}): AttemptRules {
     feedback: 'submission',
     answers: 'close',
     late: null,
+    ...LATER_RULES,
     ...part,
   }
 }
@@ -172,6 +176,9 @@ export function piecesOf(...resourceIds: readonly ResourceId[]): readonly WorkPi
   }))
 }
 
+/** What an assignment says besides what a test is about. */
+export const PLAIN_WORK = { about: NO_ABOUT, isFirst: false, inTurn: false }
+
 export function score(ratio: number): AttemptScore {
   return { points: ratio * 10, of: 10, ratio, lateDays: 0, deductedRatio: 0, items: [] }
 }
@@ -190,6 +197,7 @@ export function aTry(number: number, ratio: number, part: Partial<Attempt> = {})
     submittedAt: at(`10-0${number}T11:00`),
     endedBy: 'learner',
     score: score(ratio),
+    itemIds: null,
     ...part,
   }
 }

@@ -26,7 +26,19 @@ import { makeClass } from '#usecases/teaching/makeClass'
 import { makeYear } from '#usecases/teaching/years'
 import type { Draft } from '#core/work'
 import { assign } from '#usecases/work/assign'
-import { aYear, at, aCheck, multiple, numeric, onDays, piecesOf, rules, single, text } from './made'
+import {
+  PLAIN_WORK,
+  aYear,
+  at,
+  aCheck,
+  multiple,
+  numeric,
+  onDays,
+  piecesOf,
+  rules,
+  single,
+  text,
+} from './made'
 
 export const MIGRATIONS = fileURLToPath(new URL('../../db/migrations', import.meta.url))
 const folders: string[] = []
@@ -217,6 +229,7 @@ export function aDraft(school: TestSchool, part: Partial<Draft> = {}): Draft {
     pieces: piecesOf(school.check),
     title: 'Check',
     note: '',
+    ...PLAIN_WORK,
     window: { listed: null, opens: null, due: null, closes: null, putAway: null },
     rules: rules(),
     exceptIds: [],

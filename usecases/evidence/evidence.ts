@@ -100,6 +100,8 @@ function workOf(
     pieceTitle: record.pieces.length > 1 ? (resource?.title ?? '') : null,
     isRead: resource?.items.length === 0,
     excusedIds: record.exceptIds.filter((id) => inClass.has(id)),
+    category: record.about.category,
+    passPercent: rulesOf(record, piece).passPercent,
     kept: rulesOf(record, piece).kept,
   }
 }
@@ -164,7 +166,10 @@ export async function showItems(
     pieceTitle: record.pieces.length > 1 ? resource.title : null,
     className: ofClass?.value.name ?? null,
     tries: standing.length,
-    figures: itemFigures(resource.items, [...answers.values()]),
+    figures: itemFigures(
+      resource.items,
+      standing.map((t) => ({ answers: answers.get(t.id) ?? new Map(), itemIds: t.itemIds })),
+    ),
     items: resource.items,
   })
 }

@@ -1,6 +1,6 @@
 import type { AssignmentId, PieceId } from '#core/base'
 import { readingTerms } from '#core/attempts'
-import type { AttemptRules, TryTerms } from '#core/attempts'
+import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
 import type { Resource } from '#core/library'
 import { rulesOf } from '#core/work'
 import type { LearnerWork, WorkPiece } from '#core/work'
@@ -37,4 +37,9 @@ export function tryTermsOf({ terms }: Pick<LearnerWork, 'terms'>, isRead: boolea
   const { maxAttempts, timeLimitMinutes } = terms
   const of = { opensAt: terms.opens, dueAt: terms.due, closesAt: terms.closes, maxAttempts, timeLimitMinutes }
   return isRead ? readingTerms(of) : of
+}
+
+/** Whether a try's items are chosen one after another; one that began by other rules has them all. */
+export function isAdaptive({ items }: AttemptRules, { itemIds }: Pick<Attempt, 'itemIds'>): boolean {
+  return items.kind === 'adaptive' && itemIds !== null
 }

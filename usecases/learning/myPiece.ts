@@ -1,17 +1,18 @@
 import { ok, refuse } from '#core/base'
-import type { AssignmentId, Instant, PieceId, Result } from '#core/base'
+import type { AssignmentId, Instant, ItemId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { doneFrom, isRevealed, mayStart, orderItems, shownPoints } from '#core/attempts'
+import { doneFrom, isRevealed, itemsOf, mayStart, shownPoints } from '#core/attempts'
 import type { Attempt, AttemptRules, Closings } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
-import { forLearner, rightInWords } from '#core/library'
+import { forLearner, rightInWords, scoreItem } from '#core/library'
 import type { Answer, Item } from '#core/library'
 import type { LearnerCard, LearnerPiece } from '#core/work'
-import { answersOf, attemptsAt, listedWorkFor, revisionsOf } from '#db/repositories'
+import { answersOf, attemptsAt, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
-import { givenPiece, tryTermsOf } from './givenPiece'
-import { cardsOf, closingsOf, zoneFor } from './myWork'
+import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
+import type { GivenPiece } from './givenPiece'
+import { cardAt, closingsOf, zoneFor } from './myWork'
 import type { Listed } from './myWork'
 import { settleOverdue } from './settleOverdue'
 
@@ -32,15 +33,16 @@ async function listedPiece(
   now: Instant,
 ): Promise<Result<Found, AccessRefusal>> {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
-  const rows = (await listedWorkFor(tx, actor.userId, now)).filter((w) => w.assignmentId === of.assignmentId)
-  const [work] = await cardsOf(tx, actor, rows, now)
+  const known = await cardAt(tx, actor, of.assignmentId, now)
+  const pieces = known?.work.pieces ?? []
+  const next = pieces.find((p) => p.place === 'now' && p.blockedBy === null)
   const card =
     of.pieceId === null
-      ? (work?.pieces.find((p) => p.place === 'now') ?? work?.pieces[0])
-      : work?.pieces.find((p) => p.pieceId === of.pieceId)
-  const listed = rows.find((w) => w.pieceId === card?.pieceId)
-  return work && card && listed
-    ? ok({ work, card, listed })
+      ? (next ?? pieces.find((p) => p.place === 'now') ?? pieces[0])
+      : pieces.find((p) => p.pieceId === of.pieceId)
+  const listed = known?.rows.find((w) => w.pieceId === card?.pieceId)
+  return known && card && listed
+    ? ok({ work: known.work, card, listed })
     : refuse({ code: 'access/not-found', what: 'work' })
 }
 
@@ -58,17 +60,18 @@ export async function showMyPiece(
   const { work, card, listed } = found.value
   const tries = await attemptsAt(tx, listed, actor.userId)
   // all tries of a learner have the form with which they began
-  const { piece, rules, resource, isRead } = await givenPiece(tx, tries.at(-1) ?? listed)
+  const given = await givenPiece(tx, tries.at(-1) ?? listed)
+  const { piece, rules, resource, isRead } = given
   const current = tries.find((t) => t.submittedAt === null) ?? null
   const start = mayStart(tries, tryTermsOf(listed, isRead), rules, now)
-  const isOpen = card.state !== 'coming-up'
+  const isOpen = card.state !== 'coming-up' && card.blockedBy === null
   return ok({
     work,
     piece: card,
     content: isOpen ? resource.content : '',
     now,
     zone: await zoneFor(tx, actor),
-    open: current && !isRead ? await openTry(tx, current, resource.items, rules) : null,
+    open: current && !isRead ? await openTry(tx, current, given) : null,
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
     seen: await seenTries(tx, tries, listed, { rules, items: resource.items }, now),
@@ -79,16 +82,53 @@ export async function showMyPiece(
   })
 }
 
-/** A try in progress with its items in the learner's order, without keys. */
-export async function openTry(tx: Connection, attempt: Attempt, items: readonly Item[], rules: AttemptRules) {
-  const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<string, Answer>()
+/** How a try in progress goes on: all at once, each item looked at when wished, or one after another. */
+function modeOf({ rules }: GivenPiece, attempt: Attempt): 'all' | 'item-by-item' | 'one-after-another' {
+  if (isAdaptive(rules, attempt)) return 'one-after-another'
+  return rules.feedback === 'item' || rules.answers === 'item' ? 'item-by-item' : 'all'
+}
+
+/**
+ * A try in progress with its items in the learner's order, without keys, except what the rules show of items that were
+ * given for good.
+ */
+export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiece) {
+  const { rules, resource } = given
+  const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
+  const { revisions, final } = await writtenIn(tx, attempt.id)
+  const items = itemsOf(resource.items, attempt, rules.order)
+  const fixed = items
+    .filter((item) => final.has(item.id))
+    .map((item) => [item.id, seenWhileOpen(item, answers.get(item.id), rules)])
+  const hasExample = rules.help.includes('worked-example')
   return {
     attemptId: attempt.id,
     number: attempt.number,
     deadlineAt: attempt.deadlineAt,
-    items: orderItems(items, rules.order, attempt).map(forLearner),
+    items: items.map((item) => forLearner(item, rules.help.includes('hints'))),
     answers: Object.fromEntries(answers),
-    revisions: Object.fromEntries(await revisionsOf(tx, attempt.id)),
+    revisions: Object.fromEntries(revisions),
+    mode: modeOf(given, attempt),
+    most: rules.items.kind === 'adaptive' ? Math.min(rules.items.most, resource.items.length) : null,
+    fixed: Object.fromEntries(fixed) as Readonly<Record<ItemId, SeenWhileOpen>>,
+    help: rules.help,
+    example: hasExample ? await exampleFor(tx, resource.id) : null,
+  }
+}
+
+/** What of an item that was given for good is shown at once. */
+interface SeenWhileOpen {
+  readonly points?: number
+  readonly feedback?: string
+  readonly right?: string
+}
+
+function seenWhileOpen(item: Item, answer: Answer | undefined, rules: AttemptRules): SeenWhileOpen {
+  return {
+    ...(rules.feedback === 'item'
+      ? { points: shownPoints(scoreItem(item, answer)), feedback: item.feedback }
+      : {}),
+    ...(rules.answers === 'item' ? { right: rightInWords(item) } : {}),
   }
 }
 
@@ -138,9 +178,10 @@ function seenTry(
             ratio: score.ratio,
             lateDays: score.lateDays,
             deductedRatio: score.deductedRatio,
+            isEstimate: score.estimate !== undefined,
           }
         : null,
-    items: orderItems(items, rules.order, attempt).map((item) => ({
+    items: itemsOf(items, attempt, rules.order).map((item) => ({
       item: forLearner(item),
       answer: answers.get(item.id) ?? null,
       ...(feedback

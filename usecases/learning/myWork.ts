@@ -1,10 +1,10 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { Instant } from '#core/base'
+import type { AssignmentId, Instant } from '#core/base'
 import type { Actor } from '#core/access'
-import { isRevealed, keptScore, mayStart, pieceName, placeOf } from '#core/attempts'
+import { isRevealed, keptScore, mayStart, passingOf, pieceName, placeOf } from '#core/attempts'
 import type { Attempt, Closings } from '#core/attempts'
 import { windowState } from '#core/availability'
-import { inOrder, togetherOf } from '#core/work'
+import { inOrder, togetherOf, withBlocks } from '#core/work'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import {
   attemptsOfLearner,
@@ -29,33 +29,57 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   await settleOverdue(deps, { learnerId: actor.userId })
   const work = await cardsOf(tx, actor, await listedWorkFor(tx, actor.userId, now), now)
   return ok({
-    work: work.sort((a, b) => (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity)),
+    work: work.sort(byTurn),
     now,
     zone: await zoneFor(tx, actor),
   })
 }
 
+/** What comes first first, then what is due, or opens, soonest. */
+function byTurn(a: LearnerCard, b: LearnerCard): number {
+  const isAhead = (c: LearnerCard) => c.isFirst && c.place === 'now'
+  if (isAhead(a) !== isAhead(b)) return isAhead(a) ? -1 : 1
+  return (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity)
+}
+
 /** Listed pieces as cards, those of an assignment together. */
 export async function cardsOf(
   tx: Connection,
-  actor: Actor,
+  actor: Pick<Actor, 'userId'>,
   listed: readonly Listed[],
   now: Instant,
 ): Promise<LearnerCard[]> {
   const ids = [...new Set(listed.map((w) => w.assignmentId))]
   const triesOf = groupBy(await attemptsOfLearner(tx, actor.userId, ids), pieceName)
   const closings = await closingsOf(tx, listed, now)
-  return [...groupBy(listed, (w) => w.assignmentId).values()].flatMap((rows) => {
+  const cards = [...groupBy(listed, (w) => w.assignmentId).values()].flatMap((rows) => {
     const [first] = rows
     if (!first) return []
-    const { assignmentId, title, note, className } = first
+    const { assignmentId, title, note, classId, className, isFirst, inTurn } = first
+    const { category: _, ...about } = first.about
     const pieces = inOrder(rows).map((w) => cardOf(w, triesOf.get(pieceName(w)) ?? [], closings(w), now))
-    return { id: assignmentId, title, note, className, pieces, ...togetherOf(pieces) }
+    const said = { title, note, about, isFirst, inTurn, classId, className }
+    return { id: assignmentId, ...said, pieces, ...togetherOf(pieces) }
   })
+  return withBlocks(cards)
+}
+
+/** One assignment as its learner may know it, with what of their other work it waits for; null: not listed. */
+export async function cardAt(
+  tx: Connection,
+  actor: Pick<Actor, 'userId'>,
+  assignmentId: AssignmentId,
+  now: Instant,
+): Promise<{ readonly work: LearnerCard; readonly rows: readonly Listed[] } | null> {
+  const listed = await listedWorkFor(tx, actor.userId, now)
+  const rows = listed.filter((w) => w.assignmentId === assignmentId)
+  const around = listed.filter((w) => w.assignmentId === assignmentId || w.isFirst)
+  const work = (await cardsOf(tx, actor, around, now)).find((c) => c.id === assignmentId)
+  return work ? { work, rows } : null
 }
 
 /** The zone in which a learner's dates are read: their first class's. */
-export async function zoneFor(tx: Connection, actor: Actor): Promise<string> {
+export async function zoneFor(tx: Connection, actor: Pick<Actor, 'userId'>): Promise<string> {
   const [classId] = await classesOfLearner(tx, actor.userId)
   const record = classId ? await classById(tx, classId) : null
   return (record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year.zone : null) ?? 'UTC'
@@ -91,6 +115,7 @@ function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: I
   )
   const earlier = isRead ? tries.filter((t) => t.submittedAt !== null) : tries
   const mayTry = inProgress || mayStart(earlier, terms, w.rules, now).ok
+  const ratio = isRevealed(w.rules.feedback, closings, now) ? keptScore(tries, w.rules.kept) : null
   return {
     pieceId: w.pieceId,
     title: w.pieceTitle,
@@ -113,7 +138,10 @@ function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: I
     timeLimitMinutes: terms.timeLimitMinutes,
     inProgress,
     handedInAt,
-    ratio: isRevealed(w.rules.feedback, closings, now) ? keptScore(tries, w.rules.kept) : null,
+    ratio,
     mayTry,
+    passPercent: isRead ? null : w.rules.passPercent,
+    passing: passingOf(ratio, w.rules),
+    blockedBy: null,
   }
 }

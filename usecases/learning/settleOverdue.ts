@@ -1,7 +1,8 @@
-import type { AssignmentId, Instant, UserId } from '#core/base'
-import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, scoreAttempt } from '#core/attempts'
+import type { AssignmentId, Instant, ItemId, UserId } from '#core/base'
+import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, itemsOf, scoreAttempt } from '#core/attempts'
 import type { Attempt, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
+import { isOmitted } from '#core/library'
 import {
   answersOf,
   classById,
@@ -14,7 +15,7 @@ import type { LearnerWork } from '#core/work'
 import { CannotWrite } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
-import { givenPiece, tryTermsOf } from './givenPiece'
+import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
 
 /**
  * Scores a try from its saved answers and ends it; what is only read has no score. False when it was ended before.
@@ -30,12 +31,13 @@ export async function endTry(
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
   const isLate = work.terms.due !== null && end.at >= work.terms.due
   const days = isLate ? await lateDays(tx, work) : NO_LATE_DAYS
-  const score = scoreAttempt(resource.items, answers, {
-    rule: rules.late,
-    dueAt: work.terms.due,
-    submittedAt: end.at,
-    days,
-  })
+  const isOneByOne = isAdaptive(rules, attempt)
+  const given = itemsOf(resource.items, attempt, 'as-written')
+  // the last one was not there to be answered when the time was over
+  const cutOff = isOneByOne && end.endedBy !== 'learner' && isOmitted(answers.get(given.at(-1)?.id as ItemId))
+  const late = { rule: rules.late, dueAt: work.terms.due, submittedAt: end.at, days }
+  const items = cutOff ? given.slice(0, -1) : given
+  const score = scoreAttempt(items, answers, late, isOneByOne ? resource.items : null)
   return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score })
 }
 

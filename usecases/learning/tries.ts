@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { checkAnswer, mayChange, mayFinish, mayStart } from '#core/attempts'
+import { checkAnswer, itemsOf, itemsToBegin, mayChange, mayFinish, mayStart } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
 import type { Item } from '#core/library'
 import { windowState } from '#core/availability'
@@ -13,9 +13,10 @@ import { writing } from '../rollback'
 import { givenPiece, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { openTry } from './myPiece'
+import { cardAt } from './myWork'
 import { endTry, settleOverdue } from './settleOverdue'
 
-type TryRefusal = AccessRefusal | AttemptRefusal
+export type TryRefusal = AccessRefusal | AttemptRefusal
 /** Changes of a try's answers. */
 export interface Saves {
   readonly attemptId: AttemptId
@@ -42,16 +43,25 @@ export async function startTry(
     const given = await givenPiece(tx, known ?? of)
     const { rules, resource } = given
     const current = tries.find((t) => t.submittedAt === null)
-    if (current) return ok({ ...(await openTry(tx, current, resource.items, rules)), now })
+    if (current) return ok({ ...(await openTry(tx, current, given)), now })
     const may = mayStart(tries, tryTermsOf(work, given.isRead), rules, now)
     if (!may.ok) return may
+    const card = (await cardAt(tx, actor, of.assignmentId, now))?.work.pieces.find(
+      (p) => p.pieceId === of.pieceId,
+    )
+    if (card?.blockedBy)
+      return refuse({
+        code: 'attempts/first-things-first' as const,
+        field: 'assignmentId' as const,
+        title: card.blockedBy.title,
+      })
+    const { assignmentId, pieceId } = of
+    const which = { assignmentId, pieceId, learnerId: actor.userId, number: may.value.number }
     const attempt: Attempt = {
       id: asId<AttemptId>(deps.ids.newId()),
-      assignmentId: of.assignmentId,
-      pieceId: of.pieceId,
+      ...which,
       revision: known?.revision ?? given.piece.revision,
-      learnerId: actor.userId,
-      number: may.value.number,
+      itemIds: given.isRead ? null : itemsToBegin(resource.items, rules, which, tries),
       startedAt: now,
       deadlineAt: may.value.deadlineAt,
       submittedAt: null,
@@ -59,12 +69,12 @@ export async function startTry(
       score: null,
     }
     await addAttempt(tx, attempt)
-    return ok({ ...(await openTry(tx, attempt, resource.items, rules)), now })
+    return ok({ ...(await openTry(tx, attempt, given)), now })
   })
 }
 
 /** The actor's own try that may still be changed, with its items. Somebody else's is not found. */
-async function changeable(
+export async function changeable(
   tx: Connection,
   actor: Actor,
   attemptId: AttemptId,
@@ -110,7 +120,8 @@ export async function saveAnswers(
   const now = deps.clock.now()
   const found = await changeable(deps.store.read, actor, attemptId, now)
   if (!found.ok) return found
-  const fits = checkSaves(found.value.given.resource.items, saves)
+  const { attempt, given } = found.value
+  const fits = checkSaves(itemsOf(given.resource.items, attempt, 'as-written'), saves)
   if (!fits.ok) return fits
   if (saves.length === 0) return ok({ savedAt: now, stands: [], stale: [] })
   const saved = await deps.store.saveAnswers({ attemptId, changes: saves, savedAt: now })
@@ -122,6 +133,18 @@ export async function saveAnswers(
   })
 }
 
+/** Saves what comes along with an act. Refused, too, when something newer stands: the learner chooses first. */
+export async function sendAlong(deps: Deps, actor: Actor, input: Saves): Promise<Result<true, TryRefusal>> {
+  if (input.saves.length === 0) return ok(true)
+  const saved = await saveAnswers(deps, actor, input)
+  if (!saved.ok) return saved
+  const stale = new Set(saved.value.stale)
+  const stands = saved.value.stands.filter((s) => stale.has(s.itemId))
+  return stands.length > 0
+    ? refuse({ code: 'attempts/answered-elsewhere', field: 'saves', stands })
+    : ok(true)
+}
+
 type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
 
 /**
@@ -129,13 +152,8 @@ type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submitted
  * nothing. Refused when an answer that comes along was made from an older one than stands: the learner chooses first.
  */
 export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<HandedIn> {
-  if (input.saves.length > 0) {
-    const saved = await saveAnswers(deps, actor, input)
-    if (!saved.ok && saved.error.code !== 'attempts/already-handed-in') return saved
-    const stale = new Set(saved.ok ? saved.value.stale : [])
-    const stands = saved.ok ? saved.value.stands.filter((s) => stale.has(s.itemId)) : []
-    if (stands.length > 0) return refuse({ code: 'attempts/answered-elsewhere', field: 'saves', stands })
-  }
+  const sent = await sendAlong(deps, actor, input)
+  if (!sent.ok && sent.error.code !== 'attempts/already-handed-in') return sent
   const now = deps.clock.now()
   return writing(deps.store, async (tx): Promise<HandedIn> => {
     const found = await changeable(tx, actor, input.attemptId, now)

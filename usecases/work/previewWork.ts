@@ -2,6 +2,8 @@ import { ok } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import type { Because } from '#core/audience'
+import { bankParts } from '#core/attempts'
+import type { BankPart } from '#core/attempts'
 import type { Actor } from '#core/access'
 import { resolveWindow, spanOf } from '#core/availability'
 import type {
@@ -15,7 +17,7 @@ import type {
 import { resolveWork, windowOfClass } from '#core/work'
 import type { Caution, Draft, Resolution, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
-import { cautionsFor } from './cautions'
+import { cautionsFor, piecesSeen } from './cautions'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
@@ -46,6 +48,8 @@ export interface WorkPreview {
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
   readonly cautions: readonly Caution[]
+  /** What can be drawn from, of each piece with items. */
+  readonly banks: readonly { readonly pieceId: PieceId; readonly parts: readonly BankPart[] }[]
 }
 
 /**
@@ -71,6 +75,7 @@ export async function previewWork(
           targetCounts: draft.targets.map(() => 0),
           problems: [checked.error],
           cautions: [],
+          banks: [],
         })
       : checked
   }
@@ -83,10 +88,14 @@ export async function previewWork(
   )
   const { reached } = resolution
   const now = deps.clock.now()
+  const pieces = await piecesSeen(tx, draft)
   return ok({
     learners: reached.length,
     classes,
-    cautions: await cautionsFor(tx, { draft, stands, world, classes, reached, now }),
+    cautions: await cautionsFor(tx, { draft, stands, world, classes, reached, pieces, now }),
+    banks: [...pieces]
+      .filter(([, { items }]) => items.length > 0)
+      .map(([pieceId, { items }]) => ({ pieceId, parts: bankParts(items) })),
     who: resolution.rows
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),

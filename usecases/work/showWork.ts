@@ -1,6 +1,7 @@
 import { ok } from '#core/base'
 import type { AssignmentId } from '#core/base'
 import type { Actor } from '#core/access'
+import { draftOf } from '#core/work'
 import { begunIn } from '#db/repositories'
 import type { Deps } from '../deps'
 import { workFor } from './workFor'
@@ -10,9 +11,9 @@ export async function showWork(deps: Deps, actor: Actor, assignmentId: Assignmen
   const found = await workFor(deps.store.read, actor, assignmentId)
   if (!found.ok) return found
   const { assignment, hand } = found.value
-  const { id, version, state, pieces, title, note, window, rules, targets, exceptIds } = assignment
+  const { id, version, state } = assignment
   const { learners: begun, pieces: byPiece } = await begunIn(deps.store.read, id)
   const begunOf = Object.fromEntries(byPiece)
-  const draft = { pieces, title, note, window, rules, targets, exceptIds }
+  const draft = draftOf(assignment)
   return ok({ id, version, state, begun, begunOf, draft, isWhole: hand === 'whole' })
 }

@@ -10,12 +10,13 @@ import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
-import { KEPT_WORDS, REVEAL_WORDS } from '~/shared/words/rules'
+import { KEPT_WORDS, PASSING_WORDS, REVEAL_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
 import PieceSteps from './components/PieceSteps.vue'
 import ReadPiece from './components/ReadPiece.vue'
 import SeenTry from './components/SeenTry.vue'
 import TryPaper from './components/TryPaper.vue'
+import WorkAbout from './components/WorkAbout.vue'
 
 function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
   if (most === null) return 'You can try as often as you like.'
@@ -92,6 +93,7 @@ const facts = computed(() => {
     ...(w.itemCount === 0
       ? []
       : [
+          ...(w.passPercent === null ? [] : [`Passed from ${w.passPercent} %.`]),
           `Score and feedback: ${REVEAL_WORDS[p.feedbackWhen as keyof typeof REVEAL_WORDS]}. ` +
             `Right answers: ${REVEAL_WORDS[p.answersWhen as keyof typeof REVEAL_WORDS]}.`,
         ]),
@@ -111,9 +113,9 @@ const facts = computed(() => {
         <h1>{{ work.title }}</h1>
       </div>
       <p v-if="!piece.open && card.ratio !== null" class="text-right">
-        <strong class="display text-2xl">{{ percent(card.ratio) }}</strong><span class="said block"
-          >counts</span
-        >
+        <strong class="display text-2xl">{{ percent(card.ratio) }}</strong><span class="said block">{{
+          card.passing === null ? 'counts' : PASSING_WORDS[card.passing]
+        }}</span>
       </p>
     </header>
     <PieceSteps v-if="!isOne && !piece.open" :work="work" :shown="card.pieceId" :zone="piece.zone" />
@@ -126,15 +128,18 @@ const facts = computed(() => {
       @done="handedIn"
     />
     <template v-else>
-      <p v-if="work.note" class="mb-2">{{ work.note }}</p>
+      <WorkAbout :work="work" :is-new="card.triesUsed === 0 && card.mayTry && card.itemCount > 0" />
       <ul class="facts">
         <li v-for="f in facts" :key="f">{{ f }}</li>
       </ul>
       <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
+      <p v-if="card.blockedBy" class="note-line care my-3" data-hook="blocked">
+        First finish “{{ card.blockedBy.title }}”; then you can begin this.
+      </p>
       <p v-if="piece.waitUntil && piece.waitUntil > now" class="note-line care my-3">
         You can try again from {{ sayMoment(piece.waitUntil, piece.zone) }}.
       </p>
-      <ReadPiece v-if="card.itemCount === 0" :of="piece" @done="handedIn" />
+      <ReadPiece v-if="card.itemCount === 0 && !card.blockedBy" :of="piece" @done="handedIn" />
       <div v-else-if="card.mayTry" class="my-4">
         <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{
           card.triesUsed === 0 ? 'Begin' : 'Try again'

@@ -3,6 +3,7 @@ import { useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { PLACES } from '#core/attempts'
+import { groupBy } from '#core/base'
 import { ListMyWork } from '#shared/contracts/learning'
 import type { LearnerCard } from '#core/work'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -43,7 +44,19 @@ onMounted(load)
 useIntervalFn(() => {
   if (document.visibilityState === 'visible') void load()
 }, 60_000)
-const places = computed(() => PLACES.map((place) => ({ place, ...HEADS[place], work: ordered(place) })))
+const places = computed(() =>
+  PLACES.map((place) => {
+    const list = ordered(place)
+    return { place, ...HEADS[place], isEmpty: list.length === 0, folders: foldersOf(place, list) }
+  }),
+)
+/** What is done lies under the headings of the class; what is to do is one list. */
+function foldersOf(place: (typeof PLACES)[number], list: readonly LearnerCard[]) {
+  const byHeading = groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))
+  return [...byHeading]
+    .map(([heading, cards]) => ({ heading, cards }))
+    .sort((a, b) => a.heading.localeCompare(b.heading))
+}
 /** Done shows the latest first. */
 function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
   const list = (work.value ?? []).filter((w) => w.place === place)
@@ -62,9 +75,10 @@ function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
     <template v-if="work">
       <section v-for="p in places" :key="p.place" :aria-labelledby="`place-${p.place}`">
         <h2 :id="`place-${p.place}`" class="mb-2">{{ p.word }}</h2>
-        <p v-if="p.work.length === 0" class="said">{{ p.none }}</p>
-        <div class="grid gap-2">
-          <WorkCard v-for="w in p.work" :key="w.id" :work="w" :now="now" :zone="zone" />
+        <p v-if="p.isEmpty" class="said">{{ p.none }}</p>
+        <div v-for="f in p.folders" :key="f.heading" class="grid gap-2 mb-4">
+          <h3 v-if="f.heading" class="folder">{{ f.heading }}</h3>
+          <WorkCard v-for="w in f.cards" :key="w.id" :work="w" :now="now" :zone="zone" />
         </div>
       </section>
       <section>
@@ -78,6 +92,11 @@ function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
 </template>
 
 <style scoped>
+.folder {
+  font-size: 0.95rem;
+  color: var(--ui-text-muted);
+  margin-top: 0.4rem;
+}
 .plain-act {
   color: var(--ui-primary);
   text-decoration: underline;

@@ -5,7 +5,7 @@ import { newDraft, toDraft, toItems } from './itemDraft'
 describe('questions that are written again', () => {
   it('come back as they were, under their own names', () => {
     const items = [
-      { ...single('q2'), standard: 'TH.8.W.3', difficulty: 5 as const },
+      { ...single('q2'), standard: 'TH.8.W.3', difficulty: 5 as const, hint: 'Count them.' },
       multiple('q1'),
       numeric('q7'),
       text('q4'),

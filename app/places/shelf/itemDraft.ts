@@ -6,11 +6,14 @@ import type { FieldType, Fields, Item, ItemKind } from '#core/library'
 /** One question while it is being written: everything as typed. */
 export interface ItemDraft {
   /** What a question that is changed has besides what is written here; its name is what answers count for. */
-  kept?: Pick<Item, 'id' | 'standard' | 'difficulty'>
+  kept?: Pick<Item, 'id' | 'standard'>
   kind: ItemKind
   stem: string
   points: number
+  /** 1 (easy) to 5. */
+  difficulty: number
   feedback: string
+  hint: string
   options: { text: string; right: boolean }[]
   /** Fields that are typed, by name. */
   typed: Record<string, string>
@@ -22,7 +25,9 @@ export function newDraft(kind: ItemKind = 'single'): ItemDraft {
     kind,
     stem: '',
     points: 1,
+    difficulty: 2,
     feedback: '',
+    hint: '',
     options: [
       { text: '', right: true },
       { text: '', right: false },
@@ -53,13 +58,15 @@ export function toDraft(item: Item): ItemDraft {
     const value = values[name]
     return [[name, Array.isArray(value) ? value.join('; ') : String(value ?? '')] as const]
   })
-  const { id, standard, difficulty, kind, stem, points, feedback } = item
+  const { id, standard, difficulty, kind, stem, points, feedback, hint } = item
   return {
-    kept: { id, standard, difficulty },
+    kept: { id, standard },
     kind,
     stem,
     points,
+    difficulty,
     feedback,
+    hint,
     options: options.length > 0 ? options : newDraft(kind).options,
     typed: { ...newDraft(kind).typed, ...Object.fromEntries(typed) },
   }
@@ -73,7 +80,7 @@ export function toItems(drafts: readonly ItemDraft[]): Item[] {
     if (draft.kept) return toItem(draft, draft.kept)
     while (taken.has(`q${number}`)) number++
     taken.add(`q${number}`)
-    return toItem(draft, { id: asId<ItemId>(`q${number}`), standard: null, difficulty: 2 })
+    return toItem(draft, { id: asId<ItemId>(`q${number}`), standard: null })
   })
 }
 
@@ -86,7 +93,9 @@ function toItem(draft: ItemDraft, kept: NonNullable<ItemDraft['kept']>): Item {
     kind: draft.kind,
     stem: draft.stem.trim(),
     points: Number(draft.points),
+    difficulty: draft.difficulty,
     feedback: draft.feedback.trim(),
+    hint: draft.hint.trim(),
     ...Object.fromEntries(own),
   } as unknown as Item
 }

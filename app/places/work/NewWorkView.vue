@@ -6,6 +6,7 @@ import type { Anchor } from '#core/availability'
 import { isScored } from '#core/library'
 import { pieceOf } from './draft'
 import type { DraftInWork } from './draft'
+import { NO_ABOUT } from '#core/work'
 import type { WorkPiece } from '#core/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
@@ -58,6 +59,9 @@ onMounted(async () => {
     pieces: cards.reduce<readonly WorkPiece[]>((list, card) => [...list, pieceOf(card, list)], []),
     title: cards.length > 1 && inLesson ? inLesson.title : piece.title,
     note: '',
+    about: NO_ABOUT,
+    isFirst: false,
+    inTurn: false,
     window: {
       listed: null,
       opens: anchor({ edge: 'first', offset: 0, at: 'class-start' }),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
 import type { Caution } from '#core/work'
 import { NO_WINDOW } from '#core/availability'
-import { ids, piecesOf, rules } from '../../../tests/support/made'
+import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
 import { mendOf } from './mends'
 
@@ -19,6 +19,7 @@ const draft: DraftInWork = {
   pieces: piecesOf('check' as never),
   title: 'Check',
   note: '',
+  ...PLAIN_WORK,
   window: { ...NO_WINDOW, due },
   rules: rules(),
   targets: [a, b].map((classId) => ({ target: { kind: 'class' as const, classId }, overrides: {} })),

@@ -1,5 +1,7 @@
+import type { ItemChoice, Share } from '#core/attempts'
 import type { Moment, Overrides } from '#core/availability'
-import type { ClassId } from '#core/base'
+import type { ClassId, PieceId } from '#core/base'
+import { rulesOf } from '#core/work'
 import type { Caution } from '#core/work'
 import { withMoment } from './draft'
 import type { DraftInWork } from './draft'
@@ -37,11 +39,71 @@ export function mendOf(
         apply: (d) => withDue(d, classId, { kind: 'time', ...next }),
       }
     }
+    case 'drawn-short': {
+      const { pieceId, has } = caution
+      return has === 0
+        ? { word: 'Give all questions', apply: (d) => withItems(d, pieceId, { kind: 'all' }) }
+        : shorter(caution)
+    }
+    case 'left-out': {
+      const { classId } = caution
+      return { word: `Give it to all of ${className(classId)}`, apply: (d) => withClass(d, classId) }
+    }
+    case 'blocks-test':
+      return { word: 'Let other work go on meanwhile', apply: (d) => ({ ...d, isFirst: false }) }
+    case 'two-tests':
+    case 'full-day': {
+      const { classId } = caution
+      const due = dueIn(draft, classId)
+      if (due?.kind !== 'anchor' || due.step !== 'meetings') return null
+      const later = { ...due, offset: due.offset + 1 }
+      return { word: 'Due one meeting later', apply: (d) => withDue(d, classId, later) }
+    }
     case 'opens-at-once':
     case 'past-term':
     case 'in-several':
+    case 'many-pieces':
       return null
   }
+}
+
+/** Asks for no more items than there are. */
+function shorter({ pieceId, has }: Extract<Caution, { readonly code: 'drawn-short' }>): Mend {
+  return {
+    word: `Draw ${has}`,
+    apply: (d) => {
+      const piece = d.pieces.find((p) => p.id === pieceId)
+      if (!piece) return d
+      const { items } = rulesOf(d, piece)
+      if (items.kind === 'adaptive') return withItems(d, pieceId, { ...items, most: has })
+      if (items.kind === 'drawn') return withItems(d, pieceId, { ...items, shares: cutTo(items.shares, has) })
+      return d
+    },
+  }
+}
+
+/** Shares that ask for so many in all: the last ones ask for less. */
+function cutTo(shares: readonly Share[], most: number): readonly Share[] {
+  let left = most
+  return shares.flatMap((share) => {
+    const count = Math.min(share.count, left)
+    left -= count
+    return count === 0 ? [] : [{ ...share, count }]
+  })
+}
+
+/** A piece's choice of items, kept where its other rules are kept. */
+function withItems(draft: DraftInWork, id: PieceId, items: ItemChoice): DraftInWork {
+  const piece = draft.pieces.find((p) => p.id === id)
+  const isOwn = piece?.rules.items !== undefined
+  if (!isOwn) return { ...draft, rules: { ...draft.rules, items } }
+  const pieces = draft.pieces.map((p) => (p.id === id ? { ...p, rules: { ...p.rules, items } } : p))
+  return { ...draft, pieces }
+}
+
+function withClass(draft: DraftInWork, classId: ClassId): DraftInWork {
+  const target = { target: { kind: 'class' as const, classId }, overrides: {} }
+  return { ...draft, targets: [target, ...draft.targets] }
 }
 
 const isClass = (t: DraftInWork['targets'][number], id: ClassId) =>

@@ -100,7 +100,15 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
         waitMinutes: 'Wait between tries: give minutes, 0 or more.',
         timeLimitMinutes: 'Time limit: give at least 1 minute, or no limit.',
         late: 'Late deduction: give percentages from 0 to 100.',
+        items: 'Items: give whole numbers from 1 to 100, and at least one item in all.',
+        passPercent: 'Pass mark: give a percentage from 1 to 100, or none.',
       }[r.field]
+    case 'attempts/not-item-by-item':
+      return 'Nothing is shown here before you hand in. Go on with the other questions.'
+    case 'attempts/answer-first':
+      return 'Answer this question first, then look.'
+    case 'attempts/first-things-first':
+      return `Finish “${r.title}” first; then you can begin this.`
     default:
       return assertNever(r)
   }

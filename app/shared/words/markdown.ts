@@ -11,3 +11,9 @@ export function toHtml(text: string): string {
 export function toInlineHtml(text: string): string {
   return markdown.renderInline(text)
 }
+
+/** One line of Markdown as it is spoken: its words without any marks. */
+export function plainText(text: string): string {
+  const [line] = markdown.parseInline(text, {})
+  return (line?.children ?? []).map((part) => part.content).join('')
+}

@@ -68,6 +68,8 @@ function ofWork(r: WorkRefusal): string {
       return 'Nothing is chosen to do. Add a piece.'
     case 'work/piece-twice':
       return 'Two pieces have the same name within this work. Reload the page and add one of them again.'
+    case 'work/bad-link':
+      return 'The meeting link has to be a whole address that begins with https:// and holds no password.'
     case 'work/withdrawn':
       return 'This work is withdrawn. Publish it again before changing it.'
     case 'work/not-whole':

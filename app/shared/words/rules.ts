@@ -1,4 +1,5 @@
-import type { AttemptRules, Kept, Reveal } from '#core/attempts'
+import { LATER_RULES } from '#core/attempts'
+import type { AttemptRules, Help, Kept, Passing, Reveal } from '#core/attempts'
 
 export const KEPT_WORDS: Record<Kept, string> = {
   best: 'best try',
@@ -7,10 +8,24 @@ export const KEPT_WORDS: Record<Kept, string> = {
   mean: 'mean of all tries',
 }
 export const REVEAL_WORDS: Record<Reveal, string> = {
+  item: 'after each question',
   submission: 'when handed in',
   close: 'after it has closed for everybody',
   'own-close': 'after it has closed for the learner',
   never: 'never',
+}
+
+export const HELP_WORDS: Record<Help, string> = {
+  hints: 'hints',
+  calculator: 'a calculator',
+  'read-aloud': 'reading aloud',
+  spelling: 'spelling marks',
+  'worked-example': 'the worked example',
+}
+
+export const PASSING_WORDS: Record<NonNullable<Passing>, string> = {
+  passed: 'counts; passed',
+  'not-yet': 'counts; not passed yet',
 }
 
 export interface Preset {
@@ -35,21 +50,25 @@ export const PRESETS: readonly Preset[] = [
       feedback: 'submission',
       answers: 'close',
       late: null,
+      ...LATER_RULES,
+      help: ['calculator'],
     },
   },
   {
     key: 'practice',
     word: 'Practice',
-    about: 'As often as they like, everything shown at once.',
+    about: 'As often as they like, with feedback after each question and all help.',
     rules: {
       maxAttempts: null,
       kept: 'latest',
       waitMinutes: 0,
       timeLimitMinutes: null,
       order: 'as-written',
-      feedback: 'submission',
+      feedback: 'item',
       answers: 'submission',
       late: null,
+      ...LATER_RULES,
+      help: ['hints', 'calculator', 'read-aloud', 'worked-example'],
     },
   },
   {
@@ -65,6 +84,7 @@ export const PRESETS: readonly Preset[] = [
       feedback: 'close',
       answers: 'close',
       late: null,
+      ...LATER_RULES,
     },
   },
 ]

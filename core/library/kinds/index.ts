@@ -14,6 +14,7 @@ export {
   forLearner,
   givenInWords,
   isOmitted,
+  leftOut,
   optionsOf,
   rightInWords,
   rightOptions,

@@ -11,6 +11,8 @@ export interface ItemBase {
   readonly difficulty: number
   /** Shown with the answer when the rules allow it. */
   readonly feedback: string
+  /** Helps without telling the answer; shown while working where hints are allowed. Empty: none. */
+  readonly hint: string
 }
 
 export type ItemOf<Name extends string, F extends Fields> = ItemBase & { readonly kind: Name } & ValuesOf<F>
@@ -18,7 +20,7 @@ export type AnswerOf<Name extends string, A extends Fields> = { readonly kind: N
 export type LearnerItemOf<Name extends string, F extends Fields, Shown> = Pick<
   ItemBase,
   'id' | 'stem' | 'points'
-> & { readonly kind: Name } & Pick<ValuesOf<F>, Shown & keyof F>
+> & { readonly kind: Name; readonly hint?: string } & Pick<ValuesOf<F>, Shown & keyof F>
 
 /** Why an item cannot be answered or scored as it stands. */
 export type ItemFault =

@@ -10,6 +10,7 @@ import {
   forLearner,
   givenInWords,
   isOmitted,
+  leftOut,
   readNumber,
   rightInWords,
   scoreItem,
@@ -133,6 +134,26 @@ describe('readNumber', () => {
     expect(readNumber('12 m²', 'm²')).toBe(12)
     expect(readNumber('12m2', 'm²')).toBe(12)
     expect(readNumber('m²', 'm²')).toBeNull()
+  })
+})
+
+describe('what is left out', () => {
+  it('is an answer of the kind, without points', () => {
+    for (const item of [single('1'), multiple('2'), numeric('3'), text('4')]) {
+      const answer = leftOut(item)
+      expect(answer.kind).toBe(item.kind)
+      expect(isOmitted(answer)).toBe(true)
+      expect(fitsItem(item, answer)).toBe(true)
+      expect(scoreItem(item, answer)).toBe(0)
+    }
+    expect(leftOut(single('1'))).toEqual({ kind: 'single', choice: null })
+  })
+
+  it('tells hints only where they are allowed', () => {
+    const item = single('1', { hint: 'Think.' })
+    expect('hint' in forLearner(item)).toBe(false)
+    expect(forLearner(item, true)).toMatchObject({ hint: 'Think.' })
+    expect('hint' in forLearner(single('2'), true)).toBe(false)
   })
 })
 

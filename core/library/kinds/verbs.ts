@@ -64,12 +64,23 @@ export function givenInWords(item: Item | LearnerItem, answer: Answer): string {
   return Object.values(given).flat().join('; ')
 }
 
-/** Takes the key, feedback, standard and difficulty off an item. */
-export function forLearner(item: Item): LearnerItem {
-  const { id, kind, stem, points } = item
+/** Takes the key, feedback, standard and difficulty off an item, and the hint unless hints are allowed. */
+export function forLearner(item: Item, hasHints = false): LearnerItem {
+  const { id, kind, stem, points, hint } = item
   const values = item as unknown as Readonly<Record<string, unknown>>
   const shown = Object.fromEntries(kindOf(item).shown.map((name) => [name, values[name]]))
-  return { id, kind, stem, points, ...shown } as LearnerItem
+  return { id, kind, stem, points, ...(hasHints && hint !== '' ? { hint } : {}), ...shown } as LearnerItem
+}
+
+/** An answer of an item's kind that leaves the item out. */
+export function leftOut(item: Pick<Item, 'kind'>): Answer {
+  const empty = Object.entries(kindOf(item).answer).map(([name, type]) => [name, emptyOf(type)])
+  return { kind: item.kind, ...Object.fromEntries(empty) } as Answer
+}
+
+function emptyOf(type: FieldType): null | string | readonly string[] {
+  if (type === 'option-or-none') return null
+  return type === 'option-set' ? [] : ''
 }
 
 /** An answer that a made-up learner gives: a right one, or a likely wrong one. */

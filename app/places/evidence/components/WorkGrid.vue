@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
-import { pieceName } from '#core/attempts'
+import { passingOf, pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
@@ -53,12 +53,17 @@ function text(c: Cell | undefined, of: GridColumn): string {
   if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
   return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
 }
-const tone = (c: Cell | undefined) =>
-  !c ? '' : c.ratio === null ? c.state : c.ratio < 0.6 ? 'low' : c.ratio >= 0.85 ? 'high' : 'middle'
+const isBelow = (c: Cell | undefined, of: GridColumn) => passingOf(c?.ratio ?? null, of) === 'not-yet'
+function tone(c: Cell | undefined, of: GridColumn): string {
+  if (!c || c.ratio === null) return c?.state ?? ''
+  if (c.ratio < 0.6 || isBelow(c, of)) return 'low'
+  return c.ratio >= 0.85 ? 'high' : 'middle'
+}
 function said(name: string, of: GridColumn, c: Cell | undefined): string {
   const title = of.pieceTitle ?? of.title
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
-  return `${name}, ${title}: ${text(c, of) || 'not for them'}${c?.late ? ', late' : ''}${tries}`
+  const below = isBelow(c, of) ? `, below the pass mark of ${of.passPercent} %` : ''
+  return `${name}, ${title}: ${text(c, of) || 'not for them'}${c?.late ? ', late' : ''}${below}${tries}`
 }
 </script>
 
@@ -87,6 +92,10 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
               }}<span v-if="c.pieceTitle" class="part">{{ c.pieceTitle }}</span>
             </button>
             <span class="said">due {{ due(c.dueAt) || 'any time' }}</span>
+            <span v-if="c.category || c.passPercent !== null" class="said"
+              >{{ c.category }}{{ c.category && c.passPercent !== null ? ', ' : ''
+              }}{{ c.passPercent === null ? '' : `pass ${c.passPercent} %` }}</span
+            >
           </th>
         </tr>
       </thead>
@@ -96,7 +105,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
           <td
             v-for="(c, at) in grid.columns"
             :key="pieceName(c)"
-            :class="[tone(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
+            :class="[tone(cellOf(l.id, c), c), { taken: isTaken(c, l.id) }]"
           >
             <button
               type="button"
@@ -110,6 +119,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
               @click="emit('cell', c, l.id, $event.ctrlKey || $event.metaKey)"
             >
               {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
+              ><span v-if="isBelow(cellOf(l.id, c), c)" class="late">not passed</span
               ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
                 >×{{ cellOf(l.id, c)?.attempts }}</sup
               >

@@ -6,7 +6,15 @@ import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
 
-const props = defineProps<{ item: LearnerItem; number: number; answer: Answer | undefined }>()
+const props = defineProps<{
+  item: LearnerItem
+  number: number
+  answer: Answer | undefined
+  /** Answered for good: it can no longer be changed. */
+  isFinal: boolean
+  /** Whether the browser marks words it does not know. */
+  spelling: boolean
+}>()
 const emit = defineEmits<{ answer: [answer: Answer] }>()
 const fields = computed<Fields>(() => KINDS[props.item.kind].answer)
 const options = computed(() => optionsOf(props.item))
@@ -41,7 +49,13 @@ function type(event: Event): void {
 </script>
 
 <template>
-  <fieldset class="item" :data-hook="`question-${number}`" :data-item="item.id" :data-kind="item.kind">
+  <fieldset
+    class="item"
+    :disabled="isFinal"
+    :data-hook="`question-${number}`"
+    :data-item="item.id"
+    :data-kind="item.kind"
+  >
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <legend>
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
@@ -71,6 +85,7 @@ function type(event: Event): void {
         :aria-describedby="isNoNumber ? noteId : undefined"
         autocomplete="off"
         autocapitalize="off"
+        :spellcheck="spelling"
         @input="type"
       />
       <span v-if="unit">{{ unit }}</span>
@@ -83,8 +98,7 @@ function type(event: Event): void {
 
 <style scoped>
 .item {
-  padding: 1.2rem 0;
-  border-bottom: 1px solid var(--ui-border);
+  padding: 1.2rem 0 0;
   display: grid;
   gap: 0.4rem;
 }
@@ -117,7 +131,10 @@ legend {
   border-radius: 7px 8px 6px 8px;
   cursor: pointer;
 }
-.option:hover {
+.item:disabled .option {
+  cursor: default;
+}
+.item:not(:disabled) .option:hover {
   border-color: var(--ui-primary);
 }
 .option.on {

@@ -9,7 +9,8 @@ defineProps<{ work: LearnerCard; shown: PieceId; zone: string }>()
 
 /** How a step stands, in two or three words. */
 function standing(p: LearnerPiece, zone: string): string {
-  if (p.ratio !== null) return percent(p.ratio)
+  if (p.blockedBy !== null) return `after “${p.blockedBy.title}”`
+  if (p.ratio !== null) return `${percent(p.ratio)}${p.passing === 'not-yet' ? ', not passed yet' : ''}`
   if (p.handedInAt !== null) return p.itemCount === 0 ? 'done' : 'handed in'
   if (p.place === 'next' && p.opensAt !== null) return `opens ${sayMoment(p.opensAt, zone, 'opens')}`
   if (p.place === 'done') return 'closed'

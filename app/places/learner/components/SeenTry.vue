@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Answer, LearnerItem } from '#core/library'
 import { givenInWords, isOmitted } from '#core/library'
 import type { SeenTry } from '#shared/contracts/learning'
+import { markOf } from '../marks'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count, percent } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
@@ -18,12 +19,6 @@ const shown = computed(() => props.attempt.items.some((i) => i.points !== undefi
 function given(item: LearnerItem, answer: Answer | null): string {
   return !answer || isOmitted(answer) ? 'no answer' : givenInWords(item, answer)
 }
-const mark = (points: number, of: number) =>
-  points >= of
-    ? { icon: 'i-lucide-check', word: 'right' }
-    : points > 0
-      ? { icon: 'i-lucide-circle-dot', word: 'partly right' }
-      : { icon: 'i-lucide-minus', word: 'not yet' }
 </script>
 
 <template>
@@ -42,7 +37,10 @@ const mark = (points: number, of: number) =>
       <p v-if="attempt.score" class="score">
         <strong>{{ percent(attempt.score.ratio) }}</strong><span class="said"
           >{{ attempt.score.points }} of {{ attempt.score.of }} points<template
-            v-if="attempt.score.deductedRatio > 0"
+            v-if="attempt.score.isEstimate"
+            >; {{ percent(attempt.score.ratio + attempt.score.deductedRatio) }} is the estimate for all
+            questions of this piece</template
+          ><template v-if="attempt.score.deductedRatio > 0"
             >, {{ percent(attempt.score.deductedRatio) }} off for being late</template
           ></span
         >
@@ -70,8 +68,8 @@ const mark = (points: number, of: number) =>
         </p>
         <p class="line">
           <span v-if="s.points !== undefined" class="mark"
-            ><UIcon :name="mark(s.points, s.item.points).icon" class="size-4" aria-hidden="true" />{{
-              mark(s.points, s.item.points).word
+            ><UIcon :name="markOf(s.points, s.item.points).icon" class="size-4" aria-hidden="true" />{{
+              markOf(s.points, s.item.points).word
             }}, {{ s.points }} of {{ s.item.points }}</span
           ><span
             >You answered: <b>{{ given(s.item, s.answer) }}</b></span

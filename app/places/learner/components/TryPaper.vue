@@ -1,26 +1,35 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { isOmitted } from '#core/library'
+import type { LearnerItem } from '#core/library'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
 import { toHtml } from '~/shared/words/markdown'
-import { count } from '~/shared/words/numbers'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
-import AnswerInput from './AnswerInput.vue'
-import TwoAnswers from './TwoAnswers.vue'
+import HandInDialog from './HandInDialog.vue'
+import TryHelp from './TryHelp.vue'
+import TryItem from './TryItem.vue'
 
 const props = defineProps<{ attempt: OpenTry; content: string; zone: string }>()
 const emit = defineEmits<{ done: [] }>()
-const { answers, elsewhere, set, choose, flush, handIn, savedAt, status, refusal } = useAnswering(
+const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
   props.attempt,
 )
 const now = useServerNow(1000)
 const asking = ref(false)
 const busy = ref(false)
 const problem = ref('')
-const open = computed(() => props.attempt.items.filter((i) => isOmitted(answers.value[i.id])))
+const isOneByOne = computed(() => paper.value.mode === 'one-after-another')
+/** Questions that are not answered for good. */
+const left = computed(() => paper.value.items.filter((i) => !(i.id in paper.value.fixed)))
+const open = computed(() => left.value.filter((i) => isOmitted(answers.value[i.id])))
+const progress = computed(() => {
+  const { items, most } = paper.value
+  if (isOneByOne.value) return `question ${items.length} of at most ${most ?? items.length}`
+  return `${items.length - open.value.length} of ${items.length} answered`
+})
 const timeIsUp = computed(() => props.attempt.deadlineAt !== null && now.value >= props.attempt.deadlineAt)
 const saved = computed(
   () =>
@@ -42,6 +51,17 @@ async function submit(): Promise<void> {
   else if (reply.error.code === 'wire/lost')
     problem.value = 'No connection. Your answers are kept on this machine; hand in again when you are back.'
   else emit('done')
+}
+/** The next question, or the first without an answer, comes into view and takes the focus. */
+async function giveForGood(item: LearnerItem): Promise<void> {
+  busy.value = true
+  problem.value = ''
+  const reply = await fix(item.id)
+  busy.value = false
+  if (!reply.ok) problem.value = sayForEveryone(reply.error, { zone: props.zone })
+  await nextTick()
+  const next = isOneByOne.value ? left.value[0] : undefined
+  if (reply.ok && next) jump(next.id)
 }
 function jump(id: string): void {
   asking.value = false
@@ -66,7 +86,7 @@ watch(refusal, (r) => {
     <div class="status" role="status" aria-live="polite">
       <span :class="status" data-hook="saved">{{ saved }}</span>
       <span class="flex-1" />
-      <span>{{ attempt.items.length - open.length }} of {{ attempt.items.length }} answered</span>
+      <span data-hook="progress">{{ progress }}</span>
     </div>
     <div
       v-if="attempt.deadlineAt"
@@ -78,6 +98,7 @@ watch(refusal, (r) => {
     </div>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="content" class="prose" v-html="toHtml(content)" />
+    <TryHelp :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="
         () => {
@@ -86,63 +107,45 @@ watch(refusal, (r) => {
       "
       @focusout="flush"
     >
-      <template v-for="(item, i) in attempt.items" :key="item.id">
-        <AnswerInput :item="item" :number="i + 1" :answer="answers[item.id]" @answer="set(item.id, $event)" />
-        <TwoAnswers
-          v-if="elsewhere[item.id]"
-          :item="item"
-          :mine="answers[item.id] ?? null"
-          :theirs="elsewhere[item.id]?.answer ?? null"
-          @choose="choose(item.id, $event)"
-        />
-      </template>
+      <TryItem
+        v-for="(item, i) in paper.items"
+        :key="item.id"
+        :item="item"
+        :number="i + 1"
+        :answer="answers[item.id]"
+        :elsewhere="elsewhere[item.id]"
+        :fixed="paper.fixed[item.id]"
+        :mode="paper.mode"
+        :help="paper.help"
+        :busy="busy"
+        @answer="set(item.id, $event)"
+        @choose="choose(item.id, $event)"
+        @fix="giveForGood(item)"
+      />
       <p v-if="problem" class="note-line needs mt-4" role="alert">
         {{ problem }}
         <UButton v-if="refusal" size="xs" variant="link" @click="emit('done')">See where it stands</UButton>
       </p>
       <div class="py-6">
-        <UButton type="submit" size="lg" :loading="busy" data-hook="hand-in">Hand in</UButton>
+        <p v-if="isOneByOne && !left.length" class="mb-3">That was the last question.</p>
+        <UButton
+          type="submit"
+          size="lg"
+          :variant="isOneByOne && left.length ? 'outline' : 'solid'"
+          :color="isOneByOne && left.length ? 'neutral' : 'primary'"
+          :loading="busy"
+          data-hook="hand-in"
+          >{{ isOneByOne && left.length ? 'Stop here and hand in' : 'Hand in' }}</UButton
+        >
       </div>
     </form>
-    <UModal
-      v-model:open="asking"
-      :close="false"
-      title="Hand in?"
-      :description="
-        open.length === 0
-          ? 'Everything is answered. You cannot change this try afterwards.'
-          : `${count(open.length, 'question')} not answered yet. You cannot change this try afterwards.`
-      "
-    >
-      <template v-if="open.length" #body
-        ><div class="flex flex-wrap gap-1.5">
-          <UButton
-            v-for="i in open"
-            :key="i.id"
-            size="xs"
-            color="neutral"
-            variant="outline"
-            @click="jump(i.id)"
-            >Question {{ attempt.items.indexOf(i) + 1 }}</UButton
-          >
-        </div></template
-      >
-      <template #footer
-        ><UButton size="md" :loading="busy" autofocus data-hook="confirm-hand-in" @click="submit"
-          >Hand in</UButton
-        ><UButton
-          size="md"
-          color="neutral"
-          variant="ghost"
-          @click="
-            () => {
-              asking = false
-            }
-          "
-          >Not yet</UButton
-        ></template
-      >
-    </UModal>
+    <HandInDialog
+      v-model="asking"
+      :open="open.map((i) => ({ id: i.id, number: paper.items.indexOf(i) + 1 }))"
+      :busy="busy"
+      @submit="submit"
+      @jump="jump"
+    />
   </div>
 </template>
 

@@ -43,7 +43,12 @@ const go = computed(() => {
   return only.value?.itemCount === 0 ? 'Read' : 'Begin'
 })
 /** The next thing of several that is to be done. */
-const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? null)
+const next = computed(() => props.work.pieces.find((p) => p.place === 'now' && !p.blockedBy) ?? null)
+/** What has to be finished before anything of this. */
+const blocker = computed(() => {
+  const open = props.work.pieces.filter((p) => p.place === 'now')
+  return open.length > 0 && open.every((p) => p.blockedBy) ? (open[0]?.blockedBy?.title ?? null) : null
+})
 </script>
 
 <template>
@@ -55,7 +60,7 @@ const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? 
     :data-steps="work.pieces.length"
   >
     <div class="flex-1 min-w-0">
-      <h3>{{ work.title }}</h3>
+      <h3>{{ work.title }}<span v-if="work.isFirst && work.place === 'now'" class="first">first</span></h3>
       <p class="meta">
         {{ only ? KIND_WORDS[only.kind] : `${work.done} of ${work.pieces.length} steps done` }} ·
         {{ work.minutes }} min<template v-if="only?.itemCount">
@@ -64,7 +69,8 @@ const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? 
         · {{ work.className }}
       </p>
       <p class="until">{{ until }}</p>
-      <p v-if="!only && next" class="meta">
+      <p v-if="blocker" class="meta" data-hook="blocked">First finish “{{ blocker }}”.</p>
+      <p v-else-if="!only && next" class="meta">
         Next: {{ KIND_WORDS[next.kind].toLowerCase() }}, {{ WHEN_WORDS[next.when] }}
       </p>
       <p v-if="work.note && work.place !== 'done'" class="meta">{{ work.note }}</p>
@@ -74,7 +80,7 @@ const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? 
       <span v-else-if="work.place === 'done'" class="meta">{{ doneWords }}</span>
       <span v-if="left" class="left">{{ left }}</span>
       <span v-if="tries && (work.place === 'now' || work.mayTry)" class="meta">{{ tries }}</span>
-      <span v-if="work.place === 'now'" class="go">{{ go }}</span>
+      <span v-if="work.place === 'now' && !blocker" class="go">{{ go }}</span>
       <span v-else-if="work.mayTry" class="go quiet">Try again</span>
     </div>
   </NuxtLink>
@@ -101,6 +107,15 @@ const next = computed(() => props.work.pieces.find((p) => p.place === 'now') ?? 
 }
 h3 {
   font-size: 1.05rem;
+}
+.first {
+  font-size: 0.78rem;
+  font-weight: 650;
+  margin-left: 0.6rem;
+  padding: 0.05rem 0.45rem;
+  border: 1px solid var(--ui-primary);
+  border-radius: 5px 6px 4px 6px;
+  color: var(--ui-primary);
 }
 .meta {
   font-size: 0.88rem;

@@ -3,6 +3,7 @@ import { effectScope } from 'vue'
 import type { Result } from '#core/base'
 import type { AnswerChange } from '#core/attempts'
 import type { Answer } from '#core/library'
+import type { OpenTry } from '#shared/contracts/learning'
 import type { Refusal } from '#shared/contracts/refusal'
 import { at, ids } from '../../../../tests/support/made'
 import { useAnswering } from './answering'
@@ -30,6 +31,19 @@ const saved = (of: Sent | undefined): Reply => ({
 const LOST: Reply = { ok: false, error: { code: 'wire/lost' } }
 const over: Refusal = { code: 'attempts/time-is-up', field: 'attemptId', deadlineAt: at('10-21T20:30') }
 const text = (words: string) => ({ kind: 'text', text: words }) as unknown as Answer
+const paper = (): OpenTry => ({
+  attemptId: ids.try('t'),
+  number: 1,
+  deadlineAt: null,
+  items: [],
+  answers: {},
+  revisions: {},
+  mode: 'all',
+  most: null,
+  fixed: {},
+  help: [],
+  example: null,
+})
 const [one, two] = [ids.item('q1'), ids.item('q2')]
 
 describe('answers on their way', () => {
@@ -51,10 +65,7 @@ describe('answers on their way', () => {
     scope.stop()
     vi.useRealTimers()
   })
-  const answering = () =>
-    scope.run(() => useAnswering({ attemptId: ids.try('t'), answers: {}, revisions: {} })) as ReturnType<
-      typeof useAnswering
-    >
+  const answering = () => scope.run(() => useAnswering(paper())) as ReturnType<typeof useAnswering>
 
   it('are sent together after a pause, kept until then, and forgotten once acknowledged', async () => {
     const paper = answering()

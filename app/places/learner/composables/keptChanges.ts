@@ -1,8 +1,6 @@
 import { asId } from '#core/base'
 import type { ItemId, PageId } from '#core/base'
 import type { AnswerChange } from '#core/attempts'
-import type { ReplyOf } from '#shared/contracts/contract'
-import type { SaveAnswers } from '#shared/contracts/learning'
 
 /** Changes that the server has not yet acknowledged, kept on this machine by their try. */
 export function keptChanges(attemptId: string) {
@@ -27,6 +25,12 @@ export function keptChanges(attemptId: string) {
   }
 }
 
+/** What the server says that stands now. */
+export interface Stands {
+  readonly stands: readonly { readonly itemId: ItemId; readonly revision: number }[]
+  readonly stale: readonly ItemId[]
+}
+
 /** A name for this page that no other page has. */
 export function newPage(): PageId {
   return asId(`page-${crypto.getRandomValues(new Uint32Array(3)).join('-')}`)
@@ -39,7 +43,7 @@ export function newPage(): PageId {
 export function unsentAfter(
   unsent: ReadonlyMap<ItemId, AnswerChange>,
   sent: readonly AnswerChange[],
-  reply: ReplyOf<typeof SaveAnswers>,
+  reply: Stands,
 ): ReadonlyMap<ItemId, AnswerChange> {
   const left = new Map(unsent)
   const revisionOf = new Map(reply.stands.map((s) => [s.itemId, s.revision]))

@@ -10,6 +10,10 @@ const draft = defineModel<ItemDraft>({ required: true })
 defineProps<{ number: number; alone: boolean }>()
 const emit = defineEmits<{ remove: [] }>()
 const KIND_ITEMS = ITEM_KINDS.map((value) => ({ label: ITEM_KIND_WORDS[value].name, value }))
+const HARD_ITEMS = ['very easy', 'easy', 'middle', 'hard', 'very hard'].map((label, i) => ({
+  label,
+  value: i + 1,
+}))
 const fields = computed<Fields>(() => KINDS[draft.value.kind].fields)
 const hasOptions = computed(() => fieldHolding(fields.value, 'options') !== null)
 const hasOneRight = computed(() => fieldHolding(fields.value, 'option') !== null)
@@ -34,6 +38,9 @@ function setRight(at: number, isRight: boolean): void {
       /></UFormField>
       <UFormField label="Points" class="w-20"
         ><UInput v-model.number="draft.points" type="number" min="1" max="100"
+      /></UFormField>
+      <UFormField label="How hard" class="w-36"
+        ><USelect v-model="draft.difficulty" :items="HARD_ITEMS" class="w-full"
       /></UFormField>
       <div class="flex-1" />
       <UButton
@@ -90,6 +97,9 @@ function setRight(at: number, isRight: boolean): void {
     </div>
     <UFormField label="Feedback" help="Shown with the score, when the rules allow it"
       ><UInput v-model="draft.feedback"
+    /></UFormField>
+    <UFormField label="Hint" help="Helps without telling the answer, where hints are allowed"
+      ><UInput v-model="draft.hint" :name="`hint-${number}`"
     /></UFormField>
   </fieldset>
 </template>

@@ -44,6 +44,7 @@ const blank = computed(() => ITEM_KIND_WORDS[props.item.kind].blank)
       >
     </p>
     <p v-if="keys && item.feedback" class="said">Feedback: {{ item.feedback }}</p>
+    <p v-if="keys && item.hint" class="said">Hint: {{ item.hint }}</p>
   </article>
 </template>
 

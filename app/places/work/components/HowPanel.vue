@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { AttemptRules } from '#core/attempts'
+import type { Preview } from '#shared/contracts/work'
 import { isScored } from '#core/library'
 import { rulesOf } from '#core/work'
 import { useShelf } from '~/places/shelf'
@@ -8,6 +9,7 @@ import type { DraftInWork } from '../draft'
 import { differing } from '../draft'
 import RulesPanel from './RulesPanel.vue'
 
+const props = defineProps<{ banks: Preview['banks'] }>()
 const draft = defineModel<DraftInWork>({ required: true })
 const shelf = useShelf()
 const ALL = 'all'
@@ -31,6 +33,10 @@ watch(scored, () => {
   if (!scored.value.some((s) => s.piece.id === chosen.value)) chosen.value = ALL
 })
 
+/** What can be drawn from: of the chosen piece, else of the first that has items. */
+const bank = computed(
+  () => (props.banks.find((b) => b.pieceId === chosen.value) ?? props.banks[0])?.parts ?? [],
+)
 /** Rules of the chosen piece; what it has in common with the others is kept with the assignment only. */
 const rules = computed<AttemptRules>({
   get: () => (piece.value ? rulesOf(draft.value, piece.value) : draft.value.rules),
@@ -50,7 +56,7 @@ const rules = computed<AttemptRules>({
 
 <template>
   <div class="grid gap-3 content-start">
-    <RulesPanel v-model="rules" :scored="scored.length > 0">
+    <RulesPanel v-model="rules" :scored="scored.length > 0" :bank="bank">
       <USelect
         v-if="scored.length > 1"
         v-model="chosen"

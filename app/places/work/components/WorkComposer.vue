@@ -15,6 +15,7 @@ import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
 import type { LessonChoice } from './MomentEditor.vue'
+import AboutPanel from './AboutPanel.vue'
 import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
 import PiecesPanel from './PiecesPanel.vue'
@@ -109,8 +110,9 @@ onMounted(async () => {
         />
         <UFormField label="Title"><UInput v-model="draft.title" name="title" maxlength="120" /></UFormField>
         <UFormField label="Note to learners" hint="optional"
-          ><UTextarea v-model="draft.note" :rows="3" autoresize maxlength="1000" name="note"
+          ><UTextarea v-model="draft.note" :rows="2" autoresize maxlength="1000" name="note"
         /></UFormField>
+        <AboutPanel v-model="draft" />
       </section>
       <div class="grid grid-cols-[minmax(0,1fr)] gap-5 content-start min-w-0">
         <WhoAndWhen
@@ -143,7 +145,7 @@ onMounted(async () => {
           :zone="desk.zone"
         />
       </div>
-      <HowPanel v-model="draft" :inert="isPart" />
+      <HowPanel v-model="draft" :inert="isPart" :banks="preview?.banks ?? []" />
     </div>
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"
@@ -190,7 +192,7 @@ onMounted(async () => {
 }
 .three {
   display: grid;
-  grid-template-columns: 16.5rem minmax(24rem, 1fr) 14rem;
+  grid-template-columns: 16.5rem minmax(24rem, 1fr) 15rem;
   gap: 1.6rem;
   padding-block: 1rem;
 }

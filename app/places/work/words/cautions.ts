@@ -18,6 +18,13 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
       `${count(c.learnerIds.length, 'learner')} are in several of these classes: ` +
       'they get it once, with the kinder dates.'
     )
+  if (c.code === 'drawn-short')
+    return (
+      `“${piece(c.pieceId)}” has only ${count(c.has, 'question')} of the ${c.asked} that are to be drawn: ` +
+      'tries will be that much shorter.'
+    )
+  if (c.code === 'many-pieces')
+    return `Each learner gets ${c.pieces} separate pieces, ${c.minutes} minutes in all.`
   const of = className(c.classId)
   switch (c.code) {
     case 'due-in-past':
@@ -39,6 +46,17 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
       return `${of}: ${lesson(c.lessonId)}, on which it hangs, is already covered.`
     case 'already-given':
       return `${of}: the class has a piece of this already, in “${c.title}”.`
+    case 'left-out':
+      return `${of}: ${count(c.learnerIds.length, 'learner')} of the class do not have it, and are no exceptions.`
+    case 'blocks-test':
+      return `${of}: “${c.title}” is open meanwhile, and could not be begun before this is finished.`
+    case 'two-tests':
+      return `${of}: “${c.title}” is due on ${sayDay(c.on)}, too: two tests on one day.`
+    case 'full-day':
+      return (
+        `${of}: ${c.minutes} minutes of work are due on ${sayDay(c.on)}, with ` +
+        `${c.titles.map((t) => `“${t}”`).join(' and ')}.`
+      )
     default:
       return assertNever(c)
   }

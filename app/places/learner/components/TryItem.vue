@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Help, StandingAnswer } from '#core/attempts'
+import { isOmitted } from '#core/library'
+import type { Answer, LearnerItem } from '#core/library'
+import type { OpenTry, SeenItem } from '#shared/contracts/learning'
+import { canReadAloud, readAloud } from '../readAloud'
+import AnswerInput from './AnswerInput.vue'
+import ItemResult from './ItemResult.vue'
+import TwoAnswers from './TwoAnswers.vue'
+
+const props = defineProps<{
+  item: LearnerItem
+  number: number
+  answer: Answer | undefined
+  /** What another page has answered meanwhile. */
+  elsewhere: StandingAnswer | undefined
+  /** There once it was answered for good. */
+  fixed: Omit<SeenItem, 'item' | 'answer'> | undefined
+  mode: OpenTry['mode']
+  help: readonly Help[]
+  busy: boolean
+}>()
+defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine']; fix: [] }>()
+const hasHint = ref(false)
+const isLeftOut = computed(() => isOmitted(props.answer))
+const word = computed(() => {
+  if (props.mode === 'item-by-item') return 'Check this answer'
+  return isLeftOut.value ? 'I do not know; next question' : 'Next question'
+})
+</script>
+
+<template>
+  <div class="question">
+    <AnswerInput
+      :item="item"
+      :number="number"
+      :answer="answer"
+      :is-final="fixed !== undefined"
+      :spelling="help.includes('spelling')"
+      @answer="$emit('answer', $event)"
+    />
+    <TwoAnswers
+      v-if="elsewhere"
+      :item="item"
+      :mine="answer ?? null"
+      :theirs="elsewhere.answer"
+      @choose="$emit('choose', $event)"
+    />
+    <div v-if="!fixed" class="acts">
+      <UButton
+        v-if="mode !== 'all' && !elsewhere"
+        type="button"
+        :disabled="mode === 'item-by-item' && isLeftOut"
+        :loading="busy"
+        data-hook="fix"
+        @click="$emit('fix')"
+        >{{ word }}</UButton
+      >
+      <UButton
+        v-if="item.hint"
+        type="button"
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-lightbulb"
+        :aria-expanded="hasHint"
+        data-hook="hint"
+        @click="
+          () => {
+            hasHint = !hasHint
+          }
+        "
+        >Hint</UButton
+      >
+      <UButton
+        v-if="help.includes('read-aloud') && canReadAloud()"
+        type="button"
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-volume-2"
+        :aria-label="`Read question ${number} aloud`"
+        @click="readAloud(item)"
+        >Read aloud</UButton
+      >
+    </div>
+    <p v-if="hasHint && item.hint && !fixed" class="hint" role="status">{{ item.hint }}</p>
+    <ItemResult v-if="fixed" :shown="fixed" :of="item.points" />
+  </div>
+</template>
+
+<style scoped>
+.question {
+  padding-bottom: 1.2rem;
+  border-bottom: 1px solid var(--ui-border);
+  display: grid;
+  gap: 0.5rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding-left: 1.9rem;
+}
+.acts:empty {
+  display: none;
+}
+.hint {
+  margin-left: 1.9rem;
+  padding-left: 0.75rem;
+  border-left: 3px solid var(--ui-primary);
+}
+</style>

@@ -1,0 +1,33 @@
+import type { Upgrade } from '../body'
+
+type Json = Readonly<Record<string, unknown>>
+
+/** What an assignment says besides, before it could. */
+const NOTHING_SAID = {
+  about: { objective: '', outcomes: [], instructions: '', link: '', heading: '', category: '' },
+  isFirst: false,
+  inTurn: false,
+}
+
+/** Assignments had no classes that wait before version 2. */
+export const assignmentWithClasses: Upgrade = (old) => ({ ...old, notFor: [] })
+
+/** Before version 3 tries had all items, nothing helped, and nothing was to be passed. */
+export const assignmentWithLaterParts: Upgrade = (old) => ({
+  ...NOTHING_SAID,
+  ...old,
+  rules: { items: { kind: 'all' }, help: [], passPercent: null, ...(old.rules as Json) },
+})
+
+/** The same for acts on assignments, on both sides. */
+export const workCommandWithLaterParts: Upgrade = (old) => {
+  if (old.kind !== 'work') return old
+  const side = (value: unknown) => (value === null ? null : assignmentWithLaterParts(value as Json))
+  return { ...old, from: side(old.from), to: side(old.to) }
+}
+
+/** Items had no hints in version 1. */
+export const resourceWithHints: Upgrade = (old) => ({
+  ...old,
+  items: (old.items as readonly Json[]).map((item) => ({ hint: '', ...item })),
+})
