@@ -107,6 +107,7 @@ export type { YearRecord } from './teaching'
 export {
   addAssignment,
   assignmentById,
+  assignmentIdsNear,
   assignmentIdsTouching,
   assignmentsById,
   assignmentsFor,

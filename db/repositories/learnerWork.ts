@@ -74,6 +74,7 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     time_limit_minutes: number | null
     title: string
     note: string
+    published_at: number | null
     body: string
     piece: string
     piece_title: string
@@ -84,7 +85,7 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
   }>(sql`
     select w.assignment_id, w.piece_id, p.resource_id, w.class_id, w.listed_at, w.opens_at, w.due_at,
       w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-      a.title, a.note, a.body, p.body as piece, r.kind, c.name as class_name,
+      a.title, a.note, a.published_at, a.body, p.body as piece, r.kind, c.name as class_name,
       coalesce(v.title, r.title) as piece_title, coalesce(v.minutes, r.minutes) as minutes,
       coalesce(v.item_count, r.item_count) as item_count
     from learner_work w
@@ -104,6 +105,7 @@ export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Inst
     title: r.title,
     pieceTitle: r.piece_title,
     note: r.note,
+    publishedAt: r.published_at as Instant | null,
     kind: r.kind,
     minutes: r.minutes,
     itemCount: r.item_count,

@@ -111,6 +111,23 @@ export async function assignmentIdsTouching(
   return rows.map((r) => r.id)
 }
 
+/** Ids of assignments that go to these classes: to all of one, to a group of it, or to single learners of it. */
+export async function assignmentIdsNear(
+  tx: Connection,
+  classIds: readonly ClassId[],
+): Promise<readonly AssignmentId[]> {
+  if (classIds.length === 0) return []
+  const rows = await tx.all<{ id: AssignmentId }>(
+    sql`select distinct assignment_id as id from learner_work where class_id in ${[...classIds]} union
+      select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]} union
+      select t.assignment_id from assignment_targets t join groups g on t.kind = 'group' and t.ref_id = g.id
+      where g.class_id in ${[...classIds]} union
+      select t.assignment_id from assignment_targets t join enrolments e on t.kind = 'learner'
+      and t.ref_id = e.learner_id and e.left_at is null where e.class_id in ${[...classIds]}`,
+  )
+  return rows.map((r) => r.id)
+}
+
 function rowOf(record: Assignment): Row {
   const { id, schoolId, authorId, title, note, state, version, createdAt, publishedAt, pieces } = record
   const [first] = pieces

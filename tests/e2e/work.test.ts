@@ -134,7 +134,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.page.waitForFunction(() =>
       document.querySelector('tr.base [data-hook="moment-due"]')?.textContent.includes('Fri 30 Oct'),
     )
-    await teacher.keys('Escape')
+    await teacher.click('moment-done')
     await teacher.page.waitForFunction(() =>
       [...document.querySelectorAll('[data-hook="target-class"]')].every((e) =>
         e.textContent.includes('Fri 30 Oct, end of day'),
@@ -152,7 +152,7 @@ describe('a check, from the lesson to the score', () => {
     )
     await teacher.page.locator('tr.base [data-hook="moment-opens"]').click()
     await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'When published')
-    await teacher.keys('Escape')
+    await teacher.click('moment-done')
     // one group besides, whose learners are reached by their class too
     await teacher.click('add-who')
     await teacher.fill('[aria-label="Filter recipients"]', 'extra')
@@ -161,6 +161,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.sees('Publish to 86 learners')
     await teacher.page.locator('[data-hook="who-gets-what"] button').click()
     await teacher.sees('Why it differs')
+    await teacher.click('change-rules')
     await teacher.fill('[name="maxAttempts"]', '0')
     await teacher.sees('Tries: give a whole number of at least 1, or no limit.')
     await teacher.fill('[name="maxAttempts"]', '3')

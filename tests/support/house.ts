@@ -79,6 +79,7 @@ export const PACING: Record<string, readonly string[]> = {
 export const PLACES: Record<string, readonly string[]> = {
   entry: [],
   learner: [],
+  lens: ['learner', 'pace'],
   evidence: ['pace'],
   shelf: [],
   pace: ['shelf'],

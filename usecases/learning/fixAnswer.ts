@@ -11,7 +11,7 @@ import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { isAdaptive } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
-import { openTry } from './myPiece'
+import { openTry } from './shownTry'
 import { changeable, sendAlong } from './tries'
 import type { TryRefusal } from './tries'
 

@@ -1,7 +1,7 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { AssignmentId, Instant } from '#core/base'
+import type { AssignmentId, Instant, UserId } from '#core/base'
 import type { Actor } from '#core/access'
-import { isRevealed, keptScore, mayStart, passingOf, pieceName, placeOf } from '#core/attempts'
+import { isRevealed, keptScore, mayStart, passingOf, pieceName, placeOf, triesAsOf } from '#core/attempts'
 import type { Attempt, Closings } from '#core/attempts'
 import { windowState } from '#core/availability'
 import { inOrder, togetherOf, withBlocks } from '#core/work'
@@ -21,18 +21,31 @@ import { settleOverdue } from './settleOverdue'
 
 export type Listed = Awaited<ReturnType<typeof listedWorkFor>>[number]
 
+/** Whose screen is looked at, as of when, and which of their work it shows; all, when nothing is said. */
+export interface Look {
+  readonly learnerId: UserId
+  readonly at: Instant
+  readonly shows?: (w: Listed) => boolean
+}
+
 /** The learner's work that is listed now, each in its place. */
 export async function listMyWork(deps: Deps, actor: Actor) {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const now = deps.clock.now()
   await settleOverdue(deps, { learnerId: actor.userId })
-  const work = await cardsOf(tx, actor, await listedWorkFor(tx, actor.userId, now), now)
-  return ok({
-    work: work.sort(byTurn),
-    now,
-    zone: await zoneFor(tx, actor),
-  })
+  const work = await listAt(tx, { learnerId: actor.userId, at: now })
+  return ok({ work, now, zone: await zoneFor(tx, actor.userId) })
+}
+
+/** A learner's list as it is at an instant, in the order in which they find it. */
+export async function listAt(tx: Connection, look: Look): Promise<readonly LearnerCard[]> {
+  return (await cardsOf(tx, look, await listedAt(tx, look))).sort(byTurn)
+}
+
+async function listedAt(tx: Connection, { learnerId, at, shows }: Look): Promise<readonly Listed[]> {
+  const listed = await listedWorkFor(tx, learnerId, at)
+  return shows ? listed.filter(shows) : listed
 }
 
 /** What comes first first, then what is due, or opens, soonest. */
@@ -43,14 +56,13 @@ function byTurn(a: LearnerCard, b: LearnerCard): number {
 }
 
 /** Listed pieces as cards, those of an assignment together. */
-export async function cardsOf(
+async function cardsOf(
   tx: Connection,
-  actor: Pick<Actor, 'userId'>,
+  { learnerId, at: now }: Look,
   listed: readonly Listed[],
-  now: Instant,
 ): Promise<LearnerCard[]> {
   const ids = [...new Set(listed.map((w) => w.assignmentId))]
-  const triesOf = groupBy(await attemptsOfLearner(tx, actor.userId, ids), pieceName)
+  const triesOf = groupBy(await attemptsOfLearner(tx, learnerId, ids), pieceName)
   const closings = await closingsOf(tx, listed, now)
   const cards = [...groupBy(listed, (w) => w.assignmentId).values()].flatMap((rows) => {
     const [first] = rows
@@ -67,20 +79,19 @@ export async function cardsOf(
 /** One assignment as its learner may know it, with what of their other work it waits for; null: not listed. */
 export async function cardAt(
   tx: Connection,
-  actor: Pick<Actor, 'userId'>,
+  look: Look,
   assignmentId: AssignmentId,
-  now: Instant,
 ): Promise<{ readonly work: LearnerCard; readonly rows: readonly Listed[] } | null> {
-  const listed = await listedWorkFor(tx, actor.userId, now)
+  const listed = await listedAt(tx, look)
   const rows = listed.filter((w) => w.assignmentId === assignmentId)
   const around = listed.filter((w) => w.assignmentId === assignmentId || w.isFirst)
-  const work = (await cardsOf(tx, actor, around, now)).find((c) => c.id === assignmentId)
+  const work = (await cardsOf(tx, look, around)).find((c) => c.id === assignmentId)
   return work ? { work, rows } : null
 }
 
 /** The zone in which a learner's dates are read: their first class's. */
-export async function zoneFor(tx: Connection, actor: Pick<Actor, 'userId'>): Promise<string> {
-  const [classId] = await classesOfLearner(tx, actor.userId)
+export async function zoneFor(tx: Connection, learnerId: UserId): Promise<string> {
+  const [classId] = await classesOfLearner(tx, learnerId)
   const record = classId ? await classById(tx, classId) : null
   return (record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year.zone : null) ?? 'UTC'
 }
@@ -102,10 +113,11 @@ export async function closingsOf(
   return (w) => ({ own: w.terms.closes, all: all.get(pieceName(w)) ?? null })
 }
 
-function cardOf(w: Listed, tries: readonly Attempt[], closings: Closings, now: Instant): LearnerPiece {
+function cardOf(w: Listed, all: readonly Attempt[], closings: Closings, now: Instant): LearnerPiece {
   const { opens, due, closes } = w.terms
   const isRead = w.itemCount === 0
   const terms = tryTermsOf(w, isRead)
+  const tries = triesAsOf(all, isRead ? null : terms, now)
   const { state } = windowState(w.terms, now)
   const isOpen = tries.some((t) => t.submittedAt === null)
   const inProgress = isOpen && !isRead

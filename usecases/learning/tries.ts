@@ -12,7 +12,7 @@ import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { givenPiece, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
-import { openTry } from './myPiece'
+import { openTry } from './shownTry'
 import { cardAt } from './myWork'
 import { endTry, settleOverdue } from './settleOverdue'
 
@@ -46,7 +46,7 @@ export async function startTry(
     if (current) return ok({ ...(await openTry(tx, current, given)), now })
     const may = mayStart(tries, tryTermsOf(work, given.isRead), rules, now)
     if (!may.ok) return may
-    const card = (await cardAt(tx, actor, of.assignmentId, now))?.work.pieces.find(
+    const card = (await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId))?.work.pieces.find(
       (p) => p.pieceId === of.pieceId,
     )
     if (card?.blockedBy)

@@ -2,7 +2,7 @@ import { asId, same } from '#core/base'
 import type { ClassId, GroupId, PieceId, ResourceId, UserId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
-import type { Moment, Overrides, WindowField } from '#core/availability'
+import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
 import type { Draft, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
@@ -53,5 +53,10 @@ export function withMoment(
   const { [field]: _, ...rest } = overrides.window ?? {}
   const window = moment === undefined ? rest : { ...rest, [field]: moment }
   const { window: __, ...others } = overrides
+  return Object.keys(window).length === 0 ? others : { ...others, window }
+}
+
+/** A target with all moments of another; what that does not set, it no longer sets either. */
+export function withWindow({ window: _, ...others }: Overrides, window: Partial<WindowSpec>): Overrides {
   return Object.keys(window).length === 0 ? others : { ...others, window }
 }

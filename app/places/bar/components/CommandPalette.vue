@@ -31,6 +31,7 @@ const groups = computed(() => [
       { label: 'Classes', onSelect: go('/classes') },
       { label: 'Work to publish, open and due', suffix: 'Work', onSelect: go('/work') },
       { label: 'Results', suffix: 'Evidence', onSelect: go('/evidence') },
+      { label: 'Lens: what a learner sees', onSelect: go('/lens') },
       { label: 'School year and closures', onSelect: go('/classes/year') },
       { label: 'Plans', onSelect: go('/classes/plans') },
     ],

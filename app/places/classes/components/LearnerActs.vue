@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { navigateTo } from '#imports'
 import { RemoveLearner, ResetPassword } from '#shared/contracts/teaching'
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
@@ -41,6 +42,13 @@ async function remove(): Promise<void> {
   emit('changed')
 }
 const items = [
+  [
+    {
+      label: 'See what they see',
+      icon: 'i-lucide-eye',
+      onSelect: () => void navigateTo(`/lens?learner=${props.learner.id}`),
+    },
+  ],
   [
     { label: 'New password', icon: 'i-lucide-key-round', onSelect: () => void reset() },
     { label: 'Remove from the class', icon: 'i-lucide-user-minus', onSelect: () => void remove() },

@@ -35,6 +35,12 @@ const cells = computed(() =>
 const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-for-them'))
 const areAllExcused = computed(() => props.learnerIds.every((id) => props.column.excusedIds.includes(id)))
 
+/** To what the one learner who is chosen sees. */
+const lens = computed(() => {
+  const [only, ...more] = props.learnerIds
+  return only && more.length === 0 ? `/lens?learner=${only}&work=${props.column.assignmentId}` : null
+})
+
 async function give(more: More, said: string): Promise<void> {
   busy.value = true
   const reply = await call(GiveMore, {
@@ -118,5 +124,15 @@ async function giveTime(): Promise<void> {
         Enter, takes in further learners of this column.
       </p>
     </template>
+    <UButton
+      v-if="lens"
+      class="justify-self-start"
+      color="neutral"
+      variant="ghost"
+      icon="i-lucide-eye"
+      :to="lens"
+      data-hook="to-lens"
+      >See what they see</UButton
+    >
   </EvidencePanel>
 </template>

@@ -5,7 +5,7 @@ import { percent } from '~/shared/words/numbers'
 import { KIND_WORDS, WHEN_WORDS } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
 
-defineProps<{ work: LearnerCard; shown: PieceId; zone: string }>()
+defineProps<{ work: LearnerCard; shown: PieceId; zone: string; linkTo: (piece: PieceId) => string }>()
 
 /** How a step stands, in two or three words. */
 function standing(p: LearnerPiece, zone: string): string {
@@ -24,7 +24,7 @@ function standing(p: LearnerPiece, zone: string): string {
     <ol>
       <li v-for="(p, i) in work.pieces" :key="p.pieceId">
         <NuxtLink
-          :to="{ path: `/learn/${work.id}`, query: { piece: p.pieceId } }"
+          :to="linkTo(p.pieceId)"
           replace
           :aria-current="p.pieceId === shown ? 'step' : undefined"
           :class="{ shown: p.pieceId === shown, done: p.handedInAt !== null }"

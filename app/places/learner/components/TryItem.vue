@@ -51,6 +51,8 @@ const word = computed(() => {
       <UButton
         v-if="mode !== 'all' && !elsewhere"
         type="button"
+        :color="isLeftOut ? 'neutral' : 'primary'"
+        :variant="isLeftOut ? 'outline' : 'solid'"
         :disabled="mode === 'item-by-item' && isLeftOut"
         :loading="busy"
         data-hook="fix"

@@ -6,7 +6,7 @@ import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS, WHEN_WORDS } from '~/shared/words/pieces'
 import { sayLeft, sayMoment } from '~/shared/words/times'
 
-const props = defineProps<{ work: LearnerCard; now: Instant; zone: string }>()
+const props = defineProps<{ work: LearnerCard; now: Instant; zone: string; to: string }>()
 const until = computed(() => {
   const { work, now, zone } = props
   if (work.place === 'next' && work.opensAt) return `Opens ${sayMoment(work.opensAt, zone, 'opens')}`
@@ -53,7 +53,7 @@ const blocker = computed(() => {
 
 <template>
   <NuxtLink
-    :to="`/learn/${work.id}`"
+    :to="to"
     class="card"
     :class="work.place"
     :data-hook="`work-${work.place}`"

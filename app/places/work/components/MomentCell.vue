@@ -39,7 +39,7 @@ const lessonName = (id: string) =>
         moment === undefined ? 'as for everyone' : sayMomentSpec(moment, field, lessonName)
       }}</span>
     </button>
-    <template #content
+    <template #content="{ close }"
       ><MomentEditor
         v-model="moment"
         :field="field"
@@ -47,6 +47,7 @@ const lessonName = (id: string) =>
         :start="start"
         :today="today"
         :inherits="inherits"
+        @done="close"
     /></template>
   </UPopover>
 </template>

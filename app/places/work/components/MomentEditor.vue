@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { addDays } from '#core/base'
 import type { IsoDay, LessonId } from '#core/base'
 import type { Anchor, Moment, WindowField } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
@@ -7,6 +8,7 @@ import ClockField from '~/shared/fields/ClockField.vue'
 import DayField from '~/shared/fields/DayField.vue'
 import { marksOf } from '~/shared/fields/marks'
 import { useDesk } from '~/places/pace'
+import TypedMoment from './TypedMoment.vue'
 
 export interface LessonChoice {
   readonly label: string
@@ -72,11 +74,40 @@ function setTime(minuteOfDay: number | null | undefined): void {
   if (typeof minuteOfDay === 'number' && m?.kind === 'time') moment.value = { ...m, minuteOfDay }
 }
 const desk = useDesk()
+/** As it was when the editor opened: Esc leaves it so. */
+const before = moment.value
+const emit = defineEmits<{ done: [] }>()
+function take(next: Moment | null): void {
+  moment.value = next
+  emit('done')
+}
+function putBack(): void {
+  moment.value = before
+}
+const named = computed(() =>
+  props.lessons.map(({ value, label }) => ({ id: value, number: label.split(' ')[0] ?? '' })),
+)
+/** One meeting, or day, later or earlier. */
+function step(by: 1 | -1): void {
+  const m = moment.value
+  if (m?.kind === 'anchor') patch({ offset: m.offset + by })
+  else if (m) moment.value = { ...m, on: addDays(m.on, by) }
+}
 const marks = computed(() => marksOf(desk.year))
 </script>
 
 <template>
-  <div class="grid gap-2.5 p-3 w-76" data-hook="moment-editor">
+  <div class="grid gap-2.5 p-3 w-76" data-hook="moment-editor" @keydown.esc="putBack">
+    <TypedMoment
+      :field="field"
+      :lessons="named"
+      :current="anchor?.lessonId ?? start"
+      :today="today"
+      :min="desk.year?.firstOn"
+      :max="desk.year?.lastOn"
+      @take="take"
+      @step="step"
+    />
     <USelect v-model="way" :items="ways" class="w-full" aria-label="How it is given" />
     <template v-if="anchor">
       <USelect
@@ -154,5 +185,9 @@ const marks = computed(() => marksOf(desk.year))
     <p v-if="moment?.kind === 'day'" class="said">
       {{ ends ? 'Through the end of that day.' : 'From the start of that day.' }}
     </p>
+    <div class="flex gap-2 items-center">
+      <UButton size="xs" data-hook="moment-done" @click="emit('done')">Done</UButton>
+      <span class="said">Esc leaves it as it was.</span>
+    </div>
   </div>
 </template>

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { IsoDay, LessonId } from '#core/base'
+import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { Target } from '#core/audience'
-import type { Moment, WindowField } from '#core/availability'
+import { scaleFor } from '#core/availability'
+import type { Moment, WindowField, WindowSpec } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
-import { saySpan } from '../words/moments'
-import { FIELD_WORDS, sayRefusal } from '~/shared/words/refusals'
+import { FIELD_WORDS } from '~/shared/words/refusals'
 import type { DraftInWork } from '../draft'
-import { keyOf, withMoment } from '../draft'
+import { keyOf, withMoment, withWindow } from '../draft'
 import type { LessonChoice } from './MomentEditor.vue'
 import MomentCell from './MomentCell.vue'
 import RecipientPicker from './RecipientPicker.vue'
+import WhoRow from './WhoRow.vue'
 
 const props = defineProps<{
   recipients: Recipients
@@ -20,6 +21,7 @@ const props = defineProps<{
   start: LessonId | null
   today: IsoDay
   zone: string
+  now: Instant
   /** Only rows of the asker's own classes may be changed. */
   isPart: boolean
 }>()
@@ -62,7 +64,27 @@ const rows = computed(() =>
     }
   }),
 )
-const lessonName = (id: string) => props.lessons.find((l) => l.value === id)?.label ?? 'this lesson'
+/** One scale for all lines, so that classes can be compared at a glance. */
+const scale = computed(() =>
+  scaleFor(
+    rows.value.flatMap((r) =>
+      [r.seen?.window ?? [], r.seen?.pieces.flatMap((p) => p.window ?? []) ?? []].flat(),
+    ),
+    props.now,
+  ),
+)
+/** A row's own moments, to be put into others. */
+const copied = ref<Partial<WindowSpec> | null>(null)
+function paste(at: number): void {
+  const window = copied.value
+  if (!window) return
+  draft.value = {
+    ...draft.value,
+    targets: draft.value.targets.map((t, i) =>
+      i === at ? { ...t, overrides: withWindow(t.overrides, window) } : t,
+    ),
+  }
+}
 
 function setBase(field: WindowField, moment: Moment | null | undefined): void {
   draft.value = { ...draft.value, window: { ...draft.value.window, [field]: moment ?? null } }
@@ -120,55 +142,24 @@ function remove(at: number): void {
             </td>
             <td />
           </tr>
-          <tr
+          <WhoRow
             v-for="(r, i) in rows"
             :key="r.key"
-            :data-hook="`target-${r.target.kind}`"
+            :of="r"
+            :fields="fields"
+            :lessons="lessons"
+            :start="start"
+            :today="today"
+            :zone="zone"
             :inert="isPart && !isOwn(r.target)"
-          >
-            <th scope="row">
-              {{ r.name }}
-              <p class="said font-normal">
-                <template v-if="r.learners !== null">{{ count(r.learners, 'learner') }}</template><template
-                  v-if="r.seen?.span && r.seen.window?.due"
-                >
-                  · <span :class="{ tight: r.seen.span.tight }">{{ saySpan(r.seen.span) }}</span></template
-                >
-              </p>
-              <p v-if="r.seen?.problem" class="problem">
-                {{ sayRefusal(r.seen.problem, { lesson: lessonName }) }}
-              </p>
-            </th>
-            <td v-for="f in fields" :key="f">
-              <MomentCell
-                :model-value="r.overrides.window?.[f]"
-                inherits
-                :field="f"
-                :who="r.name"
-                :lessons="lessons"
-                :start="start"
-                :today="today"
-                :zone="zone"
-                :resolved="r.seen?.window ? r.seen.window[f] : undefined"
-                :bad="
-                  r.seen?.problem !== null &&
-                  r.seen?.problem !== undefined &&
-                  'field' in r.seen.problem &&
-                  r.seen.problem.field === f
-                "
-                @update:model-value="setOwn(i, f, $event)"
-              />
-            </td>
-            <td>
-              <UButton
-                color="neutral"
-                variant="ghost"
-                icon="i-lucide-x"
-                :aria-label="`Take ${r.name} off`"
-                @click="remove(i)"
-              />
-            </td>
-          </tr>
+            :scale="scale"
+            :now="now"
+            :copied="copied"
+            @set="(field, moment) => setOwn(i, field, moment)"
+            @copy="copied = r.overrides.window ?? {}"
+            @paste="paste(i)"
+            @remove="remove(i)"
+          />
           <tr v-if="rows.length === 0">
             <td :colspan="fields.length + 2" class="said">
               Nobody yet. Add classes, groups or single learners.
@@ -211,14 +202,5 @@ function remove(at: number): void {
 }
 .base {
   background: var(--ui-bg-muted);
-}
-.tight {
-  color: var(--ui-warning);
-  font-weight: 650;
-}
-.problem {
-  color: var(--ui-error);
-  font-weight: 400;
-  font-size: 0.82rem;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PieceId } from '#core/base'
+import type { AssignmentId, PieceId } from '#core/base'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { LEVEL_WORDS } from '../words/moments'
 import { count } from '~/shared/words/numbers'
@@ -12,6 +12,8 @@ const props = defineProps<{
   /** Titles of the pieces, in order; one alone is not named. */
   pieces: readonly { readonly id: PieceId; readonly title: string }[]
   zone: string
+  /** Once learners have it: their names lead to what they see. */
+  work: AssignmentId | null
 }>()
 const open = ref(false)
 const FIELDS = ['opens', 'due', 'closes'] as const
@@ -68,7 +70,12 @@ const rows = computed(() =>
         </thead>
         <tbody>
           <tr v-for="w in rows" :key="w.key">
-            <th scope="row" class="font-semibold">{{ w.name }}</th>
+            <th scope="row" class="font-semibold">
+              <NuxtLink v-if="work" class="plain" :to="`/lens?learner=${w.learnerId}&work=${work}`">{{
+                w.name
+              }}</NuxtLink>
+              <template v-else>{{ w.name }}</template>
+            </th>
             <td>{{ w.className }}</td>
             <td v-if="pieces.length > 1">{{ w.piece }}</td>
             <td v-for="f in FIELDS" :key="f">

@@ -123,6 +123,7 @@ onMounted(async () => {
           :start="start"
           :today="today"
           :zone="desk.zone"
+          :now="now"
           :is-part="isPart"
         />
         <p v-if="problem || previewProblem" class="note-line needs" role="alert">
@@ -143,6 +144,7 @@ onMounted(async () => {
           :recipients="recipients"
           :pieces="titles"
           :zone="desk.zone"
+          :work="known?.id ?? null"
         />
       </div>
       <HowPanel v-model="draft" :inert="isPart" :banks="preview?.banks ?? []" />

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Instant, IsoDay, LessonId } from '#core/base'
+import type { Target } from '#core/audience'
+import type { Moment, Overrides, Scale, WindowField, WindowSpec } from '#core/availability'
+import type { ClassPreview } from '#shared/contracts/work'
+import { useDesk } from '~/places/pace'
+import WindowLine from '~/shared/charts/WindowLine.vue'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import { saySpan } from '../words/moments'
+import type { LessonChoice } from './MomentEditor.vue'
+import MomentCell from './MomentCell.vue'
+
+/** A class, group or learner with what is other for them, and beneath it their window against the days to come. */
+const props = defineProps<{
+  of: {
+    readonly target: Target
+    readonly name: string
+    readonly overrides: Overrides
+    readonly learners: number | null
+    readonly seen: ClassPreview | null
+  }
+  fields: readonly WindowField[]
+  lessons: readonly LessonChoice[]
+  start: LessonId | null
+  today: IsoDay
+  zone: string
+  inert: boolean
+  scale: Scale
+  now: Instant
+  copied: Partial<WindowSpec> | null
+}>()
+defineEmits<{
+  set: [field: WindowField, moment: Moment | null | undefined]
+  copy: []
+  paste: []
+  remove: []
+}>()
+const desk = useDesk()
+const seen = computed(() => props.of.seen)
+const lessonName = (id: string) => props.lessons.find((l) => l.value === id)?.label ?? 'this lesson'
+const isBad = (f: WindowField) => {
+  const problem = seen.value?.problem
+  return problem !== null && problem !== undefined && 'field' in problem && problem.field === f
+}
+/** The lines of the row: its window, and those of pieces with moments of their own. */
+const lines = computed(() =>
+  [seen.value?.window ?? null, ...(seen.value?.pieces.map((p) => p.window) ?? [])].filter((w) => w !== null),
+)
+const meetings = computed(
+  () => desk.columns.find((c) => c.of.id === seen.value?.classId)?.calendar.meetings ?? [],
+)
+</script>
+
+<template>
+  <tr :data-hook="`target-${of.target.kind}`" :inert="inert" :class="{ lined: lines.length > 0 }">
+    <th scope="row">
+      {{ of.name }}
+      <p class="said font-normal">
+        <template v-if="of.learners !== null">{{ count(of.learners, 'learner') }}</template><template
+          v-if="seen?.span && seen.window?.due"
+        >
+          · <span :class="{ tight: seen.span.tight }">{{ saySpan(seen.span) }}</span></template
+        >
+      </p>
+      <p v-if="seen?.problem" class="problem">{{ sayRefusal(seen.problem, { lesson: lessonName }) }}</p>
+    </th>
+    <td v-for="f in fields" :key="f">
+      <MomentCell
+        :model-value="of.overrides.window?.[f]"
+        inherits
+        :field="f"
+        :who="of.name"
+        :lessons="lessons"
+        :start="start"
+        :today="today"
+        :zone="zone"
+        :resolved="seen?.window ? seen.window[f] : undefined"
+        :bad="isBad(f)"
+        @update:model-value="$emit('set', f, $event)"
+      />
+    </td>
+    <td class="acts">
+      <UButton
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-x"
+        :aria-label="`Take ${of.name} off`"
+        @click="$emit('remove')"
+      />
+    </td>
+  </tr>
+  <tr v-if="lines.length > 0" class="line" :inert="inert">
+    <td :colspan="fields.length + 2">
+      <div class="flex gap-2 items-center">
+        <div class="flex-1 min-w-0">
+          <WindowLine
+            v-for="(w, i) in lines"
+            :key="i"
+            :window="w"
+            :scale="scale"
+            :at="now"
+            :meetings="meetings"
+          />
+        </div>
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          :aria-label="`Copy the dates of ${of.name}`"
+          data-hook="copy-dates"
+          @click="$emit('copy')"
+          >Copy dates</UButton
+        >
+        <UButton
+          v-if="copied"
+          size="xs"
+          color="neutral"
+          variant="outline"
+          :aria-label="`Paste dates into ${of.name}`"
+          data-hook="paste-dates"
+          @click="$emit('paste')"
+          >Paste</UButton
+        >
+      </div>
+    </td>
+  </tr>
+</template>
+
+<style scoped>
+th[scope='row'] {
+  min-width: 8.5rem;
+  max-width: 13rem;
+  font-weight: 600;
+}
+td {
+  min-width: 7.6rem;
+  padding-inline: 0.25rem;
+}
+.acts {
+  min-width: 0;
+}
+.lined > * {
+  border-bottom: 0;
+}
+.line > td {
+  padding: 0 0.25rem 0.35rem 0.6rem;
+}
+.tight {
+  color: var(--ui-warning);
+  font-weight: 650;
+}
+.problem {
+  color: var(--ui-error);
+  font-weight: 400;
+  font-size: 0.82rem;
+}
+</style>

@@ -1,0 +1,99 @@
+import type { Because, Level } from '../audience'
+import { WINDOW_FIELDS, windowState } from '../availability'
+import type { LearnerTerms, WindowField } from '../availability'
+import { groupBy } from '../base'
+import type { ClassId, GroupId, Instant, UserId } from '../base'
+import type { Assignment, LearnerWork } from './types'
+
+/** Why somebody does not see a piece of work. */
+export type NotThere =
+  /** It waits to be published, or was only published later. */
+  | { readonly code: 'held' }
+  | { readonly code: 'published-later'; readonly at: Instant }
+  | { readonly code: 'withdrawn' }
+  /** Their teacher has not given it to this class, or has taken it back. */
+  | { readonly code: 'class-waits' }
+  | { readonly code: 'excepted' }
+  /** It goes to groups or learners that they are not among. */
+  | { readonly code: 'not-chosen' }
+  | { readonly code: 'not-listed'; readonly at: Instant }
+  | { readonly code: 'put-away'; readonly at: Instant }
+
+/** The learner of whom it is asked. */
+export interface LensLearner {
+  readonly id: UserId
+  readonly classIds: readonly ClassId[]
+  readonly groupIds: readonly GroupId[]
+}
+
+/**
+ * Why a learner does not see an assignment at an instant; null when they do.
+ * @param row what is resolved for them; null when nothing is.
+ */
+export function notThere(
+  work: Assignment,
+  learner: LensLearner,
+  row: Pick<LearnerWork, 'terms'> | null,
+  at: Instant,
+): NotThere | null {
+  if (work.state === 'held') return { code: 'held' }
+  if (work.state === 'withdrawn') return { code: 'withdrawn' }
+  if (row === null) return notReached(work, learner)
+  const { publishedAt } = work
+  if (publishedAt !== null && at < publishedAt) return { code: 'published-later', at: publishedAt }
+  const { listed, putAway } = row.terms
+  const { state } = windowState(row.terms, at)
+  if (state === 'not-listed' && listed !== null) return { code: 'not-listed', at: listed }
+  return state === 'put-away' && putAway !== null ? { code: 'put-away', at: putAway } : null
+}
+
+function notReached({ exceptIds, notFor }: Assignment, { id, classIds }: LensLearner): NotThere {
+  if (exceptIds.includes(id)) return { code: 'excepted' }
+  return classIds.some((c) => notFor.includes(c)) ? { code: 'class-waits' } : { code: 'not-chosen' }
+}
+
+/** A moment at which what a learner may do changes. */
+export interface Change {
+  readonly at: Instant
+  readonly field: WindowField
+  readonly title: string
+}
+
+/** The next changes after an instant, soonest first. */
+export function changesAfter(
+  windows: readonly { readonly title: string; readonly terms: LearnerTerms }[],
+  at: Instant,
+  most: number,
+): readonly Change[] {
+  return windows
+    .flatMap(({ title, terms }) =>
+      WINDOW_FIELDS.flatMap((field): readonly Change[] => {
+        const moment = terms[field]
+        // what closes when it is due changes once
+        const isSame = field === 'closes' && moment === terms.due
+        return moment === null || moment <= at || isSame ? [] : [{ at: moment, field, title }]
+      }),
+    )
+    .sort((a, b) => a.at - b.at)
+    .slice(0, most)
+}
+
+/** What set some of a learner's moments and limits. */
+export interface Why {
+  readonly level: Level
+  readonly sourceId: string | null
+  readonly fields: readonly (keyof LearnerTerms)[]
+}
+
+/** Levels on which several sources may stand, so that it has to be said which. */
+const NAMED: ReadonlySet<Level> = new Set(['class', 'group'])
+
+/** The reasons of a learner's terms, each level and source once, with all that it set. */
+export function whyOf(because: readonly Because<LearnerTerms>[]): readonly Why[] {
+  const sourceOf = (b: Because<LearnerTerms>) => (NAMED.has(b.level) ? b.sourceId : null)
+  return [...groupBy(because, (b) => `${b.level} ${sourceOf(b) ?? ''}`).values()].flatMap((list) => {
+    const [first] = list
+    if (!first) return []
+    return { level: first.level, sourceId: sourceOf(first), fields: list.map((b) => b.field) }
+  })
+}

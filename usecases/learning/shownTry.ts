@@ -1,0 +1,125 @@
+import type { Instant, ItemId } from '#core/base'
+import { isRevealed, itemsOf, shownPoints } from '#core/attempts'
+import type { Attempt, AttemptRules, Closings } from '#core/attempts'
+import type { LearnerTerms } from '#core/availability'
+import { forLearner, rightInWords, scoreItem } from '#core/library'
+import type { Answer, Item } from '#core/library'
+import { answersOf, exampleFor, writtenIn } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import { isAdaptive } from './givenPiece'
+import type { GivenPiece } from './givenPiece'
+import { closingsOf } from './myWork'
+import type { Listed } from './myWork'
+
+/** How a try in progress goes on: all at once, each item looked at when wished, or one after another. */
+function modeOf({ rules }: GivenPiece, attempt: Attempt): 'all' | 'item-by-item' | 'one-after-another' {
+  if (isAdaptive(rules, attempt)) return 'one-after-another'
+  return rules.feedback === 'item' || rules.answers === 'item' ? 'item-by-item' : 'all'
+}
+
+/**
+ * A try in progress with its items in the learner's order, without keys, except what the rules show of items that were
+ * given for good.
+ */
+export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiece) {
+  const { rules, resource } = given
+  const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
+  const { revisions, final } = await writtenIn(tx, attempt.id)
+  const items = itemsOf(resource.items, attempt, rules.order)
+  const fixed = items
+    .filter((item) => final.has(item.id))
+    .map((item) => [item.id, seenWhileOpen(item, answers.get(item.id), rules)])
+  const hasExample = rules.help.includes('worked-example')
+  return {
+    attemptId: attempt.id,
+    number: attempt.number,
+    deadlineAt: attempt.deadlineAt,
+    items: items.map((item) => forLearner(item, rules.help.includes('hints'))),
+    answers: Object.fromEntries(answers),
+    revisions: Object.fromEntries(revisions),
+    mode: modeOf(given, attempt),
+    most: rules.items.kind === 'adaptive' ? Math.min(rules.items.most, resource.items.length) : null,
+    fixed: Object.fromEntries(fixed) as Readonly<Record<ItemId, SeenWhileOpen>>,
+    help: rules.help,
+    example: hasExample ? await exampleFor(tx, resource.id) : null,
+  }
+}
+
+/** What of an item that was given for good is shown at once. */
+interface SeenWhileOpen {
+  readonly points?: number
+  readonly feedback?: string
+  readonly right?: string
+}
+
+function seenWhileOpen(item: Item, answer: Answer | undefined, rules: AttemptRules): SeenWhileOpen {
+  return {
+    ...(rules.feedback === 'item'
+      ? { points: shownPoints(scoreItem(item, answer)), feedback: item.feedback }
+      : {}),
+    ...(rules.answers === 'item' ? { right: rightInWords(item) } : {}),
+  }
+}
+
+/** Tries that were handed in, with as much as the rules show. */
+export async function seenTries(
+  tx: Connection,
+  tries: readonly Attempt[],
+  listed: Listed,
+  { rules, items }: { readonly rules: AttemptRules; readonly items: readonly Item[] },
+  now: Instant,
+) {
+  const closings = (await closingsOf(tx, [listed], now))(listed)
+  const done = tries.filter((t) => t.submittedAt !== null)
+  const answers = await answersOf(
+    tx,
+    done.map((t) => t.id),
+  )
+  return done.map((attempt) =>
+    seenTry(attempt, items, rules, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
+  )
+}
+
+function seenTry(
+  attempt: Attempt,
+  items: readonly Item[],
+  rules: AttemptRules,
+  terms: LearnerTerms,
+  closings: Closings,
+  answers: ReadonlyMap<string, Answer>,
+  now: Instant,
+) {
+  const feedback = isRevealed(rules.feedback, closings, now)
+  const keys = isRevealed(rules.answers, closings, now)
+  const { score } = attempt
+  const submittedAt = attempt.submittedAt as Instant
+  return {
+    attemptId: attempt.id,
+    number: attempt.number,
+    submittedAt,
+    endedBy: attempt.endedBy ?? 'learner',
+    late: terms.due !== null && submittedAt >= terms.due,
+    score:
+      feedback && score
+        ? {
+            points: shownPoints(score.points),
+            of: score.of,
+            ratio: score.ratio,
+            lateDays: score.lateDays,
+            deductedRatio: score.deductedRatio,
+            isEstimate: score.estimate !== undefined,
+          }
+        : null,
+    items: itemsOf(items, attempt, rules.order).map((item) => ({
+      item: forLearner(item),
+      answer: answers.get(item.id) ?? null,
+      ...(feedback
+        ? {
+            points: shownPoints(score?.items.find((s) => s.itemId === item.id)?.points ?? 0),
+            feedback: item.feedback,
+          }
+        : {}),
+      ...(keys ? { right: rightInWords(item) } : {}),
+    })),
+  }
+}
