@@ -109,6 +109,13 @@ try {
   await teacher.locator('[data-hook="classes"] a').click()
   await teacher.waitForSelector('.roster')
   await take(teacher, 'class')
+  const learnerId = await teacher.evaluate(async () => {
+    const { classes } = await (await fetch('/api/recipients')).json()
+    return classes[0].learners.find((l) => l.name.startsWith('Noa')).id
+  })
+  await go(teacher, `/lens?learner=${learnerId}`)
+  await teacher.waitForSelector('[data-hook="lens-why"] li')
+  await take(teacher, 'lens')
   const night = await as('imani', { dark: true })
   await go(night, '/pace')
   await night.waitForSelector('button.selected')

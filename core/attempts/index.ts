@@ -5,7 +5,7 @@ export type { Closings } from './attempt'
 export { faultInRules } from './checkRules'
 export { mayFix } from './fixing'
 export { itemToFollow, itemsOf, itemsToBegin } from './items/choose'
-export { askedFor, bankParts, fillsShare, hardnessOf, shortOf } from './items/draw'
+export { askedFor, bankParts, shortOf } from './items/draw'
 export type { BankPart, Drawable } from './items/draw'
 export { passingOf } from './passing'
 export type { Passing } from './passing'
@@ -26,7 +26,6 @@ export {
   KEPT,
   LATER_RULES,
   LATE_PER,
-  MOST_ITEMS,
   NO_LATE_DAYS,
   REVEALS,
 } from './types'

@@ -29,9 +29,10 @@ export function readMoment(text: string, context: ReadingContext): Moment | null
   const { field } = context
   const ends = isEnd(field)
   const words = text.trim().toLowerCase().replace(/[−–]/g, '-').replace(/\s+/g, ' ')
-  const parts = SENTENCE.exec(words)
+  const { about, at } = parted(words)
+  const parts = SENTENCE.exec(about)
   if (!parts || words === '') return null
-  const { edge, name, sign, count, step, at } = parts.groups as Partial<Record<string, string>>
+  const { edge, name, sign, count, step } = parts.groups as Partial<Record<string, string>>
   if (!name && !count && !at) return null
   const extent = lessonsOf(name, context)
   const place = at ? placeOf(at, context) : null
@@ -48,13 +49,23 @@ export function readMoment(text: string, context: ReadingContext): Moment | null
   }
 }
 
-/** "end of w2.4 + 1 meeting, 3pm": each part may be left out. */
+/** "end of w2.4 + 1 meeting": each part may be left out. */
 const SENTENCE = new RegExp(
-  String.raw`^(?:(?<edge>start|begin|beginning|first|first meeting|end|last|last meeting)(?: of)? )?` +
+  String.raw`^(?:(?<edge>start|begin|beginning|first|first meeting|end|last|last meeting)(?: of)? ?)?` +
     String.raw`(?<name>[a-z]+\d+(?:\.\d+)*)?` +
-    String.raw`(?: ?(?<sign>[+-]) ?(?<count>\d{1,3}) ?(?<step>meetings?|m|days?|d)?)?` +
-    String.raw`(?:,? ?(?:at )?(?<at>class start|class end|end of day|end of the day|\d[\d:. apm]*))?$`,
+    String.raw`(?: ?(?<sign>[+-]) ?(?<count>\d{1,3}) ?(?<step>meetings?|m|days?|d)?)?$`,
 )
+/** A time of day, told from a number by its sign of an hour. */
+const PLACE = /^(?:class start|class end|end of day|end of the day|\d{1,2}:\d{2}(?: ?[ap]m)?|\d{1,2} ?[ap]m)$/
+
+/** What is said of the lesson, and the place within the day at its end. */
+function parted(words: string): { readonly about: string; readonly at: string | null } {
+  const starts = [0, ...[...words.matchAll(/ /g)].map((m) => m.index + 1)]
+  const from = starts.find((start) => PLACE.test(words.slice(start)))
+  if (from === undefined) return { about: words, at: null }
+  const about = words.slice(0, from).replace(/ at $/, ' ').replace(/^at $/, '').replace(/,? $/, '')
+  return { about, at: words.slice(from) }
+}
 
 /** The first and last lesson of a name: a lesson by its number, or all lessons of a unit. */
 function lessonsOf(

@@ -2,3 +2,5 @@
 export { grid, standingTry } from './grid'
 export { itemFigures } from './itemFigures'
 export type { Cell, CellState, GridInput, GridTerms, GridWork, ItemFigures } from './types'
+export { standingOn } from './standing'
+export type { CountedTry, Standing } from './standing'

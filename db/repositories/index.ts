@@ -42,6 +42,7 @@ export {
   closesForAll,
   dropLearnerWork,
   learnerWorkOf,
+  minutesDue,
   listedWorkFor,
   publishedIdsOf,
   publishedWorkFor,

@@ -179,3 +179,27 @@ export async function dropLearnerWork(
     .delete(learnerWork)
     .where(and(eq(learnerWork.assignmentId, id), inArray(learnerWork.classId, [...classIds])))
 }
+
+/** Minutes of work that learners of classes have to hand in within a time and have not; who has none is absent. */
+export async function minutesDue(
+  tx: Connection,
+  classIds: readonly ClassId[],
+  within: { readonly from: Instant; readonly until: Instant },
+): Promise<ReadonlyMap<UserId, number>> {
+  if (classIds.length === 0) return new Map()
+  const rows = await tx.all<{ learnerId: UserId; minutes: number }>(
+    sql`select w.learner_id as learnerId, sum(coalesce(v.minutes, r.minutes)) as minutes
+      from learner_work w
+        join assignments a on a.id = w.assignment_id and a.state = 'published'
+        join assignment_pieces p on p.assignment_id = w.assignment_id and p.id = w.piece_id
+        join resources r on r.id = p.resource_id
+        left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
+      where w.due_at > ${within.from} and w.due_at <= ${within.until}
+        and w.learner_id in (select e.learner_id from enrolments e where e.left_at is null
+          and e.class_id in ${[...classIds]})
+        and not exists (select 1 from attempts t where t.assignment_id = w.assignment_id
+          and t.learner_id = w.learner_id and t.piece_id = w.piece_id and t.submitted_at is not null)
+      group by w.learner_id`,
+  )
+  return new Map(rows.map((r) => [r.learnerId, r.minutes]))
+}

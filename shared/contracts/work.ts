@@ -1,9 +1,11 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, GroupId, Instant, PieceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, GroupId, Instant, PieceId, ResourceId, UserId } from '#core/base'
+import type { Standing } from '#core/evidence'
 import type { BankPart } from '#core/attempts'
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
+import { MOST_PIECES } from '#core/work'
 import type { AssignmentState, Caution, Draft, More, Need, Progress } from '#core/work'
 import { WIRE } from '../shapes/makers'
 import { workCommandShapes } from '../shapes/workCommand'
@@ -146,7 +148,22 @@ export interface Recipients {
     readonly classId: ClassId
     readonly name: string
     readonly learners: number
+    readonly learnerIds: readonly UserId[]
   }[]
 }
 /** Whom the asking teacher can assign to. */
 export const ListRecipients = contract<Recipients>()({ method: 'GET', path: '/api/recipients' })
+
+/** How learners of the asker's classes stand on the standards of pieces, and what they carry within a week. */
+export const StandOfRecipients = contract<{
+  readonly standards: readonly string[]
+  readonly learners: readonly {
+    readonly id: UserId
+    readonly standing: Standing | null
+    readonly minutes: number
+  }[]
+}>()({
+  method: 'POST',
+  path: '/api/recipients/standing',
+  body: z.strictObject({ resourceIds: WIRE.list(id<ResourceId>(), MOST_PIECES) }),
+})

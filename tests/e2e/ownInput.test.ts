@@ -117,6 +117,8 @@ describe('from an empty workspace to a score, on one’s own input', () => {
       [3, 'A number'],
       [4, 'A short answer'],
     ] as const) {
+      // what stays at the foot must not be in the way
+      await t.page.$eval('[data-hook="add-item"]', (e) => e.scrollIntoView({ block: 'center' }))
       await t.click('add-item')
       await t.fill(`[name="stem-${n}"]`, `Question number ${n}?`)
       await t.choose(`[data-hook="item-${n}"] button[role="combobox"]`, kind)

@@ -432,8 +432,15 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, I, I, I, I],
   },
   {
+    route: 'POST /api/recipients/standing',
+    file: 'recipients/standing.post.ts',
+    body: { resourceIds: ['PIECE'] },
+    shows: '"learners"',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
     route: 'GET /api/recipients',
-    file: 'recipients.get.ts',
+    file: 'recipients/index.get.ts',
     only: ['teacher', 'co-teacher'],
     expected: [S, D, D, I, I, I, I, I, I],
   },
@@ -482,6 +489,17 @@ const TABLE: readonly Row[] = [
     route: 'GET /api/evidence/CLASS',
     file: 'evidence/[classId].get.ts',
     shows: 'LEARNER',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'GET /api/lens/LEARNER',
+    file: 'lens/[learnerId]/index.get.ts',
+    shows: '"notThere"',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'GET /api/lens/LEARNER/WORK',
+    file: 'lens/[learnerId]/[assignmentId].get.ts',
     expected: [S, H, H, I, I, H, I, H, H],
   },
   {

@@ -25,6 +25,7 @@ export async function listRecipients(deps: Deps, actor: Actor) {
       classId: g.classId,
       name: g.name,
       learners: g.learnerIds.length,
+      learnerIds: g.learnerIds,
     })),
   })
 }

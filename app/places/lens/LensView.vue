@@ -54,7 +54,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
           value-key="value"
           class="w-72"
           placeholder="Choose a learner"
-          aria-label="Learner"
+          aria-label="Choose a learner"
           data-hook="lens-choose"
           @update:model-value="look({ learner: $event as UserId })"
         />

@@ -35,10 +35,14 @@ export function readTypedMoment(
   return minuteOfDay === null ? { kind: 'day', on } : { kind: 'time', on, minuteOfDay }
 }
 
+/** A time at the end: with a colon, or with am or pm. */
+const CLOCK = /\b\d{1,2}(?:[:.]\d{2} ?[ap]m|:\d{2}| ?[ap]m)$/
+
 /** The time at the end of what was typed, told from a day of the month by its sign of an hour. */
 function parted(typed: string): { readonly day: string; readonly minuteOfDay: number | null } {
-  const [, day, clock] =
-    /^(.*?)[, ]+(?:at )?(\d{1,2}(?:[:.]\d{2})? ?(?:[ap]\.?m?\.?)|\d{1,2}:\d{2})$/.exec(typed) ?? []
+  const [clock] = CLOCK.exec(typed) ?? []
   const minuteOfDay = clock === undefined ? null : readTypedClock(clock)
-  return day === undefined || minuteOfDay === null ? { day: typed, minuteOfDay: null } : { day, minuteOfDay }
+  if (clock === undefined || minuteOfDay === null) return { day: typed, minuteOfDay: null }
+  const day = typed.slice(0, -clock.length).trim().replace(/ at$/, '').replace(/,$/, '')
+  return { day, minuteOfDay }
 }

@@ -80,7 +80,7 @@ const word = computed(() => {
         color="neutral"
         variant="ghost"
         icon="i-lucide-volume-2"
-        :aria-label="`Read question ${number} aloud`"
+        :aria-label="`Read aloud question ${number}`"
         @click="readAloud(item)"
         >Read aloud</UButton
       >

@@ -41,6 +41,9 @@ const inTurn = computed(() => {
   return [...rows.value].sort((a, b) => rank(a.terms) - rank(b.terms))
 })
 const ORDER: readonly WorkState[] = ['open', 'late', 'coming-up', 'not-listed', 'closed', 'put-away']
+const shownName = computed(
+  () => props.people.find((p) => p.value === props.view.learner.id)?.label ?? props.view.learner.name,
+)
 const isNow = computed(() => Math.abs(props.view.at - props.view.now) < 60_000)
 /** The same time of day on another day, whatever the clocks do between. */
 function byDays(days: number): Instant {
@@ -60,13 +63,14 @@ function slide(event: Event): void {
 <template>
   <section class="band" aria-label="Lens" data-hook="lens-band">
     <div class="who">
+      <h1 class="sr-only">Lens</h1>
       <p class="text-sm">Seeing, read only, what</p>
       <USelectMenu
         :model-value="view.learner.id"
         :items="[...people]"
         value-key="value"
         class="w-56"
-        aria-label="Learner"
+        :aria-label="`${shownName}: whose screen is seen`"
         data-hook="lens-learner"
         @update:model-value="emit('learner', $event as UserId)"
       />

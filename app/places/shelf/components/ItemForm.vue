@@ -95,12 +95,14 @@ function setRight(at: number, isRight: boolean): void {
           :name="`${f.name}-${number}`"
       /></UFormField>
     </div>
-    <UFormField label="Feedback" help="Shown with the score, when the rules allow it"
-      ><UInput v-model="draft.feedback"
-    /></UFormField>
-    <UFormField label="Hint" help="Helps without telling the answer, where hints are allowed"
-      ><UInput v-model="draft.hint" :name="`hint-${number}`"
-    /></UFormField>
+    <div class="grid sm:grid-cols-2 gap-3">
+      <UFormField label="Feedback" help="Shown with the score, when the rules allow it"
+        ><UInput v-model="draft.feedback"
+      /></UFormField>
+      <UFormField label="Hint" help="Helps without telling the answer, where hints are allowed"
+        ><UInput v-model="draft.hint" :name="`hint-${number}`"
+      /></UFormField>
+    </div>
   </fieldset>
 </template>
 

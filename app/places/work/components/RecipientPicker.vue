@@ -1,50 +1,104 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { GroupId } from '#core/base'
+import { StandOfRecipients } from '#shared/contracts/work'
 import type { Recipients } from '#shared/contracts/work'
+import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
-import { keyOf, targetOf } from '../draft'
+import { pickedKeys, toggled, withLearner } from '../picking'
+import type { PickedLearner } from '../picking'
+import PickerClass from './picker/PickerClass.vue'
+import PickerGroup from './picker/PickerGroup.vue'
+import type { Stand } from './picker/stand'
 
 const props = defineProps<{ recipients: Recipients }>()
 const draft = defineModel<DraftInWork>({ required: true })
+defineEmits<{ reload: [] }>()
+const isOpen = ref(false)
 const word = ref('')
-const picked = computed(() => new Set(draft.value.targets.map((t) => keyOf(t.target))))
-const fits = (text: string) => text.toLowerCase().includes(word.value.trim().toLowerCase())
-const classes = computed(() => props.recipients.classes.filter((c) => fits(`${c.name} ${c.course}`)))
+const ANY = 'any'
+const group = ref<string>(ANY)
+const standing = ref<Standing>(ANY)
+type Standing = typeof ANY | 'low' | 'high' | 'unseen'
+const STANDINGS: { value: Standing; label: string }[] = [
+  { value: ANY, label: 'any standing' },
+  { value: 'low', label: 'below 60 %' },
+  { value: 'high', label: '85 % and more' },
+  { value: 'unseen', label: 'not seen yet' },
+]
+
+const stands = shallowRef<ReadonlyMap<string, Stand>>(new Map())
+/** How everybody stands is asked for when the picker opens: it is not needed before. */
+watch(isOpen, async (open) => {
+  if (!open) return
+  const resourceIds = draft.value.pieces.map((p) => p.resourceId)
+  const reply = await call(StandOfRecipients, { body: { resourceIds } })
+  if (reply.ok) stands.value = new Map(reply.value.learners.map((l) => [l.id, l]))
+})
+const picked = computed(() => pickedKeys(draft.value))
+const text = computed(() => word.value.trim().toLowerCase())
+const fits = (of: string) => of.toLowerCase().includes(text.value)
 const place = (id: string) => props.recipients.classes.findIndex((c) => c.id === id)
 const groups = computed(() =>
   [...props.recipients.groups]
     .sort((a, b) => place(a.classId) - place(b.classId))
-    .map((g) => ({ ...g, of: props.recipients.classes.find((c) => c.id === g.classId)?.name ?? '' }))
-    .filter((g) => fits(`${g.name} ${g.of}`)),
+    .map((g) => ({ ...g, of: props.recipients.classes.find((c) => c.id === g.classId)?.name ?? '' })),
 )
-const learners = computed(() =>
-  word.value.trim().length < 2
-    ? []
-    : props.recipients.classes
-        .flatMap((c) => c.learners.map((l) => ({ ...l, of: c.name })))
-        .filter((l) => fits(l.name))
-        .slice(0, 30),
-)
-
-function toggle(key: string): void {
-  const { targets } = draft.value
-  draft.value = {
-    ...draft.value,
-    targets: picked.value.has(key)
-      ? targets.filter((t) => keyOf(t.target) !== key)
-      : [...targets, { target: targetOf(key), overrides: {} }],
-  }
+const GROUP_ITEMS = computed(() => [
+  { value: ANY, label: 'any group' },
+  ...groups.value.map((g) => ({ value: g.id as string, label: `${g.name}, ${g.of}` })),
+])
+const isNarrowed = computed(() => text.value.length >= 2 || group.value !== ANY || standing.value !== ANY)
+function isAmong(l: PickedLearner): boolean {
+  const members = props.recipients.groups.find((g) => g.id === group.value)?.learnerIds
+  if (group.value !== ANY && !members?.includes(l.id)) return false
+  const stand = stands.value.get(l.id)?.standing ?? null
+  if (standing.value === 'unseen') return stand === null
+  if (standing.value === 'low') return stand !== null && stand.share < 0.6
+  return standing.value === 'high' ? stand !== null && stand.share >= 0.85 : true
 }
+/** Classes with the learners that the filters leave; a class that was not looked for shows itself without its box. */
+const classes = computed(() =>
+  props.recipients.classes.flatMap((c) => {
+    const isWanted = fits(`${c.name} ${c.course}`)
+    const people = c.learners.map((l) => ({ ...l, classId: c.id }))
+    const shown = isNarrowed.value ? people.filter((l) => (isWanted || fits(l.name)) && isAmong(l)) : people
+    const isEmpty = isNarrowed.value ? shown.length === 0 && !isWanted : !isWanted
+    return isEmpty ? [] : [{ ...c, isWanted, learners: shown }]
+  }),
+)
+const shownGroups = computed(() => groups.value.filter((g) => fits(`${g.name} ${g.of}`)))
+const shownLearners = computed(() => (isNarrowed.value ? classes.value.flatMap((c) => c.learners) : []))
+function toggle(key: string): void {
+  draft.value = toggled(draft.value, key)
+}
+function setAll(isIn: boolean): void {
+  draft.value = shownLearners.value.reduce((d, l) => withLearner(d, l, isIn), draft.value)
+}
+const groupKey = (id: GroupId) => `group ${id}`
 </script>
 
 <template>
-  <UPopover :content="{ align: 'end' }">
-    <UButton icon="i-lucide-plus" variant="outline" data-hook="add-who"
-      >Add classes, groups, learners</UButton
-    >
-    <template #content>
-      <div class="w-84 p-3 grid gap-2">
+  <UButton
+    icon="i-lucide-plus"
+    variant="outline"
+    data-hook="add-who"
+    @click="
+      () => {
+        isOpen = true
+      }
+    "
+    >Add classes, groups, learners</UButton
+  >
+  <USlideover
+    v-model:open="isOpen"
+    title="Who gets it"
+    description="Untick a learner of a ticked class for “everyone but”."
+    :ui="{ content: 'max-w-xl' }"
+  >
+    <template #body>
+      <div class="grid gap-3">
         <UInput
           v-model="word"
           icon="i-lucide-search"
@@ -52,53 +106,72 @@ function toggle(key: string): void {
           aria-label="Filter recipients"
           autofocus
         />
-        <div class="max-h-84 overflow-auto grid gap-1" data-hook="recipients">
-          <h3 v-if="classes.length">Classes</h3>
-          <UCheckbox
+        <div class="flex flex-wrap gap-2">
+          <USelect v-model="group" :items="GROUP_ITEMS" class="w-52" aria-label="Only of this group" />
+          <USelect
+            v-model="standing"
+            :items="STANDINGS"
+            class="w-44"
+            aria-label="Only with this standing"
+            data-hook="standing"
+          />
+        </div>
+        <p v-if="isNarrowed && shownLearners.length" class="flex flex-wrap gap-2 items-center">
+          <span class="said">{{ count(shownLearners.length, 'learner') }} found</span>
+          <UButton size="xs" variant="outline" data-hook="tick-found" @click="setAll(true)"
+            >Tick these</UButton
+          >
+          <UButton size="xs" color="neutral" variant="ghost" data-hook="untick-found" @click="setAll(false)"
+            >Untick these</UButton
+          >
+        </p>
+        <div class="grid gap-1" data-hook="recipients">
+          <PickerClass
             v-for="c in classes"
             :key="c.id"
-            :model-value="picked.has(`class ${c.id}`)"
-            class="row"
-            @update:model-value="toggle(`class ${c.id}`)"
-            ><template #label
-              ><span>{{ c.name }}</span
-              ><span class="said">{{ c.learners.length }}</span></template
-            ></UCheckbox
-          >
-          <h3 v-if="groups.length">Groups</h3>
-          <UCheckbox
-            v-for="g in groups"
-            :key="g.id"
-            :model-value="picked.has(`group ${g.id}`)"
-            class="row"
-            @update:model-value="toggle(`group ${g.id}`)"
-            ><template #label
-              ><span
-                >{{ g.name }} <span class="said">{{ g.of }}</span></span
-              ><span class="said">{{ g.learners }}</span></template
-            ></UCheckbox
-          >
-          <h3>Learners</h3>
-          <p v-if="learners.length === 0" class="said">
-            {{ word.trim().length < 2 ? 'Type two letters of a name.' : 'No learner has this name.' }}
+            v-model="draft"
+            :of="c"
+            :stands="stands"
+            :is-open="isNarrowed"
+          />
+          <template v-if="shownGroups.length && group === ANY && standing === ANY">
+            <h3>Groups</h3>
+            <UCheckbox
+              v-for="g in shownGroups"
+              :key="g.id"
+              :model-value="picked.has(groupKey(g.id))"
+              @update:model-value="toggle(groupKey(g.id))"
+              ><template #label
+                ><span
+                  >{{ g.name }} <span class="said">{{ g.of }}, {{ count(g.learners, 'learner') }}</span></span
+                ></template
+              ></UCheckbox
+            >
+          </template>
+          <p v-if="classes.length === 0 && shownGroups.length === 0" class="said">
+            Nobody fits. Type two letters of a name, or take a filter off.
           </p>
-          <UCheckbox
-            v-for="l in learners"
-            :key="l.id + l.of"
-            :model-value="picked.has(`learner ${l.id}`)"
-            class="row"
-            @update:model-value="toggle(`learner ${l.id}`)"
-            ><template #label
-              ><span
-                >{{ l.name }} <span class="said">{{ l.of }}</span></span
-              ></template
-            ></UCheckbox
-          >
         </div>
-        <p class="said" role="status">{{ count(draft.targets.length, 'recipient') }} chosen</p>
+        <PickerGroup v-model="draft" :recipients="recipients" @made="$emit('reload')" />
       </div>
     </template>
-  </UPopover>
+    <template #footer>
+      <UButton
+        data-hook="picker-done"
+        @click="
+          () => {
+            isOpen = false
+          }
+        "
+        >Done</UButton
+      >
+      <span class="said" role="status"
+        >{{ count(draft.targets.length, 'recipient') }} chosen<template v-if="draft.exceptIds.length"
+          >, {{ count(draft.exceptIds.length, 'learner') }} excepted</template
+        ></span
+      >
+    </template>
+  </USlideover>
 </template>
 
 <style scoped>

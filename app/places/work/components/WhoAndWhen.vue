@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Instant, IsoDay, LessonId } from '#core/base'
+import type { Instant, IsoDay, LessonId, UserId } from '#core/base'
 import type { Target } from '#core/audience'
 import { scaleFor } from '#core/availability'
 import type { Moment, WindowField, WindowSpec } from '#core/availability'
@@ -25,6 +25,7 @@ const props = defineProps<{
   /** Only rows of the asker's own classes may be changed. */
   isPart: boolean
 }>()
+const emit = defineEmits<{ reload: [] }>()
 const draft = defineModel<DraftInWork>({ required: true })
 const more = ref(draft.value.window.listed !== null || draft.value.window.putAway !== null)
 const fields = computed<readonly WindowField[]>(() =>
@@ -97,6 +98,13 @@ function setOwn(at: number, field: WindowField, moment: Moment | null | undefine
     ),
   }
 }
+const excepted = computed(() => {
+  const people = new Map(props.recipients.classes.flatMap((c) => c.learners.map((l) => [l.id, l])))
+  return draft.value.exceptIds.map((id) => people.get(id) ?? { id, name: 'a learner of another class' })
+})
+function takeIn(id: UserId): void {
+  draft.value = { ...draft.value, exceptIds: draft.value.exceptIds.filter((e) => e !== id) }
+}
 function remove(at: number): void {
   draft.value = { ...draft.value, targets: draft.value.targets.filter((_, i) => i !== at) }
 }
@@ -111,7 +119,7 @@ function remove(at: number): void {
           count(preview.learners, 'learner')
         }}</span>
       </h2>
-      <RecipientPicker v-model="draft" :recipients="recipients" />
+      <RecipientPicker v-model="draft" :recipients="recipients" @reload="emit('reload')" />
     </div>
     <div class="scroller">
       <table class="grid-table">
@@ -168,6 +176,20 @@ function remove(at: number): void {
         </tbody>
       </table>
     </div>
+    <p v-if="excepted.length" class="mt-2 flex flex-wrap gap-1.5 items-center" data-hook="excepted">
+      <span class="said">Everyone but</span>
+      <UButton
+        v-for="l in excepted"
+        :key="l.id"
+        size="xs"
+        color="neutral"
+        variant="outline"
+        trailing-icon="i-lucide-x"
+        :aria-label="`${l.name}, excepted: take in again`"
+        @click="takeIn(l.id)"
+        >{{ l.name }}</UButton
+      >
+    </p>
     <UButton
       class="mt-2"
       size="xs"

@@ -108,7 +108,7 @@ const meetings = computed(
           size="xs"
           color="neutral"
           variant="ghost"
-          :aria-label="`Copy the dates of ${of.name}`"
+          :aria-label="`Copy dates of ${of.name}`"
           data-hook="copy-dates"
           @click="$emit('copy')"
           >Copy dates</UButton
@@ -118,7 +118,7 @@ const meetings = computed(
           size="xs"
           color="neutral"
           variant="outline"
-          :aria-label="`Paste dates into ${of.name}`"
+          :aria-label="`Paste them into ${of.name}`"
           data-hook="paste-dates"
           @click="$emit('paste')"
           >Paste</UButton

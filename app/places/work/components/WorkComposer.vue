@@ -90,10 +90,13 @@ const { busy, problem, save, publishAgain, withdraw } = useSaving({
 })
 onMounted(async () => {
   void shelf.load()
-  const [reply] = await Promise.all([call(ListRecipients), desk.load()])
+  await Promise.all([loadRecipients(), desk.load()])
+})
+async function loadRecipients(): Promise<void> {
+  const reply = await call(ListRecipients)
   if (reply.ok) recipients.value = reply.value
   else problem.value = sayRefusal(reply.error)
-})
+}
 </script>
 
 <template>
@@ -125,6 +128,7 @@ onMounted(async () => {
           :zone="desk.zone"
           :now="now"
           :is-part="isPart"
+          @reload="loadRecipients"
         />
         <p v-if="problem || previewProblem" class="note-line needs" role="alert">
           {{ problem || previewProblem }}

@@ -1,5 +1,5 @@
 import { ListRecipients } from '#shared/contracts/work'
 import { listRecipients } from '#usecases/work/listRecipients'
-import { handle } from '../http/handle'
+import { handle } from '../../http/handle'
 
 export default handle(ListRecipients, ({ deps, actor }) => listRecipients(deps, actor))

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { asId } from '#core/base'
+import type { GroupId } from '#core/base'
+import { NO_WINDOW } from '#core/availability'
+import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
+import type { DraftInWork } from './draft'
+import { keyOf } from './draft'
+import { asGroup, isPicked, namedByClass, toggled, withLearner } from './picking'
+
+const draft: DraftInWork = {
+  pieces: piecesOf('check' as never),
+  title: 'Check',
+  note: '',
+  ...PLAIN_WORK,
+  window: NO_WINDOW,
+  rules: rules(),
+  targets: [],
+  exceptIds: [],
+}
+const ann = { id: ids.user('ann'), name: 'Ann', classId: ids.class('a') }
+const bo = { id: ids.user('bo'), name: 'Bo', classId: ids.class('a') }
+const keys = (of: DraftInWork) => of.targets.map((t) => keyOf(t.target))
+const withClass = toggled(draft, 'class a')
+
+describe('choosing people', () => {
+  it('takes a class in and out again', () => {
+    expect(keys(withClass)).toEqual(['class a'])
+    expect(keys(toggled(withClass, 'class a'))).toEqual([])
+    expect([isPicked(withClass, ann), isPicked(draft, ann)]).toEqual([true, false])
+  })
+
+  it('excepts a learner of a class that has it: everyone but them', () => {
+    const but = withLearner(withClass, ann, false)
+    expect(but.exceptIds).toEqual(['ann'])
+    expect([isPicked(but, ann), isPicked(but, bo)]).toEqual([false, true])
+    expect(withLearner(but, ann, true)).toEqual(withClass)
+  })
+
+  it('names a learner of a class that does not have it', () => {
+    const one = withLearner(draft, ann, true)
+    expect(keys(one)).toEqual(['learner ann'])
+    expect(withLearner(one, ann, true)).toBe(one)
+    expect(keys(withLearner(one, ann, false))).toEqual([])
+    // named and in the class, and then neither
+    const both = toggled(withLearner(draft, ann, true), 'class a')
+    expect(withLearner(both, ann, false)).toMatchObject({ exceptIds: ['ann'], targets: [{}] })
+  })
+
+  it('makes a group of those who are named, but for what is somebody’s own', () => {
+    const two = withLearner(withLearner(draft, ann, true), bo, true)
+    const classes = [{ id: ann.classId, name: '8 A', course: '', learners: [ann, bo] }]
+    expect(namedByClass(two, classes)).toEqual([{ classId: 'a', className: '8 A', learners: ['ann', 'bo'] }])
+    expect(namedByClass(withLearner(draft, ann, true), classes)).toEqual([])
+    const group = asId<GroupId>('g')
+    expect(keys(asGroup(two, group, [ann.id, bo.id]))).toEqual(['group g'])
+    const [first, ...rest] = two.targets
+    const own = { ...two, targets: [{ ...first!, overrides: { maxAttempts: 3 } }, ...rest] }
+    expect(keys(asGroup(own, group, [ann.id, bo.id]))).toEqual(['learner ann', 'group g'])
+  })
+})

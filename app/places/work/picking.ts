@@ -1,0 +1,71 @@
+import type { ClassId, GroupId, UserId } from '#core/base'
+import type { Recipients } from '#shared/contracts/work'
+import type { DraftInWork } from './draft'
+import { keyOf, targetOf } from './draft'
+
+/** A learner as somebody who chooses sees them. */
+export interface PickedLearner {
+  readonly id: UserId
+  readonly name: string
+  readonly classId: ClassId
+}
+
+/** Targets by their names, such as `class 8a`. */
+export function pickedKeys(draft: Pick<DraftInWork, 'targets'>): ReadonlySet<string> {
+  return new Set(draft.targets.map((t) => keyOf(t.target)))
+}
+
+/** A class, group or learner taken in, or out again. */
+export function toggled(draft: DraftInWork, key: string): DraftInWork {
+  const { targets } = draft
+  const isIn = targets.some((t) => keyOf(t.target) === key)
+  return {
+    ...draft,
+    targets: isIn
+      ? targets.filter((t) => keyOf(t.target) !== key)
+      : [...targets, { target: targetOf(key), overrides: {} }],
+  }
+}
+
+/** Whether a learner has it: with their class and not excepted, or by name. */
+export function isPicked(draft: DraftInWork, { id, classId }: PickedLearner): boolean {
+  const keys = pickedKeys(draft)
+  if (draft.exceptIds.includes(id)) return false
+  return keys.has(`class ${classId}`) || keys.has(`learner ${id}`)
+}
+
+/** A learner taken in or out: of a class that has it, they are excepted; else they are named. */
+export function withLearner(draft: DraftInWork, learner: PickedLearner, isIn: boolean): DraftInWork {
+  if (isPicked(draft, learner) === isIn) return draft
+  const { id, classId } = learner
+  const key = `learner ${id}`
+  const without = { ...draft, exceptIds: draft.exceptIds.filter((e) => e !== id) }
+  if (isIn) return isPicked(without, learner) ? without : toggled(without, key)
+  const unnamed = pickedKeys(without).has(key) ? toggled(without, key) : without
+  return pickedKeys(unnamed).has(`class ${classId}`)
+    ? { ...unnamed, exceptIds: [...unnamed.exceptIds, id] }
+    : unnamed
+}
+
+/** Learners who are named one by one, class by class: such as could become a group. */
+export function namedByClass(
+  draft: DraftInWork,
+  classes: Recipients['classes'],
+): readonly {
+  readonly classId: ClassId
+  readonly className: string
+  readonly learners: readonly UserId[]
+}[] {
+  const keys = pickedKeys(draft)
+  return classes.flatMap((c) => {
+    const learners = c.learners.filter((l) => keys.has(`learner ${l.id}`)).map((l) => l.id)
+    return learners.length > 1 ? [{ classId: c.id, className: c.name, learners }] : []
+  })
+}
+
+/** Learners who were named now come as a group; what each had of their own stays. */
+export function asGroup(draft: DraftInWork, groupId: GroupId, learners: readonly UserId[]): DraftInWork {
+  const plain = new Set(learners.map((id) => `learner ${id}`))
+  const kept = draft.targets.filter((t) => !plain.has(keyOf(t.target)) || Object.keys(t.overrides).length > 0)
+  return { ...draft, targets: [...kept, { target: { kind: 'group', groupId }, overrides: {} }] }
+}

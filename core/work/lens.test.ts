@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest'
+import { PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
+import { NO_WINDOW } from '../availability'
+import type { LearnerTerms } from '../availability'
+import { asId } from '../base'
+import type { ResourceId } from '../base'
+import { changesAfter, notThere, whyOf } from './lens'
+import type { Assignment } from './types'
+
+const [room, ann] = [ids.class('a'), ids.user('ann')]
+const learner = { id: ann, classIds: [room], groupIds: [] }
+const work = (part: Partial<Assignment> = {}): Assignment => ({
+  id: ids.work('w'),
+  schoolId: asId('school'),
+  authorId: ids.user('teacher'),
+  pieces: piecesOf(asId<ResourceId>('r')),
+  title: 'Check',
+  note: '',
+  ...PLAIN_WORK,
+  window: NO_WINDOW,
+  rules: rules(),
+  targets: [{ target: { kind: 'class', classId: room }, overrides: {} }],
+  exceptIds: [],
+  state: 'published',
+  notFor: [],
+  version: 1,
+  createdAt: at('09-01T00:00'),
+  publishedAt: at('09-02T00:00'),
+  ...part,
+})
+const terms = (part: Partial<LearnerTerms> = {}): LearnerTerms => ({
+  ...NO_WINDOW,
+  maxAttempts: null,
+  timeLimitMinutes: null,
+  ...part,
+})
+const now = at('09-10T00:00')
+
+describe('why a learner does not see work', () => {
+  it('is said by its state before anything else', () => {
+    expect(notThere(work({ state: 'held' }), learner, null, now)?.code).toBe('held')
+    expect(notThere(work({ state: 'withdrawn' }), learner, { terms: terms() }, now)?.code).toBe('withdrawn')
+  })
+
+  it('is said by who it goes to, where nothing is resolved for them', () => {
+    const of = (part: Partial<Assignment>) => notThere(work(part), learner, null, now)?.code
+    expect(of({ exceptIds: [ann] })).toBe('excepted')
+    expect(of({ notFor: [room] })).toBe('class-waits')
+    expect(of({})).toBe('not-chosen')
+  })
+
+  it('is said by its window, and nothing when they do see it', () => {
+    const of = (part: Partial<LearnerTerms>, when = now) =>
+      notThere(work(), learner, { terms: terms(part) }, when)
+    const listed = at('09-12T00:00')
+    expect(of({ listed })).toEqual({ code: 'not-listed', at: listed })
+    expect(of({ listed }, listed)).toBeNull()
+    expect(of({ putAway: now })).toEqual({ code: 'put-away', at: now })
+    expect(of({}, at('09-01T00:00'))).toEqual({ code: 'published-later', at: at('09-02T00:00') })
+    expect(of({ closes: at('09-05T00:00') })).toBeNull()
+  })
+})
+
+describe('what comes', () => {
+  it('is told soonest first, once, and no more than asked for', () => {
+    const due = at('09-12T00:00')
+    const windows = [
+      { title: 'One', terms: terms({ opens: at('09-09T00:00'), due, closes: due }) },
+      { title: 'Two', terms: terms({ opens: at('09-11T00:00'), due, closes: at('09-14T00:00') }) },
+    ]
+    expect(changesAfter(windows, now, 9).map((c) => `${c.title} ${c.field}`)).toEqual([
+      'Two opens',
+      'One due',
+      'Two due',
+      'Two closes',
+    ])
+    expect(changesAfter(windows, now, 1)).toHaveLength(1)
+    expect(changesAfter(windows, at('09-14T00:00'), 9)).toEqual([])
+  })
+})
+
+describe('reasons', () => {
+  it('stand together by what set them; which class or group is said, which learner is not', () => {
+    expect(
+      whyOf([
+        { field: 'opens', level: 'assignment', sourceId: room },
+        { field: 'due', level: 'group', sourceId: 'g1' },
+        { field: 'closes', level: 'group', sourceId: 'g2' },
+        { field: 'maxAttempts', level: 'assignment', sourceId: null },
+        { field: 'timeLimitMinutes', level: 'learner', sourceId: ann },
+      ]),
+    ).toEqual([
+      { level: 'assignment', sourceId: null, fields: ['opens', 'maxAttempts'] },
+      { level: 'group', sourceId: 'g1', fields: ['due'] },
+      { level: 'group', sourceId: 'g2', fields: ['closes'] },
+      { level: 'learner', sourceId: null, fields: ['timeLimitMinutes'] },
+    ])
+  })
+})
