@@ -25,8 +25,14 @@ const desk = useDesk()
       <header class="bar">
         <StepButtons v-if="desk.loaded" />
         <div class="grow" />
-        <UButton color="neutral" variant="ghost" icon="i-lucide-eye" to="/lens" data-hook="lens"
-          ><span class="hidden sm:inline">Lens</span><span class="sr-only sm:hidden">Lens</span></UButton
+        <UButton
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-eye"
+          to="/lens"
+          aria-label="Lens"
+          data-hook="lens"
+          ><span class="hidden sm:inline">Lens</span></UButton
         >
         <CommandPalette />
         <PersonMenu />

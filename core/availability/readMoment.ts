@@ -30,9 +30,11 @@ export function readMoment(text: string, context: ReadingContext): Moment | null
   const ends = isEnd(field)
   const words = text.trim().toLowerCase().replace(/[−–]/g, '-').replace(/\s+/g, ' ')
   const { about, at } = parted(words)
-  const parts = SENTENCE.exec(about)
-  if (!parts || words === '') return null
-  const { edge, name, sign, count, step } = parts.groups as Partial<Record<string, string>>
+  const [edge = ''] = EDGE.exec(about) ?? []
+  const [name = ''] = NAME.exec(about.slice(edge.length)) ?? []
+  const step = STEP.exec(about.slice(edge.length + name.length))
+  if (!step || words === '') return null
+  const [, sign, count, unit] = step
   if (!name && !count && !at) return null
   const extent = lessonsOf(name, context)
   const place = at ? placeOf(at, context) : null
@@ -44,17 +46,15 @@ export function readMoment(text: string, context: ReadingContext): Moment | null
     lessonId: isFirst ? extent.first : extent.last,
     edge: isFirst ? 'first' : 'last',
     offset,
-    step: step?.startsWith('day') ? 'days' : 'meetings',
+    step: unit?.startsWith('d') ? 'days' : 'meetings',
     at: place ?? (ends ? 'class-end' : 'class-start'),
   }
 }
 
-/** "end of w2.4 + 1 meeting": each part may be left out. */
-const SENTENCE = new RegExp(
-  String.raw`^(?:(?<edge>start|begin|beginning|first|first meeting|end|last|last meeting)(?: of)? ?)?` +
-    String.raw`(?<name>[a-z]+\d+(?:\.\d+)*)?` +
-    String.raw`(?: ?(?<sign>[+-]) ?(?<count>\d{1,3}) ?(?<step>meetings?|m|days?|d)?)?$`,
-)
+/** "end of w2.4 + 1 meeting": an edge, a name, and steps; each may be left out. */
+const EDGE = /^(?:start|begin|beginning|first meeting|first|end|last meeting|last)(?: of)?(?: |$)/
+const NAME = /^[a-z]+\d+(?:\.\d+)*/
+const STEP = /^(?: ?([+-]) ?(\d{1,3}) ?(meetings?|m|days?|d)?)?$/
 /** A time of day, told from a number by its sign of an hour. */
 const PLACE = /^(?:class start|class end|end of day|end of the day|\d{1,2}:\d{2}(?: ?[ap]m)?|\d{1,2} ?[ap]m)$/
 

@@ -28,8 +28,17 @@ import { NO_ACCOMMODATION } from '#core/availability'
 import { AS_PLANNED } from '#core/pacing'
 import type { ClassPacing, PacingCommand } from '#core/pacing'
 import { fromClass, toClass } from '../../db/rows/calendarRows'
-import { classBody, commandBody, planBody, yearBody } from '../../db/rows/bodies'
 import {
+  assignmentBody,
+  classBody,
+  commandBody,
+  planBody,
+  resourceBody,
+  yearBody,
+} from '../../db/rows/bodies'
+import {
+  P1,
+  PLAIN_WORK,
   aCheck,
   aLesson,
   aPlan,
@@ -40,11 +49,10 @@ import {
   multiple,
   numeric,
   onDays,
+  piecesOf,
   rules,
   single,
   text,
-  P1,
-  piecesOf,
 } from '../support/made'
 import { aBench, aTeacher } from '../support/world'
 
@@ -430,6 +438,30 @@ describe('what a row may not hold', () => {
       lessons: [{ from: null, to: { fixed: null, notAfterBreak: false } }],
     })
     expect(JSON.parse(planBody.print(planBody.read(JSON.stringify(old)))).v).toBe(2)
+  })
+
+  it('reads work of an older version: all items, no help, nothing said besides', () => {
+    const { items: _, help: __, passPercent: ___, ...then } = rules()
+    const window = { listed: null, opens: null, due: null, closes: null, putAway: null }
+    const now = { window, rules: rules(), ...PLAIN_WORK, notFor: [] }
+    expect(assignmentBody.read(JSON.stringify({ v: 1, window, rules: then }))).toEqual(now)
+    expect(assignmentBody.read(JSON.stringify({ v: 2, window, rules: then, notFor: [] }))).toEqual(now)
+    const setting = { pieces: [], title: 'T', note: '', window, rules: then, targets: [], exceptIds: [] }
+    const act = {
+      v: 2,
+      kind: 'work',
+      what: 'made',
+      assignmentId: 'w',
+      from: null,
+      to: { ...setting, state: 'held', notFor: [] },
+    }
+    expect(commandBody.read(JSON.stringify(act))).toMatchObject({
+      from: null,
+      to: { ...PLAIN_WORK, rules: rules() },
+    })
+    const { hint: ____, ...item } = single('1')
+    const resource = { v: 1, standards: [], content: '', items: [item] }
+    expect(resourceBody.read(JSON.stringify(resource)).items).toEqual([single('1')])
   })
 
   it('keeps a class only over the version that was seen', async () => {

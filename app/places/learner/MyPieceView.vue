@@ -7,7 +7,7 @@ import type { MyPiece } from '#shared/contracts/learning'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
-import { sayForEveryone } from '~/shared/words/everyonesRefusals'
+import { sayForLearner } from '~/shared/words/tryRefusals'
 import PieceScreen from './components/PieceScreen.vue'
 import ReadPiece from './components/ReadPiece.vue'
 import TryPaper from './components/TryPaper.vue'
@@ -27,7 +27,7 @@ async function load(): Promise<void> {
   const reply = await call(ShowMyPiece, { params, query: wanted ? { pieceId: wanted } : {} })
   if (wanted !== asked.value) return
   if (!reply.ok) {
-    problem.value = sayForEveryone(reply.error)
+    problem.value = sayForLearner(reply.error)
     return
   }
   me.hear(reply.value.now)
@@ -49,7 +49,7 @@ async function start(): Promise<void> {
   const reply = await call(StartTry, { params, body: { pieceId: shown.piece.pieceId } })
   busy.value = false
   if (!reply.ok) {
-    problem.value = sayForEveryone(reply.error, { zone: piece.value?.zone })
+    problem.value = sayForLearner(reply.error, { zone: piece.value?.zone })
     return
   }
   me.hear(reply.value.now)

@@ -1,5 +1,7 @@
-/** What other places use of this one. */
-export { default as AnswerInput } from './components/AnswerInput.vue'
+import { defineAsyncComponent } from 'vue'
+
+/** What other places use of this one. A learner's first page needs the menu only: the rest comes when it is shown. */
 export { default as LearnerMenu } from './components/LearnerMenu.vue'
-export { default as PieceScreen } from './components/PieceScreen.vue'
-export { default as WorkPlaces } from './components/WorkPlaces.vue'
+export const AnswerInput = defineAsyncComponent(() => import('./components/AnswerInput.vue'))
+export const PieceScreen = defineAsyncComponent(() => import('./components/PieceScreen.vue'))
+export const WorkPlaces = defineAsyncComponent(() => import('./components/WorkPlaces.vue'))

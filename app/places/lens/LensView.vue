@@ -44,7 +44,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
       @at="look({ at: $event })"
       @learner="look({ learner: $event, work: null, piece: null })"
     />
-    <div v-else class="px-5 py-4 grid gap-3 justify-items-start">
+    <div v-else class="px-5 py-4 grid gap-3">
       <h1>Lens</h1>
       <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
       <template v-else-if="address.learner === null">
@@ -52,7 +52,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
         <USelectMenu
           :items="people"
           value-key="value"
-          class="w-72"
+          class="w-76"
           placeholder="Choose a learner"
           aria-label="Choose a learner"
           data-hook="lens-choose"

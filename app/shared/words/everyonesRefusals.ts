@@ -1,8 +1,6 @@
 import { assertNever } from '#core/base'
 import type { AccessRefusal } from '#core/access'
-import type { AttemptRefusal } from '#core/attempts'
 import type { Refusal, WireRefusal } from '#shared/contracts/refusal'
-import { count } from './numbers'
 import { sayMoment } from './times'
 
 /** What the words need to know beyond the refusal itself. */
@@ -19,13 +17,12 @@ export function fieldOf(refusal: Refusal): string | null {
 const WIRE = ['input', 'wire']
 
 /**
- * What learners and visitors may meet, in one plain sentence. The rest is said in refusals.ts, which comes with
- * the teachers' frame: it would be a fiftieth of a learner's first page.
+ * What everybody may meet, in one plain sentence. What only tries meet is said in tryRefusals.ts, the rest in
+ * refusals.ts, which comes with the teachers' frame: it would be a fiftieth of a learner's first page.
  */
 export function sayForEveryone(refusal: Refusal, naming: Naming = {}): string {
   const topic = refusal.code.slice(0, refusal.code.indexOf('/'))
   if (topic === 'access') return ofAccess(refusal as AccessRefusal, naming)
-  if (topic === 'attempts') return ofAttempts(refusal as AttemptRefusal, naming)
   if (WIRE.includes(topic)) return ofWire(refusal as WireRefusal)
   return 'This cannot be done here. Reload the page and try again.'
 }
@@ -65,50 +62,6 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
       return 'Choose a password of your own first.'
     case 'access/changed-meanwhile':
       return 'Somebody changed this while you had it open. Reload to see their version, then make your change again.'
-    default:
-      return assertNever(r)
-  }
-}
-
-function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
-  switch (r.code) {
-    case 'attempts/not-open-yet':
-      return `This opens ${sayMoment(r.opensAt, zone)}.`
-    case 'attempts/closed':
-      return `This closed ${sayMoment(r.closedAt, zone, 'closes')}. What you had saved was handed in.`
-    case 'attempts/none-left':
-      return `You have used ${count(r.used, 'try', 'tries')} of ${r.most}.`
-    case 'attempts/wait':
-      return `You can try again from ${sayMoment(r.until, zone)}.`
-    case 'attempts/already-handed-in':
-      return 'This try is handed in already.'
-    case 'attempts/time-is-up':
-      return 'The time for this try is up. What you had saved was handed in.'
-    case 'attempts/too-soon':
-      return `Take your time: you can mark this as done from ${sayMoment(r.from, zone)}.`
-    case 'attempts/answered-elsewhere':
-      return 'You answered on another page, too. Choose at each marked question which answer counts, then hand in.'
-    case 'attempts/unknown-item':
-      return 'This question is not part of the piece. Reload the page.'
-    case 'attempts/wrong-kind-of-answer':
-      return 'This answer does not fit the question. Reload the page.'
-    case 'attempts/unknown-option':
-      return 'This choice is not among the answers. Reload the page.'
-    case 'attempts/bad-rules':
-      return {
-        maxAttempts: 'Tries: give a whole number of at least 1, or no limit.',
-        waitMinutes: 'Wait between tries: give minutes, 0 or more.',
-        timeLimitMinutes: 'Time limit: give at least 1 minute, or no limit.',
-        late: 'Late deduction: give percentages from 0 to 100.',
-        items: 'Items: give whole numbers from 1 to 100, and at least one item in all.',
-        passPercent: 'Pass mark: give a percentage from 1 to 100, or none.',
-      }[r.field]
-    case 'attempts/not-item-by-item':
-      return 'Nothing is shown here before you hand in. Go on with the other questions.'
-    case 'attempts/answer-first':
-      return 'Answer this question first, then look.'
-    case 'attempts/first-things-first':
-      return `Finish “${r.title}” first; then you can begin this.`
     default:
       return assertNever(r)
   }

@@ -8,7 +8,7 @@ import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
 import type { WorkRefusal } from '#core/work'
 import type { Refusal } from '#shared/contracts/refusal'
-import { sayForEveryone } from './everyonesRefusals'
+import { sayForLearner } from './tryRefusals'
 import type { Naming } from './everyonesRefusals'
 import { saySkipped } from './skippedEvents'
 import { count } from './numbers'
@@ -46,7 +46,7 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
     case 'pacing':
       return ofPacing(refusal as PacingRefusal)
     default:
-      return sayForEveryone(refusal, naming)
+      return sayForLearner(refusal, naming)
   }
 }
 

@@ -4,7 +4,7 @@ import { HandIn, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
 import { useServerNow } from '~/shared/session/serverNow'
 import { call } from '~/shared/wire/call'
-import { sayForEveryone } from '~/shared/words/everyonesRefusals'
+import { sayForLearner } from '~/shared/words/tryRefusals'
 import { toHtml } from '~/shared/words/markdown'
 import { sayLeft, sayMoment } from '~/shared/words/times'
 
@@ -25,7 +25,7 @@ async function begun() {
   if (reading) return reading.attemptId
   const reply = await call(StartTry, { params: { assignmentId: work.id }, body: { pieceId: piece.pieceId } })
   if (reply.ok) return reply.value.attemptId
-  problem.value = sayForEveryone(reply.error, { zone: props.of.zone })
+  problem.value = sayForLearner(reply.error, { zone: props.of.zone })
   return null
 }
 async function finish(): Promise<void> {
@@ -34,7 +34,7 @@ async function finish(): Promise<void> {
   const attemptId = await begun()
   const reply = attemptId ? await call(HandIn, { params: { attemptId }, body: { saves: [] } }) : null
   busy.value = false
-  if (reply && !reply.ok) problem.value = sayForEveryone(reply.error, { zone: props.of.zone })
+  if (reply && !reply.ok) problem.value = sayForLearner(reply.error, { zone: props.of.zone })
   if (reply?.ok) emit('done')
 }
 </script>

@@ -13,13 +13,12 @@ const isLooking = ref(false)
 </script>
 
 <template>
-  <div v-if="hasCalculator || example" class="help" data-hook="help">
+  <div class="help" data-hook="help">
     <UButton
       v-if="hasCalculator"
       size="sm"
       color="neutral"
       variant="outline"
-      icon="i-lucide-calculator"
       :aria-expanded="isCounting"
       data-hook="open-calculator"
       @click="
@@ -34,7 +33,6 @@ const isLooking = ref(false)
       size="sm"
       color="neutral"
       variant="outline"
-      icon="i-lucide-book-open"
       data-hook="open-example"
       @click="
         () => {
@@ -43,13 +41,13 @@ const isLooking = ref(false)
       "
       >Worked example</UButton
     >
-    <div v-if="isCounting" class="basis-full"><PocketCalculator @close="isCounting = false" /></div>
-    <USlideover v-if="example" v-model:open="isLooking" :title="example.title" description="A worked example">
+    <div v-if="isCounting" class="w-full"><PocketCalculator @close="isCounting = false" /></div>
+    <UModal v-if="example" v-model:open="isLooking" :title="example.title" description="A worked example">
       <template #body>
         <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
         <div class="prose" v-html="toHtml(example.content)" />
       </template>
-    </USlideover>
+    </UModal>
   </div>
 </template>
 

@@ -16,7 +16,7 @@ const props = defineProps<{
   /** What another page has answered meanwhile. */
   elsewhere: StandingAnswer | undefined
   /** There once it was answered for good. */
-  fixed: Omit<SeenItem, 'item' | 'answer'> | undefined
+  given: Omit<SeenItem, 'item' | 'answer'> | undefined
   mode: OpenTry['mode']
   help: readonly Help[]
   busy: boolean
@@ -36,7 +36,7 @@ const word = computed(() => {
       :item="item"
       :number="number"
       :answer="answer"
-      :is-final="fixed !== undefined"
+      :is-final="given !== undefined"
       :spelling="help.includes('spelling')"
       @answer="$emit('answer', $event)"
     />
@@ -47,7 +47,7 @@ const word = computed(() => {
       :theirs="elsewhere.answer"
       @choose="$emit('choose', $event)"
     />
-    <div v-if="!fixed" class="acts">
+    <div v-if="!given" class="acts">
       <UButton
         v-if="mode !== 'all' && !elsewhere"
         type="button"
@@ -64,7 +64,6 @@ const word = computed(() => {
         type="button"
         color="neutral"
         variant="ghost"
-        icon="i-lucide-lightbulb"
         :aria-expanded="hasHint"
         data-hook="hint"
         @click="
@@ -79,14 +78,13 @@ const word = computed(() => {
         type="button"
         color="neutral"
         variant="ghost"
-        icon="i-lucide-volume-2"
         :aria-label="`Read aloud question ${number}`"
         @click="readAloud(item)"
         >Read aloud</UButton
       >
     </div>
-    <p v-if="hasHint && item.hint && !fixed" class="hint" role="status">{{ item.hint }}</p>
-    <ItemResult v-if="fixed" :shown="fixed" :of="item.points" />
+    <p v-if="hasHint && item.hint && !given" class="hint" role="status">{{ item.hint }}</p>
+    <ItemResult v-if="given" :shown="given" :of="item.points" />
   </div>
 </template>
 

@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { isOmitted } from '#core/library'
 import type { LearnerItem } from '#core/library'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
 import { toHtml } from '~/shared/words/markdown'
-import { sayForEveryone } from '~/shared/words/everyonesRefusals'
+import { sayForLearner } from '~/shared/words/tryRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
 import HandInDialog from './HandInDialog.vue'
-import TryHelp from './TryHelp.vue'
 import TryItem from './TryItem.vue'
 
+// most tries allow no tools: what they need comes only where they are
+const TryHelp = defineAsyncComponent(() => import('./TryHelp.vue'))
 const props = defineProps<{ attempt: OpenTry; content: string; zone: string }>()
 const emit = defineEmits<{ done: [] }>()
 const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
@@ -21,6 +22,7 @@ const now = useServerNow(1000)
 const asking = ref(false)
 const busy = ref(false)
 const problem = ref('')
+const hasTools = computed(() => paper.value.help.includes('calculator') || paper.value.example !== null)
 const isOneByOne = computed(() => paper.value.mode === 'one-after-another')
 /** Questions that are not answered for good. */
 const left = computed(() => paper.value.items.filter((i) => !(i.id in paper.value.fixed)))
@@ -47,7 +49,7 @@ async function submit(): Promise<void> {
   busy.value = false
   asking.value = false
   if (reply.ok) emit('done')
-  else if (reply.error.code === 'attempts/answered-elsewhere') problem.value = sayForEveryone(reply.error)
+  else if (reply.error.code === 'attempts/answered-elsewhere') problem.value = sayForLearner(reply.error)
   else if (reply.error.code === 'wire/lost')
     problem.value = 'No connection. Your answers are kept on this machine; hand in again when you are back.'
   else emit('done')
@@ -58,7 +60,7 @@ async function giveForGood(item: LearnerItem): Promise<void> {
   problem.value = ''
   const reply = await fix(item.id)
   busy.value = false
-  if (!reply.ok) problem.value = sayForEveryone(reply.error, { zone: props.zone })
+  if (!reply.ok) problem.value = sayForLearner(reply.error, { zone: props.zone })
   await nextTick()
   const next = isOneByOne.value ? left.value[0] : undefined
   if (reply.ok && next) jump(next.id)
@@ -77,7 +79,7 @@ watch(
   { immediate: true },
 )
 watch(refusal, (r) => {
-  if (r) problem.value = sayForEveryone(r, { zone: props.zone })
+  if (r) problem.value = sayForLearner(r, { zone: props.zone })
 })
 </script>
 
@@ -98,7 +100,7 @@ watch(refusal, (r) => {
     </div>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="content" class="prose" v-html="toHtml(content)" />
-    <TryHelp :help="paper.help" :example="paper.example" />
+    <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="
         () => {
@@ -114,7 +116,7 @@ watch(refusal, (r) => {
         :number="i + 1"
         :answer="answers[item.id]"
         :elsewhere="elsewhere[item.id]"
-        :fixed="paper.fixed[item.id]"
+        :given="paper.fixed[item.id]"
         :mode="paper.mode"
         :help="paper.help"
         :busy="busy"

@@ -60,7 +60,7 @@ const blocker = computed(() => {
     :data-steps="work.pieces.length"
   >
     <div class="flex-1 min-w-0">
-      <h3>{{ work.title }}<span v-if="work.isFirst && work.place === 'now'" class="first">first</span></h3>
+      <h3>{{ work.title }}<span v-if="work.isFirst && work.place === 'now'" class="said"> · first</span></h3>
       <p class="meta">
         {{ only ? KIND_WORDS[only.kind] : `${work.done} of ${work.pieces.length} steps done` }} ·
         {{ work.minutes }} min<template v-if="only?.itemCount">
@@ -107,15 +107,6 @@ const blocker = computed(() => {
 }
 h3 {
   font-size: 1.05rem;
-}
-.first {
-  font-size: 0.78rem;
-  font-weight: 650;
-  margin-left: 0.6rem;
-  padding: 0.05rem 0.45rem;
-  border: 1px solid var(--ui-primary);
-  border-radius: 5px 6px 4px 6px;
-  color: var(--ui-primary);
 }
 .meta {
   font-size: 0.88rem;

@@ -43,16 +43,8 @@ function foldersOf(place: (typeof PLACES)[number], list: readonly LearnerCard[])
     <h2 :id="`place-${p.place}`" class="mb-2">{{ p.word }}</h2>
     <p v-if="p.isEmpty" class="said">{{ p.none }}</p>
     <div v-for="f in p.folders" :key="f.heading" class="grid gap-2 mb-4">
-      <h3 v-if="f.heading" class="folder">{{ f.heading }}</h3>
+      <h3 v-if="f.heading" class="said">{{ f.heading }}</h3>
       <WorkCard v-for="w in f.cards" :key="w.id" :work="w" :now="now" :zone="zone" :to="linkTo(w.id)" />
     </div>
   </section>
 </template>
-
-<style scoped>
-.folder {
-  font-size: 0.95rem;
-  color: var(--ui-text-muted);
-  margin-top: 0.4rem;
-}
-</style>

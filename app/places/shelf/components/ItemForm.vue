@@ -32,7 +32,7 @@ function setRight(at: number, isRight: boolean): void {
 <template>
   <fieldset class="item" :data-hook="`item-${number}`">
     <legend>Question {{ number }}</legend>
-    <div class="flex gap-2 items-end">
+    <div class="flex flex-wrap gap-2 items-end">
       <UFormField label="Kind" class="w-52"
         ><USelect v-model="draft.kind" :items="KIND_ITEMS" class="w-full"
       /></UFormField>

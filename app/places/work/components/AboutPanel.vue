@@ -68,7 +68,7 @@ function takeOutcomes(): void {
           @update:model-value="patch({ objective: String($event) })"
       /></UFormField>
       <UFormField label="Outcomes" help="What they can do afterwards; a line each."
-        ><UTextarea v-model="outcomes" :rows="2" autoresize name="outcomes" @blur="takeOutcomes"
+        ><UTextarea v-model="outcomes" :rows="2" autoresize name="outcomes" @focusout="takeOutcomes"
       /></UFormField>
       <UFormField label="Instructions" help="A page they read before they begin. **Bold** and lists work."
         ><UTextarea

@@ -149,7 +149,7 @@ const groupKey = (id: GroupId) => `group ${id}`
             >
           </template>
           <p v-if="classes.length === 0 && shownGroups.length === 0" class="said">
-            Nobody fits. Type two letters of a name, or take a filter off.
+            Nobody fits. Type two letters of a name, or look for all of them.
           </p>
         </div>
         <PickerGroup v-model="draft" :recipients="recipients" @made="$emit('reload')" />
