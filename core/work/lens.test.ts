@@ -3,11 +3,12 @@ import { PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_WINDOW } from '../availability'
 import type { LearnerTerms } from '../availability'
 import { asId } from '../base'
-import type { ResourceId } from '../base'
-import { changesAfter, notThere, whyOf } from './lens'
+import type { GroupId, ResourceId } from '../base'
+import { changesAfter, concerns, notThere, whyOf } from './lens'
 import type { Assignment } from './types'
 
 const [room, ann] = [ids.class('a'), ids.user('ann')]
+const group = asId<GroupId>('g')
 const learner = { id: ann, classIds: [room], groupIds: [] }
 const work = (part: Partial<Assignment> = {}): Assignment => ({
   id: ids.work('w'),
@@ -58,6 +59,24 @@ describe('why a learner does not see work', () => {
     expect(of({ putAway: now })).toEqual({ code: 'put-away', at: now })
     expect(of({}, at('09-01T00:00'))).toEqual({ code: 'published-later', at: at('09-02T00:00') })
     expect(of({ closes: at('09-05T00:00') })).toBeNull()
+  })
+})
+
+describe('work that somebody has nothing of', () => {
+  it('is still about them when it is published, or names a class or group of theirs, or them', () => {
+    const held = (target: Assignment['targets'][number]['target']) =>
+      concerns(work({ state: 'held', targets: [{ target, overrides: {} }] }), {
+        ...learner,
+        groupIds: [group],
+      })
+    expect(held({ kind: 'class', classId: room })).toBe(true)
+    expect(held({ kind: 'class', classId: ids.class('b') })).toBe(false)
+    expect(held({ kind: 'group', groupId: group })).toBe(true)
+    expect(held({ kind: 'group', groupId: asId<GroupId>('other') })).toBe(false)
+    expect(held({ kind: 'learner', learnerId: ann })).toBe(true)
+    expect(held({ kind: 'learner', learnerId: ids.user('bo') })).toBe(false)
+    const other = [{ target: { kind: 'learner' as const, learnerId: ids.user('bo') }, overrides: {} }]
+    expect(concerns(work({ targets: other }), learner)).toBe(true)
   })
 })
 

@@ -47,6 +47,18 @@ export function notThere(
   return state === 'put-away' && putAway !== null ? { code: 'put-away', at: putAway } : null
 }
 
+/**
+ * Whether work that a learner has nothing of yet is still about them: published work of their classes is, so that it
+ * can be said why they do not have it; else it names a class or a group of theirs, or them.
+ */
+export function concerns(work: Assignment, { id, classIds, groupIds }: LensLearner): boolean {
+  if (work.state === 'published') return true
+  return work.targets.some(({ target: t }) => {
+    if (t.kind === 'class') return classIds.includes(t.classId)
+    return t.kind === 'group' ? groupIds.includes(t.groupId) : t.learnerId === id
+  })
+}
+
 function notReached({ exceptIds, notFor }: Assignment, { id, classIds }: LensLearner): NotThere {
   if (exceptIds.includes(id)) return { code: 'excepted' }
   return classIds.some((c) => notFor.includes(c)) ? { code: 'class-waits' } : { code: 'not-chosen' }

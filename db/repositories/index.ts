@@ -41,6 +41,7 @@ export type { PieceForm, ResourceCard } from './library'
 export {
   closesForAll,
   dropLearnerWork,
+  learnerWorkIn,
   learnerWorkOf,
   minutesDue,
   listedWorkFor,

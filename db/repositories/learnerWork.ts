@@ -34,6 +34,20 @@ export async function learnerWorkOf(
       ).map(toLearnerWork)
 }
 
+/** One learner's resolved work in classes, whatever its state. */
+export async function learnerWorkIn(
+  tx: Connection,
+  learnerId: UserId,
+  classIds: readonly ClassId[],
+): Promise<readonly LearnerWork[]> {
+  return (
+    await tx
+      .select()
+      .from(learnerWork)
+      .where(and(eq(learnerWork.learnerId, learnerId), inArray(learnerWork.classId, [...classIds])))
+  ).map(toLearnerWork)
+}
+
 /** One learner's resolved work for one piece of an assignment, only while it is published; else null. */
 export async function publishedWorkFor(
   tx: Connection,

@@ -47,7 +47,7 @@ export async function fixAnswer(
     if (final.has(itemId)) return ok({ ...(await openTry(tx, attempt, given)), now })
     const answer = answers.get(itemId) ?? leftOut(item)
     await writeFixed(tx, { attemptId: attempt.id, itemId, answer, at: now })
-    const next = await goneOn(tx, attempt, given, answers)
+    const next = await goneOn(tx, attempt, given, answers, new Set([...final, itemId]))
     return ok({ ...(await openTry(tx, next, given)), now })
   })
 }
@@ -58,10 +58,10 @@ async function goneOn(
   attempt: Attempt,
   { rules, resource }: GivenPiece,
   answers: ReadonlyMap<ItemId, Answer>,
+  final: ReadonlySet<ItemId>,
 ): Promise<Attempt> {
   const { itemIds } = attempt
   if (itemIds === null || !isAdaptive(rules, attempt)) return attempt
-  const { final } = await writtenIn(tx, attempt.id)
   if (!itemIds.every((id) => final.has(id))) return attempt
   const earlier = (await attemptsAt(tx, attempt, attempt.learnerId)).filter((t) => t.id !== attempt.id)
   const next = itemToFollow(resource.items, rules, { ...attempt, itemIds }, answers, earlier)

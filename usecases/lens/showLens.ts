@@ -2,14 +2,14 @@ import { groupBy, ok } from '#core/base'
 import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import type { LearnerTerms } from '#core/availability'
-import { changesAfter, inOrder, namedClasses, notThere, whyOf } from '#core/work'
+import { changesAfter, concerns, inOrder, notThere, whyOf } from '#core/work'
 import type { Assignment, LearnerWork, LensLearner, NotThere, Why } from '#core/work'
 import {
   assignmentIdsNear,
   assignmentsById,
   formName,
   groupsOf,
-  learnerWorkOf,
+  learnerWorkIn,
   piecesIn,
 } from '#db/repositories'
 import type { Connection, GroupRecord } from '#db/repositories'
@@ -101,35 +101,19 @@ async function rowsFor(
   const groupIds = groups.filter((g) => g.learnerIds.includes(person.id)).map((g) => g.id)
   const learner: LensLearner = { id: person.id, classIds, groupIds }
   const near = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
-  const theirs = (
-    await learnerWorkOf(
-      tx,
-      near.map((w) => w.id),
-    )
-  ).filter((r) => r.learnerId === person.id && classIds.includes(r.classId))
+  const theirs = await learnerWorkIn(tx, person.id, classIds)
   const rowsOf = groupBy(theirs, (r) => r.assignmentId)
+  const concerned = near.filter((w) => rowsOf.has(w.id) || concerns(w, learner))
   const forms = await piecesIn(
     tx,
-    near.flatMap((w) => w.pieces),
+    concerned.filter((w) => w.pieces.length > 1).flatMap((w) => w.pieces),
   )
-  return near
-    .filter((w) => concerns(w, learner, rowsOf.has(w.id)))
-    .flatMap((work) =>
-      inOrder(work.pieces).map((piece) => {
-        const own = rowsOf.get(work.id)?.find((r) => r.pieceId === piece.id) ?? null
-        const pieceTitle = work.pieces.length > 1 ? (forms.get(formName(piece))?.title ?? '') : null
-        return rowOf(work, { pieceId: piece.id, pieceTitle }, learner, own, at)
-      }),
-    )
-}
-
-/** Held and withdrawn work has no rows: it concerns a learner when it names a class or a group of theirs, or them. */
-function concerns(work: Assignment, { id, classIds, groupIds }: LensLearner, hasRows: boolean): boolean {
-  if (hasRows || namedClasses(work).some((c) => classIds.includes(c))) return true
-  if (work.state === 'published') return true
-  return work.targets.some(
-    ({ target: t }) =>
-      (t.kind === 'group' && groupIds.includes(t.groupId)) || (t.kind === 'learner' && t.learnerId === id),
+  return concerned.flatMap((work) =>
+    inOrder(work.pieces).map((piece) => {
+      const own = rowsOf.get(work.id)?.find((r) => r.pieceId === piece.id) ?? null
+      const pieceTitle = work.pieces.length > 1 ? (forms.get(formName(piece))?.title ?? '') : null
+      return rowOf(work, { pieceId: piece.id, pieceTitle }, learner, own, at)
+    }),
   )
 }
 

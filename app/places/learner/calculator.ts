@@ -12,7 +12,9 @@ export interface Calculator {
 export const CLEARED: Calculator = { shown: '0', waiting: null, isFresh: true }
 const MOST_DIGITS = 12
 
-/** The calculator after a key: a digit, the point, an operator, `=`, `±`, `√`, `⌫` or `C`. Others change nothing. */
+/**
+ * The calculator after a key: a digit, the point, an operator, `=`, `±`, `√`, `⌫` or `C`. Others change nothing.
+ */
 export function pressed(of: Calculator, key: string): Calculator {
   if (key === 'C') return CLEARED
   if (/^[0-9.]$/.test(key)) return typed(of.shown === 'Error' ? CLEARED : of, key)

@@ -69,7 +69,7 @@ function slide(event: Event): void {
         :model-value="view.learner.id"
         :items="[...people]"
         value-key="value"
-        class="w-52"
+        class="w-76"
         :aria-label="`${shownName}: whose screen is seen`"
         data-hook="lens-learner"
         @update:model-value="emit('learner', $event as UserId)"
