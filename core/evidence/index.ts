@@ -1,4 +1,5 @@
 /** What came back: the grid of learners × work and figures per item, always with counts. */
+export { bandOf } from './band'
 export { grid, standingTry } from './grid'
 export { itemFigures } from './itemFigures'
 export type { Cell, CellState, GridInput, GridTerms, GridWork, ItemFigures } from './types'

@@ -13,7 +13,7 @@ export function originOf(event: H3Event): Origin {
   const { deps, trusts } = serverOf(event)
   return {
     address: networkOf(proxyaddr(event.node.req, trusts)),
-    // one that was never here gets a mark, which counts once somebody has signed in with it
+    // one that is new here gets a mark, which counts once somebody has signed in with it
     browser: getCookie(event, BROWSER) ?? deps.ids.newId(),
   }
 }

@@ -2,6 +2,7 @@
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
 import { passingOf, pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
+import { bandOf } from '#core/evidence'
 import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { ChosenCells } from '../composables/choosing'
@@ -56,8 +57,7 @@ function text(c: Cell | undefined, of: GridColumn): string {
 const isBelow = (c: Cell | undefined, of: GridColumn) => passingOf(c?.ratio ?? null, of) === 'not-yet'
 function tone(c: Cell | undefined, of: GridColumn): string {
   if (!c || c.ratio === null) return c?.state ?? ''
-  if (c.ratio < 0.6 || isBelow(c, of)) return 'low'
-  return c.ratio >= 0.85 ? 'high' : 'middle'
+  return isBelow(c, of) ? 'low' : bandOf(c.ratio)
 }
 function said(name: string, of: GridColumn, c: Cell | undefined): string {
   const title = of.pieceTitle ?? of.title

@@ -3,12 +3,37 @@ import { computed, ref } from 'vue'
 import { NO_ABOUT } from '#core/work'
 import type { About } from '#core/work'
 import { same } from '#core/base'
+import FoldButton from '~/shared/frame/FoldButton.vue'
 import type { DraftInWork } from '../draft'
 
 const draft = defineModel<DraftInWork>({ required: true })
 const patch = (part: Partial<About>) => {
   draft.value = { ...draft.value, about: { ...draft.value.about, ...part } }
 }
+/** What is one line of text, in order. */
+const LINES = [
+  {
+    name: 'link',
+    label: 'Meeting link',
+    help: 'Where the class meets, if not in the room. https only.',
+    most: 500,
+    placeholder: 'https://',
+  },
+  {
+    name: 'heading',
+    label: 'Heading',
+    help: 'Learners find finished work under it.',
+    most: 60,
+    placeholder: '',
+  },
+  {
+    name: 'category',
+    label: 'Grading category',
+    help: 'For you: where it counts.',
+    most: 60,
+    placeholder: '',
+  },
+] as const
 const isSaid = computed(() => !same(draft.value.about, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
@@ -44,21 +69,7 @@ function takeOutcomes(): void {
         }
       "
     />
-    <UButton
-      class="justify-self-start"
-      size="xs"
-      color="neutral"
-      variant="outline"
-      :icon="isOpen ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-      :aria-expanded="isOpen"
-      data-hook="more-about"
-      @click="
-        () => {
-          isOpen = !isOpen
-        }
-      "
-      >Objective, instructions, link</UButton
-    >
+    <FoldButton v-model="isOpen" data-hook="more-about">Objective, instructions, link</FoldButton>
     <template v-if="isOpen">
       <UFormField label="Objective" help="What it is for, in a sentence learners read."
         ><UInput
@@ -79,27 +90,14 @@ function takeOutcomes(): void {
           :model-value="draft.about.instructions"
           @update:model-value="patch({ instructions: String($event) })"
       /></UFormField>
-      <UFormField label="Meeting link" help="Where the class meets, if not in the room. https only."
+      <UFormField v-for="f in LINES" :key="f.name" :label="f.label" :help="f.help"
         ><UInput
-          name="link"
-          maxlength="500"
-          placeholder="https://"
-          :model-value="draft.about.link"
-          @update:model-value="patch({ link: String($event).trim() })"
-      /></UFormField>
-      <UFormField label="Heading" help="Learners find finished work under it."
-        ><UInput
-          name="heading"
-          maxlength="60"
-          :model-value="draft.about.heading"
-          @update:model-value="patch({ heading: String($event) })"
-      /></UFormField>
-      <UFormField label="Grading category" help="For you: where it counts."
-        ><UInput
-          name="category"
-          maxlength="60"
-          :model-value="draft.about.category"
-          @update:model-value="patch({ category: String($event) })"
+          :name="f.name"
+          :maxlength="f.most"
+          :placeholder="f.placeholder"
+          :model-value="draft.about[f.name]"
+          @update:model-value="patch({ [f.name]: String($event) })"
+          @focusout="patch({ [f.name]: draft.about[f.name].trim() })"
       /></UFormField>
     </template>
   </div>

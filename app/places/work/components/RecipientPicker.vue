@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { GroupId } from '#core/base'
+import { bandOf } from '#core/evidence'
 import { StandOfRecipients } from '#shared/contracts/work'
 import type { Recipients } from '#shared/contracts/work'
 import { call } from '~/shared/wire/call'
@@ -54,9 +55,9 @@ function isAmong(l: PickedLearner): boolean {
   const members = props.recipients.groups.find((g) => g.id === group.value)?.learnerIds
   if (group.value !== ANY && !members?.includes(l.id)) return false
   const stand = stands.value.get(l.id)?.standing ?? null
+  if (standing.value === ANY) return true
   if (standing.value === 'unseen') return stand === null
-  if (standing.value === 'low') return stand !== null && stand.share < 0.6
-  return standing.value === 'high' ? stand !== null && stand.share >= 0.85 : true
+  return stand !== null && bandOf(stand.share) === standing.value
 }
 /** Classes with the learners that the filters leave; a class that was not looked for shows itself without its box. */
 const classes = computed(() =>

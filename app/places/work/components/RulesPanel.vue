@@ -4,6 +4,7 @@ import type { AttemptRules, BankPart } from '#core/attempts'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { PRESETS } from '~/shared/words/rules'
 import { rulesInWords } from '../words/rulesInWords'
+import FoldButton from '~/shared/frame/FoldButton.vue'
 import RuleFields from './rules/RuleFields.vue'
 
 defineProps<{ scored: boolean; bank: readonly BankPart[] }>()
@@ -43,21 +44,7 @@ function take(key: string | null): void {
           {{ l.text }}<span v-if="l.differs" class="sr-only"> (changed)</span>
         </li>
       </ul>
-      <UButton
-        class="justify-self-start"
-        size="xs"
-        color="neutral"
-        variant="outline"
-        :icon="isOpen ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-        :aria-expanded="isOpen"
-        data-hook="change-rules"
-        @click="
-          () => {
-            isOpen = !isOpen
-          }
-        "
-        >Change rules</UButton
-      >
+      <FoldButton v-model="isOpen" data-hook="change-rules">Change rules</FoldButton>
       <RuleFields v-if="isOpen" v-model="rules" :bank="bank" />
     </template>
     <p v-else class="said">What is only read is done when the learner says so: there is nothing to score.</p>
