@@ -4,6 +4,7 @@ import { openStore } from '#db/client'
 import { clockAt } from '#standins/clock'
 import { seededIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
+import { noMail } from '#standins/mail'
 import { scryptPasswords } from '#standins/passwords'
 import { sessionTickets } from '#standins/tickets'
 import type { Deps } from '#usecases/deps'
@@ -33,6 +34,7 @@ const deps: Deps = {
   holidays: publicHolidays(),
   signUp: { kind: 'open' },
   heavy: onThisThread,
+  mail: noMail,
 }
 await liveThrough(deps, await buildSchool(deps), clock)
 await store.settle()

@@ -22,8 +22,7 @@ import type {
   UserId,
 } from '#core/base'
 import type { Actor } from '#core/access'
-import { LATER_RULES } from '#core/attempts'
-import type { AnswerChange, AttemptRules } from '#core/attempts'
+import type { AnswerChange } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import type { Answer } from '#core/library'
@@ -38,10 +37,14 @@ import { givenPiece } from '#usecases/learning/givenPiece'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { changePiece } from '#usecases/library/changePiece'
 import { makePiece } from '#usecases/library/shelf'
+import { mailNotices } from '#usecases/notices/mailNotices'
+import { readMyNotices } from '#usecases/notices/myNotices'
 import { assign } from '#usecases/work/assign'
 import { previewWork } from '#usecases/work/previewWork'
 import { PIECES } from './content'
+import { readyForAssigning } from './assigning'
 import { changePlans, recordDay } from './planning'
+import { RULES } from './rules'
 import {
   COMING,
   OWN_PIECE,
@@ -127,78 +130,17 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
   for (const held of HELD)
     mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
+  await readyForAssigning(demo)
+  await tellNews(demo)
 }
 
-const RULES: Record<DemoWork['kind'], AttemptRules> = {
-  check: {
-    maxAttempts: 2,
-    kept: 'best',
-    waitMinutes: 0,
-    timeLimitMinutes: null,
-    order: 'shuffled',
-    feedback: 'submission',
-    answers: 'close',
-    late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
-    ...LATER_RULES,
-    help: ['calculator'],
-  },
-  practice: {
-    maxAttempts: null,
-    kept: 'latest',
-    waitMinutes: 0,
-    timeLimitMinutes: null,
-    order: 'as-written',
-    feedback: 'item',
-    answers: 'submission',
-    late: null,
-    ...LATER_RULES,
-    help: ['hints', 'calculator', 'worked-example', 'read-aloud'],
-  },
-  review: {
-    maxAttempts: null,
-    kept: 'best',
-    waitMinutes: 0,
-    timeLimitMinutes: null,
-    order: 'shuffled',
-    feedback: 'submission',
-    answers: 'submission',
-    late: null,
-    items: {
-      kind: 'drawn',
-      again: 'new',
-      shares: [
-        { standard: null, hardness: 'easy', count: 2 },
-        { standard: null, hardness: null, count: 3 },
-      ],
-    },
-    help: ['calculator'],
-    passPercent: 70,
-  },
-  // as hard as suits each learner, until it is known well enough how far they are
-  search: {
-    maxAttempts: null,
-    kept: 'latest',
-    waitMinutes: 0,
-    timeLimitMinutes: null,
-    order: 'as-written',
-    feedback: 'item',
-    answers: 'item',
-    late: null,
-    items: { kind: 'adaptive', most: 6, untilError: 0.8 },
-    help: ['hints', 'calculator'],
-    passPercent: null,
-  },
-  test: {
-    maxAttempts: 1,
-    kept: 'first',
-    waitMinutes: 0,
-    timeLimitMinutes: 40,
-    order: 'shuffled',
-    feedback: 'close',
-    answers: 'close',
-    late: null,
-    ...LATER_RULES,
-  },
+/** What was news two days ago is read, and has gone out. */
+async function tellNews({ deps, clock, known, teacher }: Demo): Promise<void> {
+  clock.set(addMinutes(until, -2 * 24 * 60))
+  for (const userId of known)
+    await readMyNotices(deps, { userId, schoolId: teacher.schoolId, role: 'learner', office: false })
+  clock.set(until)
+  while ((await mailNotices(deps)) > 0);
 }
 
 const ABOUT: Record<DemoWork['kind'], Partial<About>> = {
@@ -267,6 +209,8 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork, own: Resou
           : '',
     about: { ...NO_ABOUT, ...ABOUT[work.kind] },
     isFirst: false,
+    newcomers: true,
+    teams: [],
     inTurn: steps.length > 0,
     window,
     rules: RULES[work.kind],
@@ -281,6 +225,7 @@ function workPiece(number: number, resourceId: ResourceId, when: When, lessonId:
     resourceId,
     revision: 1,
     when,
+    handIn: 'alone',
     leastMinutes: 0,
     window: momentsOf(when, lessonId),
     rules: {},

@@ -1,7 +1,10 @@
 import type { WrittenPiece } from '#usecases/library/changePiece'
+import type { AttemptRules } from '#core/attempts'
+import type { GroupRule } from '#core/audience'
 import { isoDay } from '#core/base'
 import type { IsoDay } from '#core/base'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
+import type { ResourceKind } from '#core/library'
 import type { FixedDate } from '#core/pacing'
 
 /** Wednesday 21 October 2026, 2:30 pm at Tarn Hollow: week 9. */
@@ -261,3 +264,36 @@ export const HELD: readonly DemoWork[] = [
   { piece: 'wav701', lesson: 'W2.7', course: 'Science 8', kind: 'test' },
   { piece: 'pro501', lesson: 'M2.5', course: 'Science 7', kind: 'test' },
 ]
+
+/** Rules that the teacher has kept under names of her own. */
+export const PRESETS_KEPT: readonly {
+  readonly name: string
+  readonly kind: ResourceKind | null
+  readonly rules: Partial<AttemptRules>
+}[] = [
+  {
+    name: 'Exit check',
+    kind: null,
+    rules: { maxAttempts: 1, kept: 'first', timeLimitMinutes: 8, late: null },
+  },
+  {
+    name: 'Until it is right',
+    kind: null,
+    rules: { maxAttempts: null, kept: 'best', waitMinutes: 30, passPercent: 80, late: null },
+  },
+]
+
+/** A group of whoever stands so. */
+export const STRENGTHEN: { readonly section: string; readonly name: string; readonly rule: GroupRule } = {
+  section: '8A',
+  name: 'To strengthen',
+  rule: { kind: 'standing', standards: [], from: null, below: 60, leastItems: 8 },
+}
+
+/** Work that two hand in together, not yet open at the demo's now. */
+export const PAIRS = {
+  section: '8C',
+  lesson: 'W2.5',
+  piece: 'wav402',
+  title: 'In pairs: waves that bounce back',
+}

@@ -1,6 +1,7 @@
 /** Interfaces to the outside; the app decides at start which implementation stands behind each. */
 import type { AccessRefusal } from '#core/access'
 import type { Instant, IsoDay, Result } from '#core/base'
+import type { NoticeKind } from '#core/work'
 
 export interface Clock {
   readonly now: () => Instant
@@ -58,4 +59,22 @@ export interface Passwords {
   /** How many wait for their turn, and whether one more would be refused. */
   readonly waiting: () => number
   readonly isFull: () => boolean
+}
+
+/** What a letter tells of one piece of work. */
+export interface LetterLine {
+  readonly kind: NoticeKind
+  readonly title: string
+  readonly dueAt: Instant | null
+}
+/** A letter to one learner about their work; words are put on where it is sent. */
+export interface Letter {
+  readonly to: { readonly name: string; readonly signIn: string }
+  readonly zone: string
+  readonly at: Instant
+  readonly lines: readonly LetterLine[]
+}
+/** Letters out of the house. */
+export interface Mail {
+  readonly send: (letter: Letter) => Promise<void>
 }

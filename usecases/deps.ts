@@ -1,4 +1,4 @@
-import type { Clock, Holidays, Ids, Passwords, Tickets } from '#ports'
+import type { Clock, Holidays, Ids, Mail, Passwords, Tickets } from '#ports'
 import type { Store } from '#db/repositories'
 import type { Heavy } from './heavy'
 
@@ -18,4 +18,5 @@ export interface Deps {
   readonly holidays: Holidays
   readonly signUp: SignUpRule
   readonly heavy: Heavy
+  readonly mail: Mail
 }

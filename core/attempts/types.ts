@@ -96,6 +96,8 @@ export interface Attempt {
   readonly score: AttemptScore | null
   /** The items that were chosen for this try, in its order; null: all of the piece. */
   readonly itemIds: readonly ItemId[] | null
+  /** The try of their team in which it was handed in for them; null: it is their own. */
+  readonly sharedFrom: AttemptId | null
 }
 
 export interface ItemScore {

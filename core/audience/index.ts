@@ -1,4 +1,6 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
+export { faultInGroupRule, isInGroup } from './groupRule'
+export type { GroupRule } from './groupRule'
 export { headCounts, reach } from './reach'
 export type { AudienceRefusal } from './refusals'
 export { asDefaults, resolveFields } from './resolveFields'

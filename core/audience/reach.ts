@@ -5,11 +5,13 @@ import type { Reached, Roster, Target } from './types'
  * The learners that targets reach, each once, in roster order, without the excepted ones.
  * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those
  * of their own classes in the roster.
+ * @param has whether somebody of a class that is named has it: one who came too late may not.
  */
 export function reach(
   targets: readonly Target[],
   roster: Roster,
   exceptIds: ReadonlySet<UserId> = new Set(),
+  has: (classId: ClassId, learnerId: UserId) => boolean = () => true,
 ): Reached[] {
   const found = new Map<
     UserId,
@@ -24,7 +26,9 @@ export function reach(
   }
   for (const target of targets) {
     if (target.kind === 'class')
-      for (const id of roster.classes.get(target.classId) ?? []) note(id)?.target.push(target.classId)
+      for (const id of roster.classes.get(target.classId) ?? []) {
+        if (has(target.classId, id)) note(id)?.target.push(target.classId)
+      }
     else if (target.kind === 'group')
       for (const id of roster.groups.get(target.groupId) ?? []) note(id)?.groups.push(target.groupId)
     else {

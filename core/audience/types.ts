@@ -1,4 +1,4 @@
-import type { ClassId, GroupId, UserId } from '../base'
+import type { ClassId, GroupId, Instant, UserId } from '../base'
 
 export const TARGET_KINDS = ['class', 'group', 'learner'] as const
 
@@ -12,6 +12,8 @@ export type Target =
 export interface Roster {
   readonly classes: ReadonlyMap<ClassId, readonly UserId[]>
   readonly groups: ReadonlyMap<GroupId, readonly UserId[]>
+  /** When somebody joined, where it is known. */
+  readonly joinedAt?: ReadonlyMap<ClassId, ReadonlyMap<UserId, Instant>>
 }
 
 /** How one learner is reached. `classIds` are the learner's classes in the roster that set the dates. */

@@ -15,6 +15,8 @@ export type AssignmentId = Brand<string, 'AssignmentId'>
 /** A piece within one assignment. */
 export type PieceId = Brand<string, 'PieceId'>
 export type AttemptId = Brand<string, 'AttemptId'>
+/** Attempt rules under a name. */
+export type PresetId = Brand<string, 'PresetId'>
 /** A page that was opened, by a name that no other has. */
 export type PageId = Brand<string, 'PageId'>
 

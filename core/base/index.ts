@@ -14,6 +14,7 @@ export type {
   PageId,
   PieceId,
   PlanId,
+  PresetId,
   ResourceId,
   SchoolId,
   UnitId,

@@ -1,6 +1,7 @@
 /** Outside text: CSV rosters, outlines, plans and layouts; iCalendar closures in, class calendars out. */
 export type { TextRow } from './csv'
 export type { ClosureReading, FoundClosure, SkippedEvent } from './closures'
+export { printCells } from './csv'
 export { parseClosures } from './iCalendar'
 export { classEvents, printCalendar } from './iCalendarOut'
 export type { CalendarEvent, EventSource, EventWork } from './iCalendarOut'

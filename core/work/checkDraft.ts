@@ -6,6 +6,7 @@ import type { ClassId, GroupId, Result, UserId } from '../base'
 import { isMeetingLink } from './about'
 import { faultInPieces, rulesOf } from './pieces'
 import type { WorkRefusal } from './refusals'
+import { faultInTeams } from './teams'
 import type { Draft } from './types'
 
 /** What is known of the people a draft names. `isMine`: the one who assigns teaches the class. */
@@ -24,7 +25,7 @@ export function checkDraft(
   recipients: Recipients,
   stands: Pick<Draft, 'targets' | 'exceptIds'> | null = null,
 ): Result<Draft, AttemptRefusal | AudienceRefusal | WorkRefusal> {
-  const pieces = faultInPieces(draft.pieces)
+  const pieces = faultInPieces(draft.pieces) ?? faultInTeams(draft.teams)
   if (pieces) return refuse(pieces)
   const fault =
     faultInRules(draft.rules) ??

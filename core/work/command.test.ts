@@ -35,6 +35,7 @@ const work = (part: Partial<Assignment> = {}): Assignment => ({
   createdAt: at('09-01T00:00'),
   publishedAt: at('09-01T09:00'),
   notFor: [],
+  ruled: [],
   ...part,
 })
 const command = (from: Assignment | null, to: Assignment): WorkCommand => ({

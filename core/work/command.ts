@@ -4,12 +4,20 @@ import { faultInExchange } from './pieces'
 import type { WorkRefusal } from './refusals'
 import type { Assignment, Begun, Draft } from './types'
 
-export const WORK_ACTS = ['made', 'changed', 'published', 'withdrawn', 'given-more', 'excused'] as const
+export const WORK_ACTS = [
+  'made',
+  'changed',
+  'published',
+  'withdrawn',
+  'given-more',
+  'excused',
+  'shifted',
+] as const
 /** What a teacher did to an assignment, for saying it. */
 export type WorkAct = (typeof WORK_ACTS)[number]
 
 /** All of an assignment that acts change. */
-export type WorkSetting = Draft & Pick<Assignment, 'state' | 'notFor'>
+export type WorkSetting = Draft & Pick<Assignment, 'state' | 'notFor' | 'ruled'>
 
 /** An act on an assignment: what it was and what it became. `from` null: it was made by this act. */
 export interface WorkCommand {
@@ -20,26 +28,47 @@ export interface WorkCommand {
   readonly to: WorkSetting | null
 }
 
-/** An act on an assignment as it is said, without all that it was and became. */
+/** The same act on several assignments, as one step. */
+export interface WorksCommand {
+  readonly kind: 'works'
+  readonly what: WorkAct
+  readonly steps: readonly WorkCommand[]
+}
+
+/** As many assignments as one act may change. */
+export const MOST_AT_ONCE = 60
+
+/** An act on assignments as it is said, without all that they were and became; `others` besides the first. */
 export interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
   readonly title: string
+  readonly others: number
 }
 
 /** An act as whoever looks at undo, redo or the history needs it. */
-export function asStep({ kind, what, assignmentId, from, to }: WorkCommand): WorkStep {
-  return { kind, what, assignmentId, title: (to ?? from)?.title ?? '' }
+export function asStep(command: WorkCommand | WorksCommand): WorkStep {
+  const [first, ...others] = stepsIn(command)
+  if (!first) throw new Error('an act on no assignment')
+  const { assignmentId, from, to } = first
+  const title = (to ?? from)?.title ?? ''
+  return { kind: 'work', what: command.what, assignmentId, title, others: others.length }
+}
+
+/** The assignments that an act changed, one by one. */
+export function stepsIn(command: WorkCommand | WorksCommand): readonly WorkCommand[] {
+  return command.kind === 'works' ? command.steps : [command]
 }
 
 /** What a teacher has set for an assignment. */
 export function draftOf(assignment: Assignment): Draft {
-  const { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds } = assignment
-  return { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds }
+  const { pieces, title, note, about, isFirst, inTurn, window, rules } = assignment
+  const { targets, exceptIds, newcomers, teams } = assignment
+  return { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds, newcomers, teams }
 }
 
 /** The part of an assignment that acts change. */
 export function settingOf(assignment: Assignment): WorkSetting {
-  const { state, notFor } = assignment
-  return { ...draftOf(assignment), state, notFor }
+  const { state, notFor, ruled } = assignment
+  return { ...draftOf(assignment), state, notFor, ruled }
 }
 
 /** The act that takes an act back. */

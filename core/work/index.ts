@@ -3,8 +3,8 @@ export { NO_ABOUT } from './about'
 export type { About } from './about'
 export { changed } from './acts'
 export { withBlocks } from './blocking'
-export { WORK_ACTS, asStep, draftOf, settingOf, stepped, takenBack } from './command'
-export type { WorkAct, WorkCommand, WorkSetting, WorkStep } from './command'
+export { MOST_AT_ONCE, WORK_ACTS, asStep, draftOf, settingOf, stepped, stepsIn, takenBack } from './command'
+export type { WorkAct, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
 export { checkDraft } from './checkDraft'
 export type { Recipients } from './checkDraft'
 export { lastLook } from './lastLook'
@@ -18,9 +18,13 @@ export { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 export type { Hand, WhereTargetsAre } from './part'
 export { NEEDS, byNeed, needOf } from './need'
 export type { Need } from './need'
+export { NOTICE_KINDS, noticesOf } from './notices'
+export type { Notice, NoticeKind } from './notices'
 export { MOST_PIECES, momentsOf, rulesOf } from './pieces'
 export { progressOf } from './progress'
 export type { CountedPiece, Progress } from './progress'
+export { MOST_PRESETS, presetFor } from './presets'
+export type { Preset } from './presets'
 export type { WorkRefusal } from './refusals'
 export {
   anchoredLessons,
@@ -31,16 +35,22 @@ export {
   windowsOfClass,
 } from './resolve'
 export type { Resolution, Resolvable, Surroundings } from './resolve'
+export { ruledNow } from './ruled'
+export { shifted } from './shift'
+export { madeTeams, teamMates } from './teams'
+export type { Mixing } from './teams'
 export { inOrder, togetherOf } from './together'
 export type { LearnerCard, LearnerPiece } from './together'
-export { ASSIGNMENT_STATES, WHENS } from './types'
+export { ASSIGNMENT_STATES, HAND_INS, WHENS } from './types'
 export type {
   Assignment,
   AssignmentState,
   AssignmentTarget,
   Begun,
   Draft,
+  HandIn,
   LearnerWork,
+  RuledGroup,
   When,
   WorkPiece,
 } from './types'

@@ -24,6 +24,7 @@ const work = (part: Partial<Assignment> = {}): Assignment => ({
   exceptIds: [],
   state: 'published',
   notFor: [],
+  ruled: [],
   version: 1,
   createdAt: at('09-01T00:00'),
   publishedAt: at('09-02T00:00'),

@@ -72,7 +72,18 @@ export function checkPart(
   return staysWithin ? ok(draft) : refuse({ code: 'work/not-whole', field: shared ?? 'targets' })
 }
 
-const SHARED = ['pieces', 'title', 'note', 'about', 'isFirst', 'inTurn', 'window', 'rules'] as const
+const SHARED = [
+  'pieces',
+  'title',
+  'note',
+  'about',
+  'isFirst',
+  'inTurn',
+  'window',
+  'rules',
+  'newcomers',
+  'teams',
+] as const
 
 function classesOf(target: Target, { groups, learners }: WhereTargetsAre): readonly ClassId[] {
   switch (target.kind) {

@@ -1,4 +1,4 @@
-import type { PieceId } from '../base'
+import type { PieceId, UserId } from '../base'
 import type { Draft } from './types'
 
 /** Why an assignment is not changed. */
@@ -6,6 +6,10 @@ export type WorkRefusal =
   | { readonly code: 'work/already-begun'; readonly field: 'pieces'; readonly pieceId: PieceId }
   | { readonly code: 'work/no-pieces'; readonly field: 'pieces' }
   | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
+  | { readonly code: 'work/in-two-teams'; readonly field: 'teams'; readonly learnerId: UserId }
+  | { readonly code: 'work/too-many-presets'; readonly field: 'name'; readonly most: number }
+  /** Moving it by meetings would leave the school year. */
+  | { readonly code: 'work/past-the-year'; readonly field: 'window'; readonly title: string }
   /** A meeting link has to be a whole https address. */
   | { readonly code: 'work/bad-link'; readonly field: 'about' }
   /** Taking it back would take what learners have begun. */

@@ -12,9 +12,9 @@ import type {
   WindowSpec,
 } from '../availability'
 import { groupBy } from '../base'
-import type { ClassId, LessonId, PieceId, UserId } from '../base'
+import type { ClassId, Instant, LessonId, PieceId, UserId } from '../base'
 import { rulesOf } from './pieces'
-import type { Draft, LearnerWork } from './types'
+import type { Draft, LearnerWork, RuledGroup } from './types'
 
 /** The classes and people among whom assignments are resolved. Who is not among the people is not reached. */
 export interface Surroundings {
@@ -26,6 +26,11 @@ export interface Surroundings {
 export interface Resolvable extends Pick<Draft, 'pieces' | 'window' | 'rules' | 'targets' | 'exceptIds'> {
   /** Classes whose learners do not have it. */
   readonly notFor?: readonly ClassId[]
+  /** False: who joins a class after `publishedAt` does not have it through that class. */
+  readonly newcomers?: boolean
+  readonly publishedAt?: Instant | null
+  /** Its groups by rule, as they stood; others are as they stand. */
+  readonly ruled?: readonly RuledGroup[]
 }
 
 export interface Resolution {
@@ -39,7 +44,10 @@ export interface Resolution {
 export function resolveWork(work: Resolvable, { grounds, roster, people }: Surroundings): Resolution {
   const lessons = anchoredLessons(work)
   const targets = work.targets.map((t) => t.target)
-  const reached = among(reach(targets, roster, new Set(work.exceptIds)), new Set(work.notFor))
+  const reached = among(
+    reach(targets, asPublished(work, roster), new Set(work.exceptIds), inTime(work, roster)),
+    new Set(work.notFor),
+  )
     .filter((r) => people.has(r.learnerId))
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
@@ -61,6 +69,21 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     }
   }
   return { reached, rows, problems: [...problems.values()] }
+}
+
+/** The roster with groups by rule as they stood when the work was published. */
+function asPublished({ ruled = [] }: Resolvable, roster: Roster): Roster {
+  if (ruled.length === 0) return roster
+  const stood = ruled.map(({ groupId, learnerIds }) => [groupId, learnerIds] as const)
+  return { ...roster, groups: new Map([...roster.groups, ...stood]) }
+}
+
+/** Whether somebody was in a class in time to have its work. */
+function inTime({ newcomers = true, publishedAt = null }: Resolvable, { joinedAt }: Roster) {
+  return (classId: ClassId, learnerId: UserId) => {
+    const joined = joinedAt?.get(classId)?.get(learnerId)
+    return newcomers || publishedAt === null || joined === undefined || joined <= publishedAt
+  }
 }
 
 /** With tries that a learner was given on top of what came out. */

@@ -1,12 +1,26 @@
 import type { AttemptRules } from '../attempts'
 import type { Because, Target } from '../audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
-import type { AssignmentId, ClassId, Instant, Minutes, PieceId, ResourceId, SchoolId, UserId } from '../base'
+import type {
+  AssignmentId,
+  ClassId,
+  GroupId,
+  Instant,
+  Minutes,
+  PieceId,
+  ResourceId,
+  SchoolId,
+  UserId,
+} from '../base'
 import type { About } from './about'
 
 export const WHENS = ['before', 'in', 'after'] as const
 /** Where a piece stands to its lesson: done before class, in class, or afterwards. */
 export type When = (typeof WHENS)[number]
+
+export const HAND_INS = ['alone', 'together'] as const
+/** Whether each learner hands a piece in, or one of a team for all of it. */
+export type HandIn = (typeof HAND_INS)[number]
 
 /** One piece of an assignment, with what it does differently from the others. */
 export interface WorkPiece {
@@ -16,6 +30,7 @@ export interface WorkPiece {
   /** The form of the piece that is given out, whatever is made of it afterwards. */
   readonly revision: number
   readonly when: When
+  readonly handIn: HandIn
   /** One that is only read counts as done after so many minutes at the earliest; 0: at once. */
   readonly leastMinutes: Minutes
   readonly window: Partial<WindowSpec>
@@ -41,7 +56,17 @@ export interface Draft {
   readonly window: WindowSpec
   readonly rules: AttemptRules
   readonly targets: readonly AssignmentTarget[]
+  /** Whether learners get it who join a class once it is published. */
+  readonly newcomers: boolean
+  /** Who works together, where pieces are handed in together; who is in none works alone. */
+  readonly teams: readonly (readonly UserId[])[]
   readonly exceptIds: readonly UserId[]
+}
+
+/** A group by rule as it stood at one moment. */
+export interface RuledGroup {
+  readonly groupId: GroupId
+  readonly learnerIds: readonly UserId[]
 }
 
 export const ASSIGNMENT_STATES = ['held', 'published', 'withdrawn'] as const
@@ -56,6 +81,8 @@ export interface Assignment extends Draft {
   readonly state: AssignmentState
   /** Classes it names that do not have it: their teachers have not given it, or have taken it back. */
   readonly notFor: readonly ClassId[]
+  /** Who was in its groups by rule when it was published. */
+  readonly ruled: readonly RuledGroup[]
   readonly version: number
   readonly createdAt: Instant
   readonly publishedAt: Instant | null

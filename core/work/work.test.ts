@@ -41,6 +41,7 @@ const anAssignment = (part: Partial<Assignment> = {}): Assignment => ({
   createdAt: at('09-01T00:00'),
   publishedAt: null,
   notFor: [],
+  ruled: [],
   ...part,
 })
 const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
@@ -253,6 +254,7 @@ describe('progressOf', () => {
     submittedAt: ratio === null ? null : at('09-02T09:00'),
     endedBy: null,
     itemIds: null,
+    sharedFrom: null,
     score: ratio === null ? null : { points: ratio, of: 1, ratio, lateDays: 0, deductedRatio: 0, items: [] },
   })
 

@@ -134,6 +134,12 @@ export async function answersOf(
   return out
 }
 
+/** Gives a try the answers of another one. */
+export async function copyAnswers(tx: Connection, from: AttemptId, to: AttemptId): Promise<void> {
+  const rows = await tx.select().from(answers).where(eq(answers.attemptId, from))
+  if (rows.length > 0) await tx.insert(answers).values(rows.map((row) => ({ ...row, attemptId: to })))
+}
+
 /** How often each answer of a try was written, and which are given for good. */
 export async function writtenIn(
   tx: Connection,

@@ -15,6 +15,7 @@ export {
   attemptsOfLearner,
   begunBy,
   begunIn,
+  copyAnswers,
   endAttempt,
   latestRecordedAt,
   overdueAttempts,
@@ -23,6 +24,7 @@ export {
   addBook,
   addResource,
   addStandards,
+  allStandards,
   bookById,
   booksFor,
   cardsFor,
@@ -49,6 +51,17 @@ export {
   publishedWorkFor,
   replaceLearnerWork,
 } from './learnerWork'
+export {
+  addNotices,
+  forgetNotices,
+  isMailWaiting,
+  markNoticesRead,
+  noticesFor,
+  takeNoticesToMail,
+  unreadNotices,
+} from './notices'
+export type { NoticeRecord, NoticeToMail } from './notices'
+export { dropPreset, presetsOf, savePreset } from './presets'
 export {
   addSchool,
   addSession,

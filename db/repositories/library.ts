@@ -194,6 +194,11 @@ export async function addStandards(tx: Connection, list: readonly Standard[]): P
       .onConflictDoUpdate({ target: standards.code, set: { text: s.text } })
 }
 
+/** All standards, by code. */
+export async function allStandards(tx: Connection): Promise<readonly Standard[]> {
+  return tx.select().from(standards).orderBy(asc(standards.code))
+}
+
 /** Standards by code, in words. */
 export async function standardsByCode(
   tx: Connection,

@@ -1,7 +1,9 @@
 import { and, asc, eq, inArray, isNull, lte, ne, sql } from 'drizzle-orm'
 import type { Role } from '#core/access'
 import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
+import type { GroupRule } from '#core/audience'
 import type { Accommodation } from '#core/availability'
+import { groupRuleBody } from '../rows/bodies'
 import { classTeachers, enrolments } from '../schema/calendar'
 import { groupMembers, groups, schools, sessions, users } from '../schema/people'
 import type { Connection, SessionUser } from './store'
@@ -25,6 +27,7 @@ export interface Person {
   readonly signIn: string
   readonly joined: boolean
   readonly accommodation: Accommodation
+  readonly joinedAt: Instant
 }
 export interface GroupRecord {
   readonly id: GroupId
@@ -33,6 +36,8 @@ export interface GroupRecord {
   readonly classId: ClassId
   readonly name: string
   readonly archivedAt: Instant | null
+  /** Who is in it by how they stand; the learners are then those who were when it was last looked at. */
+  readonly rule: GroupRule | null
   readonly learnerIds: readonly UserId[]
 }
 
@@ -139,14 +144,21 @@ export async function learnersOf(
   const out = new Map<ClassId, Person[]>(classIds.map((id) => [id, []]))
   if (classIds.length === 0) return out
   const rows = await tx
-    .select({ classId: enrolments.classId, user: users })
+    .select({ classId: enrolments.classId, joinedAt: enrolments.joinedAt, user: users })
     .from(enrolments)
     .innerJoin(users, eq(users.id, enrolments.learnerId))
     .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt)))
     .orderBy(asc(users.name))
-  for (const { classId, user } of rows) {
+  for (const { classId, joinedAt, user } of rows) {
     const { id, name, signIn, passwordHash, accommodation } = toUser(user)
-    out.get(classId)?.push({ id, name, signIn, joined: passwordHash !== '', accommodation })
+    out.get(classId)?.push({
+      id,
+      name,
+      signIn,
+      joined: passwordHash !== '',
+      accommodation,
+      joinedAt: joinedAt as Instant,
+    })
   }
   return out
 }
@@ -235,8 +247,7 @@ export async function groupsOf(
             ),
           )
   return rows.map((r) => ({
-    ...r,
-    archivedAt: r.archivedAt as Instant | null,
+    ...toGroup(r),
     learnerIds: members.filter((m) => m.groupId === r.id).map((m) => m.learnerId),
   }))
 }
@@ -251,16 +262,25 @@ export async function groupsById(
     .select()
     .from(groups)
     .where(inArray(groups.id, [...ids]))
-  return rows.map((row) => ({ ...row, archivedAt: row.archivedAt as Instant | null }))
+  return rows.map(toGroup)
+}
+
+function toGroup(row: typeof groups.$inferSelect): Omit<GroupRecord, 'learnerIds'> {
+  return {
+    ...row,
+    archivedAt: row.archivedAt as Instant | null,
+    rule: row.rule === null ? null : groupRuleBody.read(row.rule),
+  }
 }
 
 /** Adds a group or replaces its name and members. */
 export async function saveGroup(tx: Connection, group: GroupRecord): Promise<void> {
-  const { learnerIds, ...row } = group
+  const { learnerIds, ...record } = group
+  const row = { ...record, rule: record.rule === null ? null : groupRuleBody.print(record.rule) }
   await tx
     .insert(groups)
     .values(row)
-    .onConflictDoUpdate({ target: groups.id, set: { name: row.name } })
+    .onConflictDoUpdate({ target: groups.id, set: { name: row.name, rule: row.rule } })
   await tx.delete(groupMembers).where(eq(groupMembers.groupId, row.id))
   if (learnerIds.length > 0)
     await tx.insert(groupMembers).values(learnerIds.map((learnerId) => ({ groupId: row.id, learnerId })))

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId } from '#core/base'
 import type { PacingCommand, Plan } from '#core/pacing'
-import type { WorkCommand } from '#core/work'
+import type { WorkCommand, WorksCommand } from '#core/work'
 import { fromCommand, fromPlan, toCommand, toPlan } from '../rows/calendarRows'
 import { feeds, journal, plans } from '../schema/pacing'
 import { users } from '../schema/people'
@@ -20,7 +20,7 @@ export interface JournalEntry {
   readonly seq: number
   readonly at: Instant
   readonly state: 'done' | 'undone' | 'dropped'
-  readonly command: PacingCommand | WorkCommand
+  readonly command: PacingCommand | WorkCommand | WorksCommand
 }
 /** The private address under which a class's calendar can be read without signing in. */
 export interface Feed {
@@ -87,7 +87,7 @@ export async function addToJournal(
     readonly touches: readonly string[]
     readonly actorId: UserId
     readonly at: Instant
-    readonly command: PacingCommand | WorkCommand
+    readonly command: PacingCommand | WorkCommand | WorksCommand
   },
 ): Promise<void> {
   await tx

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ClassId, ItemId } from '#core/base'
+import type { ClassId, ItemId, UserId } from '#core/base'
 import { calendarShapes } from '#shared/shapes/calendar'
 import { commandShapes } from '#shared/shapes/command'
 import { itemShapes } from '#shared/shapes/items'
@@ -14,16 +14,20 @@ import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
 import {
   assignmentWithClasses,
   assignmentWithLaterParts,
+  assignmentWithTeams,
+  pieceHandedInAlone,
   resourceWithHints,
   workCommandWithLaterParts,
+  workCommandWithTeams,
 } from './upgrade/work'
 
 const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
-const { workCommand } = workCommandShapes(STORED)
+const { workCommand, worksCommand } = workCommandShapes(STORED)
 const { book, items, standards, content } = libraryShapes(STORED)
-const { window, rules, pieceParts, overrides, because, about, score } = workShapes(STORED)
+const { window, rules, pieceParts, overrides, ruledGroup, groupRule, because, about, score } =
+  workShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
 export const yearBody = bodyOf('years.body', year.omit({ id: true }))
@@ -33,9 +37,10 @@ export const classBody = bodyOf(
   classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
   [pacingWithLaterParts],
 )
-export const commandBody = bodyOf('journal.command', z.union([workCommand, command]), [
+export const commandBody = bodyOf('journal.command', z.union([workCommand, worksCommand, command]), [
   commandWithLaterParts,
   workCommandWithLaterParts,
+  workCommandWithTeams,
 ])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
 export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }), [
@@ -50,12 +55,17 @@ export const assignmentBody = bodyOf(
     about,
     isFirst: z.boolean(),
     inTurn: z.boolean(),
+    newcomers: z.boolean(),
+    teams: STORED.list(STORED.list(id<UserId>(), 40), 300),
+    ruled: STORED.list(ruledGroup, 300),
   }),
-  [assignmentWithClasses, assignmentWithLaterParts],
+  [assignmentWithClasses, assignmentWithLaterParts, assignmentWithTeams],
 )
-export const pieceBody = bodyOf('assignment_pieces.body', pieceParts)
+export const pieceBody = bodyOf('assignment_pieces.body', pieceParts, [pieceHandedInAlone])
 export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
+export const presetBody = bodyOf('presets.rules', z.object({ rules }))
+export const groupRuleBody = bodyOf('groups.rule', groupRule)
 export const scoreBody = bodyOf('attempts.score', score)
 /** An answer is stored without a version: there are hundreds of thousands. */
 export const answerShape = itemShapes(STORED).answer

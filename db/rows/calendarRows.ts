@@ -1,7 +1,7 @@
 import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
-import type { WorkCommand } from '#core/work'
+import type { WorkCommand, WorksCommand } from '#core/work'
 import { classBody, commandBody, planBody, yearBody } from './bodies'
 
 /** A class with what it does differently from plan and timetable. `version` counts changes. */
@@ -64,11 +64,11 @@ export function fromPlan(plan: Plan): string {
 }
 
 /** Stored text to an act. */
-export function toCommand(text: string): PacingCommand | WorkCommand {
+export function toCommand(text: string): PacingCommand | WorkCommand | WorksCommand {
   return commandBody.read(text)
 }
 
 /** An act to stored text. */
-export function fromCommand(value: PacingCommand | WorkCommand): string {
+export function fromCommand(value: PacingCommand | WorkCommand | WorksCommand): string {
   return commandBody.print(value)
 }

@@ -3,7 +3,10 @@ import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from
 import type { Assignment, AssignmentTarget, LearnerWork, WorkPiece } from '#core/work'
 import { assignmentBody, becauseBody, overridesBody, pieceBody } from './bodies'
 
-type InBody = Pick<Assignment, 'window' | 'rules' | 'notFor' | 'about' | 'isFirst' | 'inTurn'>
+type InBody = Pick<
+  Assignment,
+  'window' | 'rules' | 'notFor' | 'about' | 'isFirst' | 'inTurn' | 'newcomers' | 'teams' | 'ruled'
+>
 
 /** Stored text to what of an assignment has no column of its own. */
 export function toAssignmentBody(text: string): InBody {
@@ -11,8 +14,9 @@ export function toAssignmentBody(text: string): InBody {
 }
 
 /** What of an assignment has no column of its own to stored text. */
-export function fromAssignmentBody({ window, rules, notFor, about, isFirst, inTurn }: InBody): string {
-  return assignmentBody.print({ window, rules, notFor, about, isFirst, inTurn })
+export function fromAssignmentBody(of: InBody): string {
+  const { window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled } = of
+  return assignmentBody.print({ window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled })
 }
 
 interface PieceRow {

@@ -87,6 +87,8 @@ export const groups = sqliteTable(
     classId: text().$type<ClassId>().notNull(),
     name: text().notNull(),
     archivedAt: integer(),
+    /** Who is in it by how they stand; null: whoever was put in. */
+    rule: text(),
   },
   (t) => [index('groups_by_class').on(t.classId)],
 )

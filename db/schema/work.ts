@@ -6,12 +6,15 @@ import type {
   ItemId,
   PageId,
   PieceId,
+  PresetId,
   ResourceId,
   SchoolId,
   UserId,
 } from '#core/base'
 import { ENDED_BY } from '#core/attempts'
 import { TARGET_KINDS } from '#core/audience'
+import { RESOURCE_KINDS } from '#core/library'
+import { NOTICE_KINDS } from '#core/work'
 import { schools, users } from './people'
 import { resources } from './library'
 
@@ -157,6 +160,8 @@ export const attempts = sqliteTable(
     score: text(),
     /** Ids of the items chosen for it, in order; null: all of the piece. */
     items: text(),
+    /** The try of their team in which it was handed in for them. */
+    sharedFrom: text().$type<AttemptId>(),
   },
   (t) => [
     uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.pieceId, t.number),
@@ -185,4 +190,50 @@ export const answers = sqliteTable(
     savedAt: integer().notNull(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.itemId] })],
+)
+
+/** Attempt rules under a name, of one teacher; what they come with by themselves may be narrowed. */
+export const presets = sqliteTable(
+  'presets',
+  {
+    id: text().$type<PresetId>().primaryKey(),
+    ownerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    name: text().notNull(),
+    /** The class whose work begins with them; null: none does by itself. */
+    classId: text().$type<ClassId>(),
+    /** Only for pieces of this kind. */
+    kind: text({ enum: RESOURCE_KINDS }),
+    rules: text().notNull(),
+  },
+  (t) => [index('presets_by_owner').on(t.ownerId)],
+)
+
+/** What a learner is told about their work; by mail, too, once it is listed for them. */
+export const notices = sqliteTable(
+  'notices',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    learnerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    kind: text({ enum: NOTICE_KINDS }).notNull(),
+    at: integer().notNull(),
+    /** From when on they may know of it. */
+    fromAt: integer().notNull(),
+    readAt: integer(),
+    mailedAt: integer(),
+  },
+  (t) => [
+    index('notices_by_learner').on(t.learnerId, t.fromAt),
+    index('notices_to_mail').on(t.mailedAt, t.fromAt),
+    index('notices_by_work').on(t.assignmentId),
+  ],
 )

@@ -1,12 +1,18 @@
 import type { H3Event } from 'h3'
+import type { SentLetter } from '#shared/contracts/running'
 import type { Person } from '#usecases/accounts/session'
 import type { Deps } from '#usecases/deps'
 import type { HeavyPool } from '../heavy/pool'
 import type { figuresOf } from './figures'
 
+/** The newest letters that were sent. */
+export type Outbox = () => readonly SentLetter[]
+
 export interface ServerDeps {
   readonly deps: Deps
   readonly demo: boolean
+  /** Letters that the mail stand-in keeps; null: there is none. */
+  readonly outbox: Outbox | null
   /** Heavy jobs of one request, given up when it goes away. */
   readonly heavyUntil: HeavyPool['until']
   readonly figures: ReturnType<typeof figuresOf>
@@ -22,6 +28,7 @@ export interface Asked {
   readonly actor: Person
   readonly event: H3Event
   readonly demo: boolean
+  readonly outbox: Outbox | null
 }
 
 /** The dependencies of a request, put there at its start. */

@@ -34,13 +34,13 @@ export function handle<C extends AnyContract>(contract: C, act: Act<C, Asked>): 
 /** The same, for those too who have yet to choose a password of their own. */
 export function handleEarly<C extends AnyContract>(contract: C, act: Act<C, Asked>): EventHandler {
   return answering(contract, async (event) => {
-    const { deps, demo } = serverOf(event)
+    const { deps, demo, outbox } = serverOf(event)
     const actor = await actorOf(deps, ticketOf(event))
     if (!actor.ok) return actor
     const input = await readRequest(event, contract)
     if (!input.ok) return input
     const own = { ...deps, heavy: heavyOf(event) }
-    return act({ deps: own, actor: actor.value, event, demo }, input.value)
+    return act({ deps: own, actor: actor.value, event, demo, outbox }, input.value)
   })
 }
 
@@ -62,9 +62,9 @@ export function handleOpen<C extends AnyContract>(
   act: Act<C, Omit<Asked, 'actor'>>,
 ): EventHandler {
   return answering(contract, async (event) => {
-    const { deps, demo } = serverOf(event)
+    const { deps, demo, outbox } = serverOf(event)
     const input = await readRequest(event, contract)
-    return input.ok ? act({ deps, event, demo }, input.value) : input
+    return input.ok ? act({ deps, event, demo, outbox }, input.value) : input
   })
 }
 

@@ -6,7 +6,9 @@ import { clockFrom, systemClock } from '#standins/clock'
 import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
 import { scryptPasswords } from '#standins/passwords'
+import { noMail, outbox } from '#standins/mail'
 import { sessionTickets } from '#standins/tickets'
+import { mailNotices } from '#usecases/notices/mailNotices'
 import type { Store } from '#db/repositories'
 import { readConfig } from '../config'
 import type { Config } from '../config'
@@ -26,8 +28,21 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('request', async (event) => {
     event.context.server = await ready
   })
-  nitro.hooks.hook('close', async () => (await ready).deps.store.close())
+  const posting = setInterval(() => void ready.then(post), POST_EVERY_MS)
+  posting.unref()
+  nitro.hooks.hook('close', async () => {
+    clearInterval(posting)
+    ;(await ready).deps.store.close()
+  })
 })
+
+/** How soon what is new goes out by mail. */
+const POST_EVERY_MS = 5000
+
+/** Mails what has become known; what fails is told by the log, and what was not taken goes with the next round. */
+async function post({ deps }: ServerDeps): Promise<void> {
+  await mailNotices(deps).catch((error: unknown) => log('mail-failed', { reason: messageOf(error) }))
+}
 
 function settings(): Config {
   try {
@@ -58,6 +73,7 @@ async function build(config: Config): Promise<ServerDeps> {
   })
   const passwords = scryptPasswords()
   const heavy = heavyPool(config.worker === null ? WORKER : pathToFileURL(config.worker).href)
+  const letters = config.demoNow === null ? null : outbox()
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
   const clock =
     config.demoNow === null
@@ -73,7 +89,9 @@ async function build(config: Config): Promise<ServerDeps> {
       holidays: publicHolidays(),
       signUp: config.signUp,
       heavy: heavy.until(null),
+      mail: letters ?? noMail,
     },
+    outbox: letters?.letters ?? null,
     demo: config.demoNow !== null,
     trusts: config.trusts,
     heavyUntil: heavy.until,

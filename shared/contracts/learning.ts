@@ -2,16 +2,40 @@ import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
 import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
-import type { LearnerCard, LearnerPiece } from '#core/work'
+import type { LearnerCard, LearnerPiece, NoticeKind } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
 
 export const ListMyWork = contract<{
   readonly work: readonly LearnerCard[]
+  /** How much they were told and have not read. */
+  readonly unread: number
   readonly now: Instant
   readonly zone: string
 }>()({ method: 'GET', path: '/api/my-work' })
+
+/** What a learner is told about their work. */
+export interface MyNotice {
+  readonly id: number
+  readonly assignmentId: AssignmentId
+  readonly kind: NoticeKind
+  readonly fromAt: Instant
+  readonly title: string
+  readonly dueAt: Instant | null
+  readonly isRead: boolean
+}
+export const ListMyNotices = contract<{
+  readonly notices: readonly MyNotice[]
+  readonly now: Instant
+  readonly zone: string
+}>()({ method: 'GET', path: '/api/my-notices' })
+/** All that could be read by now was. */
+export const ReadMyNotices = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/my-notices',
+  body: z.strictObject({}),
+})
 
 export interface OpenTry {
   readonly attemptId: AttemptId
@@ -66,6 +90,8 @@ export interface MyPiece {
   /** A piece that is only read and was opened: from when it may be called done. */
   readonly reading: { readonly attemptId: AttemptId; readonly doneFrom: Instant } | null
   readonly seen: readonly SeenTry[]
+  /** With whom it is handed in together; nobody: alone. */
+  readonly mates: readonly string[]
   readonly kept: string
   readonly feedbackWhen: string
   readonly answersWhen: string

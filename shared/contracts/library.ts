@@ -25,6 +25,7 @@ export interface PieceCard {
 export interface Shelf {
   readonly books: readonly Book[]
   readonly pieces: readonly PieceCard[]
+  readonly standards: readonly Standard[]
 }
 export const ShowShelf = contract<Shelf>()({ method: 'GET', path: '/api/shelf' })
 

@@ -1,3 +1,4 @@
+import type { GroupRule } from '#core/audience'
 import { z } from 'zod'
 import type { BookId, ClassId, GroupId, IsoDay, LessonId, PlanId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
@@ -12,7 +13,10 @@ import type { Plan } from '#core/pacing'
 import type { Accommodation } from '#core/availability'
 import { calendarShapes } from '../shapes/calendar'
 import { WIRE } from '../shapes/makers'
+import { workShapes } from '../shapes/work'
 import { contract, day, id, line } from './define'
+
+const { groupRule } = workShapes(WIRE)
 
 const archivable = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('year'), id: id<YearId>() }),
@@ -120,7 +124,7 @@ export interface ClassPage {
   readonly planId: PlanId | null
   readonly planTitle: string | null
   readonly learners: readonly LearnerRow[]
-  readonly groups: readonly { readonly id: GroupId; readonly name: string }[]
+  readonly groups: readonly { readonly id: GroupId; readonly name: string; readonly rule: GroupRule | null }[]
   readonly teachers: readonly string[]
   readonly meetings: number
   readonly lost: readonly { readonly on: IsoDay; readonly because: string }[]
@@ -161,7 +165,7 @@ export const AddRoster = contract<{ readonly added: number; readonly known: numb
   body: z.strictObject({ text: z.string(), skipBad: z.boolean() }),
   mostBytes: 600_000,
 })
-export const SaveGroup = contract<{ readonly groupId: GroupId }>()({
+export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners: number }>()({
   method: 'POST',
   path: '/api/classes/:classId/groups',
   params: ofClass,
@@ -169,6 +173,7 @@ export const SaveGroup = contract<{ readonly groupId: GroupId }>()({
     groupId: id<GroupId>().nullable(),
     name: line(40),
     learnerIds: WIRE.list(id<UserId>(), 400),
+    rule: groupRule.nullable(),
   }),
 })
 /** Puts one learner into a group, or takes them out. */

@@ -1,18 +1,33 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, GroupId, Instant, PieceId, ResourceId, UserId } from '#core/base'
+import type {
+  AssignmentId,
+  ClassId,
+  GroupId,
+  Instant,
+  LessonId,
+  PieceId,
+  PresetId,
+  ResourceId,
+  UserId,
+} from '#core/base'
 import type { Standing } from '#core/evidence'
 import type { BankPart } from '#core/attempts'
 import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
+import { RESOURCE_KINDS } from '#core/library'
 import type { ResourceKind } from '#core/library'
-import { MOST_PIECES } from '#core/work'
-import type { AssignmentState, Caution, Draft, More, Need, Progress } from '#core/work'
+import { MOST_AT_ONCE, MOST_PIECES } from '#core/work'
+import type { AssignmentState, Caution, Draft, More, Need, Preset, Progress } from '#core/work'
 import { WIRE } from '../shapes/makers'
+import { workShapes } from '../shapes/work'
 import { workCommandShapes } from '../shapes/workCommand'
 import { contract, day, id, version } from './define'
 import type { Refusal } from './refusal'
 
 const { draft: draftInput } = workCommandShapes(WIRE)
+const { rules: rulesInput } = workShapes(WIRE)
+/** Further than a school year has meetings nothing is moved. */
+const MOST_SHIFT = 200
 
 export interface ClassPreview {
   readonly classId: ClassId
@@ -76,6 +91,51 @@ export const WithdrawWork = contract<{ readonly done: true }>()({
   body: z.strictObject({ version }),
 })
 
+const manyAct = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('publish') }),
+  z.strictObject({ kind: z.literal('withdraw') }),
+  z.strictObject({
+    kind: z.literal('shift'),
+    meetings: WIRE.whole(-MOST_SHIFT, MOST_SHIFT).refine((n) => n !== 0, 'is zero'),
+  }),
+])
+/** What is done to several assignments at once. */
+export type ManyAct = z.infer<typeof manyAct>
+/** Publishes, takes back or moves several assignments as one step: all of them or none. */
+export const ActOnMany = contract<{ readonly works: number; readonly learners: number }>()({
+  method: 'POST',
+  path: '/api/work-at-once',
+  body: z.strictObject({
+    works: WIRE.list(z.strictObject({ assignmentId: id<AssignmentId>(), version }), MOST_AT_ONCE).refine(
+      (l) => l.length > 0,
+      'is empty',
+    ),
+    act: manyAct,
+  }),
+})
+
+export const ListPresets = contract<{ readonly presets: readonly Preset[] }>()({
+  method: 'GET',
+  path: '/api/presets',
+})
+/** Keeps attempt rules under a name, in place of what it stood for before. */
+export const KeepPreset = contract<{ readonly presetId: PresetId }>()({
+  method: 'POST',
+  path: '/api/presets',
+  body: z.strictObject({
+    name: WIRE.line(60),
+    classId: id<ClassId>().nullable(),
+    kind: z.enum(RESOURCE_KINDS).nullable(),
+    rules: rulesInput,
+  }),
+})
+export const DropPreset = contract<{ readonly done: true }>()({
+  method: 'POST',
+  path: '/api/presets/:presetId/drop',
+  params: z.strictObject({ presetId: id<PresetId>() }),
+  body: z.strictObject({}),
+})
+
 /** Gives chosen learners one more try or more time, excuses them, or no longer does. */
 export const GiveMore = contract<{ readonly learners: number }>()({
   method: 'POST',
@@ -96,8 +156,7 @@ export const GiveMore = contract<{ readonly learners: number }>()({
 export interface WorkInClass extends Progress {
   readonly classId: ClassId
   readonly name: string
-  readonly opensAt: Instant | null
-  readonly dueAt: Instant | null
+  readonly window: Window
   readonly state: WorkState
   /** Whether its learners have it; its teacher may not have given it, or have taken it back. */
   readonly isGiven: boolean
@@ -112,6 +171,8 @@ export interface WorkRow extends Progress {
   readonly state: AssignmentState
   readonly version: number
   readonly need: Need
+  /** The lesson on which it hangs first; null: it hangs on none. */
+  readonly lessonId: LessonId | null
   readonly classes: readonly WorkInClass[]
 }
 export const ListWork = contract<{ readonly work: readonly WorkRow[]; readonly now: Instant }>()({
@@ -149,6 +210,8 @@ export interface Recipients {
     readonly name: string
     readonly learners: number
     readonly learnerIds: readonly UserId[]
+    /** Who is in it follows from how the class stands. */
+    readonly isByRule: boolean
   }[]
 }
 /** Whom the asking teacher can assign to. */

@@ -3,11 +3,11 @@ import type { ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/
 import { HARDNESSES, HELPS, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
 import type { AttemptRules, AttemptScore, ItemChoice, Share } from '#core/attempts'
 import { LEVELS } from '#core/audience'
-import type { Because, Target } from '#core/audience'
+import type { Because, GroupRule, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
 import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
-import { MOST_PIECES, WHENS } from '#core/work'
-import type { About, WorkPiece } from '#core/work'
+import { HAND_INS, MOST_PIECES, WHENS } from '#core/work'
+import type { About, RuledGroup, WorkPiece } from '#core/work'
 import { day, id } from './makers'
 import type { Makers } from './makers'
 
@@ -62,6 +62,7 @@ export function workShapes(m: Makers) {
   /** What a piece does differently; a rule that is absent is the assignment's. */
   const pieceParts = m.object({
     when: z.enum(WHENS),
+    handIn: z.enum(HAND_INS),
     leastMinutes: m.whole(0, 600),
     window: window.partial(),
     rules: m.object(shape).partial(),
@@ -81,6 +82,18 @@ export function workShapes(m: Makers) {
     m.object({ kind: z.literal('learner'), learnerId: id<UserId>() }),
   ]) satisfies z.ZodType<Target>
 
+  const ruledGroup = m.object({
+    groupId: id<GroupId>(),
+    learnerIds: m.list(id<UserId>(), 1000),
+  }) satisfies z.ZodType<RuledGroup>
+  const groupRule = m.object({
+    kind: z.literal('standing'),
+    standards: m.list(m.line(40), 40),
+    // sense is made of these by the core, which names the part to correct
+    from: z.number().nullable(),
+    below: z.number().nullable(),
+    leastItems: z.number(),
+  }) satisfies z.ZodType<GroupRule>
   const because = m.object({
     field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS]),
     level: z.enum(LEVELS),
@@ -103,5 +116,17 @@ export function workShapes(m: Makers) {
     items: m.list(m.object({ itemId: id<ItemId>(), points: z.number(), of: z.number() }), 1000),
     estimate: m.object({ ability: z.number(), error: z.number() }).optional(),
   }) satisfies z.ZodType<AttemptScore>
-  return { moment, window, rules, pieceParts, overrides, target, because, about, score }
+  return {
+    moment,
+    window,
+    rules,
+    pieceParts,
+    overrides,
+    target,
+    ruledGroup,
+    groupRule,
+    because,
+    about,
+    score,
+  }
 }

@@ -1,14 +1,14 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, PieceId, ResourceId, UserId } from '#core/base'
-import { ASSIGNMENT_STATES, MOST_PIECES, WORK_ACTS } from '#core/work'
-import type { Draft, WorkCommand, WorkPiece, WorkSetting } from '#core/work'
+import { ASSIGNMENT_STATES, MOST_AT_ONCE, MOST_PIECES, WORK_ACTS } from '#core/work'
+import type { Draft, WorkCommand, WorkPiece, WorkSetting, WorksCommand } from '#core/work'
 import { id } from './makers'
 import type { Makers } from './makers'
 import { workShapes } from './work'
 
 /** What a teacher sets for an assignment, and acts on it. */
 export function workCommandShapes(m: Makers) {
-  const { window, rules, pieceParts, overrides, target, about } = workShapes(m)
+  const { window, rules, pieceParts, overrides, target, about, ruledGroup } = workShapes(m)
   const piece = m.object({
     id: id<PieceId>(),
     resourceId: id<ResourceId>(),
@@ -26,10 +26,13 @@ export function workCommandShapes(m: Makers) {
     rules,
     targets: m.list(m.object({ target, overrides }), 300),
     exceptIds: m.list(id<UserId>(), 300),
+    newcomers: z.boolean(),
+    teams: m.list(m.list(id<UserId>(), 40), 300),
   }) satisfies z.ZodType<Draft>
   const setting = draft.extend({
     state: z.enum(ASSIGNMENT_STATES),
     notFor: m.list(id<ClassId>(), 1000),
+    ruled: m.list(ruledGroup, 300),
   }) satisfies z.ZodType<WorkSetting>
   const workCommand = m.object({
     kind: z.literal('work'),
@@ -38,5 +41,10 @@ export function workCommandShapes(m: Makers) {
     from: setting.nullable(),
     to: setting.nullable(),
   }) satisfies z.ZodType<WorkCommand>
-  return { draft, workCommand }
+  const worksCommand = m.object({
+    kind: z.literal('works'),
+    what: z.enum(WORK_ACTS),
+    steps: m.list(workCommand, MOST_AT_ONCE),
+  }) satisfies z.ZodType<WorksCommand>
+  return { draft, workCommand, worksCommand }
 }

@@ -53,6 +53,7 @@ describe('a database from before there were several pieces', () => {
               resourceId: resource_id,
               revision: 1,
               when: 'in',
+              handIn: 'alone',
               leastMinutes: 0,
               window: {},
               rules: {},

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { asId, isoDay } from '#core/base'
-import type { PieceId } from '#core/base'
+import type { GroupId, PieceId } from '#core/base'
 import type { Assignment, LearnerWork } from '#core/work'
 import type { ClassRecord, ResourceRecord } from '#db/repositories'
 import {
@@ -216,6 +216,7 @@ describe('whole values come back as they went in', () => {
           resourceId: resource.id,
           revision: 1,
           when: 'after',
+          handIn: 'together',
           leastMinutes: 4,
           window: { opens: anchor, due: null },
           rules: { maxAttempts: null, kept: 'mean' },
@@ -235,6 +236,9 @@ describe('whole values come back as they went in', () => {
       inTurn: true,
       state: 'published',
       notFor: [ids.class('c')],
+      ruled: [{ groupId: asId<GroupId>('g'), learnerIds: [learner.id] }],
+      newcomers: false,
+      teams: [[learner.id, ids.user('other')]],
       version: 1,
       createdAt: at('09-01T00:00'),
       publishedAt: at('09-02T00:00'),
@@ -443,7 +447,7 @@ describe('what a row may not hold', () => {
   it('reads work of an older version: all items, no help, nothing said besides', () => {
     const { items: _, help: __, passPercent: ___, ...then } = rules()
     const window = { listed: null, opens: null, due: null, closes: null, putAway: null }
-    const now = { window, rules: rules(), ...PLAIN_WORK, notFor: [] }
+    const now = { window, rules: rules(), ...PLAIN_WORK, notFor: [], ruled: [] }
     expect(assignmentBody.read(JSON.stringify({ v: 1, window, rules: then }))).toEqual(now)
     expect(assignmentBody.read(JSON.stringify({ v: 2, window, rules: then, notFor: [] }))).toEqual(now)
     const setting = { pieces: [], title: 'T', note: '', window, rules: then, targets: [], exceptIds: [] }

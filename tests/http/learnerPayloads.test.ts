@@ -9,7 +9,7 @@ import { leftOut } from '#core/library'
 import type { Item } from '#core/library'
 import { NO_ABOUT } from '#core/work'
 import { NO_WINDOW } from '#core/availability'
-import type { ClassId } from '#core/base'
+import type { AssignmentId, ClassId, UserId } from '#core/base'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { aServer, signedIn } from '../support/server'
 import type { Agent } from '../support/server'
@@ -18,6 +18,7 @@ import type { Agent } from '../support/server'
 interface Walk {
   readonly who: string
   readonly name: string
+  readonly mates: readonly string[]
   readonly texts: string[]
   readonly pieces: MyPiece[]
   /** Tries that go on, each as it stood after every step. */
@@ -25,12 +26,16 @@ interface Walk {
 }
 const walks: Walk[] = []
 const names: string[] = []
+const nameOf = new Map<UserId, string>()
+/** Who works together, by name. */
+const teams: (readonly string[])[] = []
 const secrets = { groups: [] as string[], codes: [] as string[], titles: [] as string[] }
 const keys = new Map<string, readonly Item[]>()
 let bank: readonly Item[] = []
 
 async function walk(learner: Agent, who: string, name: string): Promise<void> {
-  const texts: string[] = [(await learner.raw('GET', '/api/me')).text]
+  const ofAll = ['/api/me', '/api/my-notices'].map(async (path) => (await learner.raw('GET', path)).text)
+  const texts = await Promise.all(ofAll)
   const list = await learner.call(ListMyWork)
   texts.push(list.text)
   const pieces: MyPiece[] = []
@@ -57,7 +62,8 @@ async function walk(learner: Agent, who: string, name: string): Promise<void> {
     texts.push(done.text)
     if (done.ok) pieces.push(done.value)
   }
-  walks.push({ who, name, texts, pieces, open })
+  const mates = (teams.find((t) => t.includes(name)) ?? []).filter((n) => n !== name)
+  walks.push({ who, name, mates, texts, pieces, open })
 }
 
 /** Gives the first answers of a try for good, as far as its rules let it. */
@@ -123,6 +129,7 @@ async function give(teacher: Agent, classIds: readonly ClassId[]): Promise<void>
           resourceId: piece.id,
           revision: piece.revision,
           when: 'in' as const,
+          handIn: 'alone' as const,
           leastMinutes: 0,
           window: {},
           rules: {},
@@ -131,6 +138,8 @@ async function give(teacher: Agent, classIds: readonly ClassId[]): Promise<void>
       title,
       note: '',
       about: { ...NO_ABOUT, category: 'Secret category' },
+      newcomers: true,
+      teams: [],
       isFirst: false,
       inTurn: false,
       window: NO_WINDOW,
@@ -154,11 +163,13 @@ beforeAll(async () => {
   for (const { id } of classes) {
     const room = (await teacher.call(ShowClass, { params: { classId: id } })).value
     names.push(...(room?.learners.map((l) => l.name) ?? []))
+    for (const l of room?.learners ?? []) nameOf.set(l.id, l.name)
     secrets.groups.push(...(room?.groups.map((g) => g.name) ?? []))
     secrets.codes.push(room?.joinCode ?? '')
   }
   for (const work of (await teacher.call(ListWork)).value?.work ?? []) {
     if (work.state === 'held') secrets.titles.push(work.title)
+    if (work.state === 'published') teams.push(...(await teamsOf(teacher, work.id)))
     const page = (await teacher.call(ShowWork, { params: { assignmentId: work.id } })).value
     if (page)
       keys.set(
@@ -174,6 +185,13 @@ beforeAll(async () => {
     await walk(await signedIn(server, p.signIn), p.signIn, p.name)
 })
 
+/** Who hands in one piece of work together, by name. */
+async function teamsOf(teacher: Agent, assignmentId: AssignmentId): Promise<readonly (readonly string[])[]> {
+  const page = (await teacher.call(ShowWork, { params: { assignmentId } })).value
+  const isTogether = page?.draft.pieces.some((p) => p.handIn === 'together') ?? false
+  return isTogether ? (page?.draft.teams ?? []).map((t) => t.map((id) => nameOf.get(id) ?? '')) : []
+}
+
 const AT_ONCE: ReadonlySet<string> = new Set(['item', 'submission'])
 
 describe('what learners are sent', () => {
@@ -184,11 +202,18 @@ describe('what learners are sent', () => {
     expect(secrets.titles.length).toBeGreaterThan(0)
   })
 
-  it('names no other learner, no group, no joining code, no held work', () => {
+  it('names of other learners those alone with whom work is handed in together', () => {
+    expect(walks.map((w) => w.mates.length)).toEqual([0, 0, 1, 0])
+    const linh = walks.find((w) => w.who === 'linh')
+    expect(linh?.texts.some((t) => t.includes(linh.mates[0] ?? '-'))).toBe(true)
+  })
+
+  it('names no other learner besides, no group, no joining code, no held work', () => {
     for (const w of walks) {
       const all = w.texts.join('\n')
       for (const name of names)
-        if (name !== w.name) expect(all.includes(name), `${w.who} is sent ${name}`).toBe(false)
+        if (name !== w.name && !w.mates.includes(name))
+          expect(all.includes(name), `${w.who} is sent ${name}`).toBe(false)
       for (const secret of [...secrets.groups, ...secrets.codes, ...secrets.titles])
         expect(all.includes(secret), `${w.who} is sent ${secret}`).toBe(false)
     }

@@ -10,7 +10,7 @@ import { openStore } from '#db/client'
 import { ListMyWork } from '#shared/contracts/learning'
 import { ShowDesk } from '#shared/contracts/pacing'
 import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
-import { ListWork, ShowWork } from '#shared/contracts/work'
+import { ListPresets, ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
 import { fileState } from '../support/fileState'
 import { PLAIN_WORK } from '../support/made'
@@ -374,7 +374,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/classes/CLASS/groups',
     file: 'classes/[classId]/groups.post.ts',
-    body: { groupId: null, name: 'G', learnerIds: ['LEARNER'] },
+    body: { groupId: null, name: 'G', learnerIds: ['LEARNER'], rule: null },
     changes: 'groups',
     expected: [S, H, H, I, I, H, D, H, H],
   },
@@ -484,6 +484,51 @@ const TABLE: readonly Row[] = [
     body: { version: 'VERSION' },
     changes: 'assignments',
     expected: [S, H, H, I, I, I, H, H, H],
+  },
+  {
+    route: 'POST /api/work-at-once',
+    file: 'work-at-once.post.ts',
+    body: { works: [{ assignmentId: 'WORK', version: 'VERSION' }], act: { kind: 'withdraw' } },
+    changes: 'assignments',
+    expected: [S, H, H, I, I, I, H, H, H],
+  },
+  {
+    route: 'GET /api/presets',
+    file: 'presets/index.get.ts',
+    shows: '"presets"',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/presets',
+    file: 'presets/index.post.ts',
+    body: { name: 'N', classId: 'CLASS', kind: null, rules: 'RULES' },
+    changes: 'presets',
+    expected: [S, D, D, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/presets/PRESET/drop',
+    file: 'presets/[presetId]/drop.post.ts',
+    body: {},
+    changes: 'presets',
+    expected: [S, D, D, I, H, H, H, H, H],
+  },
+  {
+    route: 'GET /api/my-notices',
+    file: 'my-notices/index.get.ts',
+    expected: [S, I, I, D, D, D, D, D, D],
+  },
+  {
+    route: 'POST /api/my-notices',
+    file: 'my-notices/index.post.ts',
+    body: {},
+    changes: 'notices',
+    by: ['learner', 'other learner'],
+    expected: [S, I, I, D, D, D, D, D, D],
+  },
+  {
+    route: 'GET /api/outbox',
+    file: 'outbox.get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'GET /api/evidence/CLASS',
@@ -596,6 +641,7 @@ beforeAll(async () => {
     LEARNER: page?.learners[0]?.id,
     LESSON: plan?.lessons.at(-1)?.id,
     VERSION: String(set?.version),
+    PRESET: (await teacher.call(ListPresets)).value?.presets[0]?.id,
   })
   known.TRY = JSON.parse(
     (await learner.raw('POST', `/api/my-work/${known.WORK}/start`, { pieceId: 'p1' })).text,
@@ -615,6 +661,7 @@ const draft = () => ({
       resourceId: known.PIECE,
       revision: 1,
       when: 'in',
+      handIn: 'alone',
       leastMinutes: 0,
       window: {},
       rules: {},
@@ -638,13 +685,14 @@ const draft = () => ({
   targets: [{ target: { kind: 'class', classId: known.CLASS }, overrides: {} }],
   exceptIds: [],
 })
-const NAMES = /OWN|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
+const NAMES = /OWN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
   body === undefined
     ? undefined
     : JSON.parse(
         JSON.stringify(body)
           .replace(/"DRAFT"/g, () => JSON.stringify(draft()))
+          .replace(/"RULES"/g, () => JSON.stringify(draft().rules))
           .replace(/"VERSION"/g, () => known.VERSION ?? '0')
           .replace(NAMES, (word) => known[word] ?? word),
       )

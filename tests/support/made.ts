@@ -170,6 +170,7 @@ export function piecesOf(...resourceIds: readonly ResourceId[]): readonly WorkPi
     resourceId,
     revision: 1,
     when: 'in',
+    handIn: 'alone',
     leastMinutes: 0,
     window: {},
     rules: {},
@@ -177,7 +178,7 @@ export function piecesOf(...resourceIds: readonly ResourceId[]): readonly WorkPi
 }
 
 /** What an assignment says besides what a test is about. */
-export const PLAIN_WORK = { about: NO_ABOUT, isFirst: false, inTurn: false }
+export const PLAIN_WORK = { about: NO_ABOUT, isFirst: false, inTurn: false, newcomers: true, teams: [] }
 
 export function score(ratio: number): AttemptScore {
   return { points: ratio * 10, of: 10, ratio, lateDays: 0, deductedRatio: 0, items: [] }
@@ -198,6 +199,7 @@ export function aTry(number: number, ratio: number, part: Partial<Attempt> = {})
     endedBy: 'learner',
     score: score(ratio),
     itemIds: null,
+    sharedFrom: null,
     ...part,
   }
 }

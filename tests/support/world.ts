@@ -14,6 +14,7 @@ import type { Store } from '#db/repositories'
 import { clockAt } from '#standins/clock'
 import { randomIds } from '#standins/ids'
 import { publicHolidays } from '#standins/holidays'
+import { outbox } from '#standins/mail'
 import { scryptPasswords } from '#standins/passwords'
 import { sessionTickets } from '#standins/tickets'
 import { joinClass } from '#usecases/accounts/joinClass'
@@ -59,6 +60,8 @@ export interface Bench {
   readonly deps: Deps
   readonly clock: ReturnType<typeof clockAt>
   readonly file: string
+  /** What was mailed, the newest first. */
+  readonly letters: ReturnType<typeof outbox>['letters']
 }
 
 /** A real database file with a clock that stands where it is put. */
@@ -67,6 +70,7 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
   const store = await openStore({ url: file, migrationsFolder: MIGRATIONS })
   stores.push(store)
   const clock = clockAt(now)
+  const mail = outbox()
   return {
     deps: {
       store,
@@ -77,9 +81,11 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
       holidays: publicHolidays(),
       signUp: { kind: 'open' },
       heavy: onThisThread,
+      mail,
     },
     clock,
     file,
+    letters: mail.letters,
   }
 }
 

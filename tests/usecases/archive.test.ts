@@ -7,7 +7,8 @@ import { listMyWork } from '#usecases/learning/myWork'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { makePlan } from '#usecases/pacing/plans'
 import { bringBack, takeAway } from '#usecases/teaching/archive'
-import { keepGroup, showClass } from '#usecases/teaching/classes'
+import { showClass } from '#usecases/teaching/classes'
+import { keepGroup } from '#usecases/teaching/keepGroup'
 import { setJoining } from '#usecases/teaching/joiningCode'
 import { makeClass } from '#usecases/teaching/makeClass'
 import { removeLearner } from '#usecases/teaching/removeLearner'
@@ -43,7 +44,13 @@ describe('what was made by mistake', () => {
     const classId = await aSpareClass(school, yearId)
     const outline = { title: 'Spare', course: 'Science', text: 'Unit 1\n1.1 A\n1.2 B' }
     const { planId } = mustBeOk(await makePlan(deps, teacher, outline), 'plan')
-    const group = { classId: school.a.classId, groupId: null, name: 'Spare', learnerIds: [school.ann.userId] }
+    const group = {
+      classId: school.a.classId,
+      groupId: null,
+      name: 'Spare',
+      learnerIds: [school.ann.userId],
+      rule: null,
+    }
     const { groupId } = mustBeOk(await keepGroup(deps, teacher, group), 'group')
     for (const thing of [
       { kind: 'class' as const, id: classId },
@@ -146,7 +153,7 @@ describe('the door of a class', () => {
     const school = await aSchool()
     const { deps, teacher } = school
     const { classId } = school.a
-    const group = { classId, groupId: null, name: 'Early', learnerIds: [school.ann.userId] }
+    const group = { classId, groupId: null, name: 'Early', learnerIds: [school.ann.userId], rule: null }
     mustBeOk(await keepGroup(deps, teacher, group), 'group')
     await publish(school)
     const out = { classId, learnerId: school.ann.userId }

@@ -7,7 +7,8 @@ import { doCommand, undo } from '#usecases/pacing/acts'
 import { showDesk } from '#usecases/pacing/desk'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { adoptBook, makePlan } from '#usecases/pacing/plans'
-import { keepGroup, setAccommodation, showClass } from '#usecases/teaching/classes'
+import { setAccommodation, showClass } from '#usecases/teaching/classes'
+import { keepGroup } from '#usecases/teaching/keepGroup'
 import { makeClass } from '#usecases/teaching/makeClass'
 import { setMember } from '#usecases/teaching/setMember'
 import { addRoster, readRoster } from '#usecases/teaching/roster'
@@ -173,7 +174,7 @@ describe('classes', () => {
     const school = await aSchool()
     const { classId } = school.a
     const keep = (name: string, learnerIds: never[], groupId = null) =>
-      keepGroup(school.deps, school.teacher, { classId, groupId, name, learnerIds })
+      keepGroup(school.deps, school.teacher, { classId, groupId, name, learnerIds, rule: null })
     const ann = school.ann.userId as never
     const ben = school.ben.userId as never
     const one = await keep('One', [ann, ben])
@@ -187,8 +188,15 @@ describe('classes', () => {
     ).toEqual([1, 1])
     expect((await keep('Three', [school.cleo.userId as never])).error?.code).toBe('audience/not-in-class')
     expect(
-      (await keepGroup(school.deps, school.stranger, { classId, groupId: null, name: 'X', learnerIds: [] }))
-        .error?.code,
+      (
+        await keepGroup(school.deps, school.stranger, {
+          classId,
+          groupId: null,
+          name: 'X',
+          learnerIds: [],
+          rule: null,
+        })
+      ).error?.code,
     ).toBe('access/not-found')
   })
 
@@ -200,6 +208,7 @@ describe('classes', () => {
       groupId: null,
       name: 'One',
       learnerIds: [],
+      rule: null,
     })
     const groupId = made.value?.groupId as GroupId
     const set = (actor: Actor, learnerId: UserId, isIn: boolean) =>

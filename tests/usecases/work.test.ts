@@ -4,7 +4,8 @@ import type { AssignmentId, ResourceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import type { Draft } from '#core/work'
 import { addResource, learnerWorkOf } from '#db/repositories'
-import { keepGroup, setAccommodation } from '#usecases/teaching/classes'
+import { setAccommodation } from '#usecases/teaching/classes'
+import { keepGroup } from '#usecases/teaching/keepGroup'
 import { startTry } from '#usecases/learning/tries'
 import { assign } from '#usecases/work/assign'
 import { changeWork } from '#usecases/work/changeWork'
@@ -29,6 +30,7 @@ async function aGroup(school: TestSchool, name: string, ...learners: { userId: s
       groupId: null,
       name,
       learnerIds: learners.map((l) => l.userId) as never,
+      rule: null,
     }),
     name,
   ).groupId

@@ -90,7 +90,7 @@ async function accountFor(
   }
   await addUsers(tx, [user])
   await enrol(tx, classId, [user.id], deps.clock.now())
-  await reachNewcomer(tx, classId)
+  await reachNewcomer(tx, classId, deps.clock.now())
   return user
 }
 
@@ -110,7 +110,7 @@ export async function joinAnother(deps: Deps, actor: Actor, code: string): Promi
     await letIn(tx, deps, knocks)
     if (!(await classesOfLearner(tx, actor.userId)).includes(id)) {
       await enrol(tx, id, [actor.userId], deps.clock.now())
-      await reachNewcomer(tx, id)
+      await reachNewcomer(tx, id, deps.clock.now())
     }
     return ok({ className: name })
   })

@@ -1,4 +1,4 @@
-import type { AssignmentId, PieceId } from '#core/base'
+import type { AssignmentId, PieceId, UserId } from '#core/base'
 import { readingTerms } from '#core/attempts'
 import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
 import type { Resource } from '#core/library'
@@ -12,6 +12,8 @@ export interface GivenPiece {
   readonly piece: WorkPiece
   readonly rules: AttemptRules
   readonly resource: Resource
+  /** Who works together at it; none: everybody alone. */
+  readonly teams: readonly (readonly UserId[])[]
   /** Without items: done by the learner's word. */
   readonly isRead: boolean
 }
@@ -29,7 +31,8 @@ export async function givenPiece(
   const form = piece ? { ...piece, revision: of.revision ?? piece.revision } : null
   const resource = form ? await pieceIn(tx, form) : null
   if (!assignment || !piece || !resource) throw new Error('work without its piece')
-  return { piece, rules: rulesOf(assignment, piece), resource, isRead: resource.items.length === 0 }
+  const teams = piece.handIn === 'together' ? assignment.teams : []
+  return { piece, rules: rulesOf(assignment, piece), resource, teams, isRead: resource.items.length === 0 }
 }
 
 /** A learner's own moments and limits as the attempt rules read them. */

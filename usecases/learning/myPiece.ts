@@ -9,8 +9,9 @@ import type { Deps } from '../deps'
 import { givenPiece, tryTermsOf } from './givenPiece'
 import { cardAt, zoneFor } from './myWork'
 import type { Listed, Look } from './myWork'
-import { settleOverdue } from './settleOverdue'
+import { settleOverdue, settleTeam } from './settleOverdue'
 import { openTry, seenTries } from './shownTry'
+import { namesOfMates, tryOfTeam } from './team'
 
 interface Found {
   readonly work: LearnerCard
@@ -48,6 +49,7 @@ export async function showMyPiece(
 ) {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   await settleOverdue(deps, { learnerId: actor.userId })
+  await settleTeam(deps, of.assignmentId)
   return pieceAt(deps.store.read, { learnerId: actor.userId, at: deps.clock.now() }, of)
 }
 
@@ -67,7 +69,10 @@ export async function pieceAt(
   const { piece, rules, resource, isRead } = given
   const terms = tryTermsOf(listed, isRead)
   const tries = triesAsOf(all, isRead ? null : terms, now)
-  const current = tries.find((t) => t.submittedAt === null) ?? null
+  const ofTeam = (await tryOfTeam(tx, listed, given, learnerId)) ?? null
+  // the lens on a past instant shows nothing that was begun later
+  const joined = ofTeam !== null && ofTeam.startedAt <= now ? ofTeam : null
+  const current = tries.find((t) => t.submittedAt === null) ?? joined
   const start = mayStart(tries, terms, rules, now)
   const isOpen = card.state !== 'coming-up' && card.blockedBy === null
   return ok({
@@ -80,6 +85,7 @@ export async function pieceAt(
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
     seen: await seenTries(tx, tries, listed, { rules, items: resource.items }, now),
+    mates: await namesOfMates(tx, given.teams, learnerId),
     kept: rules.kept,
     feedbackWhen: rules.feedback,
     answersWhen: rules.answers,

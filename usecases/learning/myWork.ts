@@ -12,11 +12,13 @@ import {
   classesOfLearner,
   closesForAll,
   listedWorkFor,
+  unreadNotices,
   yearsById,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { tryTermsOf } from './givenPiece'
+import { newsSince } from '../notices/since'
 import { settleOverdue } from './settleOverdue'
 
 export type Listed = Awaited<ReturnType<typeof listedWorkFor>>[number]
@@ -35,7 +37,8 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   const now = deps.clock.now()
   await settleOverdue(deps, { learnerId: actor.userId })
   const work = await listAt(tx, { learnerId: actor.userId, at: now })
-  return ok({ work, now, zone: await zoneFor(tx, actor.userId) })
+  const unread = await unreadNotices(tx, actor.userId, { now, since: newsSince(now) })
+  return ok({ work, unread, now, zone: await zoneFor(tx, actor.userId) })
 }
 
 /** A learner's list as it is at an instant, in the order in which they find it. */

@@ -1,10 +1,11 @@
 import type { AssignmentId, Instant, ItemId, UserId } from '#core/base'
 import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, itemsOf, scoreAttempt } from '#core/attempts'
-import type { Attempt, EndedBy } from '#core/attempts'
+import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import { isOmitted } from '#core/library'
 import {
   answersOf,
+  assignmentById,
   classById,
   endAttempt,
   overdueAttempts,
@@ -16,18 +17,42 @@ import { CannotWrite } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
+import type { GivenPiece } from './givenPiece'
+import { endForTeam } from './team'
+
+interface End {
+  readonly at: Instant
+  readonly endedBy: EndedBy
+}
 
 /**
- * Scores a try from its saved answers and ends it; what is only read has no score. False when it was ended before.
+ * Scores a try from its saved answers and ends it, for all of its team; what is only read has no score. False when it
+ * was ended before.
  */
 export async function endTry(
   tx: Connection,
+  deps: Pick<Deps, 'ids'>,
   attempt: Attempt,
   work: LearnerWork,
-  end: { readonly at: Instant; readonly endedBy: EndedBy },
+  end: End,
 ): Promise<boolean> {
-  const { resource, rules, isRead } = await givenPiece(tx, attempt)
-  if (isRead) return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score: null })
+  const given = await givenPiece(tx, attempt)
+  const scoreFor = async (theirs: LearnerWork) =>
+    given.isRead ? null : scored(tx, attempt, given, theirs, end)
+  const { at: submittedAt, endedBy } = end
+  const isEnded = await endAttempt(tx, attempt.id, { submittedAt, endedBy, score: await scoreFor(work) })
+  if (isEnded) await endForTeam(tx, deps, attempt, given.teams, { ...end, scoreFor })
+  return isEnded
+}
+
+/** What a try has earned somebody, by their own due date. */
+async function scored(
+  tx: Connection,
+  attempt: Attempt,
+  { resource, rules }: GivenPiece,
+  work: LearnerWork,
+  end: End,
+): Promise<AttemptScore> {
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
   const isLate = work.terms.due !== null && end.at >= work.terms.due
   const days = isLate ? await lateDays(tx, work) : NO_LATE_DAYS
@@ -37,8 +62,7 @@ export async function endTry(
   const cutOff = isOneByOne && end.endedBy !== 'learner' && isOmitted(answers.get(given.at(-1)?.id as ItemId))
   const late = { rule: rules.late, dueAt: work.terms.due, submittedAt: end.at, days }
   const items = cutOff ? given.slice(0, -1) : given
-  const score = scoreAttempt(items, answers, late, isOneByOne ? resource.items : null)
-  return endAttempt(tx, attempt.id, { submittedAt: end.at, endedBy: end.endedBy, score })
+  return scoreAttempt(items, answers, late, isOneByOne ? resource.items : null)
 }
 
 async function lateDays(tx: Connection, work: LearnerWork) {
@@ -68,9 +92,16 @@ export async function settleOverdue(
     for (const attempt of overdue) {
       const work = await publishedWorkFor(tx, attempt, attempt.learnerId)
       const end = work ? endingOf(attempt, tryTermsOf(work, false), now) : null
-      if (work && end) await endTry(tx, attempt, work, end)
+      if (work && end) await endTry(tx, deps, attempt, work, end)
     }
   })
+}
+
+/** Ends what others of a team have overrun as well: it counts for all of them. */
+export async function settleTeam(deps: Deps, assignmentId: AssignmentId): Promise<void> {
+  const work = await assignmentById(deps.store.read, assignmentId)
+  const isTogether = work?.pieces.some((p) => p.handIn === 'together') ?? false
+  if (isTogether) await settleOverdue(deps, { assignmentIds: [assignmentId] })
 }
 
 /** While the database takes no writes, looking goes on: what is due is ended by whoever looks later. */

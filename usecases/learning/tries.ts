@@ -14,7 +14,8 @@ import { givenPiece, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { openTry } from './shownTry'
 import { cardAt } from './myWork'
-import { endTry, settleOverdue } from './settleOverdue'
+import { endTry, settleOverdue, settleTeam } from './settleOverdue'
+import { isAmong, tryOfTeam } from './team'
 
 export type TryRefusal = AccessRefusal | AttemptRefusal
 /** Changes of a try's answers. */
@@ -31,6 +32,7 @@ export async function startTry(
 ) {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   await settleOverdue(deps, { learnerId: actor.userId })
+  await settleTeam(deps, of.assignmentId)
   const now = deps.clock.now()
   return writing(deps.store, async (tx) => {
     const work = await publishedWorkFor(tx, of, actor.userId)
@@ -43,7 +45,8 @@ export async function startTry(
     const given = await givenPiece(tx, known ?? of)
     const { rules, resource } = given
     const current = tries.find((t) => t.submittedAt === null)
-    if (current) return ok({ ...(await openTry(tx, current, given)), now })
+    const open = current ?? (await tryOfTeam(tx, of, given, actor.userId))
+    if (open) return ok({ ...(await openTry(tx, open, given)), now })
     const may = mayStart(tries, tryTermsOf(work, given.isRead), rules, now)
     if (!may.ok) return may
     const card = (await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId))?.work.pieces.find(
@@ -67,13 +70,14 @@ export async function startTry(
       submittedAt: null,
       endedBy: null,
       score: null,
+      sharedFrom: null,
     }
     await addAttempt(tx, attempt)
     return ok({ ...(await openTry(tx, attempt, given)), now })
   })
 }
 
-/** The actor's own try that may still be changed, with its items. Somebody else's is not found. */
+/** A try of the actor, or of their team, that may still be changed, with its items. Somebody else's is not found. */
 export async function changeable(
   tx: Connection,
   actor: Actor,
@@ -83,10 +87,14 @@ export async function changeable(
   Result<{ readonly attempt: Attempt; readonly work: LearnerWork; readonly given: GivenPiece }, TryRefusal>
 > {
   const attempt = await attemptById(tx, attemptId)
-  if (!attempt || attempt.learnerId !== actor.userId) return refuse({ code: 'access/not-found', what: 'try' })
-  const work = await publishedWorkFor(tx, attempt, actor.userId)
-  if (!work) return refuse({ code: 'access/not-found', what: 'work' })
+  if (!attempt) return refuse({ code: 'access/not-found', what: 'try' })
   const given = await givenPiece(tx, attempt)
+  if (!isAmong(given.teams, actor.userId, attempt.learnerId))
+    return refuse({ code: 'access/not-found', what: 'try' })
+  const own = await publishedWorkFor(tx, attempt, actor.userId)
+  const isOwn = attempt.learnerId === actor.userId
+  const work = own && !isOwn ? await publishedWorkFor(tx, attempt, attempt.learnerId) : own
+  if (!work) return refuse({ code: 'access/not-found', what: 'work' })
   const may = mayChange(attempt, tryTermsOf(work, given.isRead), now)
   return may.ok ? ok({ attempt, work, given }) : may
 }
@@ -161,7 +169,7 @@ export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<Ha
       const { attempt: own, work, given } = found.value
       const may = given.isRead ? mayFinish(own, given.piece.leastMinutes, now) : ok(true as const)
       if (!may.ok) return may
-      await endTry(tx, own, work, { at: now, endedBy: 'learner' })
+      await endTry(tx, deps, own, work, { at: now, endedBy: 'learner' })
       return ok({ assignmentId: own.assignmentId, submittedAt: now })
     }
     const attempt = await attemptById(tx, input.attemptId)

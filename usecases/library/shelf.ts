@@ -7,6 +7,7 @@ import type { LibraryRefusal, Resource } from '#core/library'
 import {
   addResource,
   assignmentsFor,
+  allStandards,
   booksFor,
   cardsFor,
   ownCodeTaken,
@@ -26,6 +27,7 @@ export async function showShelf(deps: Deps, actor: Actor) {
   const pieces = await cardsFor(tx, actor.schoolId)
   return ok({
     books: await booksFor(tx, actor.schoolId),
+    standards: await allStandards(tx),
     pieces: pieces.map(({ schoolId, ownerId: _, position: __, ...card }) => ({
       ...card,
       own: schoolId !== null,

@@ -10,10 +10,10 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
-import { takenBack } from '#core/work'
-import type { WorkCommand } from '#core/work'
+import { stepsIn, takenBack } from '#core/work'
+import type { WorkCommand, WorksCommand } from '#core/work'
 import { refreshWork } from '../work/refreshWork'
-import { stepWork } from '../work/steps'
+import { stepWorks } from '../work/steps'
 import { deskWork, stepOf, steps } from './desk'
 import { groundsOf } from './grounds'
 import { loadPlanning, namedIn, savePlanning } from './planningState'
@@ -40,7 +40,7 @@ export async function doCommand(deps: Deps, actor: Actor, asked: PacingCommand) 
       at: deps.clock.now(),
       command,
     })
-    return ok(await replanned(tx, actor, done.value))
+    return ok(await replanned(tx, deps, actor, done.value))
   })
 }
 
@@ -62,7 +62,7 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
   return writing(deps.store, async (tx) => {
     const entry = (await undoable(tx, actor.userId))[way]
     if (!entry) return ok(null)
-    if (entry.command.kind === 'work')
+    if (entry.command.kind === 'work' || entry.command.kind === 'works')
       return stepOnWork(tx, deps, actor, way, { ...entry, command: entry.command })
     const command = way === 'undo' ? inverseOf(entry.command) : entry.command
     const planning = await loadPlanning(tx, actor, command)
@@ -70,7 +70,7 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
     const done = await perform(tx, planning.value, command, false)
     if (!done.ok) return done
     await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
-    return ok(await replanned(tx, actor, done.value))
+    return ok(await replanned(tx, deps, actor, done.value))
   })
 }
 
@@ -79,9 +79,12 @@ async function stepOnWork(
   deps: Deps,
   actor: Actor,
   way: 'undo' | 'redo',
-  entry: { readonly seq: number; readonly command: WorkCommand },
+  entry: { readonly seq: number; readonly command: WorkCommand | WorksCommand },
 ) {
-  const done = await stepWork(tx, deps, actor, way === 'undo' ? takenBack(entry.command) : entry.command)
+  const changed = stepsIn(entry.command)
+  // what was done last is taken back first
+  const acts = way === 'undo' ? [...changed].reverse().map(takenBack) : changed
+  const done = await stepWorks(tx, deps, actor, acts)
   if (!done.ok) return done
   await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
   const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
@@ -124,8 +127,8 @@ async function perform(
 }
 
 /** What changed, for the desk of the one who did it. */
-async function replanned(tx: Connection, actor: Actor, { planning, next, touched }: Done) {
-  const { moved, stuck } = await refreshWork(tx, touched)
+async function replanned(tx: Connection, deps: Deps, actor: Actor, { planning, next, touched }: Done) {
+  const { moved, stuck } = await refreshWork(tx, touched, deps.clock.now())
   const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
   const affected = touched.filter((id) => inView.has(id))
   const classes = await classesById(tx, affected)

@@ -16,7 +16,7 @@ import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import type { PacingCommand } from '#core/pacing'
 import { anchoredLessons, asStep, classWindow, namedClasses } from '#core/work'
-import type { WorkCommand, WorkStep } from '#core/work'
+import type { WorkCommand, WorkStep, WorksCommand } from '#core/work'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
@@ -92,6 +92,6 @@ export async function steps(tx: Connection, actor: Actor) {
 }
 
 /** An act as it is said. */
-export function stepOf(command: PacingCommand | WorkCommand): PacingCommand | WorkStep {
-  return command.kind === 'work' ? asStep(command) : command
+export function stepOf(command: PacingCommand | WorkCommand | WorksCommand): PacingCommand | WorkStep {
+  return command.kind === 'work' || command.kind === 'works' ? asStep(command) : command
 }

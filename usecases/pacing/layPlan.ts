@@ -34,6 +34,7 @@ export async function layPlan(
     await refreshWork(
       tx,
       laid.map((r) => r.id),
+      deps.clock.now(),
     )
     return ok({ classes: laid.length, ...fitOf(grounds) })
   })

@@ -1,16 +1,17 @@
-import { asId, ok, refuse } from '#core/base'
-import type { ClassId, GroupId, Result, UserId } from '#core/base'
+import { ok } from '#core/base'
+import type { ClassId, Result, UserId } from '#core/base'
 import { canRunClass } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
 import { lossesBetween } from '#core/calendar'
-import { groupsOf, learnersOf, saveAccommodation, saveGroup, teachersOf, userById } from '#db/repositories'
+import { groupsOf, learnersOf, saveAccommodation, teachersOf, userById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { refreshWork } from '../work/refreshWork'
+import { asTheyStand } from '../work/standing'
 import { classFor, learnerFor } from './classAccess'
 
 /** A class with its roster, groups, timetable and lost meetings per term. */
@@ -19,7 +20,10 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
   const { record, year, plan, calendar } = (await groundsOf(tx, [found.value])).get(classId) as ClassGround
-  const groups = (await groupsOf(tx, [classId])).filter((g) => g.archivedAt === null)
+  const groups = await asTheyStand(
+    tx,
+    (await groupsOf(tx, [classId])).filter((g) => g.archivedAt === null),
+  )
   const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
   const teacherIds = (await teachersOf(tx, [classId])).get(classId) ?? []
   const teachers = await Promise.all(teacherIds.map(async (id) => (await userById(tx, id))?.name ?? ''))
@@ -46,47 +50,11 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
       accommodation: l.accommodation,
       groupIds: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.id),
     })),
-    groups: groups.map((g) => ({ id: g.id, name: g.name })),
+    groups: groups.map((g) => ({ id: g.id, name: g.name, rule: g.rule })),
     meetings: calendar.meetings.length,
     lost: calendar.lost.map(({ on, because }) => ({ on, because })),
     terms: year.terms.map((t) => ({ name: t.name, ...lossesBetween(calendar, t.firstOn, t.lastOn) })),
   })
-}
-
-/** Makes a group within a class, or replaces its name and members. Groups may overlap. */
-export async function keepGroup(
-  deps: Deps,
-  actor: Actor,
-  input: {
-    readonly classId: ClassId
-    readonly groupId: GroupId | null
-    readonly name: string
-    readonly learnerIds: readonly UserId[]
-  },
-): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> {
-  return writing(
-    deps.store,
-    async (tx): Promise<Result<{ readonly groupId: GroupId }, AccessRefusal | AudienceRefusal>> => {
-      const found = await classFor(tx, actor, input.classId, 'run')
-      if (!found.ok) return found
-      const roster = new Set((await learnersOf(tx, [input.classId])).get(input.classId)?.map((l) => l.id))
-      const stranger = input.learnerIds.find((id) => !roster.has(id))
-      if (stranger) return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: stranger })
-      const known = (await groupsOf(tx, [input.classId])).find((g) => g.id === input.groupId)
-      if (input.groupId !== null && !known) return refuse({ code: 'access/not-found', what: 'group' })
-      const group = {
-        id: known?.id ?? asId<GroupId>(deps.ids.newId()),
-        schoolId: actor.schoolId,
-        ownerId: known?.ownerId ?? actor.userId,
-        classId: input.classId,
-        name: input.name,
-        archivedAt: null,
-        learnerIds: [...new Set(input.learnerIds)],
-      }
-      await saveGroup(tx, group)
-      return ok({ groupId: group.id })
-    },
-  )
 }
 
 /** Sets a learner's extra time, attempts and days; open and future work follows. */
@@ -101,7 +69,7 @@ export async function setAccommodation(
       const found = await learnerFor(tx, actor, input)
       if (!found.ok) return found
       await saveAccommodation(tx, input.learnerId, input.accommodation)
-      await refreshWork(tx, [input.classId])
+      await refreshWork(tx, [input.classId], deps.clock.now())
       return ok({ done: true as const })
     },
   )

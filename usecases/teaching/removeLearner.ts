@@ -23,7 +23,7 @@ export async function removeLearner(
     const found = await learnerFor(tx, actor, input)
     if (!found.ok) return found
     await leaveClass(tx, input.classId, input.learnerId, deps.clock.now())
-    await refreshWork(tx, [input.classId])
+    await refreshWork(tx, [input.classId], deps.clock.now())
     return ok({ done: true })
   })
 }

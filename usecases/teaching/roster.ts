@@ -114,7 +114,7 @@ export async function addRoster(
       )
       const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
       await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
-      if (people.length > 0) await reachNewcomer(tx, input.classId)
+      if (people.length > 0) await reachNewcomer(tx, input.classId, createdAt)
       return ok({ added: people.length, known: known.length })
     },
   )
@@ -146,6 +146,7 @@ async function addToGroups(
             classId,
             name: name.slice(0, 40),
             archivedAt: null,
+            rule: null,
             learnerIds: ids,
           },
     )

@@ -5,13 +5,14 @@ import type { AudienceRefusal } from '#core/audience'
 import { groupsOf, setMember as saveMember } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import { refreshWork } from '../work/refreshWork'
 import { learnerFor } from './classAccess'
 
 export type MemberSet = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
 
 /**
  * Puts one learner of a class into one of its groups, or takes them out. Two such acts at once never undo
- * each other.
+ * each other. Work of the group follows.
  */
 export async function setMember(
   deps: Deps,
@@ -27,9 +28,11 @@ export async function setMember(
     const found = await learnerFor(tx, actor, input)
     if (!found.ok) return found
     const groups = await groupsOf(tx, [input.classId])
-    if (!groups.some((g) => g.id === input.groupId))
-      return refuse({ code: 'access/not-found', what: 'group' })
+    const group = groups.find((g) => g.id === input.groupId)
+    if (!group) return refuse({ code: 'access/not-found', what: 'group' })
+    if (group.rule !== null) return refuse({ code: 'audience/group-by-rule', field: 'groupId' })
     await saveMember(tx, input.groupId, input.learnerId, input.isIn)
+    await refreshWork(tx, [input.classId], deps.clock.now())
     return ok({ done: true })
   })
 }

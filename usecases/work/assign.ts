@@ -2,6 +2,7 @@ import { asId, ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
+import { ruledNow } from '#core/work'
 import type { Assignment, Draft } from '#core/work'
 import { addAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -35,15 +36,16 @@ export async function assign(
       schoolId: actor.schoolId,
       authorId: actor.userId,
       notFor: [],
+      ruled: input.publish ? ruledNow(input.draft, world.value.groups, []) : [],
       state: input.publish ? 'published' : 'held',
       version: 1,
       createdAt: now,
       publishedAt: input.publish ? now : null,
     }
     await addAssignment(tx, assignment)
-    const reached = await settle(tx, assignment, world.value)
+    const reached = await settle(tx, assignment, world.value, now)
     const what = input.publish ? 'published' : 'made'
-    if (reached.ok) await writeDown(tx, deps, actor, { what, before: null, after: assignment })
+    if (reached.ok) await writeDown(tx, deps, actor, what, [{ before: null, after: assignment }])
     return reached.ok ? ok({ assignmentId: assignment.id, learners: reached.value }) : reached
   })
 }

@@ -2,7 +2,7 @@ import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
-import { changed, checkPart, publishedBy } from '#core/work'
+import { changed, checkPart, publishedBy, ruledNow } from '#core/work'
 import type { Draft, WorkRefusal } from '#core/work'
 import { begunIn, saveAssignment } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -41,11 +41,16 @@ export async function changeWork(
     if (!world.ok) return world
     const part = checkPart(hand, assignment, input.draft, whereIn(world.value))
     if (!part.ok) return part
-    const kept = input.publish ? publishedBy(hand, next.value, goesTo, deps.clock.now()) : next.value
+    const now = deps.clock.now()
+    const stands = input.publish ? publishedBy(hand, next.value, goesTo, now) : next.value
+    const kept =
+      stands.state === 'published'
+        ? { ...stands, ruled: ruledNow(stands, world.value.groups, assignment.ruled) }
+        : stands
     await saveAssignment(tx, kept)
-    const reached = await settle(tx, kept, world.value)
+    const reached = await settle(tx, kept, world.value, now)
     const what = input.publish ? 'published' : 'changed'
-    if (reached.ok) await writeDown(tx, deps, actor, { what, before: assignment, after: kept })
+    if (reached.ok) await writeDown(tx, deps, actor, what, [{ before: assignment, after: kept }])
     return reached.ok ? ok({ learners: reached.value }) : reached
   })
 }

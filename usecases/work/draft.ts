@@ -23,7 +23,7 @@ export async function checkedDraft(
   authorId: UserId,
   draft: Draft,
   stands: Draft | null = null,
-  load = worldLoader(tx),
+  load = worldLoader(tx, 'as-they-stand'),
 ): Promise<Result<World, DraftRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const found = await resourcesById(

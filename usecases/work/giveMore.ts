@@ -54,10 +54,10 @@ export async function giveMore(
     const part = checkPart(hand, assignment, next, whereIn(world.value))
     if (!part.ok) return part
     await saveAssignment(tx, next)
-    const settled = await settle(tx, next, world.value)
+    const settled = await settle(tx, next, world.value, deps.clock.now())
     if (!settled.ok) return settled
     const what = more.kind === 'excused' || more.kind === 'not-excused' ? 'excused' : 'given-more'
-    await writeDown(tx, deps, actor, { what, before: assignment, after: next })
+    await writeDown(tx, deps, actor, what, [{ before: assignment, after: next }])
     return ok({ learners: learnerIds.length })
   })
 }

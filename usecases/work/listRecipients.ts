@@ -3,6 +3,7 @@ import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { groupsOf, learnersOf } from '#db/repositories'
 import type { Deps } from '../deps'
+import { asTheyStand } from './standing'
 import { worldLoader } from './world'
 
 /** Classes, groups and learners to whom the actor can assign. */
@@ -12,7 +13,8 @@ export async function listRecipients(deps: Deps, actor: Actor) {
   const world = await worldLoader(tx)(actor.userId, [])
   const ids = [...world.classes.keys()]
   const learners = await learnersOf(tx, ids)
-  const groups = (await groupsOf(tx, ids)).filter((g) => g.archivedAt === null)
+  const kept = (await groupsOf(tx, ids)).filter((g) => g.archivedAt === null)
+  const groups = await asTheyStand(tx, kept)
   return ok({
     classes: [...world.classes.values()].map(({ record }) => ({
       id: record.id,
@@ -26,6 +28,7 @@ export async function listRecipients(deps: Deps, actor: Actor) {
       name: g.name,
       learners: g.learnerIds.length,
       learnerIds: g.learnerIds,
+      isByRule: g.rule !== null,
     })),
   })
 }

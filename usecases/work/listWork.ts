@@ -1,12 +1,21 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { ClassId, Instant, Result, UserId } from '#core/base'
+import type { ClassId, Instant, LessonId, Result, UserId } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { Attempt } from '#core/attempts'
 import { NO_WINDOW, windowState } from '#core/availability'
-import type { WorkState } from '#core/availability'
+import type { Window, WorkState } from '#core/availability'
 import type { ResourceKind } from '#core/library'
-import { byNeed, classWindow, namedClasses, needOf, progressOf, resolveWork, rulesOf } from '#core/work'
+import {
+  anchoredLessons,
+  byNeed,
+  classWindow,
+  namedClasses,
+  needOf,
+  progressOf,
+  resolveWork,
+  rulesOf,
+} from '#core/work'
 import type { Assignment, LearnerWork, Need, Progress } from '#core/work'
 import { assignmentsFor, attemptsOf, learnerWorkOf, resourcesById } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -21,13 +30,14 @@ export interface ListedWork extends Progress, Pick<Assignment, 'id' | 'title' | 
   readonly kind: ResourceKind
   readonly pieces: number
   readonly need: Need
+  /** The lesson on which it hangs first; null: it hangs on none. */
+  readonly lessonId: LessonId | null
   readonly classes: readonly ListedClass[]
 }
 interface ListedClass extends Progress {
   readonly classId: ClassId
   readonly name: string
-  readonly opensAt: Instant | null
-  readonly dueAt: Instant | null
+  readonly window: Window
   readonly state: WorkState
   readonly isGiven: boolean
 }
@@ -82,8 +92,7 @@ function listed(
       classId,
       name: of?.record.name ?? '',
       ...progressOf(learnersIn(own), tries, counted),
-      opensAt: window.opens,
-      dueAt: window.due,
+      window: windowOnly(window),
       state: windowState(window, now).state,
       isGiven: !assignment.notFor.includes(classId),
     }
@@ -93,7 +102,12 @@ function listed(
     classes.filter((c) => c.isGiven).map((c) => c.state),
   )
   const all = progressOf(learnersIn(reached), tries, counted)
-  return { id, title, kind, pieces: counted.length, state, version, need, ...all, classes }
+  const [lessonId = null] = anchoredLessons(assignment)
+  return { id, title, kind, pieces: counted.length, state, version, need, lessonId, ...all, classes }
+}
+
+function windowOnly({ listed, opens, due, closes, putAway }: Window): Window {
+  return { listed, opens, due, closes, putAway }
 }
 
 /** Learners, each once however many pieces they have. */

@@ -80,7 +80,13 @@ export async function previewWork(
       : checked
   }
   const world = checked.value
-  const resolution = resolveWork({ ...draft, notFor: stands?.notFor }, world.around)
+  const isOut = stands?.state === 'published'
+  const asStands = {
+    notFor: stands?.notFor,
+    publishedAt: isOut ? stands.publishedAt : null,
+    ruled: isOut ? stands.ruled : [],
+  }
+  const resolution = resolveWork({ ...draft, ...asStands }, world.around)
   const counts = headCounts(resolution.reached)
   const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
   const classes = classIds.map((classId) =>

@@ -3,34 +3,54 @@ import type { AssignmentId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { namedClasses, publishedBy } from '#core/work'
+import { namedClasses, publishedBy, ruledNow } from '#core/work'
 import { saveAssignment } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { settle } from './settle'
 import { writeDown } from './steps'
+import type { DoneToWork } from './steps'
 import { workAt } from './workFor'
 import { worldLoader } from './world'
 
-export type Published = Result<
-  { readonly learners: number },
-  AccessRefusal | AudienceRefusal | AvailabilityRefusal
->
+type PublishRefusal = AccessRefusal | AudienceRefusal | AvailabilityRefusal
+export type Published = Result<{ readonly learners: number }, PublishRefusal>
+/** Which assignment, as it stood at a version. */
+export interface WorkAtVersion {
+  readonly assignmentId: AssignmentId
+  readonly version: number
+}
 
 /** Publishes held (or withdrawn) work: for every class, or for those that the actor teaches. */
-export async function publishWork(
+export async function publishWork(deps: Deps, actor: Actor, input: WorkAtVersion): Promise<Published> {
+  return writing(deps.store, async (tx): Promise<Published> => {
+    const done = await publishIn(tx, deps, actor, input)
+    if (!done.ok) return done
+    await writeDown(tx, deps, actor, 'published', [done.value])
+    return ok({ learners: done.value.learners })
+  })
+}
+
+/** The same within an act that consists of more. */
+export async function publishIn(
+  tx: Connection,
   deps: Deps,
   actor: Actor,
-  input: { readonly assignmentId: AssignmentId; readonly version: number },
-): Promise<Published> {
-  return writing(deps.store, async (tx): Promise<Published> => {
-    const found = await workAt(tx, actor, input)
-    if (!found.ok) return found
-    const { assignment, goesTo, hand } = found.value
-    const next = publishedBy(hand, assignment, goesTo, deps.clock.now())
-    await saveAssignment(tx, next)
-    const reached = await settle(tx, next, await worldLoader(tx)(next.authorId, namedClasses(next)))
-    if (reached.ok) await writeDown(tx, deps, actor, { what: 'published', before: assignment, after: next })
-    return reached.ok ? ok({ learners: reached.value }) : reached
-  })
+  input: WorkAtVersion,
+): Promise<Result<DoneToWork, PublishRefusal>> {
+  const found = await workAt(tx, actor, input)
+  if (!found.ok) return found
+  const { assignment: before, goesTo, hand } = found.value
+  const now = deps.clock.now()
+  const world = await worldLoader(tx, 'as-they-stand')(before.authorId, namedClasses(before))
+  // what is published anew goes by how groups stand now; of what learners have, the groups stay
+  const known = before.state === 'published' ? before.ruled : []
+  const after = {
+    ...publishedBy(hand, before, goesTo, now),
+    ruled: ruledNow(before, world.groups, known),
+  }
+  await saveAssignment(tx, after)
+  const reached = await settle(tx, after, world, now)
+  return reached.ok ? ok({ before, after, learners: reached.value }) : reached
 }

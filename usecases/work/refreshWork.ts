@@ -1,7 +1,13 @@
-import type { ClassId } from '#core/base'
-import { isSameWork, namedClasses, resolveWork } from '#core/work'
+import type { ClassId, Instant } from '#core/base'
+import { isSameWork, namedClasses, noticesOf, resolveWork } from '#core/work'
 import type { Assignment } from '#core/work'
-import { assignmentIdsTouching, assignmentsById, learnerWorkOf, replaceLearnerWork } from '#db/repositories'
+import {
+  addNotices,
+  assignmentIdsNear,
+  assignmentsById,
+  learnerWorkOf,
+  replaceLearnerWork,
+} from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { mergedRows } from './settle'
 import { worldLoader } from './world'
@@ -15,15 +21,19 @@ export interface Refreshed {
   readonly stuck: readonly string[]
 }
 
-/** Resolves anew all published work that touches classes, after their layout, roster or year changed. */
-export async function refreshWork(tx: Connection, classIds: readonly ClassId[]): Promise<Refreshed> {
-  const touching = await assignmentsById(tx, await assignmentIdsTouching(tx, classIds))
+/** Resolves anew all published work that touches classes, after their layout, roster, groups or year changed. */
+export async function refreshWork(
+  tx: Connection,
+  classIds: readonly ClassId[],
+  now: Instant,
+): Promise<Refreshed> {
+  const touching = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
   const load = worldLoader(tx)
   const stuck: string[] = []
   let moved = 0
   for (const assignment of touching.filter((a) => a.state === 'published')) {
     const world = await load(assignment.authorId, namedClasses(assignment))
-    const outcome = await refreshOne(tx, assignment, world)
+    const outcome = await refreshOne(tx, assignment, world, now)
     if (outcome === 'stuck') stuck.push(assignment.title)
     else if (outcome === 'moved') moved++
   }
@@ -31,14 +41,15 @@ export async function refreshWork(tx: Connection, classIds: readonly ClassId[]):
 }
 
 /** A learner who joins a class gets its open and future work. */
-export async function reachNewcomer(tx: Connection, classId: ClassId): Promise<void> {
-  await refreshWork(tx, [classId])
+export async function reachNewcomer(tx: Connection, classId: ClassId, now: Instant): Promise<void> {
+  await refreshWork(tx, [classId], now)
 }
 
 async function refreshOne(
   tx: Connection,
   assignment: Assignment,
   { around }: World,
+  now: Instant,
 ): Promise<'same' | 'moved' | 'stuck'> {
   const { rows, problems } = resolveWork(assignment, around)
   if (problems.length > 0) return 'stuck'
@@ -46,5 +57,6 @@ async function refreshOne(
   const next = await mergedRows(tx, assignment, rows, had)
   if (isSameWork(had, next)) return 'same'
   await replaceLearnerWork(tx, assignment.id, next)
+  await addNotices(tx, noticesOf(had, next, now))
   return 'moved'
 }

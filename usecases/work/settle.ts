@@ -1,28 +1,31 @@
 import { ok, refuse } from '#core/base'
-import type { Result } from '#core/base'
+import type { Instant, Result } from '#core/base'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { mergeForBegun, resolveWork } from '#core/work'
+import { mergeForBegun, noticesOf, resolveWork } from '#core/work'
 import type { Assignment, LearnerWork } from '#core/work'
-import { begunBy, learnerWorkOf, replaceLearnerWork } from '#db/repositories'
+import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { World } from './world'
 
 /**
- * Checks that every window stands, and for published work writes every learner's own terms; tells how many
- * are reached.
+ * Checks that every window stands, and for published work writes every learner's own terms and tells them what is
+ * new; tells how many are reached.
  */
 export async function settle(
   tx: Connection,
   assignment: Assignment,
   { around }: World,
+  now: Instant,
 ): Promise<Result<number, AvailabilityRefusal | AudienceRefusal>> {
   const { reached, rows, problems } = resolveWork(assignment, around)
   if (problems[0]) return refuse(problems[0].refusal)
   if (reached.length === 0) return refuse({ code: 'audience/nobody-reached', field: 'targets' })
   if (assignment.state === 'published') {
     const had = await learnerWorkOf(tx, [assignment.id])
-    await replaceLearnerWork(tx, assignment.id, await mergedRows(tx, assignment, rows, had))
+    const next = await mergedRows(tx, assignment, rows, had)
+    await replaceLearnerWork(tx, assignment.id, next)
+    await addNotices(tx, noticesOf(had, next, now))
   }
   return ok(reached.length)
 }

@@ -3,9 +3,9 @@ import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { checkPart, namedClasses, settingOf, stepped } from '#core/work'
+import { checkPart, namedClasses, noticesOf, settingOf, stepped } from '#core/work'
 import type { Assignment, WorkAct, WorkCommand, WorkRefusal } from '#core/work'
-import { addToJournal, begunIn, saveAssignment } from '#db/repositories'
+import { addNotices, addToJournal, begunIn, learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { whereIn } from './draft'
@@ -13,26 +13,37 @@ import { settle } from './settle'
 import { workFor } from './workFor'
 import { worldLoader } from './world'
 
-/** Writes an act on an assignment down, so that it can be taken back. */
+/** What an act made of an assignment, and how many learners it reaches. */
+export interface DoneToWork {
+  /** Null: it was not there. */
+  readonly before: Assignment | null
+  readonly after: Assignment
+  readonly learners: number
+}
+
+/** Writes an act on one or several assignments down, so that it can be taken back as one step. */
 export async function writeDown(
   tx: Connection,
   deps: Deps,
   actor: Actor,
-  act: { readonly what: WorkAct; readonly before: Assignment | null; readonly after: Assignment },
+  what: WorkAct,
+  done: readonly Omit<DoneToWork, 'learners'>[],
 ): Promise<void> {
-  const { what, before, after } = act
+  const steps = done.map(({ before, after }): WorkCommand => ({
+    kind: 'work',
+    what,
+    assignmentId: after.id,
+    from: before === null ? null : settingOf(before),
+    to: settingOf(after),
+  }))
+  const [first] = steps
+  if (!first) return
   await addToJournal(tx, {
     schoolId: actor.schoolId,
     actorId: actor.userId,
-    touches: [after.id, ...namedClasses(after)],
+    touches: [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))],
     at: deps.clock.now(),
-    command: {
-      kind: 'work',
-      what,
-      assignmentId: after.id,
-      from: before === null ? null : settingOf(before),
-      to: settingOf(after),
-    },
+    command: steps.length === 1 ? first : { kind: 'works', what, steps },
   })
 }
 
@@ -41,16 +52,27 @@ export type Stepped = Result<
   AccessRefusal | AudienceRefusal | AvailabilityRefusal | WorkRefusal
 >
 
+/** Takes acts back, or does them again, in this order; the first refusal ends it. */
+export async function stepWorks(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  commands: readonly WorkCommand[],
+): Promise<Stepped> {
+  const classIds = new Set<ClassId>()
+  for (const command of commands) {
+    const done = await stepWork(tx, deps, actor, command)
+    if (!done.ok) return done
+    for (const id of done.value) classIds.add(id)
+  }
+  return ok([...classIds])
+}
+
 /**
  * Takes an act on an assignment back, or does it again, and resolves it anew; tells which classes it goes to.
  * Refused when it was changed since, is no longer the actor's to change, or would take what learners have begun.
  */
-export async function stepWork(
-  tx: Connection,
-  deps: Deps,
-  actor: Actor,
-  command: WorkCommand,
-): Promise<Stepped> {
+async function stepWork(tx: Connection, deps: Deps, actor: Actor, command: WorkCommand): Promise<Stepped> {
   const found = await workFor(tx, actor, command.assignmentId)
   if (!found.ok) return found
   const { assignment, goesTo, hand } = found.value
@@ -62,6 +84,10 @@ export async function stepWork(
   if (hand !== 'whole' && next.value.state !== assignment.state)
     return refuse({ code: 'work/not-whole', field: 'targets' })
   await saveAssignment(tx, next.value)
-  const settled = next.value.state === 'withdrawn' ? ok(0) : await settle(tx, next.value, world)
+  const now = deps.clock.now()
+  const isTakenBack = next.value.state === 'withdrawn'
+  if (isTakenBack && assignment.state === 'published')
+    await addNotices(tx, noticesOf(await learnerWorkOf(tx, [assignment.id]), [], now))
+  const settled = isTakenBack ? ok(0) : await settle(tx, next.value, world, now)
   return settled.ok ? ok([...new Set([...goesTo, ...namedClasses(next.value)])]) : settled
 }

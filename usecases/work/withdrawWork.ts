@@ -1,11 +1,14 @@
 import { ok } from '#core/base'
-import type { AssignmentId, Result } from '#core/base'
+import type { Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { withdrawnBy } from '#core/work'
-import { dropLearnerWork, saveAssignment } from '#db/repositories'
+import { noticesOf, withdrawnBy } from '#core/work'
+import { addNotices, dropLearnerWork, learnerWorkOf, saveAssignment } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import type { WorkAtVersion } from './publishWork'
 import { writeDown } from './steps'
+import type { DoneToWork } from './steps'
 import { workAt } from './workFor'
 
 export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
@@ -14,19 +17,31 @@ export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
  * Takes work back, from every class or from those that the actor teaches: learners no longer see it, what they did
  * is kept.
  */
-export async function withdrawWork(
-  deps: Deps,
-  actor: Actor,
-  input: { readonly assignmentId: AssignmentId; readonly version: number },
-): Promise<Withdrawn> {
+export async function withdrawWork(deps: Deps, actor: Actor, input: WorkAtVersion): Promise<Withdrawn> {
   return writing(deps.store, async (tx): Promise<Withdrawn> => {
-    const found = await workAt(tx, actor, input)
-    if (!found.ok) return found
-    const { assignment, goesTo, hand } = found.value
-    const next = withdrawnBy(hand, assignment, goesTo)
-    await saveAssignment(tx, next)
-    if (next.state === 'published') await dropLearnerWork(tx, next.id, next.notFor)
-    await writeDown(tx, deps, actor, { what: 'withdrawn', before: assignment, after: next })
+    const done = await withdrawIn(tx, deps, actor, input)
+    if (!done.ok) return done
+    await writeDown(tx, deps, actor, 'withdrawn', [done.value])
     return ok({ done: true })
   })
+}
+
+/** The same within an act that consists of more. */
+export async function withdrawIn(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  input: WorkAtVersion,
+): Promise<Result<DoneToWork, AccessRefusal>> {
+  const found = await workAt(tx, actor, input)
+  if (!found.ok) return found
+  const { assignment: before, goesTo, hand } = found.value
+  const after = withdrawnBy(hand, before, goesTo)
+  await saveAssignment(tx, after)
+  const had = before.state === 'published' ? await learnerWorkOf(tx, [before.id]) : []
+  if (after.state === 'published') await dropLearnerWork(tx, after.id, after.notFor)
+  const left = after.state === 'published' ? await learnerWorkOf(tx, [after.id]) : []
+  await addNotices(tx, noticesOf(had, left, deps.clock.now()))
+  const learners = new Set(had.map((r) => r.learnerId)).size
+  return ok({ before, after, learners })
 }

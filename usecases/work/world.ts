@@ -4,6 +4,7 @@ import { classesById, classesTaughtBy, groupsOf, learnersOf } from '#db/reposito
 import type { Connection, GroupRecord, Person } from '#db/repositories'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
+import { asTheyStand } from './standing'
 
 /**
  * The classes, groups and people among whom an author's assignments are resolved; `around` is what the core
@@ -16,9 +17,13 @@ export interface World {
   readonly around: Surroundings
 }
 
-/** Loads worlds, each class, roster and layout once however many assignments are resolved. */
+/**
+ * Loads worlds, each class, roster and layout once however many assignments are resolved. Groups by rule have the
+ * learners that they had when they were last kept, or (which reads all results of their classes) those of now.
+ */
 export function worldLoader(
   tx: Connection,
+  groupsBy: 'as-they-were' | 'as-they-stand' = 'as-they-were',
 ): (authorId: UserId, classIds: readonly ClassId[]) => Promise<World> {
   const known = new Map<string, World>()
   const taughtBy = new Map<UserId, Awaited<ReturnType<typeof classesTaughtBy>>>()
@@ -29,21 +34,27 @@ export function worldLoader(
     const key = [authorId, ...[...more].sort()].join(' ')
     const ready = known.get(key)
     if (ready) return ready
-    const world = await load(tx, [...taught, ...(await classesById(tx, more))])
+    const world = await load(tx, [...taught, ...(await classesById(tx, more))], groupsBy)
     known.set(key, world)
     return world
   }
 }
 
-async function load(tx: Connection, records: Awaited<ReturnType<typeof classesTaughtBy>>): Promise<World> {
+async function load(
+  tx: Connection,
+  records: Awaited<ReturnType<typeof classesTaughtBy>>,
+  groupsBy: 'as-they-were' | 'as-they-stand',
+): Promise<World> {
   const ids = records.map((r) => r.id)
   const learners = await learnersOf(tx, ids)
-  const groups = await groupsOf(tx, ids)
+  const kept = await groupsOf(tx, ids)
+  const groups = groupsBy === 'as-they-stand' ? await asTheyStand(tx, kept) : kept
   const classes = await groundsOf(tx, records)
   const people = new Map([...learners.values()].flat().map((p) => [p.id, p]))
   const roster = {
     classes: new Map([...learners].map(([id, list]) => [id, list.map((p) => p.id)])),
     groups: new Map(groups.map((g) => [g.id, g.learnerIds.filter((l) => people.has(l))])),
+    joinedAt: new Map([...learners].map(([id, list]) => [id, new Map(list.map((p) => [p.id, p.joinedAt]))])),
   }
   const grounds = new Map([...classes].map(([id, c]) => [id, c.ground]))
   return { classes, groups, people, around: { grounds, roster, people } }

@@ -4,6 +4,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import { pieceName } from '#core/attempts'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
+import { bandOf } from '#core/evidence'
 import { ShowGrid } from '#shared/contracts/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -92,6 +93,13 @@ async function seek(): Promise<void> {
       return show({ class: c.id })
   }
 }
+/** Whose score for the piece that is looked at is low. */
+const below = computed(() =>
+  (grid.value?.cells ?? [])
+    .filter((c) => c.assignmentId === work.value && (piece.value === null || c.pieceId === piece.value))
+    .filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low')
+    .map((c) => c.learnerId),
+)
 const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'missing').length ?? 0)
 </script>
 
@@ -133,6 +141,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :assignment-id="work"
         :piece-id="piece"
         :class-id="classId"
+        :below="below"
         @close="show({ work: undefined, piece: undefined })"
       />
     </div>

@@ -14,12 +14,15 @@ import WorkPlaces from './components/WorkPlaces.vue'
 useHead({ title: 'My work · Step Cairn' })
 // most learners never join a second class: its form is fetched when asked for
 const JoinAnother = defineAsyncComponent(() => import('./components/JoinAnother.vue'))
+const MyNews = defineAsyncComponent(() => import('./components/MyNews.vue'))
 const me = useMe()
 const now = useServerNow()
 const work = shallowRef<readonly LearnerCard[] | null>(null)
 const zone = ref('UTC')
 const problem = ref('')
 const joining = ref(false)
+const unread = ref(0)
+const isNewsOpen = ref(false)
 async function load(): Promise<void> {
   const reply = await call(ListMyWork)
   if (!reply.ok) {
@@ -30,6 +33,7 @@ async function load(): Promise<void> {
   me.hear(reply.value.now)
   zone.value = reply.value.zone
   work.value = reply.value.work
+  unread.value = reply.value.unread
 }
 onMounted(load)
 // windows open and close by the server's clock; look again now and then
@@ -43,6 +47,16 @@ useIntervalFn(() => {
     <div>
       <h1>Hello, {{ me.me?.name.split(' ')[0] }}</h1>
       <p class="said">{{ sayMoment(now, zone) }}</p>
+      <button
+        type="button"
+        class="plain-act"
+        :aria-expanded="isNewsOpen"
+        data-hook="news"
+        @click="isNewsOpen = !isNewsOpen"
+      >
+        What is new<template v-if="unread"> ({{ unread }})</template>
+      </button>
+      <MyNews v-if="isNewsOpen" @read="unread = 0" />
     </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-if="!work && !problem" class="said">Opening …</p>

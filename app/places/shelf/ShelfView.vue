@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useHead, useRoute, useRouter } from '#imports'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { ResourceId } from '#core/base'
 import { useShelf } from './stores/shelf'
 import { sayRefusal } from '~/shared/words/refusals'
 import LookInside from './components/LookInside.vue'
 import ShelfOutline from './components/ShelfOutline.vue'
+import TickedBar from './components/TickedBar.vue'
 
 useHead({ title: 'Shelf · Step Cairn' })
 const shelf = useShelf()
@@ -14,6 +15,8 @@ const router = useRouter()
 onMounted(() => void shelf.load())
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const chosen = computed(() => text('piece') as ResourceId | null)
+/** Pieces that are to be assigned together, in the order in which they were ticked. */
+const ticked = ref<readonly ResourceId[]>([])
 const choose = (id: string) => void router.replace({ query: { ...route.query, piece: id } })
 </script>
 
@@ -30,7 +33,8 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
       <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">
         The shelf is empty. Write a first piece of your own, such as a short check.
       </p>
-      <ShelfOutline :chosen="chosen" @choose="choose($event.id)" />
+      <ShelfOutline v-model:ticked="ticked" :chosen="chosen" @choose="choose($event.id)" />
+      <TickedBar v-if="ticked.length" v-model="ticked" :lesson="text('lesson')" :class-id="text('class')" />
     </section>
     <section class="right" aria-label="Look inside">
       <LookInside v-if="chosen" :resource-id="chosen" :lesson="text('lesson')" :class-id="text('class')" />

@@ -1,92 +1,79 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
-import { onMounted, shallowRef } from 'vue'
-import type { ClassId, LessonId } from '#core/base'
-import type { Anchor } from '#core/availability'
-import { isScored } from '#core/library'
-import { pieceOf } from './draft'
-import type { DraftInWork } from './draft'
-import { NO_ABOUT } from '#core/work'
-import type { WorkPiece } from '#core/work'
+import { onMounted, ref, shallowRef } from 'vue'
+import { asId, isId } from '#core/base'
+import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
+import type { PieceCard } from '#shared/contracts/library'
+import { ShowWork } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
-import { PRESETS } from '~/shared/words/rules'
+import { call } from '~/shared/wire/call'
+import { sayRefusal } from '~/shared/words/refusals'
+import WholeUnit from './components/WholeUnit.vue'
 import WorkComposer from './components/WorkComposer.vue'
+import type { DraftInWork } from './draft'
+import { copyFor, startingDraft } from './starting'
+import { usePresets } from './stores/presets'
+
+/** From so many pieces on, a teacher says that all of them are meant. */
+const MANY = 8
 
 useHead({ title: 'Assign · Step Cairn' })
 const route = useRoute()
 const desk = useDesk()
 const shelf = useShelf()
+const presets = usePresets()
 const draft = shallowRef<DraftInWork | null>(null)
-const missing = shallowRef(false)
-const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
-const lesson = text('lesson') as LessonId | null
+const asked = shallowRef<readonly PieceCard[] | null>(null)
+const missing = ref(false)
+const problem = ref('')
+const lost = ref(false)
 
-/**
- * Hangs on the lesson's meetings where it stands in a plan; else opens when published, without a due date.
- */
+const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
+const idsIn = (key: string) => (text(key) ?? '').split(',').filter((id) => isId(id))
+const learnerIds = idsIn('learners').map((id) => asId<UserId>(id))
+const lesson = text('lesson') as LessonId | null
+const classId = text('class') as ClassId | null
+const own = () => desk.classes.filter((c) => c.mayChange)
+
 onMounted(async () => {
-  await Promise.all([shelf.load(), desk.load()])
-  const cards = (text('piece') ?? '').split(',').flatMap((id) => shelf.piece(id) ?? [])
-  // what the rules are for: a check or a test rather than what is read before it
-  const piece = cards.find((c) => isScored(c.kind)) ?? cards[0]
-  if (!piece) {
-    missing.value = true
+  await Promise.all([shelf.load(), desk.load(), presets.load()])
+  const from = text('from')
+  if (from !== null && classId !== null) return copy(from as AssignmentId, classId)
+  const cards = idsIn('piece').flatMap((id) => shelf.piece(id) ?? [])
+  if (cards.length >= MANY) asked.value = cards
+  else if (cards.length === 0 && learnerIds.length === 0) missing.value = true
+  else begin(cards)
+})
+function begin(cards: readonly PieceCard[]): void {
+  asked.value = null
+  draft.value = startingDraft(
+    { cards, lesson, classId, learnerIds },
+    { classes: own(), planOf: desk.planOf, presets: presets.presets },
+  )
+}
+async function copy(assignmentId: AssignmentId, to: ClassId): Promise<void> {
+  const reply = await call(ShowWork, { params: { assignmentId } })
+  if (!reply.ok) {
+    problem.value = sayRefusal(reply.error)
     return
   }
-  const own = desk.classes.filter((c) => c.mayChange)
-  const first =
-    own.find((c) => c.id === text('class')) ??
-    own.find((c) =>
-      desk
-        .planOf(c.planId)
-        ?.lessons.some((l) => l.bookLessonId !== null && l.bookLessonId === piece.bookLessonId),
-    )
-  const plan = desk.planOf(first?.planId ?? null)
-  const lessonId =
-    plan?.lessons.find((l) => l.id === lesson)?.id ??
-    plan?.lessons.find((l) => l.bookLessonId !== null && l.bookLessonId === piece.bookLessonId)?.id ??
-    null
-  const anchor = (part: Pick<Anchor, 'edge' | 'offset' | 'at'>): Anchor | null =>
-    lessonId ? { kind: 'anchor', lessonId, step: 'meetings', ...part } : null
-  const sharing = own.filter((c) => c.planId !== null && c.planId === first?.planId)
-  const preset =
-    PRESETS.find(
-      (p) => p.key === (piece.kind === 'test' ? 'test' : piece.kind === 'check' ? 'two' : 'practice'),
-    ) ?? PRESETS[0]
-  const inLesson = plan?.lessons.find((l) => l.id === lessonId)
-  draft.value = {
-    pieces: cards.reduce<readonly WorkPiece[]>((list, card) => [...list, pieceOf(card, list)], []),
-    title: cards.length > 1 && inLesson ? inLesson.title : piece.title,
-    note: '',
-    about: NO_ABOUT,
-    isFirst: false,
-    inTurn: false,
-    window: {
-      listed: null,
-      opens: anchor({ edge: 'first', offset: 0, at: 'class-start' }),
-      due: anchor({ edge: 'last', offset: 1, at: 'class-end' }),
-      closes: null,
-      putAway: null,
-    },
-    rules: preset
-      ? isScored(piece.kind)
-        ? preset.rules
-        : { ...preset.rules, maxAttempts: null }
-      : PRESETS[0]!.rules,
-    targets: sharing.map((c) => ({
-      target: { kind: 'class' as const, classId: c.id as ClassId },
-      overrides: {},
-    })),
-    exceptIds: [],
-  }
-})
+  const plan = desk.planOf(own().find((c) => c.id === to)?.planId ?? null) ?? null
+  const made = copyFor(reply.value.draft, to, { from: desk.plans, to: plan })
+  lost.value = made.lost
+  draft.value = made.draft
+}
 </script>
 
 <template>
   <div>
     <header class="px-5 pt-4"><h1>Assign</h1></header>
+    <p v-if="lost" class="note-line care mx-5 mt-3" data-hook="lost-anchors">
+      Some dates hung on a lesson that this class’s plan does not have. They are empty now: set them below.
+    </p>
     <WorkComposer v-if="draft" :initial="draft" :known="null" :lesson="lesson" />
+    <WholeUnit v-else-if="asked" :cards="asked" @go-on="begin" />
+    <p v-else-if="problem" class="note-line needs m-5" role="alert">{{ problem }}</p>
     <p v-else-if="missing" class="px-5 py-4">
       Choose a piece first, on the <NuxtLink class="plain" to="/shelf">shelf</NuxtLink> or beside a lesson on
       the <NuxtLink class="plain" to="/pace">desk</NuxtLink>.

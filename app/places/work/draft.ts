@@ -16,7 +16,16 @@ export function pieceOf(
   const numbers = others.map((p) => Number(p.id.slice(1)) || 0)
   const id = asId<PieceId>(`p${Math.max(0, ...numbers) + 1}`)
   const { id: resourceId, revision } = card
-  return { id, resourceId, revision, when: 'in', leastMinutes: 0, window: {}, rules: {} }
+  return {
+    id,
+    resourceId,
+    revision,
+    when: 'in',
+    handIn: 'alone',
+    leastMinutes: 0,
+    window: {},
+    rules: {},
+  }
 }
 
 /** Rules that differ from those of the assignment. */

@@ -68,6 +68,12 @@ function ofWork(r: WorkRefusal): string {
       return 'Nothing is chosen to do. Add a piece.'
     case 'work/piece-twice':
       return 'Two pieces have the same name within this work. Reload the page and add one of them again.'
+    case 'work/in-two-teams':
+      return 'A learner is in two teams. Take them out of one.'
+    case 'work/past-the-year':
+      return `“${r.title}” would leave the school year. Move it by fewer meetings, or leave it out.`
+    case 'work/too-many-presets':
+      return `Nobody keeps more than ${r.most} presets. Take one away first, or use a name that is there.`
     case 'work/bad-link':
       return 'The meeting link has to be a whole address that begins with https:// and holds no password.'
     case 'work/withdrawn':
@@ -84,6 +90,12 @@ function ofAudience(r: AudienceRefusal): string {
   switch (r.code) {
     case 'audience/nobody-chosen':
       return 'Nobody is chosen yet. Add a class, a group or a learner.'
+    case 'audience/bad-group-rule':
+      return r.part === 'leastItems'
+        ? 'Give a number of questions from 1 to 100.'
+        : 'Give percentages from 0 to 100, the lower one first, and at least one of them.'
+    case 'audience/group-by-rule':
+      return 'This group goes by a rule. Change the rule, or make another group.'
     case 'audience/same-target-twice':
       return 'One of the recipients is named twice. Take one of the two off the list.'
     case 'audience/nobody-reached':

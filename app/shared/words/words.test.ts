@@ -235,6 +235,7 @@ describe('refusals', () => {
     closedAt: at('10-21T20:30'),
     used: 2,
     most: 2,
+    learnerId: 'l',
     field: 'due',
     name: 'X',
     lines: [3],

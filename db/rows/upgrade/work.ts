@@ -26,6 +26,23 @@ export const workCommandWithLaterParts: Upgrade = (old) => {
   return { ...old, from: side(old.from), to: side(old.to) }
 }
 
+/** Before version 4 whoever joined got it, everybody worked alone, and groups went by no rule. */
+export const assignmentWithTeams: Upgrade = (old) => ({ newcomers: true, teams: [], ruled: [], ...old })
+
+/** Pieces were handed in by each learner before version 2. */
+export const pieceHandedInAlone: Upgrade = (old) => ({ handIn: 'alone', ...old })
+
+/** The same for acts on assignments, on both sides. */
+export const workCommandWithTeams: Upgrade = (old) => {
+  if (old.kind !== 'work') return old
+  const side = (value: unknown) => {
+    if (value === null) return null
+    const { pieces, ...rest } = value as Json
+    return { ...assignmentWithTeams(rest), pieces: (pieces as readonly Json[]).map(pieceHandedInAlone) }
+  }
+  return { ...old, from: side(old.from), to: side(old.to) }
+}
+
 /** Items had no hints in version 1. */
 export const resourceWithHints: Upgrade = (old) => ({
   ...old,

@@ -48,6 +48,12 @@ const items = [
       icon: 'i-lucide-eye',
       onSelect: () => void navigateTo(`/lens?learner=${props.learner.id}`),
     },
+    {
+      label: 'Assign something to them',
+      icon: 'i-lucide-plus',
+      onSelect: () =>
+        void navigateTo({ path: '/work/new', query: { learners: props.learner.id, class: props.page.id } }),
+    },
   ],
   [
     { label: 'New password', icon: 'i-lucide-key-round', onSelect: () => void reset() },

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { GroupId, UserId } from '#core/base'
-import { SaveGroup, SetAccommodation, SetMember } from '#shared/contracts/teaching'
+import { SetAccommodation, SetMember } from '#shared/contracts/teaching'
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { useTakingAway } from '../composables/takingAway'
+import { sayGroupRule } from '../words/groupRules'
 import LearnerActs from './LearnerActs.vue'
+import NewGroup from './NewGroup.vue'
 
 const props = defineProps<{ page: ClassPage }>()
 const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
 const word = ref('')
-const newGroup = ref('')
 const editing = ref<UserId | null>(null)
 const extra = ref({ percent: 150, attempts: 0, days: 0 })
 const learners = computed(() =>
@@ -20,17 +21,6 @@ const learners = computed(() =>
 )
 const membersOf = (id: GroupId) => props.page.learners.filter((l) => l.groupIds.includes(id)).map((l) => l.id)
 
-async function addGroup(): Promise<void> {
-  const name = newGroup.value.trim()
-  if (!name) return
-  const reply = await call(SaveGroup, {
-    params: { classId: props.page.id },
-    body: { groupId: null, name, learnerIds: [] },
-  })
-  if (!reply.ok) return tell.refused(reply.error)
-  newGroup.value = ''
-  emit('changed')
-}
 /** Sends one tick alone, so that ticks in quick succession do not undo each other. */
 async function toggle(l: LearnerRow, groupId: GroupId, isIn: boolean): Promise<void> {
   const reply = await call(SetMember, {
@@ -89,21 +79,12 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
         placeholder="Find a learner"
         aria-label="Find a learner"
       />
-      <form v-if="page.mayRun" class="flex gap-1.5 items-center" @submit.prevent="addGroup">
-        <UInput
-          v-model="newGroup"
-          maxlength="40"
-          placeholder="New group"
-          aria-label="Name of a new group"
-          name="new-group"
-        /><UButton type="submit" color="neutral" variant="outline" :disabled="!newGroup.trim()"
-          >Add group</UButton
-        ><UDropdownMenu v-if="page.groups.length" :items="removals"
-          ><UButton color="neutral" variant="ghost" data-hook="remove-group"
-            >Remove a group</UButton
-          ></UDropdownMenu
-        >
-      </form>
+      <NewGroup v-if="page.mayRun" :class-id="page.id" @made="emit('changed')" />
+      <UDropdownMenu v-if="page.mayRun && page.groups.length" :items="removals"
+        ><UButton color="neutral" variant="ghost" data-hook="remove-group"
+          >Remove a group</UButton
+        ></UDropdownMenu
+      >
     </div>
     <div class="overflow-x-auto">
       <table class="grid-table roster">
@@ -112,7 +93,11 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             <th scope="col">Learner</th>
             <th scope="col">Sign-in</th>
             <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
-              {{ g.name }}<span class="said block font-normal">{{ membersOf(g.id).length }}</span>
+              {{ g.name
+              }}<span class="said block font-normal"
+                >{{ membersOf(g.id).length
+                }}<template v-if="g.rule">: {{ sayGroupRule(g.rule) }}</template></span
+              >
             </th>
             <th scope="col">Accommodation</th>
           </tr>
@@ -130,7 +115,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
               <td v-for="g in page.groups" :key="g.id" class="group">
                 <UCheckbox
                   :model-value="l.groupIds.includes(g.id)"
-                  :disabled="!page.mayRun"
+                  :disabled="!page.mayRun || g.rule !== null"
                   :aria-label="`${l.name} in ${g.name}`"
                   @update:model-value="toggle(l, g.id, $event === true)"
                 />

@@ -35,6 +35,11 @@ const cells = computed(() =>
 const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-for-them'))
 const areAllExcused = computed(() => props.learnerIds.every((id) => props.column.excusedIds.includes(id)))
 
+/** To the composer, with these learners. */
+const assignTo = computed(() => ({
+  path: '/work/new',
+  query: { learners: props.learnerIds.join(','), class: props.grid.classId },
+}))
 /** To what the one learner who is chosen sees. */
 const lens = computed(() => {
   const [only, ...more] = props.learnerIds
@@ -124,6 +129,15 @@ async function giveTime(): Promise<void> {
         Enter, takes in further learners of this column.
       </p>
     </template>
+    <UButton
+      class="justify-self-start"
+      color="neutral"
+      variant="outline"
+      icon="i-lucide-plus"
+      :to="assignTo"
+      data-hook="assign-to-chosen"
+      >Assign something to {{ learnerIds.length === 1 ? 'them alone' : 'these' }}</UButton
+    >
     <UButton
       v-if="lens"
       class="justify-self-start"

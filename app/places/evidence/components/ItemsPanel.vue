@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import type { AssignmentId, ClassId, PieceId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import { optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
@@ -15,6 +15,8 @@ const props = defineProps<{
   assignmentId: AssignmentId
   pieceId: PieceId | null
   classId: ClassId | null
+  /** Whose score that counts is below 60 %. */
+  below: readonly UserId[]
 }>()
 const emit = defineEmits<{ close: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
@@ -62,6 +64,16 @@ const rows = computed(() =>
     <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">
       Only {{ count(figures.tries, 'learner') }}: a share of so few says little.
     </p>
+    <UButton
+      v-if="below.length && classId"
+      class="mt-3"
+      color="neutral"
+      variant="outline"
+      icon="i-lucide-plus"
+      :to="{ path: '/work/new', query: { learners: below.join(','), class: classId } }"
+      data-hook="assign-to-below"
+      >Assign something to the {{ count(below.length, 'learner') }} below 60 %</UButton
+    >
     <ol v-if="figures && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->

@@ -69,6 +69,9 @@ const facts = computed(() => {
       :link-to="linkTo"
     />
     <h2 v-if="!isOne" class="mb-2">{{ card.title }}</h2>
+    <p v-if="of.mates.length" class="mb-2" data-hook="mates">
+      Together with {{ of.mates.join(', ') }}. What one of you hands in counts for all of you.
+    </p>
     <slot v-if="of.open" name="open" />
     <template v-else>
       <WorkAbout :work="work" :is-new="card.triesUsed === 0 && card.mayTry && card.itemCount > 0" />

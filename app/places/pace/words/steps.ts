@@ -26,7 +26,9 @@ interface Known {
 export function sayStep(command: Step, known: Known): string {
   switch (command.kind) {
     case 'work':
-      return `${WORK_WORDS[command.what]} “${command.title}”`
+      return command.others === 0
+        ? `${WORK_WORDS[command.what]} “${command.title}”`
+        : `${WORK_WORDS[command.what]} ${command.others + 1} pieces of work`
     case 'note':
       return sayNote(command)
     case 'plan':
@@ -54,6 +56,7 @@ const WORK_WORDS: Record<WorkAct, string> = {
   withdrawn: 'withdrawn',
   'given-more': 'more given in',
   excused: 'excused from',
+  shifted: 'moved',
 }
 
 function lessonOf(id: LessonId | null, { classes, plans }: Known): PlanLesson | undefined {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { ResourceId } from '#core/base'
 import type { PieceCard } from '#shared/contracts/library'
 import { useShelf } from '../stores/shelf'
 import { count } from '~/shared/words/numbers'
@@ -7,6 +8,7 @@ import { sayPiece } from '~/shared/words/pieces'
 
 const props = defineProps<{ chosen: string | null }>()
 const emit = defineEmits<{ choose: [piece: PieceCard] }>()
+const ticked = defineModel<readonly ResourceId[]>('ticked', { required: true })
 const shelf = useShelf()
 const open = ref(new Set<string>())
 const word = ref('')
@@ -36,6 +38,21 @@ function toggle(unit: string): void {
   open.value = next
 }
 const own = computed(() => shelf.byLesson.get('own') ?? [])
+type Lessons = readonly { readonly id: string }[]
+const allIn = (lessons: Lessons) => lessons.flatMap((l) => shelf.piecesOf(l.id))
+/** Whether all, some or none of what lessons hold is ticked. */
+function stateOf(lessons: Lessons): boolean | 'indeterminate' {
+  const all = allIn(lessons)
+  const on = all.filter((p) => ticked.value.includes(p.id)).length
+  if (on === 0) return false
+  return on === all.length ? true : 'indeterminate'
+}
+const tick = (lessons: Lessons, isOn: boolean) => tickPieces(allIn(lessons), isOn)
+function tickPieces(pieces: readonly PieceCard[], isOn: boolean): void {
+  const ids = pieces.map((p) => p.id)
+  const others = ticked.value.filter((id) => !ids.includes(id))
+  ticked.value = isOn ? [...others, ...ids] : others
+}
 const piecesIn = (lessons: readonly { id: string }[]) =>
   lessons.reduce((n, l) => n + shelf.piecesOf(l.id).length, 0)
 </script>
@@ -104,27 +121,54 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
             >
           </button>
           <ul v-if="open.has(unit.number)" class="lessons">
+            <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
+              <UCheckbox
+                size="sm"
+                label="The whole unit"
+                :model-value="stateOf(unit.lessons)"
+                data-hook="tick-unit"
+                @update:model-value="tick(unit.lessons, $event === true)"
+              />
+            </li>
             <li v-for="lesson in unit.lessons" :key="lesson.id">
-              <p class="lesson">
-                <b>{{ lesson.number }}</b> {{ lesson.title }}
-                <span class="said"
-                  >{{ lesson.typicalMeetings }}
-                  {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span
+              <div class="lesson">
+                <UCheckbox
+                  v-if="shelf.piecesOf(lesson.id).length"
+                  size="sm"
+                  :model-value="stateOf([lesson])"
+                  :aria-label="`Tick all of ${lesson.number} ${lesson.title}`"
+                  data-hook="tick-lesson"
+                  @update:model-value="tick([lesson], $event === true)"
+                />
+                <p class="flex-1">
+                  <b>{{ lesson.number }}</b> {{ lesson.title }}
+                  <span class="said"
+                    >{{ lesson.typicalMeetings }}
+                    {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span
+                  >
+                </p>
+              </div>
+              <div v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" class="flex gap-1.5 items-start">
+                <UCheckbox
+                  class="mt-1.5"
+                  size="sm"
+                  :model-value="ticked.includes(p.id)"
+                  :aria-label="`Tick ${p.title}`"
+                  data-hook="tick-piece"
+                  @update:model-value="tickPieces([p], $event === true)"
+                />
+                <button
+                  type="button"
+                  class="piece"
+                  :class="{ chosen: p.id === chosen }"
+                  data-hook="piece"
+                  @click="emit('choose', p)"
                 >
-              </p>
-              <button
-                v-for="p in shelf.piecesOf(lesson.id)"
-                :key="p.id"
-                type="button"
-                class="piece"
-                :class="{ chosen: p.id === chosen }"
-                data-hook="piece"
-                @click="emit('choose', p)"
-              >
-                <span>{{ p.title }}</span><span class="said"
-                  >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
-                >
-              </button>
+                  <span>{{ p.title }}</span><span class="said"
+                    >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
+                  >
+                </button>
+              </div>
             </li>
           </ul>
         </div>
@@ -155,6 +199,9 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
   padding-left: 1.35rem;
 }
 .lesson {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
   padding: 0.4rem 0 0.1rem;
   font-size: 0.93rem;
 }

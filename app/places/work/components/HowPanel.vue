@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { AttemptRules } from '#core/attempts'
-import type { Preview } from '#shared/contracts/work'
+import type { Preview, Recipients } from '#shared/contracts/work'
 import { isScored } from '#core/library'
 import { rulesOf } from '#core/work'
 import { useShelf } from '~/places/shelf'
@@ -9,7 +9,7 @@ import type { DraftInWork } from '../draft'
 import { differing } from '../draft'
 import RulesPanel from './RulesPanel.vue'
 
-const props = defineProps<{ banks: Preview['banks'] }>()
+const props = defineProps<{ banks: Preview['banks']; recipients: Recipients }>()
 const draft = defineModel<DraftInWork>({ required: true })
 const shelf = useShelf()
 const ALL = 'all'
@@ -31,6 +31,16 @@ const choices = computed(() => [
 const piece = computed(() => draft.value.pieces.find((p) => p.id === chosen.value) ?? null)
 watch(scored, () => {
   if (!scored.value.some((s) => s.piece.id === chosen.value)) chosen.value = ALL
+})
+
+/** For what rules can be kept: the kind of the piece they are for, and the first class. */
+const kind = computed(() => {
+  const of = piece.value ?? scored.value[0]?.piece
+  return (of && shelf.piece(of.resourceId)?.kind) ?? null
+})
+const ofClass = computed(() => {
+  const first = draft.value.targets.find((t) => t.target.kind === 'class')?.target
+  return props.recipients.classes.find((c) => first?.kind === 'class' && c.id === first.classId) ?? null
 })
 
 /** What can be drawn from: of the chosen piece, else of the first that has items. */
@@ -56,7 +66,7 @@ const rules = computed<AttemptRules>({
 
 <template>
   <div class="grid gap-3 content-start">
-    <RulesPanel v-model="rules" :scored="scored.length > 0" :bank="bank">
+    <RulesPanel v-model="rules" :scored="scored.length > 0" :bank="bank" :kind="kind" :of-class="ofClass">
       <USelect
         v-if="scored.length > 1"
         v-model="chosen"

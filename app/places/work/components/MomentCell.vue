@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Instant, IsoDay, LessonId } from '#core/base'
+import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
 import type { Moment, WindowField } from '#core/availability'
 import { ABSENT_WORDS, sayMomentSpec } from '../words/moments'
 import { FIELD_WORDS } from '~/shared/words/refusals'
@@ -17,6 +17,8 @@ const props = defineProps<{
   inherits?: boolean
   resolved?: Instant | null
   bad?: boolean
+  /** Whose meetings the month marks. */
+  classId?: ClassId | null
 }>()
 const moment = defineModel<Moment | null | undefined>({ required: true })
 const lessonName = (id: string) =>
@@ -47,6 +49,7 @@ const lessonName = (id: string) =>
         :start="start"
         :today="today"
         :inherits="inherits"
+        :class-id="classId ?? null"
         @done="close"
     /></template>
   </UPopover>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { addDays } from '#core/base'
-import type { IsoDay, LessonId } from '#core/base'
+import type { ClassId, IsoDay, LessonId } from '#core/base'
 import type { Anchor, Moment, WindowField } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
 import ClockField from '~/shared/fields/ClockField.vue'
@@ -20,6 +20,8 @@ const props = defineProps<{
   start: LessonId | null
   today: IsoDay
   inherits?: boolean
+  /** Whose meetings the month marks. */
+  classId?: ClassId | null
 }>()
 /** undefined: as for everyone (only where `inherits`); null: absent. */
 const moment = defineModel<Moment | null | undefined>({ required: true })
@@ -93,7 +95,11 @@ function step(by: 1 | -1): void {
   if (m?.kind === 'anchor') patch({ offset: m.offset + by })
   else if (m) moment.value = { ...m, on: addDays(m.on, by) }
 }
-const marks = computed(() => marksOf(desk.year))
+/** The month marks the meetings of the class that is meant. */
+const marks = computed(() => {
+  const column = desk.columns.find((c) => c.of.id === props.classId)
+  return marksOf(desk.year, column?.calendar ?? null)
+})
 </script>
 
 <template>

@@ -158,6 +158,14 @@ function remove(at: number): void {
         <p v-else-if="s.piece.when !== 'in' && !lesson" class="said mt-1">
           Hangs on no lesson, so the dates below hold.
         </p>
+        <UCheckbox
+          class="mt-1.5"
+          size="sm"
+          label="Handed in together: one for the team"
+          data-hook="hand-in-together"
+          :model-value="s.piece.handIn === 'together'"
+          @update:model-value="patch(s.at, { handIn: $event === true ? 'together' : 'alone' })"
+        />
         <label v-if="s.card?.itemCount === 0" class="said flex items-center gap-1.5 mt-1.5"
           >Open at least
           <UInput

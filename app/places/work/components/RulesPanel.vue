@@ -1,26 +1,49 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { AttemptRules, BankPart } from '#core/attempts'
+import type { ClassId } from '#core/base'
+import type { ResourceKind } from '#core/library'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { PRESETS } from '~/shared/words/rules'
+import { usePresets } from '../stores/presets'
 import { rulesInWords } from '../words/rulesInWords'
 import FoldButton from '~/shared/frame/FoldButton.vue'
+import OwnPresets from './rules/OwnPresets.vue'
 import RuleFields from './rules/RuleFields.vue'
 
-defineProps<{ scored: boolean; bank: readonly BankPart[] }>()
+defineProps<{
+  scored: boolean
+  bank: readonly BankPart[]
+  /** For what own rules can be kept. */
+  kind: ResourceKind | null
+  ofClass: { readonly id: ClassId; readonly name: string } | null
+}>()
 const rules = defineModel<AttemptRules>({ required: true })
 const isOpen = ref(false)
 /** In how many rules a set of ready rules is other than what is set; what is late is no part of it. */
 const distance = (of: AttemptRules) => rulesInWords(rules.value, of).filter((l) => l.differs).length
-const preset = computed(() => PRESETS.find((p) => distance(p.rules) === 0) ?? null)
+const own = usePresets()
+onMounted(() => void own.load())
+/** The ready rules that ship, and the teacher's own. */
+const ready = computed(() => [
+  ...own.presets.map(({ id, name, rules: of }) => ({
+    key: id as string,
+    word: name,
+    about: 'Rules of your own.',
+    rules: of,
+  })),
+  ...PRESETS,
+])
+const preset = computed(() => ready.value.find((p) => distance(p.rules) === 0) ?? null)
+const exactOwn = computed(() => own.presets.find((p) => p.id === preset.value?.key) ?? null)
 /** The ready rules from which what is set differs least. */
 const nearest = computed(() =>
-  PRESETS.reduce((a, b) => (distance(b.rules) < distance(a.rules) ? b : a), PRESETS[0]!),
+  ready.value.reduce((a, b) => (distance(b.rules) < distance(a.rules) ? b : a), ready.value[0]!),
 )
 const lines = computed(() => rulesInWords(rules.value, nearest.value.rules))
-const PRESET_ITEMS = PRESETS.map(({ key, word }) => ({ value: key, label: word }))
+const items = computed(() => ready.value.map(({ key, word }) => ({ value: key, label: word })))
 function take(key: string | null): void {
-  const chosen = PRESETS.find((p) => p.key === key)
+  const chosen = ready.value.find((p) => p.key === key)
   if (chosen) rules.value = { ...chosen.rules, late: rules.value.late }
 }
 </script>
@@ -32,7 +55,7 @@ function take(key: string | null): void {
     <template v-if="scored">
       <ChoiceButtons
         label="Ready rules"
-        :items="PRESET_ITEMS"
+        :items="items"
         :model-value="nearest.key"
         @update:model-value="take"
       />
@@ -44,6 +67,13 @@ function take(key: string | null): void {
           {{ l.text }}<span v-if="l.differs" class="sr-only"> (changed)</span>
         </li>
       </ul>
+      <OwnPresets
+        v-if="!preset || exactOwn"
+        :rules="rules"
+        :exact="exactOwn"
+        :kind="kind"
+        :of-class="ofClass"
+      />
       <FoldButton v-model="isOpen" data-hook="change-rules">Change rules</FoldButton>
       <RuleFields v-if="isOpen" v-model="rules" :bank="bank" />
     </template>

@@ -145,6 +145,7 @@ function remove(at: number): void {
                 :start="start"
                 :today="today"
                 :zone="zone"
+                :class-id="preview?.classes[0]?.classId ?? null"
                 @update:model-value="setBase(f, $event)"
               />
             </td>
@@ -190,6 +191,14 @@ function remove(at: number): void {
         >{{ l.name }}</UButton
       >
     </p>
+    <UCheckbox
+      v-if="rows.some((r) => r.target.kind === 'class')"
+      v-model="draft.newcomers"
+      class="mt-2"
+      :disabled="isPart"
+      label="Who joins a class later gets it, too"
+      data-hook="newcomers"
+    />
     <UButton
       class="mt-2"
       size="xs"

@@ -1,92 +1,129 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { AssignmentId, PieceId } from '#core/base'
+import type { AssignmentId, Instant, PieceId } from '#core/base'
+import { scaleFor } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
-import { LEVEL_WORDS } from '../words/moments'
+import WindowLine from '~/shared/charts/WindowLine.vue'
+import FoldButton from '~/shared/frame/FoldButton.vue'
 import { count } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
+import { asTable, whoRows } from '../whoGetsWhat'
 
 const props = defineProps<{
   preview: Preview
   recipients: Recipients
   /** Titles of the pieces, in order; one alone is not named. */
   pieces: readonly { readonly id: PieceId; readonly title: string }[]
+  title: string
   zone: string
+  now: Instant
   /** Once learners have it: their names lead to what they see. */
   work: AssignmentId | null
 }>()
 const open = ref(false)
+const word = ref('')
+const onlyDiffering = ref(false)
 const FIELDS = ['opens', 'due', 'closes'] as const
-const groupName = (id: string | null) => props.recipients.groups.find((g) => g.id === id)?.name
-const rows = computed(() =>
-  props.preview.who.map((w) => ({
-    ...w,
-    key: `${w.learnerId} ${w.pieceId}`,
-    piece: props.pieces.length > 1 ? (props.pieces.find((p) => p.id === w.pieceId)?.title ?? '') : '',
-    className: props.recipients.classes.find((c) => c.id === w.classId)?.name ?? '',
-    why: [
-      ...new Set(
-        w.because
-          .filter((b) => b.level !== 'assignment')
-          .map(
-            (b) =>
-              `${b.field === 'maxAttempts' ? 'tries' : b.field === 'timeLimitMinutes' ? 'time' : b.field}: ` +
-              `${b.level === 'group' ? (groupName(b.sourceId) ?? LEVEL_WORDS.group) : LEVEL_WORDS[b.level]}`,
-          ),
-      ),
-    ],
-  })),
+const several = computed(() => props.pieces.length > 1)
+const rows = computed(() => whoRows(props.preview, props.recipients, props.pieces))
+const shown = computed(() => {
+  const wanted = word.value.trim().toLowerCase()
+  return rows.value.filter(
+    (r) =>
+      (!onlyDiffering.value || r.why.length > 0) &&
+      `${r.name} ${r.className} ${r.piece}`.toLowerCase().includes(wanted),
+  )
+})
+const scale = computed(() =>
+  scaleFor(
+    props.preview.who.map((w) => w.terms),
+    props.now,
+  ),
 )
+
+/** What is shown, as a file for a spreadsheet. */
+async function download(): Promise<void> {
+  const { printCells } = await import('#core/formats')
+  const text = printCells(asTable(shown.value, props.zone))
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }))
+  link.download = `${props.title.replace(/[^\p{L}\p{N}]+/gu, '-') || 'work'}-who-gets-what.csv`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
 </script>
 
 <template>
   <section v-if="preview.who.length" data-hook="who-gets-what">
-    <button
-      type="button"
-      class="flex items-center gap-1 font-semibold cursor-pointer"
-      :aria-expanded="open"
-      @click="open = !open"
+    <FoldButton v-model="open" class="font-semibold"
+      >Who gets what: {{ count(preview.learners, 'learner') }}, one by one</FoldButton
     >
-      <UIcon
-        :name="open ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-        class="size-4"
-        aria-hidden="true"
-      />Who gets what: {{ count(preview.learners, 'learner') }}, one by one
-    </button>
-    <div v-if="open" class="max-h-96 overflow-auto mt-2">
-      <table class="grid-table">
-        <thead>
-          <tr>
-            <th scope="col">Learner</th>
-            <th scope="col">Class</th>
-            <th v-if="pieces.length > 1" scope="col">Piece</th>
-            <th scope="col">Opens</th>
-            <th scope="col">Due</th>
-            <th scope="col">Closes</th>
-            <th scope="col">Tries</th>
-            <th scope="col">Time</th>
-            <th scope="col">Why it differs</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="w in rows" :key="w.key">
-            <th scope="row" class="font-semibold">
-              <NuxtLink v-if="work" class="plain" :to="`/lens?learner=${w.learnerId}&work=${work}`">{{
-                w.name
-              }}</NuxtLink>
-              <template v-else>{{ w.name }}</template>
-            </th>
-            <td>{{ w.className }}</td>
-            <td v-if="pieces.length > 1">{{ w.piece }}</td>
-            <td v-for="f in FIELDS" :key="f">
-              {{ w.terms[f] === null ? '' : sayMoment(w.terms[f]!, zone, f) }}
-            </td>
-            <td>{{ w.terms.maxAttempts ?? 'any' }}</td>
-            <td>{{ w.terms.timeLimitMinutes === null ? '' : `${w.terms.timeLimitMinutes} min` }}</td>
-            <td class="said">{{ w.why.join(', ') }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <template v-if="open">
+      <div class="flex flex-wrap gap-3 items-center mt-2">
+        <UInput
+          v-model="word"
+          class="!w-52"
+          icon="i-lucide-search"
+          placeholder="Find a learner or class"
+          aria-label="Find a learner or class"
+          name="find-who"
+        />
+        <UCheckbox v-model="onlyDiffering" label="Only who differs" data-hook="only-differing" />
+        <span class="said" role="status">{{ count(shown.length, 'row') }}</span>
+        <UButton
+          class="ml-auto"
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-download"
+          data-hook="who-csv"
+          @click="download"
+          >CSV</UButton
+        >
+      </div>
+      <div class="max-h-96 overflow-auto mt-2">
+        <table class="grid-table">
+          <thead>
+            <tr>
+              <th scope="col">Learner</th>
+              <th scope="col">Class</th>
+              <th v-if="several" scope="col">Piece</th>
+              <th scope="col">Opens</th>
+              <th scope="col">Due</th>
+              <th scope="col">Closes</th>
+              <th scope="col" class="line">Window</th>
+              <th scope="col">Tries</th>
+              <th scope="col">Time</th>
+              <th scope="col">Why it differs</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="w in shown" :key="w.key">
+              <th scope="row" class="font-semibold">
+                <NuxtLink v-if="work" class="plain" :to="`/lens?learner=${w.learnerId}&work=${work}`">{{
+                  w.name
+                }}</NuxtLink>
+                <template v-else>{{ w.name }}</template>
+              </th>
+              <td>{{ w.className }}</td>
+              <td v-if="several">{{ w.piece }}</td>
+              <td v-for="f in FIELDS" :key="f">
+                {{ w.terms[f] === null ? '' : sayMoment(w.terms[f]!, zone, f) }}
+              </td>
+              <td class="line"><WindowLine :window="w.terms" :scale="scale" :at="now" /></td>
+              <td>{{ w.terms.maxAttempts ?? 'any' }}</td>
+              <td>{{ w.terms.timeLimitMinutes === null ? '' : `${w.terms.timeLimitMinutes} min` }}</td>
+              <td class="said">{{ w.why.join(', ') }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
   </section>
 </template>
+
+<style scoped>
+.line {
+  min-width: 7rem;
+}
+</style>

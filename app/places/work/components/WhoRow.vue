@@ -78,6 +78,7 @@ const meetings = computed(
         :zone="zone"
         :resolved="seen?.window ? seen.window[f] : undefined"
         :bad="isBad(f)"
+        :class-id="seen?.classId ?? null"
         @update:model-value="$emit('set', f, $event)"
       />
     </td>

@@ -19,6 +19,7 @@ import AboutPanel from './AboutPanel.vue'
 import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
 import PiecesPanel from './PiecesPanel.vue'
+import TeamsPanel from './TeamsPanel.vue'
 import WhoAndWhen from './WhoAndWhen.vue'
 import WhoGetsWhat from './WhoGetsWhat.vue'
 
@@ -40,6 +41,7 @@ const bookLessons = computed(() =>
 const titles = computed(() =>
   draft.value.pieces.map((p) => ({ id: p.id, title: shelf.piece(p.resourceId)?.title ?? '' })),
 )
+const isTogether = computed(() => draft.value.pieces.some((p) => p.handIn === 'together'))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
 const lessons = computed<LessonChoice[]>(() => {
@@ -130,6 +132,7 @@ async function loadRecipients(): Promise<void> {
           :is-part="isPart"
           @reload="loadRecipients"
         />
+        <TeamsPanel v-if="isTogether" v-model="draft" :preview="preview" :inert="isPart" />
         <p v-if="problem || previewProblem" class="note-line needs" role="alert">
           {{ problem || previewProblem }}
         </p>
@@ -147,11 +150,13 @@ async function loadRecipients(): Promise<void> {
           :preview="preview"
           :recipients="recipients"
           :pieces="titles"
+          :title="draft.title"
           :zone="desk.zone"
+          :now="now"
           :work="known?.id ?? null"
         />
       </div>
-      <HowPanel v-model="draft" :inert="isPart" :banks="preview?.banks ?? []" />
+      <HowPanel v-model="draft" :inert="isPart" :banks="preview?.banks ?? []" :recipients="recipients" />
     </div>
     <div class="acts">
       <template v-if="known?.state === 'withdrawn'"

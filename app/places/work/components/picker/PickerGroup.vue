@@ -23,7 +23,7 @@ async function make(): Promise<void> {
   busy.value = true
   const reply = await call(SaveGroup, {
     params: { classId: of.classId },
-    body: { groupId: null, name: called, learnerIds: [...of.learners] },
+    body: { groupId: null, name: called, learnerIds: [...of.learners], rule: null },
   })
   busy.value = false
   if (!reply.ok) return tell.refused(reply.error)

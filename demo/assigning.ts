@@ -1,0 +1,71 @@
+import { asId, mustBeOk } from '#core/base'
+import type { ClassId, PieceId, UserId } from '#core/base'
+import { madeTeams, momentsOf, NO_ABOUT } from '#core/work'
+import type { Draft } from '#core/work'
+import { learnersOf } from '#db/repositories'
+import { keepPreset } from '#usecases/presets/presets'
+import { keepGroup } from '#usecases/teaching/keepGroup'
+import { assign } from '#usecases/work/assign'
+import { PIECES } from './content'
+import type { Demo } from './history'
+import { RULES } from './rules'
+import { PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
+
+/** What a teacher has made for assigning: rules of her own, a group by rule, work in pairs that comes up. */
+export async function readyForAssigning(demo: Demo): Promise<void> {
+  const { deps, teacher, classes } = demo
+  for (const { name, kind, rules } of PRESETS_KEPT)
+    mustBeOk(
+      await keepPreset(deps, teacher, { name, classId: null, kind, rules: { ...RULES.check, ...rules } }),
+      name,
+    )
+  const classId = classes.get(STRENGTHEN.section) as ClassId
+  const { name, rule } = STRENGTHEN
+  mustBeOk(
+    await keepGroup(deps, teacher, { classId, groupId: null, name, learnerIds: [], rule }),
+    'group by rule',
+  )
+  mustBeOk(await assign(deps, teacher, { draft: await inPairs(demo), publish: true }), 'pairs')
+}
+
+async function inPairs({ deps, classes, lessons }: Demo): Promise<Draft> {
+  const classId = classes.get(PAIRS.section) as ClassId
+  const lessonId = lessons.get(PAIRS.lesson) ?? null
+  const piece = PIECES.find((p) => p.resource.code === PAIRS.piece)?.resource
+  if (!piece || lessonId === null) throw new Error('the demo has no work for pairs')
+  const learnerIds: readonly UserId[] = (
+    (await learnersOf(deps.store.read, [classId])).get(classId) ?? []
+  ).map((l) => l.id)
+  const anchor = { kind: 'anchor', lessonId, edge: 'last', step: 'meetings' } as const
+  return {
+    pieces: [
+      {
+        id: asId<PieceId>('p1'),
+        resourceId: piece.id,
+        revision: 1,
+        when: 'in',
+        handIn: 'together',
+        leastMinutes: 0,
+        window: momentsOf('in', lessonId),
+        rules: {},
+      },
+    ],
+    title: PAIRS.title,
+    note: 'One of you hands in for both.',
+    about: { ...NO_ABOUT, heading: 'In pairs', category: 'Practice' },
+    isFirst: false,
+    inTurn: false,
+    newcomers: false,
+    teams: madeTeams(learnerIds, 2, 8),
+    window: {
+      listed: null,
+      opens: { ...anchor, edge: 'first', offset: 0, at: 'class-start' },
+      due: { ...anchor, offset: 1, at: 'class-end' },
+      closes: null,
+      putAway: null,
+    },
+    rules: RULES.practice,
+    targets: [{ target: { kind: 'class', classId }, overrides: {} }],
+    exceptIds: [],
+  }
+}

@@ -1,0 +1,76 @@
+import { LATER_RULES } from '#core/attempts'
+import type { AttemptRules } from '#core/attempts'
+import type { DemoWork } from './scenario'
+
+/** The rules that the demo's work has, by what it is for. */
+export const RULES: Record<DemoWork['kind'], AttemptRules> = {
+  check: {
+    maxAttempts: 2,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'shuffled',
+    feedback: 'submission',
+    answers: 'close',
+    late: { percentPerDay: 10, per: 'instructional-day', floorPercent: 50 },
+    ...LATER_RULES,
+    help: ['calculator'],
+  },
+  practice: {
+    maxAttempts: null,
+    kept: 'latest',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'item',
+    answers: 'submission',
+    late: null,
+    ...LATER_RULES,
+    help: ['hints', 'calculator', 'worked-example', 'read-aloud'],
+  },
+  review: {
+    maxAttempts: null,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'shuffled',
+    feedback: 'submission',
+    answers: 'submission',
+    late: null,
+    items: {
+      kind: 'drawn',
+      again: 'new',
+      shares: [
+        { standard: null, hardness: 'easy', count: 2 },
+        { standard: null, hardness: null, count: 3 },
+      ],
+    },
+    help: ['calculator'],
+    passPercent: 70,
+  },
+  // as hard as suits each learner, until it is known well enough how far they are
+  search: {
+    maxAttempts: null,
+    kept: 'latest',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'item',
+    answers: 'item',
+    late: null,
+    items: { kind: 'adaptive', most: 6, untilError: 0.8 },
+    help: ['hints', 'calculator'],
+    passPercent: null,
+  },
+  test: {
+    maxAttempts: 1,
+    kept: 'first',
+    waitMinutes: 0,
+    timeLimitMinutes: 40,
+    order: 'shuffled',
+    feedback: 'close',
+    answers: 'close',
+    late: null,
+    ...LATER_RULES,
+  },
+}

@@ -1,0 +1,5 @@
+import { ListMyNotices } from '#shared/contracts/learning'
+import { listMyNotices } from '#usecases/notices/myNotices'
+import { handle } from '../../http/handle'
+
+export default handle(ListMyNotices, ({ deps, actor }) => listMyNotices(deps, actor))

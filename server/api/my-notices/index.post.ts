@@ -1,0 +1,5 @@
+import { ReadMyNotices } from '#shared/contracts/learning'
+import { readMyNotices } from '#usecases/notices/myNotices'
+import { handle } from '../../http/handle'
+
+export default handle(ReadMyNotices, ({ deps, actor }) => readMyNotices(deps, actor))

@@ -1,0 +1,101 @@
+import { ok, refuse } from '#core/base'
+import type { Result } from '#core/base'
+import type { Actor } from '#core/access'
+import type { AvailabilityRefusal } from '#core/availability'
+import { changed, checkPart, namedClasses, shifted } from '#core/work'
+import type { WorkAct, WorkRefusal } from '#core/work'
+import { begunIn, saveAssignment } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { whereIn } from './draft'
+import type { DraftRefusal } from './draft'
+import { publishIn } from './publishWork'
+import type { WorkAtVersion } from './publishWork'
+import { settle } from './settle'
+import { writeDown } from './steps'
+import type { DoneToWork } from './steps'
+import { withdrawIn } from './withdrawWork'
+import { workAt } from './workFor'
+import { worldLoader } from './world'
+
+/** What is done to several assignments at once. */
+export type ManyAct =
+  | { readonly kind: 'publish' }
+  | { readonly kind: 'withdraw' }
+  /** So many meetings later; below 0: earlier. */
+  | { readonly kind: 'shift'; readonly meetings: number }
+
+const WRITTEN_AS: Record<ManyAct['kind'], WorkAct> = {
+  publish: 'published',
+  withdraw: 'withdrawn',
+  shift: 'shifted',
+}
+
+type ManyRefusal = DraftRefusal | AvailabilityRefusal | WorkRefusal
+export type DoneToMany = Result<{ readonly works: number; readonly learners: number }, ManyRefusal>
+
+/**
+ * Publishes, takes back or moves several assignments as one step that one undo takes back: all of them or, with the
+ * first refusal, none. Learners count once for each assignment.
+ */
+export async function actOnMany(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly works: readonly WorkAtVersion[]; readonly act: ManyAct },
+): Promise<DoneToMany> {
+  return writing(deps.store, async (tx): Promise<DoneToMany> => {
+    const done: DoneToWork[] = []
+    const asked = new Map(input.works.map((w) => [w.assignmentId, w]))
+    for (const work of asked.values()) {
+      const one = await actOnOne(tx, deps, actor, work, input.act)
+      if (!one.ok) return one
+      done.push(one.value)
+    }
+    await writeDown(tx, deps, actor, WRITTEN_AS[input.act.kind], done)
+    return ok({ works: done.length, learners: done.reduce((sum, d) => sum + d.learners, 0) })
+  })
+}
+
+async function actOnOne(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  work: WorkAtVersion,
+  act: ManyAct,
+): Promise<Result<DoneToWork, ManyRefusal>> {
+  switch (act.kind) {
+    case 'publish':
+      return publishIn(tx, deps, actor, work)
+    case 'withdraw':
+      return withdrawIn(tx, deps, actor, work)
+    case 'shift':
+      return shiftIn(tx, deps, actor, work, act.meetings)
+  }
+}
+
+async function shiftIn(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  work: WorkAtVersion,
+  meetings: number,
+): Promise<Result<DoneToWork, ManyRefusal>> {
+  const found = await workAt(tx, actor, work)
+  if (!found.ok) return found
+  const { assignment: before, hand } = found.value
+  const world = await worldLoader(tx)(before.authorId, namedClasses(before))
+  const where = whereIn(world)
+  const moved = shifted(before, meetings, world.around.grounds, where)
+  if (!moved.ok) return moved
+  const part = checkPart(hand, before, moved.value, where)
+  if (!part.ok) return part
+  const next = changed(before, moved.value, (await begunIn(tx, before.id)).pieces)
+  if (!next.ok) return next
+  await saveAssignment(tx, next.value)
+  const reached = await settle(tx, next.value, world, deps.clock.now())
+  // where an anchor points past the year, the refusal tells which work it is
+  if (!reached.ok && reached.error.code === 'availability/anchor-past-year')
+    return refuse({ code: 'work/past-the-year', field: 'window', title: before.title })
+  return reached.ok ? ok({ before, after: next.value, learners: reached.value }) : reached
+}

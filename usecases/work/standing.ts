@@ -1,0 +1,83 @@
+import { isInGroup } from '#core/audience'
+import { groupBy } from '#core/base'
+import type { ClassId, GroupId, UserId } from '#core/base'
+import { standingOn, standingTry } from '#core/evidence'
+import type { CountedTry, Standing } from '#core/evidence'
+import { rulesOf } from '#core/work'
+import type { Assignment } from '#core/work'
+import {
+  assignmentIdsNear,
+  assignmentsById,
+  attemptsOf,
+  formName,
+  learnersOf,
+  piecesIn,
+} from '#db/repositories'
+import type { Connection, GroupRecord } from '#db/repositories'
+
+/** How learners of classes stand on some standards, by the tries that count; on all of them when `standards` is null. */
+export async function standingIn(
+  tx: Connection,
+  classIds: readonly ClassId[],
+  learners: ReadonlySet<UserId>,
+  standards: ReadonlySet<string> | null,
+): Promise<ReadonlyMap<UserId, Standing>> {
+  const work = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
+  const tries = await countedTries(tx, work, learners, standards)
+  const asked = standards ?? new Set(tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? [])))
+  return standingOn(asked, tries)
+}
+
+/**
+ * Groups with the learners that they have now: those by rule as their class stands, the others as they are. Groups of
+ * one class share what was loaded.
+ */
+export async function asTheyStand(
+  tx: Connection,
+  groups: readonly GroupRecord[],
+): Promise<readonly GroupRecord[]> {
+  const byRule = groups.filter((g) => g.rule !== null)
+  if (byRule.length === 0) return groups
+  const rosters = await learnersOf(tx, [...new Set(byRule.map((g) => g.classId))])
+  const members = new Map<GroupId, readonly UserId[]>()
+  for (const group of byRule) {
+    const { rule } = group
+    if (rule === null) continue
+    const learnerIds = (rosters.get(group.classId) ?? []).map((l) => l.id)
+    const standards = rule.standards.length === 0 ? null : new Set(rule.standards)
+    const standing = await standingIn(tx, [group.classId], new Set(learnerIds), standards)
+    members.set(
+      group.id,
+      learnerIds.filter((id) => isInGroup(rule, standing.get(id) ?? null)),
+    )
+  }
+  return groups.map((g) => ({ ...g, learnerIds: members.get(g.id) ?? g.learnerIds }))
+}
+
+/** The tries that count of pieces with items of these standards. */
+async function countedTries(
+  tx: Connection,
+  work: readonly Assignment[],
+  learners: ReadonlySet<UserId>,
+  standards: ReadonlySet<string> | null,
+): Promise<readonly CountedTry[]> {
+  const forms = await piecesIn(
+    tx,
+    work.flatMap((w) => w.pieces),
+  )
+  const asked = work.flatMap((w) =>
+    w.pieces.flatMap((piece) => {
+      const items = forms.get(formName(piece))?.items ?? []
+      const has = items.some((i) => i.standard !== null && (standards === null || standards.has(i.standard)))
+      return has ? [{ id: w.id, pieceId: piece.id, items, kept: rulesOf(w, piece).kept }] : []
+    }),
+  )
+  const tries = await attemptsOf(tx, [...new Set(asked.map((a) => a.id))])
+  const triesOf = groupBy(tries, (t) => `${t.assignmentId} ${t.pieceId} ${t.learnerId}`)
+  return asked.flatMap(({ id, pieceId, items, kept }) =>
+    [...learners].flatMap((learnerId) => {
+      const standing = standingTry(triesOf.get(`${id} ${pieceId} ${learnerId}`) ?? [], kept)
+      return standing?.score ? [{ learnerId, score: standing.score, items }] : []
+    }),
+  )
+}
