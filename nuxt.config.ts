@@ -38,6 +38,8 @@ export default defineNuxtConfig({
     fonts: false,
     // only colours in use: each one is spelt out in the theme of every component, and so in a learner's first page
     theme: { colors: ['primary', 'success', 'error', 'neutral'] },
+    // and only the looks of components that stand somewhere
+    experimental: { componentDetection: true },
   },
   icon: {
     provider: 'server',

@@ -77,9 +77,9 @@ describe('the list of work', () => {
     ])
   })
 
-  it('has one scale, from a week back to three ahead', () => {
+  it('has one scale, from a week back to four ahead', () => {
     const { from, until } = scaleOfList(at('10-21T20:30'), ZONE)
-    expect([from, until]).toEqual([at('10-14T06:00'), at('11-11T07:00')])
+    expect([from, until]).toEqual([at('10-14T06:00'), at('11-18T07:00')])
   })
 
   it('chooses one, or all between two', () => {

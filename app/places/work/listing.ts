@@ -99,10 +99,10 @@ export function byLesson(
 const lastOf = (row: WorkRow) =>
   Math.max(...row.classes.map((c) => c.window.due ?? c.window.opens ?? Number.MAX_SAFE_INTEGER))
 
-/** One scale for all lines of the list: a week back, three ahead, from the beginning of today. */
+/** One scale for all lines of the list: a week back, four ahead, from the beginning of today. */
 export function scaleOfList(now: Instant, zone: Zone): Scale {
   const { on } = zone.local(now)
-  return { from: zone.at(addDays(on, -7), 0), until: zone.at(addDays(on, 21), 0) }
+  return { from: zone.at(addDays(on, -7), 0), until: zone.at(addDays(on, 28), 0) }
 }
 
 /** The ids chosen once one more is ticked or unticked; with `through`, all rows between it and the last one, too. */

@@ -93,10 +93,10 @@ function put(learnerId: UserId, team: unknown): void {
             <span class="said">{{ t.index + 1 }}</span>
             <div class="grid gap-1">
               <div v-for="l in t.learners" :key="l.id" class="flex gap-1 items-center">
-                <span class="flex-1 min-w-0 truncate">{{ l.name }}</span>
+                <span class="flex-1 min-w-0">{{ l.name }}</span>
                 <USelect
                   size="xs"
-                  class="!w-20 flex-none"
+                  class="!w-18 flex-none"
                   :model-value="String(t.index)"
                   :items="c.choices"
                   :aria-label="`Team of ${l.name}`"
@@ -114,12 +114,13 @@ function put(learnerId: UserId, team: unknown): void {
 <style scoped>
 .teams {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(14.5rem, 1fr));
   gap: 0.4rem 1rem;
 }
 .teams li {
   display: grid;
-  grid-template-columns: 1.4rem 1fr;
+  grid-template-columns: 1.4rem minmax(0, 1fr);
+  font-size: 0.92rem;
   border-top: 1px solid var(--ui-border);
   padding-top: 0.3rem;
 }

@@ -6,6 +6,7 @@ import type { Preview, Recipients } from '#shared/contracts/work'
 import WindowLine from '~/shared/charts/WindowLine.vue'
 import FoldButton from '~/shared/frame/FoldButton.vue'
 import { count } from '~/shared/words/numbers'
+import { FIELD_WORDS } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
 import { asTable, whoRows } from '../whoGetsWhat'
 
@@ -23,7 +24,11 @@ const props = defineProps<{
 const open = ref(false)
 const word = ref('')
 const onlyDiffering = ref(false)
-const FIELDS = ['opens', 'due', 'closes'] as const
+/** Closing is named where it is not simply when it is due. */
+const fields = computed(() => {
+  const differs = props.preview.who.some((w) => w.terms.closes !== w.terms.due)
+  return differs ? (['opens', 'due', 'closes'] as const) : (['opens', 'due'] as const)
+})
 const several = computed(() => props.pieces.length > 1)
 const rows = computed(() => whoRows(props.preview, props.recipients, props.pieces))
 const shown = computed(() => {
@@ -88,9 +93,7 @@ async function download(): Promise<void> {
               <th scope="col">Learner</th>
               <th scope="col">Class</th>
               <th v-if="several" scope="col">Piece</th>
-              <th scope="col">Opens</th>
-              <th scope="col">Due</th>
-              <th scope="col">Closes</th>
+              <th v-for="f in fields" :key="f" scope="col">{{ FIELD_WORDS[f] }}</th>
               <th scope="col" class="line">Window</th>
               <th scope="col">Tries</th>
               <th scope="col">Time</th>
@@ -105,9 +108,9 @@ async function download(): Promise<void> {
                 }}</NuxtLink>
                 <template v-else>{{ w.name }}</template>
               </th>
-              <td>{{ w.className }}</td>
+              <td class="whitespace-nowrap">{{ w.className }}</td>
               <td v-if="several">{{ w.piece }}</td>
-              <td v-for="f in FIELDS" :key="f">
+              <td v-for="f in fields" :key="f" class="whitespace-nowrap">
                 {{ w.terms[f] === null ? '' : sayMoment(w.terms[f]!, zone, f) }}
               </td>
               <td class="line"><WindowLine :window="w.terms" :scale="scale" :at="now" /></td>

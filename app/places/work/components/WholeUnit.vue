@@ -55,7 +55,7 @@ const keepOnly = (of: (c: PieceCard) => boolean) => {
       </li>
     </ul>
     <UButton
-      class="mt-4"
+      class="sticky bottom-4 mt-4"
       size="md"
       :disabled="left.length === 0"
       data-hook="go-on"

@@ -47,9 +47,9 @@ function set(part: Partial<Filter>): void {
       :model-value="filter.classId ?? ANY"
       @update:model-value="set({ classId: $event === ANY ? null : ($event as ClassId) })"
     />
-    <div class="flex items-center gap-1.5">
+    <div class="flex items-center gap-2">
       <span class="said">Opens or is due</span>
-      <div v-for="[field, label] in ENDS" :key="field" class="w-36">
+      <div v-for="[field, label] in ENDS" :key="field" class="w-40">
         <DayField
           :label="label"
           :name="field"

@@ -37,16 +37,16 @@ const clicked = shallowRef<MouseEvent | null>(null)
 <template>
   <!-- the roles stand here, since on a phone rows and cells are laid out as blocks -->
   <table class="grid-table" role="table">
-    <thead class="sr-only" role="rowgroup">
+    <thead role="rowgroup">
       <tr role="row">
         <th scope="col" role="columnheader">Work</th>
-        <th scope="col" role="columnheader">Classes</th>
+        <th scope="col" role="columnheader">Class</th>
         <th scope="col" role="columnheader">Opens</th>
         <th scope="col" role="columnheader">Due</th>
-        <th scope="col" role="columnheader">Window</th>
+        <th scope="col" role="columnheader">A week back, four ahead</th>
         <th scope="col" role="columnheader">State</th>
         <th scope="col" role="columnheader">Handed in</th>
-        <th scope="col" role="columnheader">Act</th>
+        <th scope="col" role="columnheader"><span class="sr-only">Act</span></th>
       </tr>
     </thead>
     <tbody v-for="row in rows" :key="row.id" role="rowgroup" :class="{ chosen: chosen.has(row.id) }">
@@ -139,12 +139,8 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   white-space: nowrap;
 }
 .when {
-  width: 11.5rem;
-}
-.when:not(:empty)::before {
-  content: attr(data-moment) ' ';
-  color: var(--ui-text-muted);
-  font-size: 0.92em;
+  width: 11rem;
+  white-space: nowrap;
 }
 .window {
   width: 11rem;
@@ -179,7 +175,25 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   background: var(--color-moss-500);
   border-radius: 3px;
 }
+thead th {
+  font-size: 0.82rem;
+  font-weight: 500;
+  color: var(--ui-text-muted);
+  padding-block: 0.15rem;
+}
 @media (max-width: 720px) {
+  .when:not(:empty)::before {
+    content: attr(data-moment) ' ';
+    color: var(--ui-text-muted);
+    font-size: 0.92em;
+  }
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+  }
   table,
   tbody {
     display: block;
