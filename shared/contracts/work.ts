@@ -160,6 +160,8 @@ export interface WorkInClass extends Progress {
   readonly state: WorkState
   /** Whether its learners have it; its teacher may not have given it, or have taken it back. */
   readonly isGiven: boolean
+  /** Its moments can no longer be worked out there, so that those that learners had stay. */
+  readonly isStuck: boolean
 }
 /** One assignment in the list; `need` sorts it. */
 export interface WorkRow extends Progress {

@@ -23,12 +23,6 @@ async function typeMoment(p: Person, cell: string, words: string, understood: st
   await p.page.waitForFunction(() => !document.querySelector('[data-hook="moment-editor"]'))
 }
 
-/** Ticks a box that what stays at the foot may cover: it is scrolled to the middle first. */
-async function tick(p: Person, hook: string): Promise<void> {
-  await p.page.$eval(`[data-hook="${hook}"]`, (e) => e.scrollIntoView({ block: 'center' }))
-  await p.click(hook)
-}
-
 /** Ticks the reading and the check of a lesson on the desk, and opens the composer with both. */
 async function twoPiecesFromTheDesk(p: Person): Promise<void> {
   await p.page.locator('button[aria-label^="Science 8 B"][aria-label*="lesson W2.4"]').click()
@@ -72,10 +66,10 @@ describe('the whole of assigning', () => {
     await aGroupAndAnException(teacher)
     // in 8 A the lesson is under way: what is read before it would be due in the past
     await teacher.sees(`Science 8 A: “What happens at the end” is due in the past`)
-    await teacher.page.locator('::-p-text(Leave Science 8 A out)').click()
+    await teacher.tap('::-p-text(Leave Science 8 A out)')
     await teacher.page.waitForFunction(() => !document.body.innerText.includes('Leave Science 8 A out'))
     await typeMoment(teacher, 'tr.base [data-hook="moment-opens"]', 'when published', 'when published')
-    await tick(teacher, 'in-turn')
+    await teacher.tap('[data-hook="in-turn"]')
     await teacher.isAccessible()
     await teacher.sees('Publish to 56 learners')
     await teacher.click('publish')
@@ -186,7 +180,7 @@ describe('rules', () => {
     await teacher.fill('[name="link"]', 'http://meet.example')
     await teacher.sees('The meeting link has to be a whole address that begins with https://')
     await teacher.fill('[name="link"]', 'https://meet.example/8a')
-    await tick(teacher, 'is-first')
+    await teacher.tap('[data-hook="is-first"]')
     await teacher.fill('[name="title"]', 'How far are you?')
     await teacher.isAccessible()
     await teacher.click('publish')

@@ -43,7 +43,7 @@ describe('work of two pieces', () => {
     // in 8 A the class has begun: what is read before it would be due in the past
     await teacher.sees('Science 8 A: “What happens at the end” is due in the past')
     await teacher.isAccessible()
-    await teacher.page.locator('::-p-text(Leave Science 8 A out)').click()
+    await teacher.tap('::-p-text(Leave Science 8 A out)')
     await teacher.sees('Publish to 57 learners')
     await teacher.click('publish')
     await teacher.sees('Published to 57 learners')

@@ -88,6 +88,12 @@ export class Person {
   async press(words: string): Promise<void> {
     await this.page.locator(`::-p-aria([name="${words}"])`).click()
   }
+  /** Clicks what matches, scrolled to the middle first: what stays at the foot of the page may cover it. */
+  async tap(selector: string): Promise<void> {
+    const found = await this.page.waitForSelector(selector)
+    await found?.evaluate((e) => e.scrollIntoView({ block: 'center' }))
+    await this.page.locator(selector).click()
+  }
   /** Picks an option of a list, and waits until the list is closed and has given the focus back. */
   async choose(list: string, option: string): Promise<void> {
     await this.page.locator(list).click()

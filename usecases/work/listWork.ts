@@ -40,6 +40,8 @@ interface ListedClass extends Progress {
   readonly window: Window
   readonly state: WorkState
   readonly isGiven: boolean
+  /** Its moments can no longer be worked out there, so that those that learners had stay. */
+  readonly isStuck: boolean
 }
 
 /** All work of a teacher's classes with how far it is, most urgent need first. */
@@ -84,10 +86,8 @@ function listed(
   const waiting = assignment.notFor.map((classId) => [classId, []] as const)
   const classes = [...groupBy(reached, (r) => r.classId), ...waiting].map(([classId, own]): ListedClass => {
     const of = world.classes.get(classId)
-    const window =
-      classWindow(assignment, classId, of?.ground) ??
-      rows.find((r) => r.classId === classId)?.terms ??
-      NO_WINDOW
+    const worked = classWindow(assignment, classId, of?.ground)
+    const window = worked ?? rows.find((r) => r.classId === classId)?.terms ?? NO_WINDOW
     return {
       classId,
       name: of?.record.name ?? '',
@@ -95,6 +95,7 @@ function listed(
       window: windowOnly(window),
       state: windowState(window, now).state,
       isGiven: !assignment.notFor.includes(classId),
+      isStuck: worked === null,
     }
   })
   const need = needOf(

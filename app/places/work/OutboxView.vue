@@ -36,7 +36,7 @@ useIntervalFn(() => {
     <p v-else-if="letters && letters.length === 0" class="mt-4" data-hook="no-letters">
       Nothing was mailed yet.
     </p>
-    <ul class="mt-3" data-hook="letters">
+    <ul class="mt-3" tabindex="0" aria-label="Letters" data-hook="letters">
       <li v-for="l in letters ?? []" :key="l.number" class="letter" data-hook="letter">
         <p>
           <b>{{ l.to.name }}</b> <span class="said">{{ sayMoment(l.at, l.zone) }}</span>

@@ -16,6 +16,7 @@ const inClass = (id: string, due: Instant | null, opens: Instant | null = null) 
   window: { ...NO_WINDOW, opens, due },
   state: 'open' as const,
   isGiven: true,
+  isStuck: false,
   learners: 10,
   handedIn: 0,
   inProgress: 0,

@@ -11,6 +11,9 @@ import { PRESETS } from '~/shared/words/rules'
 import { pieceOf } from './draft'
 import type { DraftInWork } from './draft'
 
+/** What work is called while nothing is chosen to do. */
+export const UNNAMED = 'Work'
+
 /** A piece from the shelf, as far as work begins with it. */
 export interface StartingCard {
   readonly id: ResourceId
@@ -54,7 +57,7 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
       : classes.map((c) => ({ target: { kind: 'class' as const, classId: c.id }, overrides: {} }))
   return {
     pieces: cards.reduce<readonly WorkPiece[]>((list, card) => [...list, pieceOf(card, list)], []),
-    title: (cards.length > 1 ? lesson?.title : main?.title) ?? main?.title ?? '',
+    title: (cards.length > 1 ? lesson?.title : main?.title) ?? main?.title ?? UNNAMED,
     note: '',
     about: NO_ABOUT,
     isFirst: false,

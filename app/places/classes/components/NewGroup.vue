@@ -90,7 +90,7 @@ async function add(): Promise<void> {
           multiple
           :items="choices"
           placeholder="all standards"
-          aria-label="Standards"
+          :aria-label="`Standards: ${standards.join(', ') || 'all standards'}`"
         />
         <span>, by at least</span>
         <UInput

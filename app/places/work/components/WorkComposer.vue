@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, toRef, watch } from 'vue'
 import type { LessonId } from '#core/base'
 import { ListRecipients } from '#shared/contracts/work'
 import type { Recipients, WorkPage } from '#shared/contracts/work'
@@ -14,6 +14,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
+import { UNNAMED } from '../starting'
 import type { LessonChoice } from './MomentEditor.vue'
 import AboutPanel from './AboutPanel.vue'
 import HowPanel from './HowPanel.vue'
@@ -40,6 +41,14 @@ const bookLessons = computed(() =>
 )
 const titles = computed(() =>
   draft.value.pieces.map((p) => ({ id: p.id, title: shelf.piece(p.resourceId)?.title ?? '' })),
+)
+// work that was begun without a piece is called after the first that is added
+watch(
+  () => draft.value.pieces,
+  ([first], [before]) => {
+    const card = before ? null : shelf.piece(first?.resourceId ?? null)
+    if (card && draft.value.title === UNNAMED) draft.value = { ...draft.value, title: card.title }
+  },
 )
 const isTogether = computed(() => draft.value.pieces.some((p) => p.handIn === 'together'))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)

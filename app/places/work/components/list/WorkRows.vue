@@ -87,6 +87,9 @@ const clicked = shallowRef<MouseEvent | null>(null)
         <td class="when" role="cell" data-moment="opens">{{ c ? at(c.window.opens, 'opens') : '' }}</td>
         <td class="when" role="cell" data-moment="due">
           {{ c ? at(c.window.due, 'due') || 'no due date' : '' }}
+          <p v-if="c?.isStuck && row.state === 'published'" class="stuck">
+            Its lesson is not in the plan any more: these dates stay
+          </p>
         </td>
         <td class="window" role="cell">
           <WindowLine v-if="c" :window="c.window" :scale="scale" :at="now" />
@@ -121,6 +124,11 @@ const clicked = shallowRef<MouseEvent | null>(null)
 </template>
 
 <style scoped>
+.stuck {
+  white-space: normal;
+  font-size: 0.85em;
+  color: var(--ui-warning);
+}
 tbody.chosen {
   background: color-mix(in oklab, var(--ui-primary) 7%, transparent);
 }
