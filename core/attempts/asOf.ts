@@ -1,16 +1,16 @@
 import type { Instant } from '../base'
 import { endingOf } from './attempt'
-import type { Attempt, TryTerms } from './types'
+import type { TryInShort, TryTerms } from './types'
 
 /**
  * Tries as they stood, or will stand, at an instant: later ones are not there, one that was handed in later goes on,
  * and one that time will end by then is over, without a score.
  */
-export function triesAsOf(
-  tries: readonly Attempt[],
+export function triesAsOf<T extends TryInShort>(
+  tries: readonly T[],
   terms: TryTerms | null,
   at: Instant,
-): readonly Attempt[] {
+): readonly T[] {
   return tries
     .filter((t) => t.startedAt <= at)
     .map((t) => {

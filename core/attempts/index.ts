@@ -44,5 +44,6 @@ export type {
   LateRule,
   Reveal,
   Share,
+  TryInShort,
   TryTerms,
 } from './types'

@@ -4,7 +4,7 @@ import { scoreItem } from '../library'
 import type { Answer, Item } from '../library'
 import { expectedOverBank } from './items/adaptive'
 import { estimateFrom } from './items/choose'
-import type { Attempt, AttemptScore, Kept, LateDays, LateRule } from './types'
+import type { AttemptScore, Kept, LateDays, LateRule, TryInShort } from './types'
 
 /**
  * Scores a whole try from its items and saved answers, with the late deduction when it was handed in after `dueAt`.
@@ -63,7 +63,10 @@ export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['pe
 }
 
 /** The ratio that counts among submitted tries by the kept rule; null while there is none. */
-export function keptScore(attempts: readonly Pick<Attempt, 'number' | 'score'>[], kept: Kept): number | null {
+export function keptScore(
+  attempts: readonly Pick<TryInShort, 'number' | 'score'>[],
+  kept: Kept,
+): number | null {
   const ratios = [...attempts]
     .sort((a, b) => a.number - b.number)
     .flatMap((a) => (a.score ? [a.score.ratio] : []))

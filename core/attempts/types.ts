@@ -100,6 +100,11 @@ export interface Attempt {
   readonly sharedFrom: AttemptId | null
 }
 
+/** A try without what its single items have earned. */
+export interface TryInShort extends Omit<Attempt, 'score' | 'itemIds'> {
+  readonly score: Pick<AttemptScore, 'ratio'> | null
+}
+
 export interface ItemScore {
   readonly itemId: ItemId
   readonly points: number

@@ -25,5 +25,8 @@ CREATE TABLE `presets` (
 );
 --> statement-breakpoint
 CREATE INDEX `presets_by_owner` ON `presets` (`owner_id`);--> statement-breakpoint
+DROP INDEX `attempts_by_learner`;--> statement-breakpoint
+ALTER TABLE `attempts` ADD `shared_from` text;--> statement-breakpoint
+CREATE INDEX `attempts_by_learner` ON `attempts` (`learner_id`,`submitted_at`);--> statement-breakpoint
 ALTER TABLE `groups` ADD `rule` text;--> statement-breakpoint
-ALTER TABLE `attempts` ADD `shared_from` text;
+CREATE INDEX `learner_work_closing` ON `learner_work` (`assignment_id`,`piece_id`,`closes_at`);

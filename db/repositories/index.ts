@@ -12,7 +12,7 @@ export {
   attemptById,
   attemptsAt,
   attemptsOf,
-  attemptsOfLearner,
+  triesOfLearner,
   begunBy,
   begunIn,
   copyAnswers,
@@ -85,6 +85,7 @@ export {
   teachersOf,
   userById,
   userBySignIn,
+  zoneOfLearner,
 } from './people'
 export type { GroupRecord, Person, UserRecord } from './people'
 export type { AnswerSaves, Connection, SavedAnswer, Store } from './store'

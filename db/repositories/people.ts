@@ -203,6 +203,15 @@ export async function classesOfLearner(tx: Connection, learnerId: UserId): Promi
   return rows.map((r) => r.classId)
 }
 
+/** The zone of a learner's first class; null while they are in none. */
+export async function zoneOfLearner(tx: Connection, learnerId: UserId): Promise<string | null> {
+  const [row] = await tx.all<{ zone: string }>(
+    sql`select y.body ->> 'zone' as zone from enrolments e join classes c on c.id = e.class_id
+      join years y on y.id = c.year_id where e.learner_id = ${learnerId} and e.left_at is null limit 1`,
+  )
+  return row?.zone ?? null
+}
+
 /** Who teaches each class. */
 export async function teachersOf(
   tx: Connection,

@@ -8,7 +8,7 @@ import { STORED, id } from '#shared/shapes/makers'
 import { pacingShapes } from '#shared/shapes/pacing'
 import { workShapes } from '#shared/shapes/work'
 import { workCommandShapes } from '#shared/shapes/workCommand'
-import { bodyOf } from './body'
+import { bodyOf, readOnce } from './body'
 import { commandWithLaterParts } from './upgrade/command'
 import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
 import {
@@ -46,27 +46,32 @@ export const bookBody = bodyOf('books.body', book.omit({ id: true }))
 export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }), [
   resourceWithHints,
 ])
-export const assignmentBody = bodyOf(
-  'assignments.body',
-  z.object({
-    window,
-    rules,
-    notFor: STORED.list(id<ClassId>(), 1000),
-    about,
-    isFirst: z.boolean(),
-    inTurn: z.boolean(),
-    newcomers: z.boolean(),
-    teams: STORED.list(STORED.list(id<UserId>(), 40), 300),
-    ruled: STORED.list(ruledGroup, 300),
-  }),
-  [assignmentWithClasses, assignmentWithLaterParts, assignmentWithTeams],
+export const assignmentBody = readOnce(
+  bodyOf(
+    'assignments.body',
+    z.object({
+      window,
+      rules,
+      notFor: STORED.list(id<ClassId>(), 1000),
+      about,
+      isFirst: z.boolean(),
+      inTurn: z.boolean(),
+      newcomers: z.boolean(),
+      teams: STORED.list(STORED.list(id<UserId>(), 40), 300),
+      ruled: STORED.list(ruledGroup, 300),
+    }),
+    [assignmentWithClasses, assignmentWithLaterParts, assignmentWithTeams],
+  ),
+  1000,
 )
-export const pieceBody = bodyOf('assignment_pieces.body', pieceParts, [pieceHandedInAlone])
+export const pieceBody = readOnce(bodyOf('assignment_pieces.body', pieceParts, [pieceHandedInAlone]), 1000)
 export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
 export const presetBody = bodyOf('presets.rules', z.object({ rules }))
 export const groupRuleBody = bodyOf('groups.rule', groupRule)
 export const scoreBody = bodyOf('attempts.score', score)
+/** Of a score only what counts. */
+export const scoreInShort = bodyOf('attempts.score', z.object({ ratio: z.number() }))
 /** An answer is stored without a version: there are hundreds of thousands. */
 export const answerShape = itemShapes(STORED).answer
 /** Ids of a try's items are a plain list. */

@@ -33,6 +33,26 @@ export function bodyOf<S extends z.ZodType<object>>(
   }
 }
 
+/**
+ * The same column, where one text is read over and over: by every learner of a class, again and again. What was read
+ * of the latest `most` texts is kept; the same text means the same value, so that nothing can be out of date.
+ */
+export function readOnce<T extends object>(body: Body<T>, most: number): Body<T> {
+  const known = new Map<string, T>()
+  return {
+    print: body.print,
+    read: (text) => {
+      const kept = known.get(text)
+      if (kept !== undefined) return kept
+      const value = body.read(text)
+      // the one that was taken in first goes first
+      if (known.size >= most) known.delete(known.keys().next().value as string)
+      known.set(text, value)
+      return value
+    },
+  }
+}
+
 /** Reads a stored value through its shape; anything else is a defect. */
 export function readShape<S extends z.ZodType>(shape: S, value: unknown, where: string): z.output<S> {
   const parsed = shape.safeParse(value)

@@ -135,6 +135,7 @@ export const learnerWork = sqliteTable(
     primaryKey({ columns: [t.assignmentId, t.learnerId, t.pieceId] }),
     index('learner_work_by_learner').on(t.learnerId),
     index('learner_work_by_class').on(t.classId),
+    index('learner_work_closing').on(t.assignmentId, t.pieceId, t.closesAt),
   ],
 )
 
@@ -165,7 +166,7 @@ export const attempts = sqliteTable(
   },
   (t) => [
     uniqueIndex('attempts_once').on(t.assignmentId, t.learnerId, t.pieceId, t.number),
-    index('attempts_by_learner').on(t.learnerId),
+    index('attempts_by_learner').on(t.learnerId, t.submittedAt),
   ],
 )
 

@@ -2,19 +2,11 @@ import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, Instant, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { isRevealed, keptScore, mayStart, passingOf, pieceName, placeOf, triesAsOf } from '#core/attempts'
-import type { Attempt, Closings } from '#core/attempts'
+import type { Closings, TryInShort } from '#core/attempts'
 import { windowState } from '#core/availability'
 import { inOrder, togetherOf, withBlocks } from '#core/work'
 import type { LearnerCard, LearnerPiece } from '#core/work'
-import {
-  attemptsOfLearner,
-  classById,
-  classesOfLearner,
-  closesForAll,
-  listedWorkFor,
-  unreadNotices,
-  yearsById,
-} from '#db/repositories'
+import { triesOfLearner, closesForAll, listedWorkFor, unreadNotices, zoneOfLearner } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { tryTermsOf } from './givenPiece'
@@ -65,8 +57,10 @@ async function cardsOf(
   listed: readonly Listed[],
 ): Promise<LearnerCard[]> {
   const ids = [...new Set(listed.map((w) => w.assignmentId))]
-  const triesOf = groupBy(await attemptsOfLearner(tx, learnerId, ids), pieceName)
-  const closings = await closingsOf(tx, listed, now)
+  const triesOf = groupBy(await triesOfLearner(tx, learnerId, ids), pieceName)
+  // the list shows scores only, no answers
+  const waiting = listed.filter((w) => w.rules.feedback === 'close')
+  const closings = await closingsOf(tx, waiting, now)
   const cards = [...groupBy(listed, (w) => w.assignmentId).values()].flatMap((rows) => {
     const [first] = rows
     if (!first) return []
@@ -94,9 +88,7 @@ export async function cardAt(
 
 /** The zone in which a learner's dates are read: their first class's. */
 export async function zoneFor(tx: Connection, learnerId: UserId): Promise<string> {
-  const [classId] = await classesOfLearner(tx, learnerId)
-  const record = classId ? await classById(tx, classId) : null
-  return (record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year.zone : null) ?? 'UTC'
+  return (await zoneOfLearner(tx, learnerId)) ?? 'UTC'
 }
 
 /**
@@ -116,7 +108,7 @@ export async function closingsOf(
   return (w) => ({ own: w.terms.closes, all: all.get(pieceName(w)) ?? null })
 }
 
-function cardOf(w: Listed, all: readonly Attempt[], closings: Closings, now: Instant): LearnerPiece {
+function cardOf(w: Listed, all: readonly TryInShort[], closings: Closings, now: Instant): LearnerPiece {
   const { opens, due, closes } = w.terms
   const isRead = w.itemCount === 0
   const terms = tryTermsOf(w, isRead)

@@ -1,3 +1,6 @@
+import type { Target } from '#core/audience'
+import { WINDOW_FIELDS } from '#core/availability'
+import type { Window } from '#core/availability'
 import type { PieceId } from '#core/base'
 import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { FIELD_WORDS } from '~/shared/words/refusals'
@@ -63,4 +66,19 @@ export function asTable(rows: readonly WhoRow[], zone: string): readonly (readon
       r.why.join('; '),
     ]),
   ]
+}
+
+/** What comes of a learner’s row, or of a group’s whose learners all have the same; null: there is no such window. */
+export function windowOfTarget(
+  target: Target,
+  preview: Preview | null,
+  recipients: Recipients,
+): Window | null {
+  if (target.kind === 'class' || preview === null) return null
+  const group = target.kind === 'group' ? recipients.groups.find((g) => g.id === target.groupId) : null
+  const learnerIds = new Set(target.kind === 'learner' ? [target.learnerId] : group?.learnerIds)
+  const [first, ...others] = preview.who.filter((w) => learnerIds.has(w.learnerId)).map((w) => w.terms)
+  if (first === undefined) return null
+  const isSame = others.every((o) => WINDOW_FIELDS.every((f) => o[f] === first[f]))
+  return isSame ? first : null
 }

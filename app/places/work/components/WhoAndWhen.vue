@@ -3,12 +3,13 @@ import { computed, ref } from 'vue'
 import type { Instant, IsoDay, LessonId, UserId } from '#core/base'
 import type { Target } from '#core/audience'
 import { scaleFor } from '#core/availability'
-import type { Moment, WindowField, WindowSpec } from '#core/availability'
+import type { Limits, Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import type { DraftInWork } from '../draft'
-import { keyOf, withMoment, withWindow } from '../draft'
+import { keyOf, withLimits, withMoment, withWindow } from '../draft'
+import { windowOfTarget } from '../whoGetsWhat'
 import type { LessonChoice } from './MomentEditor.vue'
 import MomentCell from './MomentCell.vue'
 import RecipientPicker from './RecipientPicker.vue'
@@ -62,15 +63,14 @@ const rows = computed(() =>
       overrides: t.overrides,
       learners: props.preview?.targetCounts[i] ?? null,
       seen,
+      window: seen ? seen.window : windowOfTarget(t.target, props.preview, props.recipients),
     }
   }),
 )
 /** One scale for all lines, so that classes can be compared at a glance. */
 const scale = computed(() =>
   scaleFor(
-    rows.value.flatMap((r) =>
-      [r.seen?.window ?? [], r.seen?.pieces.flatMap((p) => p.window ?? []) ?? []].flat(),
-    ),
+    rows.value.flatMap((r) => [r.window ?? [], r.seen?.pieces.flatMap((p) => p.window ?? []) ?? []].flat()),
     props.now,
   ),
 )
@@ -78,26 +78,19 @@ const scale = computed(() =>
 const copied = ref<Partial<WindowSpec> | null>(null)
 function paste(at: number): void {
   const window = copied.value
-  if (!window) return
-  draft.value = {
-    ...draft.value,
-    targets: draft.value.targets.map((t, i) =>
-      i === at ? { ...t, overrides: withWindow(t.overrides, window) } : t,
-    ),
-  }
+  if (window) change(at, (own) => withWindow(own, window))
+}
+const setLimits = (at: number, limits: Partial<Limits>) => change(at, (own) => withLimits(own, limits))
+function change(at: number, to: (own: Overrides) => Overrides): void {
+  const targets = draft.value.targets.map((t, i) => (i === at ? { ...t, overrides: to(t.overrides) } : t))
+  draft.value = { ...draft.value, targets }
 }
 
 function setBase(field: WindowField, moment: Moment | null | undefined): void {
   draft.value = { ...draft.value, window: { ...draft.value.window, [field]: moment ?? null } }
 }
-function setOwn(at: number, field: WindowField, moment: Moment | null | undefined): void {
-  draft.value = {
-    ...draft.value,
-    targets: draft.value.targets.map((t, i) =>
-      i === at ? { ...t, overrides: withMoment(t.overrides, field, moment) } : t,
-    ),
-  }
-}
+const setOwn = (at: number, field: WindowField, moment: Moment | null | undefined) =>
+  change(at, (own) => withMoment(own, field, moment))
 const excepted = computed(() => {
   const people = new Map(props.recipients.classes.flatMap((c) => c.learners.map((l) => [l.id, l])))
   return draft.value.exceptIds.map((id) => people.get(id) ?? { id, name: 'a learner of another class' })
@@ -165,6 +158,7 @@ function remove(at: number): void {
             :now="now"
             :copied="copied"
             @set="(field, moment) => setOwn(i, field, moment)"
+            @limits="(limits) => setLimits(i, limits)"
             @copy="copied = r.overrides.window ?? {}"
             @paste="paste(i)"
             @remove="remove(i)"

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { Target } from '#core/audience'
-import type { Moment, Overrides, Scale, WindowField, WindowSpec } from '#core/availability'
+import type { Limits, Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
 import type { ClassPreview } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import WindowLine from '~/shared/charts/WindowLine.vue'
@@ -10,6 +10,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { saySpan } from '../words/moments'
 import type { LessonChoice } from './MomentEditor.vue'
+import LimitsCell from './LimitsCell.vue'
 import MomentCell from './MomentCell.vue'
 
 /** A class, group or learner with what is other for them, and beneath it their window against the days to come. */
@@ -20,6 +21,8 @@ const props = defineProps<{
     readonly overrides: Overrides
     readonly learners: number | null
     readonly seen: ClassPreview | null
+    /** What comes of it: of a class, of a learner, of a group whose learners all have the same. */
+    readonly window: Window | null
   }
   fields: readonly WindowField[]
   lessons: readonly LessonChoice[]
@@ -33,6 +36,7 @@ const props = defineProps<{
 }>()
 defineEmits<{
   set: [field: WindowField, moment: Moment | null | undefined]
+  limits: [limits: Partial<Limits>]
   copy: []
   paste: []
   remove: []
@@ -46,7 +50,7 @@ const isBad = (f: WindowField) => {
 }
 /** The lines of the row: its window, and those of pieces with moments of their own. */
 const lines = computed(() =>
-  [seen.value?.window ?? null, ...(seen.value?.pieces.map((p) => p.window) ?? [])].filter((w) => w !== null),
+  [props.of.window, ...(seen.value?.pieces.map((p) => p.window) ?? [])].filter((w) => w !== null),
 )
 const meetings = computed(
   () => desk.columns.find((c) => c.of.id === seen.value?.classId)?.calendar.meetings ?? [],
@@ -54,7 +58,7 @@ const meetings = computed(
 </script>
 
 <template>
-  <tr :data-hook="`target-${of.target.kind}`" :inert="inert" :class="{ lined: lines.length > 0 }">
+  <tr :data-hook="`target-${of.target.kind}`" :inert="inert" class="lined">
     <th scope="row">
       {{ of.name }}
       <p class="said font-normal">
@@ -76,7 +80,7 @@ const meetings = computed(
         :start="start"
         :today="today"
         :zone="zone"
-        :resolved="seen?.window ? seen.window[f] : undefined"
+        :resolved="of.window ? of.window[f] : undefined"
         :bad="isBad(f)"
         :class-id="seen?.classId ?? null"
         @update:model-value="$emit('set', f, $event)"
@@ -92,7 +96,7 @@ const meetings = computed(
       />
     </td>
   </tr>
-  <tr v-if="lines.length > 0" class="line" :inert="inert">
+  <tr class="line" :inert="inert">
     <td :colspan="fields.length + 2">
       <div class="flex gap-2 items-center">
         <div class="flex-1 min-w-0">
@@ -105,6 +109,7 @@ const meetings = computed(
             :meetings="meetings"
           />
         </div>
+        <LimitsCell :who="of.name" :overrides="of.overrides" @set="$emit('limits', $event)" />
         <UButton
           size="xs"
           color="neutral"

@@ -1,4 +1,5 @@
 import { askedFor } from '#core/attempts'
+import type { Overrides } from '#core/availability'
 import type { AttemptRules, ItemChoice } from '#core/attempts'
 import { same } from '#core/base'
 import { count } from '~/shared/words/numbers'
@@ -43,4 +44,12 @@ function itemsInWords(choice: ItemChoice, order: AttemptRules['order']): string 
     case 'adaptive':
       return `At most ${count(choice.most, 'question')}, one after another, as hard as suits`
   }
+}
+
+/** What a target has in place of the rules, in few words: '3 tries, 20 min'; empty: nothing. */
+export function sayLimits({ maxAttempts, timeLimitMinutes }: Overrides): string {
+  const tries =
+    maxAttempts === null ? 'any number of tries' : maxAttempts && count(maxAttempts, 'try', 'tries')
+  const time = timeLimitMinutes === null ? 'no time limit' : timeLimitMinutes && `${timeLimitMinutes} min`
+  return [tries, time].filter(Boolean).join(', ')
 }

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest'
+import { asId } from '#core/base'
+import type { ClassId, GroupId, PieceId } from '#core/base'
+import { NO_WINDOW } from '#core/availability'
+import type { Preview, Recipients } from '#shared/contracts/work'
+import { at, ids } from '../../../tests/support/made'
+import { withLimits } from './draft'
+import { asTable, whoRows, windowOfTarget } from './whoGetsWhat'
+import { sayLimits } from './words/rulesInWords'
+
+const ZONE = 'America/Denver'
+const [ann, ben] = [ids.user('ann'), ids.user('ben')]
+const row = (learnerId: typeof ann, name: string, due: string, because: object[]) => ({
+  learnerId,
+  pieceId: asId<PieceId>('p1'),
+  name,
+  classId: asId<ClassId>('A'),
+  terms: { ...NO_WINDOW, due: at(due), closes: at(due), maxAttempts: 2, timeLimitMinutes: 20 },
+  because,
+})
+const preview = {
+  who: [
+    row(ann, '=Ann', '10-15T06:00', [{ field: 'due', level: 'assignment', sourceId: null }]),
+    row(ben, 'Ben', '10-21T20:30', [
+      { field: 'due', level: 'group', sourceId: 'g' },
+      { field: 'maxAttempts', level: 'learner', sourceId: 'ben' },
+    ]),
+  ],
+} as unknown as Preview
+const group = (id: string, learnerIds: readonly string[]) => ({ id, name: 'North', classId: 'A', learnerIds })
+const recipients = {
+  classes: [{ id: 'A', name: 'Science A' }],
+  groups: [group('g', ['ben']), group('all', ['ann', 'ben']), group('none', [])],
+} as unknown as Recipients
+
+describe('who gets what', () => {
+  const rows = whoRows(preview, recipients, [{ id: asId<PieceId>('p1'), title: 'Check' }])
+
+  it('says what differs, and because of what', () => {
+    expect(rows.map((r) => [r.className, r.piece, r.why])).toEqual([
+      ['Science A', '', []],
+      ['Science A', '', ['due: North', 'tries: for this learner']],
+    ])
+  })
+
+  it('is a table with a head, a row each', () => {
+    const [head, first, second] = asTable(rows, ZONE)
+    expect(head?.slice(0, 5)).toEqual(['Learner', 'Class', 'Piece', 'Opens', 'Due'])
+    expect(first?.slice(0, 5)).toEqual(['=Ann', 'Science A', '', '', 'Wed 14 Oct, end of day'])
+    expect(second?.slice(4)).toEqual([
+      'Wed 21 Oct, 2:30 pm',
+      'Wed 21 Oct, 2:30 pm',
+      '2',
+      '20',
+      'due: North; tries: for this learner',
+    ])
+  })
+
+  it('gives a row of the grid its window where there is one', () => {
+    const of = (groupId: string) =>
+      windowOfTarget({ kind: 'group', groupId: asId<GroupId>(groupId) }, preview, recipients)?.due ?? null
+    expect([of('g'), of('all'), of('none')]).toEqual([at('10-21T20:30'), null, null])
+    const learner = windowOfTarget({ kind: 'learner', learnerId: ann }, preview, recipients)
+    expect(learner?.due).toBe(at('10-15T06:00'))
+  })
+})
+
+describe('limits of one target', () => {
+  it('stand in place of what it had, and are said', () => {
+    const had = { window: { due: null }, maxAttempts: 3, timeLimitMinutes: 20 }
+    expect(withLimits(had, { maxAttempts: null })).toEqual({ window: { due: null }, maxAttempts: null })
+    expect(withLimits(had, {})).toEqual({ window: { due: null } })
+    expect(
+      [had, { maxAttempts: null, timeLimitMinutes: null }, { maxAttempts: 1 }, {}].map(sayLimits),
+    ).toEqual(['3 tries, 20 min', 'any number of tries, no time limit', '1 try', ''])
+  })
+})
