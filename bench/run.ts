@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { deskBench } from './desk.bench'
 import { doorsBench } from './doors.bench'
 import { layOutBench } from './layOut.bench'
+import { learnersBench } from './learners.bench'
 import { print } from './measure'
 import { planningBench } from './planning.bench'
 import type { Line } from './measure'
@@ -12,6 +13,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Laying out': layOutBench,
   'Fit, ripple, forecast': planningBench,
   'Audience and windows': windowsBench,
+  'Learners at work': learnersBench,
   'Doors of the server': doorsBench,
   'The desk in a browser': deskBench,
 }

@@ -7,6 +7,7 @@ import { drizzle } from 'drizzle-orm/libsql'
 import { gathered } from './repositories/answerSaves'
 import { CannotWrite, saysCannotWrite } from './repositories/cannotWrite'
 import { cachedSessions } from './repositories/sessionCache'
+import { keepAssignments } from './repositories/work'
 import type { Connection, Store } from './repositories/store'
 
 export interface OpenOptions {
@@ -126,6 +127,7 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
     queue(() => write.transaction((tx) => work(tx)))
   const read = drizzle(reader, { casing: 'snake_case' })
+  keepAssignments(read)
   let waiting = 0
   const counted = async <T>(work: (tx: Connection) => Promise<T>): Promise<T> => {
     waiting++

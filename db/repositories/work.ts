@@ -48,9 +48,33 @@ async function whole(tx: Connection, rows: readonly Row[]): Promise<Assignment[]
   }))
 }
 
+/** As many assignments are kept for a connection. */
+const MOST_KEPT = 500
+const keptFor = new WeakMap<Connection, Map<AssignmentId, Assignment>>()
+
+/**
+ * Keeps whole assignments for a connection that sees only what is committed: while the version is the same, so is the
+ * rest. Answers are saved a thousand times for each time that an assignment is changed.
+ */
+export function keepAssignments(reader: Connection): void {
+  keptFor.set(reader, new Map())
+}
+
 /** One assignment with targets, or null. */
 export async function assignmentById(tx: Connection, id: AssignmentId): Promise<Assignment | null> {
-  return (await whole(tx, await tx.select().from(assignments).where(eq(assignments.id, id))))[0] ?? null
+  const kept = keptFor.get(tx)
+  const was = kept?.get(id)
+  if (was !== undefined) {
+    const [now] = await tx.all<{ version: number }>(sql`select version from assignments where id = ${id}`)
+    if (now?.version === was.version) return was
+  }
+  const rows = await tx.select().from(assignments).where(eq(assignments.id, id))
+  const found = (await whole(tx, rows))[0] ?? null
+  if (kept !== undefined && found !== null) {
+    if (kept.size >= MOST_KEPT) kept.clear()
+    kept.set(id, found)
+  }
+  return found
 }
 
 /** Assignments by id. */

@@ -43,9 +43,10 @@ export const commandBody = bodyOf('journal.command', z.union([workCommand, works
   workCommandWithTeams,
 ])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
-export const resourceBody = bodyOf('resources.body', z.object({ standards, content, items }), [
-  resourceWithHints,
-])
+export const resourceBody = readOnce(
+  bodyOf('resources.body', z.object({ standards, content, items }), [resourceWithHints]),
+  300,
+)
 export const assignmentBody = readOnce(
   bodyOf(
     'assignments.body',

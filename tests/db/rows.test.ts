@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
 import { asId, isoDay } from '#core/base'
 import type { GroupId, PieceId } from '#core/base'
 import type { Assignment, LearnerWork } from '#core/work'
@@ -27,6 +28,7 @@ import {
 import { NO_ACCOMMODATION } from '#core/availability'
 import { AS_PLANNED } from '#core/pacing'
 import type { ClassPacing, PacingCommand } from '#core/pacing'
+import { bodyOf, readOnce } from '../../db/rows/body'
 import { fromClass, toClass } from '../../db/rows/calendarRows'
 import {
   assignmentBody,
@@ -466,6 +468,19 @@ describe('what a row may not hold', () => {
     const { hint: ____, ...item } = single('1')
     const resource = { v: 1, standards: [], content: '', items: [item] }
     expect(resourceBody.read(JSON.stringify(resource)).items).toEqual([single('1')])
+  })
+
+  it('reads the same text once, and forgets what it took in first', () => {
+    const read: string[] = []
+    const plain = bodyOf('test', z.object({ n: z.number() }))
+    const counted = { ...plain, read: (text: string) => (read.push(text), plain.read(text)) }
+    const body = readOnce(counted, 2)
+    const [one, two, three] = [1, 2, 3].map((n) => body.print({ n })) as [string, string, string]
+    expect([one, one, two, one].map((t) => body.read(t).n)).toEqual([1, 1, 2, 1])
+    expect(read).toEqual([one, two])
+    body.read(three)
+    body.read(one)
+    expect(read).toEqual([one, two, three, one])
   })
 
   it('keeps a class only over the version that was seen', async () => {
