@@ -4,7 +4,7 @@ import type { ClassId, IsoDay, Result } from '../base'
 import { namedClasses } from './resolve'
 import type { WhereTargetsAre } from './part'
 import type { WorkRefusal } from './refusals'
-import type { AssignmentTarget, Draft } from './types'
+import type { AssignmentTarget, Draft, WorkPiece } from './types'
 
 type MeetingDays = readonly Pick<Ground['meetings'][number], 'on'>[]
 /** What of a class's ground is needed to count on along its meetings. */
@@ -51,9 +51,13 @@ export function shifted(
     const differs = isClass ? { ...differing(asShared, window), ...own } : own
     targets.push({ ...target, overrides: withOwn(target.overrides, differs) })
   }
-  const pieces = draft.pieces.map((p) => ({ ...p, window: movedWindow(p.window, by, home) }))
-  if (pieces.some((p) => p.window === null)) return past
-  return ok({ ...draft, window: window as WindowSpec, targets, pieces: pieces as unknown as Draft['pieces'] })
+  const pieces: WorkPiece[] = []
+  for (const piece of draft.pieces) {
+    const own = movedWindow(piece.window, by, home)
+    if (own === null) return past
+    pieces.push({ ...piece, window: own })
+  }
+  return ok({ ...draft, window: { ...draft.window, ...window }, targets, pieces })
 }
 
 function withOwn({ window: _, ...others }: Overrides, window: Partial<WindowSpec>): Overrides {

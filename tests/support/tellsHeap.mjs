@@ -1,4 +1,4 @@
-// Loaded into a server under test: at SIGUSR2 it clears its heap of what nobody needs and writes down what is left, in bytes.
+// Loaded into a server under test: at SIGUSR2 it clears its heap and writes down what is left of it, in bytes.
 import { writeFileSync } from 'node:fs'
 import { setFlagsFromString } from 'node:v8'
 import { runInNewContext } from 'node:vm'

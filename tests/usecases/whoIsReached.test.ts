@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { describe, expect, it } from 'vitest'
 import { asId, mustBeOk } from '#core/base'
 import type { AssignmentId, ClassId, GroupId, PresetId } from '#core/base'
@@ -96,10 +97,9 @@ describe('a group by rule', () => {
   /** Ann answers right, Ben wrong, on items of a standard. */
   async function tried() {
     const school = await aSchool()
+    const [none, some] = ['"standard":null', '"standard":"TH.1"']
     await school.deps.store.write((tx) =>
-      tx.run(
-        `update resources set body = replace(body, '"standard":null', '"standard":"TH.1"') where id = '${school.check}'`,
-      ),
+      tx.run(sql`update resources set body = replace(body, ${none}, ${some}) where id = ${school.check}`),
     )
     const id = await publish(school)
     await answer(school, school.ann, id, true)

@@ -15,7 +15,7 @@ import {
 } from '#db/repositories'
 import type { Connection, GroupRecord } from '#db/repositories'
 
-/** How learners of classes stand on some standards, by the tries that count; on all of them when `standards` is null. */
+/** How learners of classes stand on some standards, by the tries that count; on all when `standards` is null. */
 export async function standingIn(
   tx: Connection,
   classIds: readonly ClassId[],
