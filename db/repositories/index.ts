@@ -69,8 +69,6 @@ export {
   addUsers,
   classesOfLearner,
   enrol,
-  groupsById,
-  groupsOf,
   learnersOf,
   leaveClass,
   removeOldSessions,
@@ -79,15 +77,15 @@ export {
   saveAccommodation,
   saveClaim,
   savePassword,
-  saveGroup,
-  setMember,
   takenSignIns,
   teachersOf,
   userById,
   userBySignIn,
   zoneOfLearner,
 } from './people'
-export type { GroupRecord, Person, UserRecord } from './people'
+export type { Person, UserRecord } from './people'
+export { groupsById, groupsOf, saveGroup, setMember } from './groups'
+export type { GroupRecord } from './groups'
 export type { AnswerSaves, Connection, SavedAnswer, Store } from './store'
 export {
   addPlan,

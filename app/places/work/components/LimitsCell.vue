@@ -21,17 +21,13 @@ const wayOf = (field: Field): Way => {
   if (value === undefined) return 'as-ruled'
   return value === null ? 'any' : 'number'
 }
+/** Sets one of the two, or (undefined) takes it off; the other one stays. */
 function put(field: Field, value: number | null | undefined): void {
-  const { maxAttempts, timeLimitMinutes } = props.overrides
-  const limits: Partial<Record<Field, number | null | undefined>> = {
-    maxAttempts,
-    timeLimitMinutes,
-    [field]: value,
-  }
-  emit(
-    'set',
-    Object.fromEntries(Object.entries(limits).filter(([, v]) => v !== undefined)) as Partial<Limits>,
-  )
+  const kept = FIELDS.flatMap((f) => {
+    const own = f === field ? value : props.overrides[f]
+    return own === undefined ? [] : [[f, own] as const]
+  })
+  emit('set', Object.fromEntries(kept))
 }
 function choose(field: Field, way: Way | null): void {
   if (way === 'as-ruled') put(field, undefined)
