@@ -127,10 +127,10 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
     )
   const better = { resourceId: own, revision: 1, piece: OWN_PIECE_BETTER }
   mustBeOk(await changePiece(deps, school.teacher, better), 'better piece')
+  await readyForAssigning(demo)
   for (const held of HELD)
     mustBeOk(await assign(deps, school.teacher, { draft: draftFor(demo, held), publish: false }), held.piece)
   await startSome(demo, published)
-  await readyForAssigning(demo)
   await tellNews(demo)
 }
 

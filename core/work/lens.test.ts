@@ -9,7 +9,8 @@ import type { Assignment } from './types'
 
 const [room, ann] = [ids.class('a'), ids.user('ann')]
 const group = asId<GroupId>('g')
-const learner = { id: ann, classIds: [room], groupIds: [] }
+const joinedAt = new Map([[room, at('09-05T00:00')]])
+const learner = { id: ann, classIds: [room], groupIds: [], joinedAt }
 const work = (part: Partial<Assignment> = {}): Assignment => ({
   id: ids.work('w'),
   schoolId: asId('school'),
@@ -49,6 +50,10 @@ describe('why a learner does not see work', () => {
     expect(of({ exceptIds: [ann] })).toBe('excepted')
     expect(of({ notFor: [room] })).toBe('class-waits')
     expect(of({})).toBe('not-chosen')
+    // joined on the 5th: too late for what went out on the 2nd, in time for what went out on the 6th
+    expect(of({ newcomers: false })).toBe('joined-later')
+    expect(of({ newcomers: false, publishedAt: at('09-06T00:00') })).toBe('not-chosen')
+    expect(of({ newcomers: false, targets: [] })).toBe('not-chosen')
   })
 
   it('is said by its window, and nothing when they do see it', () => {

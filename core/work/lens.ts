@@ -14,6 +14,8 @@ export type NotThere =
   /** Their teacher has not given it to this class, or has taken it back. */
   | { readonly code: 'class-waits' }
   | { readonly code: 'excepted' }
+  /** They joined the class when it had gone out, and newcomers do not get it. */
+  | { readonly code: 'joined-later'; readonly at: Instant }
   /** It goes to groups or learners that they are not among. */
   | { readonly code: 'not-chosen' }
   | { readonly code: 'not-listed'; readonly at: Instant }
@@ -24,6 +26,8 @@ export interface LensLearner {
   readonly id: UserId
   readonly classIds: readonly ClassId[]
   readonly groupIds: readonly GroupId[]
+  /** When they joined each of their classes. */
+  readonly joinedAt: ReadonlyMap<ClassId, Instant>
 }
 
 /**
@@ -59,9 +63,20 @@ export function concerns(work: Assignment, { id, classIds, groupIds }: LensLearn
   })
 }
 
-function notReached({ exceptIds, notFor }: Assignment, { id, classIds }: LensLearner): NotThere {
-  if (exceptIds.includes(id)) return { code: 'excepted' }
-  return classIds.some((c) => notFor.includes(c)) ? { code: 'class-waits' } : { code: 'not-chosen' }
+function notReached(work: Assignment, learner: LensLearner): NotThere {
+  if (work.exceptIds.includes(learner.id)) return { code: 'excepted' }
+  if (learner.classIds.some((c) => work.notFor.includes(c))) return { code: 'class-waits' }
+  const joinedAt = joinedTooLate(work, learner)
+  return joinedAt === null ? { code: 'not-chosen' } : { code: 'joined-later', at: joinedAt }
+}
+
+/** When a learner joined a class that has the work, if that was too late for it. */
+function joinedTooLate(work: Assignment, { classIds, joinedAt }: LensLearner): Instant | null {
+  const { newcomers, publishedAt, targets } = work
+  if (newcomers || publishedAt === null) return null
+  const named = new Set(targets.flatMap(({ target: t }) => (t.kind === 'class' ? [t.classId] : [])))
+  const joined = classIds.filter((c) => named.has(c)).flatMap((c) => joinedAt.get(c) ?? [])
+  return joined.find((at) => at > publishedAt) ?? null
 }
 
 /** A moment at which what a learner may do changes. */

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, isNull, lte, ne, sql } from 'drizzle-orm'
 import type { Role } from '#core/access'
-import type { ClassId, GroupId, Instant, SchoolId, UserId } from '#core/base'
+import type { ClassId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
 import { classTeachers, enrolments } from '../schema/calendar'
 import { groupMembers, groups, schools, sessions, users } from '../schema/people'

@@ -14,6 +14,8 @@ export interface OnLearner {
   /** How many classes of theirs are not. */
   readonly hidden: number
   readonly look: Look
+  /** When they joined each of the classes in view. */
+  readonly joinedAt: ReadonlyMap<ClassId, Instant>
 }
 
 /** A learner of one of the actor's classes, as of an instant; everybody else is not found. */
@@ -29,5 +31,10 @@ export async function lensOn(
   const person = [...rosters.values()].flat().find((p) => p.id === of.learnerId)
   if (!person) return refuse({ code: 'access/not-found', what: 'learner' })
   const shows: Look['shows'] = (w) => ids.has(w.classId) && (w.publishedAt === null || w.publishedAt <= of.at)
-  return ok({ person, classes, hidden: theirs.length - classes.length, look: { ...of, shows } })
+  const joinedAt = new Map(
+    [...rosters].flatMap(([classId, list]) =>
+      list.filter((p) => p.id === of.learnerId).map((p) => [classId, p.joinedAt] as const),
+    ),
+  )
+  return ok({ person, classes, hidden: theirs.length - classes.length, look: { ...of, shows }, joinedAt })
 }

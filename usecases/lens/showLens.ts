@@ -93,13 +93,13 @@ export async function showLensPiece(
 
 async function rowsFor(
   tx: Connection,
-  { person, classes }: OnLearner,
+  { person, classes, joinedAt }: OnLearner,
   groups: readonly GroupRecord[],
   at: Instant,
 ): Promise<readonly LensRow[]> {
   const classIds = classes.map((c) => c.id)
   const groupIds = groups.filter((g) => g.learnerIds.includes(person.id)).map((g) => g.id)
-  const learner: LensLearner = { id: person.id, classIds, groupIds }
+  const learner: LensLearner = { id: person.id, classIds, groupIds, joinedAt }
   const near = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
   const theirs = await learnerWorkIn(tx, person.id, classIds)
   const rowsOf = groupBy(theirs, (r) => r.assignmentId)

@@ -38,6 +38,8 @@ export function sayNotThere(why: NotThere, zone: string): string {
       return 'The teacher of this class has not given it yet, or has taken it back.'
     case 'excepted':
       return 'This learner is excepted, or excused.'
+    case 'joined-later':
+      return `They joined the class ${sayMoment(why.at, zone)}, when it had gone out; newcomers do not get it.`
     case 'not-chosen':
       return 'It goes to groups or learners that this learner is not among.'
     case 'published-later':
