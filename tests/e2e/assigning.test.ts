@@ -57,6 +57,17 @@ async function aGroupAndAnException(p: Person): Promise<void> {
     '+3 meetings',
     'last meeting of W2.4 + 3',
   )
+  // longer for a try, beside the others' rules; opened twice
+  const limits = '[data-hook="limits"][aria-label*="of Extra practice"]'
+  for (const minutes of ['30', '45']) {
+    await p.tap(limits)
+    await p.click('own-timeLimitMinutes')
+    await p.fill('[name="limit-timeLimitMinutes"]', minutes)
+    await p.isAccessible()
+    await p.keys('Escape')
+    await p.page.waitForFunction(() => !document.querySelector('[data-hook="limits-editor"]'))
+    await p.seesIn(limits, `${minutes} min`)
+  }
 }
 
 describe('the whole of assigning', () => {

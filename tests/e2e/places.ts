@@ -15,6 +15,7 @@ export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/work', 'To publish'],
   ['/work/new?piece=piece-wav402', 'Last look'],
   ['/evidence', 'Handed in'],
+  ['/outbox', 'Nothing was mailed yet'],
   ['/lens', 'See what one of your learners sees'],
 ]
 

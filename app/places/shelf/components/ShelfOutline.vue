@@ -148,7 +148,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
                   >
                 </p>
               </div>
-              <div v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" class="flex gap-1.5 items-start">
+              <div v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" class="flex gap-2.5 items-start">
                 <UCheckbox
                   class="mt-1.5"
                   size="sm"
