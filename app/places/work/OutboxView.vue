@@ -33,11 +33,10 @@ useIntervalFn(() => {
       and look again after some seconds.
     </p>
     <p v-if="problem" class="note-line needs mt-3" role="alert">{{ problem }}</p>
-    <p v-else-if="letters && letters.length === 0" class="mt-4" data-hook="no-letters">
-      Nothing was mailed yet.
-    </p>
-    <ul class="mt-3" tabindex="0" aria-label="Letters" data-hook="letters">
-      <li v-for="l in letters ?? []" :key="l.number" class="letter" data-hook="letter">
+    <p v-else-if="!letters" class="said mt-4">Opening …</p>
+    <p v-else-if="letters.length === 0" class="mt-4" data-hook="no-letters">Nothing was mailed yet.</p>
+    <ul v-else class="mt-3" tabindex="0" aria-label="Letters" data-hook="letters">
+      <li v-for="l in letters" :key="l.number" class="letter" data-hook="letter">
         <p>
           <b>{{ l.to.name }}</b> <span class="said">{{ sayMoment(l.at, l.zone) }}</span>
         </p>
