@@ -34,7 +34,7 @@ async function savesOf(address: string, cookie: string) {
         headers: { cookie, 'content-type': 'application/json' },
         ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
       })
-    ).json()) as never
+    ).json()) as unknown
   const { work } = (await ask('/api/my-work')) as {
     readonly work: readonly {
       readonly id: string

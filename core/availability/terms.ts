@@ -19,6 +19,11 @@ export interface Overrides {
   readonly moreTries?: Readonly<Record<PieceId, number>>
 }
 
+/** What a target changes, with other moments of its own; without any it no longer has some. */
+export function withWindow({ window: _, ...others }: Overrides, window: Partial<WindowSpec>): Overrides {
+  return Object.keys(window).length === 0 ? others : { ...others, window }
+}
+
 /**
  * The values of one piece of an assignment, and what its targets change. What the piece itself says stands over
  * the class's, since it belongs to the work; groups and persons stand over both.

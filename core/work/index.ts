@@ -7,7 +7,7 @@ export { MOST_AT_ONCE, WORK_ACTS, asStep, draftOf, settingOf, stepped, stepsIn, 
 export type { WorkAct, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
 export { checkDraft } from './checkDraft'
 export type { Recipients } from './checkDraft'
-export { lastLook } from './lastLook'
+export { MANY_PIECES, lastLook } from './lastLook'
 export type { Caution, ClassAtLastLook, OtherWork, PieceAtLastLook } from './lastLook'
 export { changesAfter, concerns, notThere, whyOf } from './lens'
 export type { Change, LensLearner, NotThere, Why } from './lens'

@@ -42,7 +42,7 @@ export interface PieceAtLastLook {
 }
 
 /** From so many pieces on a teacher may not have meant to hand out each on its own. */
-const MANY_PIECES = 8
+export const MANY_PIECES = 8
 /** More minutes of work that is due on one day are too much for most. */
 const FULL_DAY: Minutes = 90
 

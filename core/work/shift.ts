@@ -1,4 +1,5 @@
-import type { Anchor, Ground, Moment, Overrides, WindowSpec } from '../availability'
+import { withWindow } from '../availability'
+import type { Anchor, Ground, Moment, WindowSpec } from '../availability'
 import { addDays, ok, refuse, same } from '../base'
 import type { ClassId, IsoDay, Result } from '../base'
 import { namedClasses } from './resolve'
@@ -49,7 +50,7 @@ export function shifted(
     if (own === null || asShared === null) return past
     const isClass = target.target.kind === 'class'
     const differs = isClass ? { ...differing(asShared, window), ...own } : own
-    targets.push({ ...target, overrides: withOwn(target.overrides, differs) })
+    targets.push({ ...target, overrides: withWindow(target.overrides, differs) })
   }
   const pieces: WorkPiece[] = []
   for (const piece of draft.pieces) {
@@ -58,10 +59,6 @@ export function shifted(
     pieces.push({ ...piece, window: own })
   }
   return ok({ ...draft, window: { ...draft.window, ...window }, targets, pieces })
-}
-
-function withOwn({ window: _, ...others }: Overrides, window: Partial<WindowSpec>): Overrides {
-  return Object.keys(window).length === 0 ? others : { ...others, window }
 }
 
 /** Moments that are not the shared ones. */

@@ -1,4 +1,4 @@
-import { groupBy, seededRandom } from '../base'
+import { groupBy, seededRandom, shuffled } from '../base'
 import type { UserId } from '../base'
 import type { WorkRefusal } from './refusals'
 
@@ -36,11 +36,7 @@ export function madeTeams(
   const nearest = Math.max(1, Math.round(learnerIds.length / size))
   // nobody is left alone
   const count = Math.min(nearest, Math.max(1, Math.floor(learnerIds.length / 2)))
-  const random = seededRandom(seed)
-  const drawn = learnerIds
-    .map((id) => ({ id, at: random() }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ id }) => id)
+  const drawn = shuffled(learnerIds, seededRandom(seed))
   const order =
     mixing === 'by-chance'
       ? drawn

@@ -46,9 +46,11 @@ export async function actOnMany(
 ): Promise<DoneToMany> {
   return writing(deps.store, async (tx): Promise<DoneToMany> => {
     const done: DoneToWork[] = []
+    // classes and rosters are the same for all of them
+    const load = worldLoader(tx, input.act.kind === 'publish' ? 'as-they-stand' : 'as-they-were')
     const asked = new Map(input.works.map((w) => [w.assignmentId, w]))
     for (const work of asked.values()) {
-      const one = await actOnOne(tx, deps, actor, work, input.act)
+      const one = await actOnOne({ tx, deps, actor, load }, work, input.act)
       if (!one.ok) return one
       done.push(one.value)
     }
@@ -57,34 +59,39 @@ export async function actOnMany(
   })
 }
 
+/** In what an act is done, for one assignment after the other. */
+interface Doing {
+  readonly tx: Connection
+  readonly deps: Deps
+  readonly actor: Actor
+  readonly load: ReturnType<typeof worldLoader>
+}
+
 async function actOnOne(
-  tx: Connection,
-  deps: Deps,
-  actor: Actor,
+  doing: Doing,
   work: WorkAtVersion,
   act: ManyAct,
 ): Promise<Result<DoneToWork, ManyRefusal>> {
+  const { tx, deps, actor, load } = doing
   switch (act.kind) {
     case 'publish':
-      return publishIn(tx, deps, actor, work)
+      return publishIn(tx, deps, actor, work, load)
     case 'withdraw':
       return withdrawIn(tx, deps, actor, work)
     case 'shift':
-      return shiftIn(tx, deps, actor, work, act.meetings)
+      return shiftIn(doing, work, act.meetings)
   }
 }
 
 async function shiftIn(
-  tx: Connection,
-  deps: Deps,
-  actor: Actor,
+  { tx, deps, actor, load }: Doing,
   work: WorkAtVersion,
   meetings: number,
 ): Promise<Result<DoneToWork, ManyRefusal>> {
   const found = await workAt(tx, actor, work)
   if (!found.ok) return found
   const { assignment: before, hand } = found.value
-  const world = await worldLoader(tx)(before.authorId, namedClasses(before))
+  const world = await load(before.authorId, namedClasses(before))
   const where = whereIn(world)
   const moved = shifted(before, meetings, world.around.grounds, where)
   if (!moved.ok) return moved

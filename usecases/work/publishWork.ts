@@ -38,12 +38,13 @@ export async function publishIn(
   deps: Deps,
   actor: Actor,
   input: WorkAtVersion,
+  load = worldLoader(tx, 'as-they-stand'),
 ): Promise<Result<DoneToWork, PublishRefusal>> {
   const found = await workAt(tx, actor, input)
   if (!found.ok) return found
   const { assignment: before, goesTo, hand } = found.value
   const now = deps.clock.now()
-  const world = await worldLoader(tx, 'as-they-stand')(before.authorId, namedClasses(before))
+  const world = await load(before.authorId, namedClasses(before))
   // what is published anew goes by how groups stand now; of what learners have, the groups stay
   const known = before.state === 'published' ? before.ruled : []
   const after = {

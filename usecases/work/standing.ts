@@ -4,7 +4,6 @@ import type { ClassId, GroupId, UserId } from '#core/base'
 import { standingOn, standingTry } from '#core/evidence'
 import type { CountedTry, Standing } from '#core/evidence'
 import { rulesOf } from '#core/work'
-import type { Assignment } from '#core/work'
 import {
   assignmentIdsNear,
   assignmentsById,
@@ -15,17 +14,14 @@ import {
 } from '#db/repositories'
 import type { Connection, GroupRecord } from '#db/repositories'
 
-/** How learners of classes stand on some standards, by the tries that count; on all when `standards` is null. */
+/** How learners of classes stand on some standards, by the tries that count. */
 export async function standingIn(
   tx: Connection,
   classIds: readonly ClassId[],
   learners: ReadonlySet<UserId>,
-  standards: ReadonlySet<string> | null,
+  standards: ReadonlySet<string>,
 ): Promise<ReadonlyMap<UserId, Standing>> {
-  const work = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
-  const tries = await countedTries(tx, work, learners, standards)
-  const asked = standards ?? new Set(tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? [])))
-  return standingOn(asked, tries)
+  return standingOn(standards, await countedTries(tx, classIds, learners, standards))
 }
 
 /**
@@ -36,31 +32,37 @@ export async function asTheyStand(
   tx: Connection,
   groups: readonly GroupRecord[],
 ): Promise<readonly GroupRecord[]> {
-  const byRule = groups.filter((g) => g.rule !== null)
-  if (byRule.length === 0) return groups
-  const rosters = await learnersOf(tx, [...new Set(byRule.map((g) => g.classId))])
+  const byClass = groupBy(
+    groups.filter((g) => g.rule !== null),
+    (g) => g.classId,
+  )
+  if (byClass.size === 0) return groups
+  const rosters = await learnersOf(tx, [...byClass.keys()])
   const members = new Map<GroupId, readonly UserId[]>()
-  for (const group of byRule) {
-    const { rule } = group
-    if (rule === null) continue
-    const learnerIds = (rosters.get(group.classId) ?? []).map((l) => l.id)
-    const standards = rule.standards.length === 0 ? null : new Set(rule.standards)
-    const standing = await standingIn(tx, [group.classId], new Set(learnerIds), standards)
-    members.set(
-      group.id,
-      learnerIds.filter((id) => isInGroup(rule, standing.get(id) ?? null)),
-    )
+  for (const [classId, own] of byClass) {
+    const learnerIds = (rosters.get(classId) ?? []).map((l) => l.id)
+    const tries = await countedTries(tx, [classId], new Set(learnerIds), null)
+    const all = tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? []))
+    for (const { id, rule } of own) {
+      if (rule === null) continue
+      const standing = standingOn(new Set(rule.standards.length === 0 ? all : rule.standards), tries)
+      members.set(
+        id,
+        learnerIds.filter((l) => isInGroup(rule, standing.get(l) ?? null)),
+      )
+    }
   }
   return groups.map((g) => ({ ...g, learnerIds: members.get(g.id) ?? g.learnerIds }))
 }
 
-/** The tries that count of pieces with items of these standards. */
+/** The tries that count of pieces with items of these standards; null: of any. */
 async function countedTries(
   tx: Connection,
-  work: readonly Assignment[],
+  classIds: readonly ClassId[],
   learners: ReadonlySet<UserId>,
   standards: ReadonlySet<string> | null,
 ): Promise<readonly CountedTry[]> {
+  const work = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
   const forms = await piecesIn(
     tx,
     work.flatMap((w) => w.pieces),

@@ -3,6 +3,7 @@ import { useHead, useRoute } from '#imports'
 import { onMounted, ref, shallowRef } from 'vue'
 import { asId, isId } from '#core/base'
 import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
+import { MANY_PIECES } from '#core/work'
 import type { PieceCard } from '#shared/contracts/library'
 import { ShowWork } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
@@ -14,9 +15,6 @@ import WorkComposer from './components/WorkComposer.vue'
 import type { DraftInWork } from './draft'
 import { copyFor, startingDraft } from './starting'
 import { usePresets } from './stores/presets'
-
-/** From so many pieces on, a teacher says that all of them are meant. */
-const MANY = 8
 
 useHead({ title: 'Assign · Step Cairn' })
 const route = useRoute()
@@ -41,7 +39,7 @@ onMounted(async () => {
   const from = text('from')
   if (from !== null && classId !== null) return copy(from as AssignmentId, classId)
   const cards = idsIn('piece').flatMap((id) => shelf.piece(id) ?? [])
-  if (cards.length >= MANY) asked.value = cards
+  if (cards.length >= MANY_PIECES) asked.value = cards
   else if (cards.length === 0 && learnerIds.length === 0) missing.value = true
   else begin(cards)
 })

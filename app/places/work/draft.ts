@@ -2,7 +2,8 @@ import { asId, same } from '#core/base'
 import type { ClassId, GroupId, PieceId, ResourceId, UserId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
-import type { Limits, Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
+import { withWindow } from '#core/availability'
+import type { Limits, Moment, Overrides, WindowField } from '#core/availability'
 import type { Draft, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
@@ -60,18 +61,11 @@ export function withMoment(
   moment: Moment | null | undefined,
 ): Overrides {
   const { [field]: _, ...rest } = overrides.window ?? {}
-  const window = moment === undefined ? rest : { ...rest, [field]: moment }
-  const { window: __, ...others } = overrides
-  return Object.keys(window).length === 0 ? others : { ...others, window }
+  return withWindow(overrides, moment === undefined ? rest : { ...rest, [field]: moment })
 }
 
 /** A target with other limits of its own; those that are absent it no longer has. */
 export function withLimits(overrides: Overrides, limits: Partial<Limits>): Overrides {
   const { maxAttempts: _, timeLimitMinutes: __, ...others } = overrides
   return { ...others, ...limits }
-}
-
-/** A target with all moments of another; what that does not set, it no longer sets either. */
-export function withWindow({ window: _, ...others }: Overrides, window: Partial<WindowSpec>): Overrides {
-  return Object.keys(window).length === 0 ? others : { ...others, window }
 }

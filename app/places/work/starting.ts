@@ -140,9 +140,10 @@ export function copyFor(
     lost = true
     return null
   }
-  const window = Object.fromEntries(
-    Object.entries(draft.window).map(([field, moment]) => [field, moved(moment)]),
-  ) as unknown as WindowSpec
+  const window: WindowSpec = {
+    ...draft.window,
+    ...Object.fromEntries(Object.entries(draft.window).map(([field, moment]) => [field, moved(moment)])),
+  }
   const pieces = draft.pieces.map((p) => ({
     ...p,
     window: Object.fromEntries(

@@ -68,7 +68,7 @@ export function asTable(rows: readonly WhoRow[], zone: string): readonly (readon
   ]
 }
 
-/** What comes of a learner’s row, or of a group’s whose learners all have the same; null: there is no such window. */
+/** What comes of a learner’s row, or of a group’s whose learners all have the same; null: no such window. */
 export function windowOfTarget(
   target: Target,
   preview: Preview | null,
