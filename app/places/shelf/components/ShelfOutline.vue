@@ -4,7 +4,7 @@ import type { ResourceId } from '#core/base'
 import type { PieceCard } from '#shared/contracts/library'
 import { useShelf } from '../stores/shelf'
 import { count } from '~/shared/words/numbers'
-import { sayPiece } from '~/shared/words/pieces'
+import OutlinePiece from './OutlinePiece.vue'
 
 const props = defineProps<{ chosen: string | null }>()
 const emit = defineEmits<{ choose: [piece: PieceCard] }>()
@@ -69,12 +69,14 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
       <p class="said my-2" role="status">{{ count(found.length, 'piece') }} found</p>
       <ul>
         <li v-for="p in found" :key="p.id">
-          <button type="button" class="piece" :class="{ chosen: p.id === chosen }" @click="emit('choose', p)">
-            <span>{{ p.title }}</span><span class="said"
-              >{{ p.bookLessonId ?? 'own' }} · {{ sayPiece(p) }} ·
-              <span class="code">{{ p.code }}</span></span
-            >
-          </button>
+          <OutlinePiece
+            :piece="p"
+            :is-chosen="p.id === chosen"
+            :is-ticked="ticked.includes(p.id)"
+            :from="p.bookLessonId ?? 'own'"
+            @choose="emit('choose', p)"
+            @tick="tickPieces([p], $event)"
+          />
         </li>
       </ul>
     </template>
@@ -83,17 +85,13 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
         <h2>Our own pieces</h2>
         <ul>
           <li v-for="p in own" :key="p.id">
-            <button
-              type="button"
-              class="piece"
-              :class="{ chosen: p.id === chosen }"
-              data-hook="piece"
-              @click="emit('choose', p)"
-            >
-              <span>{{ p.title }}</span><span class="said"
-                >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
-              >
-            </button>
+            <OutlinePiece
+              :piece="p"
+              :is-chosen="p.id === chosen"
+              :is-ticked="ticked.includes(p.id)"
+              @choose="emit('choose', p)"
+              @tick="tickPieces([p], $event)"
+            />
           </li>
         </ul>
       </section>
@@ -148,27 +146,15 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
                   >
                 </p>
               </div>
-              <div v-for="p in shelf.piecesOf(lesson.id)" :key="p.id" class="flex gap-2.5 items-start">
-                <UCheckbox
-                  class="mt-1.5"
-                  size="sm"
-                  :model-value="ticked.includes(p.id)"
-                  :aria-label="`Tick ${p.title}`"
-                  data-hook="tick-piece"
-                  @update:model-value="tickPieces([p], $event === true)"
-                />
-                <button
-                  type="button"
-                  class="piece"
-                  :class="{ chosen: p.id === chosen }"
-                  data-hook="piece"
-                  @click="emit('choose', p)"
-                >
-                  <span>{{ p.title }}</span><span class="said"
-                    >{{ sayPiece(p) }} · <span class="code">{{ p.code }}</span></span
-                  >
-                </button>
-              </div>
+              <OutlinePiece
+                v-for="p in shelf.piecesOf(lesson.id)"
+                :key="p.id"
+                :piece="p"
+                :is-chosen="p.id === chosen"
+                :is-ticked="ticked.includes(p.id)"
+                @choose="emit('choose', p)"
+                @tick="tickPieces([p], $event)"
+              />
             </li>
           </ul>
         </div>
@@ -204,24 +190,5 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
   align-items: center;
   padding: 0.4rem 0 0.1rem;
   font-size: 0.93rem;
-}
-.piece {
-  display: grid;
-  width: 100%;
-  text-align: left;
-  padding: 0.25rem 0.5rem;
-  border-left: 3px solid var(--ui-border);
-  cursor: pointer;
-  font-size: 0.92rem;
-}
-.piece:hover {
-  background: var(--ui-bg-elevated);
-}
-.piece.chosen {
-  border-left-color: var(--ui-primary);
-  background: var(--ui-bg-accented);
-}
-.piece > span:first-child {
-  color: var(--ui-primary);
 }
 </style>

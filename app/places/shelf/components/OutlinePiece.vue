@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { PieceCard } from '#shared/contracts/library'
+import { sayPiece } from '~/shared/words/pieces'
+
+/** A piece in the outline: pressed to look inside, ticked to be assigned with others. */
+defineProps<{
+  piece: PieceCard
+  isChosen: boolean
+  isTicked: boolean
+  /** Where it belongs, in case that is not to be seen from where it stands. */
+  from?: string
+}>()
+defineEmits<{ choose: []; tick: [isOn: boolean] }>()
+</script>
+
+<template>
+  <div class="flex gap-2.5 items-start">
+    <UCheckbox
+      class="mt-1.5"
+      size="sm"
+      :model-value="isTicked"
+      :aria-label="`Tick ${piece.title}`"
+      data-hook="tick-piece"
+      @update:model-value="$emit('tick', $event === true)"
+    />
+    <button
+      type="button"
+      class="piece"
+      :class="{ chosen: isChosen }"
+      data-hook="piece"
+      @click="$emit('choose')"
+    >
+      <span>{{ piece.title }}</span><span class="said"
+        ><template v-if="from">{{ from }} · </template>{{ sayPiece(piece) }} ·
+        <span class="code">{{ piece.code }}</span></span
+      >
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.piece {
+  display: grid;
+  width: 100%;
+  text-align: left;
+  padding: 0.25rem 0.5rem;
+  border-left: 3px solid var(--ui-border);
+  cursor: pointer;
+  font-size: 0.92rem;
+}
+.piece:hover {
+  background: var(--ui-bg-elevated);
+}
+.piece.chosen {
+  border-left-color: var(--ui-primary);
+  background: var(--ui-bg-accented);
+}
+.piece > span:first-child {
+  color: var(--ui-primary);
+}
+</style>
