@@ -63,9 +63,10 @@ async function savesOf(address: string, cookie: string) {
 
 /** A learner's list in the demo and in a town, and answers saved for good; each beside an empty route. */
 export async function learnersBench(): Promise<Line[]> {
-  const runs: Record<'empty' | 'list' | 'saves' | 'large' | 'largeEmpty', Load[]> = {
+  const runs: Record<'empty' | 'list' | 'alone' | 'saves' | 'large' | 'largeEmpty', Load[]> = {
     empty: [],
     list: [],
+    alone: [],
     saves: [],
     large: [],
     largeEmpty: [],
@@ -77,6 +78,7 @@ export async function learnersBench(): Promise<Line[]> {
     for (let round = 0; round < ROUNDS; round++) {
       runs.empty.push(await load(`${demo.address}/api/entry`, ''))
       runs.list.push(await load(`${demo.address}/api/my-work`, cookie))
+      runs.alone.push(await load(url, cookie, { body: { saves: [{ itemId: 'none' }] }, isRefused: true }))
       runs.saves.push(await load(url, cookie, { body }))
     }
   } finally {
@@ -101,11 +103,12 @@ export async function learnersBench(): Promise<Line[]> {
       'p95 under 50 ms, 0.15 of empty',
       `, ${share(runs.large, runs.largeEmpty)} of empty; ${share(runs.large, runs.list)} of the small one`,
     ),
+    line('the route of saves alone: who asks, what, refused', runs.alone, '', ''),
     line(
       'an answer saved, synchronous FULL',
       runs.saves,
       '0.6 of the route alone',
-      `, ${share(runs.saves, runs.empty)} of empty`,
+      `, ${share(runs.saves, runs.alone)} of the route alone`,
     ),
   ]
 }

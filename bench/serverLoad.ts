@@ -18,11 +18,19 @@ export interface Load {
   readonly p95Ms: number
 }
 
-/** Requests to one address over so many lines at once; with a body, as posts. */
+interface LoadOptions {
+  readonly connections?: number
+  /** With one they are posts. */
+  readonly body?: unknown
+  /** All of them are meant to be refused. */
+  readonly isRefused?: boolean
+}
+
+/** Requests to one address over so many lines at once. */
 export async function load(
   url: string,
   cookie: string,
-  { connections = CONNECTIONS, body }: { readonly connections?: number; readonly body?: unknown } = {},
+  { connections = CONNECTIONS, body, isRefused = false }: LoadOptions = {},
 ): Promise<Load> {
   const posted =
     body === undefined
@@ -33,7 +41,8 @@ export async function load(
           headers: { cookie, 'content-type': 'application/json' },
         }
   const got = await autocannon({ url, connections, duration: SECONDS, ...posted })
-  if (got.non2xx > 0) throw new Error(`${got.non2xx} requests to ${url} were refused`)
+  const wrong = isRefused ? got['2xx'] : got.non2xx
+  if (wrong > 0) throw new Error(`${wrong} requests to ${url} were ${isRefused ? 'let in' : 'refused'}`)
   return { perSecond: got.requests.average, p95Ms: got.latency.p97_5 }
 }
 

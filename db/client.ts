@@ -4,10 +4,12 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 import { createClient } from '@libsql/client'
 import type { Client } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
+import { preparedReader } from './preparedReader'
 import { gathered } from './repositories/answerSaves'
 import { CannotWrite, saysCannotWrite } from './repositories/cannotWrite'
 import { cachedSessions } from './repositories/sessionCache'
-import { keepAssignments } from './repositories/work'
+import { answersDirectly } from './repositories/ask'
+import { keepReads } from './repositories/keptReads'
 import type { Connection, Store } from './repositories/store'
 
 export interface OpenOptions {
@@ -99,12 +101,10 @@ export async function openStore(options: OpenOptions): Promise<Store> {
   const safe = options.safeOnPowerLoss ?? true
   const auth = options.authToken === undefined ? {} : { authToken: options.authToken }
   const writer = createClient({ url, concurrency: 1, timeout, ...auth })
-  const reader = createClient({ url, concurrency: 1, timeout, ...auth })
-  const renew = async (client: Client) => {
-    await client.reconnect()
-    if (file) await setPragmas(client, timeout, safe)
-  }
-  const queue = writeQueue(() => renew(writer))
+  const queue = writeQueue(async () => {
+    await writer.reconnect()
+    if (file) await setPragmas(writer, timeout, safe)
+  })
   try {
     if (file) {
       await queue(() => setPragmas(writer, timeout, safe))
@@ -117,17 +117,17 @@ export async function openStore(options: OpenOptions): Promise<Store> {
     await queue(() => migrate(writer, options.migrationsFolder))
     // a file that may only be read lets a transaction begin; only a write shows it
     await queue(() => touched(writer, file !== null))
-    if (file) await setPragmas(reader, timeout, safe)
   } catch (error) {
     writer.close()
-    reader.close()
     throw error
   }
+  const reader = file ? preparedReader(file, timeout) : createClient({ url, concurrency: 1, ...auth })
   const write = drizzle(writer, { casing: 'snake_case' })
   const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
     queue(() => write.transaction((tx) => work(tx)))
   const read = drizzle(reader, { casing: 'snake_case' })
-  keepAssignments(read)
+  keepReads(read)
+  if (file) answersDirectly(read, reader)
   let waiting = 0
   const counted = async <T>(work: (tx: Connection) => Promise<T>): Promise<T> => {
     waiting++

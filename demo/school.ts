@@ -115,6 +115,7 @@ async function staff(deps: Deps): Promise<Actor> {
     role: p.role,
     office: p.role === 'lead',
     accommodation: NO_ACCOMMODATION,
+    grade: null,
     createdAt: deps.clock.now(),
   }))
   await deps.store.write((tx) => addUsers(tx, people))

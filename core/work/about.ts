@@ -29,3 +29,9 @@ export function isMeetingLink(text: string): boolean {
   const { protocol, username, password } = new URL(text)
   return protocol === 'https:' && username === '' && password === ''
 }
+
+/** What learners may know of it: all but what is for teachers. */
+export function aboutForLearners(about: About): Omit<About, 'category'> {
+  const { objective, outcomes, instructions, link, heading } = about
+  return { objective, outcomes, instructions, link, heading }
+}

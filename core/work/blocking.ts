@@ -10,6 +10,8 @@ export function withBlocks(cards: readonly LearnerCard[]): LearnerCard[] {
   const firsts = cards.filter((c) => c.isFirst && c.pieces.some(isAhead))
   return cards.map((card) => {
     const first = card.isFirst ? undefined : firsts.find((f) => f.classId === card.classId)
+    // most cards wait for nothing, and lists are worked out with every look
+    if (!first && !card.inTurn) return card
     const byWork: Blocker | null = first ? { kind: 'work', title: first.title } : null
     const pieces = card.pieces.map((piece, i) => {
       const earlier = card.inTurn

@@ -1,5 +1,5 @@
 /** The assignment: what a teacher sets, its states and acts, and what each learner gets of it. */
-export { NO_ABOUT } from './about'
+export { aboutForLearners, NO_ABOUT } from './about'
 export type { About } from './about'
 export { changed } from './acts'
 export { withBlocks } from './blocking'

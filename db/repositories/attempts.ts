@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import { groupBy } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
-import type { Attempt, AttemptScore, EndedBy, NamedPiece, TryInShort } from '#core/attempts'
+import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import type { Answer } from '#core/library'
 import type { Begun } from '#core/work'
 import {
@@ -11,29 +11,41 @@ import {
   textToAnswer,
   textToItemIds,
   textToScore,
-  textToShortScore,
 } from '../rows/answerRow'
 import { resourceRevisions, resources } from '../schema/library'
 import { answers, assignmentPieces, attempts, learnerWork } from '../schema/work'
+import { ask } from './ask'
 import type { Connection } from './store'
 
 type Row = typeof attempts.$inferSelect
 
-function toAttempt(row: Row): Attempt {
-  const { score, startedAt, deadlineAt, submittedAt, items, ...rest } = row
+function toAttempt(row: Omit<Row, 'ratio'>): Attempt {
+  const { score, items } = row
   return {
-    ...rest,
-    startedAt: startedAt as Instant,
-    deadlineAt: deadlineAt as Instant | null,
-    submittedAt: submittedAt as Instant | null,
+    id: row.id,
+    assignmentId: row.assignmentId,
+    learnerId: row.learnerId,
+    pieceId: row.pieceId,
+    revision: row.revision,
+    number: row.number,
+    startedAt: row.startedAt as Instant,
+    deadlineAt: row.deadlineAt as Instant | null,
+    submittedAt: row.submittedAt as Instant | null,
+    endedBy: row.endedBy,
     score: score === null ? null : textToScore(score),
     itemIds: items === null ? null : textToItemIds(items),
+    sharedFrom: row.sharedFrom,
   }
 }
 
+const TRY_BY_ID = `select id, assignment_id as assignmentId, piece_id as pieceId, learner_id as learnerId, revision,
+    number, items, started_at as startedAt, deadline_at as deadlineAt, submitted_at as submittedAt,
+    ended_by as endedBy, score, shared_from as sharedFrom
+  from attempts where id = ?`
+
 /** One try, or null. */
 export async function attemptById(tx: Connection, id: AttemptId): Promise<Attempt | null> {
-  const [row] = await tx.select().from(attempts).where(eq(attempts.id, id))
+  const [row] = await ask<Row>(tx, TRY_BY_ID, [id])
   return row ? toAttempt(row) : null
 }
 
@@ -71,23 +83,6 @@ export async function attemptsOf(tx: Connection, ids: readonly AssignmentId[]): 
       ).map(toAttempt)
 }
 
-/** All tries of a learner at these assignments, in short. */
-export async function triesOfLearner(
-  tx: Connection,
-  learnerId: UserId,
-  ids: readonly AssignmentId[],
-): Promise<readonly TryInShort[]> {
-  if (ids.length === 0) return []
-  // read with every look of every learner: no more than the list needs
-  const rows = await tx.all<Omit<TryInShort, 'score'> & { readonly score: string | null }>(
-    sql`select id, assignment_id as assignmentId, piece_id as pieceId, learner_id as learnerId, revision, number,
-      started_at as startedAt, deadline_at as deadlineAt, submitted_at as submittedAt, ended_by as endedBy,
-      shared_from as sharedFrom, json_remove(score, '$.items', '$.estimate') as score
-    from attempts where learner_id = ${learnerId} and assignment_id in ${[...ids]} order by number`,
-  )
-  return rows.map((r) => ({ ...r, score: r.score === null ? null : textToShortScore(r.score) }))
-}
-
 /** Adds a try; false when that number exists already (two requests at once). */
 export async function addAttempt(tx: Connection, attempt: Attempt): Promise<boolean> {
   const { score, itemIds, ...rest } = attempt
@@ -96,6 +91,7 @@ export async function addAttempt(tx: Connection, attempt: Attempt): Promise<bool
     .values({
       ...rest,
       score: score === null ? null : scoreToText(score),
+      ratio: score?.ratio ?? null,
       items: itemIds === null ? null : itemIdsToText(itemIds),
     })
     .onConflictDoNothing()
@@ -114,6 +110,7 @@ export async function endAttempt(
       submittedAt: end.submittedAt,
       endedBy: end.endedBy,
       score: end.score === null ? null : scoreToText(end.score),
+      ratio: end.score?.ratio ?? null,
     })
     .where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
   return done.rowsAffected === 1
@@ -235,10 +232,8 @@ export async function overdueAttempts(
 
 /** Most looks find nothing in progress: a short question before the long one. */
 async function hasOpenTry(tx: Connection, learnerId: UserId): Promise<boolean> {
-  const rows = await tx.all(
-    sql`select 1 from attempts where learner_id = ${learnerId} and submitted_at is null limit 1`,
-  )
-  return rows.length > 0
+  const open = 'select 1 from attempts where learner_id = ? and submitted_at is null limit 1'
+  return (await ask(tx, open, [learnerId])).length > 0
 }
 
 /** Learners who have begun each assignment; an assignment that nobody has begun is absent. */

@@ -12,7 +12,6 @@ export {
   attemptById,
   attemptsAt,
   attemptsOf,
-  triesOfLearner,
   begunBy,
   begunIn,
   copyAnswers,
@@ -40,13 +39,15 @@ export {
   standardsByCode,
 } from './library'
 export type { PieceForm, ResourceCard } from './library'
+export { screenFor } from './learnerScreen'
+export type { LearnerScreen, ListedPiece } from './learnerScreen'
+export type { OwnTerms } from './learnerWork'
 export {
   closesForAll,
   dropLearnerWork,
   learnerWorkIn,
   learnerWorkOf,
   minutesDue,
-  listedWorkFor,
   publishedIdsOf,
   publishedWorkFor,
   replaceLearnerWork,
@@ -58,7 +59,6 @@ export {
   markNoticesRead,
   noticesFor,
   takeNoticesToMail,
-  unreadNotices,
 } from './notices'
 export type { NoticeRecord, NoticeToMail } from './notices'
 export { dropPreset, presetsOf, savePreset } from './presets'

@@ -1,13 +1,14 @@
 import { and, eq, inArray, sql } from 'drizzle-orm'
 import { pieceName } from '#core/attempts'
 import type { NamedPiece } from '#core/attempts'
-import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from '#core/base'
-import type { ResourceKind } from '#core/library'
-import { rulesOf } from '#core/work'
+import { groupBy } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
+import type { LearnerTerms } from '#core/availability'
 import type { LearnerWork } from '#core/work'
-import { pieceBody } from '../rows/bodies'
-import { fromLearnerWork, toAssignmentBody, toLearnerWork } from '../rows/workRows'
+import { fromLearnerWork, toLearnerWork } from '../rows/workRows'
 import { assignments, learnerWork } from '../schema/work'
+import { ask } from './ask'
+import { keptBy } from './keptReads'
 import type { Connection } from './store'
 
 /** Ids of published assignments that reach learners of a class. */
@@ -48,101 +49,39 @@ export async function learnerWorkIn(
   ).map(toLearnerWork)
 }
 
+/** What one has for one piece, without the reasons. */
+export type OwnTerms = Omit<LearnerWork, 'because'>
+
 /** One learner's resolved work for one piece of an assignment, only while it is published; else null. */
 export async function publishedWorkFor(
   tx: Connection,
   { assignmentId, pieceId }: NamedPiece,
   learnerId: UserId,
-): Promise<LearnerWork | null> {
-  const [row] = await tx
-    .select({ work: learnerWork })
-    .from(learnerWork)
-    .innerJoin(assignments, eq(assignments.id, learnerWork.assignmentId))
-    .where(
-      and(
-        eq(learnerWork.assignmentId, assignmentId),
-        eq(learnerWork.learnerId, learnerId),
-        eq(learnerWork.pieceId, pieceId),
-        eq(assignments.state, 'published'),
-      ),
-    )
-  return row ? toLearnerWork(row.work) : null
+): Promise<OwnTerms | null> {
+  const [row] = await ask<TermsRow>(tx, PUBLISHED_FOR, [assignmentId, learnerId, pieceId])
+  return row ? { learnerId, assignmentId, pieceId, classId: row.classId, terms: termsIn(row) } : null
 }
 
-/**
- * A learner's published work that is listed and not yet put away at `now`, piece by piece in their order, with what
- * the list shows.
- */
-export async function listedWorkFor(tx: Connection, learnerId: UserId, now: Instant) {
-  const rows = await tx.all<{
-    assignment_id: AssignmentId
-    piece_id: PieceId
-    resource_id: ResourceId
-    class_id: ClassId
-    listed_at: number | null
-    opens_at: number | null
-    due_at: number | null
-    closes_at: number | null
-    put_away_at: number | null
-    max_attempts: number | null
-    time_limit_minutes: number | null
-    title: string
-    note: string
-    published_at: number | null
-    body: string
-    piece: string
-    piece_title: string
-    kind: ResourceKind
-    minutes: number
-    item_count: number
-    class_name: string
-  }>(sql`
-    select w.assignment_id, w.piece_id, p.resource_id, w.class_id, w.listed_at, w.opens_at, w.due_at,
-      w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-      a.title, a.note, a.published_at, a.body, p.body as piece, r.kind, c.name as class_name,
-      coalesce(v.title, r.title) as piece_title, coalesce(v.minutes, r.minutes) as minutes,
-      coalesce(v.item_count, r.item_count) as item_count
-    from learner_work w
-      join assignments a on a.id = w.assignment_id and a.state = 'published'
-      join assignment_pieces p on p.assignment_id = w.assignment_id and p.id = w.piece_id
-      join resources r on r.id = p.resource_id
-      left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
-      join classes c on c.id = w.class_id
-    where w.learner_id = ${learnerId}
-      and (w.listed_at is null or w.listed_at <= ${now})
-      and (w.put_away_at is null or w.put_away_at > ${now})
-    order by w.assignment_id, p.position`)
-  return rows.map((r) => ({
-    assignmentId: r.assignment_id,
-    pieceId: r.piece_id,
-    resourceId: r.resource_id,
-    title: r.title,
-    pieceTitle: r.piece_title,
-    note: r.note,
-    publishedAt: r.published_at as Instant | null,
-    kind: r.kind,
-    minutes: r.minutes,
-    itemCount: r.item_count,
-    classId: r.class_id,
-    className: r.class_name,
-    ...ofPiece(r),
-    terms: {
-      listed: r.listed_at as Instant | null,
-      opens: r.opens_at as Instant | null,
-      due: r.due_at as Instant | null,
-      closes: r.closes_at as Instant | null,
-      putAway: r.put_away_at as Instant | null,
-      maxAttempts: r.max_attempts,
-      timeLimitMinutes: r.time_limit_minutes,
-    },
-  }))
+interface TermsRow {
+  readonly classId: ClassId
+  readonly listed: Instant | null
+  readonly opens: Instant | null
+  readonly due: Instant | null
+  readonly closes: Instant | null
+  readonly putAway: Instant | null
+  readonly maxAttempts: number | null
+  readonly timeLimitMinutes: number | null
 }
+const TERMS = `w.class_id as classId, w.listed_at as listed, w.opens_at as opens, w.due_at as due,
+  w.closes_at as closes, w.put_away_at as putAway, w.max_attempts as maxAttempts,
+  w.time_limit_minutes as timeLimitMinutes`
+const PUBLISHED_FOR = `select ${TERMS} from learner_work w
+  join assignments a on a.id = w.assignment_id and a.state = 'published'
+  where w.assignment_id = ? and w.learner_id = ? and w.piece_id = ?`
 
-/** When a piece is done, its least time and its rules, and what is said of the whole of it. */
-function ofPiece(row: { readonly body: string; readonly piece: string }) {
-  const { rules, about, isFirst, inTurn } = toAssignmentBody(row.body)
-  const { when, leastMinutes, rules: own } = pieceBody.read(row.piece)
-  return { when, leastMinutes, rules: rulesOf({ rules }, { rules: own }), about, isFirst, inTurn }
+function termsIn(row: TermsRow): LearnerTerms {
+  const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = row
+  return { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes }
 }
 
 /** Replaces the resolved work of an assignment. */
@@ -151,6 +90,7 @@ export async function replaceLearnerWork(
   assignmentId: AssignmentId,
   records: readonly LearnerWork[],
 ): Promise<void> {
+  await countSettled(tx, assignmentId)
   await tx.delete(learnerWork).where(eq(learnerWork.assignmentId, assignmentId))
   // one statement over a list: the builder takes a second for the thousands of rows of thirty pieces
   const list = JSON.stringify(records.map(fromLearnerWork))
@@ -161,26 +101,51 @@ export async function replaceLearnerWork(
       value ->> 'maxAttempts', value ->> 'timeLimitMinutes', value ->> 'because' from json_each(${list})`)
 }
 
+/** Assignments, and how often what their learners have was written. */
+export interface SettledWork {
+  readonly assignmentId: AssignmentId
+  readonly settled: number
+}
+
 /**
  * When each piece of these assignments has closed for everybody who has it, by `pieceName`; null where it never
  * does for somebody. Those that nobody has are absent.
  */
 export async function closesForAll(
   tx: Connection,
-  ids: readonly AssignmentId[],
+  of: readonly SettledWork[],
 ): Promise<ReadonlyMap<string, Instant | null>> {
-  if (ids.length === 0) return new Map()
-  const rows = await tx.all<{
-    assignmentId: AssignmentId
-    pieceId: PieceId
-    last: number | null
-    open: number
-  }>(
-    sql`select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last,
-      sum(closes_at is null) as open from learner_work where assignment_id in ${[...ids]}
-      group by assignment_id, piece_id`,
-  )
-  return new Map(rows.map((r) => [pieceName(r), r.open > 0 ? null : (r.last as Instant | null)]))
+  const kept = keptBy(tx)?.closings
+  const out = new Map<string, Instant | null>()
+  const missing = new Map<AssignmentId, number>()
+  for (const { assignmentId, settled } of of) {
+    const known = kept?.get(assignmentId)
+    if (known?.settled === settled) known.closings.forEach((at, name) => out.set(name, at))
+    else missing.set(assignmentId, settled)
+  }
+  if (missing.size === 0) return out
+  const rows = await ask<ClosingRow>(tx, CLOSES_FOR_ALL, [JSON.stringify([...missing.keys()])])
+  for (const [assignmentId, own] of groupBy(rows, (r) => r.assignmentId)) {
+    const closings = new Map(own.map((r) => [pieceName(r), r.open > 0 ? null : r.last]))
+    kept?.keep(assignmentId, { settled: missing.get(assignmentId) ?? 0, closings })
+    closings.forEach((at, name) => out.set(name, at))
+  }
+  return out
+}
+
+interface ClosingRow extends NamedPiece {
+  readonly last: Instant | null
+  readonly open: number
+}
+const CLOSES_FOR_ALL = `select assignment_id as assignmentId, piece_id as pieceId, max(closes_at) as last,
+    sum(closes_at is null) as open
+  from learner_work where assignment_id in (select value from json_each(?)) group by assignment_id, piece_id`
+
+async function countSettled(tx: Connection, id: AssignmentId): Promise<void> {
+  await tx
+    .update(assignments)
+    .set({ settled: sql`settled + 1` })
+    .where(eq(assignments.id, id))
 }
 
 /** Takes an assignment from the learners of classes. */
@@ -189,6 +154,7 @@ export async function dropLearnerWork(
   id: AssignmentId,
   classIds: readonly ClassId[],
 ): Promise<void> {
+  await countSettled(tx, id)
   await tx
     .delete(learnerWork)
     .where(and(eq(learnerWork.assignmentId, id), inArray(learnerWork.classId, [...classIds])))

@@ -5,6 +5,9 @@ import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
 import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
 import { resourceBody } from '../rows/bodies'
 import { books, resourceRevisions, resources, standards } from '../schema/library'
+import { ask } from './ask'
+import { keptBy } from './keptReads'
+import type { FormInShort } from './keptReads'
 import type { Connection } from './store'
 
 export type ResourceCard = Omit<ResourceRow, 'body'>
@@ -138,8 +141,45 @@ export async function piecesIn(
 
 /** One piece in one of its forms, or null. */
 export async function pieceIn(tx: Connection, form: PieceForm): Promise<Resource | null> {
-  return (await piecesIn(tx, [form])).get(formName(form)) ?? null
+  const kept = keptBy(tx)?.forms
+  const name = formName(form)
+  const known = kept?.get(name)
+  if (known) return known
+  const found = (await piecesIn(tx, [form])).get(name) ?? null
+  if (found) kept?.keep(name, found)
+  return found
 }
+
+/** What lists show of pieces in the forms that are asked for, by `formName`. */
+export async function formsInShort(
+  tx: Connection,
+  forms: readonly PieceForm[],
+): Promise<ReadonlyMap<string, FormInShort>> {
+  const kept = keptBy(tx)?.formsInShort
+  const out = new Map<string, FormInShort>()
+  const missing: PieceForm[] = []
+  for (const form of forms) {
+    const known = kept?.get(formName(form))
+    if (known) out.set(formName(form), known)
+    else missing.push(form)
+  }
+  if (missing.length === 0) return out
+  const found = await ask<FormInShort>(tx, FORMS_IN_SHORT, [
+    JSON.stringify(missing.map((f) => [f.resourceId, f.revision])),
+  ])
+  for (const form of found) {
+    kept?.keep(formName(form), form)
+    out.set(formName(form), form)
+  }
+  return out
+}
+
+const FORMS_IN_SHORT = `
+  select distinct r.id as resourceId, f.value ->> 1 as revision, r.kind,
+    coalesce(v.title, r.title) as title, coalesce(v.minutes, r.minutes) as minutes,
+    coalesce(v.item_count, r.item_count) as itemCount
+  from json_each(?) f join resources r on r.id = f.value ->> 0
+    left join resource_revisions v on v.resource_id = r.id and v.revision = f.value ->> 1`
 
 /** Whether an assignment gives out this form of a piece, or a learner has begun it in this form. */
 export async function isFormInUse(tx: Connection, { resourceId, revision }: PieceForm): Promise<boolean> {
@@ -153,8 +193,8 @@ export async function isFormInUse(tx: Connection, { resourceId, revision }: Piec
 }
 
 /**
- * Puts a piece in the place of what it was. With `keeps`, its former form is kept beside it and it counts as the
- * next one.
+ * Puts a piece in the place of what it was, as its next form: a revision never names two. With `keeps`, the former
+ * form is kept beside it.
  */
 export async function saveResource(tx: Connection, record: ResourceRecord, keeps: boolean): Promise<void> {
   const { id } = record.resource
@@ -164,7 +204,7 @@ export async function saveResource(tx: Connection, record: ResourceRecord, keeps
     const { revision, title, minutes, itemCount, body } = was
     await tx.insert(resourceRevisions).values({ resourceId: id, revision, title, minutes, itemCount, body })
   }
-  const revision = record.revision + (keeps ? 1 : 0)
+  const revision = record.revision + 1
   await tx
     .update(resources)
     .set(fromResource({ ...record, revision }))

@@ -92,28 +92,6 @@ export async function noticesFor(
   }))
 }
 
-/** How many of these a learner has not read. */
-export async function unreadNotices(
-  tx: Connection,
-  learnerId: UserId,
-  of: { readonly now: Instant; readonly since: Instant },
-): Promise<number> {
-  const [row] = await tx
-    .select({ count: sql<number>`count(*)` })
-    .from(notices)
-    .innerJoin(assignments, eq(assignments.id, notices.assignmentId))
-    .where(
-      and(
-        eq(notices.learnerId, learnerId),
-        isNull(notices.readAt),
-        lte(notices.fromAt, of.now),
-        gt(notices.fromAt, of.since),
-        isTrue(of.now),
-      ),
-    )
-  return row?.count ?? 0
-}
-
 /** Marks all that a learner could know of by then as read. */
 export async function markNoticesRead(tx: Connection, learnerId: UserId, now: Instant): Promise<void> {
   await tx

@@ -4,6 +4,7 @@ import type { ClassId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
 import { classTeachers, enrolments } from '../schema/calendar'
 import { groupMembers, groups, schools, sessions, users } from '../schema/people'
+import { ask } from './ask'
 import type { Connection, SessionUser } from './store'
 
 export interface UserRecord {
@@ -16,6 +17,8 @@ export interface UserRecord {
   readonly role: Role
   readonly office: boolean
   readonly accommodation: Accommodation
+  /** A learner's; null: not said. */
+  readonly grade: number | null
   readonly createdAt: Instant
 }
 /** A learner in a class; `joined` once they have a password of their own. */
@@ -191,12 +194,11 @@ export async function classesOfLearner(tx: Connection, learnerId: UserId): Promi
 
 /** The zone of a learner's first class; null while they are in none. */
 export async function zoneOfLearner(tx: Connection, learnerId: UserId): Promise<string | null> {
-  const [row] = await tx.all<{ zone: string }>(
-    sql`select y.body ->> 'zone' as zone from enrolments e join classes c on c.id = e.class_id
-      join years y on y.id = c.year_id where e.learner_id = ${learnerId} and e.left_at is null limit 1`,
-  )
+  const [row] = await ask<{ zone: string }>(tx, ZONE_OF_LEARNER, [learnerId])
   return row?.zone ?? null
 }
+const ZONE_OF_LEARNER = `select y.body ->> 'zone' as zone from enrolments e join classes c on c.id = e.class_id
+  join years y on y.id = c.year_id where e.learner_id = ? and e.left_at is null limit 1`
 
 /** Who teaches each class. */
 export async function teachersOf(

@@ -11,6 +11,8 @@ import {
 } from '../rows/workRows'
 import type { Assignment, AssignmentTarget } from '#core/work'
 import { assignmentExceptions, assignmentPieces, assignmentTargets, assignments } from '../schema/work'
+import { ask } from './ask'
+import { keptBy } from './keptReads'
 import type { Connection } from './store'
 
 type Row = typeof assignments.$inferSelect
@@ -37,7 +39,7 @@ async function whole(tx: Connection, rows: readonly Row[]): Promise<Assignment[]
   const targetsOf = new Map<AssignmentId, AssignmentTarget[]>()
   for (const t of targets)
     targetsOf.set(t.assignmentId, [...(targetsOf.get(t.assignmentId) ?? []), toTarget(t)])
-  return rows.map(({ body, createdAt, publishedAt, resourceId: _, ...rest }) => ({
+  return rows.map(({ body, createdAt, publishedAt, resourceId: _, settled: __, ...rest }) => ({
     ...rest,
     ...toAssignmentBody(body),
     pieces: (piecesOf.get(rest.id) ?? []).map(toPiece),
@@ -48,33 +50,35 @@ async function whole(tx: Connection, rows: readonly Row[]): Promise<Assignment[]
   }))
 }
 
-/** As many assignments are kept for a connection. */
-const MOST_KEPT = 500
-const keptFor = new WeakMap<Connection, Map<AssignmentId, Assignment>>()
-
-/**
- * Keeps whole assignments for a connection that sees only what is committed: while the version is the same, so is the
- * rest. Answers are saved a thousand times for each time that an assignment is changed.
- */
-export function keepAssignments(reader: Connection): void {
-  keptFor.set(reader, new Map())
-}
-
 /** One assignment with targets, or null. */
 export async function assignmentById(tx: Connection, id: AssignmentId): Promise<Assignment | null> {
-  const kept = keptFor.get(tx)
-  const was = kept?.get(id)
-  if (was !== undefined) {
-    const [now] = await tx.all<{ version: number }>(sql`select version from assignments where id = ${id}`)
-    if (now?.version === was.version) return was
+  if (keptBy(tx) === null) return (await assignmentsById(tx, [id]))[0] ?? null
+  const [row] = await ask<VersionOf>(tx, 'select id, version from assignments where id = ?', [id])
+  return row ? ((await assignmentsAt(tx, [row])).get(id) ?? null) : null
+}
+
+interface VersionOf {
+  readonly id: AssignmentId
+  readonly version: number
+}
+
+/** Assignments in the versions that were read with the same look; what is kept of them is not read again. */
+export async function assignmentsAt(
+  tx: Connection,
+  versions: readonly VersionOf[],
+): Promise<ReadonlyMap<AssignmentId, Assignment>> {
+  const kept = keptBy(tx)?.assignments
+  const out = new Map<AssignmentId, Assignment>()
+  for (const { id, version } of versions) {
+    const known = kept?.get(id)
+    if (known?.version === version) out.set(id, known)
   }
-  const rows = await tx.select().from(assignments).where(eq(assignments.id, id))
-  const found = (await whole(tx, rows))[0] ?? null
-  if (kept !== undefined && found !== null) {
-    if (kept.size >= MOST_KEPT) kept.clear()
-    kept.set(id, found)
+  const missing = versions.filter(({ id }) => !out.has(id)).map((v) => v.id)
+  for (const found of await assignmentsById(tx, missing)) {
+    kept?.keep(found.id, found)
+    out.set(found.id, found)
   }
-  return found
+  return out
 }
 
 /** Assignments by id. */
@@ -152,7 +156,7 @@ export async function assignmentIdsNear(
   return rows.map((r) => r.id)
 }
 
-function rowOf(record: Assignment): Row {
+function rowOf(record: Assignment): Omit<Row, 'settled'> {
   const { id, schoolId, authorId, title, note, state, version, createdAt, publishedAt, pieces } = record
   const [first] = pieces
   if (!first) throw new Error('assignment without a piece')

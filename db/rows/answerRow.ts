@@ -1,7 +1,7 @@
 import type { AttemptScore } from '#core/attempts'
 import type { Answer } from '#core/library'
 import type { ItemId } from '#core/base'
-import { answerShape, itemIdsShape, scoreBody, scoreInShort } from './bodies'
+import { answerShape, itemIdsShape, scoreBody } from './bodies'
 import { parse, readShape } from './body'
 
 /** One answer as stored text. */
@@ -22,11 +22,6 @@ export function scoreToText(value: AttemptScore): string {
 /** The score in a stored text. */
 export function textToScore(text: string): AttemptScore {
   return scoreBody.read(text)
-}
-
-/** What counts of the score in a stored text. */
-export function textToShortScore(text: string): { readonly ratio: number } {
-  return scoreInShort.read(text)
 }
 
 /** The items chosen for a try as stored text. */

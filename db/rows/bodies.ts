@@ -71,8 +71,6 @@ export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: ST
 export const presetBody = bodyOf('presets.rules', z.object({ rules }))
 export const groupRuleBody = bodyOf('groups.rule', groupRule)
 export const scoreBody = bodyOf('attempts.score', score)
-/** Of a score only what counts. */
-export const scoreInShort = bodyOf('attempts.score', z.object({ ratio: z.number() }))
 /** An answer is stored without a version: there are hundreds of thousands. */
 export const answerShape = itemShapes(STORED).answer
 /** Ids of a try's items are a plain list. */

@@ -26,6 +26,8 @@ export const users = sqliteTable(
     timePercent: integer().notNull(),
     extraAttempts: integer().notNull(),
     extraDays: integer().notNull(),
+    /** A learner's; null: not said. */
+    grade: integer(),
     createdAt: integer().notNull(),
   },
   (t) => [index('users_by_school').on(t.schoolId)],

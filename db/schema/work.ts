@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type {
   AssignmentId,
   AttemptId,
@@ -47,6 +47,8 @@ export const assignments = sqliteTable(
     publishedAt: integer(),
     /** Window as given, and attempt rules. */
     body: text().notNull(),
+    /** How often what its learners have was written anew. */
+    settled: integer().notNull().default(0),
   },
   (t) => [index('assignments_by_school').on(t.schoolId)],
 )
@@ -159,6 +161,8 @@ export const attempts = sqliteTable(
     submittedAt: integer(),
     endedBy: text({ enum: ENDED_BY }),
     score: text(),
+    /** The score's ratio, for lists. */
+    ratio: real(),
     /** Ids of the items chosen for it, in order; null: all of the piece. */
     items: text(),
     /** The try of their team in which it was handed in for them. */

@@ -180,6 +180,7 @@ describe('whole values come back as they went in', () => {
       role: 'learner' as const,
       office: false,
       accommodation: { timeFactor: 1.5, extraAttempts: 1, extraDays: 2 },
+      grade: 8,
       createdAt: at('09-01T00:00'),
     }
     const year = aYear()

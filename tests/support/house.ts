@@ -11,7 +11,7 @@ export const MAY: Record<
   shared: { folders: ['core', 'shared'], packages: [/^zod$/] },
   db: {
     folders: ['core', 'shared', 'db'],
-    packages: [/^drizzle-orm/, /^@libsql\/client$/, /^zod$/, /^node:/],
+    packages: [/^drizzle-orm/, /^@libsql\/client$/, /^libsql$/, /^zod$/, /^node:/],
   },
   usecases: { folders: ['core', 'ports', 'usecases', 'db'], packages: [] },
   standins: { folders: ['core', 'ports', 'standins'], packages: [/^node:(crypto|os)$/, /^date-holidays$/] },

@@ -179,7 +179,7 @@ describe('a piece that is changed after it was given out', () => {
   it('takes the place of what was there while nobody has it', async () => {
     const school = await aSchool()
     const { check } = await twoOwnPieces(school)
-    expect(mustBeOk(await change(school, check, 1), 'change')).toEqual({ revision: 1, isNewForm: false })
+    expect(mustBeOk(await change(school, check, 1), 'change')).toEqual({ revision: 2, isNewForm: false })
     const inside = mustBeOk(await lookInside(school.deps, school.teacher, check), 'inside')
     expect(inside.resource.title).toBe('Own check, better')
   })

@@ -86,6 +86,7 @@ async function accountFor(
     role: 'learner',
     office: false,
     accommodation: NO_ACCOMMODATION,
+    grade: null,
     createdAt: deps.clock.now(),
   }
   await addUsers(tx, [user])

@@ -49,6 +49,7 @@ export async function signUp(deps: Deps, input: NewSchool): Promise<Result<Signe
       role: 'teacher',
       office: true,
       accommodation: NO_ACCOMMODATION,
+      grade: null,
       createdAt,
     }
     await addUsers(tx, [user])

@@ -1,19 +1,28 @@
 import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, Instant, UserId } from '#core/base'
 import type { Actor } from '#core/access'
-import { isRevealed, keptScore, mayStart, passingOf, pieceName, placeOf, triesAsOf } from '#core/attempts'
+import {
+  endingOf,
+  isRevealed,
+  keptScore,
+  mayStart,
+  passingOf,
+  pieceName,
+  placeOf,
+  triesAsOf,
+} from '#core/attempts'
 import type { Closings, TryInShort } from '#core/attempts'
 import { windowState } from '#core/availability'
-import { inOrder, togetherOf, withBlocks } from '#core/work'
+import { aboutForLearners, inOrder, togetherOf, withBlocks } from '#core/work'
 import type { LearnerCard, LearnerPiece } from '#core/work'
-import { triesOfLearner, closesForAll, listedWorkFor, unreadNotices, zoneOfLearner } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import { closesForAll, screenFor, zoneOfLearner } from '#db/repositories'
+import type { Connection, LearnerScreen, ListedPiece } from '#db/repositories'
 import type { Deps } from '../deps'
 import { tryTermsOf } from './givenPiece'
 import { newsSince } from '../notices/since'
 import { settleOverdue } from './settleOverdue'
 
-export type Listed = Awaited<ReturnType<typeof listedWorkFor>>[number]
+export type Listed = ListedPiece
 
 /** Whose screen is looked at, as of when, and which of their work it shows; all, when nothing is said. */
 export interface Look {
@@ -27,37 +36,50 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const now = deps.clock.now()
-  await settleOverdue(deps, { learnerId: actor.userId })
-  const work = await listAt(tx, { learnerId: actor.userId, at: now })
-  const unread = await unreadNotices(tx, actor.userId, { now, since: newsSince(now) })
-  return ok({ work, unread, now, zone: await zoneFor(tx, actor.userId) })
+  const look = { learnerId: actor.userId, at: now }
+  const before = await screenAt(tx, look)
+  const hasEnded = mayBeOverdue(before, now) && (await settleOverdue(deps, { learnerId: actor.userId }))
+  const screen = hasEnded ? await screenAt(tx, look) : before
+  const work = (await cardsOf(tx, screen, now)).sort(byTurn)
+  return ok({ work, unread: screen.unread, now, zone: screen.zone ?? 'UTC' })
+}
+
+/** Whether a try that goes on is to be ended, as far as the screen tells: of work that is not on it, it does not. */
+function mayBeOverdue({ listed, tries }: LearnerScreen, now: Instant): boolean {
+  const open = tries.filter((t) => t.submittedAt === null)
+  return open.some((t) => {
+    const row = listed.find((w) => w.assignmentId === t.assignmentId && w.pieceId === t.pieceId)
+    return row === undefined || endingOf(t, tryTermsOf(row, false), now) !== null
+  })
 }
 
 /** A learner's list as it is at an instant, in the order in which they find it. */
 export async function listAt(tx: Connection, look: Look): Promise<readonly LearnerCard[]> {
-  return (await cardsOf(tx, look, await listedAt(tx, look))).sort(byTurn)
+  return (await cardsOf(tx, await screenAt(tx, look), look.at)).sort(byTurn)
 }
 
-async function listedAt(tx: Connection, { learnerId, at, shows }: Look): Promise<readonly Listed[]> {
-  const listed = await listedWorkFor(tx, learnerId, at)
-  return shows ? listed.filter(shows) : listed
+async function screenAt(tx: Connection, { learnerId, at, shows }: Look): Promise<LearnerScreen> {
+  const screen = await screenFor(tx, learnerId, { now: at, since: newsSince(at) })
+  return shows ? { ...screen, listed: screen.listed.filter(shows) } : screen
 }
 
 /** What comes first first, then what is due, or opens, soonest. */
 function byTurn(a: LearnerCard, b: LearnerCard): number {
   const isAhead = (c: LearnerCard) => c.isFirst && c.place === 'now'
   if (isAhead(a) !== isAhead(b)) return isAhead(a) ? -1 : 1
-  return (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity)
+  const atOf = (c: LearnerCard) => c.dueAt ?? c.opensAt ?? Infinity
+  if (atOf(a) !== atOf(b)) return atOf(a) - atOf(b)
+  // the same order at every look
+  return a.id < b.id ? -1 : 1
 }
 
 /** Listed pieces as cards, those of an assignment together. */
 async function cardsOf(
   tx: Connection,
-  { learnerId, at: now }: Look,
-  listed: readonly Listed[],
+  { listed, tries }: Pick<LearnerScreen, 'listed' | 'tries'>,
+  now: Instant,
 ): Promise<LearnerCard[]> {
-  const ids = [...new Set(listed.map((w) => w.assignmentId))]
-  const triesOf = groupBy(await triesOfLearner(tx, learnerId, ids), pieceName)
+  const triesOf = groupBy(tries, pieceName)
   // the list shows scores only, no answers
   const waiting = listed.filter((w) => w.rules.feedback === 'close')
   const closings = await closingsOf(tx, waiting, now)
@@ -65,7 +87,7 @@ async function cardsOf(
     const [first] = rows
     if (!first) return []
     const { assignmentId, title, note, classId, className, isFirst, inTurn } = first
-    const { category: _, ...about } = first.about
+    const about = aboutForLearners(first.about)
     const pieces = inOrder(rows).map((w) => cardOf(w, triesOf.get(pieceName(w)) ?? [], closings(w), now))
     const said = { title, note, about, isFirst, inTurn, classId, className }
     return { id: assignmentId, ...said, pieces, ...togetherOf(pieces) }
@@ -79,10 +101,10 @@ export async function cardAt(
   look: Look,
   assignmentId: AssignmentId,
 ): Promise<{ readonly work: LearnerCard; readonly rows: readonly Listed[] } | null> {
-  const listed = await listedAt(tx, look)
+  const { listed, tries } = await screenAt(tx, look)
   const rows = listed.filter((w) => w.assignmentId === assignmentId)
   const around = listed.filter((w) => w.assignmentId === assignmentId || w.isFirst)
-  const work = (await cardsOf(tx, look, around)).find((c) => c.id === assignmentId)
+  const work = (await cardsOf(tx, { listed: around, tries }, look.at)).find((c) => c.id === assignmentId)
   return work ? { work, rows } : null
 }
 
@@ -101,10 +123,7 @@ export async function closingsOf(
   now: Instant,
 ): Promise<(w: Listed) => Closings> {
   const past = listed.filter((w) => w.terms.closes !== null && w.terms.closes <= now)
-  const all = await closesForAll(
-    tx,
-    past.map((w) => w.assignmentId),
-  )
+  const all = await closesForAll(tx, past)
   return (w) => ({ own: w.terms.closes, all: all.get(pieceName(w)) ?? null })
 }
 

@@ -12,9 +12,8 @@ import {
   publishedWorkFor,
   yearsById,
 } from '#db/repositories'
-import type { LearnerWork } from '#core/work'
 import { CannotWrite } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
@@ -33,12 +32,11 @@ export async function endTry(
   tx: Connection,
   deps: Pick<Deps, 'ids'>,
   attempt: Attempt,
-  work: LearnerWork,
+  work: OwnTerms,
   end: End,
 ): Promise<boolean> {
   const given = await givenPiece(tx, attempt)
-  const scoreFor = async (theirs: LearnerWork) =>
-    given.isRead ? null : scored(tx, attempt, given, theirs, end)
+  const scoreFor = async (theirs: OwnTerms) => (given.isRead ? null : scored(tx, attempt, given, theirs, end))
   const { at: submittedAt, endedBy } = end
   const isEnded = await endAttempt(tx, attempt.id, { submittedAt, endedBy, score: await scoreFor(work) })
   if (isEnded) await endForTeam(tx, deps, attempt, given.teams, { ...end, scoreFor })
@@ -50,7 +48,7 @@ async function scored(
   tx: Connection,
   attempt: Attempt,
   { resource, rules }: GivenPiece,
-  work: LearnerWork,
+  work: OwnTerms,
   end: End,
 ): Promise<AttemptScore> {
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
@@ -65,7 +63,7 @@ async function scored(
   return scoreAttempt(items, answers, late, isOneByOne ? resource.items : null)
 }
 
-async function lateDays(tx: Connection, work: LearnerWork) {
+async function lateDays(tx: Connection, work: OwnTerms) {
   const record = await classById(tx, work.classId)
   const year = record ? (await yearsById(tx, [record.yearId])).get(record.yearId)?.year : null
   if (!year) throw new Error('work without a school year')
@@ -80,14 +78,17 @@ async function lateDays(tx: Connection, work: LearnerWork) {
   }
 }
 
-/** Ends, as saved, every try whose time limit or window has passed; looked for whenever somebody looks. */
+/**
+ * Ends, as saved, every try whose time limit or window has passed; looked for whenever somebody looks. True when there
+ * was one.
+ */
 export async function settleOverdue(
   deps: Deps,
   of: { readonly learnerId?: UserId; readonly assignmentIds?: readonly AssignmentId[] },
-): Promise<void> {
+): Promise<boolean> {
   const now = deps.clock.now()
   const overdue = await overdueAttempts(deps.store.read, of, now, GRACE_SECONDS * 1000)
-  if (overdue.length === 0) return
+  if (overdue.length === 0) return false
   await writtenLater(deps, async (tx) => {
     for (const attempt of overdue) {
       const work = await publishedWorkFor(tx, attempt, attempt.learnerId)
@@ -95,6 +96,7 @@ export async function settleOverdue(
       if (work && end) await endTry(tx, deps, attempt, work, end)
     }
   })
+  return true
 }
 
 /** Ends what others of a team have overrun as well: it counts for all of them. */

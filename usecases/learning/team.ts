@@ -2,9 +2,8 @@ import { asId } from '#core/base'
 import type { AttemptId, Instant, UserId } from '#core/base'
 import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import { teamMates } from '#core/work'
-import type { LearnerWork } from '#core/work'
 import { addAttempt, attemptsAt, copyAnswers, publishedWorkFor, userById } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../deps'
 import type { GivenPiece } from './givenPiece'
 
@@ -50,7 +49,7 @@ export async function endForTeam(
   end: {
     readonly at: Instant
     readonly endedBy: EndedBy
-    readonly scoreFor: (work: LearnerWork) => Promise<AttemptScore | null>
+    readonly scoreFor: (work: OwnTerms) => Promise<AttemptScore | null>
   },
 ): Promise<void> {
   for (const learnerId of teamMates(teams, attempt.learnerId)) {

@@ -6,8 +6,7 @@ import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#cor
 import type { Item } from '#core/library'
 import { windowState } from '#core/availability'
 import { addAttempt, attemptById, attemptsAt, publishedWorkFor } from '#db/repositories'
-import type { LearnerWork } from '#core/work'
-import type { Connection } from '#db/repositories'
+import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { givenPiece, tryTermsOf } from './givenPiece'
@@ -84,7 +83,7 @@ export async function changeable(
   attemptId: AttemptId,
   now: Instant,
 ): Promise<
-  Result<{ readonly attempt: Attempt; readonly work: LearnerWork; readonly given: GivenPiece }, TryRefusal>
+  Result<{ readonly attempt: Attempt; readonly work: OwnTerms; readonly given: GivenPiece }, TryRefusal>
 > {
   const attempt = await attemptById(tx, attemptId)
   if (!attempt) return refuse({ code: 'access/not-found', what: 'try' })

@@ -45,6 +45,6 @@ export async function changePiece(
       return refuse({ code: 'library/bad-code', field: 'code', value: code })
     const isNewForm = await isFormInUse(tx, { resourceId, revision: record.revision })
     await saveResource(tx, { ...record, resource: checked.value }, isNewForm)
-    return ok({ revision: record.revision + (isNewForm ? 1 : 0), isNewForm })
+    return ok({ revision: record.revision + 1, isNewForm })
   })
 }

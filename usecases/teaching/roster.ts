@@ -102,6 +102,7 @@ export async function addRoster(
           role: 'learner',
           office: false,
           accommodation: NO_ACCOMMODATION,
+          grade: null,
           createdAt,
         }
       })

@@ -1,0 +1,209 @@
+import type { EndedBy, TryInShort } from '#core/attempts'
+import type { LearnerTerms } from '#core/availability'
+import { groupBy } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, Instant, PieceId, UserId } from '#core/base'
+import { rulesOf } from '#core/work'
+import type { Assignment, WorkPiece } from '#core/work'
+import { ask } from './ask'
+import type { FormInShort } from './keptReads'
+import { formName, formsInShort } from './library'
+import type { Connection } from './store'
+import { assignmentsAt } from './work'
+
+/** All that a learner's list is made of. */
+export interface LearnerScreen {
+  /** The pieces of an assignment together, in their order. */
+  readonly listed: readonly ListedPiece[]
+  /** At what is listed, and any that goes on. */
+  readonly tries: readonly TryInShort[]
+  /** News that they have not read. */
+  readonly unread: number
+  /** In which their dates are read: their first class's; null without a class. */
+  readonly zone: string | null
+}
+
+/** A piece that a learner has, with what their list shows of it. */
+export type ListedPiece = ReturnType<typeof listedPiece>
+
+/**
+ * A learner's published work that is listed and not yet put away at `now`, with their tries, in one question that
+ * answers as one text: it is asked with every look of every learner, and rows take longer than the text.
+ */
+export async function screenFor(
+  tx: Connection,
+  learnerId: UserId,
+  { now, since }: { readonly now: Instant; readonly since: Instant },
+): Promise<LearnerScreen> {
+  const args = [learnerId, now, now, learnerId, now, learnerId, now, since, now, learnerId]
+  const [row] = await ask<{ readonly screen: string }>(tx, SCREEN_FOR, args)
+  const [listed, tries, unread, zone] = JSON.parse(row?.screen ?? '[[],[],0,null]') as Answered
+  return {
+    listed: await piecesOf(tx, listed.map(toListed)),
+    tries: tries.map((t) => toTry(t, learnerId)).sort((a, b) => a.number - b.number),
+    unread,
+    zone,
+  }
+}
+
+const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a.settled, w.piece_id, w.class_id,
+    c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes))
+  from learner_work w
+    join assignments a on a.id = w.assignment_id and a.state = 'published'
+    join classes c on c.id = w.class_id
+  where w.learner_id = ? and (w.listed_at is null or w.listed_at <= ?)
+    and (w.put_away_at is null or w.put_away_at > ?)`
+const TRIES = `select json_group_array(json_array(t.id, t.assignment_id, t.piece_id, t.revision, t.number,
+    t.started_at, t.deadline_at, t.submitted_at, t.ended_by, t.shared_from, t.ratio))
+  from attempts t
+  where t.learner_id = ? and (t.submitted_at is null or exists (select 1 from learner_work w
+    where w.assignment_id = t.assignment_id and w.learner_id = t.learner_id and w.piece_id = t.piece_id
+      and (w.put_away_at is null or w.put_away_at > ?)))`
+const UNREAD = `select count(*) from notices n join assignments a on a.id = n.assignment_id
+  where n.learner_id = ? and n.read_at is null and n.from_at <= ? and n.from_at > ?
+    and (n.kind = 'taken-back') <> (a.state = 'published' and exists (select 1 from learner_work w
+      where w.assignment_id = n.assignment_id and w.learner_id = n.learner_id
+        and (w.listed_at is null or w.listed_at <= ?)))`
+const ZONE = `select y.body ->> 'zone' from enrolments e join classes c on c.id = e.class_id
+  join years y on y.id = c.year_id where e.learner_id = ? and e.left_at is null limit 1`
+const SCREEN_FOR = `select json_array(json((${LISTED})), json((${TRIES})), (${UNREAD}), (${ZONE})) as screen`
+
+type At = Instant | null
+type ListedRow = readonly [
+  assignmentId: AssignmentId,
+  version: number,
+  settled: number,
+  pieceId: PieceId,
+  classId: ClassId,
+  className: string,
+  listed: At,
+  opens: At,
+  due: At,
+  closes: At,
+  putAway: At,
+  maxAttempts: number | null,
+  timeLimitMinutes: number | null,
+]
+type TryRow = readonly [
+  id: AttemptId,
+  assignmentId: AssignmentId,
+  pieceId: PieceId,
+  revision: number,
+  number: number,
+  startedAt: Instant,
+  deadlineAt: At,
+  submittedAt: At,
+  endedBy: EndedBy | null,
+  sharedFrom: AttemptId | null,
+  ratio: number | null,
+]
+type Answered = readonly [
+  listed: readonly ListedRow[],
+  tries: readonly TryRow[],
+  unread: number,
+  zone: string | null,
+]
+
+interface Listed {
+  readonly assignmentId: AssignmentId
+  readonly version: number
+  readonly settled: number
+  readonly pieceId: PieceId
+  readonly classId: ClassId
+  readonly className: string
+  readonly terms: LearnerTerms
+}
+
+// by place: taking rows apart is half of what reading them costs
+function toListed(row: ListedRow): Listed {
+  return {
+    assignmentId: row[0],
+    version: row[1],
+    settled: row[2],
+    pieceId: row[3],
+    classId: row[4],
+    className: row[5],
+    terms: {
+      listed: row[6],
+      opens: row[7],
+      due: row[8],
+      closes: row[9],
+      putAway: row[10],
+      maxAttempts: row[11],
+      timeLimitMinutes: row[12],
+    },
+  }
+}
+
+function toTry(row: TryRow, learnerId: UserId): TryInShort {
+  const ratio = row[10]
+  return {
+    id: row[0],
+    assignmentId: row[1],
+    pieceId: row[2],
+    learnerId,
+    revision: row[3],
+    number: row[4],
+    startedAt: row[5],
+    deadlineAt: row[6],
+    submittedAt: row[7],
+    endedBy: row[8],
+    sharedFrom: row[9],
+    score: ratio === null ? null : { ratio },
+  }
+}
+
+interface PieceWithRow {
+  readonly work: Assignment
+  readonly piece: WorkPiece
+  readonly row: Listed
+}
+
+async function piecesOf(tx: Connection, rows: readonly Listed[]): Promise<readonly ListedPiece[]> {
+  const rowsOf = groupBy(rows, (r) => r.assignmentId)
+  const versions = [...rowsOf].map(([id, [first]]) => ({ id, version: first?.version ?? 0 }))
+  const works = await assignmentsAt(tx, versions)
+  const given = [...rowsOf].flatMap(([id, own]) => {
+    const work = works.get(id)
+    return work ? piecesWithRows(work, own) : []
+  })
+  const forms = await formsInShort(
+    tx,
+    given.map((g) => g.piece),
+  )
+  return given.flatMap((of) => {
+    const form = forms.get(formName(of.piece))
+    return form ? listedPiece(of, form) : []
+  })
+}
+
+function piecesWithRows(work: Assignment, rows: readonly Listed[]): readonly PieceWithRow[] {
+  return work.pieces.flatMap((piece) => {
+    const row = rows.find((r) => r.pieceId === piece.id)
+    return row ? { work, piece, row } : []
+  })
+}
+
+function listedPiece({ work, piece, row }: PieceWithRow, form: FormInShort) {
+  return {
+    assignmentId: work.id,
+    pieceId: piece.id,
+    settled: row.settled,
+    resourceId: piece.resourceId,
+    title: work.title,
+    pieceTitle: form.title,
+    note: work.note,
+    publishedAt: work.publishedAt,
+    kind: form.kind,
+    minutes: form.minutes,
+    itemCount: form.itemCount,
+    classId: row.classId,
+    className: row.className,
+    when: piece.when,
+    leastMinutes: piece.leastMinutes,
+    rules: rulesOf(work, piece),
+    about: work.about,
+    isFirst: work.isFirst,
+    inTurn: work.inTurn,
+    terms: row.terms,
+  }
+}
