@@ -54,7 +54,7 @@ export function preparedReader(path: string, busyTimeoutMs: number): Client {
       typeof statement === 'string'
         ? asked(statement, valuesOf(args))
         : asked(statement.sql, valuesOf(statement.args)),
-    reconnect: async () => renew(),
+    reconnect: () => renew(),
     close: () => {
       closed = true
       if (db.open) db.close()

@@ -1,5 +1,6 @@
+import { HELPS } from '#core/attempts'
 import { asId, mustBeOk } from '#core/base'
-import type { ClassId, PieceId, UserId } from '#core/base'
+import type { ClassId, GroupId, PieceId, UserId } from '#core/base'
 import { madeTeams, momentsOf, NO_ABOUT } from '#core/work'
 import type { Draft } from '#core/work'
 import { learnersOf } from '#db/repositories'
@@ -9,7 +10,7 @@ import { assign } from '#usecases/work/assign'
 import { PIECES } from './content'
 import type { Demo } from './history'
 import { RULES } from './rules'
-import { PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
+import { FROM_BELOW, PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
 
 /** What a teacher has made for assigning: rules of her own, a group by rule, work in pairs that comes up. */
 export async function readyForAssigning(demo: Demo): Promise<void> {
@@ -19,16 +20,20 @@ export async function readyForAssigning(demo: Demo): Promise<void> {
       await keepPreset(deps, teacher, { name, classId: null, kind, rules: { ...RULES.check, ...rules } }),
       name,
     )
-  const classId = classes.get(STRENGTHEN.section) as ClassId
-  const { name, rule } = STRENGTHEN
-  mustBeOk(
-    await keepGroup(deps, teacher, { classId, groupId: null, name, learnerIds: [], rule }),
-    'group by rule',
-  )
-  mustBeOk(await assign(deps, teacher, { draft: await inPairs(demo), publish: true }), 'pairs')
+  await keepRuled(demo, STRENGTHEN)
+  const fromBelow = await keepRuled(demo, FROM_BELOW)
+  mustBeOk(await assign(deps, teacher, { draft: await inPairs(demo, fromBelow), publish: true }), 'pairs')
 }
 
-async function inPairs({ deps, classes, lessons }: Demo): Promise<Draft> {
+async function keepRuled({ deps, teacher, classes }: Demo, of: typeof STRENGTHEN): Promise<GroupId> {
+  const { section, name, rule } = of
+  const classId = classes.get(section) as ClassId
+  const group = { classId, groupId: null, name, learnerIds: [], rule }
+  return mustBeOk(await keepGroup(deps, teacher, group), name).groupId
+}
+
+/** For a whole class; those who came up from the grade below have spelling marks, too. */
+async function inPairs({ deps, classes, lessons }: Demo, fromBelow: GroupId): Promise<Draft> {
   const classId = classes.get(PAIRS.section) as ClassId
   const lessonId = lessons.get(PAIRS.lesson) ?? null
   const piece = PIECES.find((p) => p.resource.code === PAIRS.piece)?.resource
@@ -65,7 +70,14 @@ async function inPairs({ deps, classes, lessons }: Demo): Promise<Draft> {
       putAway: null,
     },
     rules: RULES.practice,
-    targets: [{ target: { kind: 'class', classId }, overrides: {} }],
+    targets: [
+      { target: { kind: 'class', classId }, overrides: {} },
+      {
+        target: { kind: 'group', groupId: fromBelow },
+        overrides: {},
+        rules: { help: ['hints', 'calculator', 'worked-example'] },
+      },
+    ],
     exceptIds: [],
   }
 }

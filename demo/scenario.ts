@@ -290,6 +290,13 @@ export const STRENGTHEN: { readonly section: string; readonly name: string; read
   rule: { kind: 'standing', standards: [], from: null, below: 60, leastItems: 8 },
 }
 
+/** A group of those who came up from the grade below. */
+export const FROM_BELOW: { readonly section: string; readonly name: string; readonly rule: GroupRule } = {
+  section: '8C',
+  name: 'From grade 7',
+  rule: { kind: 'grade', grades: [7] },
+}
+
 /** Work that two hand in together, not yet open at the demo's now. */
 export const PAIRS = {
   section: '8C',

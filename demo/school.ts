@@ -135,16 +135,22 @@ async function rosters(deps: Deps, teacher: Actor, classes: ReadonlyMap<string, 
     )
     const own = [...known, ...names.slice(next, next + size - known.length)]
     next += size
-    const rows = own.map((name, i) => `${name},${groupsAt(i, size).join(';')}`)
+    const rows = own.map((name, i) => `${name},${groupsAt(i, size).join(';')},${gradeAt(key, i)}`)
     mustBeOk(
       await addRoster(deps, teacher, {
         classId: classes.get(key) as ClassId,
-        text: ['name,groups', ...rows].join('\n'),
+        text: ['name,groups,grade', ...rows].join('\n'),
         skipBad: false,
       }),
       `roster ${key}`,
     )
   }
+}
+
+/** The grade of the class's course; a few of 8 C come up from the grade below. */
+function gradeAt(key: string, i: number): number {
+  const ofCourse = Number(key[0])
+  return key === '8C' && i % 9 === 4 ? ofCourse - 1 : ofCourse
 }
 
 /** Two halves by bench, and two groups that overlap them and each other. */

@@ -1,8 +1,18 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
-export { faultInGroupRule, isInGroup } from './groupRule'
-export type { GroupRule } from './groupRule'
+export { faultInGroupRule, GRADES, isGrade, isInGroup } from './groupRule'
+export type { GradeRule, GroupRule, StandingRule } from './groupRule'
 export { headCounts, reach } from './reach'
 export type { AudienceRefusal } from './refusals'
 export { asDefaults, resolveFields } from './resolveFields'
 export { LEVELS, TARGET_KINDS } from './types'
-export type { Because, Kinder, Layer, Level, Reached, ResolvedFields, Roster, Target } from './types'
+export type {
+  Because,
+  Kinder,
+  Layer,
+  Level,
+  Reached,
+  ResolvedFields,
+  Roster,
+  Target,
+  TargetLevel,
+} from './types'

@@ -63,7 +63,20 @@ describe('parseRoster', () => {
   it('reads headed columns in any order, given and family names, groups', () => {
     const got = parseRoster('Family name,First name,Username,Groups\nBrandt,Emeka,EMEKA,Window;Lab leads')
     expect(got.value?.entries).toEqual([
-      { line: 2, name: 'Emeka Brandt', signIn: 'emeka', groups: ['Window', 'Lab leads'] },
+      { line: 2, name: 'Emeka Brandt', signIn: 'emeka', groups: ['Window', 'Lab leads'], grade: null },
+    ])
+  })
+
+  it('reads grades, and names what is none', () => {
+    const got = parseRoster('name,grade\nAda,8\nBo,\nCy,eight\nDi,14\nEd, 7 ')
+    expect(got.value?.entries.map((e) => [e.name, e.grade])).toEqual([
+      ['Ada', 8],
+      ['Bo', null],
+      ['Ed', 7],
+    ])
+    expect(got.value?.bad).toEqual([
+      { line: 4, fault: 'bad-grade', text: 'eight' },
+      { line: 5, fault: 'bad-grade', text: '14' },
     ])
   })
 

@@ -1,3 +1,4 @@
+import { isGrade } from '../audience'
 import { ok } from '../base'
 import type { Result } from '../base'
 import { headings, parseCells } from './csv'
@@ -8,6 +9,8 @@ export interface RosterEntry {
   readonly name: string
   readonly signIn: string | null
   readonly groups: readonly string[]
+  /** Null: not said. */
+  readonly grade: number | null
 }
 export const ROSTER_FAULTS = [
   'no-name',
@@ -16,6 +19,7 @@ export const ROSTER_FAULTS = [
   'bad-sign-in',
   'sign-in-twice',
   'too-many-groups',
+  'bad-grade',
 ] as const
 export type RosterFault = (typeof ROSTER_FAULTS)[number]
 export interface BadRow {
@@ -37,50 +41,68 @@ const NAMES = {
   family: ['family name', 'last name', 'surname', 'family', 'last'],
   signIn: ['sign-in', 'sign in', 'username', 'user', 'login'],
   groups: ['group', 'groups'],
+  grade: ['grade', 'year group', 'grade level'],
 }
 
 /**
- * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in;
- * groups parted by `;`).
- * Without headings the columns are name, sign-in, groups. Bad rows are listed with their line, never dropped.
+ * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in; groups
+ * parted by `;`; grade). Without headings the columns are name, sign-in, groups. Bad rows are listed with their line,
+ * never dropped.
  */
 export function parseRoster(text: string): Result<RosterReading, FormatRefusal> {
   const rows = parseCells(text)
   if (!rows.ok) return rows
   const head = rows.value[0] ? headings(rows.value[0], NAMES, ['name', 'given', 'family']) : null
-  const at = head ?? { name: 0, signIn: 1, groups: 2 }
+  const at: Partial<Record<keyof typeof NAMES, number>> = head ?? { name: 0, signIn: 1, groups: 2 }
   const entries: RosterEntry[] = []
   const bad: BadRow[] = []
-  const names = new Set<string>()
-  const signIns = new Set<string>()
+  const seen = { names: new Set<string>(), signIns: new Set<string>() }
   for (const { line, cells } of head ? rows.value.slice(1) : rows.value) {
-    const cell = (key: string) =>
-      at[key as keyof typeof at] === undefined ? '' : (cells[at[key as keyof typeof at] as number] ?? '')
-    const name = (cell('name') || [cell('given'), cell('family')].filter(Boolean).join(' ')).replace(
-      /\s+/g,
-      ' ',
-    )
-    const signIn = cell('signIn').toLowerCase()
-    const refuseRow = (fault: RosterFault, said: string) => bad.push({ line, fault, text: said })
-    if (name === '') refuseRow('no-name', cells.join(', '))
-    else if (name.length > 80) refuseRow('name-too-long', `${name.slice(0, 40)}…`)
-    else if (names.has(name.toLowerCase())) refuseRow('same-twice', name)
-    else if (signIn !== '' && !/^[a-z0-9._-]{2,40}$/.test(signIn)) refuseRow('bad-sign-in', signIn)
-    else if (signIn !== '' && signIns.has(signIn)) refuseRow('sign-in-twice', signIn)
-    else if (cell('groups').split(';').length > MOST_GROUPS) refuseRow('too-many-groups', name)
-    else {
-      names.add(name.toLowerCase())
-      if (signIn !== '') signIns.add(signIn)
-      entries.push({
-        line,
-        name,
-        signIn: signIn || null,
-        groups: cell('groups')
-          .split(';')
-          .map((g) => g.trim())
-          .filter(Boolean),
-      })
+    const cell = (key: keyof typeof NAMES) => {
+      const i = at[key]
+      return i === undefined ? '' : (cells[i] ?? '')
     }
+    const entry = entryOf(line, cell)
+    const found = faultIn(entry, cell, seen)
+    if (found) {
+      bad.push({ line, ...found, text: found.fault === 'no-name' ? cells.join(', ') : found.text })
+      continue
+    }
+    seen.names.add(entry.name.toLowerCase())
+    if (entry.signIn !== null) seen.signIns.add(entry.signIn)
+    entries.push(entry)
   }
   return ok({ entries, bad })
+}
+
+type Cell = (key: keyof typeof NAMES) => string
+
+function entryOf(line: number, cell: Cell): RosterEntry {
+  const name = cell('name') || [cell('given'), cell('family')].filter(Boolean).join(' ')
+  return {
+    line,
+    name: name.replace(/\s+/g, ' '),
+    signIn: cell('signIn').toLowerCase() || null,
+    grade: cell('grade') === '' ? null : Number(cell('grade')),
+    groups: cell('groups')
+      .split(';')
+      .map((g) => g.trim())
+      .filter(Boolean),
+  }
+}
+
+interface Seen {
+  readonly names: ReadonlySet<string>
+  readonly signIns: ReadonlySet<string>
+}
+
+/** What is wrong with a row, and the words that show it; null: nothing. */
+function faultIn({ name, signIn, grade }: RosterEntry, cell: Cell, seen: Seen): Omit<BadRow, 'line'> | null {
+  if (name === '') return { fault: 'no-name', text: '' }
+  if (name.length > 80) return { fault: 'name-too-long', text: `${name.slice(0, 40)}…` }
+  if (seen.names.has(name.toLowerCase())) return { fault: 'same-twice', text: name }
+  if (signIn !== null && !/^[a-z0-9._-]{2,40}$/.test(signIn)) return { fault: 'bad-sign-in', text: signIn }
+  if (signIn !== null && seen.signIns.has(signIn)) return { fault: 'sign-in-twice', text: signIn }
+  if (cell('groups').split(';').length > MOST_GROUPS) return { fault: 'too-many-groups', text: name }
+  return grade === null || isGrade(grade) ? null : { fault: 'bad-grade', text: cell('grade') }
 }

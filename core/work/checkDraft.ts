@@ -29,7 +29,12 @@ export function checkDraft(
   if (pieces) return refuse(pieces)
   const fault =
     faultInRules(draft.rules) ??
-    draft.pieces.map((p) => faultInRules(rulesOf(draft, p))).find((f) => f !== null)
+    [
+      ...draft.pieces.map((p) => rulesOf(draft, p)),
+      ...draft.targets.map((t) => ({ ...draft.rules, ...t.rules })),
+    ]
+      .map(faultInRules)
+      .find((f) => f !== null)
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
   const { link } = draft.about
   if (link !== '' && !isMeetingLink(link)) return refuse({ code: 'work/bad-link', field: 'about' })

@@ -14,6 +14,7 @@ export type { Change, LensLearner, NotThere, Why } from './lens'
 export { withMore } from './more'
 export type { More } from './more'
 export { isSameWork, mergeForBegun } from './merge'
+export { OWN_RULE_FIELDS } from './ownRules'
 export { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 export type { Hand, WhereTargetsAre } from './part'
 export { NEEDS, byNeed, needOf } from './need'
@@ -50,7 +51,9 @@ export type {
   Draft,
   HandIn,
   LearnerWork,
+  OwnRules,
   RuledGroup,
   When,
+  WorkBecause,
   WorkPiece,
 } from './types'

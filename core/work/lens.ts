@@ -1,9 +1,9 @@
-import type { Because, Level } from '../audience'
+import type { Level } from '../audience'
 import { WINDOW_FIELDS, windowState } from '../availability'
 import type { LearnerTerms, WindowField } from '../availability'
 import { groupBy } from '../base'
 import type { ClassId, GroupId, Instant, UserId } from '../base'
-import type { Assignment, LearnerWork } from './types'
+import type { Assignment, LearnerWork, WorkBecause } from './types'
 
 /** Why somebody does not see a piece of work. */
 export type NotThere =
@@ -109,15 +109,15 @@ export function changesAfter(
 export interface Why {
   readonly level: Level
   readonly sourceId: string | null
-  readonly fields: readonly (keyof LearnerTerms)[]
+  readonly fields: readonly WorkBecause['field'][]
 }
 
 /** Levels on which several sources may stand, so that it has to be said which. */
 const NAMED: ReadonlySet<Level> = new Set(['class', 'group'])
 
 /** The reasons of a learner's terms, each level and source once, with all that it set. */
-export function whyOf(because: readonly Because<LearnerTerms>[]): readonly Why[] {
-  const sourceOf = (b: Because<LearnerTerms>) => (NAMED.has(b.level) ? b.sourceId : null)
+export function whyOf(because: readonly WorkBecause[]): readonly Why[] {
+  const sourceOf = (b: WorkBecause) => (NAMED.has(b.level) ? b.sourceId : null)
   return [...groupBy(because, (b) => `${b.level} ${sourceOf(b) ?? ''}`).values()].flatMap((list) => {
     const [first] = list
     if (!first) return []

@@ -31,7 +31,8 @@ function nameOf({ learnerId, pieceId }: Pick<LearnerWork, 'learnerId' | 'pieceId
 function grown(row: LearnerWork, old: LearnerWork): LearnerWork {
   const window = grownOnly(old.terms, row.terms)
   const because = row.because.map((b) =>
-    b.field in window && window[b.field as keyof typeof window] !== row.terms[b.field]
+    b.field in window &&
+    window[b.field as keyof typeof window] !== row.terms[b.field as keyof typeof row.terms]
       ? { ...b, level: 'started' as const, sourceId: null }
       : b,
   )
@@ -47,7 +48,7 @@ export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[])
   return a.length === b.length && b.every((r) => known.has(keyOf(r)))
 }
 
-function keyOf({ learnerId, pieceId, classId, terms }: LearnerWork): string {
+function keyOf({ learnerId, pieceId, classId, terms, rules }: LearnerWork): string {
   const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = terms
   const minutes = timeLimitMinutes === null ? null : Math.round(timeLimitMinutes)
   return JSON.stringify([
@@ -61,5 +62,8 @@ function keyOf({ learnerId, pieceId, classId, terms }: LearnerWork): string {
     putAway,
     maxAttempts,
     minutes,
+    rules.waitMinutes,
+    rules.passPercent,
+    rules.help,
   ])
 }

@@ -37,10 +37,15 @@ export interface WorkPiece {
   readonly rules: Partial<AttemptRules>
 }
 
+/** Rules that can be other for a class, a group or a learner, besides tries and time. */
+export type OwnRules = Pick<AttemptRules, 'waitMinutes' | 'passPercent' | 'help'>
+
 /** One target, with what it changes for its learners. */
 export interface AssignmentTarget {
   readonly target: Target
   readonly overrides: Overrides
+  /** Absent: the rules that everybody has. */
+  readonly rules?: Partial<OwnRules>
 }
 
 /** What a teacher sets for one assignment; its pieces in the order in which they are done. */
@@ -95,8 +100,13 @@ export interface LearnerWork {
   readonly learnerId: UserId
   readonly classId: ClassId
   readonly terms: LearnerTerms
-  readonly because: readonly Because<LearnerTerms>[]
+  /** What of the piece's rules is other for them. */
+  readonly rules: Partial<OwnRules>
+  readonly because: readonly WorkBecause[]
 }
+
+/** What set one of a learner's moments, limits or rules. */
+export type WorkBecause = Because<LearnerTerms & OwnRules>
 
 /** Who has begun an assignment: how many learners, and at which of its pieces. */
 export interface Begun {

@@ -56,6 +56,7 @@ const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
     maxAttempts: 1,
     timeLimitMinutes: null,
   },
+  rules: {},
   because: [
     { field: 'due', level: 'class', sourceId: a },
     { field: 'maxAttempts', level: 'assignment', sourceId: null },

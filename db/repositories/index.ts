@@ -81,6 +81,7 @@ export {
   teachersOf,
   userById,
   userBySignIn,
+  setGrades,
   zoneOfLearner,
 } from './people'
 export type { Person, UserRecord } from './people'

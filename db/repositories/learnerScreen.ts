@@ -3,7 +3,8 @@ import type { LearnerTerms } from '#core/availability'
 import { groupBy } from '#core/base'
 import type { AssignmentId, AttemptId, ClassId, Instant, PieceId, UserId } from '#core/base'
 import { rulesOf } from '#core/work'
-import type { Assignment, WorkPiece } from '#core/work'
+import type { Assignment, OwnRules, WorkPiece } from '#core/work'
+import { toOwnRules } from '../rows/workRows'
 import { ask } from './ask'
 import type { FormInShort } from './keptReads'
 import { formName, formsInShort } from './library'
@@ -46,7 +47,8 @@ export async function screenFor(
 }
 
 const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a.settled, w.piece_id, w.class_id,
-    c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes))
+    c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
+    w.rules))
   from learner_work w
     join assignments a on a.id = w.assignment_id and a.state = 'published'
     join classes c on c.id = w.class_id
@@ -82,6 +84,7 @@ type ListedRow = readonly [
   putAway: At,
   maxAttempts: number | null,
   timeLimitMinutes: number | null,
+  rules: string | null,
 ]
 type TryRow = readonly [
   id: AttemptId,
@@ -111,6 +114,7 @@ interface Listed {
   readonly classId: ClassId
   readonly className: string
   readonly terms: LearnerTerms
+  readonly rules: Partial<OwnRules>
 }
 
 // by place: taking rows apart is half of what reading them costs
@@ -131,6 +135,7 @@ function toListed(row: ListedRow): Listed {
       maxAttempts: row[11],
       timeLimitMinutes: row[12],
     },
+    rules: toOwnRules(row[13]),
   }
 }
 
@@ -200,7 +205,7 @@ function listedPiece({ work, piece, row }: PieceWithRow, form: FormInShort) {
     className: row.className,
     when: piece.when,
     leastMinutes: piece.leastMinutes,
-    rules: rulesOf(work, piece),
+    rules: { ...rulesOf(work, piece), ...row.rules },
     about: work.about,
     isFirst: work.isFirst,
     inTurn: work.inTurn,

@@ -2,10 +2,10 @@ import { and, eq, inArray, sql } from 'drizzle-orm'
 import { pieceName } from '#core/attempts'
 import type { NamedPiece } from '#core/attempts'
 import { groupBy } from '#core/base'
-import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
 import type { LearnerTerms } from '#core/availability'
 import type { LearnerWork } from '#core/work'
-import { fromLearnerWork, toLearnerWork } from '../rows/workRows'
+import { fromLearnerWork, toLearnerWork, toOwnRules } from '../rows/workRows'
 import { assignments, learnerWork } from '../schema/work'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
@@ -59,7 +59,9 @@ export async function publishedWorkFor(
   learnerId: UserId,
 ): Promise<OwnTerms | null> {
   const [row] = await ask<TermsRow>(tx, PUBLISHED_FOR, [assignmentId, learnerId, pieceId])
-  return row ? { learnerId, assignmentId, pieceId, classId: row.classId, terms: termsIn(row) } : null
+  if (!row) return null
+  const { classId, rules } = row
+  return { learnerId, assignmentId, pieceId, classId, terms: termsIn(row), rules: toOwnRules(rules) }
 }
 
 interface TermsRow {
@@ -71,10 +73,11 @@ interface TermsRow {
   readonly putAway: Instant | null
   readonly maxAttempts: number | null
   readonly timeLimitMinutes: number | null
+  readonly rules: string | null
 }
 const TERMS = `w.class_id as classId, w.listed_at as listed, w.opens_at as opens, w.due_at as due,
   w.closes_at as closes, w.put_away_at as putAway, w.max_attempts as maxAttempts,
-  w.time_limit_minutes as timeLimitMinutes`
+  w.time_limit_minutes as timeLimitMinutes, w.rules`
 const PUBLISHED_FOR = `select ${TERMS} from learner_work w
   join assignments a on a.id = w.assignment_id and a.state = 'published'
   where w.assignment_id = ? and w.learner_id = ? and w.piece_id = ?`
@@ -95,10 +98,11 @@ export async function replaceLearnerWork(
   // one statement over a list: the builder takes a second for the thousands of rows of thirty pieces
   const list = JSON.stringify(records.map(fromLearnerWork))
   await tx.run(sql`insert into learner_work (assignment_id, learner_id, piece_id, class_id, listed_at, opens_at,
-      due_at, closes_at, put_away_at, max_attempts, time_limit_minutes, because)
+      due_at, closes_at, put_away_at, max_attempts, time_limit_minutes, rules, because)
     select value ->> 'assignmentId', value ->> 'learnerId', value ->> 'pieceId', value ->> 'classId',
       value ->> 'listedAt', value ->> 'opensAt', value ->> 'dueAt', value ->> 'closesAt', value ->> 'putAwayAt',
-      value ->> 'maxAttempts', value ->> 'timeLimitMinutes', value ->> 'because' from json_each(${list})`)
+      value ->> 'maxAttempts', value ->> 'timeLimitMinutes', value ->> 'rules', value ->> 'because'
+      from json_each(${list})`)
 }
 
 /** Assignments, and how often what their learners have was written. */

@@ -28,6 +28,7 @@ export interface Person {
   readonly signIn: string
   readonly joined: boolean
   readonly accommodation: Accommodation
+  readonly grade: number | null
   readonly joinedAt: Instant
 }
 type Row = typeof users.$inferSelect
@@ -49,6 +50,14 @@ function fromUser(user: UserRecord): Row {
     extraAttempts: accommodation.extraAttempts,
     extraDays: accommodation.extraDays,
   }
+}
+
+/** Puts learners into a grade; null: not said. */
+export async function setGrades(tx: Connection, ids: readonly UserId[], grade: number | null): Promise<void> {
+  await tx
+    .update(users)
+    .set({ grade })
+    .where(inArray(users.id, [...ids]))
 }
 
 /** Adds a school with its name. */
@@ -139,13 +148,14 @@ export async function learnersOf(
     .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt)))
     .orderBy(asc(users.name))
   for (const { classId, joinedAt, user } of rows) {
-    const { id, name, signIn, passwordHash, accommodation } = toUser(user)
+    const { id, name, signIn, passwordHash, accommodation, grade } = toUser(user)
     out.get(classId)?.push({
       id,
       name,
       signIn,
       joined: passwordHash !== '',
       accommodation,
+      grade,
       joinedAt: joinedAt as Instant,
     })
   }

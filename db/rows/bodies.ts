@@ -26,7 +26,7 @@ const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
 const { book, items, standards, content } = libraryShapes(STORED)
-const { window, rules, pieceParts, overrides, ruledGroup, groupRule, because, about, score } =
+const { window, rules, pieceParts, overrides, ownRules, ruledGroup, groupRule, because, about, score } =
   workShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
@@ -66,7 +66,11 @@ export const assignmentBody = readOnce(
   1000,
 )
 export const pieceBody = readOnce(bodyOf('assignment_pieces.body', pieceParts, [pieceHandedInAlone]), 1000)
-export const overridesBody = bodyOf('assignment_targets.overrides', overrides)
+export const overridesBody = bodyOf(
+  'assignment_targets.overrides',
+  overrides.extend({ rules: ownRules.optional() }),
+)
+export const ownRulesBody = bodyOf('learner_work.rules', ownRules)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
 export const presetBody = bodyOf('presets.rules', z.object({ rules }))
 export const groupRuleBody = bodyOf('groups.rule', groupRule)

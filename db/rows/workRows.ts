@@ -1,7 +1,7 @@
 import type { Target } from '#core/audience'
 import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from '#core/base'
-import type { Assignment, AssignmentTarget, LearnerWork, WorkPiece } from '#core/work'
-import { assignmentBody, becauseBody, overridesBody, pieceBody } from './bodies'
+import type { Assignment, AssignmentTarget, LearnerWork, OwnRules, WorkPiece } from '#core/work'
+import { assignmentBody, becauseBody, overridesBody, ownRulesBody, pieceBody } from './bodies'
 
 type InBody = Pick<
   Assignment,
@@ -42,7 +42,7 @@ export function toTarget(row: {
   readonly refId: string
   readonly overrides: string
 }): AssignmentTarget {
-  const overrides = overridesBody.read(row.overrides)
+  const { rules, ...overrides } = overridesBody.read(row.overrides)
   const target = (
     row.kind === 'class'
       ? { kind: 'class', classId: row.refId }
@@ -50,18 +50,18 @@ export function toTarget(row: {
         ? { kind: 'group', groupId: row.refId }
         : { kind: 'learner', learnerId: row.refId }
   ) as Target
-  return { target, overrides }
+  return rules === undefined ? { target, overrides } : { target, overrides, rules }
 }
 
 /** Target to its stored parts. */
-export function fromTarget({ target, overrides }: AssignmentTarget): {
+export function fromTarget({ target, overrides, rules }: AssignmentTarget): {
   readonly kind: Target['kind']
   readonly refId: string
   readonly overrides: string
 } {
   const refId =
     target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
-  return { kind: target.kind, refId, overrides: overridesBody.print(overrides) }
+  return { kind: target.kind, refId, overrides: overridesBody.print({ ...overrides, rules }) }
 }
 
 interface LearnerWorkRow {
@@ -76,7 +76,13 @@ interface LearnerWorkRow {
   readonly putAwayAt: number | null
   readonly maxAttempts: number | null
   readonly timeLimitMinutes: number | null
+  readonly rules: string | null
   readonly because: string
+}
+
+/** What of a piece's rules is other for a learner. */
+export function toOwnRules(text: string | null): Partial<OwnRules> {
+  return text === null ? {} : ownRulesBody.read(text)
 }
 
 /** Row to resolved work. */
@@ -96,6 +102,7 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWork {
       maxAttempts: row.maxAttempts,
       timeLimitMinutes: row.timeLimitMinutes,
     },
+    rules: toOwnRules(row.rules),
     because: becauseBody.read(row.because).reasons,
   }
 }
@@ -115,6 +122,7 @@ export function fromLearnerWork(record: LearnerWork): LearnerWorkRow {
     putAwayAt: terms.putAway,
     maxAttempts: terms.maxAttempts,
     timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes),
+    rules: Object.keys(record.rules).length === 0 ? null : ownRulesBody.print(record.rules),
     because: becauseBody.print({ reasons: record.because }),
   }
 }

@@ -131,6 +131,8 @@ export const learnerWork = sqliteTable(
     putAwayAt: integer(),
     maxAttempts: integer(),
     timeLimitMinutes: integer(),
+    /** What of the piece's rules is other; null: nothing. */
+    rules: text(),
     because: text().notNull(),
   },
   (t) => [

@@ -1,3 +1,4 @@
+import { GRADES, isGrade } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { z } from 'zod'
 import type { BookId, ClassId, GroupId, IsoDay, LessonId, PlanId, UserId, YearId } from '#core/base'
@@ -17,6 +18,7 @@ import { workShapes } from '../shapes/work'
 import { contract, day, id, line } from './define'
 
 const { groupRule } = workShapes(WIRE)
+const grade = z.number().refine(isGrade, `is not a grade from ${GRADES[0]} to ${GRADES.length}`)
 
 const archivable = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('year'), id: id<YearId>() }),
@@ -107,6 +109,7 @@ export interface LearnerRow {
   readonly signIn: string | null
   readonly groupIds: readonly GroupId[]
   readonly accommodation: Accommodation
+  readonly grade: number | null
 }
 export interface ClassPage {
   readonly id: ClassId
@@ -145,6 +148,8 @@ export const ShowClass = contract<ClassPage>()({
 export interface RosterTrial extends RosterReading {
   readonly known: readonly string[]
   readonly fresh: readonly string[]
+  /** Of those in the class already, who gets a grade. */
+  readonly graded: readonly string[]
 }
 /** Dry run of a pasted or uploaded roster. */
 export const ReadRoster = contract<RosterTrial>()({
@@ -182,6 +187,13 @@ export const SetMember = contract<{ readonly done: true }>()({
   path: '/api/classes/:classId/members',
   params: ofClass,
   body: z.strictObject({ groupId: id<GroupId>(), learnerId: id<UserId>(), isIn: z.boolean() }),
+})
+/** Puts learners into a grade; null: none that is known. */
+export const GradeLearners = contract<{ readonly learners: number }>()({
+  method: 'POST',
+  path: '/api/classes/:classId/grades',
+  params: ofClass,
+  body: z.strictObject({ learnerIds: WIRE.list(id<UserId>(), 400), grade: grade.nullable() }),
 })
 export const SetAccommodation = contract<{ readonly done: true }>()({
   method: 'POST',

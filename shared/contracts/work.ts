@@ -12,12 +12,11 @@ import type {
 } from '#core/base'
 import type { Standing } from '#core/evidence'
 import type { BankPart } from '#core/attempts'
-import type { Because } from '#core/audience'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import { RESOURCE_KINDS } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import { MOST_AT_ONCE, MOST_PIECES } from '#core/work'
-import type { AssignmentState, Caution, Draft, More, Need, Preset, Progress } from '#core/work'
+import type { AssignmentState, Caution, Draft, More, Need, Preset, Progress, WorkBecause } from '#core/work'
 import { WIRE } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
 import { workCommandShapes } from '../shapes/workCommand'
@@ -46,7 +45,7 @@ export interface WhoGetsWhat {
   readonly name: string
   readonly classId: ClassId
   readonly terms: LearnerTerms
-  readonly because: readonly Because<LearnerTerms>[]
+  readonly because: readonly WorkBecause[]
 }
 /** What publishing would do. `targetCounts` stands beside the targets, in their order. */
 export interface Preview {
@@ -204,7 +203,11 @@ export interface Recipients {
     readonly id: ClassId
     readonly name: string
     readonly course: string
-    readonly learners: readonly { readonly id: UserId; readonly name: string }[]
+    readonly learners: readonly {
+      readonly id: UserId
+      readonly name: string
+      readonly grade: number | null
+    }[]
   }[]
   readonly groups: readonly {
     readonly id: GroupId

@@ -2,12 +2,12 @@ import { z } from 'zod'
 import type { ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
 import { HARDNESSES, HELPS, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
 import type { AttemptRules, AttemptScore, ItemChoice, Share } from '#core/attempts'
-import { LEVELS } from '#core/audience'
-import type { Because, GroupRule, Target } from '#core/audience'
+import { GRADES, LEVELS } from '#core/audience'
+import type { GroupRule, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
-import type { LearnerTerms, Moment, Overrides, WindowSpec } from '#core/availability'
-import { HAND_INS, MOST_PIECES, WHENS } from '#core/work'
-import type { About, RuledGroup, WorkPiece } from '#core/work'
+import type { Moment, Overrides, WindowSpec } from '#core/availability'
+import { HAND_INS, MOST_PIECES, OWN_RULE_FIELDS, WHENS } from '#core/work'
+import type { About, OwnRules, RuledGroup, WorkBecause, WorkPiece } from '#core/work'
 import { day, id } from './makers'
 import type { Makers } from './makers'
 
@@ -67,6 +67,10 @@ export function workShapes(m: Makers) {
     window: window.partial(),
     rules: m.object(shape).partial(),
   }) satisfies z.ZodType<Omit<WorkPiece, 'id' | 'resourceId' | 'revision'>>
+  const { waitMinutes, passPercent, help } = shape
+  const ownRules = m.object({ waitMinutes, passPercent, help }).partial() satisfies z.ZodType<
+    Partial<OwnRules>
+  >
   const overrides = m.object({
     window: window.partial().optional(),
     maxAttempts: m.whole(1, 50).nullable().optional(),
@@ -86,19 +90,22 @@ export function workShapes(m: Makers) {
     groupId: id<GroupId>(),
     learnerIds: m.list(id<UserId>(), 1000),
   }) satisfies z.ZodType<RuledGroup>
-  const groupRule = m.object({
-    kind: z.literal('standing'),
-    standards: m.list(m.line(40), 40),
-    // sense is made of these by the core, which names the part to correct
-    from: z.number().nullable(),
-    below: z.number().nullable(),
-    leastItems: z.number(),
-  }) satisfies z.ZodType<GroupRule>
+  // sense is made of these by the core, which names the part to correct
+  const groupRule = z.discriminatedUnion('kind', [
+    m.object({
+      kind: z.literal('standing'),
+      standards: m.list(m.line(40), 40),
+      from: z.number().nullable(),
+      below: z.number().nullable(),
+      leastItems: z.number(),
+    }),
+    m.object({ kind: z.literal('grade'), grades: m.list(z.number(), GRADES.length) }),
+  ]) satisfies z.ZodType<GroupRule>
   const because = m.object({
-    field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS]),
+    field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS, ...OWN_RULE_FIELDS]),
     level: z.enum(LEVELS),
     sourceId: m.prose(64).nullable(),
-  }) satisfies z.ZodType<Because<LearnerTerms>>
+  }) satisfies z.ZodType<WorkBecause>
   const about = m.object({
     objective: m.prose(300),
     outcomes: m.list(m.line(300), 12),
@@ -122,6 +129,7 @@ export function workShapes(m: Makers) {
     rules,
     pieceParts,
     overrides,
+    ownRules,
     target,
     ruledGroup,
     groupRule,

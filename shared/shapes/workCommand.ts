@@ -8,7 +8,7 @@ import { workShapes } from './work'
 
 /** What a teacher sets for an assignment, and acts on it. */
 export function workCommandShapes(m: Makers) {
-  const { window, rules, pieceParts, overrides, target, about, ruledGroup } = workShapes(m)
+  const { window, rules, pieceParts, overrides, ownRules, target, about, ruledGroup } = workShapes(m)
   const piece = m.object({
     id: id<PieceId>(),
     resourceId: id<ResourceId>(),
@@ -24,7 +24,7 @@ export function workCommandShapes(m: Makers) {
     inTurn: z.boolean(),
     window,
     rules,
-    targets: m.list(m.object({ target, overrides }), 300),
+    targets: m.list(m.object({ target, overrides, rules: ownRules.optional() }), 300),
     exceptIds: m.list(id<UserId>(), 300),
     newcomers: z.boolean(),
     teams: m.list(m.list(id<UserId>(), 40), 300),

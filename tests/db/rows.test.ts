@@ -279,6 +279,7 @@ describe('whole values come back as they went in', () => {
         maxAttempts: null,
         timeLimitMinutes: 45,
       },
+      rules: { passPercent: null, help: ['hints', 'calculator'] },
       because: [
         { field: 'due', level: 'accommodation', sourceId: null },
         { field: 'opens', level: 'class', sourceId: room.id },

@@ -386,6 +386,13 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, I, H, D, H, H],
   },
   {
+    route: 'POST /api/classes/CLASS/grades',
+    file: 'classes/[classId]/grades.post.ts',
+    body: { learnerIds: ['LEARNER'], grade: 9 },
+    changes: 'users',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
     route: 'POST /api/classes/CLASS/accommodation',
     file: 'classes/[classId]/accommodation.post.ts',
     body: { learnerId: 'LEARNER', timeFactor: 2, extraAttempts: 1, extraDays: 0 },

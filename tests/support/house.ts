@@ -60,7 +60,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   attempts: ['base', 'library'],
   work: ['base', 'library', 'audience', 'availability', 'attempts'],
   evidence: ['base', 'library', 'attempts'],
-  formats: ['base', 'calendar', 'pacing', 'library'],
+  formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
 }
 
 /** Parts of pacing and what each may use besides itself. */

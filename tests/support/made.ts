@@ -4,6 +4,7 @@ import type {
   AssignmentId,
   AttemptId,
   ClassId,
+  GroupId,
   Instant,
   ItemId,
   LessonId,
@@ -26,6 +27,7 @@ import type { WorkPiece } from '#core/work'
 /** Small made-up values for tests; only what a test is about has to be given. */
 export const ids = {
   class: (id: string) => asId<ClassId>(id),
+  group: (id: string) => asId<GroupId>(id),
   lesson: (id: string) => asId<LessonId>(id),
   user: (id: string) => asId<UserId>(id),
   item: (id: string) => asId<ItemId>(id),

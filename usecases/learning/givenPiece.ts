@@ -35,6 +35,11 @@ export async function givenPiece(
   return { piece, rules: rulesOf(assignment, piece), resource, teams, isRead: resource.items.length === 0 }
 }
 
+/** The same, by the rules of somebody who has some of their own. */
+export function asTheirs(given: GivenPiece, { rules }: Pick<LearnerWork, 'rules'>): GivenPiece {
+  return { ...given, rules: { ...given.rules, ...rules } }
+}
+
 /** A learner's own moments and limits as the attempt rules read them. */
 export function tryTermsOf({ terms }: Pick<LearnerWork, 'terms'>, isRead: boolean): TryTerms {
   const { maxAttempts, timeLimitMinutes } = terms

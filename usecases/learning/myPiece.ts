@@ -65,7 +65,7 @@ export async function pieceAt(
   const { work, card, listed } = found.value
   const all = await attemptsAt(tx, listed, learnerId)
   // all tries of a learner have the form with which they began
-  const given = await givenPiece(tx, all.at(-1) ?? listed)
+  const given = { ...(await givenPiece(tx, all.at(-1) ?? listed)), rules: listed.rules }
   const { piece, rules, resource, isRead } = given
   const terms = tryTermsOf(listed, isRead)
   const tries = triesAsOf(all, isRead ? null : terms, now)

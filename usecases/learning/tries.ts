@@ -9,7 +9,7 @@ import { addAttempt, attemptById, attemptsAt, publishedWorkFor } from '#db/repos
 import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { givenPiece, tryTermsOf } from './givenPiece'
+import { asTheirs, givenPiece, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { openTry } from './shownTry'
 import { cardAt } from './myWork'
@@ -41,7 +41,7 @@ export async function startTry(
     const tries = await attemptsAt(tx, of, actor.userId)
     // who has begun goes on with the form of the piece that they know
     const known = tries.at(-1)
-    const given = await givenPiece(tx, known ?? of)
+    const given = asTheirs(await givenPiece(tx, known ?? of), work)
     const { rules, resource } = given
     const current = tries.find((t) => t.submittedAt === null)
     const open = current ?? (await tryOfTeam(tx, of, given, actor.userId))
@@ -95,7 +95,7 @@ export async function changeable(
   const work = own && !isOwn ? await publishedWorkFor(tx, attempt, attempt.learnerId) : own
   if (!work) return refuse({ code: 'access/not-found', what: 'work' })
   const may = mayChange(attempt, tryTermsOf(work, given.isRead), now)
-  return may.ok ? ok({ attempt, work, given }) : may
+  return may.ok ? ok({ attempt, work, given: asTheirs(given, work) }) : may
 }
 
 function checkSaves(items: readonly Item[], saves: readonly AnswerChange[]): Result<true, AttemptRefusal> {

@@ -48,6 +48,7 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
       name: l.name,
       signIn: l.joined ? l.signIn : null,
       accommodation: l.accommodation,
+      grade: l.grade,
       groupIds: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.id),
     })),
     groups: groups.map((g) => ({ id: g.id, name: g.name, rule: g.rule })),

@@ -4,14 +4,19 @@ import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { NO_ACCOMMODATION } from '#core/availability'
 import type { FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
-import { addUsers, enrol, groupsOf, learnersOf, saveGroup, takenSignIns } from '#db/repositories'
+import { addUsers, enrol, groupsOf, learnersOf, saveGroup, setGrades, takenSignIns } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { reachNewcomer } from '../work/refreshWork'
 import { classFor } from './classAccess'
 
-type Trial = RosterReading & { readonly known: readonly string[]; readonly fresh: readonly string[] }
+interface Trial extends RosterReading {
+  readonly known: readonly string[]
+  readonly fresh: readonly string[]
+  /** Who is in the class already and gets a grade. */
+  readonly graded: readonly string[]
+}
 
 /**
  * Dry run: which rows would be added, which learners are in the class already, which rows are bad and why.
@@ -28,7 +33,13 @@ export async function readRoster(
   const reading = read.value
   if (!reading.ok) return reading
   const { known, fresh } = await sorted(deps.store.read, input.classId, reading.value.entries)
-  return ok({ ...reading.value, known: known.map((e) => e.name), fresh: fresh.map((e) => e.name) })
+  const namesOf = (list: readonly RosterEntry[]) => list.map((e) => e.name)
+  return ok({
+    ...reading.value,
+    known: namesOf(known),
+    fresh: namesOf(fresh),
+    graded: namesOf(known.filter((e) => e.grade !== null)),
+  })
 }
 
 async function sorted(tx: Connection, classId: ClassId, entries: readonly RosterEntry[]) {
@@ -42,7 +53,7 @@ async function sorted(tx: Connection, classId: ClassId, entries: readonly Roster
 }
 
 /**
- * Adds the rows of a roster, and their groups. All or nothing: refused with the line numbers while rows are
+ * Adds the rows of a roster, and their groups and grades. All or nothing: refused with the line numbers while rows are
  * bad, unless `skipBad`.
  */
 export async function addRoster(
@@ -102,7 +113,7 @@ export async function addRoster(
           role: 'learner',
           office: false,
           accommodation: NO_ACCOMMODATION,
-          grade: null,
+          grade: e.grade,
           createdAt,
         }
       })
@@ -115,6 +126,8 @@ export async function addRoster(
       )
       const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
       await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
+      for (const { name, grade } of known)
+        if (grade !== null) await setGrades(tx, [byName.get(name.toLowerCase()) as UserId], grade)
       if (people.length > 0) await reachNewcomer(tx, input.classId, createdAt)
       return ok({ added: people.length, known: known.length })
     },

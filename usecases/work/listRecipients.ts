@@ -20,7 +20,7 @@ export async function listRecipients(deps: Deps, actor: Actor) {
       id: record.id,
       name: record.name,
       course: record.course,
-      learners: (learners.get(record.id) ?? []).map(({ id, name }) => ({ id, name })),
+      learners: (learners.get(record.id) ?? []).map(({ id, name, grade }) => ({ id, name, grade })),
     })),
     groups: groups.map((g) => ({
       id: g.id,

@@ -1,7 +1,6 @@
 import { ok } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
-import type { Because } from '#core/audience'
 import { bankParts } from '#core/attempts'
 import type { BankPart } from '#core/attempts'
 import type { Actor } from '#core/access'
@@ -15,7 +14,7 @@ import type {
   WindowSpec,
 } from '#core/availability'
 import { resolveWork, windowOfClass } from '#core/work'
-import type { Caution, Draft, Resolution, WorkPiece } from '#core/work'
+import type { Caution, Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
 import { cautionsFor, piecesSeen } from './cautions'
 import { checkedDraft } from './draft'
@@ -43,7 +42,7 @@ export interface WorkPreview {
     readonly name: string
     readonly classId: ClassId
     readonly terms: LearnerTerms
-    readonly because: readonly Because<LearnerTerms>[]
+    readonly because: readonly WorkBecause[]
   }[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]

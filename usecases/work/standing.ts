@@ -1,4 +1,5 @@
 import { isInGroup } from '#core/audience'
+import type { GroupRule } from '#core/audience'
 import { groupBy } from '#core/base'
 import type { ClassId, GroupId, UserId } from '#core/base'
 import { standingOn, standingTry } from '#core/evidence'
@@ -12,7 +13,7 @@ import {
   learnersOf,
   piecesIn,
 } from '#db/repositories'
-import type { Connection, GroupRecord } from '#db/repositories'
+import type { Connection, GroupRecord, Person } from '#db/repositories'
 
 /** How learners of classes stand on some standards, by the tries that count. */
 export async function standingIn(
@@ -40,19 +41,26 @@ export async function asTheyStand(
   const rosters = await learnersOf(tx, [...byClass.keys()])
   const members = new Map<GroupId, readonly UserId[]>()
   for (const [classId, own] of byClass) {
-    const learnerIds = (rosters.get(classId) ?? []).map((l) => l.id)
-    const tries = await countedTries(tx, [classId], new Set(learnerIds), null)
-    const all = tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? []))
+    const people = rosters.get(classId) ?? []
+    const isJudged = own.some((g) => g.rule?.kind === 'standing')
+    const tries = isJudged ? await countedTries(tx, [classId], new Set(people.map((l) => l.id)), null) : []
     for (const { id, rule } of own) {
       if (rule === null) continue
-      const standing = standingOn(new Set(rule.standards.length === 0 ? all : rule.standards), tries)
+      const standing = standingBy(rule, tries)
+      const isIn = (l: Person) => isInGroup(rule, { grade: l.grade, standing: standing.get(l.id) ?? null })
       members.set(
         id,
-        learnerIds.filter((l) => isInGroup(rule, standing.get(l) ?? null)),
+        people.filter(isIn).map((l) => l.id),
       )
     }
   }
   return groups.map((g) => ({ ...g, learnerIds: members.get(g.id) ?? g.learnerIds }))
+}
+
+function standingBy(rule: GroupRule, tries: readonly CountedTry[]): ReadonlyMap<UserId, Standing> {
+  if (rule.kind === 'grade') return new Map()
+  const all = tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? []))
+  return standingOn(new Set(rule.standards.length === 0 ? all : rule.standards), tries)
 }
 
 /** The tries that count of pieces with items of these standards; null: of any. */

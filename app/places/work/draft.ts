@@ -4,7 +4,7 @@ import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
 import { withWindow } from '#core/availability'
 import type { Limits, Moment, Overrides, WindowField } from '#core/availability'
-import type { Draft, WorkPiece } from '#core/work'
+import type { AssignmentTarget, Draft, OwnRules, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
 export type DraftInWork = { -readonly [K in keyof Draft]: Draft[K] }
@@ -64,8 +64,33 @@ export function withMoment(
   return withWindow(overrides, moment === undefined ? rest : { ...rest, [field]: moment })
 }
 
+/** Tries, time and rules that a target has of its own; what is absent is as for everybody. */
+export type OwnLimits = Partial<Limits & OwnRules>
+
+/** What a target has of its own of tries, time and rules. */
+export function limitsOf({ overrides, rules }: AssignmentTarget): OwnLimits {
+  const { maxAttempts, timeLimitMinutes } = overrides
+  return {
+    ...(maxAttempts === undefined ? {} : { maxAttempts }),
+    ...(timeLimitMinutes === undefined ? {} : { timeLimitMinutes }),
+    ...rules,
+  }
+}
+
 /** A target with other limits of its own; those that are absent it no longer has. */
-export function withLimits(overrides: Overrides, limits: Partial<Limits>): Overrides {
-  const { maxAttempts: _, timeLimitMinutes: __, ...others } = overrides
-  return { ...others, ...limits }
+export function withLimits(of: AssignmentTarget, limits: OwnLimits): AssignmentTarget {
+  const { maxAttempts: _, timeLimitMinutes: __, ...others } = of.overrides
+  const { maxAttempts, timeLimitMinutes, ...rules } = limits
+  const overrides = {
+    ...others,
+    ...(maxAttempts === undefined ? {} : { maxAttempts }),
+    ...(timeLimitMinutes === undefined ? {} : { timeLimitMinutes }),
+  }
+  const { target } = of
+  return Object.keys(rules).length === 0 ? { target, overrides } : { target, overrides, rules }
+}
+
+/** Whether a target changes anything for its learners. */
+export function hasOwn({ overrides, rules }: AssignmentTarget): boolean {
+  return Object.keys({ ...overrides, ...rules }).length > 0
 }

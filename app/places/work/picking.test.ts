@@ -5,7 +5,7 @@ import { NO_WINDOW } from '#core/availability'
 import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
 import { keyOf } from './draft'
-import { asGroup, isPicked, namedByClass, toggled, withLearner } from './picking'
+import { asGroup, gradesIn, isPicked, namedByClass, toggled, withLearner } from './picking'
 
 const draft: DraftInWork = {
   pieces: piecesOf('check' as never),
@@ -17,8 +17,8 @@ const draft: DraftInWork = {
   targets: [],
   exceptIds: [],
 }
-const ann = { id: ids.user('ann'), name: 'Ann', classId: ids.class('a') }
-const bo = { id: ids.user('bo'), name: 'Bo', classId: ids.class('a') }
+const ann = { id: ids.user('ann'), name: 'Ann', classId: ids.class('a'), grade: 8 }
+const bo = { id: ids.user('bo'), name: 'Bo', classId: ids.class('a'), grade: 7 }
 const keys = (of: DraftInWork) => of.targets.map((t) => keyOf(t.target))
 const withClass = toggled(draft, 'class a')
 
@@ -44,6 +44,13 @@ describe('choosing people', () => {
     // named and in the class, and then neither
     const both = toggled(withLearner(draft, ann, true), 'class a')
     expect(withLearner(both, ann, false)).toMatchObject({ exceptIds: ['ann'], targets: [{}] })
+  })
+
+  it('knows in which grades somebody is', () => {
+    const of = (...learners: (typeof ann | { grade: null; id: typeof ann.id; name: string })[]) =>
+      gradesIn({ classes: [{ id: ann.classId, name: '', course: '', learners }] })
+    expect(of(ann, bo, { ...ann, id: ids.user('cy') })).toEqual([7, 8])
+    expect(of({ ...ann, grade: null })).toEqual([])
   })
 
   it('makes a group of those who are named, but for what is somebody’s own', () => {

@@ -1,13 +1,20 @@
 import type { ClassId, GroupId, UserId } from '#core/base'
 import type { Recipients } from '#shared/contracts/work'
 import type { DraftInWork } from './draft'
-import { keyOf, targetOf } from './draft'
+import { hasOwn, keyOf, targetOf } from './draft'
 
 /** A learner as somebody who chooses sees them. */
 export interface PickedLearner {
   readonly id: UserId
   readonly name: string
   readonly classId: ClassId
+  readonly grade: number | null
+}
+
+/** The grades that somebody is in, from the lowest. */
+export function gradesIn({ classes }: Pick<Recipients, 'classes'>): readonly number[] {
+  const grades = new Set(classes.flatMap((c) => c.learners.flatMap((l) => l.grade ?? [])))
+  return [...grades].sort((a, b) => a - b)
 }
 
 /** Targets by their names, such as `class 8a`. */
@@ -66,6 +73,6 @@ export function namedByClass(
 /** Learners who were named now come as a group; what each had of their own stays. */
 export function asGroup(draft: DraftInWork, groupId: GroupId, learners: readonly UserId[]): DraftInWork {
   const plain = new Set(learners.map((id) => `learner ${id}`))
-  const kept = draft.targets.filter((t) => !plain.has(keyOf(t.target)) || Object.keys(t.overrides).length > 0)
+  const kept = draft.targets.filter((t) => !plain.has(keyOf(t.target)) || hasOwn(t))
   return { ...draft, targets: [...kept, { target: { kind: 'group', groupId }, overrides: {} }] }
 }

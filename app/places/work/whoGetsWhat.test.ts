@@ -4,7 +4,7 @@ import type { ClassId, GroupId, PieceId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { at, ids } from '../../../tests/support/made'
-import { withLimits } from './draft'
+import { hasOwn, limitsOf, withLimits } from './draft'
 import { asTable, whoRows, windowOfTarget } from './whoGetsWhat'
 import { sayLimits } from './words/rulesInWords'
 
@@ -65,13 +65,38 @@ describe('who gets what', () => {
   })
 })
 
+const limits = (maxAttempts: number | null, timeLimitMinutes: number | null) => ({
+  maxAttempts,
+  timeLimitMinutes,
+})
+
 describe('limits of one target', () => {
   it('stand in place of what it had, and are said', () => {
-    const had = { window: { due: null }, maxAttempts: 3, timeLimitMinutes: 20 }
-    expect(withLimits(had, { maxAttempts: null })).toEqual({ window: { due: null }, maxAttempts: null })
-    expect(withLimits(had, {})).toEqual({ window: { due: null } })
-    expect(
-      [had, { maxAttempts: null, timeLimitMinutes: null }, { maxAttempts: 1 }, {}].map(sayLimits),
-    ).toEqual(['3 tries, 20 min', 'any number of tries, no time limit', '1 try', ''])
+    const target = { kind: 'learner', learnerId: ann } as const
+    const own = { maxAttempts: 3, timeLimitMinutes: 20 }
+    const had = { target, overrides: { window: { due: null }, ...own }, rules: { waitMinutes: 0 } }
+    expect(limitsOf(had)).toEqual({ ...own, waitMinutes: 0 })
+    expect(withLimits(had, { maxAttempts: null, passPercent: null })).toEqual({
+      target,
+      overrides: { window: { due: null }, maxAttempts: null },
+      rules: { passPercent: null },
+    })
+    expect(withLimits(had, {})).toEqual({ target, overrides: { window: { due: null } } })
+    expect([hasOwn(had), hasOwn({ target, overrides: {} })]).toEqual([true, false])
+  })
+
+  it('are said in a few words', () => {
+    expect([limits(3, 20), limits(null, null), { maxAttempts: 1 }, {}].map(sayLimits)).toEqual([
+      '3 tries, 20 min',
+      'any number of tries, no time limit',
+      '1 try',
+      '',
+    ])
+    expect(sayLimits({ waitMinutes: 0, passPercent: 50, help: ['hints', 'calculator'] })).toBe(
+      'no wait, passed from 50 %, help: hints, a calculator',
+    )
+    expect(sayLimits({ waitMinutes: 5, passPercent: null, help: [] })).toBe(
+      '5 min between tries, no pass mark, help: none',
+    )
   })
 })

@@ -1,6 +1,6 @@
 import type { Target } from '#core/audience'
 import { WINDOW_FIELDS } from '#core/availability'
-import type { Window } from '#core/availability'
+import type { Window, WindowField } from '#core/availability'
 import type { PieceId } from '#core/base'
 import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { FIELD_WORDS } from '~/shared/words/refusals'
@@ -35,13 +35,18 @@ export function whoRows(
   }))
 }
 
-const LIMITS = { maxAttempts: 'tries', timeLimitMinutes: 'time' } as const
+type Field = WhoGetsWhat['because'][number]['field']
+const OTHER_FIELDS: Record<Exclude<Field, WindowField>, string> = {
+  maxAttempts: 'tries',
+  timeLimitMinutes: 'time',
+  waitMinutes: 'wait between tries',
+  passPercent: 'pass mark',
+  help: 'help',
+}
+const isMoment = (field: Field): field is WindowField => field in FIELD_WORDS
 
 function sayWhy(b: WhoGetsWhat['because'][number], groups: ReadonlyMap<string, string>): string {
-  const field =
-    b.field === 'maxAttempts' || b.field === 'timeLimitMinutes'
-      ? LIMITS[b.field]
-      : FIELD_WORDS[b.field].toLowerCase()
+  const field = isMoment(b.field) ? FIELD_WORDS[b.field].toLowerCase() : OTHER_FIELDS[b.field]
   const group = b.level === 'group' ? groups.get(b.sourceId ?? '') : undefined
   return `${field}: ${group ?? LEVEL_WORDS[b.level]}`
 }

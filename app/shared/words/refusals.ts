@@ -91,9 +91,9 @@ function ofAudience(r: AudienceRefusal): string {
     case 'audience/nobody-chosen':
       return 'Nobody is chosen yet. Add a class, a group or a learner.'
     case 'audience/bad-group-rule':
-      return r.part === 'leastItems'
-        ? 'Give a number of questions from 1 to 100.'
-        : 'Give percentages from 0 to 100, the lower one first, and at least one of them.'
+      if (r.part === 'leastItems') return 'Give a number of questions from 1 to 100.'
+      if (r.part === 'grades') return 'Choose at least one grade from 1 to 13.'
+      return 'Give percentages from 0 to 100, the lower one first, and at least one of them.'
     case 'audience/group-by-rule':
       return 'This group goes by a rule. Change the rule, or make another group.'
     case 'audience/same-target-twice':

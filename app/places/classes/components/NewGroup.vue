@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ClassId } from '#core/base'
+import { GRADES } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { SaveGroup } from '#shared/contracts/teaching'
 import { useShelf } from '~/places/shelf'
@@ -15,30 +16,33 @@ const emit = defineEmits<{ made: [] }>()
 const tell = useTell()
 const shelf = useShelf()
 const name = ref('')
-const by = ref<'hand' | 'below' | 'from'>('hand')
+const by = ref<'hand' | 'below' | 'from' | 'grade'>('hand')
 const percent = ref(60)
 const leastItems = ref(4)
 const standards = ref<string[]>([])
+const grades = ref<number[]>([])
 const problem = ref('')
 const WAYS = [
   { value: 'hand', label: 'whom I tick' },
   { value: 'below', label: 'whoever stands below' },
   { value: 'from', label: 'whoever stands from' },
+  { value: 'grade', label: 'whoever is in grade' },
 ]
 const choices = computed(() => (shelf.shelf?.standards ?? []).map((s) => s.code))
-const rule = computed<GroupRule | null>(() =>
-  by.value === 'hand'
-    ? null
-    : {
-        kind: 'standing',
-        standards: standards.value,
-        from: by.value === 'from' ? percent.value : null,
-        below: by.value === 'below' ? percent.value : null,
-        leastItems: leastItems.value,
-      },
-)
+const isByStanding = computed(() => by.value === 'below' || by.value === 'from')
+const rule = computed<GroupRule | null>(() => {
+  if (by.value === 'hand') return null
+  if (by.value === 'grade') return { kind: 'grade', grades: [...grades.value].sort((a, b) => a - b) }
+  return {
+    kind: 'standing',
+    standards: standards.value,
+    from: by.value === 'from' ? percent.value : null,
+    below: by.value === 'below' ? percent.value : null,
+    leastItems: leastItems.value,
+  }
+})
 function chose(): void {
-  if (by.value !== 'hand') void shelf.load()
+  if (isByStanding.value) void shelf.load()
 }
 async function add(): Promise<void> {
   const reply = await call(SaveGroup, {
@@ -73,7 +77,17 @@ async function add(): Promise<void> {
         data-hook="group-by"
         @update:model-value="chose"
       />
-      <template v-if="by !== 'hand'">
+      <USelectMenu
+        v-if="by === 'grade'"
+        v-model="grades"
+        class="!w-32"
+        multiple
+        :items="[...GRADES]"
+        placeholder="which"
+        :aria-label="`Grades: ${grades.join(', ') || 'none yet'}`"
+        data-hook="group-grades"
+      />
+      <template v-if="isByStanding">
         <UInput
           v-model.number="percent"
           type="number"
@@ -105,7 +119,11 @@ async function add(): Promise<void> {
       </template>
     </template>
     <UButton type="submit" color="neutral" variant="outline" :disabled="!name.trim()">Add group</UButton>
-    <p v-if="by !== 'hand'" class="said w-full">
+    <p v-if="by === 'grade'" class="said w-full">
+      Whoever comes into the grade comes into the group. Work keeps those who were in it when it was
+      published.
+    </p>
+    <p v-if="isByStanding" class="said w-full">
       Shown as they stand now. Work keeps those who were in it when it was published; who has answered fewer
       questions is in no such group.
     </p>

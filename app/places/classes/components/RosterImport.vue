@@ -54,7 +54,7 @@ async function add(): Promise<void> {
       label="Paste names, one a line, or rows from a spreadsheet"
       accept=".csv,.txt,.tsv,text/csv,text/plain"
       :most-bytes="500_000"
-      placeholder="name,sign-in,groups&#10;Ada Example,ada,Front row;Lab leads"
+      placeholder="name,sign-in,groups,grade&#10;Ada Example,ada,Front row;Lab leads,8"
       @too-large="problem = 'This file is too large for a roster (at most 500 kB).'"
     />
     <div class="flex gap-2">
@@ -71,6 +71,9 @@ async function add(): Promise<void> {
       <p>
         <b>{{ count(trial.fresh.length, 'learner') }}</b> to add<template v-if="trial.known.length"
           >, {{ trial.known.length }} already in the class</template
+        ><template v-if="trial.graded.length"
+          >, of whom {{ trial.graded.length }} {{ trial.graded.length === 1 ? 'gets' : 'get' }} a
+          grade</template
         ><template v-if="trial.bad.length"
           >, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template
         >.
@@ -89,10 +92,14 @@ async function add(): Promise<void> {
       <UButton
         class="justify-self-start"
         :loading="busy"
-        :disabled="trial.fresh.length === 0 || (trial.bad.length > 0 && !skipBad)"
+        :disabled="trial.fresh.length + trial.graded.length === 0 || (trial.bad.length > 0 && !skipBad)"
         data-hook="add-roster"
         @click="add"
-        >Add {{ count(trial.fresh.length, 'learner') }}</UButton
+        >{{
+          trial.fresh.length
+            ? `Add ${count(trial.fresh.length, 'learner')}`
+            : `Set ${count(trial.graded.length, 'grade')}`
+        }}</UButton
       >
     </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { GroupId, UserId } from '#core/base'
-import { SetAccommodation, SetMember } from '#shared/contracts/teaching'
+import { GRADES } from '#core/audience'
+import { GradeLearners, SetMember } from '#shared/contracts/teaching'
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { useTakingAway } from '../composables/takingAway'
+import { count } from '~/shared/words/numbers'
 import { sayGroupRule } from '../words/groupRules'
 import LearnerActs from './LearnerActs.vue'
+import LearnerTerms from './LearnerTerms.vue'
 import NewGroup from './NewGroup.vue'
 
 const props = defineProps<{ page: ClassPage }>()
@@ -15,7 +18,6 @@ const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
 const word = ref('')
 const editing = ref<UserId | null>(null)
-const extra = ref({ percent: 150, attempts: 0, days: 0 })
 const learners = computed(() =>
   props.page.learners.filter((l) => l.name.toLowerCase().includes(word.value.trim().toLowerCase())),
 )
@@ -39,26 +41,29 @@ const removals = computed(() => [
 ])
 function edit(l: LearnerRow): void {
   editing.value = editing.value === l.id ? null : l.id
-  extra.value = {
-    percent: Math.round(l.accommodation.timeFactor * 100),
-    attempts: l.accommodation.extraAttempts,
-    days: l.accommodation.extraDays,
-  }
 }
-async function saveExtra(l: LearnerRow): Promise<void> {
-  const reply = await call(SetAccommodation, {
-    params: { classId: props.page.id },
-    body: {
-      learnerId: l.id,
-      timeFactor: extra.value.percent / 100,
-      extraAttempts: extra.value.attempts,
-      extraDays: extra.value.days,
-    },
-  })
-  if (!reply.ok) return tell.refused(reply.error)
+function saved(): void {
   editing.value = null
   emit('changed')
 }
+/** Puts all that are shown into a grade: a class is mostly of one. */
+async function gradeAll(grade: number | null): Promise<void> {
+  const reply = await call(GradeLearners, {
+    params: { classId: props.page.id },
+    body: { learnerIds: learners.value.map((l) => l.id), grade },
+  })
+  if (!reply.ok) return tell.refused(reply.error)
+  tell.done(
+    `${count(reply.value.learners, 'learner')} ${grade === null ? 'without a grade' : `in grade ${grade}`}`,
+  )
+  emit('changed')
+}
+const gradings = computed(() => [
+  [
+    ...GRADES.map((n) => ({ label: `Grade ${n}`, onSelect: () => void gradeAll(n) })),
+    { label: 'Not said', onSelect: () => void gradeAll(null) },
+  ],
+])
 const sayExtra = ({ accommodation: a }: LearnerRow) =>
   [
     a.timeFactor !== 1 ? `time ×${a.timeFactor}` : '',
@@ -80,6 +85,11 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
         aria-label="Find a learner"
       />
       <NewGroup v-if="page.mayRun" :class-id="page.id" @made="emit('changed')" />
+      <UDropdownMenu v-if="page.mayRun && learners.length" :items="gradings" :ui="{ content: 'max-h-72' }"
+        ><UButton color="neutral" variant="ghost" data-hook="grade-all"
+          >Grade of {{ count(learners.length, 'learner') }}</UButton
+        ></UDropdownMenu
+      >
       <UDropdownMenu v-if="page.mayRun && page.groups.length" :items="removals"
         ><UButton color="neutral" variant="ghost" data-hook="remove-group"
           >Remove a group</UButton
@@ -92,6 +102,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
           <tr>
             <th scope="col">Learner</th>
             <th scope="col">Sign-in</th>
+            <th scope="col" class="group">Grade</th>
             <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
               {{ g.name
               }}<span class="said block font-normal"
@@ -112,6 +123,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
                 </div>
               </th>
               <td class="code said">{{ l.signIn ?? 'not joined yet' }}</td>
+              <td class="group">{{ l.grade ?? '' }}</td>
               <td v-for="g in page.groups" :key="g.id" class="group">
                 <UCheckbox
                   :model-value="l.groupIds.includes(g.id)"
@@ -126,44 +138,20 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
                   size="xs"
                   color="neutral"
                   variant="ghost"
-                  :aria-label="`${sayExtra(l) ? 'Change' : 'Set'} accommodation of ${l.name}`"
+                  :aria-label="`${sayExtra(l) ? 'Change' : 'Set'} grade and accommodation of ${l.name}`"
                   @click="edit(l)"
                   >{{ sayExtra(l) ? 'Change' : 'Set' }}</UButton
                 >
               </td>
             </tr>
             <tr v-if="editing === l.id">
-              <td :colspan="page.groups.length + 3">
-                <form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="saveExtra(l)">
-                  <UFormField label="Time, %"
-                    ><UInput
-                      v-model.number="extra.percent"
-                      type="number"
-                      min="100"
-                      max="400"
-                      class="!w-24" /></UFormField
-                  ><UFormField label="Extra tries"
-                    ><UInput
-                      v-model.number="extra.attempts"
-                      type="number"
-                      min="0"
-                      max="20"
-                      class="!w-20" /></UFormField
-                  ><UFormField label="Extra days"
-                    ><UInput
-                      v-model.number="extra.days"
-                      type="number"
-                      min="0"
-                      max="60"
-                      class="!w-20" /></UFormField
-                  ><UButton type="submit">Save</UButton>
-                  <p class="said">Applies to open and future work at once.</p>
-                </form>
+              <td :colspan="page.groups.length + 4">
+                <LearnerTerms :class-id="page.id" :learner="l" @saved="saved" />
               </td>
             </tr>
           </template>
           <tr v-if="page.learners.length === 0">
-            <td :colspan="page.groups.length + 3">
+            <td :colspan="page.groups.length + 4">
               Nobody yet. Add learners below, or give them the joining code
               <b class="code">{{ page.joinCode }}</b>.
             </td>

@@ -7,6 +7,7 @@ export const ROSTER_FAULT_WORDS: Record<RosterFault, string> = {
   'bad-sign-in': 'the sign-in name has other signs than letters, digits, dots or dashes',
   'sign-in-twice': 'this sign-in name stands here twice',
   'too-many-groups': 'names more than 20 groups',
+  'bad-grade': 'has a grade that we do not know; use a number from 1 to 13',
 }
 export const OUTLINE_FAULT_WORDS: Record<OutlineFault, string> = {
   'no-lesson': 'has no lesson title',

@@ -12,6 +12,9 @@ const FIELD_WORDS: Record<Why['fields'][number], string> = {
   putAway: 'put away',
   maxAttempts: 'tries',
   timeLimitMinutes: 'time limit',
+  waitMinutes: 'wait between tries',
+  passPercent: 'pass mark',
+  help: 'help',
 }
 const CHANGE_WORDS: Record<WindowField, string> = {
   listed: 'appears',

@@ -1,48 +1,88 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Limits, Overrides } from '#core/availability'
+import { HELPS } from '#core/attempts'
+import type { Help } from '#core/attempts'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
+import { HELP_WORDS } from '~/shared/words/rules'
+import type { OwnLimits } from '../draft'
 import { sayLimits } from '../words/rulesInWords'
 
-/** How many tries, and how much time for one, a class, group or learner has in place of what the rules say. */
-const props = defineProps<{ who: string; overrides: Overrides }>()
-const emit = defineEmits<{ set: [limits: Partial<Limits>] }>()
-type Way = 'as-ruled' | 'any' | 'number'
-const WAYS = {
-  maxAttempts: { label: 'Tries', any: 'as many as they like', unit: 'tries', start: 3, most: 50 },
-  timeLimitMinutes: { label: 'Time for a try', any: 'no limit', unit: 'minutes', start: 30, most: 600 },
+/** Tries, time and rules that a class, group or learner has in place of what everybody has. */
+const props = defineProps<{
+  who: string
+  own: OwnLimits
+  /** What everybody is allowed. */
+  help: readonly Help[]
+}>()
+const emit = defineEmits<{ set: [own: OwnLimits] }>()
+const NUMBERS = {
+  maxAttempts: {
+    label: 'Tries',
+    none: null,
+    noneWord: 'as many as they like',
+    unit: 'tries',
+    start: 3,
+    most: 50,
+  },
+  timeLimitMinutes: {
+    label: 'Time for a try',
+    none: null,
+    noneWord: 'no limit',
+    unit: 'minutes',
+    start: 30,
+    most: 600,
+  },
+  waitMinutes: {
+    label: 'Between tries',
+    none: 0,
+    noneWord: 'no wait',
+    unit: 'minutes',
+    start: 10,
+    most: 20_160,
+  },
+  passPercent: { label: 'Pass mark', none: null, noneWord: 'none', unit: 'percent', start: 50, most: 100 },
 } as const
-const FIELDS = ['maxAttempts', 'timeLimitMinutes'] as const
+const FIELDS = ['maxAttempts', 'timeLimitMinutes', 'waitMinutes', 'passPercent'] as const
 type Field = (typeof FIELDS)[number]
+type Way = 'as-ruled' | 'none' | 'number'
 
-const said = computed(() => sayLimits(props.overrides))
+const said = computed(() => sayLimits(props.own))
 const wayOf = (field: Field): Way => {
-  const value = props.overrides[field]
+  const value = props.own[field]
   if (value === undefined) return 'as-ruled'
-  return value === null ? 'any' : 'number'
+  return value === NUMBERS[field].none ? 'none' : 'number'
 }
-/** Sets one of the two, or (undefined) takes it off; the other one stays. */
-function put(field: Field, value: number | null | undefined): void {
-  const kept = FIELDS.flatMap((f) => {
-    const own = f === field ? value : props.overrides[f]
-    return own === undefined ? [] : [[f, own] as const]
-  })
-  emit('set', Object.fromEntries(kept))
+/** Sets one of them, or (undefined) takes it off; the others stay. */
+function put<F extends keyof OwnLimits>(field: F, value: OwnLimits[F] | undefined): void {
+  const { [field]: _, ...others } = props.own
+  emit('set', (value === undefined ? others : { ...others, [field]: value }) as OwnLimits)
 }
 function choose(field: Field, way: Way | null): void {
+  const { none, start } = NUMBERS[field]
   if (way === 'as-ruled') put(field, undefined)
-  else put(field, way === 'any' ? null : WAYS[field].start)
+  else put(field, way === 'none' ? none : start)
 }
 function type(field: Field, value: unknown): void {
   const number = Math.trunc(Number(value))
-  if (number >= 1 && number <= WAYS[field].most) put(field, number)
+  if (number >= 1 && number <= NUMBERS[field].most) put(field, number)
 }
 const items = (field: Field) =>
   [
     { value: 'as-ruled', label: 'by the rules' },
-    { value: 'any', label: WAYS[field].any },
+    { value: 'none', label: NUMBERS[field].noneWord },
     { value: 'number', label: 'a number', hook: `own-${field}` },
   ] as const
+const HELP_WAYS = [
+  { value: 'as-ruled', label: 'by the rules' },
+  { value: 'own', label: 'their own', hook: 'own-help' },
+] as const
+function allow(help: Help, isAllowed: boolean): void {
+  const had = props.own.help ?? []
+  put(
+    'help',
+    HELPS.filter((h) => (h === help ? isAllowed : had.includes(h))),
+  )
+}
 </script>
 
 <template>
@@ -52,16 +92,16 @@ const items = (field: Field) =>
       color="neutral"
       variant="ghost"
       :class="{ 'font-bold': said !== '' }"
-      :aria-label="`${said || 'Tries, time'}: tries and time of ${who}`"
+      :aria-label="`${said || 'Tries, time, help'}: tries, time and help of ${who}`"
       data-hook="limits"
-      >{{ said || 'Tries, time' }}</UButton
+      >{{ said || 'Tries, time, help' }}</UButton
     >
     <template #content>
-      <div class="grid gap-3 p-3 w-76" data-hook="limits-editor">
+      <div class="grid gap-3 p-3 w-80 max-h-[70vh] overflow-y-auto" data-hook="limits-editor">
         <div v-for="f in FIELDS" :key="f" class="grid gap-1.5">
-          <h3>{{ WAYS[f].label }}</h3>
+          <h3>{{ NUMBERS[f].label }}</h3>
           <ChoiceButtons
-            :label="`${WAYS[f].label} of ${who}`"
+            :label="`${NUMBERS[f].label} of ${who}`"
             :items="items(f)"
             :model-value="wayOf(f)"
             @update:model-value="choose(f, $event)"
@@ -72,12 +112,31 @@ const items = (field: Field) =>
               class="!w-20"
               type="number"
               min="1"
-              :max="WAYS[f].most"
+              :max="NUMBERS[f].most"
               :name="`limit-${f}`"
-              :model-value="overrides[f] ?? undefined"
+              :model-value="own[f] ?? undefined"
               @update:model-value="type(f, $event)"
-            />{{ WAYS[f].unit }}</label
+            />{{ NUMBERS[f].unit }}</label
           >
+        </div>
+        <div class="grid gap-1.5">
+          <h3>Help while working</h3>
+          <ChoiceButtons
+            :label="`Help of ${who}`"
+            :items="HELP_WAYS"
+            :model-value="own.help === undefined ? 'as-ruled' : 'own'"
+            @update:model-value="put('help', $event === 'own' ? help : undefined)"
+          />
+          <template v-if="own.help">
+            <UCheckbox
+              v-for="h in HELPS"
+              :key="h"
+              :label="HELP_WORDS[h]"
+              :model-value="own.help.includes(h)"
+              :data-hook="`own-help-${h}`"
+              @update:model-value="allow(h, $event === true)"
+            />
+          </template>
         </div>
         <p class="said">Extra time and tries that a learner always has come on top.</p>
       </div>

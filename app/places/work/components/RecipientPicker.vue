@@ -7,7 +7,7 @@ import type { Recipients } from '#shared/contracts/work'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
-import { pickedKeys, toggled, withLearner } from '../picking'
+import { gradesIn, pickedKeys, toggled, withLearner } from '../picking'
 import type { PickedLearner } from '../picking'
 import PickerClass from './picker/PickerClass.vue'
 import PickerGroup from './picker/PickerGroup.vue'
@@ -21,6 +21,7 @@ const word = ref('')
 const ANY = 'any'
 const group = ref<string>(ANY)
 const standing = ref<Standing>(ANY)
+const grade = ref<number | typeof ANY>(ANY)
 type Standing = typeof ANY | 'low' | 'high' | 'unseen'
 const STANDINGS: { value: Standing; label: string }[] = [
   { value: ANY, label: 'any standing' },
@@ -50,8 +51,15 @@ const GROUP_ITEMS = computed(() => [
   { value: ANY, label: 'any group' },
   ...groups.value.map((g) => ({ value: g.id as string, label: `${g.name}, ${g.of}` })),
 ])
-const isNarrowed = computed(() => text.value.length >= 2 || group.value !== ANY || standing.value !== ANY)
+const grades = computed(() => gradesIn(props.recipients))
+const GRADE_ITEMS = computed(() => [
+  { value: ANY, label: 'any grade' },
+  ...grades.value.map((n) => ({ value: n, label: `grade ${n}` })),
+])
+const isByLearner = computed(() => group.value !== ANY || standing.value !== ANY || grade.value !== ANY)
+const isNarrowed = computed(() => text.value.length >= 2 || isByLearner.value)
 function isAmong(l: PickedLearner): boolean {
+  if (grade.value !== ANY && l.grade !== grade.value) return false
   const members = props.recipients.groups.find((g) => g.id === group.value)?.learnerIds
   if (group.value !== ANY && !members?.includes(l.id)) return false
   const stand = stands.value.get(l.id)?.standing ?? null
@@ -110,6 +118,14 @@ const groupKey = (id: GroupId) => `group ${id}`
         <div class="flex flex-wrap gap-2">
           <USelect v-model="group" :items="GROUP_ITEMS" class="w-52" aria-label="Only of this group" />
           <USelect
+            v-if="grades.length > 0"
+            v-model="grade"
+            :items="GRADE_ITEMS"
+            class="w-32"
+            aria-label="Only of this grade"
+            data-hook="grade"
+          />
+          <USelect
             v-model="standing"
             :items="STANDINGS"
             class="w-44"
@@ -135,7 +151,7 @@ const groupKey = (id: GroupId) => `group ${id}`
             :stands="stands"
             :is-open="isNarrowed"
           />
-          <template v-if="shownGroups.length && group === ANY && standing === ANY">
+          <template v-if="shownGroups.length && !isByLearner">
             <h3>Groups</h3>
             <UCheckbox
               v-for="g in shownGroups"

@@ -3,12 +3,13 @@ import { computed, ref } from 'vue'
 import type { Instant, IsoDay, LessonId, UserId } from '#core/base'
 import type { Target } from '#core/audience'
 import { scaleFor, withWindow } from '#core/availability'
-import type { Limits, Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
+import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
+import type { AssignmentTarget } from '#core/work'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { FIELD_WORDS } from '~/shared/words/refusals'
-import type { DraftInWork } from '../draft'
-import { keyOf, withLimits, withMoment } from '../draft'
+import { keyOf, limitsOf, withLimits, withMoment } from '../draft'
+import type { DraftInWork, OwnLimits } from '../draft'
 import { windowOfTarget } from '../whoGetsWhat'
 import type { LessonChoice } from './MomentEditor.vue'
 import MomentCell from './MomentCell.vue'
@@ -61,6 +62,7 @@ const rows = computed(() =>
       target: t.target,
       name: nameOf(t.target),
       overrides: t.overrides,
+      own: limitsOf(t),
       learners: props.preview?.targetCounts[i] ?? null,
       seen,
       window: seen ? seen.window : windowOfTarget(t.target, props.preview, props.recipients),
@@ -80,10 +82,11 @@ function paste(at: number): void {
   const window = copied.value
   if (window) change(at, (own) => withWindow(own, window))
 }
-const setLimits = (at: number, limits: Partial<Limits>) => change(at, (own) => withLimits(own, limits))
-function change(at: number, to: (own: Overrides) => Overrides): void {
-  const targets = draft.value.targets.map((t, i) => (i === at ? { ...t, overrides: to(t.overrides) } : t))
-  draft.value = { ...draft.value, targets }
+const setLimits = (at: number, limits: OwnLimits) => changeTarget(at, (t) => withLimits(t, limits))
+const change = (at: number, to: (own: Overrides) => Overrides) =>
+  changeTarget(at, (t) => ({ ...t, overrides: to(t.overrides) }))
+function changeTarget(at: number, to: (t: AssignmentTarget) => AssignmentTarget): void {
+  draft.value = { ...draft.value, targets: draft.value.targets.map((t, i) => (i === at ? to(t) : t)) }
 }
 
 function setBase(field: WindowField, moment: Moment | null | undefined): void {
@@ -157,6 +160,7 @@ function remove(at: number): void {
             :scale="scale"
             :now="now"
             :copied="copied"
+            :help="draft.rules.help"
             @set="(field, moment) => setOwn(i, field, moment)"
             @limits="(limits) => setLimits(i, limits)"
             @copy="copied = r.overrides.window ?? {}"

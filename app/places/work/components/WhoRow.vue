@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
+import type { Help } from '#core/attempts'
 import type { Target } from '#core/audience'
-import type { Limits, Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
+import type { Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
 import type { ClassPreview } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import WindowLine from '~/shared/charts/WindowLine.vue'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import type { OwnLimits } from '../draft'
 import { saySpan } from '../words/moments'
 import type { LessonChoice } from './MomentEditor.vue'
 import LimitsCell from './LimitsCell.vue'
@@ -19,6 +21,7 @@ const props = defineProps<{
     readonly target: Target
     readonly name: string
     readonly overrides: Overrides
+    readonly own: OwnLimits
     readonly learners: number | null
     readonly seen: ClassPreview | null
     /** What comes of it: of a class, of a learner, of a group whose learners all have the same. */
@@ -33,10 +36,12 @@ const props = defineProps<{
   scale: Scale
   now: Instant
   copied: Partial<WindowSpec> | null
+  /** What the rules allow everybody. */
+  help: readonly Help[]
 }>()
 defineEmits<{
   set: [field: WindowField, moment: Moment | null | undefined]
-  limits: [limits: Partial<Limits>]
+  limits: [limits: OwnLimits]
   copy: []
   paste: []
   remove: []
@@ -109,7 +114,7 @@ const meetings = computed(
             :meetings="meetings"
           />
         </div>
-        <LimitsCell :who="of.name" :overrides="of.overrides" @set="$emit('limits', $event)" />
+        <LimitsCell :who="of.name" :own="of.own" :help="help" @set="$emit('limits', $event)" />
         <UButton
           size="xs"
           color="neutral"

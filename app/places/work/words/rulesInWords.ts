@@ -1,9 +1,9 @@
 import { askedFor } from '#core/attempts'
-import type { Overrides } from '#core/availability'
 import type { AttemptRules, ItemChoice } from '#core/attempts'
 import { same } from '#core/base'
 import { count } from '~/shared/words/numbers'
 import { HELP_WORDS, KEPT_WORDS, REVEAL_WORDS } from '~/shared/words/rules'
+import type { OwnLimits } from '../draft'
 
 /** One rule in words, and whether it is other than the ready rules have it. */
 export interface RuleLine {
@@ -46,10 +46,14 @@ function itemsInWords(choice: ItemChoice, order: AttemptRules['order']): string 
   }
 }
 
-/** What a target has in place of the rules, in few words: '3 tries, 20 min'; empty: nothing. */
-export function sayLimits({ maxAttempts, timeLimitMinutes }: Overrides): string {
+/** What a target has in place of the rules, in few words: '3 tries, 20 min, help: hints'; empty: nothing. */
+export function sayLimits(own: OwnLimits): string {
+  const { maxAttempts, timeLimitMinutes, waitMinutes, passPercent, help } = own
   const tries =
     maxAttempts === null ? 'any number of tries' : maxAttempts && count(maxAttempts, 'try', 'tries')
   const time = timeLimitMinutes === null ? 'no time limit' : timeLimitMinutes && `${timeLimitMinutes} min`
-  return [tries, time].filter(Boolean).join(', ')
+  const wait = waitMinutes === 0 ? 'no wait' : waitMinutes && `${waitMinutes} min between tries`
+  const pass = passPercent === null ? 'no pass mark' : passPercent && `passed from ${passPercent} %`
+  const allowed = help && (help.map((h) => HELP_WORDS[h]).join(', ') || 'none')
+  return [tries, time, wait, pass, allowed && `help: ${allowed}`].filter(Boolean).join(', ')
 }

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { ClassId } from '#core/base'
+import { GRADES } from '#core/audience'
+import { GradeLearners, SetAccommodation } from '#shared/contracts/teaching'
+import type { LearnerRow } from '#shared/contracts/teaching'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+
+/** What holds of one learner in all work: their grade, and their extra time, tries and days. */
+const props = defineProps<{ classId: ClassId; learner: LearnerRow }>()
+const emit = defineEmits<{ saved: [] }>()
+const tell = useTell()
+const NOT_SAID = 0
+const GRADE_ITEMS = [
+  { value: NOT_SAID, label: 'not said' },
+  ...GRADES.map((n) => ({ value: n, label: String(n) })),
+]
+const { accommodation } = props.learner
+const grade = ref(props.learner.grade ?? NOT_SAID)
+const percent = ref(Math.round(accommodation.timeFactor * 100))
+const attempts = ref(accommodation.extraAttempts)
+const days = ref(accommodation.extraDays)
+
+async function save(): Promise<void> {
+  const { id, grade: was } = props.learner
+  const params = { classId: props.classId }
+  const now = grade.value === NOT_SAID ? null : grade.value
+  if (now !== was) {
+    const graded = await call(GradeLearners, { params, body: { learnerIds: [id], grade: now } })
+    if (!graded.ok) return tell.refused(graded.error)
+  }
+  const reply = await call(SetAccommodation, {
+    params,
+    body: {
+      learnerId: id,
+      timeFactor: percent.value / 100,
+      extraAttempts: attempts.value,
+      extraDays: days.value,
+    },
+  })
+  if (!reply.ok) return tell.refused(reply.error)
+  emit('saved')
+}
+</script>
+
+<template>
+  <form class="flex gap-3 items-end flex-wrap py-1" @submit.prevent="save">
+    <UFormField label="Grade"
+      ><USelect v-model="grade" :items="GRADE_ITEMS" class="!w-28" data-hook="grade-of-one"
+    /></UFormField>
+    <UFormField label="Time, %"
+      ><UInput v-model.number="percent" type="number" min="100" max="400" class="!w-24"
+    /></UFormField>
+    <UFormField label="Extra tries"
+      ><UInput v-model.number="attempts" type="number" min="0" max="20" class="!w-20"
+    /></UFormField>
+    <UFormField label="Extra days"
+      ><UInput v-model.number="days" type="number" min="0" max="60" class="!w-20"
+    /></UFormField>
+    <UButton type="submit">Save</UButton>
+    <p class="said">Applies to open and future work at once.</p>
+  </form>
+</template>

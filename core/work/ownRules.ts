@@ -1,0 +1,98 @@
+import { HELPS } from '../attempts'
+import type { AttemptRules } from '../attempts'
+import type { Reached, TargetLevel } from '../audience'
+import { same } from '../base'
+import type { AssignmentTarget, OwnRules, WorkBecause } from './types'
+
+/** Rules that a target may change for its learners; absent ones stay as they are for everybody. */
+export const OWN_RULE_FIELDS = ['waitMinutes', 'passPercent', 'help'] as const satisfies (keyof OwnRules)[]
+
+/** What of the rules is other for one learner, and because of what. */
+export interface ResolvedRules {
+  readonly rules: Partial<OwnRules>
+  readonly because: readonly WorkBecause[]
+}
+
+interface Given<F extends keyof OwnRules> {
+  readonly value: OwnRules[F]
+  readonly sourceId: string | null
+}
+type GivenBy = (level: TargetLevel, id: string) => Partial<OwnRules>
+type KinderOf = { readonly [F in keyof OwnRules]: (a: OwnRules[F], b: OwnRules[F]) => OwnRules[F] }
+
+/** The kinder of two: less to wait, a lower mark or none, and whatever help either allows. */
+const KINDER: KinderOf = {
+  waitMinutes: (a, b) => Math.min(a, b),
+  passPercent: (a, b) => (a === null || b === null ? null : Math.min(a, b)),
+  help: (a, b) => HELPS.filter((h) => a.includes(h) || b.includes(h)),
+}
+
+/**
+ * A learner's own rules for a piece: their own target over their groups over their classes over what the piece has;
+ * among several of one level the kinder. A class that changes nothing counts with what everybody has.
+ * @param base the rules of the piece
+ */
+export function ownRules(
+  one: Reached,
+  base: AttemptRules,
+  targets: readonly AssignmentTarget[],
+): ResolvedRules {
+  const given = new Map(targets.map((t) => [nameOf(t), t.rules ?? {}]))
+  const by: GivenBy = (level, id) => given.get(`${level} ${id}`) ?? {}
+  const found = OWN_RULE_FIELDS.map((field) => resolved(field, one, base, by))
+  return {
+    rules: Object.assign({}, ...found.map((f) => f.rules)) as Partial<OwnRules>,
+    because: found.flatMap((f) => f.because),
+  }
+}
+
+const PLAIN: ResolvedRules = { rules: {}, because: [] }
+
+function resolved<F extends keyof OwnRules>(
+  field: F,
+  { learnerId, groupIds, classIds }: Reached,
+  base: AttemptRules,
+  by: GivenBy,
+): ResolvedRules {
+  const atLevel = (level: TargetLevel, ids: readonly string[]) =>
+    ids.flatMap((id) => asGiven(field, by(level, id), id))
+  const personal = atLevel('learner', [learnerId])
+  const ofGroups = atLevel('group', groupIds)
+  const ofClasses = atLevel('class', classIds)
+  const levels: readonly (readonly [TargetLevel, readonly Given<F>[]])[] = [
+    ['learner', personal],
+    ['group', ofGroups],
+    [
+      'class',
+      ofClasses.length < classIds.length ? [...ofClasses, { value: base[field], sourceId: null }] : ofClasses,
+    ],
+  ]
+  const [level, values] = levels.find(([, list]) => list.some((g) => g.sourceId !== null)) ?? []
+  const [first, ...others] = values ?? []
+  if (level === undefined || first === undefined) return PLAIN
+  const value = others.reduce((a, g) => KINDER[field](a, g.value), first.value)
+  if (same(value, base[field])) return PLAIN
+  const from = values?.find((g) => g.sourceId !== null && same(g.value, value)) ?? first
+  const because = { field, level, sourceId: from.sourceId }
+  return { rules: { [field]: value } as Partial<OwnRules>, because: [because] }
+}
+
+function asGiven<F extends keyof OwnRules>(
+  field: F,
+  rules: Partial<OwnRules>,
+  sourceId: string,
+): readonly Given<F>[] {
+  const value = rules[field] as OwnRules[F] | undefined
+  return value === undefined ? [] : [{ value, sourceId }]
+}
+
+function nameOf({ target }: AssignmentTarget): string {
+  switch (target.kind) {
+    case 'class':
+      return `class ${target.classId}`
+    case 'group':
+      return `group ${target.groupId}`
+    case 'learner':
+      return `learner ${target.learnerId}`
+  }
+}

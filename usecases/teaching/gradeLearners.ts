@@ -1,0 +1,35 @@
+import { ok, refuse } from '#core/base'
+import type { ClassId, Result, UserId } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import type { AudienceRefusal } from '#core/audience'
+import { learnersOf, setGrades } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { classFor } from './classAccess'
+
+export type Graded = Result<{ readonly learners: number }, AccessRefusal | AudienceRefusal>
+
+/**
+ * Puts learners of a class into a grade, or into none that is known. Groups by grade follow; work that was published
+ * to them keeps those who were in it then.
+ */
+export async function gradeLearners(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly classId: ClassId
+    readonly learnerIds: readonly UserId[]
+    readonly grade: number | null
+  },
+): Promise<Graded> {
+  return writing(deps.store, async (tx): Promise<Graded> => {
+    const found = await classFor(tx, actor, input.classId, 'run')
+    if (!found.ok) return found
+    const roster = new Set((await learnersOf(tx, [input.classId])).get(input.classId)?.map((l) => l.id))
+    const ids = [...new Set(input.learnerIds)]
+    const stranger = ids.find((id) => !roster.has(id))
+    if (stranger) return refuse({ code: 'audience/not-in-class', field: 'learnerIds', id: stranger })
+    await setGrades(tx, ids, input.grade)
+    return ok({ learners: ids.length })
+  })
+}
