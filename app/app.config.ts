@@ -22,6 +22,7 @@ export default {
     input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     textarea: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
     select: { defaultVariants: { size: 'sm' } },
+    selectMenu: { defaultVariants: { size: 'sm' } },
     // can be hit beside its box, too
     checkbox: { slots: { base: 'relative after:absolute after:-inset-[5px]' } },
     modal: {

@@ -15,6 +15,17 @@ const PHONE = { width: 390, height: 844 }
 const gone = (p: Person, selector: string) =>
   p.page.waitForFunction((s) => !document.querySelector(s), {}, selector)
 
+/** Opens what is composed at once, until Friday. */
+async function openFromNow(teacher: Person): Promise<void> {
+  for (const moment of ['opens', 'due']) {
+    await teacher.page.locator(`tr.base [data-hook="moment-${moment}"]`).click()
+    await teacher.fill('[name="moment-text"]', moment === 'opens' ? 'when published' : 'fri 3pm')
+    await teacher.has('[data-hook="understood"]')
+    await teacher.keys('Enter')
+    await gone(teacher, '[data-hook="moment-editor"]')
+  }
+}
+
 describe('work in a list', () => {
   it('is found, published together, moved by a meeting and taken back as one step', async () => {
     const p = await demoPerson(server, 'imani', '/work')
@@ -78,13 +89,7 @@ describe('work in teams', () => {
     await teacher.tap('[data-hook="make-teams"]')
     await teacher.seesIn('[data-hook="teams"]', 'Science 8 C')
     await teacher.isAccessible()
-    for (const moment of ['opens', 'due']) {
-      await teacher.page.locator(`tr.base [data-hook="moment-${moment}"]`).click()
-      await teacher.fill('[name="moment-text"]', moment === 'opens' ? 'when published' : 'fri 3pm')
-      await teacher.has('[data-hook="understood"]')
-      await teacher.keys('Enter')
-      await gone(teacher, '[data-hook="moment-editor"]')
-    }
+    await openFromNow(teacher)
     await teacher.fill('[name="title"]', 'Energy, two by two')
     await teacher.click('newcomers')
     await teacher.click('publish')
@@ -181,5 +186,66 @@ describe('rules of one’s own', () => {
     await p.sees('“To look after” has')
     await p.sees('below 60 % in all')
     p.isQuiet()
+  })
+})
+
+/** Linh alone is in grade 9, and with that in a group by grade. */
+async function aGroupByGrade(p: Person): Promise<void> {
+  await p.page.locator('main ::-p-text(Science 8 C)').click()
+  await p.fill('[aria-label="Find a learner"]', 'linh')
+  for (const grade of ['Grade 10', 'Grade 9']) {
+    await p.click('grade-all')
+    await p.page.locator(`::-p-aria([name="${grade}"][role="menuitem"])`).click()
+    await p.sees(`1 learner in ${grade.toLowerCase()}`)
+    await gone(p, '[role="menu"]')
+  }
+  await p.fill('[name="new-group"]', 'Nines')
+  await p.choose('[data-hook="group-by"]', 'whoever is in grade')
+  await p.click('group-grades')
+  await p.page.locator('::-p-aria([name="9"][role="option"])').click()
+  await p.keys('Escape')
+  await gone(p, '[role="listbox"]')
+  await p.isAccessible()
+  await p.press('Add group')
+  await p.sees('“Nines” has 1 learner now')
+}
+
+describe('grades, and rules of a group alone', () => {
+  it('reach those who are in the grade, who may not use what others may', async () => {
+    const teacher = await demoPerson(server, 'imani', '/classes')
+    await aGroupByGrade(teacher)
+    await teacher.go('/work/new?piece=piece-wav402')
+    await teacher.click('add-who')
+    await teacher.choose('[data-hook="grade"]', 'grade 9')
+    await teacher.sees('1 learner found')
+    await teacher.choose('[data-hook="grade"]', 'any grade')
+    await teacher.fill('[aria-label="Filter recipients"]', 'nines')
+    await teacher.page.locator('[data-hook="recipients"] label').click()
+    await teacher.click('picker-done')
+    await gone(teacher, '[role="dialog"]')
+    await openFromNow(teacher)
+    await teacher.fill('[name="title"]', 'By head for some')
+    const limits = '[data-hook="limits"][aria-label*="of Nines"]'
+    await teacher.tap(limits)
+    await teacher.click('own-help')
+    await teacher.click('own-help-calculator')
+    await teacher.isAccessible()
+    await teacher.keys('Escape')
+    await teacher.seesIn(limits, 'help: none')
+    await teacher.click('publish')
+    await teacher.sees('Published to 85 learners')
+    for (const [who, tools] of [
+      ['linh', 0],
+      ['noa', 1],
+    ] as const) {
+      const learner = await demoPerson(server, who, '/', PHONE)
+      await learner.page.locator('[data-hook="work-now"] ::-p-text(By head for some)').click()
+      await learner.click('start')
+      await learner.has('[data-hook="question-1"]')
+      expect((await learner.page.$$('[data-hook="help"]')).length).toBe(tools)
+      await learner.isAccessible()
+      learner.isQuiet()
+    }
+    teacher.isQuiet()
   })
 })

@@ -97,7 +97,7 @@ function allow(help: Help, isAllowed: boolean): void {
       >{{ said || 'Tries, time, help' }}</UButton
     >
     <template #content>
-      <div class="grid gap-3 p-3 w-80 max-h-[70vh] overflow-y-auto" data-hook="limits-editor">
+      <div class="editor grid gap-3 p-3 w-80 overflow-y-auto" data-hook="limits-editor">
         <div v-for="f in FIELDS" :key="f" class="grid gap-1.5">
           <h3>{{ NUMBERS[f].label }}</h3>
           <ChoiceButtons
@@ -143,3 +143,9 @@ function allow(help: Help, isAllowed: boolean): void {
     </template>
   </UPopover>
 </template>
+
+<style scoped>
+.editor {
+  max-height: min(34rem, var(--reka-popover-content-available-height));
+}
+</style>

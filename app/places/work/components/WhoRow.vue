@@ -114,32 +114,41 @@ const meetings = computed(
             :meetings="meetings"
           />
         </div>
-        <LimitsCell :who="of.name" :own="of.own" :help="help" @set="$emit('limits', $event)" />
-        <UButton
-          size="xs"
-          color="neutral"
-          variant="ghost"
-          :aria-label="`Copy dates of ${of.name}`"
-          data-hook="copy-dates"
-          @click="$emit('copy')"
-          >Copy dates</UButton
-        >
-        <UButton
-          v-if="copied"
-          size="xs"
-          color="neutral"
-          variant="outline"
-          :aria-label="`Paste them into ${of.name}`"
-          data-hook="paste-dates"
-          @click="$emit('paste')"
-          >Paste</UButton
-        >
+        <div class="beside">
+          <LimitsCell :who="of.name" :own="of.own" :help="help" @set="$emit('limits', $event)" />
+          <UButton
+            size="xs"
+            color="neutral"
+            variant="ghost"
+            :aria-label="`Copy dates of ${of.name}`"
+            data-hook="copy-dates"
+            @click="$emit('copy')"
+            >Copy dates</UButton
+          >
+          <UButton
+            v-if="copied"
+            size="xs"
+            color="neutral"
+            variant="outline"
+            :aria-label="`Paste them into ${of.name}`"
+            data-hook="paste-dates"
+            @click="$emit('paste')"
+            >Paste</UButton
+          >
+        </div>
       </div>
     </td>
   </tr>
 </template>
 
 <style scoped>
+/* as wide in all rows, so that the lines keep one scale */
+.beside {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  width: 15rem;
+}
 th[scope='row'] {
   min-width: 8.5rem;
   max-width: 13rem;
