@@ -14,7 +14,7 @@ import { FROM_BELOW, PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
 
 /** What a teacher has made for assigning: rules of her own, a group by rule, work in pairs that comes up. */
 export async function readyForAssigning(demo: Demo): Promise<void> {
-  const { deps, teacher, classes } = demo
+  const { deps, teacher } = demo
   for (const { name, kind, rules } of PRESETS_KEPT)
     mustBeOk(
       await keepPreset(deps, teacher, { name, classId: null, kind, rules: { ...RULES.check, ...rules } }),
@@ -75,7 +75,7 @@ async function inPairs({ deps, classes, lessons }: Demo, fromBelow: GroupId): Pr
       {
         target: { kind: 'group', groupId: fromBelow },
         overrides: {},
-        rules: { help: ['hints', 'calculator', 'worked-example'] },
+        rules: { help: HELPS },
       },
     ],
     exceptIds: [],

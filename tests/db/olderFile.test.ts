@@ -90,6 +90,11 @@ describe('a database from before there were several pieces', () => {
             old.score === null ? null : (JSON.parse(String(old.score)) as { ratio: number }).ratio
           expect(score?.ratio ?? null).toBe(before)
         }
+        // lists read the ratio that stands beside the score
+        const wrong = await store.read.all(
+          "select id from attempts where ratio is not (score ->> '$.ratio') or (ratio is null) <> (score is null)",
+        )
+        expect(wrong).toEqual([])
         const answers = await store.read.all<{ n: number }>('select count(*) as n from answers')
         expect(answers[0]?.n).toBe(was.answers[0]?.n)
       } finally {

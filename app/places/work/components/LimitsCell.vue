@@ -91,6 +91,7 @@ function allow(help: Help, isAllowed: boolean): void {
       size="xs"
       color="neutral"
       variant="ghost"
+      class="text-right whitespace-normal"
       :class="{ 'font-bold': said !== '' }"
       :aria-label="`${said || 'Tries, time, help'}: tries, time and help of ${who}`"
       data-hook="limits"
