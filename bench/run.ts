@@ -5,6 +5,7 @@ import { layOutBench } from './layOut.bench'
 import { learnersBench } from './learners.bench'
 import { print } from './measure'
 import { planningBench } from './planning.bench'
+import { searchBench } from './search.bench'
 import type { Line } from './measure'
 import { windowsBench } from './windows.bench'
 
@@ -14,6 +15,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Fit, ripple, forecast': planningBench,
   'Audience and windows': windowsBench,
   'Learners at work': learnersBench,
+  'Search on the shelf': searchBench,
   'Doors of the server': doorsBench,
   'The desk in a browser': deskBench,
 }

@@ -21,5 +21,7 @@ export {
 } from './kinds'
 export type { Answer, FieldType, FieldTypes, Fields, Item, ItemKind, LearnerItem, Option } from './kinds'
 export type { LibraryRefusal } from './refusals'
+export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from './search'
+export type { Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
 export { RESOURCE_KINDS, RESOURCE_ROLES } from './types'
 export type { Book, BookLesson, BookUnit, Resource, ResourceKind, ResourceRole, Standard } from './types'

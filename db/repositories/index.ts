@@ -38,6 +38,7 @@ export {
   saveResource,
   standardsByCode,
 } from './library'
+export { cardsById, piecesWithWords } from './search'
 export type { PieceForm, ResourceCard } from './library'
 export { screenFor } from './learnerScreen'
 export type { LearnerScreen, ListedPiece } from './learnerScreen'

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
+import { and, asc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ResourceId, SchoolId } from '#core/base'
 import type { Book, Resource, Standard } from '#core/library'
 import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
@@ -39,41 +39,14 @@ export async function addBook(
   await tx.insert(books).values({ id: book.id, schoolId, position, body: fromBook(book) })
 }
 
-/** Cards (everything but content and items) of all pieces open to a school. */
+const { body: _, ...cardColumns } = getTableColumns(resources)
+/** Everything but content and items. */
+export const CARD = cardColumns
+
+/** Cards of all pieces open to a school. */
 export async function cardsFor(tx: Connection, schoolId: SchoolId): Promise<readonly ResourceCard[]> {
-  const {
-    id,
-    schoolId: school,
-    ownerId,
-    bookId,
-    bookLessonId,
-    position,
-    code,
-    title,
-    kind,
-    role,
-    minutes,
-    grade,
-    itemCount,
-    revision,
-  } = resources
   return tx
-    .select({
-      id,
-      schoolId: school,
-      ownerId,
-      bookId,
-      bookLessonId,
-      position,
-      code,
-      title,
-      kind,
-      role,
-      minutes,
-      grade,
-      itemCount,
-      revision,
-    })
+    .select(CARD)
     .from(resources)
     .where(or(isNull(resources.schoolId), eq(resources.schoolId, schoolId)))
     .orderBy(asc(resources.position), asc(resources.code))

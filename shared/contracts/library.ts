@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { BookId, Instant, ResourceId } from '#core/base'
-import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
-import type { Book, Resource, ResourceKind, ResourceRole, Standard } from '#core/library'
+import { FACETS, RESOURCE_KINDS, RESOURCE_ROLES, SEARCH_ORDERS } from '#core/library'
+import type { Book, Facet, FacetCounts, Resource, ResourceKind, ResourceRole, Standard } from '#core/library'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id, line, prose, version } from './define'
@@ -28,6 +28,31 @@ export interface Shelf {
   readonly standards: readonly Standard[]
 }
 export const ShowShelf = contract<Shelf>()({ method: 'GET', path: '/api/shelf' })
+
+/** A piece that was found, with the asker's classes that had it. */
+export interface FoundPiece {
+  readonly piece: PieceCard
+  readonly hadBy: readonly string[]
+}
+export interface Found {
+  readonly total: number
+  readonly facets: FacetCounts
+  /** The first of them, in the order that was asked for. */
+  readonly pieces: readonly FoundPiece[]
+}
+const facetValues = WIRE.list(line(40), 30)
+const shelfFilter = z.strictObject(
+  Object.fromEntries(FACETS.map((facet) => [facet, facetValues.optional()])) as Record<
+    Facet,
+    z.ZodOptional<typeof facetValues>
+  >,
+)
+/** Pieces open to the asker whose words fit, narrowed; without words, all of them. */
+export const SearchShelf = contract<Found>()({
+  method: 'POST',
+  path: '/api/shelf/search',
+  body: z.strictObject({ text: prose(200), filter: shelfFilter, order: z.enum(SEARCH_ORDERS) }),
+})
 
 export interface Inside {
   readonly resource: Resource

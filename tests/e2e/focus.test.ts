@@ -66,7 +66,7 @@ describe.each([
     await p.click('look-note')
     await p.has('[data-hook="ripple-detail"]')
     await walksByTab(p)
-    await p.click('drop-ripple')
+    await p.dropRipple()
     await p.page.locator('.colhead .name').click()
     await p.sees('Week of Mon 19 Oct')
     await walksByTab(p)

@@ -174,7 +174,7 @@ describe('the desk by mouse', () => {
     await p.page.mouse.move(to.x, to.y, { steps: 6 })
     await p.page.mouse.up()
     await p.seesIn('[data-hook="ripple"] h2', 'W2.b moved')
-    await p.click('drop-ripple')
+    await p.dropRipple()
     // the edge of a stone is there once the mouse comes near
     await p.page.hover(stone('Science 8 A', 'W2.b'))
     await p.has(`${stone('Science 8 A', 'W2.b')} .edge`)
@@ -184,7 +184,7 @@ describe('the desk by mouse', () => {
     await p.page.mouse.move(edge.x + 110, edge.y, { steps: 4 })
     await p.page.mouse.up()
     await p.seesIn('[data-hook="ripple"] h2', 'W2.b longer')
-    await p.click('drop-ripple')
+    await p.dropRipple()
     await p.page.locator('button[data-hook="bare"][aria-label^="Science 8 A, Mon 9 Nov"]').click()
     await p.fill('input[name="add-title"]', 'Catch-up lab')
     await p.click('add-lesson')

@@ -50,7 +50,7 @@ describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing f
     await teacher.click('look-note')
     await teacher.has('[data-hook="ripple-detail"]')
     await teacher.isAccessible(rules)
-    await teacher.click('drop-ripple')
+    await teacher.dropRipple()
     await teacher.page.locator('.colhead .name').click()
     await teacher.sees('Week of Mon 19 Oct')
     await teacher.isAccessible(rules)

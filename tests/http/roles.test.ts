@@ -206,6 +206,12 @@ const TABLE: readonly Row[] = [
   },
   { route: 'GET /api/shelf', file: 'shelf.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
+    route: 'POST /api/shelf/search',
+    file: 'shelf/search.post.ts',
+    body: { text: 'wave', filter: {}, order: 'fit' },
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
     route: 'GET /api/resources/PIECE',
     file: 'resources/[resourceId].get.ts',
     expected: [S, H, H, I, I, I, I, I, I],

@@ -84,6 +84,11 @@ export class Person {
   async click(hook: string): Promise<void> {
     await this.page.locator(`[data-hook="${hook}"]`).click()
   }
+  /** Leaves a change that is looked at, once its ways out are there: until then its panel grows under the mouse. */
+  async dropRipple(): Promise<void> {
+    await this.has('[data-hook="apply-ripple"]:not([disabled])')
+    await this.click('drop-ripple')
+  }
   /** Clicks a button, link or label by its words. */
   async press(words: string): Promise<void> {
     await this.page.locator(`::-p-aria([name="${words}"])`).click()

@@ -14,11 +14,17 @@ import {
   resourceById,
   standardsByCode,
 } from '#db/repositories'
+import type { ResourceCard } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
 import { classWindow, namedClasses } from '#core/work'
 import { worldLoader } from '../work/world'
+
+/** What a shelf shows of a piece. */
+export function asCard({ schoolId, ownerId: _, position: __, ...card }: ResourceCard) {
+  return { ...card, own: schoolId !== null }
+}
 
 /** The textbooks as outlines, and cards of every piece open to the school. */
 export async function showShelf(deps: Deps, actor: Actor) {
@@ -28,10 +34,7 @@ export async function showShelf(deps: Deps, actor: Actor) {
   return ok({
     books: await booksFor(tx, actor.schoolId),
     standards: await allStandards(tx),
-    pieces: pieces.map(({ schoolId, ownerId: _, position: __, ...card }) => ({
-      ...card,
-      own: schoolId !== null,
-    })),
+    pieces: pieces.map(asCard),
   })
 }
 

@@ -6,6 +6,7 @@ import { useShelf } from './stores/shelf'
 import { sayRefusal } from '~/shared/words/refusals'
 import LookInside from './components/LookInside.vue'
 import ShelfOutline from './components/ShelfOutline.vue'
+import ShelfSearch from './components/ShelfSearch.vue'
 import TickedBar from './components/TickedBar.vue'
 
 useHead({ title: 'Shelf · Step Cairn' })
@@ -33,7 +34,9 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
       <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">
         The shelf is empty. Write a first piece of your own, such as a short check.
       </p>
-      <ShelfOutline v-model:ticked="ticked" :chosen="chosen" @choose="choose($event.id)" />
+      <ShelfSearch v-model:ticked="ticked" :chosen="chosen" @choose="choose">
+        <ShelfOutline v-model:ticked="ticked" :chosen="chosen" @choose="choose($event.id)" />
+      </ShelfSearch>
       <TickedBar v-if="ticked.length" v-model="ticked" :lesson="text('lesson')" :class-id="text('class')" />
     </section>
     <section class="right" aria-label="Look inside">

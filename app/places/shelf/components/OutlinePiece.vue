@@ -9,6 +9,8 @@ defineProps<{
   isTicked: boolean
   /** Where it belongs, in case that is not to be seen from where it stands. */
   from?: string
+  /** Classes that were given it, by their short names. */
+  hadBy?: readonly string[]
 }>()
 defineEmits<{ choose: []; tick: [isOn: boolean] }>()
 </script>
@@ -32,7 +34,9 @@ defineEmits<{ choose: []; tick: [isOn: boolean] }>()
     >
       <span>{{ piece.title }}</span><span class="said"
         ><template v-if="from">{{ from }} · </template>{{ sayPiece(piece) }} ·
-        <span class="code">{{ piece.code }}</span></span
+        <span class="code">{{ piece.code }}</span><template v-if="hadBy?.length">
+          · {{ hadBy.join(', ') }} had it</template
+        ></span
       >
     </button>
   </div>

@@ -11,7 +11,6 @@ const emit = defineEmits<{ choose: [piece: PieceCard] }>()
 const ticked = defineModel<readonly ResourceId[]>('ticked', { required: true })
 const shelf = useShelf()
 const open = ref(new Set<string>())
-const word = ref('')
 
 watch(
   [() => props.chosen, () => shelf.shelf],
@@ -24,14 +23,6 @@ watch(
   { immediate: true },
 )
 
-const matches = (text: string) => text.toLowerCase().includes(word.value.trim().toLowerCase())
-const found = computed(() =>
-  word.value.trim() === ''
-    ? null
-    : (shelf.shelf?.pieces ?? [])
-        .filter((p) => matches(`${p.title} ${p.code} ${p.bookLessonId ?? ''}`))
-        .slice(0, 60),
-)
 function toggle(unit: string): void {
   const next = new Set(open.value)
   if (!next.delete(unit)) next.add(unit)
@@ -59,33 +50,74 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
 
 <template>
   <div class="shelf-outline" data-hook="outline">
-    <UInput
-      v-model="word"
-      icon="i-lucide-search"
-      placeholder="Word, lesson or short code"
-      aria-label="Search the shelf"
-    />
-    <template v-if="found">
-      <p class="said my-2" role="status">{{ count(found.length, 'piece') }} found</p>
+    <section v-if="own.length" class="book">
+      <h2>Our own pieces</h2>
       <ul>
-        <li v-for="p in found" :key="p.id">
+        <li v-for="p in own" :key="p.id">
           <OutlinePiece
             :piece="p"
             :is-chosen="p.id === chosen"
             :is-ticked="ticked.includes(p.id)"
-            :from="p.bookLessonId ?? 'own'"
             @choose="emit('choose', p)"
             @tick="tickPieces([p], $event)"
           />
         </li>
       </ul>
-    </template>
-    <template v-else>
-      <section v-if="own.length" class="book">
-        <h2>Our own pieces</h2>
-        <ul>
-          <li v-for="p in own" :key="p.id">
+    </section>
+    <section v-for="book in shelf.books" :key="book.id" class="book">
+      <h2>
+        {{ book.title }} <span class="said">{{ book.course }}</span>
+      </h2>
+      <div v-for="unit in book.units" :key="unit.number">
+        <button
+          type="button"
+          class="unit"
+          :aria-expanded="open.has(unit.number)"
+          @click="toggle(unit.number)"
+        >
+          <UIcon
+            :name="open.has(unit.number) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+            class="size-4"
+            aria-hidden="true"
+          /><span>{{ unit.number }} {{ unit.title }}</span
+          ><span class="said"
+            >{{ count(unit.lessons.length, 'lesson')
+            }}<template v-if="piecesIn(unit.lessons)"
+              >, {{ count(piecesIn(unit.lessons), 'piece') }}</template
+            ></span
+          >
+        </button>
+        <ul v-if="open.has(unit.number)" class="lessons">
+          <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
+            <UCheckbox
+              size="sm"
+              label="The whole unit"
+              :model-value="stateOf(unit.lessons)"
+              data-hook="tick-unit"
+              @update:model-value="tick(unit.lessons, $event === true)"
+            />
+          </li>
+          <li v-for="lesson in unit.lessons" :key="lesson.id">
+            <div class="lesson">
+              <UCheckbox
+                v-if="shelf.piecesOf(lesson.id).length"
+                size="sm"
+                :model-value="stateOf([lesson])"
+                :aria-label="`Tick all of ${lesson.number} ${lesson.title}`"
+                data-hook="tick-lesson"
+                @update:model-value="tick([lesson], $event === true)"
+              />
+              <p class="flex-1">
+                <b>{{ lesson.number }}</b> {{ lesson.title }}
+                <span class="said"
+                  >{{ lesson.typicalMeetings }}
+                  {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span
+                >
+              </p>
+            </div>
             <OutlinePiece
+              v-for="p in shelf.piecesOf(lesson.id)"
+              :key="p.id"
               :piece="p"
               :is-chosen="p.id === chosen"
               :is-ticked="ticked.includes(p.id)"
@@ -94,72 +126,8 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
             />
           </li>
         </ul>
-      </section>
-      <section v-for="book in shelf.books" :key="book.id" class="book">
-        <h2>
-          {{ book.title }} <span class="said">{{ book.course }}</span>
-        </h2>
-        <div v-for="unit in book.units" :key="unit.number">
-          <button
-            type="button"
-            class="unit"
-            :aria-expanded="open.has(unit.number)"
-            @click="toggle(unit.number)"
-          >
-            <UIcon
-              :name="open.has(unit.number) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-              class="size-4"
-              aria-hidden="true"
-            /><span>{{ unit.number }} {{ unit.title }}</span
-            ><span class="said"
-              >{{ count(unit.lessons.length, 'lesson')
-              }}<template v-if="piecesIn(unit.lessons)"
-                >, {{ count(piecesIn(unit.lessons), 'piece') }}</template
-              ></span
-            >
-          </button>
-          <ul v-if="open.has(unit.number)" class="lessons">
-            <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
-              <UCheckbox
-                size="sm"
-                label="The whole unit"
-                :model-value="stateOf(unit.lessons)"
-                data-hook="tick-unit"
-                @update:model-value="tick(unit.lessons, $event === true)"
-              />
-            </li>
-            <li v-for="lesson in unit.lessons" :key="lesson.id">
-              <div class="lesson">
-                <UCheckbox
-                  v-if="shelf.piecesOf(lesson.id).length"
-                  size="sm"
-                  :model-value="stateOf([lesson])"
-                  :aria-label="`Tick all of ${lesson.number} ${lesson.title}`"
-                  data-hook="tick-lesson"
-                  @update:model-value="tick([lesson], $event === true)"
-                />
-                <p class="flex-1">
-                  <b>{{ lesson.number }}</b> {{ lesson.title }}
-                  <span class="said"
-                    >{{ lesson.typicalMeetings }}
-                    {{ lesson.typicalMeetings <= 1 ? 'meeting' : 'meetings' }}</span
-                  >
-                </p>
-              </div>
-              <OutlinePiece
-                v-for="p in shelf.piecesOf(lesson.id)"
-                :key="p.id"
-                :piece="p"
-                :is-chosen="p.id === chosen"
-                :is-ticked="ticked.includes(p.id)"
-                @choose="emit('choose', p)"
-                @tick="tickPieces([p], $event)"
-              />
-            </li>
-          </ul>
-        </div>
-      </section>
-    </template>
+      </div>
+    </section>
   </div>
 </template>
 

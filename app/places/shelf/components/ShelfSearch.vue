@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { useRoute, useRouter } from '#imports'
+import { watchDebounced } from '@vueuse/core'
+import type { ResourceId } from '#core/base'
+import { FACETS, SEARCH_ORDERS } from '#core/library'
+import type { Facet } from '#core/library'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import { useShelfSearch } from '../composables/shelfSearch'
+import { FACET_WORDS, ORDER_WORDS, sayValue } from '../words/facets'
+import OutlinePiece from './OutlinePiece.vue'
+
+/** Looks for pieces by words, standard or code; while nothing is looked for, what stands in its place. */
+defineProps<{ chosen: string | null }>()
+const emit = defineEmits<{ choose: [id: ResourceId] }>()
+const ticked = defineModel<readonly ResourceId[]>('ticked', { required: true })
+const route = useRoute()
+const router = useRouter()
+const asked = typeof route.query.q === 'string' ? route.query.q : ''
+const {
+  text,
+  filter,
+  order,
+  isNarrowing,
+  found,
+  problem,
+  chosen: narrowedBy,
+  isOn,
+  toggle,
+  clear,
+} = useShelfSearch(asked)
+// what is looked for stands in the address, so that a reload or a way back finds it again
+watchDebounced(
+  text,
+  (q) => void router.replace({ query: { ...route.query, q: q.trim() === '' ? undefined : q } }),
+  { debounce: 300 },
+)
+const ORDER_ITEMS = SEARCH_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))
+const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(value) ?? false
+function tick(id: ResourceId, isTicked: boolean): void {
+  const others = ticked.value.filter((t) => t !== id)
+  ticked.value = isTicked ? [...others, id] : others
+}
+</script>
+
+<template>
+  <div>
+    <UInput
+      v-model="text"
+      icon="i-lucide-search"
+      placeholder="Word, standard or short code"
+      aria-label="Search the shelf"
+      name="search-shelf"
+    />
+    <div class="flex flex-wrap gap-2 items-center mt-2">
+      <UButton
+        size="xs"
+        color="neutral"
+        variant="outline"
+        :aria-expanded="isNarrowing"
+        :icon="isNarrowing ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+        data-hook="narrow"
+        @click="
+          () => {
+            isNarrowing = !isNarrowing
+          }
+        "
+        >Narrow<template v-if="narrowedBy"> ({{ narrowedBy }})</template></UButton
+      >
+      <template v-if="isOn">
+        <USelect v-model="order" size="xs" class="w-36" :items="ORDER_ITEMS" aria-label="Order" />
+        <UButton size="xs" color="neutral" variant="ghost" data-hook="clear-search" @click="clear"
+          >Show the outline</UButton
+        >
+      </template>
+    </div>
+    <div v-if="isNarrowing && found" class="grid gap-2 mt-3" data-hook="facets">
+      <template v-for="facet in FACETS" :key="facet">
+        <div v-if="found.facets[facet].length > 1 || filter[facet]?.length" class="facet">
+          <h2>{{ FACET_WORDS[facet] }}</h2>
+          <div class="flex flex-wrap gap-1" role="group" :aria-label="FACET_WORDS[facet]">
+            <UButton
+              v-for="{ value, count: n } in found.facets[facet]"
+              :key="value"
+              size="xs"
+              color="neutral"
+              :variant="isChosen(facet, value) ? 'solid' : 'outline'"
+              :aria-pressed="isChosen(facet, value)"
+              :data-hook="`facet-${facet}-${value}`"
+              @click="toggle(facet, value)"
+              >{{ sayValue(facet, value) }} <span class="font-normal">{{ n }}</span></UButton
+            >
+          </div>
+        </div>
+      </template>
+    </div>
+    <p v-if="problem" class="note-line needs mt-3" role="alert">{{ sayRefusal(problem) }}</p>
+    <template v-if="isOn && found">
+      <p class="said my-2" role="status" data-hook="found">
+        {{ count(found.total, 'piece') }} found<template v-if="found.total > found.pieces.length"
+          >, the first {{ found.pieces.length }} shown: narrow it to see others</template
+        >
+      </p>
+      <p v-if="found.total === 0" class="said">
+        Nothing has all of this. Try fewer words, or only the beginning of one.
+      </p>
+      <ul>
+        <li v-for="{ piece, hadBy } in found.pieces" :key="piece.id">
+          <OutlinePiece
+            :piece="piece"
+            :is-chosen="piece.id === chosen"
+            :is-ticked="ticked.includes(piece.id)"
+            :from="piece.bookLessonId ?? 'own'"
+            :had-by="hadBy"
+            @choose="emit('choose', piece.id)"
+            @tick="tick(piece.id, $event)"
+          />
+        </li>
+      </ul>
+    </template>
+    <slot v-else-if="!isOn" />
+  </div>
+</template>
+
+<style scoped>
+.facet {
+  display: grid;
+  grid-template-columns: 4.2rem 1fr;
+  gap: 0.3rem;
+  align-items: baseline;
+}
+.facet h2 {
+  font-size: 0.8rem;
+}
+</style>

@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest'
+import { mustBeOk } from '#core/base'
+import type { Actor } from '#core/access'
+import type { SearchOrder, ShelfFilter } from '#core/library'
+import { changePiece } from '#usecases/library/changePiece'
+import { searchShelf } from '#usecases/library/searchShelf'
+import { lookInside, makePiece } from '#usecases/library/shelf'
+import { piecesOf, single } from '../support/made'
+import { aColleague, aSchool, publish } from '../support/world'
+import type { TestSchool } from '../support/world'
+
+const piece = (part: { readonly title: string; readonly content?: string; readonly code?: string }) =>
+  ({ kind: 'check', role: 'core', minutes: 10, grade: 8, code: '', content: '', ...part }) as const
+const make = async (
+  school: TestSchool,
+  part: Parameters<typeof piece>[0],
+  stem = 'Which?',
+  standard = 'TH.8.W.3',
+) =>
+  mustBeOk(
+    await makePiece(school.deps, school.teacher, {
+      ...piece(part),
+      items: [{ ...single('1'), stem, standard }],
+    }),
+    'make',
+  ).resourceId
+
+const search = async (
+  school: TestSchool,
+  text: string,
+  { filter = {}, order = 'fit', who = school.teacher }: Asked = {},
+) => mustBeOk(await searchShelf(school.deps, who, { text, filter, order }), 'search')
+interface Asked {
+  readonly filter?: ShelfFilter
+  readonly order?: SearchOrder
+  readonly who?: Actor
+}
+const titles = async (school: TestSchool, text: string, asked: Asked = {}) =>
+  (await search(school, text, asked)).pieces.map((p) => p.piece.title)
+
+describe('a search of the shelf', () => {
+  it('finds beginnings of words in title, text, questions, code and standard, without accents', async () => {
+    const school = await aSchool()
+    await make(school, {
+      title: 'Émissions of a star',
+      content: 'How far **starlight** goes.',
+      code: 'sta101',
+    })
+    await make(school, { title: 'Pendulum' }, 'What is the amplitude of this swing?', 'TH.8.M.1')
+    expect(await titles(school, 'emission')).toEqual(['Émissions of a star'])
+    expect(await titles(school, 'STARL')).toEqual(['Émissions of a star'])
+    expect(await titles(school, 'ampli')).toEqual(['Pendulum'])
+    expect(await titles(school, 'sta10')).toEqual(['Émissions of a star'])
+    expect(await titles(school, '8.M')).toEqual(['Pendulum'])
+    expect(await titles(school, 'TH.8.W')).toEqual(['Émissions of a star'])
+    // all words, each somewhere
+    expect(await titles(school, 'star 8.w far')).toEqual(['Émissions of a star'])
+    expect(await titles(school, 'star pendulum')).toEqual([])
+  })
+
+  it('puts a hit in the title before one in the text, or goes by title, or by length', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'Zones', content: 'A quartz clock.' })
+    await make(school, { title: 'Quartz' })
+    expect(await titles(school, 'quartz')).toEqual(['Quartz', 'Zones'])
+    expect(await titles(school, 'quartz', { order: 'title' })).toEqual(['Quartz', 'Zones'])
+    expect((await search(school, '', { order: 'shortest' })).total).toBeGreaterThanOrEqual(2)
+  })
+
+  it('takes signs that mean something to the database as words or as nothing', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'Near and far' })
+    for (const text of [
+      '"near',
+      'near*',
+      "near'",
+      'near -- ',
+      'near)',
+      'NEAR(',
+      'title:near',
+      '^near',
+      'near OR',
+    ])
+      expect((await search(school, text)).total, text).toBeLessThanOrEqual(1)
+    expect(await titles(school, '"near" "far"')).toEqual(['Near and far'])
+    expect((await search(school, '*** " ( )')).total).toBe((await search(school, '')).total)
+  })
+
+  it('counts what can narrow it, and narrows', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'Quartz one' })
+    await make(school, { title: 'Quartz two' })
+    const all = await search(school, 'quartz')
+    expect(all.facets.kind).toEqual([{ value: 'check', count: 2 }])
+    expect(all.facets.source).toEqual([{ value: 'own', count: 2 }])
+    expect((await search(school, 'quartz', { filter: { grade: ['7'] } })).total).toBe(0)
+    expect((await search(school, 'quartz', { filter: { grade: ['8'], length: ['to-10'] } })).total).toBe(2)
+    // a value that there is not finds nothing, and is no fault
+    expect((await search(school, 'quartz', { filter: { kind: ['nothing'] } })).total).toBe(0)
+  })
+
+  it('follows a piece that is changed, and says which classes had it', async () => {
+    const school = await aSchool()
+    const id = await make(school, { title: 'Quartz' })
+    await publish(school, { pieces: piecesOf(id) })
+    const [found] = (await search(school, 'quartz')).pieces
+    expect(found?.hadBy).toHaveLength(2)
+    const { resource, revision } = mustBeOk(await lookInside(school.deps, school.teacher, id), 'inside')
+    const { id: _, standards: __, ...written } = resource
+    mustBeOk(
+      await changePiece(school.deps, school.teacher, {
+        resourceId: id,
+        revision,
+        piece: { ...written, title: 'Felspar' },
+      }),
+      'change',
+    )
+    expect([await titles(school, 'quartz'), await titles(school, 'fels')]).toEqual([[], ['Felspar']])
+  })
+
+  it('shows own pieces to their school alone, and nothing to learners', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'Quartz' })
+    expect(await titles(school, 'quartz', { who: await aColleague(school) })).toEqual(['Quartz'])
+    expect(await titles(school, 'quartz', { who: school.stranger })).toEqual([])
+    const asked = { text: 'quartz', filter: {}, order: 'fit' } as const
+    expect((await searchShelf(school.deps, school.ann, asked)).error?.code).toBe('access/denied')
+  })
+})
