@@ -60,7 +60,7 @@ export async function searchBench(): Promise<Line[]> {
     for (let round = 0; round < ROUNDS; round++)
       for (const text of TEXTS) {
         const began = performance.now()
-        const reply = await searchShelf({ store } as never, actor, { text, filter: {}, order: 'fit' })
+        const reply = await searchShelf({ store }, actor, { text, filter: {}, order: 'fit' })
         took.push(performance.now() - began)
         found += mustBeOk(reply, text).total
       }

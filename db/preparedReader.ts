@@ -1,5 +1,6 @@
 import type { Client, InStatement, InValue, ResultSet, Row } from '@libsql/client'
 import Database from 'libsql'
+import { keptAtMost } from './keptAtMost'
 
 /** As many statements are kept prepared; lists of many lengths make many of them. */
 const MOST_KEPT = 400
@@ -18,20 +19,19 @@ interface Prepared {
  */
 export function preparedReader(path: string, busyTimeoutMs: number): Client {
   let db = opened(path, busyTimeoutMs)
-  let prepared = new Map<string, Prepared>()
+  const prepared = keptAtMost<string, Prepared>(MOST_KEPT)
   let closed = false
 
   const renew = () => {
-    prepared = new Map()
+    prepared.clear()
     if (db.open) db.close()
     db = opened(path, busyTimeoutMs)
   }
   const statementFor = (sql: string): Prepared => {
     const known = prepared.get(sql)
     if (known) return known
-    if (prepared.size >= MOST_KEPT) prepared.clear()
     const made = preparedIn(db, sql)
-    prepared.set(sql, made)
+    prepared.keep(sql, made)
     return made
   }
   const asked = (sql: string, args: readonly unknown[]): ResultSet => {

@@ -1,6 +1,7 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
 export { faultInGroupRule, GRADES, isGrade, isInGroup } from './groupRule'
 export type { GradeRule, GroupRule, StandingRule } from './groupRule'
+export { keyOf } from './keyOf'
 export { headCounts, reach } from './reach'
 export type { AudienceRefusal } from './refusals'
 export { asDefaults, resolveFields } from './resolveFields'

@@ -10,7 +10,7 @@ const w = ids.work('w1')
 const now = at('10-10T12:00')
 const input = (part: Partial<GridInput>): GridInput => ({
   learnerIds: [ids.user('l1')],
-  works: [{ assignmentId: w, pieceId: P1, kept: 'best' }],
+  works: [{ assignmentId: w, pieceId: P1, kept: 'best', passPercent: null }],
   terms: [
     {
       assignmentId: w,
@@ -27,6 +27,17 @@ const input = (part: Partial<GridInput>): GridInput => ({
 const cell = (part: Partial<GridInput>) => grid(input(part), now)[0]
 
 describe('grid', () => {
+  it('says who has not passed, by the mark of the work or by their own', () => {
+    const works = [{ assignmentId: w, pieceId: P1, kept: 'best', passPercent: 80 }] as const
+    const attempts = [aTry(1, 0.6)]
+    const [terms] = input({}).terms
+    const by = (own?: number | null) => cell({ works, attempts, terms: [{ ...terms!, passPercent: own }] })
+    expect(by()).toMatchObject({ passPercent: 80, passing: 'not-yet' })
+    expect(by(50)).toMatchObject({ passPercent: 50, passing: 'passed' })
+    expect(by(null)).toMatchObject({ passPercent: null, passing: null })
+    expect(cell({ works, attempts: [] })).toMatchObject({ passPercent: 80, passing: null })
+  })
+
   it('shows the kept score, how many tries, and whether the kept one was late', () => {
     expect(cell({ attempts: [aTry(1, 0.5), aTry(6, 0.9)] })).toEqual({
       assignmentId: w,
@@ -34,19 +45,21 @@ describe('grid', () => {
       learnerId: 'l1',
       state: 'handed-in',
       ratio: 0.9,
+      passPercent: null,
+      passing: null,
       attempts: 2,
       late: true,
     })
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
     expect(
       cell({
-        works: [{ assignmentId: w, pieceId: P1, kept: 'latest' }],
+        works: [{ assignmentId: w, pieceId: P1, kept: 'latest', passPercent: null }],
         attempts: [aTry(1, 0.9), aTry(6, 0.5)],
       }),
     ).toMatchObject({ ratio: 0.5, late: true })
     expect(
       cell({
-        works: [{ assignmentId: w, pieceId: P1, kept: 'mean' }],
+        works: [{ assignmentId: w, pieceId: P1, kept: 'mean', passPercent: null }],
         attempts: [aTry(1, 0.9), aTry(6, 0.5)],
       }),
     ).toMatchObject({ ratio: 0.7, late: true })
@@ -83,8 +96,8 @@ describe('grid', () => {
       input({
         learnerIds: [ids.user('l1'), ids.user('l2')],
         works: [
-          { assignmentId: w, pieceId: P1, kept: 'best' },
-          { assignmentId: ids.work('w2'), pieceId: P1, kept: 'best' },
+          { assignmentId: w, pieceId: P1, kept: 'best', passPercent: null },
+          { assignmentId: ids.work('w2'), pieceId: P1, kept: 'best', passPercent: null },
         ],
       }),
       now,

@@ -1,4 +1,4 @@
-import { keptScore, pieceName } from '../attempts'
+import { keptScore, passingOf, pieceName } from '../attempts'
 import type { Attempt, Kept, NamedPiece } from '../attempts'
 import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
@@ -17,12 +17,16 @@ export function grid(input: GridInput, now: Instant): Cell[] {
       const key = nameOf(work, learnerId)
       const tries = triesOf.get(key) ?? []
       const terms = termsOf.get(key)
+      const ratio = keptScore(tries, kept)
+      const passPercent = terms?.passPercent === undefined ? work.passPercent : terms.passPercent
       return {
         assignmentId,
         pieceId,
         learnerId,
         state: stateOf(tries, terms, now),
-        ratio: keptScore(tries, kept),
+        ratio,
+        passPercent,
+        passing: passingOf(ratio, { passPercent }),
         attempts: tries.length,
         late: isLate(tries, kept, terms?.dueAt ?? null),
       }

@@ -1,9 +1,10 @@
 import type { Instant, ItemId, UserId } from '../base'
-import type { Attempt, Kept, NamedPiece } from '../attempts'
+import type { Attempt, Kept, NamedPiece, Passing } from '../attempts'
 
 /** One piece of an assignment as a column of the grid. */
 export interface GridWork extends NamedPiece {
   readonly kept: Kept
+  readonly passPercent: number | null
 }
 
 /** A learner's own moments for one piece; absent when the work does not reach them. */
@@ -12,6 +13,8 @@ export interface GridTerms extends NamedPiece {
   readonly dueAt: Instant | null
   readonly closesAt: Instant | null
   readonly opensAt: Instant | null
+  /** Their own pass mark; absent: that of the work. */
+  readonly passPercent?: number | null | undefined
 }
 
 export const CELL_STATES = [
@@ -29,6 +32,8 @@ export interface Cell extends NamedPiece {
   readonly state: CellState
   /** Kept score as a share of all points; null while there is none. */
   readonly ratio: number | null
+  readonly passPercent: number | null
+  readonly passing: Passing
   readonly attempts: number
   /** The kept try (or, for a mean, any counted try) came after it was due. */
   readonly late: boolean

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { HELPS } from '../attempts'
-import type { Help } from '../attempts'
+import type { AttemptRules, Help } from '../attempts'
 import type { Reached } from '../audience'
 import { ids, rules } from '../../tests/support/made'
-import { ownRules } from './ownRules'
+import { ownRulesBy } from './ownRules'
 import type { AssignmentTarget, OwnRules } from './types'
 
+const ownRules = (of: Reached, from: AttemptRules, targets: readonly AssignmentTarget[]) =>
+  ownRulesBy(targets)(of, from)
 const ann = ids.user('ann')
 const a = ids.class('a')
 const b = ids.class('b')

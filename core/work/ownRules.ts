@@ -1,5 +1,6 @@
 import { HELPS } from '../attempts'
 import type { AttemptRules } from '../attempts'
+import { keyOf } from '../audience'
 import type { Reached, TargetLevel } from '../audience'
 import { same } from '../base'
 import type { AssignmentTarget, OwnRules, WorkBecause } from './types'
@@ -28,21 +29,23 @@ const KINDER: KinderOf = {
 }
 
 /**
- * A learner's own rules for a piece: their own target over their groups over their classes over what the piece has;
+ * Each learner's own rules for a piece: their own target over their groups over their classes over what the piece has;
  * among several of one level the kinder. A class that changes nothing counts with what everybody has.
- * @param base the rules of the piece
+ * `base` are the rules of the piece.
  */
-export function ownRules(
-  one: Reached,
-  base: AttemptRules,
+export function ownRulesBy(
   targets: readonly AssignmentTarget[],
-): ResolvedRules {
-  const given = new Map(targets.map((t) => [nameOf(t), t.rules ?? {}]))
+): (one: Reached, base: AttemptRules) => ResolvedRules {
+  const given = new Map(targets.flatMap((t) => (t.rules ? [[keyOf(t.target), t.rules] as const] : [])))
+  // mostly no target changes any, and then nobody is looked at
+  if (given.size === 0) return () => PLAIN
   const by: GivenBy = (level, id) => given.get(`${level} ${id}`) ?? {}
-  const found = OWN_RULE_FIELDS.map((field) => resolved(field, one, base, by))
-  return {
-    rules: Object.assign({}, ...found.map((f) => f.rules)) as Partial<OwnRules>,
-    because: found.flatMap((f) => f.because),
+  return (one, base) => {
+    const found = OWN_RULE_FIELDS.map((field) => resolved(field, one, base, by))
+    return {
+      rules: Object.assign({}, ...found.map((f) => f.rules)) as Partial<OwnRules>,
+      because: found.flatMap((f) => f.because),
+    }
   }
 }
 
@@ -84,15 +87,4 @@ function asGiven<F extends keyof OwnRules>(
 ): readonly Given<F>[] {
   const value = rules[field] as OwnRules[F] | undefined
   return value === undefined ? [] : [{ value, sourceId }]
-}
-
-function nameOf({ target }: AssignmentTarget): string {
-  switch (target.kind) {
-    case 'class':
-      return `class ${target.classId}`
-    case 'group':
-      return `group ${target.groupId}`
-    case 'learner':
-      return `learner ${target.learnerId}`
-  }
 }

@@ -13,8 +13,7 @@ import type {
 } from '../availability'
 import { groupBy } from '../base'
 import type { ClassId, Instant, LessonId, PieceId, UserId } from '../base'
-import { ownRules } from './ownRules'
-import type { ResolvedRules } from './ownRules'
+import { ownRulesBy } from './ownRules'
 import { rulesOf } from './pieces'
 import type { Draft, LearnerWork, RuledGroup } from './types'
 
@@ -54,7 +53,8 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
   const problems = new Map<string, Resolution['problems'][number]>()
-  const rulesFor = rulesOfEach(work)
+  const ownRules = ownRulesBy(work.targets)
+  const ruled = new Map(work.pieces.map((p) => [p.id, rulesOf(work, p)]))
   for (const { pieceIds, terms: given } of termsOf(work)) {
     const resolve = resolverFor(given, grounds)
     for (const one of reached) {
@@ -64,7 +64,7 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
         const { classId, terms, because } = resolved.value
         const more = given.overrides.learners.get(learnerId)?.moreTries
         for (const pieceId of pieceIds) {
-          const own = rulesFor(one, pieceId)
+          const own = ownRules(one, ruled.get(pieceId) ?? work.rules)
           const row = withTries({ terms, because: [...because, ...own.because] }, more?.[pieceId])
           rows.push({ learnerId, pieceId, classId, rules: own.rules, ...row })
         }
@@ -76,17 +76,6 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
   }
   return { reached, rows, problems: [...problems.values()] }
 }
-
-/** What of a piece's rules is other for somebody; where no target changes any, nobody is looked at. */
-function rulesOfEach(work: Resolvable): (one: Reached, pieceId: PieceId) => ResolvedRules {
-  const targets = work.targets.filter((t) => Object.keys(t.rules ?? {}).length > 0)
-  const ofPiece = new Map(work.pieces.map((p) => [p.id, rulesOf(work, p)]))
-  return (one, pieceId) => {
-    const base = ofPiece.get(pieceId)
-    return targets.length === 0 || base === undefined ? AS_RULED : ownRules(one, base, targets)
-  }
-}
-const AS_RULED: ResolvedRules = { rules: {}, because: [] }
 
 /** The roster with groups by rule as they stood when the work was published. */
 function asPublished({ ruled = [] }: Resolvable, roster: Roster): Roster {

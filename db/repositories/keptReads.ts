@@ -1,6 +1,8 @@
 import type { AssignmentId, Instant, ResourceId } from '#core/base'
 import type { Resource } from '#core/library'
 import type { Assignment } from '#core/work'
+import { keptAtMost } from '../keptAtMost'
+import type { KeptAtMost } from '../keptAtMost'
 import type { Connection } from './store'
 
 /** What a list shows of a form of a piece. */
@@ -20,11 +22,11 @@ export interface KeptClosings {
 }
 
 interface Kept {
-  readonly assignments: Shelf<AssignmentId, Assignment>
+  readonly assignments: KeptAtMost<AssignmentId, Assignment>
   /** By `formName`. */
-  readonly forms: Shelf<string, Resource>
-  readonly formsInShort: Shelf<string, FormInShort>
-  readonly closings: Shelf<AssignmentId, KeptClosings>
+  readonly forms: KeptAtMost<string, Resource>
+  readonly formsInShort: KeptAtMost<string, FormInShort>
+  readonly closings: KeptAtMost<AssignmentId, KeptClosings>
 }
 
 const keptFor = new WeakMap<Connection, Kept>()
@@ -35,31 +37,14 @@ const keptFor = new WeakMap<Connection, Kept>()
  */
 export function keepReads(reader: Connection): void {
   keptFor.set(reader, {
-    assignments: shelf(500),
-    forms: shelf(500),
-    formsInShort: shelf(20_000),
-    closings: shelf(5000),
+    assignments: keptAtMost(500),
+    forms: keptAtMost(500),
+    formsInShort: keptAtMost(20_000),
+    closings: keptAtMost(5000),
   })
 }
 
 /** What is kept for a connection; nothing for a transaction, which may have changed what it reads. */
 export function keptBy(tx: Connection): Kept | null {
   return keptFor.get(tx) ?? null
-}
-
-interface Shelf<K, V> {
-  readonly get: (key: K) => V | undefined
-  readonly keep: (key: K, value: V) => void
-}
-
-function shelf<K, V>(most: number): Shelf<K, V> {
-  const held = new Map<K, V>()
-  return {
-    get: (key) => held.get(key),
-    keep: (key, value) => {
-      // the one that was taken in first goes first
-      if (held.size >= most && !held.has(key)) held.delete(held.keys().next().value as K)
-      held.set(key, value)
-    },
-  }
 }

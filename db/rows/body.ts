@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { keptAtMost } from '../keptAtMost'
 
 /** A step from one version of a stored body to the next: plain JSON in, plain JSON out. */
 export type Upgrade = (old: Readonly<Record<string, unknown>>) => Readonly<Record<string, unknown>>
@@ -38,16 +39,14 @@ export function bodyOf<S extends z.ZodType<object>>(
  * of the latest `most` texts is kept; the same text means the same value, so that nothing can be out of date.
  */
 export function readOnce<T extends object>(body: Body<T>, most: number): Body<T> {
-  const known = new Map<string, T>()
+  const known = keptAtMost<string, T>(most)
   return {
     print: body.print,
     read: (text) => {
       const kept = known.get(text)
       if (kept !== undefined) return kept
       const value = body.read(text)
-      // the one that was taken in first goes first
-      if (known.size >= most) known.delete(known.keys().next().value as string)
-      known.set(text, value)
+      known.keep(text, value)
       return value
     },
   }

@@ -195,6 +195,7 @@ export const GradeLearners = contract<{ readonly learners: number }>()({
   params: ofClass,
   body: z.strictObject({ learnerIds: WIRE.list(id<UserId>(), 400), grade: grade.nullable() }),
 })
+/** What holds of a learner in all work; a grade that is absent stays. */
 export const SetAccommodation = contract<{ readonly done: true }>()({
   method: 'POST',
   path: '/api/classes/:classId/accommodation',
@@ -204,6 +205,7 @@ export const SetAccommodation = contract<{ readonly done: true }>()({
     timeFactor: z.number().min(1, 'is below 1').max(4, 'is above 4'),
     extraAttempts: z.number().int().min(0).max(20),
     extraDays: z.number().int().min(0).max(60),
+    grade: grade.nullable().optional(),
   }),
 })
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import type { AssignmentId } from '#core/base'
+import { showGrid } from '#usecases/evidence/evidence'
 import { showLens } from '#usecases/lens/showLens'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { listMyWork } from '#usecases/learning/myWork'
@@ -54,6 +55,9 @@ describe('rules of one learner', () => {
     const page = (who: TestSchool['ann']) => showMyPiece(school.deps, who, { assignmentId: id, pieceId: P1 })
     expect(mustBeOk(await page(school.ann), 'ann').waitUntil).toBe(null)
     expect(mustBeOk(await page(school.ben), 'ben').waitUntil).toBe(at('09-01T12:30'))
+    const { cells } = mustBeOk(await showGrid(school.deps, school.teacher, school.a.classId), 'grid')
+    const passing = (who: TestSchool['ann']) => cells.find((c) => c.learnerId === who.userId)?.passing
+    expect([passing(school.ann), passing(school.ben)]).toEqual([null, 'not-yet'])
   })
 
   it('stand in the draft as they were given, with the reason in the lens, and follow a change', async () => {
@@ -115,7 +119,7 @@ describe('grades', () => {
     const set = (who: typeof school.teacher, learnerIds = [school.ann.userId]) =>
       gradeLearners(school.deps, who, { classId, learnerIds, grade: 9 })
     expect((await set(school.teacher, [school.cleo.userId])).error?.code).toBe('audience/not-in-class')
-    expect((await set(school.ann as never)).ok).toBe(false)
+    expect((await set(school.ann)).ok).toBe(false)
     expect((await set(school.stranger)).error?.code).toBe('access/not-found')
     expect((await gradesOf(school)).map(([, grade]) => grade)).toEqual([null, null])
   })

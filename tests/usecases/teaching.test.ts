@@ -240,6 +240,13 @@ describe('classes', () => {
     expect((await rosterOf(school, school.a.classId))[0]?.accommodation).toEqual(accommodation)
     expect((await set(school.cleo.userId)).error?.code).toBe('audience/not-in-class')
     expect((await set(school.ann.userId, school.stranger)).error?.code).toBe('access/not-found')
+    // a grade comes along in the same act, and stays where none is said
+    const gradeOf = async () => (await rosterOf(school, school.a.classId))[0]?.grade
+    const also = { classId: school.a.classId, learnerId: school.ann.userId, accommodation, grade: 7 }
+    expect((await setAccommodation(school.deps, school.teacher, also)).ok).toBe(true)
+    expect(await gradeOf()).toBe(7)
+    await set(school.ann.userId)
+    expect(await gradeOf()).toBe(7)
   })
 })
 

@@ -53,6 +53,7 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
         dueAt: r.terms.due,
         closesAt: r.terms.closes,
         opensAt: r.terms.opens,
+        passPercent: r.rules.passPercent,
       })),
     },
     now,

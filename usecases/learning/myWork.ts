@@ -44,7 +44,7 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   return ok({ work, unread: screen.unread, now, zone: screen.zone ?? 'UTC' })
 }
 
-/** Whether a try that goes on is to be ended, as far as the screen tells: of work that is not on it, it does not. */
+/** Whether a try that goes on may have to be ended; of work that is not on the screen, that is not known. */
 function mayBeOverdue({ listed, tries }: LearnerScreen, now: Instant): boolean {
   const open = tries.filter((t) => t.submittedAt === null)
   return open.some((t) => {

@@ -15,7 +15,7 @@ const MOST_SHOWN = 60
 
 /** Pieces open to the asker whose words fit, with counts to narrow them by, and which of their classes had each. */
 export async function searchShelf(
-  deps: Deps,
+  deps: Pick<Deps, 'store'>,
   actor: Actor,
   asked: { readonly text: string; readonly filter: ShelfFilter; readonly order: SearchOrder },
 ) {

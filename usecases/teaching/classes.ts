@@ -5,7 +5,7 @@ import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
 import { lossesBetween } from '#core/calendar'
-import { groupsOf, learnersOf, saveAccommodation, teachersOf, userById } from '#db/repositories'
+import { groupsOf, learnersOf, saveAccommodation, setGrades, teachersOf, userById } from '#db/repositories'
 import type { Deps } from '../deps'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
@@ -58,11 +58,16 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
   })
 }
 
-/** Sets a learner's extra time, attempts and days; open and future work follows. */
+/** Sets a learner's extra time, attempts and days, and their grade where it is given; open and future work follows. */
 export async function setAccommodation(
   deps: Deps,
   actor: Actor,
-  input: { readonly classId: ClassId; readonly learnerId: UserId; readonly accommodation: Accommodation },
+  input: {
+    readonly classId: ClassId
+    readonly learnerId: UserId
+    readonly accommodation: Accommodation
+    readonly grade?: number | null | undefined
+  },
 ): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> {
   return writing(
     deps.store,
@@ -70,6 +75,7 @@ export async function setAccommodation(
       const found = await learnerFor(tx, actor, input)
       if (!found.ok) return found
       await saveAccommodation(tx, input.learnerId, input.accommodation)
+      if (input.grade !== undefined) await setGrades(tx, [input.learnerId], input.grade)
       await refreshWork(tx, [input.classId], deps.clock.now())
       return ok({ done: true as const })
     },

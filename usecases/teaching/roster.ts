@@ -1,4 +1,4 @@
-import { asId, ok, refuse } from '#core/base'
+import { asId, groupBy, ok, refuse } from '#core/base'
 import type { ClassId, ComputeRefusal, GroupId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
@@ -126,12 +126,16 @@ export async function addRoster(
       )
       const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
       await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
-      for (const { name, grade } of known)
-        if (grade !== null) await setGrades(tx, [byName.get(name.toLowerCase()) as UserId], grade)
+      for (const [grade, list] of groupBy(known, (e) => e.grade))
+        if (grade !== null) await setGrades(tx, idsOf(list, idOf), grade)
       if (people.length > 0) await reachNewcomer(tx, input.classId, createdAt)
       return ok({ added: people.length, known: known.length })
     },
   )
+}
+
+function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<string, UserId>): readonly UserId[] {
+  return entries.flatMap((e) => idOf.get(e.name.toLowerCase()) ?? [])
 }
 
 async function addToGroups(

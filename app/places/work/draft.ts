@@ -35,15 +35,6 @@ export function differing(from: AttemptRules, rules: AttemptRules): Partial<Atte
   return Object.fromEntries(keys.filter((k) => !same(from[k], rules[k])).map((k) => [k, rules[k]]))
 }
 
-/** A key that names a target. */
-export function keyOf(target: Target): string {
-  return target.kind === 'class'
-    ? `class ${target.classId}`
-    : target.kind === 'group'
-      ? `group ${target.groupId}`
-      : `learner ${target.learnerId}`
-}
-
 /** The target a key names. */
 export function targetOf(key: string): Target {
   const [kind, id] = key.split(' ')

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { asId } from '#core/base'
 import type { GroupId } from '#core/base'
+import { keyOf } from '#core/audience'
 import { NO_WINDOW } from '#core/availability'
 import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
-import { keyOf } from './draft'
 import { asGroup, gradesIn, isPicked, namedByClass, toggled, withLearner } from './picking'
 
 const draft: DraftInWork = {

@@ -1,7 +1,8 @@
+import { keyOf } from '#core/audience'
 import type { ClassId, GroupId, UserId } from '#core/base'
 import type { Recipients } from '#shared/contracts/work'
 import type { DraftInWork } from './draft'
-import { hasOwn, keyOf, targetOf } from './draft'
+import { hasOwn, targetOf } from './draft'
 
 /** A learner as somebody who chooses sees them. */
 export interface PickedLearner {

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import type { ClassId } from '#core/base'
 import { GRADES } from '#core/audience'
-import { GradeLearners, SetAccommodation } from '#shared/contracts/teaching'
+import { SetAccommodation } from '#shared/contracts/teaching'
 import type { LearnerRow } from '#shared/contracts/teaching'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
@@ -23,17 +23,11 @@ const attempts = ref(accommodation.extraAttempts)
 const days = ref(accommodation.extraDays)
 
 async function save(): Promise<void> {
-  const { id, grade: was } = props.learner
-  const params = { classId: props.classId }
-  const now = grade.value === NOT_SAID ? null : grade.value
-  if (now !== was) {
-    const graded = await call(GradeLearners, { params, body: { learnerIds: [id], grade: now } })
-    if (!graded.ok) return tell.refused(graded.error)
-  }
   const reply = await call(SetAccommodation, {
-    params,
+    params: { classId: props.classId },
     body: {
-      learnerId: id,
+      learnerId: props.learner.id,
+      grade: grade.value === NOT_SAID ? null : grade.value,
       timeFactor: percent.value / 100,
       extraAttempts: attempts.value,
       extraDays: days.value,

@@ -58,12 +58,10 @@ async function gradeAll(grade: number | null): Promise<void> {
   )
   emit('changed')
 }
-const gradings = computed(() => [
-  [
-    ...GRADES.map((n) => ({ label: `Grade ${n}`, onSelect: () => void gradeAll(n) })),
-    { label: 'Not said', onSelect: () => void gradeAll(null) },
-  ],
-])
+const gradings = [
+  ...GRADES.map((n) => ({ label: `Grade ${n}`, onSelect: () => void gradeAll(n) })),
+  { label: 'Not said', onSelect: () => void gradeAll(null) },
+]
 const sayExtra = ({ accommodation: a }: LearnerRow) =>
   [
     a.timeFactor !== 1 ? `time ×${a.timeFactor}` : '',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
-import { passingOf, pieceName } from '#core/attempts'
+import { pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import { bandOf } from '#core/evidence'
 import type { Cell } from '#core/evidence'
@@ -54,15 +54,15 @@ function text(c: Cell | undefined, of: GridColumn): string {
   if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
   return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
 }
-const isBelow = (c: Cell | undefined, of: GridColumn) => passingOf(c?.ratio ?? null, of) === 'not-yet'
-function tone(c: Cell | undefined, of: GridColumn): string {
+const isBelow = (c: Cell | undefined) => c?.passing === 'not-yet'
+function tone(c: Cell | undefined): string {
   if (!c || c.ratio === null) return c?.state ?? ''
-  return isBelow(c, of) ? 'low' : bandOf(c.ratio)
+  return isBelow(c) ? 'low' : bandOf(c.ratio)
 }
 function said(name: string, of: GridColumn, c: Cell | undefined): string {
   const title = of.pieceTitle ?? of.title
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
-  const below = isBelow(c, of) ? `, below the pass mark of ${of.passPercent} %` : ''
+  const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
   return `${name}, ${title}: ${text(c, of) || 'not for them'}${c?.late ? ', late' : ''}${below}${tries}`
 }
 </script>
@@ -105,7 +105,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
           <td
             v-for="(c, at) in grid.columns"
             :key="pieceName(c)"
-            :class="[tone(cellOf(l.id, c), c), { taken: isTaken(c, l.id) }]"
+            :class="[tone(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
           >
             <button
               type="button"
@@ -119,7 +119,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
               @click="emit('cell', c, l.id, $event.ctrlKey || $event.metaKey)"
             >
               {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
-              ><span v-if="isBelow(cellOf(l.id, c), c)" class="late">not passed</span
+              ><span v-if="isBelow(cellOf(l.id, c))" class="late">not passed</span
               ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
                 >×{{ cellOf(l.id, c)?.attempts }}</sup
               >

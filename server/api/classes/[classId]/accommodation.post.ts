@@ -4,6 +4,6 @@ import { handle } from '../../../http/handle'
 
 export default handle(
   SetAccommodation,
-  ({ deps, actor }, { params, body: { learnerId, ...accommodation } }) =>
-    setAccommodation(deps, actor, { ...params, learnerId, accommodation }),
+  ({ deps, actor }, { params, body: { learnerId, grade, ...accommodation } }) =>
+    setAccommodation(deps, actor, { ...params, learnerId, grade, accommodation }),
 )
