@@ -37,3 +37,5 @@ export type AttemptRefusal =
   /** Other work, or an earlier piece, has to be done first. */
   | { readonly code: 'attempts/first-things-first'; readonly field: 'assignmentId'; readonly title: string }
   | { readonly code: 'attempts/bad-rules'; readonly field: RuleField }
+  /** Points below zero, above what there are, or not in halves. */
+  | { readonly code: 'attempts/bad-points'; readonly field: 'points'; readonly most: number }

@@ -1,10 +1,10 @@
 import { addDays, dayNumber } from '../base'
 import type { Instant, ItemId } from '../base'
-import { scoreItem } from '../library'
+import { isOmitted, isScoredByHand, scoreItem } from '../library'
 import type { Answer, Item } from '../library'
 import { expectedOverBank } from './items/adaptive'
-import { estimateFrom } from './items/choose'
-import type { AttemptScore, Kept, LateDays, LateRule, TryInShort } from './types'
+import { estimateFrom, gaugeable } from './items/choose'
+import type { AttemptScore, ItemScore, Kept, LateDays, LateRule, TryInShort } from './types'
 
 /**
  * Scores a whole try from its items and saved answers, with the late deduction when it was handed in after `dueAt`.
@@ -22,23 +22,35 @@ export function scoreAttempt(
   },
   bank: readonly Item[] | null = null,
 ): AttemptScore {
-  const scores = items.map((item) => ({
-    itemId: item.id,
-    points: scoreItem(item, answers.get(item.id)),
-    of: item.points,
-  }))
-  const points = scores.reduce((sum, s) => sum + s.points, 0)
-  const of = scores.reduce((sum, s) => sum + s.of, 0)
+  const scores = items.map((item): ItemScore => {
+    const answer = answers.get(item.id)
+    const score = { itemId: item.id, points: scoreItem(item, answer), of: item.points }
+    return isScoredByHand(item) && !isOmitted(answer) ? { ...score, waits: true } : score
+  })
   const lateDays =
     late.dueAt === null
       ? 0
       : daysLate(late.dueAt, late.submittedAt, late.rule?.per ?? 'calendar-day', late.days)
   const estimate = bank === null ? null : estimateFrom(items, answers)
-  const share = of === 0 ? 0 : points / of
-  const earned = bank === null || estimate === null ? share : expectedOverBank(bank, estimate.ability)
-  const ratio = late.rule === null ? earned : earned * keptShare(late.rule, lateDays)
-  const score = { points, of, ratio, lateDays, deductedRatio: earned - ratio, items: scores }
+  const expected =
+    bank === null || estimate === null ? null : expectedOverBank(gaugeable(bank), estimate.ability)
+  const score = summedUp(scores, { rule: late.rule, lateDays, expected })
   return estimate === null ? score : { ...score, estimate }
+}
+
+/** The score of a try out of what its items have earned; `expected` takes the place of their share. */
+export function summedUp(
+  items: readonly ItemScore[],
+  by: { readonly rule: LateRule | null; readonly lateDays: number; readonly expected: number | null },
+): AttemptScore {
+  const points = items.reduce((sum, s) => sum + s.points, 0)
+  const of = items.reduce((sum, s) => sum + s.of, 0)
+  const waiting = items.reduce((sum, s) => sum + (s.waits ? s.of : 0), 0)
+  const share = of === waiting ? 0 : points / (of - waiting)
+  const earned = by.expected ?? share
+  const ratio = by.rule === null ? earned : earned * keptShare(by.rule, by.lateDays)
+  const score = { points, of, ratio, lateDays: by.lateDays, deductedRatio: earned - ratio, items }
+  return waiting === 0 ? score : { ...score, waiting }
 }
 
 /** Share of the earned score that is kept after `lateDays`: 1 − percent × days, not below the floor. */

@@ -109,10 +109,15 @@ export interface ItemScore {
   readonly itemId: ItemId
   readonly points: number
   readonly of: number
+  /** It was answered, and a person has yet to score it. */
+  readonly waits?: true
+  /** What the person who scored it wrote to the learner. */
+  readonly comment?: string
 }
 
 /**
- * `points` earned of `of`; `ratio` after the late deduction. Of an adaptive try the ratio is what its learner would be
+ * `points` earned of `of`; `ratio` after the late deduction, over what is scored: `waiting` points of what a person has
+ * yet to score are left out of it. Of an adaptive try the ratio is what its learner would be
  * expected to earn over all items of the piece, and `estimate` says by what.
  */
 export interface AttemptScore {
@@ -123,6 +128,7 @@ export interface AttemptScore {
   readonly deductedRatio: number
   readonly items: readonly ItemScore[]
   readonly estimate?: Estimate
+  readonly waiting?: number
 }
 
 /** How able somebody is, and how sure that is: both in logits. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ItemId } from '../base'
 import type { Answer } from '../library'
-import { P1, aTry, at, ids, multiple, single } from '../../tests/support/made'
+import { P1, aTry, at, ids, extended, multiple, single } from '../../tests/support/made'
 import { grid, standingTry } from './grid'
 import { itemFigures } from './itemFigures'
 import type { GridInput } from './types'
@@ -44,6 +44,7 @@ describe('grid', () => {
       pieceId: P1,
       learnerId: 'l1',
       state: 'handed-in',
+      toScore: 0,
       ratio: 0.9,
       passPercent: null,
       passing: null,
@@ -129,6 +130,7 @@ describe('itemFigures', () => {
       [ids.item('2'), { kind: 'multiple', choices }],
     ]),
     itemIds,
+    score: null,
   })
 
   it('counts right, omitted and each option, hardest first', () => {
@@ -164,6 +166,20 @@ describe('itemFigures', () => {
     ])
     expect(first).toMatchObject({ itemId: '1', n: 1, meanRatio: 0, omittedCount: 0 })
     expect(second).toMatchObject({ itemId: '2', n: 2, meanRatio: 0.75, omittedCount: 0 })
+  })
+
+  it('takes what a person gave, and leaves out what waits for one', () => {
+    const item = extended('8')
+    const written = (score: object) => ({
+      answers: new Map<ItemId, Answer>([[item.id, { kind: 'extended', text: 'It swings.' }]]),
+      itemIds: null,
+      score: { items: [{ itemId: item.id, points: 0, of: 4, ...score }] },
+    })
+    const [figures] = itemFigures(
+      [item],
+      [written({ points: 4 }), written({ points: 1 }), written({ waits: true })],
+    )
+    expect(figures).toMatchObject({ n: 2, rightCount: 1, meanRatio: 5 / 8, waitingCount: 1 })
   })
 
   it('says when there are few, and is not led astray by none', () => {

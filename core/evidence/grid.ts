@@ -28,10 +28,16 @@ export function grid(input: GridInput, now: Instant): Cell[] {
         passPercent,
         passing: passingOf(ratio, { passPercent }),
         attempts: tries.length,
+        toScore: tries.reduce((n, t) => n + toScoreIn(t), 0),
         late: isLate(tries, kept, terms?.dueAt ?? null),
       }
     }),
   )
+}
+
+/** Answers of a try that a person has yet to score. */
+function toScoreIn({ score }: Attempt): number {
+  return score?.items.filter((s) => s.waits).length ?? 0
 }
 
 function nameOf(of: NamedPiece, learnerId: UserId): string {

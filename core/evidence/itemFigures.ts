@@ -1,5 +1,6 @@
+import type { AttemptScore, ItemScore } from '../attempts'
 import type { ItemId } from '../base'
-import { chosenIn, isOmitted, optionsOf, scoreItem } from '../library'
+import { chosenIn, isOmitted, isScoredByHand, optionsOf, scoreItem } from '../library'
 import type { Answer, Item } from '../library'
 import type { ItemFigures } from './types'
 
@@ -10,6 +11,8 @@ export const FEW = 8
 export interface AnsweredTry {
   readonly answers: ReadonlyMap<ItemId, Answer>
   readonly itemIds: readonly ItemId[] | null
+  /** What it has earned, for items that a person scores. */
+  readonly score: Pick<AttemptScore, 'items'> | null
 }
 
 /**
@@ -22,10 +25,11 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
     let rightCount = 0
     let omittedCount = 0
     let points = 0
-    const having = tries.filter((t) => t.itemIds === null || t.itemIds.includes(item.id))
-    for (const { answers } of having) {
-      const answer = answers.get(item.id)
-      const earned = scoreItem(item, answer)
+    const all = tries.filter((t) => t.itemIds === null || t.itemIds.includes(item.id))
+    const having = all.filter((t) => !handScore(t, item)?.waits)
+    for (const t of having) {
+      const answer = t.answers.get(item.id)
+      const earned = handScore(t, item)?.points ?? scoreItem(item, answer)
       points += earned
       if (earned >= item.points) rightCount++
       if (isOmitted(answer)) omittedCount++
@@ -40,9 +44,15 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
       rightRatio: n === 0 ? 0 : rightCount / n,
       meanRatio: n === 0 ? 0 : points / (n * item.points),
       omittedCount,
+      waitingCount: all.length - having.length,
       options,
     }
   })
   const hardness = (f: ItemFigures) => (f.n === 0 ? Number.POSITIVE_INFINITY : f.meanRatio)
   return figures.sort((a, b) => (hardness(a) === hardness(b) ? 0 : hardness(a) - hardness(b)))
+}
+
+/** What a person gave for an item of a try; undefined for items that score themselves. */
+function handScore({ score }: AnsweredTry, item: Item): ItemScore | undefined {
+  return isScoredByHand(item) ? score?.items.find((s) => s.itemId === item.id) : undefined
 }

@@ -26,8 +26,8 @@ export function standingOn(
     const ofStandards = new Set(
       items.filter((i) => i.standard !== null && standards.has(i.standard)).map((i) => i.id),
     )
-    for (const { itemId, points, of } of score.items) {
-      if (!ofStandards.has(itemId)) continue
+    for (const { itemId, points, of, waits } of score.items) {
+      if (waits || !ofStandards.has(itemId)) continue
       const sum = sums.get(learnerId) ?? { points: 0, of: 0, items: 0 }
       sums.set(learnerId, { points: sum.points + points, of: sum.of + of, items: sum.items + 1 })
     }

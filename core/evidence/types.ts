@@ -35,6 +35,8 @@ export interface Cell extends NamedPiece {
   readonly passPercent: number | null
   readonly passing: Passing
   readonly attempts: number
+  /** Answers of the counted tries that a person has yet to score. */
+  readonly toScore: number
   /** The kept try (or, for a mean, any counted try) came after it was due. */
   readonly late: boolean
 }
@@ -56,6 +58,8 @@ export interface ItemFigures {
   readonly rightRatio: number
   readonly meanRatio: number
   readonly omittedCount: number
+  /** Answers that a person has yet to score; they are in no share. */
+  readonly waitingCount: number
   /** How many chose each option, by option id. */
   readonly options: Readonly<Record<string, number>>
 }

@@ -36,7 +36,8 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
   return ok(resource)
 }
 
-function faultOf(item: Item, number: number): LibraryRefusal | null {
+/** Why the item of a number, counted from 1, cannot be given; null when it can. */
+export function faultOf(item: Item, number: number): LibraryRefusal | null {
   if (!(item.points > 0 && item.points <= 100))
     return { code: 'library/bad-points', field: 'points', item: number }
   const fault = checkItem(item)

@@ -1,8 +1,13 @@
 /** Textbooks, resources, items and standards; kinds/ has one file for each kind of item. */
-export { checkResource, countByKind, isScored } from './checkResource'
+export { checkResource, countByKind, faultOf, isScored } from './checkResource'
+export { findingsIn } from './itemFindings'
+export type { ItemFinding } from './itemFindings'
 export {
   ITEM_KINDS,
   KINDS,
+  blanksAsTyped,
+  blanksIn,
+  blanksOf,
   chosenIn,
   exampleAnswer,
   fieldHolding,
@@ -10,14 +15,20 @@ export {
   forLearner,
   givenInWords,
   isOmitted,
+  isScoredByHand,
   leftOut,
+  matchingOf,
+  mixed,
   optionsOf,
+  orderingOf,
+  passageParts,
   readNumber,
   readingsOf,
   rightInWords,
   rightOptions,
   scoreItem,
   takes,
+  wordsIn,
 } from './kinds'
 export type { Answer, FieldType, FieldTypes, Fields, Item, ItemKind, LearnerItem, Option } from './kinds'
 export type { LibraryRefusal } from './refusals'

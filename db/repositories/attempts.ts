@@ -116,6 +116,24 @@ export async function endAttempt(
   return done.rowsAffected === 1
 }
 
+/** Puts a score in the place of the one a try has. */
+export async function saveScore(tx: Connection, id: AttemptId, score: AttemptScore): Promise<void> {
+  await tx
+    .update(attempts)
+    .set({ score: scoreToText(score), ratio: score.ratio })
+    .where(eq(attempts.id, id))
+}
+
+/** A try with all that were handed in with it for others of a team. */
+export async function attemptsSharedWith(tx: Connection, attempt: Attempt): Promise<readonly Attempt[]> {
+  const first = attempt.sharedFrom ?? attempt.id
+  const rows = await tx
+    .select()
+    .from(attempts)
+    .where(or(eq(attempts.id, first), eq(attempts.sharedFrom, first)))
+  return rows.map(toAttempt)
+}
+
 /** The saved answers of tries. */
 export async function answersOf(
   tx: Connection,

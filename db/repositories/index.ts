@@ -12,12 +12,14 @@ export {
   attemptById,
   attemptsAt,
   attemptsOf,
+  attemptsSharedWith,
   begunBy,
   begunIn,
   copyAnswers,
   endAttempt,
   latestRecordedAt,
   overdueAttempts,
+  saveScore,
 } from './attempts'
 export {
   addBook,

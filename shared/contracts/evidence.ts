@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, UserId } from '#core/base'
 import type { Cell, ItemFigures } from '#core/evidence'
-import type { Item } from '#core/library'
-import { contract, id } from './define'
+import type { Answer, Item } from '#core/library'
+import { contract, id, prose } from './define'
 
 export interface GridColumn {
   readonly assignmentId: AssignmentId
@@ -36,6 +36,33 @@ export const ShowGrid = contract<ClassGrid>()({
   method: 'GET',
   path: '/api/evidence/:classId',
   params: z.strictObject({ classId: id<ClassId>() }),
+})
+
+/** An answer that a person scores; `points` null while nobody has. */
+export interface AnswerToScore {
+  readonly attemptId: AttemptId
+  readonly learnerId: UserId
+  readonly name: string
+  /** Which of the learner's tries. */
+  readonly number: number
+  readonly itemId: ItemId
+  readonly answer: Answer
+  readonly points: number | null
+  readonly comment: string
+}
+/** Answers of a class to a piece that a person scores; those that wait come first. */
+export const ListToScore = contract<{ readonly answers: readonly AnswerToScore[] }>()({
+  method: 'GET',
+  path: '/api/evidence/to-score/:assignmentId',
+  params: z.strictObject({ assignmentId: id<AssignmentId>() }),
+  query: z.strictObject({ classId: id<ClassId>(), pieceId: id<PieceId>() }),
+})
+/** Scores one answer, for all of a team who handed it in together; says how many learners that are. */
+export const ScoreAnswer = contract<{ readonly learners: number }>()({
+  method: 'POST',
+  path: '/api/tries/:attemptId/score',
+  params: z.strictObject({ attemptId: id<AttemptId>() }),
+  body: z.strictObject({ itemId: id<ItemId>(), points: z.number(), comment: prose(2000) }),
 })
 
 export interface PieceFigures {

@@ -64,6 +64,10 @@ export interface SeenItem {
   readonly points?: number
   readonly feedback?: string
   readonly right?: string
+  /** The teacher has yet to score it. */
+  readonly waits?: true
+  /** What the teacher wrote. */
+  readonly comment?: string
 }
 export interface SeenTry {
   readonly attemptId: AttemptId
@@ -79,6 +83,8 @@ export interface SeenTry {
     readonly deductedRatio: number
     /** Worked out for all questions of the piece, since each learner had others. */
     readonly isEstimate: boolean
+    /** Points of what the teacher has yet to score; left out of the score. */
+    readonly waiting: number
   } | null
   readonly items: readonly SeenItem[]
 }

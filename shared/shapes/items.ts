@@ -9,17 +9,34 @@ type FieldShapes = { readonly [T in FieldType]: z.ZodType<FieldTypes[T]> }
 
 function fieldShapes(m: Makers): FieldShapes {
   const optionId = m.line(20)
+  const blank = z.string().regex(/^\d{1,2}$/, 'is no number of a blank')
   return {
     options: m.list(m.object({ id: optionId, text: m.prose(500) }), 12),
     option: m.prose(20),
     'option-or-none': optionId.nullable(),
     'option-set': m.list(optionId, 12),
+    'option-order': m.list(optionId, 12),
+    entries: m.list(m.object({ id: optionId, text: m.prose(500) }), 12),
+    pairs: byName(optionId, optionId),
+    passage: m.prose(4000),
+    'accepted-in-blanks': byName(blank, m.list(m.prose(200), 20)),
+    'words-in-blanks': byName(blank, m.prose(200)),
+    prose: m.prose(20_000),
+    'word-count': m.whole(0, 5000),
     number: m.number(),
     unit: m.prose(20),
     'typed-number': m.prose(60),
     line: m.prose(500),
     lines: m.list(m.prose(200), 20),
   }
+}
+
+/** Values by name, as many as an item may have of anything. */
+function byName<T extends z.ZodType>(name: z.ZodType<string, string>, of: T) {
+  return z.record(name, of).refine((v) => Object.keys(v).length <= 30, 'is too long') as unknown as z.ZodType<
+    Readonly<Record<string, z.output<T>>>,
+    Readonly<Record<string, z.input<T>>>
+  >
 }
 
 /**

@@ -114,14 +114,22 @@ export function workShapes(m: Makers) {
     heading: m.prose(60),
     category: m.prose(60),
   }) satisfies z.ZodType<About>
+  const itemScore = m.object({
+    itemId: id<ItemId>(),
+    points: z.number(),
+    of: z.number(),
+    waits: z.literal(true).optional(),
+    comment: z.string().optional(),
+  })
   const score = m.object({
     points: z.number(),
     of: z.number(),
     ratio: z.number(),
     lateDays: z.number(),
     deductedRatio: z.number(),
-    items: m.list(m.object({ itemId: id<ItemId>(), points: z.number(), of: z.number() }), 1000),
+    items: m.list(itemScore, 1000),
     estimate: m.object({ ability: z.number(), error: z.number() }).optional(),
+    waiting: z.number().optional(),
   }) satisfies z.ZodType<AttemptScore>
   return {
     moment,

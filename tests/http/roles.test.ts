@@ -565,6 +565,17 @@ const TABLE: readonly Row[] = [
     file: 'evidence/items/[assignmentId].get.ts',
     expected: [S, H, H, I, I, I, H, H, H],
   },
+  {
+    route: 'GET /api/evidence/to-score/WORK?classId=CLASS&pieceId=p1',
+    file: 'evidence/to-score/[assignmentId].get.ts',
+    expected: [S, H, H, I, I, H, H, H, H],
+  },
+  {
+    route: 'POST /api/tries/TRY/score',
+    file: 'tries/[attemptId]/score.post.ts',
+    body: { itemId: 'x', points: 1, comment: '' },
+    expected: [S, H, H, H, H, H, H, H, H],
+  },
   // unknown, and last of all those that end something
   { route: 'GET /api/nothing/here', file: '[...].ts', expected: [H, H, H, H, H, H, H, H, H] },
   {

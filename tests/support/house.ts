@@ -81,7 +81,7 @@ export const PLACES: Record<string, readonly string[]> = {
   learner: [],
   lens: ['learner', 'pace'],
   evidence: ['pace'],
-  shelf: [],
+  shelf: ['learner'],
   pace: ['shelf'],
   classes: ['pace', 'shelf'],
   work: ['pace', 'shelf'],

@@ -19,6 +19,7 @@ import type {
 import { LATER_RULES } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRules, AttemptScore } from '#core/attempts'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
+import { blanksOf, matchingOf, orderingOf } from '#core/library'
 import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
 import { NO_ABOUT } from '#core/work'
@@ -126,6 +127,43 @@ export function numeric(id: string, part: Partial<Extract<Item, { kind: 'numeric
 }
 export function text(id: string, part: Partial<Extract<Item, { kind: 'text' }>> = {}): Item {
   return { ...base(id), kind: 'text', accepted: ['resting place'], ...part }
+}
+
+const STEPS = ['Hold the pulse', 'Let it go', 'It runs along', 'It comes back']
+export function ordering(id: string, part: Partial<Extract<Item, { kind: 'ordering' }>> = {}): Item {
+  return { ...base(id), points: 3, kind: 'ordering', ...orderingOf(STEPS), ...part }
+}
+export function matching(id: string, part: Partial<Extract<Item, { kind: 'matching' }>> = {}): Item {
+  const pairs = matchingOf(
+    [
+      ['amplitude', 'how far from rest'],
+      ['period', 'time for one swing'],
+      ['frequency', 'swings in a second'],
+    ],
+    ['how heavy it is'],
+  )
+  return { ...base(id), points: 3, kind: 'matching', ...pairs, ...part }
+}
+export function blanks(id: string, part: Partial<Extract<Item, { kind: 'blanks' }>> = {}): Item {
+  const gaps = blanksOf('A wave carries [energy | the energy], not [matter].')
+  return { ...base(id), points: 2, kind: 'blanks', ...gaps, ...part }
+}
+export function extended(id: string, part: Partial<Extract<Item, { kind: 'extended' }>> = {}): Item {
+  return { ...base(id), points: 4, kind: 'extended', leastWords: 20, guide: 'Two reasons.', ...part }
+}
+
+/** One item of every kind. */
+export function everyKind(): readonly Item[] {
+  return [
+    single('1'),
+    multiple('2'),
+    numeric('3'),
+    text('4'),
+    ordering('5'),
+    matching('6'),
+    blanks('7'),
+    extended('8'),
+  ]
 }
 
 export function aCheck(items: readonly Item[], part: Partial<Resource> = {}): Resource {

@@ -169,7 +169,11 @@ export async function showItems(
     tries: standing.length,
     figures: itemFigures(
       resource.items,
-      standing.map((t) => ({ answers: answers.get(t.id) ?? new Map(), itemIds: t.itemIds })),
+      standing.map((t) => ({
+        answers: answers.get(t.id) ?? new Map(),
+        itemIds: t.itemIds,
+        score: t.score,
+      })),
     ),
     items: resource.items,
   })

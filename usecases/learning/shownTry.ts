@@ -1,8 +1,8 @@
 import type { Instant, ItemId } from '#core/base'
 import { isRevealed, itemsOf, shownPoints } from '#core/attempts'
-import type { Attempt, AttemptRules, Closings } from '#core/attempts'
+import type { Attempt, AttemptRules, AttemptScore, Closings } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
-import { forLearner, rightInWords, scoreItem } from '#core/library'
+import { forLearner, isScoredByHand, rightInWords, scoreItem } from '#core/library'
 import type { Answer, Item } from '#core/library'
 import { answersOf, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -48,17 +48,24 @@ export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiec
 /** What of an item that was given for good is shown at once. */
 interface SeenWhileOpen {
   readonly points?: number
+  readonly waits?: true
   readonly feedback?: string
   readonly right?: string
 }
 
 function seenWhileOpen(item: Item, answer: Answer | undefined, rules: AttemptRules): SeenWhileOpen {
+  const earned = isScoredByHand(item)
+    ? { waits: true as const }
+    : { points: shownPoints(scoreItem(item, answer)) }
   return {
-    ...(rules.feedback === 'item'
-      ? { points: shownPoints(scoreItem(item, answer)), feedback: item.feedback }
-      : {}),
-    ...(rules.answers === 'item' ? { right: rightInWords(item) } : {}),
+    ...(rules.feedback === 'item' ? { ...earned, feedback: item.feedback } : {}),
+    ...(rules.answers === 'item' ? keyOf(item) : {}),
   }
+}
+
+/** The right answer; what a person scores has a guide for them instead, and learners do not see it. */
+function keyOf(item: Item): { readonly right?: string } {
+  return isScoredByHand(item) ? {} : { right: rightInWords(item) }
 }
 
 /** Tries that were handed in, with as much as the rules show. */
@@ -78,6 +85,20 @@ export async function seenTries(
   return done.map((attempt) =>
     seenTry(attempt, items, rules, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
   )
+}
+
+interface Earned {
+  readonly points?: number
+  readonly waits?: true
+  readonly comment?: string
+}
+
+/** What an item has earned, or that it waits for who scores it. */
+function earnedFor({ id }: Item, score: AttemptScore | null): Earned {
+  const earned = score?.items.find((s) => s.itemId === id)
+  if (earned?.waits) return { waits: true }
+  const points = shownPoints(earned?.points ?? 0)
+  return earned?.comment === undefined ? { points } : { points, comment: earned.comment }
 }
 
 function seenTry(
@@ -108,18 +129,14 @@ function seenTry(
             lateDays: score.lateDays,
             deductedRatio: score.deductedRatio,
             isEstimate: score.estimate !== undefined,
+            waiting: score.waiting ?? 0,
           }
         : null,
     items: itemsOf(items, attempt, rules.order).map((item) => ({
       item: forLearner(item),
       answer: answers.get(item.id) ?? null,
-      ...(feedback
-        ? {
-            points: shownPoints(score?.items.find((s) => s.itemId === item.id)?.points ?? 0),
-            feedback: item.feedback,
-          }
-        : {}),
-      ...(keys ? { right: rightInWords(item) } : {}),
+      ...(feedback ? { ...earnedFor(item, score), feedback: item.feedback } : {}),
+      ...(keys ? keyOf(item) : {}),
     })),
   }
 }

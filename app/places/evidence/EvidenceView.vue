@@ -142,6 +142,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :piece-id="piece"
         :class-id="classId"
         :below="below"
+        @scored="load"
         @close="show({ work: undefined, piece: undefined })"
       />
     </div>

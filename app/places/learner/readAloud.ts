@@ -9,7 +9,19 @@ export function canReadAloud(): boolean {
 
 /** Speaks a question and its options in the browser's own voice; asked again, it begins anew. */
 export function readAloud(item: LearnerItem): void {
-  const text = [plainText(item.stem), ...optionsOf(item).map((o) => plainText(o.text))].join('. ')
+  const text = [item.stem, ...partsOf(item)].map(plainText).join('. ')
   window.speechSynthesis.cancel()
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(text))
+}
+
+/** What is read after the question. */
+function partsOf(item: LearnerItem): readonly string[] {
+  switch (item.kind) {
+    case 'matching':
+      return [...item.prompts, ...item.partners].map((o) => o.text)
+    case 'blanks':
+      return [item.passage.replace(/\[\d+\]/g, '…')]
+    default:
+      return optionsOf(item).map((o) => o.text)
+  }
 }

@@ -44,7 +44,7 @@ const route = useRoute()
 /** The piece that is changed; null while a new one is written. */
 const changed = (typeof route.query.piece === 'string' ? route.query.piece : null) as ResourceId | null
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const written = useLocalStorage<Form>(`own-piece 2 ${useMe().me?.userId ?? ''}`, empty(), {
+const written = useLocalStorage<Form>(`own-piece 3 ${useMe().me?.userId ?? ''}`, empty(), {
   listenToStorageChanges: false,
   mergeDefaults: true,
 })
@@ -64,6 +64,7 @@ onMounted(async () => {
   form.value = { title, code, kind, role, minutes, grade, content, items: items.map(toDraft) }
 })
 const shelf = useShelf()
+onMounted(() => void shelf.load())
 const KINDS: { label: string; value: ResourceKind }[] = [
   { label: 'Check', value: 'check' },
   { label: 'Practice set', value: 'practice-set' },
@@ -135,7 +136,7 @@ const asking = useContractForm<Saved>({
 </script>
 
 <template>
-  <ContractForm class="max-w-3xl mx-auto px-5 py-5 grid gap-4" :form="asking" :state="form">
+  <ContractForm class="max-w-6xl mx-auto px-5 py-5 grid gap-4" :form="asking" :state="form">
     <h1>{{ changed ? 'Change this piece' : 'Write an own piece' }}</h1>
     <p v-if="missing" class="note-line needs" role="alert">{{ missing }}</p>
     <div class="grid sm:grid-cols-[1fr_11rem] gap-3">
@@ -172,6 +173,7 @@ const asking = useContractForm<Saved>({
         v-model="form.items[i]!"
         :number="i + 1"
         :alone="form.items.length === 1"
+        :standards="shelf.shelf?.standards ?? []"
         @remove="form.items.splice(i, 1)"
       />
       <UButton

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { multiple, numeric, single, text } from '../../../tests/support/made'
+import { everyKind, multiple, numeric, single, text } from '../../../tests/support/made'
 import { newDraft, toDraft, toItems } from './itemDraft'
 
 describe('questions that are written again', () => {
@@ -11,6 +11,10 @@ describe('questions that are written again', () => {
       text('q4'),
     ]
     expect(toItems(items.map(toDraft))).toEqual(items)
+  })
+
+  it('come back as they were, whatever their kind', () => {
+    expect(toItems(everyKind().map(toDraft))).toEqual(everyKind())
   })
 
   it('leave their names to themselves when others are added', () => {

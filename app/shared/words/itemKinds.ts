@@ -33,4 +33,43 @@ export const ITEM_KIND_WORDS: Record<ItemKind, KindWords> = {
       },
     },
   },
+  ordering: {
+    name: 'Put in order',
+    ask: 'Put these in order, first to last',
+    blank: 'Order',
+    fields: {
+      options: { label: 'Steps', help: 'In their right order, one on each line; learners see them mixed' },
+    },
+  },
+  matching: {
+    name: 'Match pairs',
+    ask: 'Give each its partner',
+    blank: 'Partner',
+    fields: {
+      prompts: {
+        label: 'Pairs',
+        help: 'One pair on each line, as “left = right”; a line “= right” is one that belongs to nothing',
+      },
+    },
+  },
+  blanks: {
+    name: 'Fill in blanks',
+    ask: 'Fill in what is missing',
+    blank: 'Missing words',
+    fields: {
+      passage: {
+        label: 'Text',
+        help: 'Missing words in brackets, others that are right after a bar: It carries [energy | the energy].',
+      },
+    },
+  },
+  extended: {
+    name: 'A longer text',
+    ask: 'Write in sentences; your teacher scores it',
+    blank: 'Text',
+    fields: {
+      leastWords: { label: 'Words at least', help: '0: as many as one likes' },
+      guide: { label: 'What earns the points', help: 'For who scores it; learners do not see it' },
+    },
+  },
 }

@@ -199,6 +199,10 @@ function ofLibrary(r: LibraryRefusal): string {
       return `Question ${r.item}: the same answer is marked as right twice.`
     case 'library/bad-tolerance':
       return `Question ${r.item}: the tolerance has to be 0 or more.`
+    case 'library/order-tells-answer':
+      return `Question ${r.item}: what learners see stands in the right order already. Mix it.`
+    case 'library/no-blank':
+      return `Question ${r.item}: write the missing words in square brackets, such as [energy].`
     case 'library/bad-points':
       return `Question ${r.item}: points have to be above 0 and at most 100.`
     default:

@@ -50,6 +50,8 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return 'Nothing is shown here before you hand in. Go on with the other questions.'
     case 'attempts/answer-first':
       return 'Answer this question first, then look.'
+    case 'attempts/bad-points':
+      return `Points: give 0 to ${r.most}, in halves.`
     case 'attempts/first-things-first':
       return `Finish “${r.title}” first; then you can begin this.`
     default:

@@ -1,5 +1,5 @@
 import type { ItemId } from '../../base'
-import { scoreItem } from '../../library'
+import { isScoredByHand, scoreItem } from '../../library'
 import type { Answer, Item } from '../../library'
 import { orderItems } from '../attempt'
 import type { TryOf } from '../attempt'
@@ -28,7 +28,7 @@ export function itemsToBegin(
       return orderItems(drawn, order, of).map((item) => item.id)
     }
     case 'adaptive': {
-      const first = nextItem(bank, choice, {
+      const first = nextItem(gaugeable(bank), choice, {
         given: [],
         estimate: estimateOf([]),
         seed: seedFor(of),
@@ -51,7 +51,14 @@ export function itemToFollow(
   const given = attempt.itemIds
   const seed = `${seedFor(attempt)}/${given.length}`
   const estimate = estimateFrom(itemsOf(bank, attempt, 'as-written'), answers)
-  return nextItem(bank, rules.items, { given, estimate, seed, seen: timesSeen(earlier) })?.id ?? null
+  return (
+    nextItem(gaugeable(bank), rules.items, { given, estimate, seed, seen: timesSeen(earlier) })?.id ?? null
+  )
+}
+
+/** The items that tell at once how able somebody is: not those that a person has to read. */
+export function gaugeable<T extends Pick<Item, 'kind'>>(bank: readonly T[]): readonly T[] {
+  return bank.filter((item) => !isScoredByHand(item))
 }
 
 /** How able a learner is, by what they earned on these items. */

@@ -13,6 +13,22 @@ export interface FieldTypes {
   readonly option: string
   readonly 'option-or-none': string | null
   readonly 'option-set': readonly string[]
+  /** Ids of options, first to last. */
+  readonly 'option-order': readonly string[]
+  /** What others are paired with, or are paired to. */
+  readonly entries: readonly Option[]
+  /** By the id of each prompt the id of its partner. */
+  readonly pairs: Readonly<Record<string, string>>
+  /** Text with its blanks written as numbers in brackets: 'A wave carries [1], not [2].' */
+  readonly passage: string
+  /** By the number of each blank the words that are accepted in it. */
+  readonly 'accepted-in-blanks': Readonly<Record<string, readonly string[]>>
+  /** By the number of each blank what was written in it. */
+  readonly 'words-in-blanks': Readonly<Record<string, string>>
+  /** A text of several sentences. */
+  readonly prose: string
+  /** So many words; 0: as many as one likes. */
+  readonly 'word-count': number
   readonly number: number
   /** A unit of measure, possibly empty. */
   readonly unit: string

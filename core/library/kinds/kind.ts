@@ -20,7 +20,10 @@ export type AnswerOf<Name extends string, A extends Fields> = { readonly kind: N
 export type LearnerItemOf<Name extends string, F extends Fields, Shown> = Pick<
   ItemBase,
   'id' | 'stem' | 'points'
-> & { readonly kind: Name; readonly hint?: string } & Pick<ValuesOf<F>, Shown & keyof F>
+> & { readonly kind: Name; readonly hint?: string } & ShownOf<F, Shown>
+
+/** The fields of an item that everybody sees. */
+export type ShownOf<F extends Fields, Shown> = Pick<ValuesOf<F>, Shown & keyof F>
 
 /** Why an item cannot be answered or scored as it stands. */
 export type ItemFault =
@@ -29,6 +32,8 @@ export type ItemFault =
   | { readonly code: 'library/no-right-answer'; readonly field: 'right' }
   | { readonly code: 'library/right-answer-twice'; readonly field: 'right' }
   | { readonly code: 'library/bad-tolerance'; readonly field: 'tolerance' }
+  | { readonly code: 'library/order-tells-answer'; readonly field: 'options' }
+  | { readonly code: 'library/no-blank'; readonly field: 'passage' }
 
 /** All there is to know about one kind of item. */
 export interface Kind<Name extends string, F extends Fields, A extends Fields, Shown extends keyof F> {
@@ -42,9 +47,13 @@ export interface Kind<Name extends string, F extends Fields, A extends Fields, S
   readonly check: (item: ItemOf<Name, F>) => ItemFault | null
   /** Whether an answer speaks of what the item has, such as options that exist. */
   readonly fits: (item: ItemOf<Name, F>, answer: AnswerOf<Name, A>) => boolean
-  /** Points earned, 0 to the item's points. */
+  /** Points earned, 0 to the item's points; of a kind that is scored by hand 0. */
   readonly score: (item: ItemOf<Name, F>, answer: AnswerOf<Name, A>) => number
   readonly isOmitted: (answer: AnswerOf<Name, A>) => boolean
+  /** A person has to read it: no key can tell what it is worth. */
+  readonly isByHand?: true
+  /** What was given, as text; asked with what a learner sees of an item, too. */
+  readonly inWords: (item: ShownOf<F, Shown>, answer: AnswerOf<Name, A>) => string
   /** Ids of the options chosen; none for kinds without options. */
   readonly chosen: (answer: AnswerOf<Name, A>) => readonly string[]
   /** Ids of the options that are right; none for kinds without options. */

@@ -16,6 +16,7 @@ export const multiple = kind({
     return (item.points * Math.max(0, hits - (chosen.size - hits))) / right.size
   },
   isOmitted: ({ choices }) => choices.length === 0,
+  inWords: (item, { choices }) => textsOf(item.options, choices),
   chosen: ({ choices }) => choices,
   right: (item) => item.right,
   rightInWords: (item) => textsOf(item.options, item.right),

@@ -20,6 +20,7 @@ export const numeric = kind({
     return isRight ? item.points : 0
   },
   isOmitted: ({ text }) => text.trim() === '',
+  inWords: (_, { text }) => text,
   chosen: () => [],
   right: () => [],
   rightInWords: ({ value, tolerance, unit }) =>

@@ -25,3 +25,8 @@ export function textsOf(options: readonly Option[], ids: readonly string[]): str
     .map((o) => o.text)
     .join('; ')
 }
+
+/** The text of one option; empty when there is none of that id. */
+export function textOf(options: readonly Option[], id: string): string {
+  return options.find((o) => o.id === id)?.text ?? ''
+}

@@ -11,6 +11,7 @@ export const single = kind({
   fits: (item, { choice }) => choice === null || areOptions(item.options, [choice]),
   score: (item, { choice }) => (choice === item.right ? item.points : 0),
   isOmitted: ({ choice }) => choice === null,
+  inWords: (item, { choice }) => textsOf(item.options, choice === null ? [] : [choice]),
   chosen: ({ choice }) => (choice === null ? [] : [choice]),
   right: (item) => [item.right],
   rightInWords: (item) => textsOf(item.options, [item.right]),

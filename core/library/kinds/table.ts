@@ -1,7 +1,11 @@
+import { blanks } from './blanks'
+import { extended } from './extended'
 import type { Fields } from './fields'
 import type { AnswerOf, ItemOf, Kind, LearnerItemOf } from './kind'
+import { matching } from './matching'
 import { multiple } from './multiple'
 import { numeric } from './numeric'
+import { ordering } from './ordering'
 import { single } from './single'
 import { text } from './text'
 
@@ -9,7 +13,16 @@ import { text } from './text'
  * Every kind of item. Adding one here makes it known to the checks, the wire, the rows, the forms and the
  * figures.
  */
-export const KINDS = { single, multiple, numeric, text } as const
+export const KINDS = {
+  single,
+  multiple,
+  numeric,
+  text,
+  ordering,
+  matching,
+  blanks,
+  extended,
+} as const
 
 type Kinds = typeof KINDS
 export type ItemKind = keyof Kinds
@@ -33,6 +46,8 @@ interface AnyKind {
   readonly fits: (item: Item, answer: Answer) => boolean
   readonly score: (item: Item, answer: Answer) => number
   readonly isOmitted: (answer: Answer) => boolean
+  readonly isByHand?: true
+  readonly inWords: (item: Item | LearnerItem, answer: Answer) => string
   readonly chosen: (answer: Answer) => readonly string[]
   readonly right: (item: Item) => readonly string[]
   readonly rightInWords: (item: Item) => string

@@ -14,6 +14,7 @@ export const text = kind({
     return given !== '' && item.accepted.some((a) => folded(a) === given) ? item.points : 0
   },
   isOmitted: (answer) => answer.text.trim() === '',
+  inWords: (_, { text }) => text,
   chosen: () => [],
   right: () => [],
   rightInWords: (item) => item.accepted.join(' / '),

@@ -1,7 +1,6 @@
 import type { Random } from '../../base'
 import type { FieldType, Fields, Option } from './fields'
 import type { ItemFault } from './kind'
-import { textsOf } from './options'
 import { kindOf } from './table'
 import type { Answer, Item, ItemKind, LearnerItem } from './table'
 
@@ -58,10 +57,12 @@ export function fieldHolding(fields: Fields, type: FieldType): string | null {
 
 /** What a learner gave, as text; empty when nothing. */
 export function givenInWords(item: Item | LearnerItem, answer: Answer): string {
-  const options = optionsOf(item)
-  if (options.length > 0) return textsOf(options, chosenIn(answer))
-  const { kind: _, ...given } = answer
-  return Object.values(given).flat().join('; ')
+  return answer.kind === item.kind ? kindOf(item).inWords(item, answer) : ''
+}
+
+/** Whether a person has to read what is given to an item of a kind. */
+export function isScoredByHand(item: Pick<Item, 'kind'>): boolean {
+  return kindOf(item).isByHand === true
 }
 
 /** Takes the key, feedback, standard and difficulty off an item, and the hint unless hints are allowed. */
@@ -78,9 +79,16 @@ export function leftOut(item: Pick<Item, 'kind'>): Answer {
   return { kind: item.kind, ...Object.fromEntries(empty) } as Answer
 }
 
-function emptyOf(type: FieldType): null | string | readonly string[] {
-  if (type === 'option-or-none') return null
-  return type === 'option-set' ? [] : ''
+const EMPTY: Partial<Record<FieldType, unknown>> = {
+  'option-or-none': null,
+  'option-set': [],
+  'option-order': [],
+  pairs: {},
+  'words-in-blanks': {},
+}
+
+function emptyOf(type: FieldType): unknown {
+  return type in EMPTY ? EMPTY[type] : ''
 }
 
 /** An answer that a made-up learner gives: a right one, or a likely wrong one. */

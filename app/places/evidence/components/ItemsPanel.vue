@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
-import { optionsOf, rightInWords, rightOptions } from '#core/library'
+import { isScoredByHand, optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
+import type { Item } from '#core/library'
 import type { Refusal } from '#shared/contracts/refusal'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import EvidencePanel from './EvidencePanel.vue'
+import TextsToScore from './TextsToScore.vue'
 
 const props = defineProps<{
   assignmentId: AssignmentId
@@ -18,34 +20,39 @@ const props = defineProps<{
   /** Whose score that counts is below 60 %. */
   below: readonly UserId[]
 }>()
-const emit = defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; scored: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
 const problem = shallowRef<Refusal | null>(null)
-watch(
-  () => [props.assignmentId, props.pieceId, props.classId],
-  async () => {
-    const reply = await call(ShowItems, {
-      params: { assignmentId: props.assignmentId },
-      query: {
-        ...(props.classId ? { classId: props.classId } : {}),
-        ...(props.pieceId ? { pieceId: props.pieceId } : {}),
-      },
-    })
-    figures.value = reply.ok ? reply.value : null
-    problem.value = reply.ok ? null : reply.error
-  },
-  { immediate: true },
-)
+async function load(): Promise<void> {
+  const reply = await call(ShowItems, {
+    params: { assignmentId: props.assignmentId },
+    query: {
+      ...(props.classId ? { classId: props.classId } : {}),
+      ...(props.pieceId ? { pieceId: props.pieceId } : {}),
+    },
+  })
+  figures.value = reply.ok ? reply.value : null
+  problem.value = reply.ok ? null : reply.error
+}
+watch(() => [props.assignmentId, props.pieceId, props.classId], load, { immediate: true })
+/** What a person scores has been handed in. */
+const isByHand = computed(() => figures.value?.items.some(isScoredByHand) ?? false)
+function scored(): void {
+  emit('scored')
+  void load()
+}
 const title = computed(() => {
   const of = figures.value
   if (of === null) return 'Items'
   return of.pieceTitle === null ? of.title : `${of.title}: ${of.pieceTitle}`
 })
+/** Options whose choices are counted; an order chooses none. */
+const barsOf = (item: Item) => (item.kind === 'ordering' ? [] : optionsOf(item))
 const rows = computed(() =>
   (figures.value?.figures ?? []).flatMap((f) => {
     const at = figures.value?.items.findIndex((i) => i.id === f.itemId) ?? -1
     const item = figures.value?.items[at]
-    return item ? [{ f, item, number: at + 1, options: optionsOf(item), rights: rightOptions(item) }] : []
+    return item ? [{ f, item, number: at + 1, options: barsOf(item), rights: rightOptions(item) }] : []
   }),
 )
 </script>
@@ -74,6 +81,14 @@ const rows = computed(() =>
       data-hook="assign-to-below"
       >Assign something to the {{ count(below.length, 'learner') }} below 60 %</UButton
     >
+    <TextsToScore
+      v-if="isByHand && figures && classId"
+      :assignment-id="assignmentId"
+      :piece-id="figures.pieceId"
+      :class-id="classId"
+      :items="figures.items"
+      @scored="scored"
+    />
     <ol v-if="figures && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
@@ -90,11 +105,13 @@ const rows = computed(() =>
             ><span>{{ o.text }}<template v-if="r.rights.includes(o.id)"> (right)</template></span>
           </li>
         </ul>
-        <p v-else class="said ml-13">Right: {{ rightInWords(r.item) }}</p>
+        <p v-else-if="rightInWords(r.item)" class="said ml-13">
+          {{ isScoredByHand(r.item) ? 'Points for' : 'Right' }}: {{ rightInWords(r.item) }}
+        </p>
         <p class="said ml-13">
-          {{ r.f.rightCount }} of {{ r.f.n }} right<template v-if="r.f.omittedCount"
-            >, {{ r.f.omittedCount }} left it out</template
-          >
+          {{ r.f.rightCount }} of {{ r.f.n }} {{ isScoredByHand(r.item) ? 'with all points' : 'right'
+          }}<template v-if="r.f.omittedCount">, {{ r.f.omittedCount }} left it out</template
+          ><template v-if="r.f.waitingCount">, {{ r.f.waitingCount }} to score</template>
         </p>
       </li>
     </ol>

@@ -2,10 +2,9 @@
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
 import { pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
-import { bandOf } from '#core/evidence'
-import type { Cell } from '#core/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { ChosenCells } from '../composables/choosing'
+import { isBelow, sayCell, textOf, toneOf } from '../cellWords'
 import { useGridKeys } from '../composables/gridKeys'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
@@ -40,31 +39,6 @@ const byName = computed(() => new Map(props.grid.cells.map((c) => [`${pieceName(
 const cellOf = (learnerId: string, of: GridColumn) => byName.value.get(`${pieceName(of)} ${learnerId}`)
 const due = (at: number | null) =>
   at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
-const WORDS: Record<Cell['state'], string> = {
-  'not-for-them': '',
-  'not-open': 'to come',
-  'to-do': 'to do',
-  'in-progress': 'at it',
-  'handed-in': 'in',
-  missing: 'missing',
-}
-function text(c: Cell | undefined, of: GridColumn): string {
-  if (!c) return ''
-  if (c.ratio !== null) return percent(c.ratio)
-  if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
-  return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
-}
-const isBelow = (c: Cell | undefined) => c?.passing === 'not-yet'
-function tone(c: Cell | undefined): string {
-  if (!c || c.ratio === null) return c?.state ?? ''
-  return isBelow(c) ? 'low' : bandOf(c.ratio)
-}
-function said(name: string, of: GridColumn, c: Cell | undefined): string {
-  const title = of.pieceTitle ?? of.title
-  const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
-  const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
-  return `${name}, ${title}: ${text(c, of) || 'not for them'}${c?.late ? ', late' : ''}${below}${tries}`
-}
 </script>
 
 <template>
@@ -105,7 +79,7 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
           <td
             v-for="(c, at) in grid.columns"
             :key="pieceName(c)"
-            :class="[tone(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
+            :class="[toneOf(cellOf(l.id, c)), { taken: isTaken(c, l.id) }]"
           >
             <button
               type="button"
@@ -113,13 +87,14 @@ function said(name: string, of: GridColumn, c: Cell | undefined): string {
               data-cell
               :tabindex="isStop(row, at) ? 0 : -1"
               :aria-pressed="isTaken(c, l.id)"
-              :aria-label="said(l.name, c, cellOf(l.id, c))"
+              :aria-label="sayCell(l.name, c, cellOf(l.id, c))"
               @keydown="move"
               @focus="stopAt(row, at)"
               @click="emit('cell', c, l.id, $event.ctrlKey || $event.metaKey)"
             >
-              {{ text(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
+              {{ textOf(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
               ><span v-if="isBelow(cellOf(l.id, c))" class="late">not passed</span
+              ><span v-if="cellOf(l.id, c)?.toScore" class="late">to score</span
               ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
                 >×{{ cellOf(l.id, c)?.attempts }}</sup
               >

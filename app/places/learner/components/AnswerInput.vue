@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { KINDS, chosenIn, fieldHolding, optionsOf, readingsOf, takes } from '#core/library'
-import type { Answer, FieldType, Fields, LearnerItem } from '#core/library'
+import { chosenIn, leftOut, takes } from '#core/library'
+import type { Answer, LearnerItem } from '#core/library'
 import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
+import AnswerBlanks from './answers/AnswerBlanks.vue'
+import AnswerOptions from './answers/AnswerOptions.vue'
+import AnswerOrder from './answers/AnswerOrder.vue'
+import AnswerPairs from './answers/AnswerPairs.vue'
+import AnswerProse from './answers/AnswerProse.vue'
+import AnswerTyped from './answers/AnswerTyped.vue'
 
 const props = defineProps<{
   item: LearnerItem
@@ -16,36 +22,10 @@ const props = defineProps<{
   spelling: boolean
 }>()
 const emit = defineEmits<{ answer: [answer: Answer] }>()
-const fields = computed<Fields>(() => KINDS[props.item.kind].answer)
-const options = computed(() => optionsOf(props.item))
-const chosen = computed(() => chosenIn(props.answer))
-const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
-const takesNumber = computed(() => takes(props.item.kind, 'typed-number'))
-const unit = computed(() => ('unit' in props.item ? props.item.unit : ''))
-const typed = computed(() => {
-  const name = fieldHolding(fields.value, takesNumber.value ? 'typed-number' : 'line')
-  const values = props.answer as Readonly<Record<string, unknown>> | undefined
-  return name === null ? '' : String(values?.[name] ?? '')
-})
-
-/** Said while typing: what is no number cannot be right, whatever was meant. */
-const isNoNumber = computed(
-  () => takesNumber.value && typed.value.trim() !== '' && readingsOf(typed.value, unit.value).length === 0,
+/** What was answered; an answer of another kind, from a form before, counts as none. */
+const given = computed(() =>
+  props.answer?.kind === props.item.kind ? props.answer : leftOut({ kind: props.item.kind }),
 )
-const noteId = computed(() => `no-number-${props.number}`)
-
-/** An answer of the item's kind whose field of this type holds the value. */
-function give(type: FieldType, value: string | readonly string[]): void {
-  const name = fieldHolding(fields.value, type)
-  if (name !== null) emit('answer', { kind: props.item.kind, [name]: value } as unknown as Answer)
-}
-function tick(id: string): void {
-  const next = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id]
-  give('option-set', next)
-}
-function type(event: Event): void {
-  give(takesNumber.value ? 'typed-number' : 'line', (event.target as HTMLInputElement).value)
-}
 </script>
 
 <template>
@@ -61,38 +41,57 @@ function type(event: Event): void {
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </legend>
     <p class="hint">{{ ITEM_KIND_WORDS[item.kind].ask }} · {{ count(item.points, 'point') }}</p>
-    <template v-if="options.length">
-      <label v-for="o in options" :key="o.id" class="option" :class="{ on: chosen.includes(o.id) }">
-        <input
-          v-if="takesOne"
-          type="radio"
-          :name="item.id"
-          :value="o.id"
-          :checked="chosen.includes(o.id)"
-          @change="give('option-or-none', o.id)"
-        />
-        <input v-else type="checkbox" :checked="chosen.includes(o.id)" @change="tick(o.id)" />
-        <span>{{ o.text }}</span>
-      </label>
-    </template>
-    <div v-else class="typed">
-      <input
-        type="text"
-        :inputmode="takesNumber ? 'decimal' : 'text'"
-        :value="typed"
-        :maxlength="takesNumber ? 60 : 500"
-        :aria-label="`Answer to question ${number}`"
-        :aria-describedby="isNoNumber ? noteId : undefined"
-        autocomplete="off"
-        autocapitalize="off"
-        :spellcheck="spelling"
-        @input="type"
-      />
-      <span v-if="unit">{{ unit }}</span>
-    </div>
-    <p v-if="takesNumber" :id="noteId" class="hint" role="status" data-hook="no-number">
-      <template v-if="isNoNumber">This is not a number yet. Write it like 12.5, −3 or 1.6e-19.</template>
-    </p>
+    <AnswerOptions
+      v-if="item.kind === 'single' || item.kind === 'multiple'"
+      :name="item.id"
+      :options="item.options"
+      :chosen="chosenIn(given)"
+      :takes-one="takes(item.kind, 'option-or-none')"
+      @one="emit('answer', { kind: 'single', choice: $event })"
+      @several="emit('answer', { kind: 'multiple', choices: $event })"
+    />
+    <AnswerOrder
+      v-else-if="item.kind === 'ordering' && given.kind === 'ordering'"
+      :options="item.options"
+      :order="given.order"
+      :is-final="isFinal"
+      @order="emit('answer', { kind: 'ordering', order: $event })"
+    />
+    <AnswerPairs
+      v-else-if="item.kind === 'matching' && given.kind === 'matching'"
+      :prompts="item.prompts"
+      :partners="item.partners"
+      :pairs="given.pairs"
+      @pairs="emit('answer', { kind: 'matching', pairs: $event })"
+    />
+    <AnswerBlanks
+      v-else-if="item.kind === 'blanks' && given.kind === 'blanks'"
+      :passage="item.passage"
+      :words="given.words"
+      :number="number"
+      :spelling="spelling"
+      @words="emit('answer', { kind: 'blanks', words: $event })"
+    />
+    <AnswerProse
+      v-else-if="item.kind === 'extended' && given.kind === 'extended'"
+      :text="given.text"
+      :least-words="item.leastWords"
+      :number="number"
+      :spelling="spelling"
+      @text="emit('answer', { kind: 'extended', text: $event })"
+    />
+    <AnswerTyped
+      v-else-if="
+        (item.kind === 'numeric' || item.kind === 'text') &&
+        (given.kind === 'numeric' || given.kind === 'text')
+      "
+      :typed="given.text"
+      :takes-number="item.kind === 'numeric'"
+      :unit="item.kind === 'numeric' ? item.unit : ''"
+      :number="number"
+      :spelling="spelling"
+      @typed="emit('answer', { kind: given.kind as 'numeric' | 'text', text: $event })"
+    />
   </fieldset>
 </template>
 
@@ -101,6 +100,7 @@ function type(event: Event): void {
   padding: 1.2rem 0 0;
   display: grid;
   gap: 0.4rem;
+  min-width: 0;
 }
 legend {
   display: flex;
@@ -120,51 +120,5 @@ legend {
   font-size: 0.85rem;
   color: var(--ui-text-muted);
   padding-left: 1.9rem;
-}
-.option {
-  display: flex;
-  gap: 0.7rem;
-  align-items: center;
-  padding: 0.55rem 0.75rem;
-  margin-left: 1.9rem;
-  border: 1px solid var(--ui-border);
-  border-radius: 7px 8px 6px 8px;
-  cursor: pointer;
-}
-.item:disabled .option {
-  cursor: default;
-}
-.item:not(:disabled) .option:hover {
-  border-color: var(--ui-primary);
-}
-.option.on {
-  border-color: var(--ui-primary);
-  background: color-mix(in oklab, var(--ui-primary) 9%, transparent);
-}
-.option:has(:focus-visible) {
-  outline: 2px solid var(--ui-primary);
-  outline-offset: 1px;
-}
-.option input {
-  accent-color: var(--ui-primary);
-  width: 1.15rem;
-  height: 1.15rem;
-  flex: none;
-  outline: none;
-}
-.typed {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  margin-left: 1.9rem;
-}
-.typed input {
-  border: 1px solid var(--ui-border-accented);
-  background: var(--stone-face);
-  border-radius: 6px;
-  padding: 0.5rem 0.75rem;
-  font-size: 1.05rem;
-  width: min(22rem, 100%);
-  color: var(--ui-text);
 }
 </style>

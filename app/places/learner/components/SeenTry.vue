@@ -15,7 +15,9 @@ const ENDED = {
   'time-limit': 'The time was up; what was saved counts.',
   closing: 'It closed while you were working; what was saved counts.',
 } as const
-const shown = computed(() => props.attempt.items.some((i) => i.points !== undefined || i.right !== undefined))
+const shown = computed(() =>
+  props.attempt.items.some((i) => i.points !== undefined || i.waits || i.right !== undefined),
+)
 function given(item: LearnerItem, answer: Answer | null): string {
   return !answer || isOmitted(answer) ? 'no answer' : givenInWords(item, answer)
 }
@@ -42,6 +44,8 @@ function given(item: LearnerItem, answer: Answer | null): string {
             questions of this piece</template
           ><template v-if="attempt.score.deductedRatio > 0"
             >, {{ percent(attempt.score.deductedRatio) }} off for being late</template
+          ><template v-if="attempt.score.waiting"
+            >; {{ count(attempt.score.waiting, 'point') }} still to be scored by your teacher</template
           ></span
         >
       </p>
@@ -78,6 +82,8 @@ function given(item: LearnerItem, answer: Answer | null): string {
         <p v-if="s.right !== undefined" class="line">
           Right: <b>{{ s.right }}</b>
         </p>
+        <p v-if="s.waits" class="line">Your teacher has yet to score this.</p>
+        <p v-if="s.comment" class="line feedback" data-hook="comment">Your teacher: {{ s.comment }}</p>
         <p v-if="s.feedback" class="line feedback">{{ s.feedback }}</p>
       </li>
     </ol>

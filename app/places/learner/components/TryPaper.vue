@@ -67,7 +67,9 @@ async function giveForGood(item: LearnerItem): Promise<void> {
 }
 function jump(id: string): void {
   asking.value = false
-  const target = document.querySelector<HTMLElement>(`[data-item="${id}"] input`)
+  const target = document.querySelector<HTMLElement>(
+    `[data-item="${id}"] :is(input, select, textarea, button:enabled)`,
+  )
   target?.focus()
   target?.scrollIntoView({ block: 'center' })
 }

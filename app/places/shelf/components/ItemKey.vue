@@ -3,14 +3,19 @@ import { computed } from 'vue'
 import { optionsOf, rightInWords, rightOptions, takes } from '#core/library'
 import type { Item } from '#core/library'
 import { toInlineHtml } from '~/shared/words/markdown'
-import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { count } from '~/shared/words/numbers'
 
-const props = defineProps<{ item: Item; number: number; keys: boolean; standard?: string }>()
+const props = defineProps<{ item: Item; number: number }>()
 const rights = computed(() => rightOptions(props.item))
-const options = computed(() => optionsOf(props.item))
+/** Options that are chosen among; an order is said in words. */
+const options = computed(() => (props.item.kind === 'ordering' ? [] : optionsOf(props.item)))
 const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
-const blank = computed(() => ITEM_KIND_WORDS[props.item.kind].blank)
+const key = computed(() => {
+  const { item } = props
+  const right = rightInWords(item)
+  if (item.kind === 'extended') return right === '' ? 'Scored by hand' : `Scored by hand: ${right}`
+  return item.kind === 'blanks' ? `${item.passage} ${right}` : right
+})
 </script>
 
 <template>
@@ -20,31 +25,22 @@ const blank = computed(() => ITEM_KIND_WORDS[props.item.kind].blank)
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </h3>
     <ul v-if="options.length" class="options">
-      <li v-for="o in options" :key="o.id" :class="{ right: keys && rights.includes(o.id) }">
+      <li v-for="o in options" :key="o.id" :class="{ right: rights.includes(o.id) }">
         <UIcon
-          :name="
-            keys && rights.includes(o.id)
-              ? 'i-lucide-check'
-              : takesOne
-                ? 'i-lucide-circle'
-                : 'i-lucide-square'
-          "
+          :name="rights.includes(o.id) ? 'i-lucide-check' : takesOne ? 'i-lucide-circle' : 'i-lucide-square'"
           class="size-4 mt-1"
           aria-hidden="true"
-        /><span>{{ o.text }}<span v-if="keys && rights.includes(o.id)" class="sr-only"> (right)</span></span>
+        /><span>{{ o.text }}<span v-if="rights.includes(o.id)" class="sr-only"> (right)</span></span>
       </li>
     </ul>
-    <p v-else-if="keys" class="answer">{{ rightInWords(item) }}</p>
-    <p v-else class="blank">
-      {{ blank }}<template v-if="'unit' in item && item.unit"> in {{ item.unit }}</template>
-    </p>
-    <p v-if="keys" class="said">
+    <p v-else class="answer">{{ key }}</p>
+    <p class="said">
       {{ count(item.points, 'point') }} · difficulty {{ item.difficulty }} of 5<template v-if="item.standard">
         · <span class="code">{{ item.standard }}</span></template
       >
     </p>
-    <p v-if="keys && item.feedback" class="said">Feedback: {{ item.feedback }}</p>
-    <p v-if="keys && item.hint" class="said">Hint: {{ item.hint }}</p>
+    <p v-if="item.feedback" class="said">Feedback: {{ item.feedback }}</p>
+    <p v-if="item.hint" class="said">Hint: {{ item.hint }}</p>
   </article>
 </template>
 

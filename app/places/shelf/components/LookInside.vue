@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { countByKind } from '#core/library'
+import { drawItems } from '#core/attempts'
+import { countByKind, isScoredByHand } from '#core/library'
+import type { ItemKind } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { LookInside } from '#shared/contracts/library'
 import type { Inside } from '#shared/contracts/library'
@@ -9,21 +11,38 @@ import { toHtml } from '~/shared/words/markdown'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
+import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
 import ItemKey from './ItemKey.vue'
+import TryOut from './TryOut.vue'
 
 const props = defineProps<{ resourceId: ResourceId; lesson: string | null; classId: string | null }>()
 const overview = useOverview()
 void overview.load()
 const inside = shallowRef<Inside | null>(null)
 const problem = ref('')
-const as = ref<'learner' | 'key' | null>('learner')
+const as = ref<'learner' | 'key' | 'sample' | null>('learner')
 const WAYS_TO_LOOK = [
-  { value: 'learner', label: 'As a learner sees it' },
+  { value: 'learner', label: 'Try it as a learner' },
   { value: 'key', label: 'With answers', hook: 'with-answers' },
+  { value: 'sample', label: 'A sample', hook: 'sample' },
 ] as const
+const resource = computed(() => inside.value?.resource ?? null)
+/** A sample of so many items, and which of the samples. */
+const sampleOf = ref(5)
+const sampleNumber = ref(1)
+const sample = computed(() => {
+  const bank = resource.value?.items ?? []
+  const count = Math.max(1, Math.min(sampleOf.value, bank.length))
+  return drawItems(
+    bank,
+    [{ standard: null, hardness: null, count }],
+    `sample ${sampleNumber.value}`,
+    new Map(),
+  )
+})
 
 watch(
   () => props.resourceId,
@@ -36,19 +55,13 @@ watch(
   { immediate: true },
 )
 
-const resource = computed(() => inside.value?.resource ?? null)
-const KINDS = {
-  single: 'one right answer',
-  multiple: 'several right answers',
-  numeric: 'a number',
-  text: 'a short answer',
-} as const
 const kinds = computed(() =>
   Object.entries(countByKind(resource.value?.items ?? []))
     .filter(([, n]) => n > 0)
-    .map(([kind, n]) => `${n} ${KINDS[kind as keyof typeof KINDS]}`)
+    .map(([kind, n]) => `${n} ${ITEM_KIND_WORDS[kind as ItemKind].name.toLowerCase()}`)
     .join(', '),
 )
+const byHand = computed(() => resource.value?.items.filter(isScoredByHand).length ?? 0)
 const assignTo = computed(() => ({
   path: '/work/new',
   query: {
@@ -114,13 +127,33 @@ const assignTo = computed(() => ({
     />
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div class="prose" v-html="toHtml(resource.content)" />
-    <ItemKey
-      v-for="(item, i) in resource.items"
-      :key="item.id"
-      :item="item"
-      :number="i + 1"
-      :keys="as === 'key'"
-    />
+    <template v-if="as === 'key'">
+      <ItemKey v-for="(item, i) in resource.items" :key="item.id" :item="item" :number="i + 1" />
+    </template>
+    <template v-else-if="as === 'sample'">
+      <div class="flex flex-wrap gap-3 items-end my-2" data-hook="sample-of">
+        <UFormField label="Items in the sample" class="w-36"
+          ><UInput v-model.number="sampleOf" type="number" min="1" :max="resource.items.length"
+        /></UFormField>
+        <UButton
+          color="neutral"
+          variant="outline"
+          data-hook="draw-anew"
+          @click="
+            () => {
+              sampleNumber++
+            }
+          "
+          >Draw anew</UButton
+        >
+        <p class="said">
+          Sample {{ sampleNumber }}: {{ sample.length }} of {{ resource.items.length }}. A learner's own draw
+          will be another one.
+        </p>
+      </div>
+      <ItemKey v-for="(item, i) in sample" :key="item.id" :item="item" :number="i + 1" />
+    </template>
+    <TryOut v-else-if="resource.items.length" :items="resource.items" />
   </div>
   <p v-else class="said">Opening …</p>
 </template>

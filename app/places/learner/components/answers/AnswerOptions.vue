@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { Option } from '#core/library'
+
+/** One or several of some options are chosen. */
+const props = defineProps<{
+  /** Parts this group of radio buttons from others. */
+  name: string
+  options: readonly Option[]
+  chosen: readonly string[]
+  takesOne: boolean
+}>()
+const emit = defineEmits<{ one: [id: string]; several: [ids: readonly string[]] }>()
+function tick(id: string): void {
+  const next = props.chosen.includes(id) ? props.chosen.filter((c) => c !== id) : [...props.chosen, id]
+  emit('several', next)
+}
+</script>
+
+<template>
+  <label v-for="o in options" :key="o.id" class="option" :class="{ on: chosen.includes(o.id) }">
+    <input
+      v-if="takesOne"
+      type="radio"
+      :name="name"
+      :value="o.id"
+      :checked="chosen.includes(o.id)"
+      @change="emit('one', o.id)"
+    />
+    <input v-else type="checkbox" :checked="chosen.includes(o.id)" @change="tick(o.id)" />
+    <span>{{ o.text }}</span>
+  </label>
+</template>
+
+<style scoped>
+.option {
+  display: flex;
+  gap: 0.7rem;
+  align-items: center;
+  padding: 0.55rem 0.75rem;
+  margin-left: 1.9rem;
+  border: 1px solid var(--ui-border);
+  border-radius: 7px 8px 6px 8px;
+  cursor: pointer;
+}
+fieldset:disabled .option {
+  cursor: default;
+}
+fieldset:not(:disabled) .option:hover {
+  border-color: var(--ui-primary);
+}
+.option.on {
+  border-color: var(--ui-primary);
+  background: color-mix(in oklab, var(--ui-primary) 9%, transparent);
+}
+.option:has(:focus-visible) {
+  outline: 2px solid var(--ui-primary);
+  outline-offset: 1px;
+}
+.option input {
+  accent-color: var(--ui-primary);
+  width: 1.15rem;
+  height: 1.15rem;
+  flex: none;
+  outline: none;
+}
+</style>

@@ -1,0 +1,39 @@
+import { ok, refuse } from '../base'
+import type { ItemId, Result } from '../base'
+import type { Item } from '../library'
+import { isScoredByHand } from '../library'
+import type { AttemptRefusal } from './refusals'
+import { summedUp } from './scoreAttempt'
+import type { AttemptScore, LateRule } from './types'
+
+/** What a person gives for one answer; `points` in steps of a half. */
+export interface HandScore {
+  readonly itemId: ItemId
+  readonly points: number
+  /** For the learner; may be empty. */
+  readonly comment: string
+}
+
+/**
+ * A score with what a person gave for one of its answers; given again, the later counts. Refused for items that score
+ * themselves or are not in the try, and for points that the item does not have.
+ */
+export function scoredByHand(
+  score: AttemptScore,
+  items: readonly Pick<Item, 'id' | 'kind' | 'points'>[],
+  given: HandScore,
+  rule: LateRule | null,
+): Result<AttemptScore, AttemptRefusal> {
+  const { itemId, points } = given
+  const item = items.find((i) => i.id === itemId)
+  const isThere = score.items.some((s) => s.itemId === itemId)
+  if (!item || !isThere || !isScoredByHand(item))
+    return refuse({ code: 'attempts/unknown-item', field: 'itemId', itemId })
+  const isPossible = points >= 0 && points <= item.points && Number.isInteger(points * 2)
+  if (!isPossible) return refuse({ code: 'attempts/bad-points', field: 'points', most: item.points })
+  const comment = given.comment.trim()
+  const scores = score.items.map((s) =>
+    s.itemId === itemId ? { itemId, points, of: s.of, ...(comment === '' ? {} : { comment }) } : s,
+  )
+  return ok(summedUp(scores, { rule, lateDays: score.lateDays, expected: null }))
+}
