@@ -4,6 +4,7 @@ import type { GroupRule } from '#core/audience'
 import { isoDay } from '#core/base'
 import type { IsoDay } from '#core/base'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
+import { NO_MATERIAL } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import type { FixedDate } from '#core/pacing'
 
@@ -246,6 +247,10 @@ export const OWN_PIECE: WrittenPiece = {
   role: 'core',
   minutes: 6,
   grade: 7,
+  language: 'en',
+  readingLevel: 7,
+  standards: ['TH.7.M.2'],
+  material: NO_MATERIAL,
   content:
     'In our tank a lump of wax floats and a steel nut sinks. **Neither** is decided by its size: it is its ' +
     'density against that of the water. Before class, think of one thing that floats in water but sinks in oil.',

@@ -4,6 +4,7 @@ import type { Actor } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
 import {
   addBook,
+  addFramework,
   addResource,
   addStandards,
   addTeacher,
@@ -70,9 +71,17 @@ export async function buildSchool(deps: Deps): Promise<DemoSchool> {
   return { teacher, classes, plans }
 }
 
+const FRAMEWORK = {
+  id: 'framework-th',
+  schoolId: null,
+  title: 'Science, grades 7 and 8',
+  outsideId: null,
+}
+
 async function shelve(deps: Deps): Promise<void> {
   await deps.store.write(async (tx) => {
-    await addStandards(tx, STANDARDS)
+    await addFramework(tx, FRAMEWORK)
+    await addStandards(tx, STANDARDS, { schoolId: null, frameworkId: FRAMEWORK.id })
     await addBook(tx, WAVES, null, 1)
     await addBook(tx, HEAT, null, 2)
     for (const [position, { resource, lesson, bookId }] of PIECES.entries())
@@ -83,6 +92,7 @@ async function shelve(deps: Deps): Promise<void> {
         bookId,
         bookLessonId: lesson,
         position,
+        isShared: true,
         revision: 1,
       })
   })

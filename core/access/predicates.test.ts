@@ -38,6 +38,7 @@ const who = (may: (a: Actor) => boolean) =>
     .map(([name]) => name)
 const of = {
   schoolId: school,
+  isShared: true,
   teacherIds: [ids.user('tea')],
   ownerId: ids.user('tea'),
   authorId: ids.user('tea'),
@@ -64,7 +65,7 @@ describe('who may do what', () => {
   })
 
   it('reads textbooks: any teacher; own pieces: the same school; changes: who wrote it', () => {
-    expect(who((a) => canSeeResource(a, { schoolId: null, ownerId: null }))).toEqual([
+    expect(who((a) => canSeeResource(a, { schoolId: null, ownerId: null, isShared: true }))).toEqual([
       'teacher',
       'colleague',
       'stranger',
@@ -72,6 +73,7 @@ describe('who may do what', () => {
       'strangeLead',
     ])
     expect(who((a) => canSeeResource(a, of))).toEqual(['teacher', 'colleague', 'lead'])
+    expect(who((a) => canSeeResource(a, { ...of, isShared: false }))).toEqual(['teacher'])
     expect(who((a) => canWriteResource(a, of))).toEqual(['teacher'])
   })
 

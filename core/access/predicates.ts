@@ -36,9 +36,11 @@ export function canEditPlan(actor: Actor, of: PlanFacts): boolean {
   return canSeePlan(actor, of) && actor.userId === of.ownerId
 }
 
-/** Read a resource with its answers: any teacher, for textbooks; for own pieces those of the same school. */
+/** Read a resource with its answers: any teacher, for textbooks; their own; those a colleague has shared. */
 export function canSeeResource(actor: Actor, of: ResourceFacts): boolean {
-  return isTeacher(actor) && (of.schoolId === null || of.schoolId === actor.schoolId)
+  if (!isTeacher(actor)) return false
+  if (of.schoolId === null) return true
+  return of.schoolId === actor.schoolId && (of.isShared || of.ownerId === actor.userId)
 }
 
 /** Change a resource: who wrote it. */

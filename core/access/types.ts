@@ -22,6 +22,8 @@ export interface PlanFacts {
 export interface ResourceFacts {
   readonly schoolId: SchoolId | null
   readonly ownerId: UserId | null
+  /** The whole school may use it. */
+  readonly isShared: boolean
 }
 export interface WorkFacts {
   readonly schoolId: SchoolId

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { at, extended, single } from '../../tests/support/made'
-import type { Item } from '../library'
+import type { ItemId } from '../base'
+import type { Answer, Item } from '../library'
 import { scoreAttempt, scoredByHand } from './index'
 import { NO_LATE_DAYS } from './types'
 
 const items: readonly Item[] = [single('1'), extended('8')]
 const text = { kind: 'extended', text: 'Because it swings.' } as const
 const late = { rule: null, dueAt: null, submittedAt: at('10-02T10:00'), days: NO_LATE_DAYS }
-const both = new Map([
-  [items[0]!.id, { kind: 'single', choice: 'b' } as const],
+const both = new Map<ItemId, Answer>([
+  [items[0]!.id, { kind: 'single', choice: 'b' }],
   [items[1]!.id, text],
 ])
 

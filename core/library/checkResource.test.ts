@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { aCheck, multiple, numeric, single, text } from '../../tests/support/made'
-import { checkResource, countByKind, isScored } from './checkResource'
+import { checkResource, countByKind } from './checkResource'
+import { isScored } from './resourceKinds'
 import type { Item } from './kinds'
 import type { Resource } from './types'
 

@@ -3,12 +3,8 @@ import type { Result } from '../base'
 import type { LibraryRefusal } from './refusals'
 import { ITEM_KINDS, checkItem } from './kinds'
 import type { Item, ItemKind } from './kinds'
-import type { Resource, ResourceKind } from './types'
-
-/** Kinds that a learner answers and that score themselves. */
-export function isScored(kind: ResourceKind): boolean {
-  return kind === 'check' || kind === 'test' || kind === 'practice-set'
-}
+import { hasLink, isWebAddress, itemsOfKind } from './resourceKinds'
+import type { Resource } from './types'
 
 /** Counts of items by kind, for looking before choosing. */
 export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, number>> {
@@ -18,14 +14,14 @@ export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, n
 }
 
 /**
- * Accepts a resource whose code is one word and whose items each have a key that can be met, or names the
- * first fault.
+ * Accepts a resource that has what its kind needs, a code of one word, and items each with a key that can be met; or
+ * names the first fault.
  */
 export function checkResource(resource: Resource): Result<Resource, LibraryRefusal> {
   if (!/^[a-z0-9]{2,16}$/i.test(resource.code))
     return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })
-  if (isScored(resource.kind) && resource.items.length === 0)
-    return refuse({ code: 'library/no-items', field: 'items' })
+  const missing = missingIn(resource)
+  if (missing) return refuse(missing)
   const ids = resource.items.map((item) => item.id)
   const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
   if (twice >= 0) return refuse({ code: 'library/same-item-twice', field: 'items', item: twice + 1 })
@@ -34,6 +30,21 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
     if (fault) return refuse(fault)
   }
   return ok(resource)
+}
+
+function missingIn({ kind, items, material }: Resource): LibraryRefusal | null {
+  const { link, words } = material
+  if (itemsOfKind(kind) === 'needed' && items.length === 0)
+    return { code: 'library/no-items', field: 'items' }
+  if (itemsOfKind(kind) === 'none' && items.length > 0)
+    return { code: 'library/items-not-asked', field: 'items', kind }
+  if (link !== '' && !isWebAddress(link)) return { code: 'library/bad-link', field: 'link' }
+  if (hasLink(kind) && link === '') return { code: 'library/bad-link', field: 'link' }
+  if (kind === 'word-list' && words.length === 0) return { code: 'library/no-words', field: 'words' }
+  const folded = words.map((w) => w.word.trim().toLowerCase())
+  const twice = folded.findIndex((word, i) => folded.indexOf(word) !== i)
+  if (twice >= 0) return { code: 'library/same-word-twice', field: 'words', word: words[twice]?.word ?? '' }
+  return null
 }
 
 /** Why the item of a number, counted from 1, cannot be given; null when it can. */

@@ -1,5 +1,7 @@
 /** Textbooks, resources, items and standards; kinds/ has one file for each kind of item. */
-export { checkResource, countByKind, faultOf, isScored } from './checkResource'
+export { checkResource, countByKind, faultOf } from './checkResource'
+export { differenceOf } from './differenceOf'
+export type { PieceChange } from './differenceOf'
 export { findingsIn } from './itemFindings'
 export type { ItemFinding } from './itemFindings'
 export {
@@ -33,6 +35,31 @@ export {
 export type { Answer, FieldType, FieldTypes, Fields, Item, ItemKind, LearnerItem, Option } from './kinds'
 export type { LibraryRefusal } from './refusals'
 export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from './search'
-export type { Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
-export { RESOURCE_KINDS, RESOURCE_ROLES } from './types'
-export type { Book, BookLesson, BookUnit, Resource, ResourceKind, ResourceRole, Standard } from './types'
+export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
+export { isForPractice, practised } from './practice'
+export type { PracticeResult } from './practice'
+export { hasLink, isScored, isWebAddress, itemsOfKind } from './resourceKinds'
+export type { ItemsOfKind } from './resourceKinds'
+export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
+export type { InTray, Tray, TraySum } from './tray'
+export { NO_MATERIAL, RESOURCE_KINDS, RESOURCE_ROLES } from './types'
+export type {
+  Book,
+  BookLesson,
+  BookUnit,
+  Criterion,
+  Material,
+  Resource,
+  ResourceKind,
+  ResourceRole,
+  WordEntry,
+} from './types'
+export {
+  STANDARD_LEVELS,
+  allBefore,
+  faultInStandards,
+  neighbourhood,
+  pathTo,
+  standardTree,
+} from './standards'
+export type { OnTheWay, Standard, StandardLevel, StandardNode, StandardsFault, Way } from './standards'

@@ -12,6 +12,8 @@ const piece = (id: string, part: Partial<PieceFacts> = {}): PieceFacts => ({
   grade: 8,
   minutes: 10,
   source: 'textbook',
+  language: 'en',
+  readingLevel: null,
   title: id,
   rank: 0,
   ...part,
@@ -81,6 +83,8 @@ describe('what was found', () => {
       grade: fc.integer({ min: 7, max: 8 }),
       minutes: fc.integer({ min: 1, max: 60 }),
       source: fc.constantFrom('textbook' as const, 'own' as const),
+      language: fc.constantFrom('en', 'es'),
+      readingLevel: fc.option(fc.integer({ min: 5, max: 9 })),
       title: fc.string(),
       rank: fc.double({ noNaN: true }),
     })

@@ -1,10 +1,10 @@
 import { assertNever } from '../base'
-import type { ResourceId } from '../base'
-import { isScored } from './checkResource'
+import type { BookId, ResourceId } from '../base'
+import { isScored } from './resourceKinds'
 import type { ResourceKind, ResourceRole } from './types'
 
 /** Where a piece comes from. */
-export const SOURCES = ['textbook', 'own'] as const
+export const SOURCES = ['textbook', 'school', 'own'] as const
 export type Source = (typeof SOURCES)[number]
 
 /** What a search looks at of a piece; `rank` is smaller the better its words fit. */
@@ -15,11 +15,13 @@ export interface PieceFacts {
   readonly grade: number
   readonly minutes: number
   readonly source: Source
+  readonly language: string
+  readonly readingLevel: number | null
   readonly title: string
   readonly rank: number
 }
 
-export const FACETS = ['kind', 'role', 'grade', 'length', 'source', 'scoring'] as const
+export const FACETS = ['kind', 'role', 'grade', 'length', 'source', 'scoring', 'level', 'language'] as const
 /** By what what was found can be narrowed. */
 export type Facet = (typeof FACETS)[number]
 /** Values to choose among; an absent facet, or an empty list, narrows nothing. */
@@ -30,6 +32,12 @@ export interface FacetCount {
   readonly count: number
 }
 export type FacetCounts = Readonly<Record<Facet, readonly FacetCount[]>>
+
+/** A class's textbooks, in order, and what its searches are narrowed by unless one says otherwise. */
+export interface ClassShelf {
+  readonly bookIds: readonly BookId[]
+  readonly filter: ShelfFilter
+}
 
 export const SEARCH_ORDERS = ['fit', 'title', 'shortest'] as const
 export type SearchOrder = (typeof SEARCH_ORDERS)[number]
@@ -62,6 +70,10 @@ export function valueOf(facet: Facet, piece: PieceFacts): string {
       return piece.source
     case 'scoring':
       return isScored(piece.kind) ? 'self-scoring' : 'no-score'
+    case 'level':
+      return piece.readingLevel === null ? 'unknown' : String(piece.readingLevel)
+    case 'language':
+      return piece.language
     default:
       return assertNever(facet)
   }

@@ -1,10 +1,49 @@
 import type { BookId, ResourceId } from '../base'
 import type { Item } from './kinds'
 
-export const RESOURCE_KINDS = ['reading', 'worked-example', 'practice-set', 'check', 'test'] as const
+export const RESOURCE_KINDS = [
+  'reading',
+  'video',
+  'worked-example',
+  'practice-set',
+  'check',
+  'test',
+  'writing-task',
+  'word-list',
+  'read-aloud',
+  'page',
+  'project',
+  'link',
+] as const
 export type ResourceKind = (typeof RESOURCE_KINDS)[number]
 export const RESOURCE_ROLES = ['core', 'reteach', 'practice', 'extension', 'example'] as const
 export type ResourceRole = (typeof RESOURCE_ROLES)[number]
+
+/** A word to be learnt. */
+export interface WordEntry {
+  readonly word: string
+  readonly meaning: string
+  /** A sentence that uses it; may be empty. */
+  readonly example: string
+}
+/** What a person looks at when a piece of work is scored. */
+export interface Criterion {
+  readonly name: string
+  readonly points: number
+  /** What earns all of the points. */
+  readonly about: string
+}
+
+/** What a piece shows besides its text. */
+export interface Material {
+  /** The https address of a video or a page; empty: none. */
+  readonly link: string
+  /** What is said in a video. */
+  readonly transcript: string
+  readonly words: readonly WordEntry[]
+  readonly rubric: readonly Criterion[]
+}
+export const NO_MATERIAL: Material = { link: '', transcript: '', words: [], rubric: [] }
 
 export interface Resource {
   readonly id: ResourceId
@@ -15,15 +54,15 @@ export interface Resource {
   readonly role: ResourceRole
   readonly minutes: number
   readonly grade: number
+  /** The language it is written in, such as `en`. */
+  readonly language: string
+  /** The grade whose readers it suits; null: nobody has said. */
+  readonly readingLevel: number | null
   readonly standards: readonly string[]
   /** Markdown shown to the learner before or instead of items. */
   readonly content: string
+  readonly material: Material
   readonly items: readonly Item[]
-}
-
-export interface Standard {
-  readonly code: string
-  readonly text: string
 }
 
 export interface BookLesson {

@@ -32,7 +32,7 @@ export type {
   Through,
   Weight,
 } from './plan'
-export { courseOf, datesOf, extentsOf, layOut, reachesOf, weekCells, withoutPlace } from './layout'
+export { courseOf, datesOf, extentsOf, layOut, lessonAt, reachesOf, weekCells, withoutPlace } from './layout'
 export type { Course, Layout, LayoutFinding, NotPlaced, Placement, Reach, Stretch, WeekCell } from './layout'
 export { PRICES, fit, withCuts } from './fit'
 export type { Cut, Fit, Shortfall } from './fit'

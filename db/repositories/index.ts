@@ -24,11 +24,13 @@ export {
 export {
   addBook,
   addResource,
-  addStandards,
-  allStandards,
   bookById,
   booksFor,
   cardsFor,
+  cardsOfBooks,
+  dropResource,
+  setShared,
+  usesOf,
   exampleFor,
   formName,
   isFormInUse,
@@ -38,10 +40,9 @@ export {
   resourceById,
   resourcesById,
   saveResource,
-  standardsByCode,
 } from './library'
-export { cardsById, piecesWithWords } from './search'
-export type { PieceForm, ResourceCard } from './library'
+export { cardsByCode, cardsById, piecesServing, piecesWithWords } from './search'
+export type { Looker, PieceForm, ResourceCard } from './library'
 export { screenFor } from './learnerScreen'
 export type { LearnerScreen, ListedPiece } from './learnerScreen'
 export type { OwnTerms } from './learnerWork'
@@ -135,3 +136,28 @@ export {
 } from './work'
 export type { ClassRecord } from '../rows/calendarRows'
 export type { ResourceRecord } from '../rows/libraryRows'
+export {
+  addFramework,
+  addStandards,
+  dropFramework,
+  frameworksFor,
+  standardsByCode,
+  standardsFor,
+  standardsOf,
+} from './standards'
+export type { Framework } from './standards'
+export {
+  addPointer,
+  addPractice,
+  addRoute,
+  classShelfOf,
+  closeRoute,
+  dropPointer,
+  openRoutes,
+  pointersFrom,
+  practisedBy,
+  saveClassShelf,
+  saveTray,
+  trayOf,
+} from './shelf'
+export type { GuidePointer, PracticeRoute, Practised } from './shelf'

@@ -1,10 +1,11 @@
 import { and, asc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm'
-import type { BookId, ResourceId, SchoolId } from '#core/base'
-import type { Book, Resource, Standard } from '#core/library'
+import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
+import type { Book, Resource } from '#core/library'
 import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
 import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
 import { resourceBody } from '../rows/bodies'
-import { books, resourceRevisions, resources, standards } from '../schema/library'
+import { books, resourceRevisions, resources } from '../schema/library'
+import { guidePointers, practiceDone } from '../schema/shelf'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
 import type { FormInShort } from './keptReads'
@@ -43,12 +44,35 @@ const { body: _, ...cardColumns } = getTableColumns(resources)
 /** Everything but content and items. */
 export const CARD = cardColumns
 
-/** Cards of all pieces open to a school. */
-export async function cardsFor(tx: Connection, schoolId: SchoolId): Promise<readonly ResourceCard[]> {
+/** Whose eyes: their school, and they themselves. */
+export interface Looker {
+  readonly schoolId: SchoolId
+  readonly userId: UserId
+}
+
+/** Cards of all pieces open to somebody: of textbooks, shared in their school, and their own. */
+export async function cardsFor(
+  tx: Connection,
+  { schoolId, userId }: Looker,
+): Promise<readonly ResourceCard[]> {
+  const isOpen = or(eq(resources.isShared, true), eq(resources.ownerId, userId))
   return tx
     .select(CARD)
     .from(resources)
-    .where(or(isNull(resources.schoolId), eq(resources.schoolId, schoolId)))
+    .where(or(isNull(resources.schoolId), and(eq(resources.schoolId, schoolId), isOpen)))
+    .orderBy(asc(resources.position), asc(resources.code))
+}
+
+/** Cards of all pieces of textbooks, in book order. */
+export async function cardsOfBooks(
+  tx: Connection,
+  bookIds: readonly BookId[],
+): Promise<readonly ResourceCard[]> {
+  if (bookIds.length === 0) return []
+  return tx
+    .select(CARD)
+    .from(resources)
+    .where(inArray(resources.bookId, [...bookIds]))
     .orderBy(asc(resources.position), asc(resources.code))
 }
 
@@ -193,37 +217,30 @@ export async function ownCodeTaken(tx: Connection, schoolId: SchoolId, code: str
   return rows.length > 0
 }
 
+/** Opens a piece to its school, or takes it back. */
+export async function setShared(tx: Connection, id: ResourceId, isShared: boolean): Promise<void> {
+  await tx.update(resources).set({ isShared }).where(eq(resources.id, id))
+}
+
+/** How many assignments give a piece out, or did. */
+export async function usesOf(tx: Connection, id: ResourceId): Promise<number> {
+  const [row] = await tx.all<{ works: number }>(
+    sql`select count(distinct assignment_id) as works from assignment_pieces where resource_id = ${id}`,
+  )
+  return row?.works ?? 0
+}
+
+/** Takes a piece away, with its former forms and what points to it. */
+export async function dropResource(tx: Connection, id: ResourceId): Promise<void> {
+  await tx.delete(guidePointers).where(or(eq(guidePointers.fromPiece, id), eq(guidePointers.toPiece, id)))
+  await tx.delete(practiceDone).where(eq(practiceDone.resourceId, id))
+  await tx.delete(resourceRevisions).where(eq(resourceRevisions.resourceId, id))
+  await tx.delete(resources).where(eq(resources.id, id))
+}
+
 /** Adds a piece. */
 export async function addResource(tx: Connection, record: ResourceRecord): Promise<void> {
   await tx.insert(resources).values(fromResource(record))
-}
-
-/** Adds standards, replacing the text of known codes. */
-export async function addStandards(tx: Connection, list: readonly Standard[]): Promise<void> {
-  for (const s of list)
-    await tx
-      .insert(standards)
-      .values(s)
-      .onConflictDoUpdate({ target: standards.code, set: { text: s.text } })
-}
-
-/** All standards, by code. */
-export async function allStandards(tx: Connection): Promise<readonly Standard[]> {
-  return tx.select().from(standards).orderBy(asc(standards.code))
-}
-
-/** Standards by code, in words. */
-export async function standardsByCode(
-  tx: Connection,
-  codes: readonly string[],
-): Promise<readonly Standard[]> {
-  return codes.length === 0
-    ? []
-    : tx
-        .select()
-        .from(standards)
-        .where(inArray(standards.code, [...new Set(codes)]))
-        .orderBy(asc(standards.code))
 }
 
 /** The worked example of the textbook lesson that a piece belongs to; null when it has none, or is one itself. */

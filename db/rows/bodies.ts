@@ -17,6 +17,7 @@ import {
   assignmentWithTeams,
   pieceHandedInAlone,
   resourceWithHints,
+  resourceWithMaterial,
   workCommandWithLaterParts,
   workCommandWithTeams,
 } from './upgrade/work'
@@ -25,7 +26,7 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
-const { book, items, standards, content } = libraryShapes(STORED)
+const { book, items, standards, content, material, tray, classShelf } = libraryShapes(STORED)
 const { window, rules, pieceParts, overrides, ownRules, ruledGroup, groupRule, because, about, score } =
   workShapes(STORED)
 
@@ -44,9 +45,14 @@ export const commandBody = bodyOf('journal.command', z.union([workCommand, works
 ])
 export const bookBody = bodyOf('books.body', book.omit({ id: true }))
 export const resourceBody = readOnce(
-  bodyOf('resources.body', z.object({ standards, content, items }), [resourceWithHints]),
+  bodyOf('resources.body', z.object({ standards, content, items, material }), [
+    resourceWithHints,
+    resourceWithMaterial,
+  ]),
   300,
 )
+export const trayBody = bodyOf('trays.body', tray)
+export const classShelfBody = bodyOf('class_shelves.body', classShelf)
 export const assignmentBody = readOnce(
   bodyOf(
     'assignments.body',

@@ -10,37 +10,51 @@ export interface ResourceRecord {
   readonly bookId: BookId | null
   readonly bookLessonId: string | null
   readonly position: number
+  /** The whole school may use it. */
+  readonly isShared: boolean
   /** Counts the forms that were given out. */
   readonly revision: number
 }
 
-type Plain = Omit<Resource, 'standards' | 'content' | 'items'>
+type Plain = Omit<Resource, 'standards' | 'content' | 'items' | 'material'>
 export type ResourceRow = Plain &
   Omit<ResourceRecord, 'resource'> & { readonly itemCount: number; readonly body: string }
 
 /** Row to resource. */
 export function toResource(row: ResourceRow): ResourceRecord {
   const body = resourceBody.read(row.body)
-  const { id, code, title, kind, role, minutes, grade } = row
+  const { id, code, title, kind, role, minutes, grade, language, readingLevel } = row
   return {
-    resource: { id: id as ResourceId, code, title, kind, role, minutes, grade, ...body },
+    resource: {
+      id: id as ResourceId,
+      code,
+      title,
+      kind,
+      role,
+      minutes,
+      grade,
+      language,
+      readingLevel,
+      ...body,
+    },
     schoolId: row.schoolId,
     ownerId: row.ownerId,
     bookId: row.bookId,
     bookLessonId: row.bookLessonId,
     position: row.position,
+    isShared: row.isShared,
     revision: row.revision,
   }
 }
 
 /** Resource to row. */
 export function fromResource({ resource, ...where }: ResourceRecord): ResourceRow {
-  const { standards, content, items, ...plain } = resource
+  const { standards, content, items, material, ...plain } = resource
   return {
     ...plain,
     ...where,
     itemCount: items.length,
-    body: resourceBody.print({ standards, content, items }),
+    body: resourceBody.print({ standards, content, items, material }),
   }
 }
 

@@ -28,6 +28,12 @@ export const resources = sqliteTable(
     itemCount: integer().notNull(),
     /** Counts the forms that were given out; older ones are kept in their own table. */
     revision: integer().notNull().default(1),
+    /** In which language it is written, such as `en`. */
+    language: text().notNull().default('en'),
+    /** The grade whose readers it suits; null: nobody has said. */
+    readingLevel: integer(),
+    /** An own piece that the whole school may use. */
+    isShared: integer({ mode: 'boolean' }).notNull().default(true),
     /** Standards, content and items with their keys. */
     body: text().notNull(),
   },
@@ -54,8 +60,3 @@ export const resourceRevisions = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.resourceId, t.revision] })],
 )
-
-export const standards = sqliteTable('standards', {
-  code: text().primaryKey(),
-  text: text().notNull(),
-})

@@ -1,5 +1,6 @@
 import { asId, seedOf, seededRandom, shuffled } from '#core/base'
 import type { ItemId, ResourceId } from '#core/base'
+import { NO_MATERIAL } from '#core/library'
 import type { Item, Option, Resource, ResourceKind, ResourceRole } from '#core/library'
 
 /** Writing textbooks tersely: what each item needs, in reading order. */
@@ -83,6 +84,9 @@ export function piece(
       role,
       minutes,
       grade,
+      language: 'en',
+      readingLevel: null,
+      material: NO_MATERIAL,
       standards,
       content: content.trim(),
       items: withIds,

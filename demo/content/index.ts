@@ -3,7 +3,8 @@ import type { BookId, ItemId } from '#core/base'
 import type { Resource } from '#core/library'
 import { piece } from './author'
 import type { Piece } from './author'
-import { HEAT, STANDARDS, WAVES } from './waves.outline'
+import { STANDARDS } from './standards'
+import { HEAT, WAVES } from './waves.outline'
 import { readPieces } from './readPieces'
 
 export { HEAT, STANDARDS, WAVES }

@@ -1,6 +1,6 @@
 import { asId } from '#core/base'
 import type { BookId } from '#core/base'
-import type { Book, BookLesson, Standard } from '#core/library'
+import type { Book, BookLesson } from '#core/library'
 
 const lessons = (
   unit: string,
@@ -222,22 +222,3 @@ export const HEAT: Book = {
     },
   ],
 }
-
-/** The made-up framework of standards, in words. */
-export const STANDARDS: readonly Standard[] = [
-  { code: 'TH.8.W.1', text: 'Describe a vibration as a motion that repeats about a resting place.' },
-  { code: 'TH.8.W.2', text: 'Measure and relate amplitude, period and frequency.' },
-  { code: 'TH.8.W.3', text: 'Find by experiment what the period of a pendulum depends on.' },
-  { code: 'TH.8.W.4', text: 'Follow energy as it changes form in a vibration and leaves it.' },
-  { code: 'TH.8.W.5', text: 'Explain damping and resonance with examples.' },
-  { code: 'TH.8.W.6', text: 'Explain that a wave carries energy without carrying matter along.' },
-  { code: 'TH.8.W.7', text: 'Use the relation between wave speed, frequency and wavelength.' },
-  { code: 'TH.8.W.8', text: 'Tell transverse from longitudinal waves and model both.' },
-  { code: 'TH.7.M.1', text: 'Measure mass and volume, also of irregular solids.' },
-  { code: 'TH.7.M.2', text: 'Find and use density to tell materials apart.' },
-  { code: 'TH.7.M.3', text: 'Explain solids, liquids and gases with the particle model.' },
-  { code: 'TH.7.M.4', text: 'Explain the pressure of a gas by particles hitting a wall.' },
-  { code: 'TH.7.M.5', text: 'Plan a fair measurement of a property of a material.' },
-  { code: 'TH.7.M.6', text: 'Tell hardness, stiffness and strength apart and measure them.' },
-  { code: 'TH.7.M.7', text: 'Compare materials as conductors and insulators.' },
-]

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
 import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
-import type { Answer, LearnerItem } from '#core/library'
+import type { Answer, LearnerItem, Material } from '#core/library'
 import type { LearnerCard, LearnerPiece, NoticeKind } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
@@ -92,6 +92,7 @@ export interface MyPiece {
   readonly work: LearnerCard
   readonly piece: LearnerPiece
   readonly content: string
+  readonly material: Material
   readonly open: OpenTry | null
   /** A piece that is only read and was opened: from when it may be called done. */
   readonly reading: { readonly attemptId: AttemptId; readonly doneFrom: Instant } | null

@@ -1,8 +1,23 @@
 import { z } from 'zod'
-import type { BookId, Instant, ResourceId } from '#core/base'
-import { FACETS, RESOURCE_KINDS, RESOURCE_ROLES, SEARCH_ORDERS } from '#core/library'
-import type { Book, Facet, FacetCounts, Resource, ResourceKind, ResourceRole, Standard } from '#core/library'
+import type { BookId, ClassId, Instant, PlanId, ResourceId } from '#core/base'
+import { MOST_IN_TRAY, RESOURCE_KINDS, RESOURCE_ROLES, SEARCH_ORDERS } from '#core/library'
+import type {
+  Book,
+  ClassShelf,
+  FacetCounts,
+  Item,
+  OnTheWay,
+  PieceChange,
+  Resource,
+  ResourceKind,
+  ResourceRole,
+  Source,
+  Standard,
+  Tray,
+  Way,
+} from '#core/library'
 import { itemShapes } from '../shapes/items'
+import { libraryShapes } from '../shapes/library'
 import { WIRE } from '../shapes/makers'
 import { contract, id, line, prose, version } from './define'
 
@@ -21,6 +36,9 @@ export interface PieceCard {
   /** Counts the forms in which it was given out. */
   readonly revision: number
   readonly own: boolean
+  readonly source: Source
+  readonly language: string
+  readonly readingLevel: number | null
 }
 export interface Shelf {
   readonly books: readonly Book[]
@@ -40,13 +58,7 @@ export interface Found {
   /** The first of them, in the order that was asked for. */
   readonly pieces: readonly FoundPiece[]
 }
-const facetValues = WIRE.list(line(40), 30)
-const shelfFilter = z.strictObject(
-  Object.fromEntries(FACETS.map((facet) => [facet, facetValues.optional()])) as Record<
-    Facet,
-    z.ZodOptional<typeof facetValues>
-  >,
-)
+const { material, shelfFilter, classShelf } = libraryShapes(WIRE)
 /** Pieces open to the asker whose words fit, narrowed; without words, all of them. */
 export const SearchShelf = contract<Found>()({
   method: 'POST',
@@ -59,6 +71,9 @@ export interface Inside {
   readonly revision: number
   /** Whether the asker may change it. */
   readonly mayEdit: boolean
+  /** An own piece that the whole school may use. */
+  readonly isShared: boolean
+  readonly source: Source
   readonly standards: readonly Standard[]
   readonly used: readonly {
     readonly title: string
@@ -81,6 +96,10 @@ const ownPiece = z.strictObject({
   minutes: z.number().int().min(1, 'is below 1').max(300, 'is above 300'),
   grade: z.number().int().min(1).max(13),
   content: prose(40_000),
+  language: line(12),
+  readingLevel: WIRE.whole(1, 13).nullable(),
+  standards: WIRE.list(line(40), 100),
+  material,
   items: WIRE.list(itemShapes(WIRE).item, 100),
 })
 /** Adds an own piece, found under the school's own pieces. */
@@ -98,4 +117,165 @@ export const ChangePiece = contract<{ readonly revision: number; readonly isNewF
   path: '/api/resources/:resourceId',
   params: z.strictObject({ resourceId: id<ResourceId>() }),
   body: ownPiece.extend({ revision: version }),
+})
+
+/** What the asker has in their tray. Pieces that are no longer open to them are not in it. */
+export const ShowTray = contract<Tray>()({ method: 'GET', path: '/api/tray' })
+const some = WIRE.list(id<ResourceId>(), MOST_IN_TRAY)
+/** Puts into the tray, takes out, puts in order, or sets its limit in minutes. */
+export const ChangeTray = contract<Tray>()({
+  method: 'POST',
+  path: '/api/tray',
+  body: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('put-in'), pieces: some }),
+    z.strictObject({ kind: z.literal('take-out'), pieces: some }),
+    z.strictObject({ kind: z.literal('order'), pieces: some }),
+    z.strictObject({ kind: z.literal('limit'), minutes: WIRE.whole(1, 5000).nullable() }),
+  ]),
+})
+/** Pieces by short codes that were typed or pasted; a code of several textbooks names each. */
+export const ReadCodes = contract<{
+  readonly found: readonly PieceCard[]
+  readonly unknown: readonly string[]
+}>()({
+  method: 'POST',
+  path: '/api/shelf/codes',
+  body: z.strictObject({ text: prose(4000) }),
+})
+
+const ofClass = z.strictObject({ classId: id<ClassId>() })
+/** A class's textbooks, and by what its searches are narrowed. */
+export const ShowClassShelf = contract<ClassShelf>()({
+  method: 'GET',
+  path: '/api/classes/:classId/shelf',
+  params: ofClass,
+})
+export const SetClassShelf = contract<ClassShelf>()({
+  method: 'POST',
+  path: '/api/classes/:classId/shelf',
+  params: ofClass,
+  body: classShelf as unknown as z.ZodType<ClassShelf>,
+})
+
+/** A lesson of a plan in which a standard is taught or assessed. */
+export interface WherePlanned {
+  readonly planId: PlanId
+  readonly planTitle: string
+  readonly number: string
+  readonly title: string
+  readonly how: 'taught' | 'assessed'
+}
+export interface StandardPage {
+  readonly standard: Standard
+  /** What holds it, from the top down. */
+  readonly path: readonly Standard[]
+  /** What it needs and what needs it, as far as is drawn. */
+  readonly nodes: readonly OnTheWay[]
+  readonly ways: readonly Way[]
+  readonly pieces: readonly PieceCard[]
+  readonly itemCount: number
+  readonly planned: readonly WherePlanned[]
+}
+/** All about one standard that is open to the asker. */
+export const ShowStandard = contract<StandardPage>()({
+  method: 'GET',
+  path: '/api/standards/:code',
+  params: z.strictObject({ code: line(60) }),
+})
+
+/** An item that was drawn for a check, and the piece from which it comes. */
+export interface DrawnItem {
+  readonly item: Item
+  readonly from: { readonly code: string; readonly title: string }
+}
+export interface DrawnCheck {
+  readonly items: readonly DrawnItem[]
+  /** Standards with fewer items than were asked for, and by how many. */
+  readonly short: readonly { readonly standard: string; readonly missing: number }[]
+}
+/** Draws items for a check from all banks open to the asker; the same seed draws the same. */
+export const DrawCheck = contract<DrawnCheck>()({
+  method: 'POST',
+  path: '/api/shelf/draw-check',
+  body: z.strictObject({
+    standards: WIRE.list(line(60), 12),
+    perStandard: WIRE.whole(1, 20),
+    /** In percent; null: whatever comes. */
+    mix: z
+      .strictObject({ easy: WIRE.whole(0, 100), middle: WIRE.whole(0, 100), hard: WIRE.whole(0, 100) })
+      .nullable(),
+    seed: prose(60),
+  }),
+})
+
+const ofPiece = z.strictObject({ resourceId: id<ResourceId>() })
+/** Opens an own piece to the whole school, or takes it back. */
+export const SharePiece = contract<{ readonly isShared: boolean }>()({
+  method: 'POST',
+  path: '/api/resources/:resourceId/share',
+  params: ofPiece,
+  body: z.strictObject({ isShared: z.boolean() }),
+})
+/** Makes an own copy of any piece. */
+export const CopyPiece = contract<{ readonly resourceId: ResourceId }>()({
+  method: 'POST',
+  path: '/api/resources/:resourceId/copy',
+  params: ofPiece,
+})
+/** Takes an own piece off the shelf for good; not while work gives it out. */
+export const DropPiece = contract<{ readonly title: string }>()({
+  method: 'POST',
+  path: '/api/resources/:resourceId/drop',
+  params: ofPiece,
+})
+export interface Difference {
+  /** The one there is now. */
+  readonly revision: number
+  readonly changes: readonly PieceChange[]
+}
+/** What differs between a piece's form of some revision and the one it has now. */
+export const ShowDifference = contract<Difference>()({
+  method: 'GET',
+  path: '/api/resources/:resourceId/difference/:revision',
+  params: ofPiece.extend({ revision: z.coerce.number().int().min(1) }),
+})
+
+/** "If weak here, give that": from the piece itself, or from a standard that it serves. */
+export interface Guide {
+  readonly pointers: readonly { readonly standard: string | null; readonly to: PieceCard }[]
+}
+export const ShowGuide = contract<Guide>()({
+  method: 'GET',
+  path: '/api/resources/:resourceId/guide',
+  params: ofPiece,
+})
+/** Points from a check or a standard to a piece, or no longer. */
+export const SetPointer = contract<{ readonly isOn: boolean }>()({
+  method: 'POST',
+  path: '/api/guide',
+  body: z.strictObject({
+    from: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('piece'), resourceId: id<ResourceId>() }),
+      z.strictObject({ kind: z.literal('standard'), code: line(60) }),
+    ]),
+    to: id<ResourceId>(),
+    isOn: z.boolean(),
+  }),
+})
+
+interface Routes {
+  readonly bookIds: readonly BookId[]
+}
+/** Textbooks that are open to a class as practice. */
+export const ShowRoutes = contract<Routes>()({
+  method: 'GET',
+  path: '/api/classes/:classId/routes',
+  params: ofClass,
+})
+/** Opens a textbook to a class as practice, or closes it. */
+export const SetRoute = contract<Routes>()({
+  method: 'POST',
+  path: '/api/classes/:classId/routes',
+  params: ofClass,
+  body: z.strictObject({ bookId: id<BookId>(), isOpen: z.boolean() }),
 })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import type { BookId } from '#core/base'
-import type { Book } from '#core/library'
+import type { BookId, ResourceId } from '#core/base'
+import { FACETS, MOST_IN_TRAY } from '#core/library'
+import type { Book, Facet, Material, Tray } from '#core/library'
 import { itemShapes } from './items'
 import { id } from './makers'
 import type { Makers } from './makers'
@@ -22,7 +23,32 @@ export function libraryShapes(m: Makers) {
     grade: m.number(),
     units: m.list(m.object({ number: m.prose(12), title: m.line(120), lessons: m.list(lesson, 400) }), 100),
   }) satisfies z.ZodType<Book>
+  const material = m.object({
+    link: m.prose(500),
+    transcript: m.prose(40_000),
+    words: m.list(m.object({ word: m.line(80), meaning: m.prose(400), example: m.prose(400) }), 100),
+    rubric: m.list(m.object({ name: m.line(80), points: m.number(0, 100), about: m.prose(600) }), 12),
+  }) satisfies z.ZodType<Material>
+  const facetValues = m.list(m.line(40), 30)
+  const shelfFilter = m.object(
+    Object.fromEntries(FACETS.map((facet) => [facet, facetValues.optional()])) as Record<
+      Facet,
+      z.ZodOptional<typeof facetValues>
+    >,
+  )
+  const classShelf = m.object({
+    bookIds: m.list(id<BookId>(), 20),
+    filter: shelfFilter,
+  })
+  const tray = m.object({
+    pieces: m.list(id<ResourceId>(), MOST_IN_TRAY),
+    limit: m.whole(1, 5000).nullable(),
+  }) satisfies z.ZodType<Tray>
   return {
+    material,
+    shelfFilter,
+    classShelf,
+    tray,
     book,
     item,
     items: m.list(item, 100),

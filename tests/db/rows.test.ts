@@ -160,6 +160,7 @@ describe('whole values come back as they went in', () => {
       bookId: null,
       bookLessonId: null,
       position: 2,
+      isShared: true,
       revision: 3,
     }
     await bench.deps.store.write((tx) => addResource(tx, record))
@@ -296,6 +297,7 @@ describe('whole values come back as they went in', () => {
         bookId: null,
         bookLessonId: null,
         position: 0,
+        isShared: true,
         revision: 1,
       })
       await addAssignment(tx, record)

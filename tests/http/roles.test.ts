@@ -13,7 +13,7 @@ import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
 import { ListPresets, ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
 import { fileState } from '../support/fileState'
-import { PLAIN_WORK } from '../support/made'
+import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
 import { Agent, DEMO, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
 import { MIGRATIONS, aFolder } from '../support/world'
@@ -85,6 +85,7 @@ const AN_OWN_PIECE = {
   role: 'core',
   minutes: 5,
   grade: 8,
+  ...PLAIN_PIECE,
   content: 'Read this.',
   items: [],
 }
@@ -213,7 +214,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'GET /api/resources/PIECE',
-    file: 'resources/[resourceId].get.ts',
+    file: 'resources/[resourceId]/index.get.ts',
     expected: [S, H, H, I, I, I, I, I, I],
   },
   {
@@ -226,17 +227,17 @@ const TABLE: readonly Row[] = [
       role: 'core',
       minutes: 5,
       grade: 8,
-      content: '',
+      ...PLAIN_PIECE,
       items: [],
     },
     expected: [S, D, D, I, I, I, I, I, I],
   },
   {
     route: 'POST /api/resources/OWN',
-    file: 'resources/[resourceId].post.ts',
+    file: 'resources/[resourceId]/index.post.ts',
     body: { ...AN_OWN_PIECE, title: 'Changed', revision: 1 },
     changes: 'resources',
-    expected: [S, H, H, I, D, D, D, D, H],
+    expected: [S, H, H, I, H, H, H, H, H],
   },
   {
     route: 'POST /api/work/WORK/give',
@@ -564,6 +565,107 @@ const TABLE: readonly Row[] = [
     route: 'GET /api/evidence/items/WORK',
     file: 'evidence/items/[assignmentId].get.ts',
     expected: [S, H, H, I, I, I, H, H, H],
+  },
+  { route: 'GET /api/tray', file: 'tray/index.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
+  {
+    route: 'POST /api/tray',
+    file: 'tray/index.post.ts',
+    body: { kind: 'limit', minutes: 90 },
+    changes: 'trays',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/shelf/codes',
+    file: 'shelf/codes.post.ts',
+    body: { text: 'wav203' },
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/shelf/draw-check',
+    file: 'shelf/draw-check.post.ts',
+    body: { standards: ['TH.8.W.1'], perStandard: 2, mix: null, seed: '1' },
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/standards/TH.8.W.1',
+    file: 'standards/[code].get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/classes/CLASS/shelf',
+    file: 'classes/[classId]/shelf.get.ts',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/shelf',
+    file: 'classes/[classId]/shelf.post.ts',
+    body: { bookIds: [], filter: { grade: ['8'] } },
+    changes: 'class_shelves',
+    by: ['teacher'],
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'GET /api/classes/CLASS/routes',
+    file: 'classes/[classId]/routes.get.ts',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/routes',
+    file: 'classes/[classId]/routes.post.ts',
+    body: { bookId: 'book-heat', isOpen: true },
+    changes: 'practice_routes',
+    by: ['teacher'],
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'GET /api/resources/PIECE/guide',
+    file: 'resources/[resourceId]/guide.get.ts',
+    expected: [S, H, H, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/guide',
+    file: 'guide.post.ts',
+    body: { from: { kind: 'standard', code: 'TH.8.W.1' }, to: 'PIECE', isOn: true },
+    changes: 'guide_pointers',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/resources/PIECE/copy',
+    file: 'resources/[resourceId]/copy.post.ts',
+    body: {},
+    changes: 'resources',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/resources/OWN/share',
+    file: 'resources/[resourceId]/share.post.ts',
+    body: { isShared: true },
+    changes: 'resources',
+    by: ['teacher'],
+    expected: [S, H, H, I, H, H, H, H, H],
+  },
+  {
+    route: 'POST /api/resources/PIECE/drop',
+    file: 'resources/[resourceId]/drop.post.ts',
+    body: {},
+    expected: [S, H, H, D, D, D, D, D, D],
+  },
+  {
+    route: 'GET /api/resources/PIECE/difference/1',
+    file: 'resources/[resourceId]/difference/[revision].get.ts',
+    expected: [S, H, H, I, I, I, I, I, I],
+  },
+  { route: 'GET /api/practice', file: 'practice/index.get.ts', expected: [S, I, I, D, D, D, D, D, D] },
+  {
+    route: 'GET /api/practice/PIECE',
+    file: 'practice/[resourceId].get.ts',
+    expected: [S, H, H, H, H, H, H, H, H],
+  },
+  {
+    route: 'POST /api/practice/PIECE',
+    file: 'practice/[resourceId].post.ts',
+    body: { answers: [] },
+    expected: [S, H, H, H, H, H, H, H, H],
   },
   {
     route: 'GET /api/evidence/to-score/WORK?classId=CLASS&pieceId=p1',

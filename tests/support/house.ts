@@ -37,6 +37,7 @@ export const MAY: Record<
       /^#imports$/,
       /^@vueuse\/core$/,
       /^markdown-it$/,
+      /^katex$/,
       /^echarts/,
       /^@atlaskit\/pragmatic-drag-and-drop\//,
       /^@internationalized\/date$/,

@@ -19,7 +19,7 @@ import type {
 import { LATER_RULES } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRules, AttemptScore } from '#core/attempts'
 import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
-import { blanksOf, matchingOf, orderingOf } from '#core/library'
+import { NO_MATERIAL, blanksOf, matchingOf, orderingOf } from '#core/library'
 import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
 import { NO_ABOUT } from '#core/work'
@@ -166,6 +166,15 @@ export function everyKind(): readonly Item[] {
   ]
 }
 
+/** What a piece says besides what a test is about. */
+export const PLAIN_PIECE = {
+  language: 'en',
+  readingLevel: null,
+  standards: [],
+  content: '',
+  material: NO_MATERIAL,
+} satisfies Partial<Resource>
+
 export function aCheck(items: readonly Item[], part: Partial<Resource> = {}): Resource {
   return {
     id: asId<ResourceId>('r1'),
@@ -175,8 +184,7 @@ export function aCheck(items: readonly Item[], part: Partial<Resource> = {}): Re
     role: 'core',
     minutes: 10,
     grade: 8,
-    standards: [],
-    content: '',
+    ...PLAIN_PIECE,
     items,
     ...part,
   }

@@ -197,6 +197,7 @@ export async function aSchool(): Promise<TestSchool> {
       bookId: null,
       bookLessonId: null,
       position: 0,
+      isShared: true,
       revision: 1,
     }),
   )

@@ -12,7 +12,7 @@ import { previewRipple } from '#usecases/pacing/previewRipple'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { changeWork } from '#usecases/work/changeWork'
 import { showWork } from '#usecases/work/showWork'
-import { aChange, at, piecesOf, single } from '../support/made'
+import { PLAIN_PIECE, aChange, at, piecesOf, single } from '../support/made'
 import { aDraft, aSchool, aTeacher, anchored, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -29,6 +29,7 @@ async function twoOwnPieces(school: TestSchool) {
         role: 'core',
         minutes: 10,
         grade: 8,
+        ...PLAIN_PIECE,
         content: '',
         items: [single('1'), single('2')],
         ...part,
@@ -170,6 +171,7 @@ describe('a piece that is changed after it was given out', () => {
     role: 'core' as const,
     minutes: 12,
     grade: 8,
+    ...PLAIN_PIECE,
     content: '',
     items,
   })

@@ -3,7 +3,7 @@ import { mustBeOk } from '#core/base'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { makePiece } from '#usecases/library/shelf'
 import { standOfRecipients } from '#usecases/work/standOfRecipients'
-import { P1, aChange, piecesOf, single } from '../support/made'
+import { PLAIN_PIECE, P1, aChange, piecesOf, single } from '../support/made'
 import { aColleague, aDraft, aSchool, publish, through } from '../support/world'
 
 const items = [single('1', { standard: 'A' }), single('2', { standard: 'A' }), single('3', { standard: 'B' })]
@@ -19,6 +19,7 @@ describe('who needs what', () => {
       role: 'core',
       minutes: 12,
       grade: 8,
+      ...PLAIN_PIECE,
       content: '',
       items,
     } as const

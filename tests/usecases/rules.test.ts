@@ -16,7 +16,7 @@ import { assign } from '#usecases/work/assign'
 import { changeWork } from '#usecases/work/changeWork'
 import { previewWork } from '#usecases/work/previewWork'
 import { showWork } from '#usecases/work/showWork'
-import { P1, aChange, at, ids, piecesOf, rules, single } from '../support/made'
+import { PLAIN_PIECE, P1, aChange, at, ids, piecesOf, rules, single } from '../support/made'
 import { aDraft, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -40,6 +40,7 @@ async function aBank(school: TestSchool) {
     role: 'core',
     minutes: 10,
     grade: 8,
+    ...PLAIN_PIECE,
     content: '',
   } as const
   return mustBeOk(await makePiece(school.deps, school.teacher, { ...piece, items: BANK }), 'bank').resourceId

@@ -24,6 +24,7 @@ async function written() {
       bookId: null,
       bookLessonId: null,
       position: 0,
+      isShared: true,
       revision: 1,
     }),
   )

@@ -3,14 +3,15 @@ import { mustBeOk } from '#core/base'
 import type { Actor } from '#core/access'
 import type { SearchOrder, ShelfFilter } from '#core/library'
 import { changePiece } from '#usecases/library/changePiece'
+import { sharePiece } from '#usecases/library/ownPieces'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside, makePiece } from '#usecases/library/shelf'
-import { piecesOf, single } from '../support/made'
+import { PLAIN_PIECE, piecesOf, single } from '../support/made'
 import { aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const piece = (part: { readonly title: string; readonly content?: string; readonly code?: string }) =>
-  ({ kind: 'check', role: 'core', minutes: 10, grade: 8, code: '', content: '', ...part }) as const
+  ({ ...PLAIN_PIECE, kind: 'check', role: 'core', minutes: 10, grade: 8, code: '', ...part }) as const
 const make = async (
   school: TestSchool,
   part: Parameters<typeof piece>[0],
@@ -106,7 +107,7 @@ describe('a search of the shelf', () => {
     const [found] = (await search(school, 'quartz')).pieces
     expect(found?.hadBy).toHaveLength(2)
     const { resource, revision } = mustBeOk(await lookInside(school.deps, school.teacher, id), 'inside')
-    const { id: _, standards: __, ...written } = resource
+    const { id: _, ...written } = resource
     mustBeOk(
       await changePiece(school.deps, school.teacher, {
         resourceId: id,
@@ -118,10 +119,18 @@ describe('a search of the shelf', () => {
     expect([await titles(school, 'quartz'), await titles(school, 'fels')]).toEqual([[], ['Felspar']])
   })
 
-  it('shows own pieces to their school alone, and nothing to learners', async () => {
+  it('shows own pieces to their school once they are shared, and nothing to learners', async () => {
     const school = await aSchool()
-    await make(school, { title: 'Quartz' })
-    expect(await titles(school, 'quartz', { who: await aColleague(school) })).toEqual(['Quartz'])
+    const resourceId = await make(school, { title: 'Quartz' })
+    const who = await aColleague(school)
+    expect(await titles(school, 'quartz', { who })).toEqual([])
+    const share = (isShared: boolean) => sharePiece(school.deps, school.teacher, { resourceId, isShared })
+    mustBeOk(await share(true), 'share')
+    expect(await titles(school, 'quartz', { who })).toEqual(['Quartz'])
+    expect((await search(school, 'quartz', { who })).facets.source).toEqual([{ value: 'school', count: 1 }])
+    mustBeOk(await share(false), 'take back')
+    expect(await titles(school, 'quartz', { who })).toEqual([])
+    mustBeOk(await share(true), 'share')
     expect(await titles(school, 'quartz', { who: school.stranger })).toEqual([])
     const asked = { text: 'quartz', filter: {}, order: 'fit' } as const
     expect((await searchShelf(school.deps, school.ann, asked)).error?.code).toBe('access/denied')

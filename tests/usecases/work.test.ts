@@ -251,6 +251,7 @@ describe('held, published, changed, withdrawn', () => {
         bookId: null,
         bookLessonId: null,
         position: 0,
+        isShared: true,
         revision: 1,
       }),
     )

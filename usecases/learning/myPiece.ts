@@ -2,6 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
+import { NO_MATERIAL } from '#core/library'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -79,6 +80,7 @@ export async function pieceAt(
     work,
     piece: card,
     content: isOpen ? resource.content : '',
+    material: isOpen ? resource.material : NO_MATERIAL,
     now,
     zone: await zoneFor(tx, learnerId),
     open: current && !isRead ? await openTry(tx, current, given) : null,

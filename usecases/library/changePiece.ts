@@ -7,9 +7,10 @@ import type { LibraryRefusal, Resource } from '#core/library'
 import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import { standardsIn } from './shelf'
 
 /** What a teacher writes of a piece. */
-export type WrittenPiece = Omit<Resource, 'id' | 'standards'>
+export type WrittenPiece = Omit<Resource, 'id'>
 export type PieceChanged = Result<
   { readonly revision: number; readonly isNewForm: boolean },
   AccessRefusal | LibraryRefusal
@@ -38,7 +39,7 @@ export async function changePiece(
       })
     const { code: was } = record.resource
     const code = input.piece.code.trim().toLowerCase() || was
-    const standards = [...new Set(input.piece.items.flatMap((i) => i.standard ?? []))]
+    const standards = standardsIn(input.piece)
     const checked = checkResource({ ...input.piece, id: resourceId, code, standards })
     if (!checked.ok) return checked
     if (code !== was && (await ownCodeTaken(tx, actor.schoolId, code)))

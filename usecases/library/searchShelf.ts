@@ -21,7 +21,7 @@ export async function searchShelf(
 ) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
-  const found = await piecesWithWords(tx, actor.schoolId, wordsOf(asked.text))
+  const found = await piecesWithWords(tx, actor, wordsOf(asked.text))
   const left = narrowed(found, asked.filter, asked.order)
   const ids = left.slice(0, MOST_SHOWN).map((p) => p.id)
   const had = await hadBy(tx, actor, ids)
@@ -29,7 +29,7 @@ export async function searchShelf(
   return ok({
     total: left.length,
     facets: facetCounts(found, asked.filter),
-    pieces: cards.map((card) => ({ piece: asCard(card), hadBy: had.get(card.id) ?? [] })),
+    pieces: cards.map((card) => ({ piece: asCard(card, actor), hadBy: had.get(card.id) ?? [] })),
   })
 }
 

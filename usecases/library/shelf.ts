@@ -1,18 +1,18 @@
 import { asId, ok, refuse } from '#core/base'
-import type { ResourceId, Result } from '#core/base'
+import type { ResourceId, Result, UserId } from '#core/base'
 import { canWriteResource, canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkResource } from '#core/library'
-import type { LibraryRefusal, Resource } from '#core/library'
+import type { LibraryRefusal, Resource, Source } from '#core/library'
 import {
   addResource,
   assignmentsFor,
-  allStandards,
   booksFor,
   cardsFor,
   ownCodeTaken,
   resourceById,
   standardsByCode,
+  standardsFor,
 } from '#db/repositories'
 import type { ResourceCard } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -22,19 +22,28 @@ import { classWindow, namedClasses } from '#core/work'
 import { worldLoader } from '../work/world'
 
 /** What a shelf shows of a piece. */
-export function asCard({ schoolId, ownerId: _, position: __, ...card }: ResourceCard) {
-  return { ...card, own: schoolId !== null }
+export function asCard(
+  { schoolId, ownerId, position: _, isShared: __, ...card }: ResourceCard,
+  { userId }: Pick<Actor, 'userId'>,
+) {
+  return { ...card, own: schoolId !== null, source: sourceOf({ schoolId, ownerId }, userId) }
+}
+
+/** Where a piece comes from, seen by somebody. */
+function sourceOf({ schoolId, ownerId }: Pick<ResourceCard, 'schoolId' | 'ownerId'>, userId: UserId): Source {
+  if (schoolId === null) return 'textbook'
+  return ownerId === userId ? 'own' : 'school'
 }
 
 /** The textbooks as outlines, and cards of every piece open to the school. */
 export async function showShelf(deps: Deps, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
-  const pieces = await cardsFor(tx, actor.schoolId)
+  const pieces = await cardsFor(tx, actor)
   return ok({
     books: await booksFor(tx, actor.schoolId),
-    standards: await allStandards(tx),
-    pieces: pieces.map(asCard),
+    standards: await standardsFor(tx, actor.schoolId),
+    pieces: pieces.map((card) => asCard(card, actor)),
   })
 }
 
@@ -45,15 +54,18 @@ export async function showShelf(deps: Deps, actor: Actor) {
 export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
-  if (!record || !canSeeResource(actor, record))
-    return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  if (!record || !isTeacher(actor)) return refuse({ code: 'access/not-found' as const, what: 'piece' })
   const codes = [...record.resource.standards, ...record.resource.items.flatMap((i) => i.standard ?? [])]
   const classIds = (await classesInView(tx, actor)).map((c) => c.id)
   const load = worldLoader(tx)
   const used = []
-  for (const work of (await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)).filter(
-    (a) => a.state !== 'withdrawn' && a.pieces.some((p) => p.resourceId === resourceId),
-  )) {
+  const having = (await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)).filter((a) =>
+    a.pieces.some((p) => p.resourceId === resourceId),
+  )
+  // what one's own work gives out can be looked at, whoever wrote it
+  if (!canSeeResource(actor, record) && having.length === 0)
+    return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  for (const work of having.filter((a) => a.state !== 'withdrawn')) {
     const world = await load(work.authorId, namedClasses(work))
     for (const id of namedClasses(work))
       used.push({
@@ -67,16 +79,26 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
     resource,
     revision,
     mayEdit: canWriteResource(actor, record),
-    standards: await standardsByCode(tx, codes),
+    isShared: record.isShared,
+    source: sourceOf(record, actor.userId),
+    standards: await standardsByCode(tx, actor.schoolId, codes),
     used,
   })
 }
 
-/** Adds an own piece to the school's shelf. Refused when an item cannot be answered or the code is taken. */
+/** What a piece serves: what is said of it, and what its items are about. */
+export function standardsIn(piece: Pick<Resource, 'standards' | 'items'>): readonly string[] {
+  return [...new Set([...piece.standards, ...piece.items.flatMap((i) => i.standard ?? [])])]
+}
+
+/**
+ * Adds an own piece, open to its writer alone until it is shared. Refused when an item cannot be answered, or the
+ * code is taken.
+ */
 export async function makePiece(
   deps: Deps,
   actor: Actor,
-  input: Omit<Resource, 'id' | 'standards'>,
+  input: Omit<Resource, 'id'>,
 ): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(
@@ -87,7 +109,7 @@ export async function makePiece(
         ...input,
         id: asId<ResourceId>(deps.ids.newId()),
         code,
-        standards: [...new Set(input.items.flatMap((i) => i.standard ?? []))],
+        standards: standardsIn(input),
       })
       if (!checked.ok) return checked
       if (await ownCodeTaken(tx, actor.schoolId, code))
@@ -99,6 +121,7 @@ export async function makePiece(
         bookId: null,
         bookLessonId: null,
         position: 0,
+        isShared: false,
         revision: 1,
       })
       return ok({ resourceId: checked.value.id })

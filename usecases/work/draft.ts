@@ -32,7 +32,8 @@ export async function checkedDraft(
   )
   for (const { resourceId, revision } of draft.pieces) {
     const piece = found.get(resourceId)
-    if (!piece || !canSeeResource(actor, piece) || revision > piece.revision)
+    const isThere = stands?.pieces.some((p) => p.resourceId === resourceId) ?? false
+    if (!piece || !(isThere || canSeeResource(actor, piece)) || revision > piece.revision)
       return refuse({ code: 'access/not-found', what: 'piece' })
   }
   const world = await load(authorId, namedClasses(draft))

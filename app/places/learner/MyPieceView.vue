@@ -73,6 +73,7 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
         v-if="piece.open"
         :attempt="piece.open"
         :content="piece.content"
+        :material="piece.material"
         :zone="piece.zone"
         @done="handedIn"
       />

@@ -14,6 +14,7 @@ import WorkPlaces from './components/WorkPlaces.vue'
 useHead({ title: 'My work · Step Cairn' })
 // most learners never join a second class: its form is fetched when asked for
 const JoinAnother = defineAsyncComponent(() => import('./components/JoinAnother.vue'))
+const MyPractice = defineAsyncComponent(() => import('./components/MyPractice.vue'))
 const MyNews = defineAsyncComponent(() => import('./components/MyNews.vue'))
 const me = useMe()
 const now = useServerNow()
@@ -62,6 +63,7 @@ useIntervalFn(() => {
     <p v-if="!work && !problem" class="said">Opening …</p>
     <template v-if="work">
       <WorkPlaces :work="work" :now="now" :zone="zone" :link-to="(id) => `/learn/${id}`" />
+      <MyPractice />
       <section>
         <button v-if="!joining" type="button" class="plain-act" @click="joining = true">
           Join another class

@@ -28,6 +28,7 @@ import DeskHead from './components/DeskHead.vue'
 import DeskDetails from './components/DeskDetails.vue'
 import DeskInspector from './components/DeskInspector.vue'
 import DeskOne from './components/DeskOne.vue'
+import DeskTray from './components/DeskTray.vue'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import RipplePanel from './components/RipplePanel.vue'
 import YearStrip from './components/YearStrip.vue'
@@ -226,6 +227,7 @@ function backToDesk(): void {
       </DeskDetails>
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
+    <DeskTray />
     <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
   </div>
 </template>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { navigateTo, useHead, useRoute } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { ResourceId } from '#core/base'
-import { isScored } from '#core/library'
-import type { ResourceKind, ResourceRole } from '#core/library'
+import { itemsOfKind } from '#core/library'
 import type { ReplyOf } from '#shared/contracts/contract'
 import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
-import { newDraft, toDraft, toItems } from './itemDraft'
-import type { ItemDraft } from './itemDraft'
+import { newDraft } from './itemDraft'
+import { emptyPiece, firstItems, toPieceDraft, toWritten } from './pieceDraft'
+import type { PieceDraft } from './pieceDraft'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { useContractForm } from '~/shared/fields/form'
 import type { Fault } from '~/shared/fields/form'
@@ -18,37 +18,20 @@ import { useMe } from '~/shared/session/me'
 import { useShelf } from './stores/shelf'
 import { call } from '~/shared/wire/call'
 import ItemForm from './components/ItemForm.vue'
+import PieceFields from './components/PieceFields.vue'
+import MaterialForm from './components/MaterialForm.vue'
+import PieceText from './components/PieceText.vue'
 
 useHead({ title: 'Own piece · Step Cairn' })
-interface Form {
-  title: string
-  code: string
-  kind: ResourceKind
-  role: ResourceRole
-  minutes: number
-  grade: number
-  content: string
-  items: ItemDraft[]
-}
-const empty = (): Form => ({
-  title: '',
-  code: '',
-  kind: 'check',
-  role: 'core',
-  minutes: 10,
-  grade: 8,
-  content: '',
-  items: [newDraft()],
-})
 const route = useRoute()
 /** The piece that is changed; null while a new one is written. */
 const changed = (typeof route.query.piece === 'string' ? route.query.piece : null) as ResourceId | null
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const written = useLocalStorage<Form>(`own-piece 3 ${useMe().me?.userId ?? ''}`, empty(), {
+const written = useLocalStorage<PieceDraft>(`own-piece 4 ${useMe().me?.userId ?? ''}`, emptyPiece(), {
   listenToStorageChanges: false,
   mergeDefaults: true,
 })
-const form = changed ? ref<Form>(empty()) : written
+const form = changed ? ref<PieceDraft>(emptyPiece()) : written
 const revision = ref(1)
 const missing = ref('')
 const tell = useTell()
@@ -59,26 +42,32 @@ onMounted(async () => {
     missing.value = sayRefusal(reply.error)
     return
   }
-  const { title, code, kind, role, minutes, grade, content, items } = reply.value.resource
   revision.value = reply.value.revision
-  form.value = { title, code, kind, role, minutes, grade, content, items: items.map(toDraft) }
+  form.value = toPieceDraft(reply.value.resource)
+  await nextTick()
+  isLoaded.value = true
 })
 const shelf = useShelf()
 onMounted(() => void shelf.load())
-const KINDS: { label: string; value: ResourceKind }[] = [
-  { label: 'Check', value: 'check' },
-  { label: 'Practice set', value: 'practice-set' },
-  { label: 'Test', value: 'test' },
-  { label: 'Reading', value: 'reading' },
-  { label: 'Worked example', value: 'worked-example' },
-]
-const scored = computed(() => isScored(form.value.kind))
+const hasItems = computed(() => itemsOfKind(form.value.kind) !== 'none')
+const isAsked = computed(() => itemsOfKind(form.value.kind) === 'needed')
+const MARKDOWN = String.raw`Markdown: **bold**, lists, tables; formulas as $v = f \lambda$.`
+const textHelp = computed(() => (isAsked.value ? `Shown before the questions. ${MARKDOWN}` : MARKDOWN))
+const isLoaded = ref(!changed)
+// another kind begins with what it needs; what was written stays
+watch(
+  () => form.value.kind,
+  (kind) => {
+    if (isLoaded.value) form.value.items = firstItems(kind, form.value.items)
+  },
+)
 const WORDS: Record<string, string> = {
   title: 'Title',
   minutes: 'Minutes',
   grade: 'Grade',
   code: 'Short code',
   content: 'Text',
+  'material.link': 'Address',
 }
 
 /** Adds a question of the kind just written and goes to it. */
@@ -106,11 +95,7 @@ function say(field: string, problem: string): Fault {
     message: `Question ${Number(number) + 1}: ${words ?? `${part} ${problem}`}.`,
   }
 }
-function bodyOf() {
-  const { items, ...rest } = form.value
-  const asked = scored.value ? toItems(items) : []
-  return { ...rest, items: asked }
-}
+const bodyOf = () => toWritten(form.value)
 /** A new piece has a name; one that was changed says whether it is a new form. */
 type Saved = ReplyOf<typeof MakePiece> | ReplyOf<typeof ChangePiece>
 const asking = useContractForm<Saved>({
@@ -128,7 +113,7 @@ const asking = useContractForm<Saved>({
     const resourceId = 'resourceId' in reply ? reply.resourceId : changed
     if ('isNewForm' in reply && reply.isNewForm)
       tell.done('Saved as a new form. Work that is given out keeps the former one until you say otherwise.')
-    if (!changed) written.value = empty()
+    if (!changed) written.value = emptyPiece()
     await shelf.load(true)
     await navigateTo({ path: '/shelf', query: { piece: resourceId } })
   },
@@ -139,41 +124,17 @@ const asking = useContractForm<Saved>({
   <ContractForm class="max-w-6xl mx-auto px-5 py-5 grid gap-4" :form="asking" :state="form">
     <h1>{{ changed ? 'Change this piece' : 'Write an own piece' }}</h1>
     <p v-if="missing" class="note-line needs" role="alert">{{ missing }}</p>
-    <div class="grid sm:grid-cols-[1fr_11rem] gap-3">
-      <UFormField label="Title" name="title"
-        ><UInput v-model="form.title" name="title" maxlength="120" autofocus
-      /></UFormField>
-      <UFormField label="Kind"><USelect v-model="form.kind" :items="KINDS" class="w-full" /></UFormField>
-    </div>
-    <div class="flex flex-wrap gap-3">
-      <UFormField label="Minutes" name="minutes" class="w-24"
-        ><UInput v-model.number="form.minutes" type="number" min="1" max="300"
-      /></UFormField>
-      <UFormField label="Grade" name="grade" class="w-24"
-        ><UInput v-model.number="form.grade" type="number" min="1" max="13"
-      /></UFormField>
-      <UFormField label="Short code" name="code" hint="optional" class="w-40"
-        ><UInput v-model="form.code" maxlength="16" placeholder="made for you"
-      /></UFormField>
-    </div>
-    <UFormField
-      label="Text"
-      name="content"
-      :help="
-        scored
-          ? 'Shown before the questions. Markdown: **bold**, lists, tables.'
-          : 'Markdown: **bold**, lists, tables.'
-      "
-      ><UTextarea v-model="form.content" :rows="4" autoresize :maxrows="24"
-    /></UFormField>
-    <template v-if="scored">
+    <PieceFields v-model="form" />
+    <MaterialForm v-model="form" />
+    <PieceText v-model="form.content" :help="textHelp" />
+    <template v-if="hasItems">
       <ItemForm
         v-for="(_, i) in form.items"
         :key="i"
         v-model="form.items[i]!"
         :number="i + 1"
-        :alone="form.items.length === 1"
-        :standards="shelf.shelf?.standards ?? []"
+        :alone="isAsked && form.items.length === 1"
+        :standards="shelf.shelf?.standards.filter((s) => s.level === 'standard') ?? []"
         @remove="form.items.splice(i, 1)"
       />
       <UButton

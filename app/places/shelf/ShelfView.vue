@@ -1,24 +1,78 @@
 <script setup lang="ts">
 import { useHead, useRoute, useRouter } from '#imports'
 import { computed, onMounted, ref } from 'vue'
-import type { ResourceId } from '#core/base'
-import { useShelf } from './stores/shelf'
+import type { ClassId, ResourceId } from '#core/base'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
+import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { useOverview } from '~/shared/session/overview'
+import { useClassShelf } from './composables/classShelf'
+import { useShelf } from './stores/shelf'
+import { useTray } from './stores/tray'
+import BuildCheck from './components/BuildCheck.vue'
 import LookInside from './components/LookInside.vue'
 import ShelfOutline from './components/ShelfOutline.vue'
 import ShelfSearch from './components/ShelfSearch.vue'
-import TickedBar from './components/TickedBar.vue'
+import StandardPage from './components/StandardPage.vue'
+import StandardsTree from './components/StandardsTree.vue'
+import TrayDrawer from './components/TrayDrawer.vue'
 
 useHead({ title: 'Shelf · Step Cairn' })
 const shelf = useShelf()
+const tray = useTray()
 const route = useRoute()
 const router = useRouter()
-onMounted(() => void shelf.load())
+onMounted(() => void tray.load())
 const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const chosen = computed(() => text('piece') as ResourceId | null)
-/** Pieces that are to be assigned together, in the order in which they were ticked. */
-const ticked = ref<readonly ResourceId[]>([])
-const choose = (id: string) => void router.replace({ query: { ...route.query, piece: id } })
+const standard = computed(() => text('standard'))
+const overview = useOverview()
+onMounted(() => void overview.load())
+const NOBODY = 'nobody'
+const forItems = computed(() => [
+  { label: 'The whole shelf', value: NOBODY },
+  ...(overview.overview?.classes ?? [])
+    .filter((c) => c.mine)
+    .map((c) => ({ label: `For ${c.name}`, value: c.id as string })),
+])
+/** For which class somebody looks. */
+const classId = computed(() => text('class') as ClassId | null)
+const forClass = computed({
+  get: () => classId.value ?? NOBODY,
+  set: (id) => go({ class: id === NOBODY ? undefined : id }),
+})
+const className = computed(
+  () => overview.overview?.classes.find((c) => c.id === classId.value && c.mine)?.shortName ?? null,
+)
+const { shelf: classShelf, routes, setRoute, usual, save } = useClassShelf(classId)
+const side = computed<'outline' | 'standards' | null>({
+  get: () => (text('by') === 'standards' ? 'standards' : 'outline'),
+  set: (by) => go({ by: by === 'standards' ? by : undefined }),
+})
+const SIDES = [
+  { value: 'outline', label: 'By textbook', hook: 'by-textbook' },
+  { value: 'standards', label: 'By standard', hook: 'by-standard' },
+] as const
+function go(query: Record<string, string | undefined>): void {
+  void router.replace({ query: { ...route.query, ...query } })
+}
+const choose = (id: string) => {
+  isBuilding.value = false
+  go({ piece: id, standard: undefined })
+}
+const read = (code: string) => {
+  isBuilding.value = false
+  go({ standard: code, piece: undefined, by: 'standards' })
+}
+/** Standards from which a check is built. */
+const ticked = ref<readonly string[]>([])
+const isBuilding = ref(false)
+function build(code?: string): void {
+  if (code && !ticked.value.includes(code)) ticked.value = [...ticked.value, code]
+  isBuilding.value = true
+}
+/** The grade that most of the pieces on the shelf are of. */
+const grade = computed(() => shelf.books[0]?.grade ?? 8)
 </script>
 
 <template>
@@ -34,17 +88,77 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
       <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">
         The shelf is empty. Write a first piece of your own, such as a short check.
       </p>
-      <ShelfSearch v-model:ticked="ticked" :chosen="chosen" @choose="choose">
-        <ShelfOutline v-model:ticked="ticked" :chosen="chosen" @choose="choose($event.id)" />
+      <USelect
+        v-if="forItems.length > 1"
+        v-model="forClass"
+        class="w-full mb-2"
+        :items="forItems"
+        aria-label="For which class"
+        data-hook="for-class"
+      />
+      <ShelfSearch
+        :chosen="chosen"
+        :usual="usual"
+        :class-name="className"
+        @choose="choose"
+        @keep="save({ filter: $event })"
+      >
+        <ChoiceButtons v-model="side" class="mt-3" label="Order of the shelf" :items="SIDES" />
+        <template v-if="side === 'standards'">
+          <StandardsTree v-model:ticked="ticked" :chosen="standard" @choose="read" />
+          <div v-if="ticked.length" class="building">
+            <b class="flex-1">{{ count(ticked.length, 'standard') }} ticked</b>
+            <UButton size="sm" data-hook="build" @click="build()">Build a check</UButton>
+            <UButton
+              size="sm"
+              color="neutral"
+              variant="ghost"
+              @click="
+                () => {
+                  ticked = []
+                }
+              "
+              >Tick none</UButton
+            >
+          </div>
+        </template>
+        <ShelfOutline
+          v-else
+          :chosen="chosen"
+          :book-ids="classShelf?.bookIds ?? null"
+          :class-name="className"
+          @choose="choose($event.id)"
+          :routes="routes"
+          @books="save({ bookIds: $event })"
+          @route="setRoute"
+        />
       </ShelfSearch>
-      <TickedBar v-if="ticked.length" v-model="ticked" :lesson="text('lesson')" :class-id="text('class')" />
     </section>
     <section class="right" aria-label="Look inside">
-      <LookInside v-if="chosen" :resource-id="chosen" :lesson="text('lesson')" :class-id="text('class')" />
+      <BuildCheck
+        v-if="isBuilding && ticked.length"
+        :standards="ticked"
+        :grade="grade"
+        @close="
+          () => {
+            isBuilding = false
+          }
+        "
+      />
+      <LookInside
+        v-else-if="chosen"
+        :resource-id="chosen"
+        :lesson="text('lesson')"
+        :class-id="text('class')"
+        @standard="read"
+        @choose="choose"
+      />
+      <StandardPage v-else-if="standard" :code="standard" @choose="choose" @standard="read" @build="build" />
       <p v-else class="said p-6">
-        Choose a piece at the left to look inside, as a learner sees it and with its answers.
+        Choose a piece or a standard at the left. A piece opens as a learner sees it, and with its answers.
       </p>
     </section>
+    <TrayDrawer class="drawer" :lesson="text('lesson')" :class-id="text('class')" />
   </div>
 </template>
 
@@ -52,6 +166,7 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
 .shelf {
   display: grid;
   grid-template-columns: minmax(20rem, 25rem) minmax(0, 1fr);
+  grid-template-rows: minmax(0, 1fr) auto;
   height: 100%;
 }
 .left {
@@ -63,13 +178,32 @@ const choose = (id: string) => void router.replace({ query: { ...route.query, pi
   overflow: auto;
   padding: 1.1rem 1.75rem 3rem;
 }
+.drawer {
+  grid-column: 1 / -1;
+}
+.building {
+  position: sticky;
+  bottom: -2rem;
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  padding: 0.6rem 0;
+  background: var(--ui-bg);
+  border-top: 1px solid var(--ui-border-accented);
+}
 @media (max-width: 900px) {
   .shelf {
     grid-template-columns: 1fr;
+    grid-template-rows: none;
     height: auto;
   }
   .left {
     border-right: 0;
+  }
+  .drawer {
+    position: sticky;
+    bottom: 0;
+    z-index: 4;
   }
 }
 </style>

@@ -43,12 +43,13 @@ onMounted(async () => {
   else if (cards.length === 0 && learnerIds.length === 0) missing.value = true
   else begin(cards)
 })
-function begin(cards: readonly PieceCard[]): void {
+function begin(cards: readonly PieceCard[], inTurn = false): void {
   asked.value = null
-  draft.value = startingDraft(
+  const started = startingDraft(
     { cards, lesson, classId, learnerIds },
     { classes: own(), planOf: desk.planOf, presets: presets.presets },
   )
+  draft.value = { ...started, inTurn }
 }
 async function copy(assignmentId: AssignmentId, to: ClassId): Promise<void> {
   const reply = await call(ShowWork, { params: { assignmentId } })

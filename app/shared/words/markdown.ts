@@ -1,6 +1,7 @@
 import MarkdownIt from 'markdown-it'
+import { formulas } from './formulas'
 
-const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false })
+const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false }).use(formulas)
 
 /** Markdown to HTML; HTML in the source stays text. */
 export function toHtml(text: string): string {

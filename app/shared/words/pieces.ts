@@ -5,10 +5,17 @@ import { count } from './numbers'
 
 export const KIND_WORDS: Record<ResourceKind, string> = {
   reading: 'Reading',
+  video: 'Video',
   'worked-example': 'Worked example',
   'practice-set': 'Practice set',
   check: 'Check',
   test: 'Test',
+  'writing-task': 'Writing task',
+  'word-list': 'Word list',
+  'read-aloud': 'Read-aloud passage',
+  page: 'Page to fill in',
+  project: 'Project',
+  link: 'Link',
 }
 export const ROLE_WORDS: Record<ResourceRole, string> = {
   core: 'core',

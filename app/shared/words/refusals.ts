@@ -203,6 +203,16 @@ function ofLibrary(r: LibraryRefusal): string {
       return `Question ${r.item}: what learners see stands in the right order already. Mix it.`
     case 'library/no-blank':
       return `Question ${r.item}: write the missing words in square brackets, such as [energy].`
+    case 'library/items-not-asked':
+      return 'A piece of this kind has no questions. Take them out, or choose another kind.'
+    case 'library/bad-link':
+      return 'Address: give a whole one that begins with https://, without a name or password in it.'
+    case 'library/no-words':
+      return 'Words: give at least one.'
+    case 'library/same-word-twice':
+      return `Words: “${r.word}” stands there twice.`
+    case 'library/piece-in-use':
+      return `This piece is in ${count(r.works, 'assignment')}. Take it out of them first, or leave it on the shelf.`
     case 'library/bad-points':
       return `Question ${r.item}: points have to be above 0 and at most 100.`
     default:

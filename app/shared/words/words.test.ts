@@ -276,6 +276,11 @@ describe('refusals', () => {
     part: 'Autumn',
     fromOn: '2026-10-22',
     throughOn: '2026-10-21',
+    works: 2,
+    word: 'wave',
+    standard: 'TH.8.W.1',
+    names: 'TH.8.W.9',
+    circle: ['TH.8.W.1', 'TH.8.W.2'],
   }
 
   it.each(Object.keys(STATUS_OF))('puts %s into a plain sentence', (code) => {

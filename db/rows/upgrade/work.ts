@@ -43,6 +43,12 @@ export const workCommandWithTeams: Upgrade = (old) => {
   return { ...old, from: side(old.from), to: side(old.to) }
 }
 
+/** Pieces had text and items only in version 2. */
+export const resourceWithMaterial: Upgrade = (old) => ({
+  ...old,
+  material: { link: '', transcript: '', words: [], rubric: [] },
+})
+
 /** Items had no hints in version 1. */
 export const resourceWithHints: Upgrade = (old) => ({
   ...old,

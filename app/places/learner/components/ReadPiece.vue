@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { ResourceKind } from '#core/library'
 import { HandIn, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
 import { useServerNow } from '~/shared/session/serverNow'
 import { call } from '~/shared/wire/call'
 import { sayForLearner } from '~/shared/words/tryRefusals'
-import { toHtml } from '~/shared/words/markdown'
 import { sayLeft, sayMoment } from '~/shared/words/times'
+import PieceMaterial from './PieceMaterial.vue'
 
 const props = defineProps<{ of: MyPiece }>()
+/** How a learner says that they are done, where it is not by reading. */
+const DONE_WORDS: Partial<Record<ResourceKind, string>> = {
+  video: 'I have watched it',
+  'word-list': 'I know these words',
+  'read-aloud': 'I have read it aloud',
+  project: 'It is done',
+  link: 'I have looked at it',
+}
 const emit = defineEmits<{ done: [] }>()
 const now = useServerNow(1000)
 const busy = ref(false)
@@ -41,16 +50,15 @@ async function finish(): Promise<void> {
 
 <template>
   <div>
-    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
-    <div v-if="of.content" class="prose my-4" v-html="toHtml(of.content)" />
+    <PieceMaterial class="my-4" :material="of.material" :content="of.content" />
     <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
     <p v-if="of.piece.handedInAt" class="note-line fine my-3" data-hook="read">
       Done {{ sayMoment(of.piece.handedInAt, of.zone) }}.
     </p>
     <div v-else-if="of.piece.mayTry" class="my-4 flex flex-wrap items-center gap-3">
-      <UButton size="lg" :loading="busy" :disabled="until !== null" data-hook="finish" @click="finish"
-        >I have read it</UButton
-      >
+      <UButton size="lg" :loading="busy" :disabled="until !== null" data-hook="finish" @click="finish">{{
+        DONE_WORDS[of.piece.kind] ?? 'I have read it'
+      }}</UButton>
       <span v-if="until" class="said">{{ sayLeft(until, now).replace(/ left$/, '') }} to go</span>
     </div>
   </div>

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { isOmitted } from '#core/library'
-import type { LearnerItem } from '#core/library'
+import type { LearnerItem, Material } from '#core/library'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
-import { toHtml } from '~/shared/words/markdown'
 import { sayForLearner } from '~/shared/words/tryRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
 import HandInDialog from './HandInDialog.vue'
+import PieceMaterial from './PieceMaterial.vue'
 import TryItem from './TryItem.vue'
 
 // most tries allow no tools: what they need comes only where they are
 const TryHelp = defineAsyncComponent(() => import('./TryHelp.vue'))
-const props = defineProps<{ attempt: OpenTry; content: string; zone: string }>()
+const props = defineProps<{ attempt: OpenTry; content: string; material: Material; zone: string }>()
 const emit = defineEmits<{ done: [] }>()
 const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
   props.attempt,
@@ -100,8 +100,7 @@ watch(refusal, (r) => {
     >
       {{ sayCountdown(attempt.deadlineAt, now) }} left
     </div>
-    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-    <div v-if="content" class="prose" v-html="toHtml(content)" />
+    <PieceMaterial :material="material" :content="content" />
     <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="

@@ -11,6 +11,7 @@ import { sayAmount } from '../words/ways'
 import LessonFixed from './LessonFixed.vue'
 import LessonMeetings from './LessonMeetings.vue'
 import LessonPieces from './LessonPieces.vue'
+import TrayPieces from './TrayPieces.vue'
 import LessonRecord from './LessonRecord.vue'
 
 const props = defineProps<{ column: DeskColumn; lessonId: LessonId; now: Instant }>()
@@ -189,5 +190,6 @@ const work = computed(() =>
     </section>
 
     <LessonPieces :lesson-id="lessonId" :class-id="column.of.id" :book-lesson-id="lesson.bookLessonId" />
+    <TrayPieces :lesson-id="lessonId" :class-id="column.of.id" />
   </div>
 </template>

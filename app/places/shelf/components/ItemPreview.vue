@@ -15,8 +15,10 @@ watch(
     answer.value = undefined
   },
 )
+/** Nothing is wrong yet with what is not begun. */
+const isBegun = computed(() => props.item.stem !== '')
 const fault = computed(() => faultOf(props.item, props.number))
-const findings = computed(() => (fault.value ? [] : findingsIn(props.item)))
+const findings = computed(() => (fault.value || !isBegun.value ? [] : findingsIn(props.item)))
 const earned = computed(() => {
   if (fault.value || isOmitted(answer.value)) return null
   if (isScoredByHand(props.item)) return 'scored by hand'
@@ -40,7 +42,9 @@ const earned = computed(() => {
       "
     />
     <p v-if="earned" class="said" role="status">This answer: {{ earned }}</p>
-    <p v-if="fault" class="note-line needs" :data-hook="`fault-${number}`">{{ sayRefusal(fault) }}</p>
+    <p v-if="fault && isBegun" class="note-line needs" :data-hook="`fault-${number}`">
+      {{ sayRefusal(fault) }}
+    </p>
     <ul v-if="findings.length" class="findings" :data-hook="`findings-${number}`">
       <li v-for="f in findings" :key="f.code">{{ sayFinding(f) }}</li>
     </ul>

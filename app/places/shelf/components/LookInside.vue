@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { drawItems } from '#core/attempts'
-import { countByKind, isScoredByHand } from '#core/library'
+import { countByKind, isScored, isScoredByHand } from '#core/library'
 import type { ItemKind } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { LookInside } from '#shared/contracts/library'
 import type { Inside } from '#shared/contracts/library'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
-import { toHtml } from '~/shared/words/markdown'
+import { PieceMaterial } from '~/places/learner'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -15,10 +15,14 @@ import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
+import { sayLanguage } from '../words/facets'
 import ItemKey from './ItemKey.vue'
+import GuideOfPiece from './GuideOfPiece.vue'
+import PieceActs from './PieceActs.vue'
 import TryOut from './TryOut.vue'
 
 const props = defineProps<{ resourceId: ResourceId; lesson: string | null; classId: string | null }>()
+const emit = defineEmits<{ standard: [code: string]; choose: [id: ResourceId] }>()
 const overview = useOverview()
 void overview.load()
 const inside = shallowRef<Inside | null>(null)
@@ -44,16 +48,14 @@ const sample = computed(() => {
   )
 })
 
-watch(
-  () => props.resourceId,
-  async (resourceId) => {
-    const reply = await call(LookInside, { params: { resourceId } })
-    if (resourceId !== props.resourceId) return
-    inside.value = reply.ok ? reply.value : null
-    problem.value = reply.ok ? '' : sayRefusal(reply.error)
-  },
-  { immediate: true },
-)
+async function load(): Promise<void> {
+  const { resourceId } = props
+  const reply = await call(LookInside, { params: { resourceId } })
+  if (resourceId !== props.resourceId) return
+  inside.value = reply.ok ? reply.value : null
+  problem.value = reply.ok ? '' : sayRefusal(reply.error)
+}
+watch(() => props.resourceId, load, { immediate: true })
 
 const kinds = computed(() =>
   Object.entries(countByKind(resource.value?.items ?? []))
@@ -74,24 +76,19 @@ const assignTo = computed(() => ({
 
 <template>
   <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
-  <div v-else-if="resource" data-hook="inside">
+  <div v-else-if="inside && resource" data-hook="inside">
     <header class="top">
       <div class="flex-1">
         <p class="said">
-          {{ KIND_WORDS[resource.kind] }}, {{ ROLE_WORDS[resource.role] }} · grade {{ resource.grade }} ·
+          {{ KIND_WORDS[resource.kind] }}, {{ ROLE_WORDS[resource.role] }} · grade {{ resource.grade
+          }}<template v-if="resource.readingLevel">
+            · for readers of grade {{ resource.readingLevel }}</template
+          ><template v-if="resource.language !== 'en'"> · {{ sayLanguage(resource.language) }}</template> ·
           <span class="code">{{ resource.code }}</span>
         </p>
         <h2 class="!text-xl">{{ resource.title }}</h2>
       </div>
-      <UButton
-        v-if="inside?.mayEdit"
-        size="md"
-        color="neutral"
-        variant="outline"
-        :to="{ path: '/shelf-own', query: { piece: resourceId } }"
-        data-hook="change-piece"
-        >Change</UButton
-      >
+      <PieceActs :of="inside" @changed="load" />
       <UButton size="md" :to="assignTo" data-hook="assign">Assign</UButton>
     </header>
     <dl class="facts">
@@ -105,7 +102,8 @@ const assignTo = computed(() => ({
         ><dt>Standards</dt>
         <dd>
           <p v-for="s in inside.standards" :key="s.code">
-            {{ s.text }} <span class="code said">{{ s.code }}</span>
+            {{ s.text }}
+            <button type="button" class="plain code" @click="emit('standard', s.code)">{{ s.code }}</button>
           </p>
         </dd></template
       >
@@ -125,8 +123,7 @@ const assignTo = computed(() => ({
       label="Look at it"
       :items="WAYS_TO_LOOK"
     />
-    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-    <div class="prose" v-html="toHtml(resource.content)" />
+    <PieceMaterial :material="resource.material" :content="resource.content" />
     <template v-if="as === 'key'">
       <ItemKey v-for="(item, i) in resource.items" :key="item.id" :item="item" :number="i + 1" />
     </template>
@@ -154,6 +151,12 @@ const assignTo = computed(() => ({
       <ItemKey v-for="(item, i) in sample" :key="item.id" :item="item" :number="i + 1" />
     </template>
     <TryOut v-else-if="resource.items.length" :items="resource.items" />
+    <GuideOfPiece
+      v-if="isScored(resource.kind)"
+      :resource-id="resource.id"
+      :standards="resource.standards"
+      @choose="emit('choose', $event)"
+    />
   </div>
   <p v-else class="said">Opening …</p>
 </template>

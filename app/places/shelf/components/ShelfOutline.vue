@@ -1,15 +1,27 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { ResourceId } from '#core/base'
+import type { BookId } from '#core/base'
 import type { PieceCard } from '#shared/contracts/library'
 import { useShelf } from '../stores/shelf'
+import { useTray } from '../stores/tray'
 import { count } from '~/shared/words/numbers'
 import OutlinePiece from './OutlinePiece.vue'
 
-const props = defineProps<{ chosen: string | null }>()
-const emit = defineEmits<{ choose: [piece: PieceCard] }>()
-const ticked = defineModel<readonly ResourceId[]>('ticked', { required: true })
+const props = defineProps<{
+  chosen: string | null
+  /** The class's textbooks; null: for nobody in particular, all of them. */
+  bookIds: readonly BookId[] | null
+  className: string | null
+  /** Textbooks that are open to the class as practice; null: not known. */
+  routes: readonly BookId[] | null
+}>()
+const emit = defineEmits<{
+  choose: [piece: PieceCard]
+  books: [ids: readonly BookId[]]
+  route: [id: BookId, isOpen: boolean]
+}>()
 const shelf = useShelf()
+const tray = useTray()
 const open = ref(new Set<string>())
 
 watch(
@@ -28,21 +40,28 @@ function toggle(unit: string): void {
   if (!next.delete(unit)) next.add(unit)
   open.value = next
 }
+const isOfClass = (id: BookId) => props.bookIds === null || props.bookIds.includes(id)
+const books = computed(() => shelf.books.filter((b) => isOfClass(b.id)))
+const others = computed(() => shelf.books.filter((b) => !isOfClass(b.id)))
+const setBook = (id: BookId, isIn: boolean) => {
+  const left = (props.bookIds ?? []).filter((b) => b !== id)
+  emit('books', isIn ? [...left, id] : left)
+}
 const own = computed(() => shelf.byLesson.get('own') ?? [])
 type Lessons = readonly { readonly id: string }[]
 const allIn = (lessons: Lessons) => lessons.flatMap((l) => shelf.piecesOf(l.id))
 /** Whether all, some or none of what lessons hold is ticked. */
 function stateOf(lessons: Lessons): boolean | 'indeterminate' {
   const all = allIn(lessons)
-  const on = all.filter((p) => ticked.value.includes(p.id)).length
+  const on = all.filter((p) => tray.has(p.id)).length
   if (on === 0) return false
   return on === all.length ? true : 'indeterminate'
 }
 const tick = (lessons: Lessons, isOn: boolean) => tickPieces(allIn(lessons), isOn)
 function tickPieces(pieces: readonly PieceCard[], isOn: boolean): void {
   const ids = pieces.map((p) => p.id)
-  const others = ticked.value.filter((id) => !ids.includes(id))
-  ticked.value = isOn ? [...others, ...ids] : others
+  if (isOn) tray.put(ids)
+  else tray.take(ids)
 }
 const piecesIn = (lessons: readonly { id: string }[]) =>
   lessons.reduce((n, l) => n + shelf.piecesOf(l.id).length, 0)
@@ -57,17 +76,34 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
           <OutlinePiece
             :piece="p"
             :is-chosen="p.id === chosen"
-            :is-ticked="ticked.includes(p.id)"
+            :is-ticked="tray.has(p.id)"
             @choose="emit('choose', p)"
             @tick="tickPieces([p], $event)"
           />
         </li>
       </ul>
     </section>
-    <section v-for="book in shelf.books" :key="book.id" class="book">
+    <section v-for="book in books" :key="book.id" class="book">
       <h2>
         {{ book.title }} <span class="said">{{ book.course }}</span>
+        <UButton
+          v-if="className"
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-x"
+          :aria-label="`${book.title} is no textbook of ${className}`"
+          @click="setBook(book.id, false)"
+        />
       </h2>
+      <USwitch
+        v-if="className && routes"
+        size="sm"
+        :label="`Open to ${className} as practice`"
+        :model-value="routes.includes(book.id)"
+        :data-hook="`route-${book.id}`"
+        @update:model-value="emit('route', book.id, $event === true)"
+      />
       <div v-for="unit in book.units" :key="unit.number">
         <button
           type="button"
@@ -120,13 +156,24 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
               :key="p.id"
               :piece="p"
               :is-chosen="p.id === chosen"
-              :is-ticked="ticked.includes(p.id)"
+              :is-ticked="tray.has(p.id)"
               @choose="emit('choose', p)"
               @tick="tickPieces([p], $event)"
             />
           </li>
         </ul>
       </div>
+    </section>
+    <section v-if="className && others.length" class="book" data-hook="other-books">
+      <h2>Other textbooks</h2>
+      <p v-for="book in others" :key="book.id" class="flex items-center gap-2 py-1">
+        <span class="flex-1"
+          >{{ book.title }} <span class="said">{{ book.course }}</span></span
+        >
+        <UButton size="xs" color="neutral" variant="outline" @click="setBook(book.id, true)"
+          >Use in {{ className }}</UButton
+        >
+      </p>
     </section>
   </div>
 </template>

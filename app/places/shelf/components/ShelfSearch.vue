@@ -1,19 +1,26 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from '#imports'
 import { watchDebounced } from '@vueuse/core'
+import { computed, toRef } from 'vue'
 import type { ResourceId } from '#core/base'
 import { FACETS, SEARCH_ORDERS } from '#core/library'
-import type { Facet } from '#core/library'
+import type { Facet, ShelfFilter } from '#core/library'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { useTray } from '../stores/tray'
 import { useShelfSearch } from '../composables/shelfSearch'
 import { FACET_WORDS, ORDER_WORDS, sayValue } from '../words/facets'
 import OutlinePiece from './OutlinePiece.vue'
 
 /** Looks for pieces by words, standard or code; while nothing is looked for, what stands in its place. */
-defineProps<{ chosen: string | null }>()
-const emit = defineEmits<{ choose: [id: ResourceId] }>()
-const ticked = defineModel<readonly ResourceId[]>('ticked', { required: true })
+const props = defineProps<{
+  chosen: string | null
+  /** By what searches for the class are narrowed, and what the class is called; null: for nobody in particular. */
+  usual: ShelfFilter
+  className: string | null
+}>()
+const emit = defineEmits<{ choose: [id: ResourceId]; keep: [filter: ShelfFilter] }>()
+const tray = useTray()
 const route = useRoute()
 const router = useRouter()
 const asked = typeof route.query.q === 'string' ? route.query.q : ''
@@ -28,7 +35,10 @@ const {
   isOn,
   toggle,
   clear,
-} = useShelfSearch(asked)
+  isOverridden,
+  narrowTo,
+} = useShelfSearch(asked, toRef(props, 'usual'))
+const hasUsual = computed(() => Object.keys(props.usual).length > 0)
 // what is looked for stands in the address, so that a reload or a way back finds it again
 watchDebounced(
   text,
@@ -37,10 +47,6 @@ watchDebounced(
 )
 const ORDER_ITEMS = SEARCH_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))
 const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(value) ?? false
-function tick(id: ResourceId, isTicked: boolean): void {
-  const others = ticked.value.filter((t) => t !== id)
-  ticked.value = isTicked ? [...others, id] : others
-}
 </script>
 
 <template>
@@ -94,6 +100,39 @@ function tick(id: ResourceId, isTicked: boolean): void {
         </div>
       </template>
     </div>
+    <div v-if="className && isOn" class="usual" data-hook="usual">
+      <p v-if="!isOverridden && hasUsual" class="said">Narrowed as usual for {{ className }}.</p>
+      <p v-else-if="hasUsual" class="said">
+        This search is not narrowed as usual for {{ className }}; what is usual stays as it is.
+      </p>
+      <UButton
+        v-if="!isOverridden && hasUsual"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        data-hook="search-everything"
+        @click="narrowTo({})"
+        >Search everything</UButton
+      >
+      <UButton
+        v-if="isOverridden && hasUsual"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        data-hook="as-usual"
+        @click="narrowTo(usual)"
+        >As usual</UButton
+      >
+      <UButton
+        v-if="isOverridden"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        data-hook="keep-usual"
+        @click="emit('keep', filter)"
+        >Make this usual for {{ className }}</UButton
+      >
+    </div>
     <p v-if="problem" class="note-line needs mt-3" role="alert">{{ sayRefusal(problem) }}</p>
     <template v-if="isOn && found">
       <p class="said my-2" role="status" data-hook="found">
@@ -109,11 +148,11 @@ function tick(id: ResourceId, isTicked: boolean): void {
           <OutlinePiece
             :piece="piece"
             :is-chosen="piece.id === chosen"
-            :is-ticked="ticked.includes(piece.id)"
+            :is-ticked="tray.has(piece.id)"
             :from="piece.bookLessonId ?? 'own'"
             :had-by="hadBy"
             @choose="emit('choose', piece.id)"
-            @tick="tick(piece.id, $event)"
+            @tick="$event ? tray.put([piece.id]) : tray.take([piece.id])"
           />
         </li>
       </ul>
@@ -123,6 +162,13 @@ function tick(id: ResourceId, isTicked: boolean): void {
 </template>
 
 <style scoped>
+.usual {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem;
+  align-items: center;
+  margin-top: 0.6rem;
+}
 .facet {
   display: grid;
   grid-template-columns: 4.2rem 1fr;

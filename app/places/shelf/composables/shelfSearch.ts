@@ -1,5 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Ref } from 'vue'
+import { same } from '#core/base'
 import { wordsOf } from '#core/library'
 import type { Facet, SearchOrder, ShelfFilter } from '#core/library'
 import { SearchShelf } from '#shared/contracts/library'
@@ -10,10 +12,10 @@ import { call } from '~/shared/wire/call'
 /** So long nothing is asked while somebody types; milliseconds. */
 const PAUSE = 150
 
-/** A search of the shelf as one types, with what it is narrowed by. */
-export function useShelfSearch(startsWith: string) {
+/** A search of the shelf as one types, with what it is narrowed by: at first what is `usual`. */
+export function useShelfSearch(startsWith: string, usual: Ref<ShelfFilter>) {
   const text = ref(startsWith)
-  const filter = shallowRef<ShelfFilter>({})
+  const filter = shallowRef<ShelfFilter>(usual.value)
   const order = ref<SearchOrder>('fit')
   /** The values to narrow by are open. */
   const isNarrowing = ref(false)
@@ -21,7 +23,14 @@ export function useShelfSearch(startsWith: string) {
   const problem = shallowRef<Refusal | null>(null)
 
   const chosen = computed(() => Object.values(filter.value).reduce((n, values) => n + values.length, 0))
-  const isOn = computed(() => isNarrowing.value || chosen.value > 0 || wordsOf(text.value).length > 0)
+  /** This search is not narrowed as is usual. */
+  const isOverridden = computed(() => !same(filter.value, usual.value))
+  const isOn = computed(
+    () => isNarrowing.value || (chosen.value > 0 && isOverridden.value) || wordsOf(text.value).length > 0,
+  )
+  watch(usual, (now, before) => {
+    if (same(filter.value, before)) filter.value = now
+  })
 
   // an answer that was overtaken by a newer question is not shown
   let latest = 0
@@ -43,12 +52,29 @@ export function useShelfSearch(startsWith: string) {
   function toggle(facet: Facet, value: string): void {
     const had = filter.value[facet] ?? []
     const now = had.includes(value) ? had.filter((v) => v !== value) : [...had, value]
-    filter.value = { ...filter.value, [facet]: now }
+    const { [facet]: _, ...others } = filter.value
+    filter.value = now.length > 0 ? { ...others, [facet]: now } : others
   }
   function clear(): void {
     text.value = ''
-    filter.value = {}
+    filter.value = usual.value
     isNarrowing.value = false
   }
-  return { text, filter, order, isNarrowing, found, problem, chosen, isOn, toggle, clear }
+  function narrowTo(next: ShelfFilter): void {
+    filter.value = next
+  }
+  return {
+    isOverridden,
+    narrowTo,
+    text,
+    filter,
+    order,
+    isNarrowing,
+    found,
+    problem,
+    chosen,
+    isOn,
+    toggle,
+    clear,
+  }
 }

@@ -14,6 +14,8 @@ describe('values that narrow a search', () => {
       grade: 8,
       minutes: 10,
       source: 'own',
+      language: 'en',
+      readingLevel: null,
       title: '',
       rank: 0,
     }
@@ -27,7 +29,7 @@ describe('values that narrow a search', () => {
     for (const facet of FACETS)
       for (const { value } of counts[facet]) {
         const words = sayValue(facet, value)
-        expect(words, `${facet} ${value}`).toMatch(/^[A-Za-z0-9 ]+$/)
+        expect(words, `${facet} ${value}`).toMatch(/^[A-Za-z0-9 -]+$/)
         if (facet === 'length' || facet === 'scoring') expect(words).not.toBe(value)
       }
   })

@@ -8,6 +8,8 @@ export const FACET_WORDS: Record<Facet, string> = {
   length: 'Minutes',
   source: 'From',
   scoring: 'Scoring',
+  level: 'Read by',
+  language: 'Language',
 }
 export const ORDER_WORDS: Record<SearchOrder, string> = {
   fit: 'best fit first',
@@ -20,10 +22,17 @@ const LENGTH_WORDS: Readonly<Record<string, string>> = {
   'to-40': '21 to 40',
   longer: 'more than 40',
 }
-const SOURCE_WORDS: Record<Source, string> = { textbook: 'a textbook', own: 'our school' }
+const SOURCE_WORDS: Record<Source, string> = { textbook: 'a textbook', school: 'our school', own: 'me' }
 const SCORING_WORDS: Readonly<Record<string, string>> = {
   'self-scoring': 'scores itself',
   'no-score': 'without a score',
+}
+
+const LANGUAGES = new Intl.DisplayNames(['en'], { type: 'language', fallback: 'code' })
+
+/** A language by its code, such as `es`, in words. */
+export function sayLanguage(code: string): string {
+  return /^[a-z]{2,3}$/.test(code) ? (LANGUAGES.of(code) ?? code) : code
 }
 
 /** A value by which a search is narrowed, in words. */
@@ -41,5 +50,9 @@ export function sayValue(facet: Facet, value: string): string {
       return SOURCE_WORDS[value as Source]
     case 'scoring':
       return SCORING_WORDS[value] ?? value
+    case 'level':
+      return value === 'unknown' ? 'not said' : `grade ${value}`
+    case 'language':
+      return sayLanguage(value)
   }
 }

@@ -6,7 +6,7 @@ import { sayPiece } from '~/shared/words/pieces'
 
 /** So many pieces at once are seldom meant: says what each learner would get, and lets some of it go. */
 const props = defineProps<{ cards: readonly PieceCard[] }>()
-const emit = defineEmits<{ goOn: [cards: readonly PieceCard[]] }>()
+const emit = defineEmits<{ goOn: [cards: readonly PieceCard[], inTurn: boolean] }>()
 const kept = ref<ReadonlySet<string>>(new Set(props.cards.map((c) => c.id)))
 const left = computed(() => props.cards.filter((c) => kept.value.has(c.id)))
 const minutes = computed(() => left.value.reduce((sum, c) => sum + c.minutes, 0))
@@ -59,8 +59,18 @@ const keepOnly = (of: (c: PieceCard) => boolean) => {
       size="md"
       :disabled="left.length === 0"
       data-hook="go-on"
-      @click="emit('goOn', left)"
+      @click="emit('goOn', left, false)"
       >Go on with {{ count(left.length, 'piece') }}</UButton
+    >
+    <UButton
+      v-if="left.length > 1"
+      class="sticky bottom-4 mt-4 ml-2"
+      size="md"
+      color="neutral"
+      variant="outline"
+      data-hook="go-on-in-turn"
+      @click="emit('goOn', left, true)"
+      >One after another</UButton
     >
   </section>
 </template>

@@ -1,10 +1,11 @@
-import { navigateTo } from '#imports'
+import { navigateTo, useRoute } from '#imports'
 import { ref } from 'vue'
 import type { Ref } from 'vue'
 import { Assign, ChangeWork, PublishWork, WithdrawWork } from '#shared/contracts/work'
 import type { WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
+import { useTray } from '~/places/shelf'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -18,6 +19,9 @@ export function useSaving(of: {
   readonly changed: () => void
 }) {
   const desk = useDesk()
+  const tray = useTray()
+  // what came out of the tray and is given now need not lie there any longer
+  const isFromTray = useRoute().query.tray === '1'
   const tell = useTell()
   const busy = ref(false)
   const problem = ref('')
@@ -37,6 +41,7 @@ export function useSaving(of: {
       problem.value = of.say(reply.error)
       return
     }
+    if (isFromTray) tray.take(of.draft.value.pieces.map((p) => p.resourceId))
     await desk.load(true)
     const kept = of.known ? 'Changes saved' : 'Held until you publish it'
     tell.done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : kept)

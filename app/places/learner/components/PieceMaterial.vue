@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Material } from '#core/library'
+import { count } from '~/shared/words/numbers'
+import { toHtml } from '~/shared/words/markdown'
+
+/** What a piece shows before it asks: film, address, text, words, and by what it is scored. */
+const props = defineProps<{ material: Material; content: string }>()
+const isFilm = computed(() => /\.(?:mp4|webm|ogv|m4v)(?:[?#]|$)/i.test(props.material.link))
+const host = computed(() => (props.material.link ? new URL(props.material.link).hostname : ''))
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <template v-if="material.link">
+      <video v-if="isFilm" controls preload="metadata" :src="material.link" class="film">
+        <track kind="captions" />
+      </video>
+      <p>
+        <a class="plain" :href="material.link" target="_blank" rel="noopener noreferrer external">{{
+          isFilm ? 'Open the film by itself' : `Open the page on ${host}`
+        }}</a>
+        <span class="said"> opens in a page of its own</span>
+      </p>
+    </template>
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+    <div v-if="content" class="prose" v-html="toHtml(content)" />
+    <details v-if="material.transcript">
+      <summary>Transcript</summary>
+      <div class="prose" v-html="toHtml(material.transcript)" />
+    </details>
+    <dl v-if="material.words.length" class="words">
+      <div v-for="w in material.words" :key="w.word">
+        <dt>{{ w.word }}</dt>
+        <dd>
+          {{ w.meaning }} <i v-if="w.example" class="said">{{ w.example }}</i>
+        </dd>
+      </div>
+    </dl>
+    <table v-if="material.rubric.length" class="grid-table">
+      <caption class="text-left said">
+        What is looked at
+      </caption>
+      <tbody>
+        <tr v-for="c in material.rubric" :key="c.name">
+          <th scope="row">{{ c.name }}</th>
+          <td>{{ c.about }}</td>
+          <td>{{ count(c.points, 'point') }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.film {
+  width: 100%;
+  max-height: 60vh;
+  background: var(--ui-bg-accented);
+}
+summary {
+  cursor: pointer;
+}
+.words > div {
+  display: grid;
+  grid-template-columns: 9rem 1fr;
+  gap: 0.8rem;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--ui-border);
+}
+.words dt {
+  font-weight: 650;
+}
+</style>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
+import { toHtml } from '~/shared/words/markdown'
+
+// the editor is large: it comes when somebody writes
+const RichText = defineAsyncComponent(() => import('./RichText.vue'))
+/** The text of a piece: formatted, as its source, or as learners see it. */
+const text = defineModel<string>({ required: true })
+defineProps<{ help: string }>()
+const as = ref<'formatted' | 'source' | 'seen' | null>('source')
+const WAYS = [
+  { value: 'source', label: 'Source', hook: 'text-source' },
+  { value: 'formatted', label: 'Formatted', hook: 'text-formatted' },
+  { value: 'seen', label: 'As learners see it', hook: 'text-seen' },
+] as const
+/** The formatted editor knows no tables and no formulas: they would be lost in it. */
+const isBeyond = computed(() => /^\s*\|.*\|\s*$/m.test(text.value) || /\$[^$\n]+\$/.test(text.value))
+</script>
+
+<template>
+  <div class="grid gap-2">
+    <ChoiceButtons v-model="as" label="Write the text" :items="WAYS" />
+    <p v-if="as === 'formatted' && isBeyond" class="note-line care" data-hook="beyond">
+      This text has a table or a formula: change it as source, where both stay as they are.
+    </p>
+    <RichText v-else-if="as === 'formatted'" v-model="text" />
+    <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
+    <div v-else-if="as === 'seen'" class="prose" data-hook="text-as-seen" v-html="toHtml(text)" />
+    <UFormField
+      v-if="as === 'source' || (as === 'formatted' && isBeyond)"
+      label="Text"
+      name="content"
+      :help="help"
+      ><UTextarea v-model="text" :rows="6" autoresize :maxrows="24" name="content"
+    /></UFormField>
+  </div>
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** Markdown written as it will look. */
+const text = defineModel<string>({ required: true })
+const BUTTONS = [
+  [
+    { kind: 'mark', mark: 'bold', icon: 'i-lucide-bold', 'aria-label': 'Bold' },
+    { kind: 'mark', mark: 'italic', icon: 'i-lucide-italic', 'aria-label': 'Italic' },
+  ],
+  [
+    { kind: 'heading', level: 2, icon: 'i-lucide-heading-2', 'aria-label': 'Heading' },
+    { kind: 'bulletList', icon: 'i-lucide-list', 'aria-label': 'List' },
+    { kind: 'orderedList', icon: 'i-lucide-list-ordered', 'aria-label': 'Numbered list' },
+    { kind: 'blockquote', icon: 'i-lucide-quote', 'aria-label': 'Quotation' },
+  ],
+  [
+    { kind: 'undo', icon: 'i-lucide-undo-2', 'aria-label': 'Undo' },
+    { kind: 'redo', icon: 'i-lucide-redo-2', 'aria-label': 'Redo' },
+  ],
+] as const
+</script>
+
+<template>
+  <UEditor
+    v-slot="{ editor }"
+    v-model="text"
+    content-type="markdown"
+    :mention="false"
+    :image="false"
+    class="rich"
+    aria-label="Text"
+    data-hook="rich-text"
+  >
+    <UEditorToolbar :editor="editor" :items="[...BUTTONS.map((group) => [...group])]" class="bar" />
+  </UEditor>
+</template>
+
+<style scoped>
+.rich {
+  border: 1px solid var(--ui-border-accented);
+  border-radius: 6px;
+  min-height: 10rem;
+  background: var(--ui-bg);
+}
+.bar {
+  border-bottom: 1px solid var(--ui-border);
+  padding: 0.25rem;
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { pathTo, standardTree } from '#core/library'
+import type { StandardNode } from '#core/library'
+import { useShelf } from '../stores/shelf'
+import { count } from '~/shared/words/numbers'
+
+/** Standards under their domains: pressed to be read, ticked to build a check from. */
+const props = defineProps<{ chosen: string | null }>()
+const emit = defineEmits<{ choose: [code: string] }>()
+const ticked = defineModel<readonly string[]>('ticked', { required: true })
+const shelf = useShelf()
+const all = computed(() => shelf.shelf?.standards ?? [])
+const domains = computed(() => {
+  const holding = (nodes: readonly StandardNode[]): readonly StandardNode[] =>
+    nodes.flatMap((n) => (n.children.some((c) => c.children.length === 0) ? [n] : holding(n.children)))
+  const tree = standardTree(all.value)
+  const alone = tree.filter((n) => n.children.length === 0)
+  return { held: holding(tree), alone }
+})
+const open = ref(new Set<string>())
+watch(
+  [() => props.chosen, all],
+  () => {
+    const above = props.chosen ? pathTo(props.chosen, all.value).at(-1) : undefined
+    if (above) open.value = new Set([...open.value, above.code])
+    else if (open.value.size === 0 && domains.value.held[0])
+      open.value = new Set([domains.value.held[0].standard.code])
+  },
+  { immediate: true },
+)
+function toggle(code: string): void {
+  const next = new Set(open.value)
+  if (!next.delete(code)) next.add(code)
+  open.value = next
+}
+function tick(code: string, isOn: boolean): void {
+  const others = ticked.value.filter((c) => c !== code)
+  ticked.value = isOn ? [...others, code] : others
+}
+</script>
+
+<template>
+  <div data-hook="standards-tree">
+    <p v-if="all.length === 0" class="said mt-3">
+      There are no standards yet. Read some in from a file, or write them into questions.
+    </p>
+    <section v-for="node in domains.held" :key="node.standard.code">
+      <button
+        type="button"
+        class="domain"
+        :aria-expanded="open.has(node.standard.code)"
+        @click="toggle(node.standard.code)"
+      >
+        <UIcon
+          :name="open.has(node.standard.code) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+          class="size-4"
+          aria-hidden="true"
+        /><span class="flex-1">{{ node.standard.text }}</span
+        ><span class="said">{{ count(node.children.length, 'standard') }}</span>
+      </button>
+      <ul v-if="open.has(node.standard.code)">
+        <li v-for="{ standard: s } in node.children" :key="s.code">
+          <UCheckbox
+            class="mt-1"
+            size="sm"
+            :model-value="ticked.includes(s.code)"
+            :aria-label="`Tick ${s.code}`"
+            :data-hook="`tick-${s.code}`"
+            @update:model-value="tick(s.code, $event === true)"
+          />
+          <button
+            type="button"
+            class="standard"
+            :class="{ chosen: s.code === chosen }"
+            data-hook="standard"
+            @click="emit('choose', s.code)"
+          >
+            {{ s.text }} <span class="code said">{{ s.code }}</span>
+          </button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.domain {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+  width: 100%;
+  padding: 0.35rem 0;
+  text-align: left;
+  font-weight: 600;
+  cursor: pointer;
+  border-bottom: 1px solid var(--ui-border);
+}
+li {
+  display: flex;
+  gap: 0.6rem;
+  align-items: flex-start;
+  padding-left: 1.35rem;
+}
+.standard {
+  flex: 1;
+  text-align: left;
+  padding: 0.25rem 0.5rem;
+  border-left: 3px solid var(--ui-border);
+  cursor: pointer;
+  font-size: 0.92rem;
+}
+.standard:hover {
+  background: var(--ui-bg-elevated);
+}
+.standard.chosen {
+  border-left-color: var(--ui-primary);
+  background: var(--ui-bg-accented);
+}
+</style>

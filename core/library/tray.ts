@@ -1,0 +1,64 @@
+import { groupBy } from '../base'
+import type { ResourceId } from '../base'
+
+/** What a teacher has put into their tray, in order, and as many minutes as it shall hold at most. */
+export interface Tray {
+  readonly pieces: readonly ResourceId[]
+  /** Minutes; null: no limit. */
+  readonly limit: number | null
+}
+export const EMPTY_TRAY: Tray = { pieces: [], limit: null }
+/** As many pieces as a tray holds. */
+export const MOST_IN_TRAY = 200
+
+/** What a tray looks at of a piece; `topic` is where it belongs, such as a unit of a textbook. */
+export interface InTray {
+  readonly id: ResourceId
+  readonly minutes: number
+  readonly topic: string
+}
+/** Pieces and minutes of a topic, or of all. */
+export interface TraySum {
+  readonly topic: string
+  readonly count: number
+  readonly minutes: number
+}
+
+/** The tray with pieces put in at its end; those that are in it stay where they are. */
+export function putIn(tray: Tray, ids: readonly ResourceId[]): Tray {
+  const known = new Set(tray.pieces)
+  const added = [...new Set(ids)].filter((id) => !known.has(id))
+  return { ...tray, pieces: [...tray.pieces, ...added].slice(0, MOST_IN_TRAY) }
+}
+
+/** The tray without pieces. */
+export function takeOut(tray: Tray, ids: readonly ResourceId[]): Tray {
+  return { ...tray, pieces: tray.pieces.filter((id) => !ids.includes(id)) }
+}
+
+/** Count and minutes by topic, in the order in which topics first come, and in all; `over` minutes above the limit. */
+export function traySums(
+  pieces: readonly InTray[],
+  limit: Tray['limit'],
+): { readonly topics: readonly TraySum[]; readonly all: TraySum; readonly over: number } {
+  const sum = (topic: string, list: readonly InTray[]): TraySum => ({
+    topic,
+    count: list.length,
+    minutes: list.reduce((n, p) => n + p.minutes, 0),
+  })
+  const topics = [...groupBy(pieces, (p) => p.topic)].map(([topic, list]) => sum(topic, list))
+  const all = sum('', pieces)
+  return { topics, all, over: limit === null ? 0 : Math.max(0, all.minutes - limit) }
+}
+
+/** So many separate pieces at once are a lot for a learner. */
+export const MANY_AT_ONCE = 5
+
+/** The short codes in a text that was typed or pasted: words parted by anything that is no letter or digit. */
+export function codesIn(text: string): readonly string[] {
+  const codes = text
+    .toLowerCase()
+    .split(/[^a-z0-9]+/)
+    .filter((code) => code !== '')
+  return [...new Set(codes)].slice(0, MOST_IN_TRAY)
+}

@@ -1,0 +1,5 @@
+import { ShowPractice } from '#shared/contracts/practice'
+import { showPractice } from '#usecases/learning/practice'
+import { handle } from '../../http/handle'
+
+export default handle(ShowPractice, ({ deps, actor }) => showPractice(deps, actor))

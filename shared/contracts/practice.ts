@@ -1,0 +1,66 @@
+import { z } from 'zod'
+import type { ItemId, ResourceId } from '#core/base'
+import type { LearnerItem, Material, PracticeResult, ResourceKind } from '#core/library'
+import { itemShapes } from '../shapes/items'
+import { WIRE } from '../shapes/makers'
+import { contract, id } from './define'
+
+/** A piece of a route; `times` that the learner did it, `ratio` the share of points of the last time. */
+export interface RoutePiece {
+  readonly id: ResourceId
+  readonly title: string
+  readonly kind: ResourceKind
+  readonly minutes: number
+  readonly itemCount: number
+  readonly times: number
+  readonly ratio: number | null
+}
+/** A textbook in its order; `isHere`: the class is at this lesson. */
+export interface RouteToPractise {
+  readonly id: string
+  readonly className: string
+  readonly title: string
+  readonly units: readonly {
+    readonly number: string
+    readonly title: string
+    readonly lessons: readonly {
+      readonly number: string
+      readonly title: string
+      readonly isHere: boolean
+      readonly pieces: readonly RoutePiece[]
+    }[]
+  }[]
+}
+export const ShowPractice = contract<{ readonly routes: readonly RouteToPractise[] }>()({
+  method: 'GET',
+  path: '/api/practice',
+})
+
+export interface PracticePiece {
+  readonly title: string
+  readonly kind: ResourceKind
+  readonly minutes: number
+  readonly content: string
+  readonly material: Material
+  readonly items: readonly LearnerItem[]
+}
+const ofPiece = z.strictObject({ resourceId: id<ResourceId>() })
+export const OpenPractice = contract<PracticePiece>()({
+  method: 'GET',
+  path: '/api/practice/:resourceId',
+  params: ofPiece,
+})
+export interface PracticeDone {
+  readonly results: readonly PracticeResult[]
+  readonly ratio: number | null
+  readonly times: number
+}
+/** Scores answers, and shows at once what is right. */
+export const CheckPractice = contract<PracticeDone>()({
+  method: 'POST',
+  path: '/api/practice/:resourceId',
+  params: ofPiece,
+  body: z.strictObject({
+    answers: WIRE.list(z.strictObject({ itemId: id<ItemId>(), answer: itemShapes(WIRE).answer }), 100),
+  }),
+})

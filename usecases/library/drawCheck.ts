@@ -1,0 +1,42 @@
+import { ok, refuse } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { drawItems, sharesFor } from '#core/attempts'
+import type { Mix } from '#core/attempts'
+import { piecesServing } from '#db/repositories'
+import type { Deps } from '../deps'
+
+/**
+ * Draws items for a check on standards, as many of each, from all pieces open to the actor; says which standards have
+ * too few. The same seed draws the same.
+ */
+export async function drawCheck(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  asked: {
+    readonly standards: readonly string[]
+    readonly perStandard: number
+    readonly mix: Mix | null
+    readonly seed: string
+  },
+) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const standards = [...new Set(asked.standards)]
+  const pieces = await piecesServing(deps.store.read, actor, standards)
+  const bank = pieces.flatMap(({ resource }) =>
+    resource.items
+      .filter((item) => item.standard !== null && standards.includes(item.standard))
+      // items are named within their piece; in one bank each needs a name of its own
+      .map((item) => ({ ...item, item, from: resource, id: `${resource.id}/${item.id}` as typeof item.id })),
+  )
+  const drawn = drawItems(bank, sharesFor(standards, asked.perStandard, asked.mix), asked.seed)
+  const short = standards.flatMap((standard) => {
+    const missing = asked.perStandard - drawn.filter((d) => d.standard === standard).length
+    return missing > 0 ? [{ standard, missing }] : []
+  })
+  const inOrder = standards.flatMap((standard) => drawn.filter((d) => d.standard === standard))
+  return ok({
+    items: inOrder.map(({ item, from }) => ({ item, from: { code: from.code, title: from.title } })),
+    short,
+  })
+}

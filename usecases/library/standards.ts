@@ -1,0 +1,65 @@
+import { ok, refuse } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { isScored, neighbourhood, pathTo } from '#core/library'
+import { cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
+import type { Connection, ResourceRecord } from '#db/repositories'
+import type { Deps } from '../deps'
+import { classesInView } from '../teaching/classAccess'
+import { asCard } from './shelf'
+
+/** As many steps back are drawn. */
+const STEPS_DRAWN = 3
+
+/**
+ * A standard in words, what it needs and what needs it, the pieces that serve it, and the lessons of the actor's plans
+ * that teach or assess it.
+ */
+export async function showStandard(deps: Pick<Deps, 'store'>, actor: Actor, code: string) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  const standards = await standardsFor(tx, actor.schoolId)
+  const standard = standards.find((s) => s.code.toLowerCase() === code.toLowerCase())
+  if (!standard) return refuse({ code: 'access/not-found' as const, what: 'standard' })
+  const serving = await piecesServing(tx, actor, [standard.code])
+  const cards = await cardsById(
+    tx,
+    serving.map((r) => r.resource.id),
+  )
+  const items = serving.flatMap((r) => r.resource.items).filter((i) => i.standard === standard.code)
+  return ok({
+    standard,
+    path: pathTo(standard.code, standards),
+    ...neighbourhood(standard.code, standards, STEPS_DRAWN),
+    pieces: cards.map((card) => asCard(card, actor)),
+    itemCount: items.length,
+    planned: await planned(tx, actor, serving),
+  })
+}
+
+/** Lessons of plans that the actor's classes have, or that are the actor's own, whose textbook lessons serve it. */
+async function planned(tx: Connection, actor: Actor, serving: readonly ResourceRecord[]) {
+  const inUse = new Set((await classesInView(tx, actor)).map((c) => c.planId))
+  const plans = (await plansOf(tx, actor.schoolId)).filter(
+    (p) => p.ownerId === actor.userId || inUse.has(p.plan.id),
+  )
+  const howIn = (bookLessonId: string | null) => {
+    const here = serving.filter((r) => r.bookLessonId !== null && r.bookLessonId === bookLessonId)
+    const isAssessed = here.some(
+      ({ resource }) => isScored(resource.kind) && resource.kind !== 'practice-set',
+    )
+    const isTaught = here.some(({ resource }) => !isScored(resource.kind) || resource.kind === 'practice-set')
+    return [...(isTaught ? ['taught' as const] : []), ...(isAssessed ? ['assessed' as const] : [])]
+  }
+  return plans.flatMap(({ plan }) =>
+    plan.lessons.flatMap((lesson) =>
+      howIn(lesson.bookLessonId).map((how) => ({
+        planId: plan.id,
+        planTitle: plan.title,
+        number: lesson.number,
+        title: lesson.title,
+        how,
+      })),
+    ),
+  )
+}

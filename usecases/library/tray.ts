@@ -1,0 +1,72 @@
+import { ok, refuse } from '#core/base'
+import type { ResourceId, Result } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { codesIn, putIn, takeOut } from '#core/library'
+import type { Tray } from '#core/library'
+import { cardsByCode, cardsFor, saveTray, trayOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { asCard } from './shelf'
+
+/** What is done with a tray; `order` names the pieces in the order in which they shall stand. */
+export type TrayAct =
+  | { readonly kind: 'put-in' | 'take-out' | 'order'; readonly pieces: readonly ResourceId[] }
+  | { readonly kind: 'limit'; readonly minutes: number | null }
+
+/** The actor's tray; pieces that are no longer open to them are left out. */
+export async function showTray(deps: Pick<Deps, 'store'>, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  return ok(await openIn(tx, actor, await trayOf(tx, actor.userId)))
+}
+
+async function openIn(tx: Connection, actor: Actor, tray: Tray): Promise<Tray> {
+  if (tray.pieces.length === 0) return tray
+  const open = new Set((await cardsFor(tx, actor)).map((c) => c.id))
+  return { ...tray, pieces: tray.pieces.filter((id) => open.has(id)) }
+}
+
+/** Changes the actor's tray. A piece that is not open to them is not found, and nothing changes. */
+export async function changeTray(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  act: TrayAct,
+): Promise<Result<Tray, AccessRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  return writing(deps.store, async (tx): Promise<Result<Tray, AccessRefusal>> => {
+    const tray = await openIn(tx, actor, await trayOf(tx, actor.userId))
+    const next = after(tray, act)
+    const open = await openIn(tx, actor, next)
+    if (open.pieces.length < next.pieces.length) return refuse({ code: 'access/not-found', what: 'piece' })
+    await saveTray(tx, actor.userId, next)
+    return ok(next)
+  })
+}
+
+function after(tray: Tray, act: TrayAct): Tray {
+  switch (act.kind) {
+    case 'put-in':
+      return putIn(tray, act.pieces)
+    case 'take-out':
+      return takeOut(tray, act.pieces)
+    case 'limit':
+      return { ...tray, limit: act.minutes }
+    case 'order': {
+      // what another page has put in meanwhile stays, behind what was ordered here
+      const known = act.pieces.filter((id) => tray.pieces.includes(id))
+      return putIn({ ...tray, pieces: known }, tray.pieces)
+    }
+  }
+}
+
+/** Pieces open to the actor by short codes in a text, in the order of the codes; codes that are nowhere are named. */
+export async function readCodes(deps: Pick<Deps, 'store'>, actor: Actor, text: string) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const codes = codesIn(text)
+  const cards = await cardsByCode(deps.store.read, actor, codes)
+  const found = codes.flatMap((code) => cards.filter((c) => c.code.toLowerCase() === code))
+  const unknown = codes.filter((code) => !cards.some((c) => c.code.toLowerCase() === code))
+  return ok({ found: found.map((card) => asCard(card, actor)), unknown })
+}
