@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { ComputeRefusal, Result } from '#core/base'
-import { parseClosures, parseOutline, parsePlanTable, parseRoster } from '#core/formats'
+import { parseClosures, parseOutline, parsePlanTable, parseRoster, readShelfFile } from '#core/formats'
 import { ripplesOf } from './pacing/ripples'
 
 const JOBS = {
@@ -8,6 +8,7 @@ const JOBS = {
   outline: parseOutline,
   planTable: parsePlanTable,
   roster: parseRoster,
+  shelfFile: readShelfFile,
   ripples: ripplesOf,
 } as const
 

@@ -34,6 +34,7 @@ export {
   parseIsoDay,
   weekdayOf,
   weekdayOfNumber,
+  printInstant,
 } from './isoDay'
 export type { IsoDay, Weekday } from './isoDay'
 export { seedOf, seededRandom, shuffled } from './random'

@@ -1,4 +1,5 @@
 import type { Brand } from './brand'
+import type { Instant } from './instant'
 
 /** A calendar date without time or zone, 'YYYY-MM-DD'. Compares correctly as text. */
 export type IsoDay = Brand<string, 'IsoDay'>
@@ -69,4 +70,9 @@ export function daysThrough(first: IsoDay, last: IsoDay): IsoDay[] {
   const days: IsoDay[] = []
   for (let n = dayNumber(first), end = dayNumber(last); n <= end; n++) days.push(dayOfNumber(n))
   return days
+}
+
+/** A moment as ISO 8601 in UTC: '2026-10-14T15:00:00.000Z'. */
+export function printInstant(at: Instant): string {
+  return new Date(at).toISOString()
 }

@@ -1,4 +1,4 @@
-/** Outside text: CSV rosters, outlines, plans and layouts; iCalendar closures in, class calendars out. */
+/** Outside text: CSV rosters, outlines, plans and layouts; iCalendar in and out; shelf/: pieces, items, standards. */
 export type { TextRow } from './csv'
 export type { ClosureReading, FoundClosure, SkippedEvent } from './closures'
 export { printCells } from './csv'
@@ -12,3 +12,5 @@ export { parseRoster } from './roster'
 export type { BadRow, RosterEntry, RosterFault, RosterReading } from './roster'
 export { parsePlanTable, printLayout, printPlanTable } from './planTable'
 export type { BadPlanRow, PlanRow, PlanRowFault, PlanTableReading } from './planTable'
+export { LARGEST_FILE, SHELF_FORMATS, printCase, printItems, printQtiPackage, readShelfFile } from './shelf'
+export type { ReadPiece, ReadStandard, ShelfFormat, ShelfReading, ShelfRow, Shortfall } from './shelf'

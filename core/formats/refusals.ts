@@ -33,3 +33,19 @@ export type FormatRefusal =
       readonly skipped: readonly SkippedEvent[]
     }
   | { readonly code: 'formats/too-large'; readonly field: 'text'; readonly most: number }
+  /** Of a file that is no text. */
+  | { readonly code: 'formats/not-a-package'; readonly field: 'file' }
+  | { readonly code: 'formats/unsafe-package'; readonly field: 'file'; readonly name: string }
+  | { readonly code: 'formats/package-too-large'; readonly field: 'file' }
+  | { readonly code: 'formats/has-entities'; readonly field: 'file' }
+  | { readonly code: 'formats/not-xml'; readonly field: 'file'; readonly line: number }
+  | { readonly code: 'formats/no-framework'; readonly field: 'file' }
+  | {
+      readonly code: 'formats/standards-in-circle'
+      readonly field: 'file'
+      readonly circle: readonly string[]
+    }
+  | { readonly code: 'formats/no-item-headings'; readonly field: 'text' }
+  | { readonly code: 'formats/text-too-long'; readonly field: 'text'; readonly most: number }
+  | { readonly code: 'formats/nothing-known'; readonly field: 'file' }
+  | { readonly code: 'formats/nothing-taken'; readonly field: 'file'; readonly rows: number }

@@ -41,6 +41,17 @@ CREATE TABLE `practice_routes` (
 );
 --> statement-breakpoint
 CREATE INDEX `practice_routes_by_class` ON `practice_routes` (`class_id`);--> statement-breakpoint
+CREATE TABLE `shelf_imports` (
+	`id` text PRIMARY KEY NOT NULL,
+	`user_id` text NOT NULL,
+	`made_at` integer NOT NULL,
+	`name` text NOT NULL,
+	`body` text NOT NULL,
+	`taken_back_at` integer,
+	FOREIGN KEY (`user_id`) REFERENCES `users`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `shelf_imports_by_user` ON `shelf_imports` (`user_id`,`made_at`);--> statement-breakpoint
 CREATE TABLE `trays` (
 	`user_id` text PRIMARY KEY NOT NULL,
 	`body` text NOT NULL,

@@ -147,12 +147,15 @@ export {
 } from './standards'
 export type { Framework } from './standards'
 export {
+  addImport,
   addPointer,
   addPractice,
   addRoute,
   classShelfOf,
   closeRoute,
   dropPointer,
+  importsOf,
+  markTakenBack,
   openRoutes,
   pointersFrom,
   practisedBy,
@@ -160,4 +163,4 @@ export {
   saveTray,
   trayOf,
 } from './shelf'
-export type { GuidePointer, PracticeRoute, Practised } from './shelf'
+export type { GuidePointer, PracticeRoute, Practised, ShelfImport } from './shelf'

@@ -1,9 +1,16 @@
-import { and, asc, eq, inArray, isNull, or } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNull, or } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, ResourceId, SchoolId, UserId } from '#core/base'
 import { EMPTY_TRAY } from '#core/library'
 import type { ClassShelf, Tray } from '#core/library'
-import { classShelfBody, trayBody } from '../rows/bodies'
-import { classShelves, guidePointers, practiceDone, practiceRoutes, trays } from '../schema/shelf'
+import { classShelfBody, shelfImportBody, trayBody } from '../rows/bodies'
+import {
+  classShelves,
+  guidePointers,
+  practiceDone,
+  practiceRoutes,
+  shelfImports,
+  trays,
+} from '../schema/shelf'
 import type { Connection } from './store'
 
 /** What somebody has in their tray. */
@@ -136,4 +143,38 @@ export async function addPointer(tx: Connection, pointer: GuidePointer): Promise
 /** Takes a school's pointer away. */
 export async function dropPointer(tx: Connection, id: string): Promise<void> {
   await tx.delete(guidePointers).where(eq(guidePointers.id, id))
+}
+
+/** What was read in from a file. */
+export interface ShelfImport {
+  readonly id: string
+  readonly userId: UserId
+  readonly madeAt: Instant
+  /** Of the file. */
+  readonly name: string
+  readonly pieces: readonly ResourceId[]
+  readonly frameworkId: string | null
+  readonly takenBackAt: Instant | null
+}
+
+/** Writes down what was read in. */
+export async function addImport(tx: Connection, made: ShelfImport): Promise<void> {
+  const { pieces, frameworkId, ...plain } = made
+  await tx.insert(shelfImports).values({ ...plain, body: shelfImportBody.print({ pieces, frameworkId }) })
+}
+
+/** What somebody has read in, the latest first, at most twenty. */
+export async function importsOf(tx: Connection, userId: UserId): Promise<readonly ShelfImport[]> {
+  const rows = await tx
+    .select()
+    .from(shelfImports)
+    .where(eq(shelfImports.userId, userId))
+    .orderBy(desc(shelfImports.madeAt), desc(shelfImports.id))
+    .limit(20)
+  return rows.map(({ body, ...plain }) => ({ ...plain, ...shelfImportBody.read(body) }))
+}
+
+/** Writes down that what was read in was taken back. */
+export async function markTakenBack(tx: Connection, id: string, at: Instant): Promise<void> {
+  await tx.update(shelfImports).set({ takenBackAt: at }).where(eq(shelfImports.id, id))
 }

@@ -26,7 +26,7 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
-const { book, items, standards, content, material, tray, classShelf } = libraryShapes(STORED)
+const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const { window, rules, pieceParts, overrides, ownRules, ruledGroup, groupRule, because, about, score } =
   workShapes(STORED)
 
@@ -52,6 +52,7 @@ export const resourceBody = readOnce(
   300,
 )
 export const trayBody = bodyOf('trays.body', tray)
+export const shelfImportBody = bodyOf('shelf_imports.body', shelfImport)
 export const classShelfBody = bodyOf('class_shelves.body', classShelf)
 export const assignmentBody = readOnce(
   bodyOf(

@@ -89,3 +89,21 @@ export const practiceDone = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.learnerId, t.resourceId] })],
 )
+
+/** What was read in from a file, so that it can be taken back as one. */
+export const shelfImports = sqliteTable(
+  'shelf_imports',
+  {
+    id: text().primaryKey(),
+    userId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    madeAt: integer().$type<Instant>().notNull(),
+    name: text().notNull(),
+    /** Ids of its pieces and of its framework. */
+    body: text().notNull(),
+    takenBackAt: integer().$type<Instant>(),
+  },
+  (t) => [index('shelf_imports_by_user').on(t.userId, t.madeAt)],
+)

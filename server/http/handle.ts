@@ -71,7 +71,7 @@ export function handleOpen<C extends AnyContract>(
 interface FileText {
   readonly name: string
   readonly type: string
-  readonly text: string
+  readonly text: string | Uint8Array
 }
 
 /** A route that sends a file to signed-in people. */
@@ -94,7 +94,7 @@ export function handleOpenFile<C extends AnyContract>(
   )
 }
 
-function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string, Refusal> {
+function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string | Uint8Array, Refusal> {
   if (!file.ok) return file
   setResponseHeader(event, 'content-type', file.value.type)
   setResponseHeader(event, 'content-disposition', `attachment; filename="${file.value.name}"`)

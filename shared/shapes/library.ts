@@ -44,7 +44,12 @@ export function libraryShapes(m: Makers) {
     pieces: m.list(id<ResourceId>(), MOST_IN_TRAY),
     limit: m.whole(1, 5000).nullable(),
   }) satisfies z.ZodType<Tray>
+  const shelfImport = m.object({
+    pieces: m.list(id<ResourceId>(), 1000),
+    frameworkId: m.line(64).nullable(),
+  })
   return {
+    shelfImport,
     material,
     shelfFilter,
     classShelf,

@@ -93,7 +93,7 @@ export const PLACES: Record<string, readonly string[]> = {
 export const APP_FILES = /^$/
 
 export const EXTRA: readonly { readonly file: RegExp; readonly packages: RegExp }[] = [
-  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js)$/ },
+  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js|fast-xml-parser|fflate)$/ },
   { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
 ]
 

@@ -364,7 +364,7 @@ describe('files and feeds', () => {
     const token = first.path?.split('/').pop() ?? ''
     expect(token.length).toBeGreaterThan(40)
     const titles = async (of: string) =>
-      [...mustBeOk(await readFeed(school.deps, of), 'feed').text.matchAll(/SUMMARY:(.*)\r/g)]
+      [...String(mustBeOk(await readFeed(school.deps, of), 'feed').text).matchAll(/SUMMARY:(.*)\r/g)]
         .map((m) => m[1])
         .slice(0, 3)
     expect(await titles(token)).toEqual([

@@ -21,11 +21,11 @@ import { deskWork } from './desk'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
-/** A file to be sent: its name, media type and text. */
+/** A file to be sent: its name, media type, and text or bytes. */
 export interface FileText {
   readonly name: string
   readonly type: string
-  readonly text: string
+  readonly text: string | Uint8Array
 }
 /** A class's private calendar address; nulls when there is none. */
 export interface ShownFeed {

@@ -80,8 +80,9 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
     <section class="left">
       <header class="flex items-center gap-2 mb-3">
         <h1 class="flex-1">Shelf</h1>
+        <UButton to="/shelf-files" color="neutral" variant="ghost" data-hook="files">Files</UButton>
         <UButton to="/shelf-own" variant="outline" icon="i-lucide-plus" data-hook="write-own"
-          >Write an own piece</UButton
+          >Write a piece</UButton
         >
       </header>
       <p v-if="shelf.problem" class="note-line needs" role="alert">{{ sayRefusal(shelf.problem) }}</p>

@@ -172,6 +172,28 @@ function ofFormats(r: FormatRefusal): string {
       return r.events === 0
         ? 'The calendar holds no events.'
         : `None of the ${count(r.events, 'event')} is a whole day inside this school year. ${saySkipped(r.skipped)}`
+    case 'formats/not-a-package':
+      return 'The file is no package that can be opened. Save or export it again.'
+    case 'formats/unsafe-package':
+      return `The package holds a file that leads out of it (“${r.name}”). It is not read.`
+    case 'formats/package-too-large':
+      return 'The file holds more than can be read at once. Take it in several parts.'
+    case 'formats/has-entities':
+      return 'The file declares a document type or entities, which may lead elsewhere. It is not read.'
+    case 'formats/not-xml':
+      return `The file is not well formed: line ${r.line}.`
+    case 'formats/no-framework':
+      return 'The file holds no framework of standards: CFDocument, CFItems and CFAssociations are looked for.'
+    case 'formats/standards-in-circle':
+      return `Standards come before each other in a circle: ${r.circle.slice(0, 8).join(', ')}.`
+    case 'formats/no-item-headings':
+      return 'Name the columns in the first row: “kind” and “question” at least.'
+    case 'formats/text-too-long':
+      return `The text is longer than ${r.most} characters. Take it in several parts.`
+    case 'formats/nothing-known':
+      return 'Nothing in the file is known here. Questions (QTI), standards (CASE), tables and texts can be read.'
+    case 'formats/nothing-taken':
+      return `Nothing of the ${count(r.rows, 'part')} can be taken over; the reasons stand beside each.`
     case 'formats/too-large':
       return `The file is too large (at most ${Math.round(r.most / 1000)} kB).`
     default:

@@ -281,6 +281,7 @@ describe('refusals', () => {
     standard: 'TH.8.W.1',
     names: 'TH.8.W.9',
     circle: ['TH.8.W.1', 'TH.8.W.2'],
+    rows: 3,
   }
 
   it.each(Object.keys(STATUS_OF))('puts %s into a plain sentence', (code) => {

@@ -32,6 +32,9 @@ const toItems = computed(() =>
     .filter((p) => p.id !== props.resourceId)
     .map((p) => ({ label: `${p.code} ${p.title}`, value: p.id })),
 )
+const toLabel = computed(
+  () => toItems.value.find((i) => i.value === to.value)?.label ?? 'a piece of the shelf',
+)
 async function set(standard: string | null, piece: ResourceId, isOn: boolean): Promise<void> {
   const reply = await call(SetPointer, {
     body: {
@@ -86,7 +89,7 @@ async function add(): Promise<void> {
         virtualize
         placeholder="a piece of the shelf"
         class="w-72"
-        aria-label="What to give"
+        :aria-label="`${toLabel}: what to give`"
       />
       <UButton size="sm" type="submit" color="neutral" variant="outline" :disabled="!to">Add</UButton>
     </form>

@@ -32,6 +32,7 @@ const standard = computed({
     draft.value.standard = code === NO_STANDARD ? null : code
   },
 })
+const standardLabel = computed(() => standardItems.value.find((i) => i.value === standard.value)?.label ?? '')
 const asItem = computed(() => toItems([draft.value])[0]!)
 function widthOf(f: TypedField): string {
   if (f.isLong) return 'w-full'
@@ -72,7 +73,12 @@ function setRight(at: number, isRight: boolean): void {
         />
       </div>
       <UFormField label="Standard" class="max-w-xl"
-        ><USelectMenu v-model="standard" value-key="value" :items="standardItems" class="w-full"
+        ><USelectMenu
+          v-model="standard"
+          value-key="value"
+          :items="standardItems"
+          class="w-full"
+          :aria-label="`${standardLabel}: standard`"
       /></UFormField>
       <UFormField label="Question" :name="`items.${number - 1}.stem`"
         ><UTextarea v-model="draft.stem" :rows="2" autoresize :name="`stem-${number}`"

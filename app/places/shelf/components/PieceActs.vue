@@ -45,9 +45,22 @@ async function drop(): Promise<void> {
   tell.done(`“${reply.value.title}” is removed.`)
   await navigateTo('/shelf')
 }
+/** The browser fetches the file by itself. */
+function download(as: 'qti' | 'csv'): void {
+  const link = document.createElement('a')
+  link.href = `/api/resources/${resourceId.value}/file?as=${as}`
+  link.download = ''
+  link.click()
+}
 const menu = computed(() => [
   [
     { label: 'Copy and change', icon: 'i-lucide-copy', onSelect: () => void copy() },
+    ...(props.of.resource.items.length > 0
+      ? [
+          { label: 'As a QTI 3.0 package', icon: 'i-lucide-download', onSelect: () => download('qti') },
+          { label: 'Its questions as a table', icon: 'i-lucide-download', onSelect: () => download('csv') },
+        ]
+      : []),
     ...(props.of.mayEdit
       ? [
           props.of.isShared

@@ -31,6 +31,11 @@ const standards = computed(() =>
     .filter((s) => s.level === 'standard')
     .map((s) => ({ label: `${s.code} ${s.text}`, value: s.code })),
 )
+const NO_STANDARDS = 'none besides its questions’'
+const standardsLabel = computed(() => {
+  const chosen = standards.value.filter((s) => draft.value.standards.includes(s.value))
+  return chosen.length === 0 ? NO_STANDARDS : chosen.map((s) => s.label).join(', ')
+})
 </script>
 
 <template>
@@ -69,7 +74,8 @@ const standards = computed(() =>
         multiple
         value-key="value"
         :items="standards"
-        placeholder="none besides its questions’"
+        :placeholder="NO_STANDARDS"
+        :aria-label="`${standardsLabel}: standards`"
         class="w-full"
     /></UFormField>
   </div>

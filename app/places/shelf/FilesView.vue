@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import type { ShelfReading } from '#core/formats'
+import {
+  ListFrameworks,
+  ListImports,
+  MOST_FILE_BYTES,
+  MakeImport,
+  PreviewImport,
+  TakeImportBack,
+} from '#shared/contracts/files'
+import type { ImportMade } from '#shared/contracts/files'
+import { useOverview } from '~/shared/session/overview'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayMoment } from '~/shared/words/times'
+import FileRows from './components/FileRows.vue'
+import { useShelf } from './stores/shelf'
+import { FORMAT_WORDS } from './words/shortfalls'
+import { toBase64 } from './base64'
+
+useHead({ title: 'Files · Step Cairn' })
+const overview = useOverview()
+const shelf = useShelf()
+const tell = useTell()
+const file = ref<File | null>(null)
+const asked = shallowRef<{ readonly name: string; readonly base64: string } | null>(null)
+const reading = shallowRef<ShelfReading | null>(null)
+const problem = ref('')
+const isReading = ref(false)
+const isTaking = ref(false)
+const imports = shallowRef<readonly ImportMade[]>([])
+const frameworks = shallowRef<readonly { readonly id: string; readonly title: string }[]>([])
+onMounted(async () => {
+  await overview.load()
+  await loadMade()
+})
+async function loadMade(): Promise<void> {
+  const [made, known] = await Promise.all([call(ListImports), call(ListFrameworks)])
+  if (made.ok) imports.value = made.value.imports
+  if (known.ok) frameworks.value = known.value.frameworks
+}
+watch(file, async (chosen) => {
+  if (!chosen) return
+  file.value = null
+  reading.value = null
+  problem.value = ''
+  if (chosen.size > MOST_FILE_BYTES) {
+    problem.value = `“${chosen.name}” is larger than ${MOST_FILE_BYTES / 1_000_000} MB. Take it in several parts.`
+    return
+  }
+  isReading.value = true
+  const body = { name: chosen.name, base64: await toBase64(chosen) }
+  asked.value = body
+  const reply = await call(PreviewImport, { body })
+  if (asked.value !== body) return
+  isReading.value = false
+  reading.value = reply.ok ? reply.value : null
+  problem.value = reply.ok ? '' : sayRefusal(reply.error)
+})
+function cancel(): void {
+  asked.value = null
+  reading.value = null
+  isReading.value = false
+}
+const sum = computed(() => {
+  const items = reading.value?.pieces.reduce((n, p) => n + p.items.length, 0) ?? 0
+  return [
+    ...(items > 0 ? [count(items, 'question')] : []),
+    ...(reading.value?.pieces.some((p) => p.items.length === 0) ? ['1 reading'] : []),
+    ...(reading.value?.standards.length ? [count(reading.value.standards.length, 'standard')] : []),
+  ].join(', ')
+})
+async function take(): Promise<void> {
+  if (!asked.value) return
+  isTaking.value = true
+  const reply = await call(MakeImport, { body: asked.value })
+  isTaking.value = false
+  if (!reply.ok) {
+    problem.value = sayRefusal(reply.error)
+    return
+  }
+  tell.done(`Taken over: ${sum.value}. You can take it back below.`)
+  cancel()
+  await Promise.all([loadMade(), shelf.load(true)])
+}
+async function takeBack(made: ImportMade): Promise<void> {
+  const reply = await call(TakeImportBack, { params: { importId: made.id } })
+  if (!reply.ok) return tell.refused(reply.error)
+  tell.done(`“${made.name}” is taken back.`)
+  await Promise.all([loadMade(), shelf.load(true)])
+}
+function about(made: ImportMade): string {
+  const parts = [
+    ...(made.pieces ? [count(made.pieces, 'piece')] : []),
+    ...(made.hasStandards ? ['standards'] : []),
+  ]
+  return `${parts.join(' and ')}, ${sayMoment(made.madeAt, overview.zone)}`
+}
+</script>
+
+<template>
+  <div class="max-w-5xl mx-auto px-5 py-5 grid gap-5">
+    <header>
+      <h1>Files</h1>
+      <p class="said">
+        Questions as QTI 3.0 or 2.1 (.xml, or a package .zip), standards as CASE 1.0 (.json), a table of
+        questions (.csv), a reading in Markdown (.md). What a file holds is shown before anything is taken
+        over.
+      </p>
+    </header>
+    <UFileUpload
+      v-model="file"
+      accept=".xml,.zip,.json,.csv,.tsv,.txt,.md"
+      label="Choose a file, or drop it here"
+      description="at most 20 MB"
+      class="min-h-28"
+      data-hook="file-drop"
+    />
+    <p v-if="isReading" class="flex items-center gap-3" role="status">
+      Reading “{{ asked?.name }}” …
+      <UButton size="xs" color="neutral" variant="outline" @click="cancel">Cancel</UButton>
+    </p>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <section v-if="reading" aria-label="What the file holds" data-hook="reading">
+      <h2>“{{ reading.title }}”: {{ FORMAT_WORDS[reading.format] }}</h2>
+      <p class="my-2">
+        {{
+          sum
+            ? `Would be taken over: ${sum}. Pieces become your own, standards are there for the school.`
+            : 'Nothing of it can be taken over.'
+        }}
+      </p>
+      <div class="flex gap-2 mb-3">
+        <UButton :disabled="!sum" :loading="isTaking" data-hook="take-over" @click="take"
+          >Take it over</UButton
+        >
+        <UButton color="neutral" variant="ghost" @click="cancel">Leave it</UButton>
+      </div>
+      <FileRows :rows="reading.rows" />
+    </section>
+    <section v-if="imports.length" aria-label="Taken over so far">
+      <h2>Taken over so far</h2>
+      <ul>
+        <li v-for="made in imports" :key="made.id" class="line">
+          <span class="flex-1"
+            ><b>{{ made.name }}</b> <span class="said">{{ about(made) }}</span></span
+          >
+          <span v-if="made.takenBackAt" class="said">taken back</span>
+          <UButton
+            v-else
+            size="xs"
+            color="neutral"
+            variant="outline"
+            :aria-label="`Take back ${made.name}`"
+            data-hook="take-back"
+            @click="takeBack(made)"
+            >Take it back</UButton
+          >
+        </li>
+      </ul>
+    </section>
+    <section v-if="frameworks.length" aria-label="Standards as a file">
+      <h2>Standards as a file</h2>
+      <ul>
+        <li v-for="f in frameworks" :key="f.id" class="line">
+          <span class="flex-1">{{ f.title }}</span>
+          <a class="plain text-sm" :href="`/api/frameworks/${f.id}/file`" download>CASE 1.0</a>
+        </li>
+      </ul>
+      <p class="said">A piece goes out from its own menu on the shelf.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  padding: 0.35rem 0;
+  border-bottom: 1px solid var(--ui-border);
+}
+</style>

@@ -1,0 +1,63 @@
+import { strToU8, unzipSync, zipSync } from 'fflate'
+import { ok, refuse } from '../../base'
+import type { Result } from '../../base'
+import type { FormatRefusal } from '../refusals'
+
+const MOST_FILES = 3000
+const MOST_BYTES = 60_000_000
+/** No more is unpacked of one file of a package. */
+const MOST_IN_ONE = 10_000_000
+
+/** The files of a package by their names. */
+export type Files = ReadonlyMap<string, Uint8Array>
+
+/** A name that stays within the package, whatever it is unpacked onto. */
+function isSafe(name: string): boolean {
+  const parts = name.split('/')
+  return !name.startsWith('/') && !/[\\\u0000:]/.test(name) && !parts.includes('..')
+}
+
+/**
+ * Unpacks a zip file whose files match. Refused when it is none, when a name leads out of it, and when it holds more
+ * than may be unpacked, whatever sizes it states.
+ */
+export function unpack(bytes: Uint8Array, matches: (name: string) => boolean): Result<Files, FormatRefusal> {
+  let count = 0
+  let total = 0
+  let unsafe: string | null = null
+  let isTooMuch = false
+  try {
+    const files = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        count++
+        total += originalSize
+        if (!isSafe(name)) unsafe ??= name
+        isTooMuch ||= count > MOST_FILES || total > MOST_BYTES || originalSize > MOST_IN_ONE
+        return !isTooMuch && unsafe === null && !name.endsWith('/') && matches(name)
+      },
+    })
+    if (unsafe !== null) return refuse({ code: 'formats/unsafe-package', field: 'file', name: unsafe })
+    const real = Object.values(files).reduce((sum, file) => sum + file.length, 0)
+    if (isTooMuch || real > MOST_BYTES) return refuse({ code: 'formats/package-too-large', field: 'file' })
+    return ok(new Map(Object.entries(files)))
+  } catch {
+    return refuse({ code: 'formats/not-a-package', field: 'file' })
+  }
+}
+
+/** Packs texts into a zip file; the same texts give the same bytes. */
+export function pack(files: Readonly<Record<string, string>>): Uint8Array {
+  const entries = Object.entries(files).map(([name, text]) => [name, strToU8(text)] as const)
+  return zipSync(Object.fromEntries(entries), { level: 6, mtime: '1990-01-02T00:00:00' })
+}
+
+/** Bytes as text: UTF-8, or UTF-16 where its mark says so. Refused when they are none. */
+export function textOf(bytes: Uint8Array): Result<string, FormatRefusal> {
+  const [a, b] = bytes
+  const encoding = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : 'utf-8'
+  try {
+    return ok(new TextDecoder(encoding, { fatal: true }).decode(bytes))
+  } catch {
+    return refuse({ code: 'formats/not-text', field: 'text' })
+  }
+}

@@ -1,0 +1,36 @@
+import { ok, refuse } from '../../base'
+import type { Result } from '../../base'
+import type { FormatRefusal } from '../refusals'
+import { plainPiece } from './plainPiece'
+import type { ShelfReading } from './types'
+
+/** As long as the text of a piece may be. */
+const LONGEST = 40_000
+/** Words that are read in a minute, roughly. */
+const A_MINUTE = 120
+
+/**
+ * Reads a text in Markdown as a reading. The first heading is its title and does not stand in the text again; else the
+ * name of the file is. Refused when it is empty or too long. HTML in it stays text wherever it is shown.
+ */
+export function parseReading(text: string, name: string): Result<ShelfReading, FormatRefusal> {
+  const source = text.replace(/^\uFEFF/, '').replaceAll('\r\n', '\n')
+  if (source.includes('\u0000')) return refuse({ code: 'formats/not-text', field: 'text' })
+  if (source.trim() === '') return refuse({ code: 'formats/empty', field: 'text' })
+  const heading = /^\s*#{1,3}[ \t]+(\S.*)\n?/.exec(source)
+  const title = heading?.[1]?.replace(/[ \t]+#*[ \t]*$/, '').trim() ?? name
+  const content = (heading ? source.slice(heading[0].length) : source).trim()
+  if (content.length > LONGEST) return refuse({ code: 'formats/text-too-long', field: 'text', most: LONGEST })
+  const words = content.split(/\s+/).length
+  const minutes = Math.min(300, Math.max(1, Math.round(words / A_MINUTE)))
+  const piece = plainPiece({ title: title || name, kind: 'reading', minutes, content })
+  const row = { where: name, what: piece.title, outcome: 'taken', because: [] } as const
+  return ok({
+    format: 'markdown',
+    title: piece.title,
+    outsideId: null,
+    standards: [],
+    pieces: [piece],
+    rows: [row],
+  })
+}

@@ -1,0 +1,208 @@
+import { blanksIn, passageParts } from '../../../library'
+import type { Item, Option } from '../../../library'
+import { element, escapeXml } from '../xml'
+import { paragraph } from './text'
+
+const MATCH = 'https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml'
+const MAP = 'https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/map_response.xml'
+
+/** What an item has by its kind: declarations, what is asked, and how it is scored. */
+export interface Parts {
+  readonly responses: string
+  readonly body: string
+  readonly scoring: string
+}
+
+/** A text for some eyes only, such as those of who scores. */
+export function rubric(view: string, use: string, text: string): string {
+  return element('qti-rubric-block', { view, use }, element('qti-content-body', {}, paragraph(text)))
+}
+
+export const value = (text: string | number) => element('qti-value', {}, escapeXml(String(text)))
+const template = (address: string) => element('qti-response-processing', { template: address })
+const prompt = (text: string) => paragraph(text, 'qti-prompt')
+
+function declared(
+  id: string,
+  cardinality: 'single' | 'multiple' | 'ordered',
+  type: string,
+  correct: readonly (string | number)[],
+  mapping = '',
+): string {
+  const right = correct.length === 0 ? [] : [element('qti-correct-response', {}, ...correct.map(value))]
+  const of = { identifier: id, cardinality, 'base-type': type }
+  return element('qti-response-declaration', of, ...right, mapping)
+}
+
+function mapped(
+  entries: readonly (readonly [key: string, points: number])[],
+  attributes: Readonly<Record<string, string | number>> = {},
+): string {
+  return element(
+    'qti-mapping',
+    { 'default-value': 0, ...attributes },
+    ...entries.map(([key, points]) =>
+      element('qti-map-entry', { 'map-key': key, 'mapped-value': points, 'case-sensitive': 'false' }),
+    ),
+  )
+}
+
+const choices = (options: readonly Option[]) =>
+  options.map((o) => paragraph(o.text, 'qti-simple-choice', { identifier: o.id }))
+
+const ASKED = { 'response-identifier': 'RESPONSE' }
+type Of<Kind extends Item['kind']> = Extract<Item, { kind: Kind }>
+
+/** The parts of an item by its kind. */
+export function partsOf(item: Item): Parts {
+  switch (item.kind) {
+    case 'single':
+    case 'multiple':
+      return choiceParts(item)
+    case 'numeric':
+    case 'text':
+      return typedParts(item)
+    case 'ordering':
+      return {
+        responses: declared('RESPONSE', 'ordered', 'identifier', item.right),
+        body: element('qti-order-interaction', ASKED, prompt(item.stem), ...choices(item.options)),
+        scoring: template(MATCH),
+      }
+    case 'matching':
+      return matchingParts(item)
+    case 'blanks':
+      return blanksParts(item)
+    case 'extended': {
+      const asked = { ...ASKED, 'min-strings': 1, 'data-least-words': item.leastWords }
+      const guide = item.guide === '' ? '' : rubric('scorer', 'scoring', item.guide)
+      return {
+        responses: declared('RESPONSE', 'single', 'string', []),
+        body: `${guide}${element('qti-extended-text-interaction', asked, prompt(item.stem))}`,
+        scoring: '',
+      }
+    }
+  }
+}
+
+function choiceParts(item: Of<'single' | 'multiple'>): Parts {
+  const { points } = item
+  const isOne = item.kind === 'single'
+  const right: readonly string[] = isOne ? [item.right] : item.right
+  const share = points / right.length
+  const earned = (id: string) => (right.includes(id) ? share : -share)
+  const map = isOne
+    ? mapped([[item.right, points]])
+    : mapped(
+        item.options.map((o) => [o.id, earned(o.id)] as const),
+        { 'lower-bound': 0, 'upper-bound': points },
+      )
+  const asked = { ...ASKED, 'max-choices': isOne ? 1 : 0 }
+  return {
+    responses: declared('RESPONSE', isOne ? 'single' : 'multiple', 'identifier', right, map),
+    body: element('qti-choice-interaction', asked, prompt(item.stem), ...choices(item.options)),
+    scoring: template(MAP),
+  }
+}
+
+function typedParts(item: Of<'numeric' | 'text'>): Parts {
+  const entry = element('qti-text-entry-interaction', ASKED)
+  if (item.kind === 'numeric') {
+    const unit = element('span', { class: 'unit' }, escapeXml(item.unit))
+    return {
+      responses: declared('RESPONSE', 'single', 'float', [item.value]),
+      body: `${paragraph(item.stem)}${element('p', {}, entry, ' ', unit)}`,
+      scoring: withinTolerance(item.tolerance, item.points),
+    }
+  }
+  const map = mapped(item.accepted.map((word) => [word, item.points]))
+  return {
+    responses: declared('RESPONSE', 'single', 'string', item.accepted.slice(0, 1), map),
+    body: `${paragraph(item.stem)}${element('p', {}, entry)}`,
+    scoring: template(MAP),
+  }
+}
+
+function matchingParts(item: Of<'matching'>): Parts {
+  const pairs = item.prompts.map((p) => `${p.id} ${item.right[p.id] ?? ''}`)
+  const share = item.points / item.prompts.length
+  const set = (options: readonly Option[], most: number) =>
+    element(
+      'qti-simple-match-set',
+      {},
+      ...options.map((o) =>
+        paragraph(o.text, 'qti-simple-associable-choice', { identifier: o.id, 'match-max': String(most) }),
+      ),
+    )
+  const most = item.prompts.length
+  return {
+    responses: declared(
+      'RESPONSE',
+      'multiple',
+      'directedPair',
+      pairs,
+      mapped(pairs.map((pair) => [pair, share])),
+    ),
+    body: element(
+      'qti-match-interaction',
+      { 'response-identifier': 'RESPONSE', 'max-associations': most },
+      prompt(item.stem),
+      set(item.prompts, 1),
+      set(item.partners, 1),
+    ),
+    scoring: template(MAP),
+  }
+}
+
+function blanksParts(item: Of<'blanks'>): Parts {
+  const numbers = blanksIn(item.passage)
+  const share = item.points / numbers.length
+  const responses = numbers.map((n) => {
+    const accepted = item.accepted[n] ?? []
+    const map = mapped(accepted.map((word) => [word, share]))
+    return declared(`BLANK${n}`, 'single', 'string', accepted.slice(0, 1), map)
+  })
+  const text = passageParts(item.passage).map((part) =>
+    'blank' in part
+      ? element('qti-text-entry-interaction', { 'response-identifier': `BLANK${part.blank}` })
+      : escapeXml(part.text),
+  )
+  const sum = numbers.map((n) => element('qti-map-response', { identifier: `BLANK${n}` }))
+  return {
+    responses: responses.join(''),
+    body: `${paragraph(item.stem)}${element('p', { class: 'passage' }, ...text)}`,
+    scoring: setScore(element('qti-sum', {}, ...sum)),
+  }
+}
+
+function setScore(expression: string): string {
+  return element(
+    'qti-response-processing',
+    {},
+    element('qti-set-outcome-value', { identifier: 'SCORE' }, expression),
+  )
+}
+
+function withinTolerance(tolerance: number, points: number): string {
+  const score = (of: number) =>
+    element(
+      'qti-set-outcome-value',
+      { identifier: 'SCORE' },
+      element('qti-base-value', { 'base-type': 'float' }, String(of)),
+    )
+  const isNear = element(
+    'qti-equal',
+    { 'tolerance-mode': 'absolute', tolerance: `${tolerance} ${tolerance}` },
+    element('qti-variable', { identifier: 'RESPONSE' }),
+    element('qti-correct', { identifier: 'RESPONSE' }),
+  )
+  return element(
+    'qti-response-processing',
+    {},
+    element(
+      'qti-response-condition',
+      {},
+      element('qti-response-if', {}, isNear, score(points)),
+      element('qti-response-else', {}, score(0)),
+    ),
+  )
+}

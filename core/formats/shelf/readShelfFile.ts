@@ -1,0 +1,51 @@
+import { ok, refuse } from '../../base'
+import type { Result } from '../../base'
+import type { FormatRefusal } from '../refusals'
+import { textOf, unpack } from './archive'
+import { parseCase } from './caseIn'
+import { parseItems } from './itemsCsv'
+import { parseReading } from './markdown'
+import { readQtiFile, readQtiPackage } from './qti/package'
+import type { ShelfReading } from './types'
+
+/** As large as a file may be, in bytes. */
+export const LARGEST_FILE = 20_000_000
+
+/**
+ * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
+ * items, a reading. What it is, the file itself says; its name only parts tables from texts.
+ */
+export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
+  if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
+  if (bytes.length > LARGEST_FILE) return refuse({ code: 'formats/package-too-large', field: 'file' })
+  const title =
+    name
+      .replace(/^.*[\\/]/, '')
+      .replace(/\.[A-Za-z0-9]{1,8}$/, '')
+      .slice(0, 100) || 'File'
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readPackage(bytes, title)
+  const text = textOf(bytes)
+  if (!text.ok) return text
+  const start = text.value.replace(/^\uFEFF/, '').trimStart()
+  if (start.startsWith('{')) return parseCase(text.value)
+  if (start.startsWith('<')) return readQtiFile(text.value, title)
+  return /\.(?:csv|tsv|txt)$/i.test(name) ? parseItems(text.value, title) : parseReading(text.value, title)
+}
+
+function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, FormatRefusal> {
+  const files = unpack(bytes, (name) => /\.(?:xml|json)$/i.test(name))
+  if (!files.ok) return files
+  if (files.value.size === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
+  const [json] = [...files.value].filter(([name]) => name.endsWith('.json'))
+  if (files.value.has('imsmanifest.xml') || !json) return readQtiPackage(files.value, title)
+  const text = textOf(json[1])
+  return text.ok ? parseCase(text.value) : text
+}
+
+/** A reading that took something, or why there is nothing to take. */
+export function withSomething(reading: ShelfReading): Result<ShelfReading, FormatRefusal> {
+  const isEmpty = reading.standards.length === 0 && reading.pieces.length === 0
+  return isEmpty
+    ? refuse({ code: 'formats/nothing-taken', field: 'file', rows: reading.rows.length })
+    : ok(reading)
+}

@@ -1,0 +1,48 @@
+import type { Resource, Standard } from '../../library'
+
+export const SHELF_FORMATS = ['case', 'qti', 'items-csv', 'markdown'] as const
+/** CASE 1.0 (JSON), QTI 3.0 and 2.1 (XML, alone or in a package), a bank of items as CSV, a reading in Markdown. */
+export type ShelfFormat = (typeof SHELF_FORMATS)[number]
+
+/** Why something of a file is not, or not wholly, taken over. */
+export type Shortfall =
+  /** A kind of question that there is not here. */
+  | { readonly code: 'unknown-kind'; readonly name: string }
+  | { readonly code: 'no-key' }
+  | { readonly code: 'cannot-be-answered'; readonly why: string }
+  | { readonly code: 'no-text' }
+  | { readonly code: 'not-readable'; readonly problem: string }
+  | { readonly code: 'code-twice'; readonly name: string }
+  | { readonly code: 'code-too-long'; readonly name: string }
+  | { readonly code: 'unknown-parent'; readonly name: string }
+  /** Relations of a kind that says nothing here. */
+  | { readonly code: 'relation-left-out'; readonly name: string; readonly count: number }
+  | { readonly code: 'picture-left-out'; readonly count: number }
+  /** Points are given otherwise than they are here. */
+  | { readonly code: 'scored-otherwise' }
+  | { readonly code: 'not-here'; readonly name: string }
+
+/** What becomes of one part of a file: `line` of a table, or the name of a file within a package. */
+export interface ShelfRow {
+  readonly where: string
+  readonly what: string
+  readonly outcome: 'taken' | 'taken-in-part' | 'refused'
+  readonly because: readonly Shortfall[]
+}
+
+/** A piece as it was read; its names are given when it is taken over. */
+export type ReadPiece = Omit<Resource, 'id'>
+export interface ReadStandard {
+  readonly standard: Standard
+  readonly outsideId: string | null
+}
+/** What a file holds, and what becomes of each part of it. */
+export interface ShelfReading {
+  readonly format: ShelfFormat
+  readonly title: string
+  /** Its identifier outside, of a framework. */
+  readonly outsideId: string | null
+  readonly standards: readonly ReadStandard[]
+  readonly pieces: readonly ReadPiece[]
+  readonly rows: readonly ShelfRow[]
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import type { Instant, ResourceId } from '#core/base'
+import type { ShelfReading } from '#core/formats'
+import { WIRE } from '../shapes/makers'
+import { contract, id, line } from './define'
+
+/** As large as a file may be that is read in, in bytes. */
+export const MOST_FILE_BYTES = 20_000_000
+const file = z.strictObject({
+  name: line(200),
+  base64: z.base64('is no file').max(Math.ceil((MOST_FILE_BYTES * 4) / 3) + 4, 'is too large'),
+})
+// letters for bytes, and what stands around them
+const mostBytes = Math.ceil((MOST_FILE_BYTES * 4) / 3) + 10_000
+
+/** What a file holds, and what would become of each part of it. */
+export const PreviewImport = contract<ShelfReading>()({
+  method: 'POST',
+  path: '/api/shelf/read-file',
+  body: file,
+  mostBytes,
+})
+export interface Imported {
+  readonly importId: string
+  readonly pieces: readonly ResourceId[]
+  readonly standards: number
+}
+/** Takes over all that can be taken of a file, or nothing. */
+export const MakeImport = contract<Imported>()({
+  method: 'POST',
+  path: '/api/shelf/imports',
+  body: file,
+  mostBytes,
+})
+export interface ImportMade {
+  readonly id: string
+  readonly name: string
+  readonly madeAt: Instant
+  readonly pieces: number
+  readonly hasStandards: boolean
+  readonly takenBackAt: Instant | null
+}
+/** What the asker has read in, the latest first. */
+export const ListImports = contract<{ readonly imports: readonly ImportMade[] }>()({
+  method: 'GET',
+  path: '/api/shelf/imports',
+})
+/** Takes back all that came from a file. */
+export const TakeImportBack = contract<{ readonly pieces: number }>()({
+  method: 'POST',
+  path: '/api/shelf/imports/:importId/take-back',
+  params: z.strictObject({ importId: WIRE.line(64) }),
+})
+
+export const PIECE_FILES = ['qti', 'csv'] as const
+/** A piece as a QTI 3.0 package (.zip), or its items as a table (.csv). */
+export const PieceFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/resources/:resourceId/file',
+  params: z.strictObject({ resourceId: id<ResourceId>() }),
+  query: z.strictObject({ as: z.enum(PIECE_FILES) }),
+})
+/** Frameworks of standards open to the asker. */
+export const ListFrameworks = contract<{
+  readonly frameworks: readonly { readonly id: string; readonly title: string }[]
+}>()({ method: 'GET', path: '/api/frameworks' })
+/** A framework of standards as CASE 1.0 (.json). */
+export const FrameworkFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/frameworks/:frameworkId/file',
+  params: z.strictObject({ frameworkId: WIRE.line(64) }),
+})

@@ -1,0 +1,47 @@
+import { ok, refuse } from '#core/base'
+import type { ResourceId, Result } from '#core/base'
+import { canSeeResource, isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { printCase, printItems, printQtiPackage } from '#core/formats'
+import { frameworksFor, resourceById, standardsOf } from '#db/repositories'
+import type { Deps } from '../deps'
+import type { FileText } from '../pacing/files'
+
+/** A piece with its items as a file: a QTI 3.0 package, or a bank of items as a table. */
+export async function pieceFile(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  of: { readonly resourceId: ResourceId; readonly as: 'qti' | 'csv' },
+): Promise<Result<FileText, AccessRefusal>> {
+  const record = await resourceById(deps.store.read, of.resourceId)
+  if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
+  const { resource } = record
+  if (of.as === 'csv')
+    return ok({
+      name: `${resource.code}.csv`,
+      type: 'text/csv; charset=utf-8',
+      text: printItems(resource.items),
+    })
+  return ok({ name: `${resource.code}.zip`, type: 'application/zip', text: printQtiPackage(resource) })
+}
+
+/** A framework of standards as CASE 1.0. */
+export async function frameworkFile(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Actor,
+  frameworkId: string,
+): Promise<Result<FileText, AccessRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const tx = deps.store.read
+  const framework = (await frameworksFor(tx, actor.schoolId)).find((f) => f.id === frameworkId)
+  if (!framework) return refuse({ code: 'access/not-found', what: 'framework' })
+  const text = printCase(framework, await standardsOf(tx, frameworkId), deps.clock.now())
+  return ok({ name: `${frameworkId}.json`, type: 'application/json', text })
+}
+
+/** Frameworks of standards open to the actor. */
+export async function listFrameworks(deps: Pick<Deps, 'store'>, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const frameworks = await frameworksFor(deps.store.read, actor.schoolId)
+  return ok({ frameworks: frameworks.map(({ id, title }) => ({ id, title })) })
+}

@@ -1,0 +1,159 @@
+import { asId, ok, refuse } from '#core/base'
+import type { ComputeRefusal, ResourceId, Result } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import type { FormatRefusal, ShelfReading } from '#core/formats'
+import { checkResource } from '#core/library'
+import type { LibraryRefusal } from '#core/library'
+import {
+  addFramework,
+  addImport,
+  addResource,
+  addStandards,
+  dropFramework,
+  dropResource,
+  importsOf,
+  markTakenBack,
+  standardsFor,
+  usesOf,
+} from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+
+export interface FileToRead {
+  readonly name: string
+  /** The file's bytes in base64. */
+  readonly base64: string
+}
+type ReadRefusal = AccessRefusal | FormatRefusal | ComputeRefusal
+
+/** What a file holds, and what would become of each part of it here; nothing is changed. */
+export async function previewImport(
+  deps: Pick<Deps, 'store' | 'heavy'>,
+  actor: Actor,
+  file: FileToRead,
+): Promise<Result<ShelfReading, ReadRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const read = await deps.heavy.run(
+    'shelfFile',
+    file.name,
+    new Uint8Array(Buffer.from(file.base64, 'base64')),
+  )
+  if (!read.ok) return read
+  return read.value.ok ? ok(await asItFits(deps.store.read, actor, read.value.value)) : read.value
+}
+
+/** Without standards whose codes are taken here: what names them goes on meaning the ones that are there. */
+async function asItFits(tx: Connection, actor: Actor, reading: ShelfReading): Promise<ShelfReading> {
+  if (reading.standards.length === 0) return reading
+  const known = new Set((await standardsFor(tx, actor.schoolId)).map((s) => s.code.toLowerCase()))
+  const isTaken = (code: string) => known.has(code.toLowerCase())
+  const twice = reading.standards.filter((s) => isTaken(s.standard.code)).map((s) => s.standard.code)
+  return {
+    ...reading,
+    standards: reading.standards.filter((s) => !isTaken(s.standard.code)),
+    rows: reading.rows.map((row) => {
+      const name = twice.find((code) => row.outcome === 'taken' && row.what.startsWith(`${code} `))
+      return name === undefined
+        ? row
+        : { ...row, outcome: 'refused', because: [{ code: 'code-twice', name }] }
+    }),
+  }
+}
+
+type Imported = Result<
+  { readonly importId: string; readonly pieces: readonly ResourceId[]; readonly standards: number },
+  ReadRefusal | LibraryRefusal
+>
+
+/** Takes over all that can be taken of a file, or nothing: pieces as the actor's own, standards for the school. */
+export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Promise<Imported> {
+  const read = await previewImport(deps, actor, file)
+  if (!read.ok) return read
+  const { pieces, standards, rows } = read.value
+  if (pieces.length + standards.length === 0)
+    return refuse({ code: 'formats/nothing-taken', field: 'file', rows: rows.length })
+  return writing(deps.store, async (tx): Promise<Imported> => {
+    const importId = deps.ids.newId()
+    const made: ResourceId[] = []
+    for (const piece of pieces) {
+      const id = asId<ResourceId>(deps.ids.newId())
+      const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
+      const checked = checkResource({ ...piece, id, code })
+      if (!checked.ok) return checked
+      await addResource(tx, {
+        resource: checked.value,
+        schoolId: actor.schoolId,
+        ownerId: actor.userId,
+        bookId: null,
+        bookLessonId: null,
+        position: 0,
+        isShared: false,
+        revision: 1,
+      })
+      made.push(id)
+    }
+    const frameworkId = standards.length > 0 ? deps.ids.newId() : null
+    if (frameworkId !== null) await addAll(tx, actor, frameworkId, read.value)
+    await addImport(tx, {
+      id: importId,
+      userId: actor.userId,
+      madeAt: deps.clock.now(),
+      name: file.name.slice(0, 200),
+      pieces: made,
+      frameworkId,
+      takenBackAt: null,
+    })
+    return ok({ importId, pieces: made, standards: standards.length })
+  })
+}
+
+async function addAll(tx: Connection, actor: Actor, id: string, reading: ShelfReading): Promise<void> {
+  const { schoolId } = actor
+  const { title, outsideId, standards } = reading
+  await addFramework(tx, { id, schoolId, title: title.slice(0, 200), outsideId })
+  const outsideIds = new Map(standards.map((s) => [s.standard.code, s.outsideId ?? '']))
+  await addStandards(
+    tx,
+    standards.map((s) => s.standard),
+    { schoolId, frameworkId: id, outsideIds },
+  )
+}
+
+/** What the actor has read in, the latest first. */
+export async function listImports(deps: Pick<Deps, 'store'>, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const made = await importsOf(deps.store.read, actor.userId)
+  return ok({
+    imports: made.map(({ id, name, madeAt, pieces, frameworkId, takenBackAt }) => ({
+      id,
+      name,
+      madeAt,
+      pieces: pieces.length,
+      hasStandards: frameworkId !== null,
+      takenBackAt,
+    })),
+  })
+}
+
+type TakenBack = Result<{ readonly pieces: number }, AccessRefusal | LibraryRefusal>
+
+/**
+ * Takes back all that came from a file. Refused while work gives any of it out; what was removed already stays so.
+ * Questions that name its standards go on naming their codes.
+ */
+export async function takeImportBack(deps: Deps, actor: Actor, importId: string): Promise<TakenBack> {
+  return writing(deps.store, async (tx): Promise<TakenBack> => {
+    const made = (await importsOf(tx, actor.userId)).find((i) => i.id === importId && i.takenBackAt === null)
+    if (!made || !isTeacher(actor)) return refuse({ code: 'access/not-found', what: 'import' })
+    for (const id of made.pieces) {
+      const works = await usesOf(tx, id)
+      if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
+    }
+    for (const id of made.pieces) await dropResource(tx, id)
+    if (made.frameworkId !== null) await dropFramework(tx, made.frameworkId)
+    await markTakenBack(tx, importId, deps.clock.now())
+    return ok({ pieces: made.pieces.length })
+  })
+}
