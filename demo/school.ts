@@ -1,10 +1,11 @@
 import { asId, mustBeOk } from '#core/base'
-import type { BookId, ClassId, PlanId, UserId } from '#core/base'
+import type { BookId, ClassId, PlanId, ResourceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
 import {
   addBook,
   addFramework,
+  addPointer,
   addResource,
   addStandards,
   addTeacher,
@@ -13,11 +14,12 @@ import {
   saveClaim,
   userBySignIn,
 } from '#db/repositories'
-import type { UserRecord } from '#db/repositories'
+import type { Connection, UserRecord } from '#db/repositories'
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '#shared/demoPeople'
 import { joinClass } from '#usecases/accounts/joinClass'
 import { signUp } from '#usecases/accounts/signUp'
 import type { Deps } from '#usecases/deps'
+import { setRoute } from '#usecases/library/practiceRoutes'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { adoptBook } from '#usecases/pacing/plans'
 import { setAccommodation } from '#usecases/teaching/classes'
@@ -68,6 +70,7 @@ export async function buildSchool(deps: Deps): Promise<DemoSchool> {
     )
   }
   await fixTests(deps, teacher, classes, plans)
+  await openAsPractice(deps, teacher, classes)
   return { teacher, classes, plans }
 }
 
@@ -76,6 +79,37 @@ const FRAMEWORK = {
   schoolId: null,
   title: 'Science, grades 7 and 8',
   outsideId: null,
+}
+
+/** What the textbooks give to who is weak in a check. */
+async function pointBack(tx: Connection): Promise<void> {
+  const byCode = new Map(PIECES.map((p) => [p.resource.code, p.resource.id]))
+  for (const { resource, weak } of PIECES)
+    for (const code of weak)
+      await addPointer(tx, {
+        id: `guide-${resource.code}-${code}`,
+        schoolId: null,
+        fromPiece: resource.id,
+        fromStandard: null,
+        toPiece: byCode.get(code) as ResourceId,
+        isOff: false,
+      })
+}
+
+/** Textbooks that are open to classes as practice of their learners' own choice. */
+async function openAsPractice(
+  deps: Deps,
+  teacher: Actor,
+  classes: ReadonlyMap<string, ClassId>,
+): Promise<void> {
+  for (const [key, bookId] of [
+    ['8A', WAVES.id],
+    ['7D', HEAT.id],
+  ] as const)
+    mustBeOk(
+      await setRoute(deps, teacher, { classId: classes.get(key) as ClassId, bookId, isOpen: true }),
+      `practice ${key}`,
+    )
 }
 
 async function shelve(deps: Deps): Promise<void> {
@@ -95,6 +129,7 @@ async function shelve(deps: Deps): Promise<void> {
         isShared: true,
         revision: 1,
       })
+    await pointBack(tx)
   })
 }
 

@@ -1,7 +1,7 @@
 import { asId, seedOf, seededRandom, shuffled } from '#core/base'
 import type { ItemId, ResourceId } from '#core/base'
-import { NO_MATERIAL } from '#core/library'
-import type { Item, Option, Resource, ResourceKind, ResourceRole } from '#core/library'
+import { NO_MATERIAL, blanksOf, matchingOf, orderingOf } from '#core/library'
+import type { Item, Material, Option, Resource, ResourceKind, ResourceRole } from '#core/library'
 
 /** Writing textbooks tersely: what each item needs, in reading order. */
 export interface About {
@@ -50,6 +50,31 @@ export function num(stem: string, value: number, tolerance: number, unit: string
   return { ...base(stem, about), kind: 'numeric', value, tolerance, unit }
 }
 
+/** Steps in their right order. */
+export function order(stem: string, steps: readonly string[], about: About): Draft {
+  return { ...base(stem, { points: 2, ...about }), kind: 'ordering', ...orderingOf(steps) }
+}
+
+/** Pairs; `more` are partners of nothing. */
+export function match(
+  stem: string,
+  pairs: readonly (readonly [string, string])[],
+  more: readonly string[],
+  about: About,
+): Draft {
+  return { ...base(stem, { points: 2, ...about }), kind: 'matching', ...matchingOf(pairs, more) }
+}
+
+/** A text with its missing words in brackets. */
+export function fill(stem: string, text: string, about: About): Draft {
+  return { ...base(stem, { points: 2, ...about }), kind: 'blanks', ...blanksOf(text) }
+}
+
+/** Sentences that a person scores by the guide. */
+export function write(stem: string, guide: string, leastWords: number, about: About): Draft {
+  return { ...base(stem, { points: 4, ...about }), kind: 'extended', leastWords, guide }
+}
+
 /** A word or two. */
 export function txt(stem: string, accepted: readonly string[], about: About): Draft {
   return { ...base(stem, about), kind: 'text', accepted }
@@ -58,35 +83,44 @@ export function txt(stem: string, accepted: readonly string[], about: About): Dr
 export interface Piece {
   readonly lesson: string
   readonly resource: Resource
+  /** Codes of pieces for who is weak in it. */
+  readonly weak: readonly string[]
+}
+
+/** What is said of a piece, besides its text and items. */
+export interface Front {
+  readonly lesson: string
+  readonly kind: ResourceKind
+  readonly code: string
+  readonly title: string
+  readonly minutes: number
+  readonly grade: number
+  readonly role?: ResourceRole | undefined
+  readonly level?: number | undefined
+  readonly standards?: readonly string[] | undefined
+  readonly weak?: readonly string[] | undefined
+  readonly material?: Partial<Material> | undefined
 }
 
 /** A piece of a lesson; ids follow from the code, so that a rebuilt demo keeps them. */
-export function piece(
-  lesson: string,
-  kind: ResourceKind,
-  code: string,
-  title: string,
-  minutes: number,
-  grade: number,
-  content: string,
-  items: readonly Draft[] = [],
-  role: ResourceRole = 'core',
-): Piece {
+export function piece(front: Front, content: string, items: readonly Draft[] = []): Piece {
+  const { lesson, code, role = 'core', level = null, material = {}, weak = [] } = front
   const withIds = items.map((item, i): Item => ({ ...item, id: asId<ItemId>(`${code}-${i + 1}`) }))
-  const standards = [...new Set(withIds.flatMap((i) => i.standard ?? []))]
+  const standards = [...new Set([...(front.standards ?? []), ...withIds.flatMap((i) => i.standard ?? [])])]
   return {
     lesson,
+    weak,
     resource: {
       id: asId<ResourceId>(`piece-${code}`),
       code,
-      title,
-      kind,
+      title: front.title,
+      kind: front.kind,
       role,
-      minutes,
-      grade,
+      minutes: front.minutes,
+      grade: front.grade,
       language: 'en',
-      readingLevel: null,
-      material: NO_MATERIAL,
+      readingLevel: level,
+      material: { ...NO_MATERIAL, ...material },
       standards,
       content: content.trim(),
       items: withIds,

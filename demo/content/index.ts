@@ -11,7 +11,11 @@ export { HEAT, STANDARDS, WAVES }
 
 const WAVES_1 = readPieces('waves-1')
 const WAVES_2 = readPieces('waves-2')
+const WAVES_3 = readPieces('waves-3')
+const WAVES_4 = readPieces('waves-4')
 const HEAT_PIECES = readPieces('heat')
+const HEAT_3 = readPieces('heat-3')
+const HEAT_4 = readPieces('heat-4')
 
 /** A unit test out of the unit's checks: every third item, numbered anew. */
 function testFrom(
@@ -23,14 +27,9 @@ function testFrom(
 ): Piece {
   const items = pieces
     .filter((p) => p.resource.kind === 'check')
-    .flatMap((p) => p.resource.items.filter((_, i) => i % 3 === 1))
+    .flatMap((p) => p.resource.items.filter((i, at) => at % 3 === 1 && i.kind !== 'extended'))
   const made = piece(
-    lesson,
-    'test',
-    code,
-    title,
-    35,
-    grade,
+    { lesson, kind: 'test', code, title, minutes: 35, grade },
     'Work through all questions. You have one try; the time runs once you start.',
   )
   const resource: Resource = {
@@ -48,6 +47,10 @@ export const PIECES: readonly (Piece & { readonly bookId: BookId })[] = [
     testFrom(WAVES_1, 'W1.7', 'vib701', 'Test: vibrations', 8),
     ...WAVES_2,
     testFrom(WAVES_2, 'W2.7', 'wav701', 'Test: mechanical waves', 8),
+    ...WAVES_3,
+    testFrom(WAVES_3, 'W3.7', 'snd701', 'Test: sound', 8),
+    ...WAVES_4,
+    testFrom(WAVES_4, 'W4.6', 'lgt601', 'Test: light', 8),
   ].map((p) => ({ ...p, bookId: WAVES.id })),
   ...[
     ...HEAT_PIECES,
@@ -65,5 +68,9 @@ export const PIECES: readonly (Piece & { readonly bookId: BookId })[] = [
       'Test: properties',
       7,
     ),
+    ...HEAT_3,
+    testFrom(HEAT_3, 'M3.6', 'mix601', 'Test: mixtures', 7),
+    ...HEAT_4,
+    testFrom(HEAT_4, 'M4.6', 'tmp601', 'Test: temperature', 7),
   ].map((p) => ({ ...p, bookId: HEAT.id })),
 ]

@@ -566,6 +566,41 @@ const TABLE: readonly Row[] = [
     file: 'evidence/items/[assignmentId].get.ts',
     expected: [S, H, H, I, I, I, H, H, H],
   },
+  {
+    route: 'POST /api/shelf/read-file',
+    file: 'shelf/read-file.post.ts',
+    body: { name: 'r.md', base64: 'SGk=' },
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/shelf/imports',
+    file: 'shelf/imports/index.post.ts',
+    body: { name: 'r.md', base64: 'SGk=' },
+    changes: 'shelf_imports',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/shelf/imports',
+    file: 'shelf/imports/index.get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/shelf/imports/none/take-back',
+    file: 'shelf/imports/[importId]/take-back.post.ts',
+    body: {},
+    expected: [S, H, H, H, H, H, H, H, H],
+  },
+  {
+    route: 'GET /api/resources/PIECE/file?as=csv',
+    file: 'resources/[resourceId]/file.get.ts',
+    expected: [S, H, H, I, I, I, I, I, I],
+  },
+  { route: 'GET /api/frameworks', file: 'frameworks/index.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
+  {
+    route: 'GET /api/frameworks/framework-th/file',
+    file: 'frameworks/[frameworkId]/file.get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
   { route: 'GET /api/tray', file: 'tray/index.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
     route: 'POST /api/tray',

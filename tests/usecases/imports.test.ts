@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest'
+import { mustBeOk } from '#core/base'
+import { printCase, printItems } from '#core/formats'
+import { frameworkFile, listFrameworks, pieceFile } from '#usecases/library/exports'
+import { listImports, makeImport, previewImport, takeImportBack } from '#usecases/library/imports'
+import { showShelf } from '#usecases/library/shelf'
+import { at, everyKind, piecesOf } from '../support/made'
+import { aColleague, aSchool, publish } from '../support/world'
+import type { TestSchool } from '../support/world'
+
+const file = (name: string, text: string | Uint8Array) => ({
+  name,
+  base64: Buffer.from(text).toString('base64'),
+})
+const standard = (code: string, parent: string | null) => ({
+  standard: { code, text: `Do ${code}`, level: 'standard' as const, parent, requires: [] },
+  outsideId: null,
+})
+const FRAMEWORK = { id: 'f', title: 'Science of X', outsideId: null }
+const CASE = printCase(FRAMEWORK, [standard('X', null), standard('X.1', 'X')], at('09-01T10:00'))
+
+const shelf = async ({ deps, teacher }: TestSchool) => mustBeOk(await showShelf(deps, teacher), 'shelf')
+
+describe('a file that is read in', () => {
+  it('is looked at without changing anything, taken over whole, and taken back as one', async () => {
+    const school = await aSchool()
+    const { deps, teacher } = school
+    const bank = file('bank.csv', printItems(everyKind()))
+    const before = await shelf(school)
+    const seen = mustBeOk(await previewImport(deps, teacher, bank), 'look')
+    expect(seen.rows.map((r) => r.outcome)).toEqual(Array(8).fill('taken'))
+    expect(await shelf(school)).toEqual(before)
+    const made = mustBeOk(await makeImport(deps, teacher, bank), 'take')
+    expect(made.pieces).toHaveLength(1)
+    const piece = (await shelf(school)).pieces.find((p) => p.id === made.pieces[0])
+    expect(piece).toMatchObject({ title: 'bank', itemCount: 8, source: 'own' })
+    const list = async () => mustBeOk(await listImports(deps, teacher), 'list').imports
+    expect(await list()).toMatchObject([{ name: 'bank.csv', pieces: 1, takenBackAt: null }])
+    mustBeOk(await takeImportBack(deps, teacher, made.importId), 'back')
+    expect(await shelf(school)).toEqual(before)
+    expect((await list())[0]?.takenBackAt).not.toBeNull()
+    expect((await takeImportBack(deps, teacher, made.importId)).error?.code).toBe('access/not-found')
+  })
+
+  it('is not taken back while work gives it out', async () => {
+    const school = await aSchool()
+    const { deps, teacher } = school
+    const made = mustBeOk(await makeImport(deps, teacher, file('r.md', '# Ropes\n\nShake one.')), 'take')
+    await publish(school, { pieces: piecesOf(...made.pieces) })
+    expect((await takeImportBack(deps, teacher, made.importId)).error?.code).toBe('library/piece-in-use')
+    expect((await shelf(school)).pieces.some((p) => p.id === made.pieces[0])).toBe(true)
+  })
+
+  it('brings standards for the school, and leaves those that are there', async () => {
+    const school = await aSchool()
+    const { deps, teacher, stranger } = school
+    const made = mustBeOk(await makeImport(deps, teacher, file('x.json', CASE)), 'take')
+    expect(made.standards).toBe(2)
+    expect((await shelf(school)).standards.map((s) => s.code)).toEqual(['X', 'X.1'])
+    expect(mustBeOk(await showShelf(deps, stranger), 'shelf').standards).toEqual([])
+    const again = mustBeOk(await previewImport(deps, teacher, file('x.json', CASE)), 'look')
+    expect(again.standards).toEqual([])
+    expect(again.rows.map((r) => r.because[0])).toEqual([
+      { code: 'code-twice', name: 'X' },
+      { code: 'code-twice', name: 'X.1' },
+    ])
+    expect((await makeImport(deps, teacher, file('x.json', CASE))).error?.code).toBe('formats/nothing-taken')
+    const [framework] = mustBeOk(await listFrameworks(deps, teacher), 'list').frameworks
+    const out = mustBeOk(await frameworkFile(deps, teacher, framework?.id ?? ''), 'file')
+    const ids = (text: string) =>
+      (JSON.parse(text) as { CFItems: { identifier: string }[] }).CFItems.map((i) => i.identifier)
+    expect(ids(String(out.text))).toEqual(ids(CASE))
+    expect((await frameworkFile(deps, stranger, framework?.id ?? '')).error?.code).toBe('access/not-found')
+    mustBeOk(await takeImportBack(deps, teacher, made.importId), 'back')
+    expect((await shelf(school)).standards).toEqual([])
+  })
+
+  it('that cannot be read changes nothing, and is nobody’s but a teacher’s', async () => {
+    const school = await aSchool()
+    const { deps, teacher, ann } = school
+    const before = await shelf(school)
+    for (const [name, text, code] of [
+      ['x.xml', '<!DOCTYPE a [<!ENTITY b "c">]><assessmentItem/>', 'formats/has-entities'],
+      ['x.csv', 'kind,question\ndrawing,Draw', 'formats/nothing-taken'],
+      ['x.zip', 'PK no', 'formats/not-a-package'],
+      ['x.json', '{}', 'formats/no-framework'],
+    ] as const)
+      expect((await makeImport(deps, teacher, file(name, text))).error?.code).toBe(code)
+    expect(await shelf(school)).toEqual(before)
+    expect((await previewImport(deps, ann, file('r.md', 'Hi'))).error?.code).toBe('access/denied')
+    expect((await makeImport(deps, ann, file('r.md', 'Hi'))).error?.code).toBe('access/denied')
+    const made = mustBeOk(await makeImport(deps, teacher, file('r.md', 'Hi')), 'take')
+    const colleague = await aColleague(school)
+    expect((await takeImportBack(deps, colleague, made.importId)).error?.code).toBe('access/not-found')
+  })
+})
+
+describe('a piece as a file', () => {
+  it('goes out as QTI and as a table, and comes in again the same', async () => {
+    const school = await aSchool()
+    const { deps, teacher, check, items } = school
+    for (const as of ['qti', 'csv'] as const) {
+      const out = mustBeOk(await pieceFile(deps, teacher, { resourceId: check, as }), 'file')
+      expect(out.name).toBe(as === 'qti' ? 'chk101.zip' : 'chk101.csv')
+      const seen = mustBeOk(await previewImport(deps, teacher, file(out.name, out.text)), 'look')
+      const named = items.map((item, i) => (as === 'csv' ? { ...item, id: `q${i + 1}` } : item))
+      expect(seen.pieces[0]?.items).toEqual(named)
+    }
+    expect((await pieceFile(deps, school.ann, { resourceId: check, as: 'qti' })).error?.code).toBe(
+      'access/not-found',
+    )
+  })
+})
