@@ -33,6 +33,6 @@ export function sayCell(name: string, of: GridColumn, c: Cell | undefined): stri
   const title = of.pieceTitle ?? of.title
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
   const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
-  const toScore = c?.toScore ? `, ${c.toScore} to score` : ''
+  const toScore = c?.toScore ? ', to score' : ''
   return `${name}, ${title}: ${textOf(c, of) || 'not for them'}${toScore}${c?.late ? ', late' : ''}${below}${tries}`
 }

@@ -27,6 +27,8 @@ const overview = useOverview()
 const shelf = useShelf()
 const tell = useTell()
 const file = ref<File | null>(null)
+/** A field that was used is made anew: the same file chosen once more would be no change to it. */
+const chosenCount = ref(0)
 const asked = shallowRef<{ readonly name: string; readonly base64: string } | null>(null)
 const reading = shallowRef<ShelfReading | null>(null)
 const problem = ref('')
@@ -46,6 +48,7 @@ async function loadMade(): Promise<void> {
 watch(file, async (chosen) => {
   if (!chosen) return
   file.value = null
+  chosenCount.value++
   reading.value = null
   problem.value = ''
   if (chosen.size > MOST_FILE_BYTES) {
@@ -113,11 +116,13 @@ function about(made: ImportMade): string {
       </p>
     </header>
     <UFileUpload
+      :key="chosenCount"
       v-model="file"
       accept=".xml,.zip,.json,.csv,.tsv,.txt,.md"
       label="Choose a file, or drop it here"
       description="at most 20 MB"
       class="min-h-28"
+      aria-label="Choose a file"
       data-hook="file-drop"
     />
     <p v-if="isReading" class="flex items-center gap-3" role="status">

@@ -140,6 +140,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
         v-if="isBuilding && ticked.length"
         :standards="ticked"
         :grade="grade"
+        :class-id="classId"
         @close="
           () => {
             isBuilding = false
@@ -194,7 +195,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
 }
 @media (max-width: 900px) {
   .shelf {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: none;
     height: auto;
   }

@@ -171,6 +171,9 @@ th.work button:disabled {
 .work button::first-letter {
   text-transform: uppercase;
 }
+.work .said {
+  display: block;
+}
 .work.chosen {
   box-shadow: inset 0 -3px 0 var(--ui-primary);
 }

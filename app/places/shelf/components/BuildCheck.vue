@@ -14,7 +14,7 @@ import { useShelf } from '../stores/shelf'
 import ItemKey from './ItemKey.vue'
 
 /** A check out of the banks of the shelf, by standards: how many of each, how hard, and a look at the draw. */
-const props = defineProps<{ standards: readonly string[]; grade: number }>()
+const props = defineProps<{ standards: readonly string[]; grade: number; classId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
 const shelf = useShelf()
 const perStandard = ref(3)
@@ -88,7 +88,8 @@ async function keep(assign: boolean): Promise<void> {
   }
   await shelf.load(true)
   const piece = reply.value.resourceId
-  await navigateTo(assign ? { path: '/work/new', query: { piece } } : { path: '/shelf', query: { piece } })
+  const query = props.classId ? { piece, class: props.classId } : { piece }
+  await navigateTo({ path: assign ? '/work/new' : '/shelf', query })
   emit('close')
 }
 </script>
@@ -158,7 +159,7 @@ async function keep(assign: boolean): Promise<void> {
           size="xs"
           color="neutral"
           variant="ghost"
-          :aria-label="`Leave out question ${i + 1}`"
+          :aria-label="`Leave it out: question ${i + 1}`"
           @click="
             () => {
               without = [...without, nameOf(of)]

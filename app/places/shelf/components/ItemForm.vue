@@ -54,7 +54,7 @@ function setRight(at: number, isRight: boolean): void {
     <div class="form">
       <div class="flex flex-wrap gap-2 items-end">
         <UFormField label="Kind" class="w-52"
-          ><USelect v-model="draft.kind" :items="KIND_ITEMS" class="w-full"
+          ><USelect v-model="draft.kind" :items="KIND_ITEMS" class="w-full" data-hook="item-kind"
         /></UFormField>
         <UFormField label="Points" class="w-20"
           ><UInput v-model.number="draft.points" type="number" min="1" max="100"

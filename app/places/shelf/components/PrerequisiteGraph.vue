@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { OnTheWay, Way } from '#core/library'
 import { layers } from '../layers'
 
@@ -9,6 +10,10 @@ const emit = defineEmits<{ choose: [code: string] }>()
 const WIDE = 134
 const HIGH = 76
 const GAP = 24
+/** A drawing needs room from left to right. */
+const isNarrow = useMediaQuery('(max-width: 1100px)')
+const wantsList = ref(false)
+const isList = computed(() => isNarrow.value || wantsList.value)
 const drawn = computed(() => layers(props.nodes, props.ways))
 const x = (column: number) => column * (WIDE + GAP)
 const y = (row: number) => row * (HIGH + 10)
@@ -29,7 +34,31 @@ const about = (steps: number) => {
 </script>
 
 <template>
-  <div class="graph" tabindex="0" role="region" aria-label="What comes before it, drawn">
+  <UButton
+    v-if="!isNarrow"
+    class="mb-2"
+    size="xs"
+    color="neutral"
+    variant="ghost"
+    data-hook="as-list"
+    @click="
+      () => {
+        wantsList = !wantsList
+      }
+    "
+    >{{ isList ? 'As a drawing' : 'As a list' }}</UButton
+  >
+  <ol v-if="isList" class="list" data-hook="prerequisite-list">
+    <li v-for="n in nodes" :key="n.standard.code">
+      <span class="said">{{ about(n.steps) }}</span>
+      <b v-if="n.standard.code === code">{{ n.standard.text }}</b>
+      <button v-else type="button" class="plain text-left" @click="emit('choose', n.standard.code)">
+        {{ n.standard.text }}
+      </button>
+      <span class="code said">{{ n.standard.code }}</span>
+    </li>
+  </ol>
+  <div v-else class="graph" tabindex="0" role="region" aria-label="What comes before it, drawn">
     <div class="canvas" :style="{ width: `${size.width}px`, height: `${size.height}px` }">
       <svg :width="size.width" :height="size.height" aria-hidden="true">
         <path v-for="(line, i) in drawn.lines" :key="i" :d="lineOf(line)" />
@@ -44,10 +73,10 @@ const about = (steps: number) => {
             type="button"
             :class="{ here: n.standard.code === code }"
             :title="n.standard.text"
-            :aria-label="`${n.standard.code}, ${about(n.steps)}: ${n.standard.text}`"
             @click="emit('choose', n.standard.code)"
           >
-            <span class="code">{{ n.standard.code }}</span><span class="words">{{ n.standard.text }}</span>
+            <span class="code">{{ n.standard.code }}</span><span class="words">{{ n.standard.text }}</span
+            ><span class="sr-only">, {{ about(n.steps) }}</span>
           </button>
         </li>
       </ul>
@@ -56,6 +85,17 @@ const about = (steps: number) => {
 </template>
 
 <style scoped>
+.list li {
+  position: static;
+  display: grid;
+  grid-template-columns: 5rem 1fr auto;
+  gap: 0.6rem;
+  padding: 0.2rem 0;
+  font-size: 0.92rem;
+}
+.list button {
+  min-height: 24px;
+}
 .graph {
   overflow-x: auto;
   padding: 3px;
@@ -68,10 +108,10 @@ path {
   stroke: var(--ui-border-accented);
   stroke-width: 1.5;
 }
-li {
+.canvas li {
   position: absolute;
 }
-button {
+.canvas button {
   display: grid;
   align-content: start;
   width: 100%;
@@ -84,11 +124,11 @@ button {
   cursor: pointer;
   overflow: hidden;
 }
-button.here {
+.canvas button.here {
   border-color: var(--ui-primary);
   border-width: 2px;
 }
-.code {
+.canvas .code {
   font-size: 0.74rem;
   color: var(--ui-text-muted);
 }

@@ -27,6 +27,8 @@ const BUTTONS = [
     :mention="false"
     :image="false"
     class="rich"
+    role="textbox"
+    aria-multiline="true"
     aria-label="Text"
     data-hook="rich-text"
   >
