@@ -12,7 +12,6 @@ export {
   blanksOf,
   chosenIn,
   exampleAnswer,
-  fieldHolding,
   fitsItem,
   forLearner,
   givenInWords,
@@ -38,7 +37,7 @@ export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from '
 export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
 export { isForPractice, practised } from './practice'
 export type { PracticeResult } from './practice'
-export { hasLink, isScored, isWebAddress, itemsOfKind } from './resourceKinds'
+export { hasLink, isScored, itemsOfKind } from './resourceKinds'
 export type { ItemsOfKind } from './resourceKinds'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
 export type { InTray, Tray, TraySum } from './tray'
@@ -54,12 +53,5 @@ export type {
   ResourceRole,
   WordEntry,
 } from './types'
-export {
-  STANDARD_LEVELS,
-  allBefore,
-  faultInStandards,
-  neighbourhood,
-  pathTo,
-  standardTree,
-} from './standards'
+export { STANDARD_LEVELS, faultInStandards, neighbourhood, pathTo, standardTree } from './standards'
 export type { OnTheWay, Standard, StandardLevel, StandardNode, StandardsFault, Way } from './standards'

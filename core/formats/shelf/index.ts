@@ -2,6 +2,5 @@
 export { printCase } from './caseOut'
 export { printItems } from './itemsCsv'
 export { printQtiPackage } from './qti/package'
-export { LARGEST_FILE, readShelfFile } from './readShelfFile'
-export { SHELF_FORMATS } from './types'
+export { readShelfFile } from './readShelfFile'
 export type { ReadPiece, ReadStandard, ShelfFormat, ShelfReading, ShelfRow, Shortfall } from './types'

@@ -1,4 +1,4 @@
-import { ok, refuse } from '../../base'
+import { refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from './archive'
@@ -9,7 +9,7 @@ import { readQtiFile, readQtiPackage } from './qti/package'
 import type { ShelfReading } from './types'
 
 /** As large as a file may be, in bytes. */
-export const LARGEST_FILE = 20_000_000
+const LARGEST_FILE = 20_000_000
 
 /**
  * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
@@ -40,12 +40,4 @@ function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, For
   if (files.value.has('imsmanifest.xml') || !json) return readQtiPackage(files.value, title)
   const text = textOf(json[1])
   return text.ok ? parseCase(text.value) : text
-}
-
-/** A reading that took something, or why there is nothing to take. */
-export function withSomething(reading: ShelfReading): Result<ShelfReading, FormatRefusal> {
-  const isEmpty = reading.standards.length === 0 && reading.pieces.length === 0
-  return isEmpty
-    ? refuse({ code: 'formats/nothing-taken', field: 'file', rows: reading.rows.length })
-    : ok(reading)
 }

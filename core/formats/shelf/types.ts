@@ -1,8 +1,7 @@
 import type { Resource, Standard } from '../../library'
 
-export const SHELF_FORMATS = ['case', 'qti', 'items-csv', 'markdown'] as const
 /** CASE 1.0 (JSON), QTI 3.0 and 2.1 (XML, alone or in a package), a bank of items as CSV, a reading in Markdown. */
-export type ShelfFormat = (typeof SHELF_FORMATS)[number]
+export type ShelfFormat = 'case' | 'qti' | 'items-csv' | 'markdown'
 
 /** Why something of a file is not, or not wholly, taken over. */
 export type Shortfall =

@@ -14,7 +14,6 @@ export {
   checkItem,
   chosenIn,
   exampleAnswer,
-  fieldHolding,
   fitsItem,
   forLearner,
   givenInWords,

@@ -1,5 +1,5 @@
 import type { Random } from '../../base'
-import type { FieldType, Fields, Option } from './fields'
+import type { FieldType, Option } from './fields'
 import type { ItemFault } from './kind'
 import { kindOf } from './table'
 import type { Answer, Item, ItemKind, LearnerItem } from './table'
@@ -48,11 +48,6 @@ export function rightInWords(item: Item): string {
 /** Whether an answer of a kind holds something of a type, such as one option out of several. */
 export function takes(kind: ItemKind, type: FieldType): boolean {
   return Object.values(kindOf({ kind }).answer).includes(type)
-}
-
-/** The field of a kind's items, or of its answers, that holds something of a type; null when it has none. */
-export function fieldHolding(fields: Fields, type: FieldType): string | null {
-  return Object.keys(fields).find((name) => fields[name] === type) ?? null
 }
 
 /** What a learner gave, as text; empty when nothing. */

@@ -2,7 +2,7 @@ import { asId, isId } from '../../../base'
 import type { ItemId } from '../../../base'
 import { faultOf } from '../../../library'
 import type { Item } from '../../../library'
-import { allOf, firstOf, isElement, textIn } from '../xml'
+import { allOf, firstOf, isElement } from '../xml'
 import type { Xml } from '../xml'
 import type { Shortfall } from '../types'
 import { readKey } from './readKey'
@@ -78,7 +78,7 @@ function feedbackOf(root: Xml): string {
   return markdownOf(paragraph ?? first)
 }
 
-export function rubricOf(body: Xml, use: string): string {
+function rubricOf(body: Xml, use: string): string {
   const block = allOf(body, 'rubricblock').find((b) => b.attributes.use === use)
   if (!block) return ''
   return markdownOf(firstOf(block, 'p') ?? block)
@@ -88,6 +88,3 @@ function picturesIn(body: Xml): readonly Shortfall[] {
   const count = allOf(body, 'img').length + allOf(body, 'object').length
   return count === 0 ? [] : [{ code: 'picture-left-out', count }]
 }
-
-/** What stands in an element in one line. */
-export const lineOf = (of: Xml | null): string => textIn(of)
