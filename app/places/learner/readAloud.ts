@@ -16,12 +16,7 @@ export function readAloud(item: LearnerItem): void {
 
 /** What is read after the question. */
 function partsOf(item: LearnerItem): readonly string[] {
-  switch (item.kind) {
-    case 'matching':
-      return [...item.prompts, ...item.partners].map((o) => o.text)
-    case 'blanks':
-      return [item.passage.replace(/\[\d+\]/g, '…')]
-    default:
-      return optionsOf(item).map((o) => o.text)
-  }
+  if (item.kind === 'matching') return [...item.prompts, ...item.partners].map((o) => o.text)
+  if (item.kind === 'blanks') return [item.passage.replace(/\[\d+\]/g, '…')]
+  return optionsOf(item).map((o) => o.text)
 }

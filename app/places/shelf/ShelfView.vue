@@ -128,8 +128,8 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
           :chosen="chosen"
           :book-ids="classShelf?.bookIds ?? null"
           :class-name="className"
-          @choose="choose($event.id)"
           :routes="routes"
+          @choose="choose($event.id)"
           @books="save({ bookIds: $event })"
           @route="setRoute"
         />

@@ -5,7 +5,7 @@ class Formula extends HTMLElement {
   connectedCallback(): void {
     if (this.isDrawn) return
     this.isDrawn = true
-    void this.draw(this.textContent ?? '')
+    void this.draw(this.textContent)
   }
 
   private async draw(tex: string): Promise<void> {

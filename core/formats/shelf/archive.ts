@@ -24,21 +24,23 @@ function isSafe(name: string): boolean {
 export function unpack(bytes: Uint8Array, matches: (name: string) => boolean): Result<Files, FormatRefusal> {
   let count = 0
   let total = 0
-  let unsafe: string | null = null
-  let isTooMuch = false
+  let largest = 0
+  const unsafe: string[] = []
+  const isTooMuch = () => count > MOST_FILES || total > MOST_BYTES || largest > MOST_IN_ONE
   try {
     const files = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
         count++
         total += originalSize
-        if (!isSafe(name)) unsafe ??= name
-        isTooMuch ||= count > MOST_FILES || total > MOST_BYTES || originalSize > MOST_IN_ONE
-        return !isTooMuch && unsafe === null && !name.endsWith('/') && matches(name)
+        largest = Math.max(largest, originalSize)
+        if (!isSafe(name)) unsafe.push(name)
+        return !isTooMuch() && unsafe.length === 0 && !name.endsWith('/') && matches(name)
       },
     })
-    if (unsafe !== null) return refuse({ code: 'formats/unsafe-package', field: 'file', name: unsafe })
+    const [name] = unsafe
+    if (name !== undefined) return refuse({ code: 'formats/unsafe-package', field: 'file', name })
     const real = Object.values(files).reduce((sum, file) => sum + file.length, 0)
-    if (isTooMuch || real > MOST_BYTES) return refuse({ code: 'formats/package-too-large', field: 'file' })
+    if (isTooMuch() || real > MOST_BYTES) return refuse({ code: 'formats/package-too-large', field: 'file' })
     return ok(new Map(Object.entries(files)))
   } catch {
     return refuse({ code: 'formats/not-a-package', field: 'file' })

@@ -1,5 +1,6 @@
 import { printInstant, seedOf, seededRandom } from '../../base'
 import type { Instant } from '../../base'
+import type { Standard } from '../../library'
 import type { ReadStandard } from './types'
 
 /**
@@ -28,18 +29,7 @@ export function printCase(
     identifier: documentId,
     uri: uriOf('CFDocuments', documentId),
   }
-  const relation = (type: 'isChildOf' | 'precedes', from: string, to: object, sequenceNumber?: number) => {
-    const id = uuidOf(`${framework.id}/${type}/${from}/${JSON.stringify(to)}`)
-    return {
-      identifier: id,
-      uri: uriOf('CFAssociations', id),
-      associationType: type,
-      ...(sequenceNumber === undefined ? {} : { sequenceNumber }),
-      originNodeURI: nodeOf(from),
-      destinationNodeURI: to,
-      lastChangeDateTime: changed,
-    }
-  }
+  const parts: Parts = { framework, documentNode, nodeOf, changed }
   const pack = {
     CFDocument: {
       identifier: documentId,
@@ -49,26 +39,52 @@ export function printCase(
       lastChangeDateTime: changed,
       CFPackageURI: { title: framework.title, identifier: documentId, uri: uriOf('CFPackages', documentId) },
     },
-    CFItems: standards.map(({ standard }) => ({
-      identifier: ids.get(standard.code),
-      uri: uriOf('CFItems', ids.get(standard.code) ?? ''),
-      humanCodingScheme: standard.code,
-      fullStatement: standard.text,
-      CFItemType: standard.level.replace(/^./, (letter) => letter.toUpperCase()),
-      lastChangeDateTime: changed,
-      CFDocumentURI: documentNode,
-    })),
-    CFAssociations: standards.flatMap(({ standard }, i) => [
-      relation(
-        'isChildOf',
-        standard.code,
-        standard.parent === null ? documentNode : nodeOf(standard.parent),
-        i + 1,
-      ),
-      ...standard.requires.map((before) => relation('precedes', before, nodeOf(standard.code))),
-    ]),
+    CFItems: standards.map(({ standard }) => itemOf(standard, ids.get(standard.code) ?? '', parts)),
+    CFAssociations: standards.flatMap(({ standard }, i) => relationsOf(standard, i + 1, parts)),
   }
   return `${JSON.stringify(pack, null, 2)}\n`
+}
+
+interface Parts {
+  readonly framework: { readonly id: string }
+  readonly documentNode: object
+  readonly nodeOf: (code: string) => object
+  /** When it was changed, as the format writes it. */
+  readonly changed: string
+}
+
+function itemOf(standard: Standard, identifier: string, { changed, documentNode }: Parts) {
+  return {
+    identifier,
+    uri: uriOf('CFItems', identifier),
+    humanCodingScheme: standard.code,
+    fullStatement: standard.text,
+    CFItemType: standard.level.replace(/^./, (letter) => letter.toUpperCase()),
+    lastChangeDateTime: changed,
+    CFDocumentURI: documentNode,
+  }
+}
+
+/** What holds a standard, and what comes before it. */
+function relationsOf(standard: Standard, sequenceNumber: number, parts: Parts) {
+  const { framework, documentNode, nodeOf, changed } = parts
+  const relation = (type: 'isChildOf' | 'precedes', from: string, to: object, more: object = {}) => {
+    const id = uuidOf(`${framework.id}/${type}/${from}/${JSON.stringify(to)}`)
+    return {
+      identifier: id,
+      uri: uriOf('CFAssociations', id),
+      associationType: type,
+      ...more,
+      originNodeURI: nodeOf(from),
+      destinationNodeURI: to,
+      lastChangeDateTime: changed,
+    }
+  }
+  const parent = standard.parent === null ? documentNode : nodeOf(standard.parent)
+  return [
+    relation('isChildOf', standard.code, parent, { sequenceNumber }),
+    ...standard.requires.map((before) => relation('precedes', before, nodeOf(standard.code))),
+  ]
 }
 
 function uriOf(kind: string, id: string): string {

@@ -17,9 +17,10 @@ export function parseReading(text: string, name: string): Result<ShelfReading, F
   const source = text.replace(/^\uFEFF/, '').replaceAll('\r\n', '\n')
   if (source.includes('\u0000')) return refuse({ code: 'formats/not-text', field: 'text' })
   if (source.trim() === '') return refuse({ code: 'formats/empty', field: 'text' })
-  const heading = /^\s*#{1,3}[ \t]+(\S.*)\n?/.exec(source)
-  const title = heading?.[1]?.replace(/[ \t]+#*[ \t]*$/, '').trim() ?? name
-  const content = (heading ? source.slice(heading[0].length) : source).trim()
+  const [first = '', ...rest] = source.trimStart().split('\n')
+  const heading = /^#{1,3}\s(.*)/.exec(first)
+  const title = heading?.[1]?.trim() ?? name
+  const content = (heading ? rest.join('\n') : source).trim()
   if (content.length > LONGEST) return refuse({ code: 'formats/text-too-long', field: 'text', most: LONGEST })
   const words = content.split(/\s+/).length
   const minutes = Math.min(300, Math.max(1, Math.round(words / A_MINUTE)))

@@ -96,7 +96,10 @@ const assignTo = computed(() => ({
       <dd>{{ resource.minutes }} minutes</dd>
       <template v-if="resource.items.length"
         ><dt>Items</dt>
-        <dd>{{ count(resource.items.length, 'item') }}: {{ kinds }}. Scores itself.</dd></template
+        <dd>
+          {{ count(resource.items.length, 'item') }}: {{ kinds }}.
+          {{ byHand ? `Scores itself but for ${count(byHand, 'item')}.` : 'Scores itself.' }}
+        </dd></template
       >
       <template v-if="inside?.standards.length"
         ><dt>Standards</dt>

@@ -33,12 +33,12 @@ async function share(isShared: boolean): Promise<void> {
   emit('changed')
 }
 async function drop(): Promise<void> {
-  const sure = await openDialog(ConfirmDialog, {
+  const sure = await openDialog<boolean, typeof ConfirmDialog>(ConfirmDialog, {
     title: `Remove “${props.of.resource.title}”?`,
     text: 'It goes from the shelf for good. Work that was given keeps its pieces, so one that is in use stays.',
     act: 'Remove it',
   })
-  if (!sure) return
+  if (sure !== true) return
   const reply = await call(DropPiece, { params: { resourceId: resourceId.value } })
   if (!reply.ok) return tell.refused(reply.error)
   await shelf.load(true)

@@ -15,7 +15,9 @@ const WAYS = [
   { value: 'seen', label: 'As learners see it', hook: 'text-seen' },
 ] as const
 /** The formatted editor knows no tables and no formulas: they would be lost in it. */
-const isBeyond = computed(() => /^\s*\|.*\|\s*$/m.test(text.value) || /\$[^$\n]+\$/.test(text.value))
+const isBeyond = computed(
+  () => text.value.split('\n').some((line) => line.trim().startsWith('|')) || /\$[^$\n]+\$/.test(text.value),
+)
 </script>
 
 <template>

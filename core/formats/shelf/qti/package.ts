@@ -234,7 +234,7 @@ function besidesIn(manifest: Xml): ReadonlyMap<string, BesideItem> {
 
 function inOrder(testPath: string, test: Xml | null, paths: readonly string[]): readonly string[] {
   if (test === null) return [...paths].sort()
-  const folder = testPath.includes('/') ? testPath.replace(/[^/]*$/, '') : ''
+  const folder = testPath.slice(0, testPath.lastIndexOf('/') + 1)
   const named = allOf(test, 'assessmentitemref')
     .map((ref) => `${folder}${ref.attributes.href ?? ''}`)
     .filter((path) => paths.includes(path))

@@ -156,7 +156,7 @@ function typed(root: Xml, body: Xml, interaction: Xml): KeyReading | Shortfall {
   const value = Number(right[0])
   const equal = firstOf(root, 'equal')
   const isAbsolute = equal?.attributes.tolerancemode === 'absolute'
-  const tolerance = isAbsolute ? Number((equal?.attributes.tolerance ?? '0').split(/\s+/)[0]) : 0
+  const tolerance = isAbsolute ? Number((equal.attributes.tolerance ?? '0').split(/\s+/)[0]) : 0
   const unit = allOf(body, 'span').find((s) => s.attributes.class === 'unit')
   const isRelative = equal?.attributes.tolerancemode === 'relative'
   return {
