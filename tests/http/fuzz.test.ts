@@ -5,9 +5,11 @@ import { beforeAll, describe, expect, it, vi } from 'vitest'
 import * as accounts from '#shared/contracts/accounts'
 import type { AnyContract } from '#shared/contracts/contract'
 import * as evidence from '#shared/contracts/evidence'
+import * as files from '#shared/contracts/files'
 import * as learning from '#shared/contracts/learning'
 import * as library from '#shared/contracts/library'
 import * as pacing from '#shared/contracts/pacing'
+import * as practice from '#shared/contracts/practice'
 import * as running from '#shared/contracts/running'
 import * as teaching from '#shared/contracts/teaching'
 import * as work from '#shared/contracts/work'
@@ -26,7 +28,7 @@ const TELLS_HEAP = fileURLToPath(new URL('../support/tellsHeap.mjs', import.meta
 
 const isContract = (value: unknown): value is AnyContract =>
   typeof value === 'object' && value !== null && 'path' in value && 'method' in value
-const ROUTES = [accounts, evidence, learning, library, pacing, running, teaching, work]
+const ROUTES = [accounts, evidence, files, learning, library, pacing, practice, running, teaching, work]
   .flatMap((module) => Object.values(module as Record<string, unknown>))
   .filter(isContract)
 /** What would take the ground from under the others comes last. */

@@ -692,13 +692,15 @@ const TABLE: readonly Row[] = [
   {
     route: 'GET /api/practice/PIECE',
     file: 'practice/[resourceId].get.ts',
-    expected: [S, H, H, H, H, H, H, H, H],
+    expected: [S, I, H, H, H, H, H, H, H],
   },
   {
     route: 'POST /api/practice/PIECE',
     file: 'practice/[resourceId].post.ts',
     body: { answers: [] },
-    expected: [S, H, H, H, H, H, H, H, H],
+    changes: 'practice_done',
+    by: ['learner'],
+    expected: [S, I, H, H, H, H, H, H, H],
   },
   {
     route: 'GET /api/evidence/to-score/WORK?classId=CLASS&pieceId=p1',
