@@ -13,7 +13,7 @@ import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
 import { SEED, YEAR } from './scenario'
-import { buildSchool } from './school'
+import { buildSchool, openAsPractice } from './school'
 
 // fills an empty database file with the demo school: tsx demo/fill.ts PATH
 const path = process.argv[2]
@@ -36,6 +36,8 @@ const deps: Deps = {
   heavy: onThisThread,
   mail: noMail,
 }
-await liveThrough(deps, await buildSchool(deps), clock)
+const school = await buildSchool(deps)
+await liveThrough(deps, school, clock)
+await openAsPractice(deps, school)
 await store.settle()
 store.close()

@@ -70,7 +70,6 @@ export async function buildSchool(deps: Deps): Promise<DemoSchool> {
     )
   }
   await fixTests(deps, teacher, classes, plans)
-  await openAsPractice(deps, teacher, classes)
   return { teacher, classes, plans }
 }
 
@@ -97,11 +96,7 @@ async function pointBack(tx: Connection): Promise<void> {
 }
 
 /** Textbooks that are open to classes as practice of their learners' own choice. */
-async function openAsPractice(
-  deps: Deps,
-  teacher: Actor,
-  classes: ReadonlyMap<string, ClassId>,
-): Promise<void> {
+export async function openAsPractice(deps: Deps, { teacher, classes }: DemoSchool): Promise<void> {
   for (const [key, bookId] of [
     ['8A', WAVES.id],
     ['7D', HEAT.id],
