@@ -1,4 +1,5 @@
 /** What came back: the grid of learners × work and figures per item, always with counts. */
+export type { AnswerToScore } from './answerToScore'
 export { bandOf } from './band'
 export { grid, standingTry } from './grid'
 export { itemFigures } from './itemFigures'

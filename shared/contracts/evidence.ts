@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, UserId } from '#core/base'
-import type { Cell, ItemFigures } from '#core/evidence'
-import type { Answer, Item } from '#core/library'
+import type { AnswerToScore, Cell, ItemFigures } from '#core/evidence'
+import type { Item } from '#core/library'
 import { contract, id, prose } from './define'
 
 export interface GridColumn {
@@ -38,18 +38,6 @@ export const ShowGrid = contract<ClassGrid>()({
   params: z.strictObject({ classId: id<ClassId>() }),
 })
 
-/** An answer that a person scores; `points` null while nobody has. */
-export interface AnswerToScore {
-  readonly attemptId: AttemptId
-  readonly learnerId: UserId
-  readonly name: string
-  /** Which of the learner's tries. */
-  readonly number: number
-  readonly itemId: ItemId
-  readonly answer: Answer
-  readonly points: number | null
-  readonly comment: string
-}
 /** Answers of a class to a piece that a person scores; those that wait come first. */
 export const ListToScore = contract<{ readonly answers: readonly AnswerToScore[] }>()({
   method: 'GET',

@@ -3,6 +3,7 @@ import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, Result, UserId 
 import { scoredByHand } from '#core/attempts'
 import type { Attempt, AttemptRefusal } from '#core/attempts'
 import type { AccessRefusal, Actor } from '#core/access'
+import type { AnswerToScore } from '#core/evidence'
 import { isOmitted, isScoredByHand } from '#core/library'
 import type { Answer, Item } from '#core/library'
 import {
@@ -21,18 +22,6 @@ import { settleOverdue } from '../learning/settleOverdue'
 import { writing } from '../rollback'
 import { classFor } from '../teaching/classAccess'
 import { workFor } from '../work/workFor'
-
-/** An answer that a person scores; `points` null while nobody has. */
-export interface AnswerToScore {
-  readonly attemptId: AttemptId
-  readonly learnerId: UserId
-  readonly name: string
-  readonly number: number
-  readonly itemId: ItemId
-  readonly answer: Answer
-  readonly points: number | null
-  readonly comment: string
-}
 
 /** Answers of one class to a piece that a person scores, those that wait first, then by name. */
 export async function listToScore(

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
+import type { AnswerToScore } from '#core/evidence'
 import { givenInWords } from '#core/library'
 import type { Item } from '#core/library'
 import { ListToScore, ScoreAnswer } from '#shared/contracts/evidence'
-import type { AnswerToScore } from '#shared/contracts/evidence'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
