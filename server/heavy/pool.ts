@@ -15,8 +15,15 @@ export interface HeavyPool {
   readonly close: () => Promise<void>
 }
 
-/** @param workerFile address of the built worker, as a `file:` address */
-export function heavyPool(workerFile: string, limits = HEAVY_LIMITS): HeavyPool {
+/**
+ * @param workerFile address of the built worker, as a `file:` address
+ * @param onLost told of each thread that died while it had no job
+ */
+export function heavyPool(
+  workerFile: string,
+  onLost: (error: unknown) => unknown,
+  limits = HEAVY_LIMITS,
+): HeavyPool {
   const pool = new Tinypool({
     filename: workerFile,
     runtime: 'worker_threads',
@@ -26,6 +33,9 @@ export function heavyPool(workerFile: string, limits = HEAVY_LIMITS): HeavyPool 
     idleTimeout: 30_000,
     resourceLimits: { maxOldGenerationSizeMb: limits.megabytes, maxYoungGenerationSizeMb: 32 },
   })
+
+  // the next job gets a new thread; without anybody listening it would end the process
+  pool.on('error', onLost)
 
   async function run<N extends JobName>(
     task: Task<N>,

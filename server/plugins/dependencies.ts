@@ -72,7 +72,9 @@ async function build(config: Config): Promise<ServerDeps> {
     migrationsFolder: config.migrations,
   })
   const passwords = scryptPasswords()
-  const heavy = heavyPool(config.worker === null ? WORKER : pathToFileURL(config.worker).href)
+  const heavy = heavyPool(config.worker === null ? WORKER : pathToFileURL(config.worker).href, (error) =>
+    log('heavy-thread-lost', { reason: messageOf(error) }),
+  )
   const letters = config.demoNow === null ? null : outbox()
   const latest = config.demoNow === null ? null : await latestRecordedAt(store.read)
   const clock =

@@ -1,3 +1,4 @@
+import { EventEmitter, once } from 'node:events'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { afterAll, describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
@@ -27,8 +28,14 @@ const slow = calendar([
 
 const pools: HeavyPool[] = []
 afterAll(() => Promise.all(pools.map((p) => p.close())))
-function aPool(limits: Partial<typeof HEAVY_LIMITS> = {}): HeavyPool {
-  const pool = heavyPool(WORKER, { ...HEAVY_LIMITS, ...limits })
+const nobodyExpects = (error: unknown) => {
+  throw error
+}
+function aPool(
+  limits: Partial<typeof HEAVY_LIMITS> = {},
+  onLost: (error: unknown) => unknown = nobodyExpects,
+): HeavyPool {
+  const pool = heavyPool(WORKER, onLost, { ...HEAVY_LIMITS, ...limits })
   pools.push(pool)
   return pool
 }
@@ -53,11 +60,19 @@ describe('a heavy job', () => {
   })
 
   it('is given up beyond its memory without taking the process along', async () => {
-    const pool = aPool({ megabytes: 6, seconds: 20 })
-    const heavy = pool.until(null)
-    const rows = many(5000, (i) => `Learner ${i},${many(20, (g) => `g${i % 99}x${g}`).join(';')}`)
+    const heavy = aPool({ megabytes: 16, seconds: 20 }).until(null)
+    const rows = many(40_000, (i) => `Learner ${i},${many(20, (g) => `g${i % 99}x${g}`).join(';')}`)
     const text = ['Name,Groups', ...rows].join('\n')
     expect((await heavy.run('roster', text)).error?.code).toBe('compute/too-much')
+    expect((await heavy.run('roster', 'Ana Reyes')).ok).toBe(true)
+  })
+
+  it('is refused where threads do not even start, without taking the process along', async () => {
+    const events = new EventEmitter()
+    const lost = once(events, 'lost')
+    const heavy = aPool({ megabytes: 1, seconds: 20 }, (error) => events.emit('lost', error)).until(null)
+    expect((await heavy.run('roster', 'Ana Reyes')).error?.code).toBe('compute/too-much')
+    expect(await lost).toMatchObject([{ code: 'ERR_WORKER_OUT_OF_MEMORY' }])
   })
 
   it('ends when nobody waits for it any more', async () => {
