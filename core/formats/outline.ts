@@ -66,14 +66,19 @@ export function parseOutline(text: string): Result<OutlineReading, FormatRefusal
     const cell = (key: keyof Columns) => cells[at[key] ?? -1] ?? ''
     unit = cell('unit') || unit
     const title = cell('lesson')
-    const length = cell('meetings').replace(',', '.')
-    const meetings = length === '' ? 1 : Number(length)
+    const meetings = lengthIn(cell('meetings'))
     if (title === '') bad.push({ line, fault: 'no-lesson', text: cells.join(', ') })
     else if (unit === '') bad.push({ line, fault: 'no-unit', text: title })
-    else if (/min/i.test(length)) bad.push({ line, fault: 'minutes-not-meetings', text: cell('meetings') })
-    else if (!Number.isInteger(meetings * 2) || meetings < 0.5 || meetings > 40)
-      bad.push({ line, fault: 'not-meetings', text: cell('meetings') })
+    else if (typeof meetings === 'string') bad.push({ line, fault: meetings, text: cell('meetings') })
     else lessons.push({ line, unit, title, meetings })
   }
   return ok({ lessons, bad })
+}
+
+/** A length in whole or half meetings from 0.5 to 40, 1 where none is given; or why it is none. */
+export function lengthIn(cell: string): number | OutlineFault {
+  const length = cell.replace(',', '.')
+  const meetings = length === '' ? 1 : Number(length)
+  if (/min/i.test(length)) return 'minutes-not-meetings'
+  return Number.isInteger(meetings * 2) && meetings >= 0.5 && meetings <= 40 ? meetings : 'not-meetings'
 }

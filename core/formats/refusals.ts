@@ -47,5 +47,7 @@ export type FormatRefusal =
     }
   | { readonly code: 'formats/no-item-headings'; readonly field: 'text' }
   | { readonly code: 'formats/text-too-long'; readonly field: 'text'; readonly most: number }
+  /** Of an EPUB: nothing in it says in what order it stands. */
+  | { readonly code: 'formats/no-navigation'; readonly field: 'file' }
   | { readonly code: 'formats/nothing-known'; readonly field: 'file' }
   | { readonly code: 'formats/nothing-taken'; readonly field: 'file'; readonly rows: number }

@@ -13,5 +13,7 @@ export type LibraryRefusal =
   | { readonly code: 'library/same-word-twice'; readonly field: 'words'; readonly word: string }
   /** So many assignments give it out, or did. */
   | { readonly code: 'library/piece-in-use'; readonly field: 'resourceId'; readonly works: number }
+  /** A textbook that plans, classes or practice routes use. */
+  | { readonly code: 'library/book-in-use'; readonly field: 'bookId'; readonly title: string }
   | { readonly code: 'library/bad-points'; readonly field: 'points'; readonly item: number }
   | (ItemFault & { readonly item: number })

@@ -28,6 +28,8 @@ export {
   booksFor,
   cardsFor,
   cardsOfBooks,
+  dropBook,
+  isBookInUse,
   dropResource,
   setShared,
   usesOf,

@@ -5,7 +5,7 @@ import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
 import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
 import { resourceBody } from '../rows/bodies'
 import { books, resourceRevisions, resources } from '../schema/library'
-import { guidePointers, practiceDone } from '../schema/shelf'
+import { guidePointers, practiceDone, practiceRoutes } from '../schema/shelf'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
 import type { FormInShort } from './keptReads'
@@ -38,6 +38,22 @@ export async function addBook(
   position: number,
 ): Promise<void> {
   await tx.insert(books).values({ id: book.id, schoolId, position, body: fromBook(book) })
+}
+
+/** Whether a plan, a class's shelf or an open practice route uses a textbook. */
+export async function isBookInUse(tx: Connection, id: BookId): Promise<boolean> {
+  const [row] = await tx.all<{ used: number }>(
+    sql`select exists (select 1 from plans where book_id = ${id})
+      or exists (select 1 from practice_routes where book_id = ${id} and closed_at is null)
+      or exists (select 1 from class_shelves s, json_each(s.body, '$.bookIds') b where b.value = ${id}) as used`,
+  )
+  return row?.used === 1
+}
+
+/** Takes away a textbook whose pieces are gone, and the routes that were closed again. */
+export async function dropBook(tx: Connection, id: BookId): Promise<void> {
+  await tx.delete(practiceRoutes).where(eq(practiceRoutes.bookId, id))
+  await tx.delete(books).where(eq(books.id, id))
 }
 
 const { body: _, ...cardColumns } = getTableColumns(resources)

@@ -154,13 +154,15 @@ export interface ShelfImport {
   readonly name: string
   readonly pieces: readonly ResourceId[]
   readonly frameworkId: string | null
+  readonly bookId: BookId | null
   readonly takenBackAt: Instant | null
 }
 
 /** Writes down what was read in. */
 export async function addImport(tx: Connection, made: ShelfImport): Promise<void> {
-  const { pieces, frameworkId, ...plain } = made
-  await tx.insert(shelfImports).values({ ...plain, body: shelfImportBody.print({ pieces, frameworkId }) })
+  const { pieces, frameworkId, bookId, ...plain } = made
+  const body = shelfImportBody.print({ pieces, frameworkId, bookId })
+  await tx.insert(shelfImports).values({ ...plain, body })
 }
 
 /** What somebody has read in, the latest first, at most twenty. */

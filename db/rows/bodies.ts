@@ -15,6 +15,7 @@ import {
   assignmentWithClasses,
   assignmentWithLaterParts,
   assignmentWithTeams,
+  importWithBook,
   pieceHandedInAlone,
   resourceWithHints,
   resourceWithMaterial,
@@ -52,7 +53,7 @@ export const resourceBody = readOnce(
   300,
 )
 export const trayBody = bodyOf('trays.body', tray)
-export const shelfImportBody = bodyOf('shelf_imports.body', shelfImport)
+export const shelfImportBody = bodyOf('shelf_imports.body', shelfImport, [importWithBook])
 export const classShelfBody = bodyOf('class_shelves.body', classShelf)
 export const assignmentBody = readOnce(
   bodyOf(

@@ -6,6 +6,8 @@ import type { Heavy, JobName, Outputs, Task } from '#usecases/heavy'
 
 /** So long, and with so much memory, a job may take; so many may wait. */
 export const HEAVY_LIMITS = { seconds: 1.5, megabytes: 192, waiting: 60 }
+/** Whole textbooks take their time: as many times as long. */
+const LONGER: Partial<Record<JobName, number>> = { shelfFile: 6 }
 
 /** Worker threads for heavy jobs; what a request no longer waits for is ended together with its thread. */
 export interface HeavyPool {
@@ -42,13 +44,13 @@ export function heavyPool(
     gone: AbortSignal | null,
   ): Promise<Result<Outputs[N], ComputeRefusal>> {
     if (pool.queueSize >= limits.waiting) return refuse({ code: 'compute/busy' })
-    const late = AbortSignal.timeout(limits.seconds * 1000)
+    const seconds = limits.seconds * (LONGER[task.job] ?? 1)
+    const late = AbortSignal.timeout(seconds * 1000)
     const signal = gone === null ? late : AbortSignal.any([late, gone])
     try {
       return ok((await pool.run(task, { signal })) as Outputs[N])
     } catch (error) {
-      if (signal.aborted || isOutOfMemory(error))
-        return refuse({ code: 'compute/too-much', seconds: limits.seconds })
+      if (signal.aborted || isOutOfMemory(error)) return refuse({ code: 'compute/too-much', seconds })
       throw error
     }
   }

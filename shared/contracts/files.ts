@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Instant, ResourceId } from '#core/base'
+import type { BookId, Instant, ResourceId } from '#core/base'
 import type { ShelfReading } from '#core/formats'
 import { WIRE } from '../shapes/makers'
 import { contract, id, line } from './define'
@@ -24,6 +24,7 @@ export interface Imported {
   readonly importId: string
   readonly pieces: readonly ResourceId[]
   readonly standards: number
+  readonly book: BookId | null
 }
 /** Takes over all that can be taken of a file, or nothing. */
 export const MakeImport = contract<Imported>()({
@@ -38,6 +39,7 @@ export interface ImportMade {
   readonly madeAt: Instant
   readonly pieces: number
   readonly hasStandards: boolean
+  readonly hasBook: boolean
   readonly takenBackAt: Instant | null
 }
 /** What the asker has read in, the latest first. */
@@ -69,4 +71,10 @@ export const FrameworkFile = contract<unknown>()({
   method: 'GET',
   path: '/api/frameworks/:frameworkId/file',
   params: z.strictObject({ frameworkId: WIRE.line(64) }),
+})
+/** The outline of a textbook as a table (.csv). */
+export const BookFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/books/:bookId/file',
+  params: z.strictObject({ bookId: id<BookId>() }),
 })

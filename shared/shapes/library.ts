@@ -47,6 +47,7 @@ export function libraryShapes(m: Makers) {
   const shelfImport = m.object({
     pieces: m.list(id<ResourceId>(), 1000),
     frameworkId: m.line(64).nullable(),
+    bookId: id<BookId>().nullable(),
   })
   return {
     shelfImport,

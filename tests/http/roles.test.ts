@@ -601,6 +601,11 @@ const TABLE: readonly Row[] = [
     file: 'frameworks/[frameworkId]/file.get.ts',
     expected: [S, D, D, I, I, I, I, I, I],
   },
+  {
+    route: 'GET /api/books/book-waves/file',
+    file: 'books/[bookId]/file.get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
   { route: 'GET /api/tray', file: 'tray/index.get.ts', expected: [S, D, D, I, I, I, I, I, I] },
   {
     route: 'POST /api/tray',

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import { printCase, printItems } from '#core/formats'
-import { frameworkFile, listFrameworks, pieceFile } from '#usecases/library/exports'
+import { frameworkFile, listFrameworks, outlineFile, pieceFile } from '#usecases/library/exports'
 import { listImports, makeImport, previewImport, takeImportBack } from '#usecases/library/imports'
 import { showShelf } from '#usecases/library/shelf'
+import { adoptBook } from '#usecases/pacing/plans'
+import { CARTRIDGE, EPUB, zip } from '../support/bookFiles'
 import { at, everyKind, piecesOf } from '../support/made'
 import { aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
@@ -109,5 +111,58 @@ describe('a piece as a file', () => {
     expect((await pieceFile(deps, school.ann, { resourceId: check, as: 'qti' })).error?.code).toBe(
       'access/not-found',
     )
+  })
+})
+
+describe('a textbook that is read in', () => {
+  it('stands on the shelf of the school with its pieces in its lessons, and is taken back as one', async () => {
+    const school = await aSchool()
+    const { deps, teacher, stranger } = school
+    const before = await shelf(school)
+    const made = mustBeOk(await makeImport(deps, teacher, file('snow.epub', zip(EPUB))), 'take')
+    const now = await shelf(school)
+    const book = now.books.find((b) => b.id === made.book)
+    expect(book?.units.map((u) => u.lessons.map((l) => l.title))).toEqual([
+      ['How it falls', 'How it lies'],
+      ['Ice'],
+    ])
+    const lessons = book?.units.flatMap((u) => u.lessons) ?? []
+    const titles = lessons.map((l) => now.pieces.filter((p) => p.bookLessonId === l.id).map((p) => p.title))
+    expect(titles).toEqual([['How it falls'], ['How it lies'], ['Ice']])
+    const colleague = await aColleague(school)
+    const theirs = mustBeOk(await showShelf(deps, colleague), 'shelf')
+    expect(theirs.books.some((b) => b.id === made.book)).toBe(true)
+    expect(theirs.pieces.filter((p) => p.bookId === made.book)).toHaveLength(3)
+    expect(mustBeOk(await showShelf(deps, stranger), 'shelf').books.some((b) => b.id === made.book)).toBe(
+      false,
+    )
+    mustBeOk(await takeImportBack(deps, teacher, made.importId), 'back')
+    expect(await shelf(school)).toEqual(before)
+  })
+
+  it('is the ground of a plan, of its own school only, and then stays', async () => {
+    const school = await aSchool()
+    const { deps, teacher, stranger } = school
+    const made = mustBeOk(await makeImport(deps, teacher, file('ice.imscc', zip(CARTRIDGE))), 'take')
+    if (made.book === null) throw new Error('no book')
+    expect((await adoptBook(deps, stranger, made.book)).error?.code).toBe('access/not-found')
+    mustBeOk(await adoptBook(deps, teacher, made.book), 'adopt')
+    expect((await takeImportBack(deps, teacher, made.importId)).error?.code).toBe('library/book-in-use')
+    expect((await shelf(school)).pieces.filter((p) => made.pieces.includes(p.id))).toHaveLength(4)
+  })
+
+  it('goes out as a table that comes in again with the same lessons', async () => {
+    const { deps, teacher, stranger } = await aSchool()
+    const table = 'Unit,Lesson,Meetings\nSnow,Falling,2\nSnow,Lying,1.5\n'
+    const made = mustBeOk(await makeImport(deps, teacher, file('Snow.csv', table)), 'take')
+    if (made.book === null) throw new Error('no book')
+    const out = mustBeOk(await outlineFile(deps, teacher, made.book), 'file')
+    expect(out.name).toBe('Snow.csv')
+    const again = mustBeOk(await previewImport(deps, teacher, file(out.name, out.text)), 'look')
+    expect(again.book?.units[0]?.lessons.map((l) => [l.title, l.typicalMeetings])).toEqual([
+      ['Falling', 2],
+      ['Lying', 1.5],
+    ])
+    expect((await outlineFile(deps, stranger, made.book)).error?.code).toBe('access/not-found')
   })
 })

@@ -1,9 +1,9 @@
 import { ok, refuse } from '#core/base'
-import type { ResourceId, Result } from '#core/base'
+import type { BookId, ResourceId, Result } from '#core/base'
 import { canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { printCase, printItems, printQtiPackage } from '#core/formats'
-import { frameworksFor, resourceById, standardsOf } from '#db/repositories'
+import { printCase, printItems, printOutline, printQtiPackage } from '#core/formats'
+import { booksFor, frameworksFor, resourceById, standardsOf } from '#db/repositories'
 import type { Deps } from '../deps'
 import type { FileText } from '../pacing/files'
 
@@ -37,6 +37,19 @@ export async function frameworkFile(
   if (!framework) return refuse({ code: 'access/not-found', what: 'framework' })
   const text = printCase(framework, await standardsOf(tx, frameworkId), deps.clock.now())
   return ok({ name: `${frameworkId}.json`, type: 'application/json', text })
+}
+
+/** The outline of a textbook as a table. */
+export async function outlineFile(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  bookId: BookId,
+): Promise<Result<FileText, AccessRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const book = (await booksFor(deps.store.read, actor.schoolId)).find((b) => b.id === bookId)
+  if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
+  const name = `${book.title.replace(/[^\p{L}\p{N} .-]/gu, '').trim() || 'textbook'}.csv`
+  return ok({ name, type: 'text/csv; charset=utf-8', text: printOutline(book) })
 }
 
 /** Frameworks of standards open to the actor. */

@@ -1,18 +1,22 @@
 import { asId, ok, refuse } from '#core/base'
-import type { ComputeRefusal, ResourceId, Result } from '#core/base'
+import type { BookId, ComputeRefusal, ResourceId, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { FormatRefusal, ShelfReading } from '#core/formats'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
 import {
+  addBook,
   addFramework,
   addImport,
   addResource,
   addStandards,
+  booksFor,
+  dropBook,
   dropFramework,
   dropResource,
   importsOf,
+  isBookInUse,
   markTakenBack,
   standardsFor,
   usesOf,
@@ -63,21 +67,32 @@ async function asItFits(tx: Connection, actor: Actor, reading: ShelfReading): Pr
 }
 
 type Imported = Result<
-  { readonly importId: string; readonly pieces: readonly ResourceId[]; readonly standards: number },
+  {
+    readonly importId: string
+    readonly pieces: readonly ResourceId[]
+    readonly standards: number
+    readonly book: BookId | null
+  },
   ReadRefusal | LibraryRefusal
 >
 
-/** Takes over all that can be taken of a file, or nothing: pieces as the actor's own, standards for the school. */
+/**
+ * Takes over all that can be taken of a file, or nothing: pieces as the actor's own, standards for the school, and a
+ * textbook, with what is in it, for the school.
+ */
 export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Promise<Imported> {
   const read = await previewImport(deps, actor, file)
   if (!read.ok) return read
-  const { pieces, standards, rows } = read.value
-  if (pieces.length + standards.length === 0)
+  const { pieces, standards, rows, book } = read.value
+  if (pieces.length + standards.length === 0 && book === null)
     return refuse({ code: 'formats/nothing-taken', field: 'file', rows: rows.length })
   return writing(deps.store, async (tx): Promise<Imported> => {
     const importId = deps.ids.newId()
+    const bookId = book && (await addWhole(deps, tx, actor, book))
     const made: ResourceId[] = []
-    for (const piece of pieces) {
+    for (const [position, piece] of pieces.entries()) {
+      const lessonId = read.value.lessonOf[position] ?? null
+      const isInBook = bookId !== null && lessonId !== null
       const id = asId<ResourceId>(deps.ids.newId())
       const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
       const checked = checkResource({ ...piece, id, code })
@@ -86,10 +101,10 @@ export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Pr
         resource: checked.value,
         schoolId: actor.schoolId,
         ownerId: actor.userId,
-        bookId: null,
-        bookLessonId: null,
-        position: 0,
-        isShared: false,
+        bookId: isInBook ? bookId : null,
+        bookLessonId: isInBook ? lessonIn(bookId, lessonId) : null,
+        position,
+        isShared: isInBook,
         revision: 1,
       })
       made.push(id)
@@ -103,10 +118,30 @@ export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Pr
       name: file.name.slice(0, 200),
       pieces: made,
       frameworkId,
+      bookId,
       takenBackAt: null,
     })
-    return ok({ importId, pieces: made, standards: standards.length })
+    return ok({ importId, pieces: made, standards: standards.length, book: bookId })
   })
+}
+
+/** The name of a lesson everywhere, from its name within its file. */
+const lessonIn = (bookId: BookId, lessonId: string) => `${bookId}.${lessonId}`
+
+async function addWhole(
+  deps: Deps,
+  tx: Connection,
+  actor: Actor,
+  book: NonNullable<ShelfReading['book']>,
+): Promise<BookId> {
+  const id = asId<BookId>(deps.ids.newId())
+  const units = book.units.map((u) => ({
+    ...u,
+    lessons: u.lessons.map((l) => ({ ...l, id: lessonIn(id, l.id) })),
+  }))
+  const position = (await booksFor(tx, actor.schoolId)).length
+  await addBook(tx, { ...book, id, units }, actor.schoolId, position)
+  return id
 }
 
 async function addAll(tx: Connection, actor: Actor, id: string, reading: ShelfReading): Promise<void> {
@@ -126,12 +161,13 @@ export async function listImports(deps: Pick<Deps, 'store'>, actor: Actor) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const made = await importsOf(deps.store.read, actor.userId)
   return ok({
-    imports: made.map(({ id, name, madeAt, pieces, frameworkId, takenBackAt }) => ({
+    imports: made.map(({ id, name, madeAt, pieces, frameworkId, bookId, takenBackAt }) => ({
       id,
       name,
       madeAt,
       pieces: pieces.length,
       hasStandards: frameworkId !== null,
+      hasBook: bookId !== null,
       takenBackAt,
     })),
   })
@@ -151,7 +187,10 @@ export async function takeImportBack(deps: Deps, actor: Actor, importId: string)
       const works = await usesOf(tx, id)
       if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
     }
+    if (made.bookId !== null && (await isBookInUse(tx, made.bookId)))
+      return refuse({ code: 'library/book-in-use', field: 'bookId', title: made.name })
     for (const id of made.pieces) await dropResource(tx, id)
+    if (made.bookId !== null) await dropBook(tx, made.bookId)
     if (made.frameworkId !== null) await dropFramework(tx, made.frameworkId)
     await markTakenBack(tx, importId, deps.clock.now())
     return ok({ pieces: made.pieces.length })

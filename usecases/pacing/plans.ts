@@ -7,7 +7,7 @@ import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/form
 import type { Book } from '#core/library'
 import { checkPlan } from '#core/pacing'
 import type { PacingRefusal, Plan, PlanLesson } from '#core/pacing'
-import { addPlan, bookById, plansById, userById, yearsOf } from '#db/repositories'
+import { addPlan, booksFor, plansById, userById, yearsOf } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 
@@ -156,7 +156,7 @@ export async function adoptBook(
   bookId: BookId,
 ): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
-  const book = await bookById(deps.store.read, bookId)
+  const book = (await booksFor(deps.store.read, actor.schoolId)).find((b) => b.id === bookId)
   if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
   return keepPlan(deps, actor, readyPlan(deps, book), bookId)
 }

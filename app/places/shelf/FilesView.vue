@@ -18,6 +18,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
 import FileRows from './components/FileRows.vue'
+import FoundOutline from './components/FoundOutline.vue'
 import { useShelf } from './stores/shelf'
 import { FORMAT_WORDS } from './words/shortfalls'
 import { toBase64 } from './base64'
@@ -38,7 +39,7 @@ const imports = shallowRef<readonly ImportMade[]>([])
 const frameworks = shallowRef<readonly { readonly id: string; readonly title: string }[]>([])
 onMounted(async () => {
   await overview.load()
-  await loadMade()
+  await Promise.all([loadMade(), shelf.load()])
 })
 async function loadMade(): Promise<void> {
   const [made, known] = await Promise.all([call(ListImports), call(ListFrameworks)])
@@ -71,11 +72,19 @@ function cancel(): void {
 }
 const sum = computed(() => {
   const items = reading.value?.pieces.reduce((n, p) => n + p.items.length, 0) ?? 0
+  const texts = reading.value?.pieces.filter((p) => p.items.length === 0).length ?? 0
+  const lessons = reading.value?.book?.units.reduce((n, u) => n + u.lessons.length, 0) ?? 0
   return [
+    ...(lessons > 0 ? [`a textbook of ${count(lessons, 'lesson')}`] : []),
+    ...(texts > 0 ? [count(texts, 'text')] : []),
     ...(items > 0 ? [count(items, 'question')] : []),
-    ...(reading.value?.pieces.some((p) => p.items.length === 0) ? ['1 reading'] : []),
     ...(reading.value?.standards.length ? [count(reading.value.standards.length, 'standard')] : []),
   ].join(', ')
+})
+const whose = computed(() => {
+  if (reading.value?.book) return 'The textbook is there for the school, its pieces are yours to change.'
+  if (reading.value?.standards.length) return 'Standards are there for the school.'
+  return 'Pieces become your own.'
 })
 async function take(): Promise<void> {
   if (!asked.value) return
@@ -98,6 +107,7 @@ async function takeBack(made: ImportMade): Promise<void> {
 }
 function about(made: ImportMade): string {
   const parts = [
+    ...(made.hasBook ? ['a textbook'] : []),
     ...(made.pieces ? [count(made.pieces, 'piece')] : []),
     ...(made.hasStandards ? ['standards'] : []),
   ]
@@ -110,15 +120,15 @@ function about(made: ImportMade): string {
     <header>
       <h1>Files</h1>
       <p class="said">
-        Questions as QTI 3.0 or 2.1 (.xml, or a package .zip), standards as CASE 1.0 (.json), a table of
-        questions (.csv), a reading in Markdown (.md). What a file holds is shown before anything is taken
-        over.
+        Textbooks as EPUB, Common Cartridge or a table with Unit, Lesson and Meetings (.csv); questions as QTI
+        3.0 or 2.1 (.xml, .zip) or as a table (.csv); standards as CASE 1.0 (.json); a reading in Markdown
+        (.md). What a file holds is shown before anything is taken over.
       </p>
     </header>
     <UFileUpload
       :key="chosenCount"
       v-model="file"
-      accept=".xml,.zip,.json,.csv,.tsv,.txt,.md"
+      accept=".xml,.zip,.imscc,.epub,.json,.csv,.tsv,.txt,.md"
       label="Choose a file, or drop it here"
       description="at most 20 MB"
       class="min-h-28"
@@ -133,11 +143,7 @@ function about(made: ImportMade): string {
     <section v-if="reading" aria-label="What the file holds" data-hook="reading">
       <h2>“{{ reading.title }}”: {{ FORMAT_WORDS[reading.format] }}</h2>
       <p class="my-2">
-        {{
-          sum
-            ? `Would be taken over: ${sum}. Pieces become your own, standards are there for the school.`
-            : 'Nothing of it can be taken over.'
-        }}
+        {{ sum ? `Would be taken over: ${sum}. ${whose}` : 'Nothing of it can be taken over.' }}
       </p>
       <div class="flex gap-2 mb-3">
         <UButton :disabled="!sum" :loading="isTaking" data-hook="take-over" @click="take"
@@ -145,6 +151,7 @@ function about(made: ImportMade): string {
         >
         <UButton color="neutral" variant="ghost" @click="cancel">Leave it</UButton>
       </div>
+      <FoundOutline v-if="reading.book" :units="reading.book.units" class="mb-3" />
       <FileRows :rows="reading.rows" />
     </section>
     <section v-if="imports.length" aria-label="Taken over so far">
@@ -168,9 +175,13 @@ function about(made: ImportMade): string {
         </li>
       </ul>
     </section>
-    <section v-if="frameworks.length" aria-label="Standards as a file">
-      <h2>Standards as a file</h2>
+    <section v-if="frameworks.length" aria-label="Out as a file">
+      <h2>Out as a file</h2>
       <ul>
+        <li v-for="book in shelf.books" :key="book.id" class="line">
+          <span class="flex-1">{{ book.title }}</span>
+          <a class="plain text-sm" :href="`/api/books/${book.id}/file`" download>Outline as a table</a>
+        </li>
         <li v-for="f in frameworks" :key="f.id" class="line">
           <span class="flex-1">{{ f.title }}</span>
           <a class="plain text-sm" :href="`/api/frameworks/${f.id}/file`" download>CASE 1.0</a>

@@ -190,8 +190,13 @@ function ofFormats(r: FormatRefusal): string {
       return 'Name the columns in the first row: “kind” and “question” at least.'
     case 'formats/text-too-long':
       return `The text is longer than ${r.most} characters. Take it in several parts.`
+    case 'formats/no-navigation':
+      return 'The book has no table of contents, so that nobody knows in what order it stands. It is not read.'
     case 'formats/nothing-known':
-      return 'Nothing in the file is known here. Questions (QTI), standards (CASE), tables and texts can be read.'
+      return (
+        'Nothing in the file is known here. Questions (QTI), standards (CASE), textbooks (Common Cartridge, EPUB), ' +
+        'tables and texts can be read.'
+      )
     case 'formats/nothing-taken':
       return `Nothing of the ${count(r.rows, 'part')} can be taken over; the reasons stand beside each.`
     case 'formats/too-large':
@@ -235,6 +240,8 @@ function ofLibrary(r: LibraryRefusal): string {
       return `Words: “${r.word}” stands there twice.`
     case 'library/piece-in-use':
       return `This piece is in ${count(r.works, 'assignment')}. Take it out of them first, or leave it on the shelf.`
+    case 'library/book-in-use':
+      return `The textbook “${r.title}” is used by a plan or a class. Take it out there first.`
     case 'library/bad-points':
       return `Question ${r.item}: points have to be above 0 and at most 100.`
     default:

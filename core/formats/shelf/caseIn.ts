@@ -3,6 +3,7 @@ import type { Result } from '../../base'
 import { STANDARD_LEVELS, faultInStandards } from '../../library'
 import type { Standard, StandardLevel } from '../../library'
 import type { FormatRefusal } from '../refusals'
+import { NO_BOOK } from './types'
 import type { ReadStandard, ShelfReading, ShelfRow, Shortfall } from './types'
 
 /** As long as a code of a standard may be. */
@@ -55,6 +56,7 @@ export function parseCase(text: string): Result<ShelfReading, FormatRefusal> {
     outsideId: textIn(document, 'identifier') || null,
     standards,
     pieces: [],
+    ...NO_BOOK,
     rows: [...rows, ...leftOut(relations)],
   })
 }

@@ -1,4 +1,5 @@
 /** Files with pieces, items and standards: CASE, QTI, tables of items, readings. */
+export { printOutline } from './books/outlineTable'
 export { printCase } from './caseOut'
 export { printItems } from './itemsCsv'
 export { printQtiPackage } from './qti/package'

@@ -6,6 +6,7 @@ import { ITEM_KINDS } from '../../library'
 import { headings, parseCells, printCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
 import { plainPiece } from './plainPiece'
+import { NO_BOOK } from './types'
 import type { ShelfReading, ShelfRow, Shortfall } from './types'
 
 const COLUMNS = {
@@ -118,7 +119,7 @@ export function parseItems(text: string, title: string): Result<ShelfReading, Fo
     return { where, what, outcome: 'taken', because: [] }
   })
   const pieces = items.length === 0 ? [] : [plainPiece({ title, kind: 'practice-set', items })]
-  return ok({ format: 'items-csv', title, outsideId: null, standards: [], pieces, rows })
+  return ok({ format: 'items-csv', title, outsideId: null, standards: [], ...NO_BOOK, pieces, rows })
 }
 
 /** Without the sign that keeps a spreadsheet from running a cell, such as one with a number below zero. */

@@ -2,6 +2,7 @@ import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { plainPiece } from './plainPiece'
+import { NO_BOOK } from './types'
 import type { ShelfReading } from './types'
 
 /** As long as the text of a piece may be. */
@@ -31,6 +32,7 @@ export function parseReading(text: string, name: string): Result<ShelfReading, F
     title: piece.title,
     outsideId: null,
     standards: [],
+    ...NO_BOOK,
     pieces: [piece],
     rows: [row],
   })

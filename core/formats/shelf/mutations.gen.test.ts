@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, zipSync } from 'fflate'
 import { describe, expect, it } from 'vitest'
+import { CARTRIDGE, EPUB, zip } from '../../../tests/support/bookFiles'
 import { aCheck, at, everyKind } from '../../../tests/support/made'
 import { seedOf, seededRandom } from '../../base'
 import type { Random } from '../../base'
@@ -35,6 +36,11 @@ const FILES: readonly (readonly [what: string, name: string, text: string])[] = 
   ['QTI 3.0', 'i.xml', everyKind().map(printQtiItem)[5] ?? ''],
   ['QTI 2.1', 'i.xml', OF_2_1],
   ['a table', 'b.csv', printItems(everyKind())],
+  [
+    'an outline',
+    'o.csv',
+    'Unit,Lesson,Meetings,Kind\r\nSnow,Falling,2,lesson\r\n,Lying,1.5,test\r\nIce,Hail,1,review\r\n',
+  ],
   ['Markdown', 'r.md', '# Title\n\nText with $f$ and **marks**.\n\n| a | b |\n|---|---|\n| 1 | 2 |\n'],
 ]
 
@@ -123,6 +129,18 @@ describe('files that were damaged on the way', () => {
           zipSync(Object.fromEntries(Object.entries(damaged).map(([n, text]) => [n, strToU8(text)]))),
         )
       }
+    }
+  })
+
+  it.each([
+    ['EPUB', EPUB],
+    ['cartridges', CARTRIDGE],
+  ] as const)(`are read or refused, never more: %s, ${MUTATIONS} times from seed ${SEED}`, (what, whole) => {
+    const random = seededRandom(seedOf(`${SEED} ${what}`))
+    const files: Readonly<Record<string, string>> = whole
+    for (let i = 0; i < MUTATIONS; i++) {
+      const name = pick(Object.keys(files), random)
+      isSound('b.epub', zip({ ...files, [name]: mutated(files[name] ?? '', random) }))
     }
   })
 })

@@ -2,18 +2,23 @@ import { refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from './archive'
+import type { Files } from './archive'
+import { isCartridge, readCartridge } from './books/cartridge'
+import { CONTAINER, readEpub } from './books/epub'
+import { isOutline, readOutline } from './books/outlineTable'
 import { parseCase } from './caseIn'
 import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
 import { readQtiFile, readQtiPackage } from './qti/package'
 import type { ShelfReading } from './types'
+import { parseXml } from './xml'
 
 /** As large as a file may be, in bytes. */
 const LARGEST_FILE = 20_000_000
 
 /**
  * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
- * items, a reading. What it is, the file itself says; its name only parts tables from texts.
+ * items, a reading, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself says; its name only parts tables from texts.
  */
 export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
@@ -29,15 +34,26 @@ export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfRead
   const start = text.value.replace(/^\uFEFF/, '').trimStart()
   if (start.startsWith('{')) return parseCase(text.value)
   if (start.startsWith('<')) return readQtiFile(text.value, title)
-  return /\.(?:csv|tsv|txt)$/i.test(name) ? parseItems(text.value, title) : parseReading(text.value, title)
+  if (!/\.(?:csv|tsv|txt)$/i.test(name)) return parseReading(text.value, title)
+  return isOutline(text.value) ? readOutline(text.value, title) : parseItems(text.value, title)
 }
 
 function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, FormatRefusal> {
-  const files = unpack(bytes, (name) => /\.(?:xml|json)$/i.test(name))
+  const files = unpack(bytes, (name) => /\.(?:xml|json|opf|ncx|x?html?)$/i.test(name))
   if (!files.ok) return files
   if (files.value.size === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
+  if (files.value.has(CONTAINER)) return readEpub(files.value, title)
+  const manifest = manifestIn(files.value)
+  if (manifest && isCartridge(manifest)) return readCartridge(files.value, manifest, title)
   const [json] = [...files.value].filter(([name]) => name.endsWith('.json'))
   if (files.value.has('imsmanifest.xml') || !json) return readQtiPackage(files.value, title)
   const text = textOf(json[1])
   return text.ok ? parseCase(text.value) : text
+}
+
+function manifestIn(files: Files) {
+  const bytes = files.get('imsmanifest.xml')
+  const text = bytes ? textOf(bytes) : null
+  const xml = text?.ok ? parseXml(text.value) : null
+  return xml?.ok ? xml.value : null
 }

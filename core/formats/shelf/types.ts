@@ -1,7 +1,10 @@
-import type { Resource, Standard } from '../../library'
+import type { Book, Resource, Standard } from '../../library'
 
-/** CASE 1.0 (JSON), QTI 3.0 and 2.1 (XML, alone or in a package), a bank of items as CSV, a reading in Markdown. */
-export type ShelfFormat = 'case' | 'qti' | 'items-csv' | 'markdown'
+/**
+ * CASE 1.0 (JSON), QTI 3.0 and 2.1 (XML, alone or in a package), a bank of items as CSV, a reading in Markdown; and
+ * whole textbooks: Common Cartridge 1.3, EPUB 3, an outline as CSV.
+ */
+export type ShelfFormat = 'case' | 'qti' | 'items-csv' | 'markdown' | 'cartridge' | 'epub' | 'outline'
 
 /** Why something of a file is not, or not wholly, taken over. */
 export type Shortfall =
@@ -20,6 +23,12 @@ export type Shortfall =
   /** Points are given otherwise than they are here. */
   | { readonly code: 'scored-otherwise' }
   | { readonly code: 'not-here'; readonly name: string }
+  /** A question within a bank, and why. */
+  | { readonly code: 'question-left-out'; readonly what: string; readonly because: Shortfall }
+  /** A chapter to which no line of the navigation leads. */
+  | { readonly code: 'outside-navigation' }
+  | { readonly code: 'no-https'; readonly address: string }
+  | { readonly code: 'not-meetings'; readonly text: string }
 
 /** What becomes of one part of a file: `line` of a table, or the name of a file within a package. */
 export interface ShelfRow {
@@ -43,5 +52,12 @@ export interface ShelfReading {
   readonly outsideId: string | null
   readonly standards: readonly ReadStandard[]
   readonly pieces: readonly ReadPiece[]
+  /** A textbook; its lessons are named within the file only, and get names of ours when it is taken over. */
+  readonly book: Omit<Book, 'id'> | null
+  /** The lesson of the book to which each piece belongs, in the order of the pieces; null: to none. */
+  readonly lessonOf: readonly (string | null)[]
   readonly rows: readonly ShelfRow[]
 }
+
+/** Of a reading that is no textbook. */
+export const NO_BOOK = { book: null, lessonOf: [] } as const

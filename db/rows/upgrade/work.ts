@@ -54,3 +54,6 @@ export const resourceWithHints: Upgrade = (old) => ({
   ...old,
   items: (old.items as readonly Json[]).map((item) => ({ hint: '', ...item })),
 })
+
+/** Nothing but pieces and standards was read in at version 1. */
+export const importWithBook: Upgrade = (old) => ({ ...old, bookId: null })

@@ -8,6 +8,9 @@ export const FORMAT_WORDS: Record<ShelfFormat, string> = {
   qti: 'questions (QTI)',
   'items-csv': 'a table of questions',
   markdown: 'a reading',
+  cartridge: 'a textbook (Common Cartridge)',
+  epub: 'a textbook (EPUB)',
+  outline: 'the outline of a textbook',
 }
 
 /** Why a part of a file is not, or not wholly, taken over. */
@@ -36,6 +39,14 @@ export function sayShortfall(short: Shortfall): string {
       return `${count(short.count, 'picture')} left out.`
     case 'scored-otherwise':
       return 'It is scored a little otherwise there.'
+    case 'question-left-out':
+      return `“${short.what || 'A question'}” is left out: ${sayShortfall(short.because)}`
+    case 'outside-navigation':
+      return 'The table of contents does not lead there.'
+    case 'no-https':
+      return `“${short.address || 'no address'}” is no address that begins with https://.`
+    case 'not-meetings':
+      return `“${short.text}” is no number of meetings: whole or half ones, from 0.5 to 40.`
     case 'not-here':
       return `There is no “${short.name}” here.`
   }

@@ -5,6 +5,7 @@ import type { FormatRefusal } from '../../refusals'
 import { pack, textOf } from '../archive'
 import type { Files } from '../archive'
 import { plainPiece } from '../plainPiece'
+import { NO_BOOK } from '../types'
 import type { ShelfReading, ShelfRow } from '../types'
 import { allOf, element, escapeXml, firstOf, parseXml, textIn } from '../xml'
 import type { Xml } from '../xml'
@@ -197,6 +198,7 @@ function readItems(
     title: piece.title,
     outsideId: null,
     standards: [],
+    ...NO_BOOK,
     pieces: items.length === 0 ? [] : [piece],
     rows,
   })

@@ -1,0 +1,107 @@
+import { ok, refuse } from '../../../base'
+import type { Result } from '../../../base'
+import type { BookLesson } from '../../../library'
+import type { FormatRefusal } from '../../refusals'
+import { plainPiece } from '../plainPiece'
+import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from '../types'
+
+export interface FoundLesson {
+  readonly title: string
+  readonly pieces: readonly ReadPiece[]
+  readonly number?: string
+  readonly meetings?: number
+  readonly kind?: BookLesson['kind']
+}
+export interface FoundUnit {
+  readonly title: string
+  readonly lessons: readonly FoundLesson[]
+  readonly number?: string
+}
+
+/** As many lessons, and as many pieces, as a book may have. */
+const MOST = 1000
+const MOST_UNITS = 100
+const MOST_IN_NUMBER = 12
+/** As long as the text of a piece may be. */
+const LONGEST = 40_000
+/** Words that are read in a minute, roughly. */
+const A_MINUTE = 120
+
+/**
+ * A textbook as it was found: units and lessons are counted from 1 where they bring no number, units without lessons
+ * are left out. Refused when no lesson is left, or more than a book may have.
+ */
+export function readingOfBook(
+  format: ShelfFormat,
+  of: {
+    readonly title: string
+    readonly units: readonly FoundUnit[]
+    /** Pieces that belong to no lesson. */
+    readonly others: readonly ReadPiece[]
+    readonly rows: readonly ShelfRow[]
+  },
+): Result<ShelfReading, FormatRefusal> {
+  const units = of.units.filter((u) => u.lessons.length > 0)
+  const count = units.reduce((n, u) => n + u.lessons.length, 0)
+  if (count === 0 && of.others.length === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
+  const most = [
+    [units.length, MOST_UNITS],
+    [count, MOST],
+    [units.reduce((n, u) => n + u.lessons.reduce((m, l) => m + l.pieces.length, 0), of.others.length), MOST],
+  ] as const
+  for (const [n, limit] of most)
+    if (n > limit) return refuse({ code: 'formats/too-many-rows', field: 'text', count: n, most: limit })
+  const placed: (readonly [piece: ReadPiece, lessonId: string | null])[] = []
+  const title = short(of.title) || 'Textbook'
+  const made = units.map((unit, u) => {
+    const number = (unit.number ?? String(u + 1)).slice(0, MOST_IN_NUMBER)
+    const lessons = unit.lessons.map((lesson, l): BookLesson => {
+      const id = `${u + 1}.${l + 1}`
+      for (const piece of lesson.pieces) placed.push([piece, id])
+      return {
+        id,
+        number: (lesson.number ?? `${number}.${l + 1}`).slice(0, MOST_IN_NUMBER),
+        title: short(lesson.title) || `Lesson ${l + 1}`,
+        typicalMeetings: lesson.meetings ?? 1,
+        kind: lesson.kind ?? 'lesson',
+      }
+    })
+    return { number, title: short(unit.title) || `Unit ${number}`, lessons }
+  })
+  for (const piece of of.others) placed.push([piece, null])
+  const grade = placed[0]?.[0].grade ?? 8
+  return ok({
+    format,
+    title,
+    outsideId: null,
+    standards: [],
+    pieces: placed.map(([piece]) => piece),
+    book: count === 0 ? null : { title, course: title.slice(0, 60), grade, units: made },
+    lessonOf: placed.map(([, lessonId]) => lessonId),
+    rows: of.rows,
+  })
+}
+
+const short = (title: string) => title.replace(/\s+/g, ' ').trim().slice(0, 120)
+
+/** A text as one reading, or as several parts where it is too long for one; none where it is empty. */
+export function readingsOf(title: string, text: string, language: string): readonly ReadPiece[] {
+  const parts = partsOf(text)
+  return parts.map((content, i) => {
+    const named = parts.length === 1 ? title : `${title.slice(0, 100)}, part ${i + 1}`
+    const minutes = Math.min(300, Math.max(1, Math.round(content.split(/\s+/).length / A_MINUTE)))
+    return plainPiece({ title: named || 'Reading', kind: 'reading', minutes, content, language })
+  })
+}
+
+function partsOf(text: string): readonly string[] {
+  const parts: string[] = []
+  let rest = text.trim()
+  while (rest.length > LONGEST) {
+    const cut = rest.lastIndexOf('\n\n', LONGEST)
+    const at = cut > LONGEST / 2 ? cut : LONGEST
+    parts.push(rest.slice(0, at).trim())
+    rest = rest.slice(at).trim()
+  }
+  return rest === '' ? parts : [...parts, rest]
+}
