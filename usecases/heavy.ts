@@ -1,6 +1,13 @@
 import { ok } from '#core/base'
 import type { ComputeRefusal, Result } from '#core/base'
-import { parseClosures, parseOutline, parsePlanTable, parseRoster, readShelfFile } from '#core/formats'
+import {
+  fileSortOf,
+  parseClosures,
+  parseOutline,
+  parsePlanTable,
+  parseRoster,
+  readShelfFile,
+} from '#core/formats'
 import { ripplesOf } from './pacing/ripples'
 
 const JOBS = {
@@ -9,6 +16,7 @@ const JOBS = {
   planTable: parsePlanTable,
   roster: parseRoster,
   shelfFile: readShelfFile,
+  fileSort: fileSortOf,
   ripples: ripplesOf,
 } as const
 
@@ -18,7 +26,7 @@ const JOBS = {
  */
 export type JobName = keyof typeof JOBS
 type Inputs = { readonly [N in JobName]: Parameters<(typeof JOBS)[N]> }
-export type Outputs = { readonly [N in JobName]: ReturnType<(typeof JOBS)[N]> }
+export type Outputs = { readonly [N in JobName]: Awaited<ReturnType<(typeof JOBS)[N]>> }
 /** One job with its input, as it is handed to a worker. */
 export interface Task<N extends JobName> {
   readonly job: N
@@ -26,10 +34,10 @@ export interface Task<N extends JobName> {
 }
 
 // said so that job, input and output belong together for any one name
-const RUN: { readonly [N in JobName]: (...input: Inputs[N]) => Outputs[N] } = JOBS
+const RUN: { readonly [N in JobName]: (...input: Inputs[N]) => Outputs[N] | Promise<Outputs[N]> } = JOBS
 
 /** Does a job here and now. */
-export function doHeavy<N extends JobName>({ job, input }: Task<N>): Outputs[N] {
+export async function doHeavy<N extends JobName>({ job, input }: Task<N>): Promise<Outputs[N]> {
   return RUN[job](...input)
 }
 
@@ -42,4 +50,4 @@ export interface Heavy {
 }
 
 /** Heavy jobs where nobody else has to be answered meanwhile, such as while the demo is made. */
-export const onThisThread: Heavy = { run: async (job, ...input) => ok(doHeavy({ job, input })) }
+export const onThisThread: Heavy = { run: async (job, ...input) => ok(await doHeavy({ job, input })) }

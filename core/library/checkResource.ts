@@ -3,6 +3,7 @@ import type { Result } from '../base'
 import type { LibraryRefusal } from './refusals'
 import { ITEM_KINDS, checkItem } from './kinds'
 import type { Item, ItemKind } from './kinds'
+import { hasSilentPicture } from './files'
 import { hasLink, isWebAddress, itemsOfKind } from './resourceKinds'
 import type { Resource } from './types'
 
@@ -32,14 +33,18 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
   return ok(resource)
 }
 
-function missingIn({ kind, items, material }: Resource): LibraryRefusal | null {
-  const { link, words } = material
+function missingIn({ kind, items, material, content }: Resource): LibraryRefusal | null {
+  const { link, words, files } = material
+  const stems = items.flatMap((i) => [i.stem, i.feedback, i.hint])
+  if ([content, ...stems].some(hasSilentPicture)) return { code: 'library/silent-picture', field: 'content' }
+  if (kind === 'file' && files.length === 0) return { code: 'library/no-file', field: 'files' }
+  const isFilmHere = kind === 'video' && files.some((f) => f.sort === 'film')
   if (itemsOfKind(kind) === 'needed' && items.length === 0)
     return { code: 'library/no-items', field: 'items' }
   if (itemsOfKind(kind) === 'none' && items.length > 0)
     return { code: 'library/items-not-asked', field: 'items', kind }
   if (link !== '' && !isWebAddress(link)) return { code: 'library/bad-link', field: 'link' }
-  if (hasLink(kind) && link === '') return { code: 'library/bad-link', field: 'link' }
+  if (hasLink(kind) && link === '' && !isFilmHere) return { code: 'library/bad-link', field: 'link' }
   if (kind === 'word-list' && words.length === 0) return { code: 'library/no-words', field: 'words' }
   const folded = words.map((w) => w.word.trim().toLowerCase())
   const twice = folded.findIndex((word, i) => folded.indexOf(word) !== i)

@@ -2,6 +2,16 @@
 export { checkResource, countByKind, faultOf } from './checkResource'
 export { differenceOf } from './differenceOf'
 export type { PieceChange } from './differenceOf'
+export {
+  FILE_SORTS,
+  MOST_FILES,
+  MOST_KEPT_BYTES,
+  addressOf,
+  hasSilentPicture,
+  isOfKeptFile,
+  picturesIn,
+} from './files'
+export type { FileSort, KeptFile } from './files'
 export { findingsIn } from './itemFindings'
 export type { ItemFinding } from './itemFindings'
 export {
@@ -37,7 +47,7 @@ export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from '
 export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
 export { isForPractice, practised } from './practice'
 export type { PracticeResult } from './practice'
-export { hasLink, isScored, itemsOfKind, isWebAddress } from './resourceKinds'
+export { hasLink, isScored, itemsOfKind, isWebAddress, takesFiles } from './resourceKinds'
 export type { ItemsOfKind } from './resourceKinds'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
 export type { InTray, Tray, TraySum } from './tray'

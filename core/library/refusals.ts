@@ -9,6 +9,12 @@ export type LibraryRefusal =
   /** A kind of piece that has no questions. */
   | { readonly code: 'library/items-not-asked'; readonly field: 'items'; readonly kind: ResourceKind }
   | { readonly code: 'library/bad-link'; readonly field: 'link' }
+  | { readonly code: 'library/no-file'; readonly field: 'files' }
+  /** A picture without words for who cannot see it. */
+  | { readonly code: 'library/silent-picture'; readonly field: 'content' }
+  /** What a file is cannot be told, or it is none that is kept: scripts, pages and drawings may run. */
+  | { readonly code: 'library/unknown-file'; readonly field: 'file'; readonly name: string }
+  | { readonly code: 'library/too-many-files'; readonly field: 'file'; readonly most: number }
   | { readonly code: 'library/no-words'; readonly field: 'words' }
   | { readonly code: 'library/same-word-twice'; readonly field: 'words'; readonly word: string }
   /** So many assignments give it out, or did. */

@@ -16,6 +16,7 @@ const ITEMS: Record<ResourceKind, ItemsOfKind> = {
   page: 'needed',
   project: 'possible',
   link: 'none',
+  file: 'none',
 }
 
 /** What items pieces of a kind have. */
@@ -28,7 +29,7 @@ export function isScored(kind: ResourceKind): boolean {
   return kind === 'check' || kind === 'test' || kind === 'practice-set'
 }
 
-/** Kinds that are nothing without an address. */
+/** Kinds that have an address; a film may be a file instead. */
 export function hasLink(kind: ResourceKind): boolean {
   return kind === 'video' || kind === 'link'
 }
@@ -38,4 +39,11 @@ export function isWebAddress(text: string): boolean {
   if (!URL.canParse(text)) return false
   const { protocol, hostname, username, password } = new URL(text)
   return protocol === 'https:' && hostname.includes('.') && username === '' && password === ''
+}
+
+const TAKES_FILES: ReadonlySet<ResourceKind> = new Set(['project', 'page', 'writing-task'])
+
+/** Whether learners may hand in files for pieces of a kind. */
+export function takesFiles(kind: ResourceKind): boolean {
+  return TAKES_FILES.has(kind)
 }

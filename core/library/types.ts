@@ -1,4 +1,5 @@
 import type { BookId, ResourceId } from '../base'
+import type { KeptFile } from './files'
 import type { Item } from './kinds'
 
 export const RESOURCE_KINDS = [
@@ -14,6 +15,7 @@ export const RESOURCE_KINDS = [
   'page',
   'project',
   'link',
+  'file',
 ] as const
 export type ResourceKind = (typeof RESOURCE_KINDS)[number]
 export const RESOURCE_ROLES = ['core', 'reteach', 'practice', 'extension', 'example'] as const
@@ -42,8 +44,10 @@ export interface Material {
   readonly transcript: string
   readonly words: readonly WordEntry[]
   readonly rubric: readonly Criterion[]
+  /** To be opened or printed: sheets, recordings, films. */
+  readonly files: readonly KeptFile[]
 }
-export const NO_MATERIAL: Material = { link: '', transcript: '', words: [], rubric: [] }
+export const NO_MATERIAL: Material = { link: '', transcript: '', words: [], rubric: [], files: [] }
 
 export interface Resource {
   readonly id: ResourceId

@@ -148,6 +148,8 @@ export {
   standardsOf,
 } from './standards'
 export type { Framework } from './standards'
+export { addFile, addHanded, bytesOf, dropFile, filesById, handedAs, handedAt } from './files'
+export type { FileRecord, HandedFile } from './files'
 export {
   addImport,
   addPointer,

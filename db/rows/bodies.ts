@@ -17,6 +17,7 @@ import {
   assignmentWithTeams,
   importWithBook,
   pieceHandedInAlone,
+  resourceWithFiles,
   resourceWithHints,
   resourceWithMaterial,
   workCommandWithLaterParts,
@@ -49,6 +50,7 @@ export const resourceBody = readOnce(
   bodyOf('resources.body', z.object({ standards, content, items, material }), [
     resourceWithHints,
     resourceWithMaterial,
+    resourceWithFiles,
   ]),
   300,
 )

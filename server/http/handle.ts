@@ -72,6 +72,8 @@ interface FileText {
   readonly name: string
   readonly type: string
   readonly text: string | Uint8Array
+  /** Shown where it stands, such as a picture; it never changes under its address. */
+  readonly isShown?: boolean
 }
 
 /** A route that sends a file to signed-in people. */
@@ -96,9 +98,18 @@ export function handleOpenFile<C extends AnyContract>(
 
 function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string | Uint8Array, Refusal> {
   if (!file.ok) return file
-  setResponseHeader(event, 'content-type', file.value.type)
-  setResponseHeader(event, 'content-disposition', `attachment; filename="${file.value.name}"`)
-  return { ok: true, value: file.value.text }
+  const { name, type, text, isShown = false } = file.value
+  // a plain name for who knows no other, and the whole one (RFC 6266)
+  const plain = name.replace(/[^\x20-\x7e]|["\\]/g, '_')
+  const whole = encodeURIComponent(name).replace(/['()*]/g, (c) => `%${c.charCodeAt(0).toString(16)}`)
+  const how = isShown ? 'inline' : 'attachment'
+  setResponseHeader(event, 'content-type', type)
+  setResponseHeader(event, 'content-disposition', `${how}; filename="${plain}"; filename*=UTF-8''${whole}`)
+  if (isShown) {
+    setResponseHeader(event, 'cache-control', 'private, max-age=31536000, immutable')
+    setResponseHeader(event, 'content-security-policy', "default-src 'none'; sandbox")
+  }
+  return { ok: true, value: text }
 }
 
 function answering(

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, UserId } from '#core/base'
 import type { AnswerToScore, Cell, ItemFigures } from '#core/evidence'
-import type { Item } from '#core/library'
+import type { Item, KeptFile } from '#core/library'
 import { contract, id, prose } from './define'
 
 export interface GridColumn {
@@ -39,7 +39,17 @@ export const ShowGrid = contract<ClassGrid>()({
 })
 
 /** Answers of a class to a piece that a person scores; those that wait come first. */
-export const ListToScore = contract<{ readonly answers: readonly AnswerToScore[] }>()({
+/** A file that a learner handed in for a piece. */
+export interface FileHandedIn {
+  readonly file: KeptFile
+  readonly learnerId: UserId
+  readonly name: string
+  readonly handedAt: Instant
+}
+export const ListToScore = contract<{
+  readonly answers: readonly AnswerToScore[]
+  readonly files: readonly FileHandedIn[]
+}>()({
   method: 'GET',
   path: '/api/evidence/to-score/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),

@@ -1,17 +1,21 @@
 import { z } from 'zod'
-import type { BookId, Instant, ResourceId } from '#core/base'
+import type { AssignmentId, BookId, FileId, Instant, PieceId, ResourceId } from '#core/base'
+import { MOST_KEPT_BYTES } from '#core/library'
+import type { KeptFile } from '#core/library'
 import type { ShelfReading } from '#core/formats'
 import { WIRE } from '../shapes/makers'
 import { contract, id, line } from './define'
 
 /** As large as a file may be that is read in, in bytes. */
 export const MOST_FILE_BYTES = 20_000_000
-const file = z.strictObject({
+const fileOf = (most: number) => ({
   name: line(200),
-  base64: z.base64('is no file').max(Math.ceil((MOST_FILE_BYTES * 4) / 3) + 4, 'is too large'),
+  base64: z.base64('is no file').max(Math.ceil((most * 4) / 3) + 4, 'is too large'),
 })
+const file = z.strictObject(fileOf(MOST_FILE_BYTES))
 // letters for bytes, and what stands around them
-const mostBytes = Math.ceil((MOST_FILE_BYTES * 4) / 3) + 10_000
+const mostBytesOf = (most: number) => Math.ceil((most * 4) / 3) + 10_000
+const mostBytes = mostBytesOf(MOST_FILE_BYTES)
 
 /** What a file holds, and what would become of each part of it. */
 export const PreviewImport = contract<ShelfReading>()({
@@ -77,4 +81,41 @@ export const BookFile = contract<unknown>()({
   method: 'GET',
   path: '/api/books/:bookId/file',
   params: z.strictObject({ bookId: id<BookId>() }),
+})
+
+/** Keeps a picture, a sheet or a recording for pieces of one's own. */
+export const KeepFile = contract<KeptFile>()({
+  method: 'POST',
+  path: '/api/files',
+  body: z.strictObject(fileOf(MOST_KEPT_BYTES)),
+  mostBytes: mostBytesOf(MOST_KEPT_BYTES),
+})
+/** The content of a kept file. */
+export const ShowFile = contract<unknown>()({
+  method: 'GET',
+  path: '/api/files/:fileId',
+  params: z.strictObject({ fileId: id<FileId>() }),
+})
+/** A file that was handed in, and by whom of a team; null: by oneself. */
+export interface MyFile extends KeptFile {
+  readonly handedAt: Instant
+  readonly by: string | null
+}
+export interface MyFiles {
+  readonly files: readonly MyFile[]
+}
+/** Hands in a file for a piece of one's own work. */
+export const HandFile = contract<MyFiles>()({
+  method: 'POST',
+  path: '/api/my-work/:assignmentId/files',
+  params: z.strictObject({ assignmentId: id<AssignmentId>() }),
+  body: z.strictObject({ pieceId: id<PieceId>(), ...fileOf(MOST_KEPT_BYTES) }),
+  mostBytes: mostBytesOf(MOST_KEPT_BYTES),
+})
+/** Takes a file back that one handed in. */
+export const TakeFileBack = contract<MyFiles>()({
+  method: 'POST',
+  path: '/api/my-work/:assignmentId/files/:fileId/take-back',
+  params: z.strictObject({ assignmentId: id<AssignmentId>(), fileId: id<FileId>() }),
+  body: z.strictObject({ pieceId: id<PieceId>() }),
 })

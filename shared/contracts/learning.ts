@@ -5,6 +5,7 @@ import type { Answer, LearnerItem, Material } from '#core/library'
 import type { LearnerCard, LearnerPiece, NoticeKind } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
+import type { MyFile } from './files'
 import { contract, id } from './define'
 
 export const ListMyWork = contract<{
@@ -97,6 +98,8 @@ export interface MyPiece {
   /** A piece that is only read and was opened: from when it may be called done. */
   readonly reading: { readonly attemptId: AttemptId; readonly doneFrom: Instant } | null
   readonly seen: readonly SeenTry[]
+  /** What was handed in as files; null: this kind of piece takes none. */
+  readonly files: readonly MyFile[] | null
   /** With whom it is handed in together; nobody: alone. */
   readonly mates: readonly string[]
   readonly kept: string

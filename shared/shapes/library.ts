@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import type { BookId, ResourceId } from '#core/base'
-import { FACETS, MOST_IN_TRAY } from '#core/library'
-import type { Book, Facet, Material, Tray } from '#core/library'
+import type { BookId, FileId, ResourceId } from '#core/base'
+import { FACETS, FILE_SORTS, MOST_FILES, MOST_IN_TRAY, MOST_KEPT_BYTES } from '#core/library'
+import type { Book, Facet, KeptFile, Material, Tray } from '#core/library'
 import { itemShapes } from './items'
 import { id } from './makers'
 import type { Makers } from './makers'
@@ -23,11 +23,19 @@ export function libraryShapes(m: Makers) {
     grade: m.number(),
     units: m.list(m.object({ number: m.prose(12), title: m.line(120), lessons: m.list(lesson, 400) }), 100),
   }) satisfies z.ZodType<Book>
+  const keptFile = m.object({
+    id: id<FileId>(),
+    name: m.line(120),
+    sort: z.enum(FILE_SORTS),
+    type: m.line(120),
+    size: m.whole(0, MOST_KEPT_BYTES),
+  }) satisfies z.ZodType<KeptFile>
   const material = m.object({
     link: m.prose(500),
     transcript: m.prose(40_000),
     words: m.list(m.object({ word: m.line(80), meaning: m.prose(400), example: m.prose(400) }), 100),
     rubric: m.list(m.object({ name: m.line(80), points: m.number(0, 100), about: m.prose(600) }), 12),
+    files: m.list(keptFile, MOST_FILES),
   }) satisfies z.ZodType<Material>
   const facetValues = m.list(m.line(40), 30)
   const shelfFilter = m.object(

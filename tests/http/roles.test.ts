@@ -13,6 +13,7 @@ import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
 import { ListPresets, ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
 import { fileState } from '../support/fileState'
+import { A_PICTURE } from '../support/keptFiles'
 import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
 import { Agent, DEMO, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
@@ -177,6 +178,30 @@ const TABLE: readonly Row[] = [
     file: 'my-work/[assignmentId]/index.get.ts',
     shows: 'WORK',
     expected: [S, I, H, D, D, D, D, D, D],
+  },
+  {
+    route: 'POST /api/my-work/WORK/files',
+    file: 'my-work/[assignmentId]/files/index.post.ts',
+    body: { pieceId: 'p1', name: 'dot.png', base64: A_PICTURE },
+    expected: [S, H, H, D, D, D, D, D, D],
+  },
+  {
+    route: 'POST /api/my-work/WORK/files/none/take-back',
+    file: 'my-work/[assignmentId]/files/[fileId]/take-back.post.ts',
+    body: { pieceId: 'p1' },
+    expected: [S, H, H, D, D, D, D, D, D],
+  },
+  {
+    route: 'POST /api/files',
+    file: 'files/index.post.ts',
+    body: { name: 'dot.png', base64: A_PICTURE },
+    changes: 'kept_files',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/files/none',
+    file: 'files/[fileId].get.ts',
+    expected: [S, H, H, H, H, H, H, H, H],
   },
   {
     route: 'POST /api/my-work/WORK/start',

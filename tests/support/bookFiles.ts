@@ -5,9 +5,12 @@ export const zip = (files: Readonly<Record<string, string>>) =>
   zipSync(Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)])))
 
 // built by hand from EPUB 3.3 and OCF: container, package document, navigation document, XHTML chapters
-const CONTAINER = `<?xml version="1.0"?><container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container">
-  <rootfiles><rootfile full-path="OPS/book.opf" media-type="application/oebps-package+xml"/></rootfiles></container>`
-export const OPF = `<?xml version="1.0"?><package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id">
+const CONTAINER = `<?xml version="1.0"?>
+  <container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container">
+  <rootfiles><rootfile full-path="OPS/book.opf" media-type="application/oebps-package+xml"/></rootfiles>
+  </container>`
+export const OPF = `<?xml version="1.0"?>
+  <package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id">
   <metadata xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:identifier id="id">urn:x</dc:identifier>
   <dc:title>Snow and Ice</dc:title><dc:language>de-AT</dc:language></metadata>
   <manifest><item id="nav" href="nav.xhtml" media-type="application/xhtml+xml" properties="nav"/>
@@ -25,7 +28,8 @@ const NAV = `<?xml version="1.0"?><!DOCTYPE html><html xmlns="http://www.w3.org/
   <li><a href="text/two.xhtml">Ice</a></li></ol></nav></body></html>`
 /** A chapter. */
 export const xhtmlPage = (body: string) =>
-  `<?xml version="1.0"?><!DOCTYPE html><html xmlns="http://www.w3.org/1999/xhtml"><head><title/></head><body>${body}</body></html>`
+  `<?xml version="1.0"?><!DOCTYPE html><html xmlns="http://www.w3.org/1999/xhtml"><head><title/></head>
+  <body>${body}</body></html>`
 const CHAPTERS = {
   'OPS/cover.xhtml': xhtmlPage('<p>By nobody</p>'),
   'OPS/text/one.xhtml': xhtmlPage(
@@ -53,46 +57,74 @@ const item = (profile: string, within: string) => `<item ident="${profile}"><ite
   <qtimetadatafield><fieldlabel>cc_profile</fieldlabel><fieldentry>${profile}</fieldentry></qtimetadatafield>
   </qtimetadata></itemmetadata>${within}</item>`
 const label = (id: string, text: string) =>
-  `<response_label ident="${id}"><material><mattext texttype="text/plain">${text}</mattext></material></response_label>`
+  `<response_label ident="${id}"><material><mattext texttype="text/plain">${text}</mattext></material>
+  </response_label>`
 const ask = (text: string) =>
   `<material><mattext texttype="text/html">&lt;p&gt;${text}&lt;/p&gt;</mattext></material>`
 const earns = (
   condition: string,
 ) => `<resprocessing><outcomes><decvar maxvalue="100" minvalue="0" varname="SCORE"/>
-  </outcomes><respcondition><conditionvar>${condition}</conditionvar><setvar action="Set" varname="SCORE">100</setvar>
+  </outcomes><respcondition><conditionvar>${condition}</conditionvar>
+  <setvar action="Set" varname="SCORE">100</setvar>
   </respcondition></resprocessing>`
+/** A question with a choice, or with something to write. */
+const choose = (profile: string, text: string, many: boolean, labels: string, right: string) => {
+  const how = many ? 'Multiple' : 'Single'
+  const response = `<response_lid ident="r" rcardinality="${how}"><render_choice>${labels}</render_choice>`
+  return item(profile, `<presentation>${ask(text)}${response}</response_lid></presentation>${earns(right)}`)
+}
+const write = (profile: string, text: string, right: string) => {
+  const response = '<response_str ident="r" rcardinality="Single"><render_fib/></response_str>'
+  return item(profile, `<presentation>${ask(text)}${response}</presentation>${right}`)
+}
+const is = (value: string) => `<varequal respident="r">${value}</varequal>`
+const yesNo = label('a', 'yes') + label('b', 'no')
+const forms = label('a', 'hail') + label('b', 'mist') + label('c', 'rime')
 const QTI = `<?xml version="1.0"?><questestinterop xmlns="http://www.imsglobal.org/xsd/ims_qtiasiv1p2">
   <assessment ident="t" title="On ice"><section ident="root">
-  ${item('cc.multiple_choice.v0p1', `<presentation>${ask('Ice &lt;b&gt;floats&lt;/b&gt;?')}<response_lid ident="r" rcardinality="Single"><render_choice>${label('a', 'yes')}${label('b', 'no')}</render_choice></response_lid></presentation>${earns('<varequal respident="r">a</varequal>')}`)}
-  ${item('cc.multiple_response.v0p1', `<presentation>${ask('Which are ice?')}<response_lid ident="r" rcardinality="Multiple"><render_choice>${label('a', 'hail')}${label('b', 'mist')}${label('c', 'rime')}</render_choice></response_lid></presentation>${earns('<and><varequal respident="r">a</varequal><not><varequal respident="r">b</varequal></not><varequal respident="r">c</varequal></and>')}`)}
-  ${item('cc.fib.v0p1', `<presentation>${ask('Water freezes at … °C')}<response_str ident="r" rcardinality="Single"><render_fib/></response_str></presentation>${earns('<varequal respident="r" case="No">0</varequal>')}`)}
-  ${item('cc.essay.v0p1', `<presentation>${ask('Why?')}<response_str ident="r" rcardinality="Single"><render_fib/></response_str></presentation>`)}
-  ${item('cc.fib.v0p1', `<presentation>${ask('Without a key')}<response_str ident="r"><render_fib/></response_str></presentation>`)}
+  ${choose('cc.multiple_choice.v0p1', 'Ice &lt;b&gt;floats&lt;/b&gt;?', false, yesNo, is('a'))}
+  ${choose(
+    'cc.multiple_response.v0p1',
+    'Which are ice?',
+    true,
+    forms,
+    `<and>${is('a')}<not>${is('b')}</not>${is('c')}</and>`,
+  )}
+  ${write('cc.fib.v0p1', 'Water freezes at … °C', earns(is('0')))}
+  ${write('cc.essay.v0p1', 'Why?', '')}
+  ${write('cc.fib.v0p1', 'Without a key', '')}
   </section></assessment></questestinterop>`
 const MANIFEST = `<?xml version="1.0"?><manifest identifier="m"
-  xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1" xmlns:lomimscc="http://ltsc.ieee.org/xsd/imsccv1p3/LOM/manifest">
-  <metadata><schema>IMS Common Cartridge</schema><schemaversion>1.3.0</schemaversion><lomimscc:lom><lomimscc:general>
-  <lomimscc:title><lomimscc:string language="en">Ice</lomimscc:string></lomimscc:title></lomimscc:general></lomimscc:lom></metadata>
+  xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1"
+  xmlns:lomimscc="http://ltsc.ieee.org/xsd/imsccv1p3/LOM/manifest">
+  <metadata><schema>IMS Common Cartridge</schema><schemaversion>1.3.0</schemaversion><lomimscc:lom>
+  <lomimscc:general>
+  <lomimscc:title><lomimscc:string language="en">Ice</lomimscc:string></lomimscc:title></lomimscc:general>
+  </lomimscc:lom></metadata>
   <organizations><organization identifier="o" structure="rooted-hierarchy"><item identifier="root">
   <item identifier="u1"><title>Forms of ice</title>
-    <item identifier="l1"><title>Hail</title><item identifier="p1" identifierref="R1"><title>About hail</title></item>
+    <item identifier="l1"><title>Hail</title><item identifier="p1" identifierref="R1"><title>About hail</title>
+  </item>
       <item identifier="p2" identifierref="R2"><title>Pictures of hail</title></item></item>
     <item identifier="p3" identifierref="R3"><title>Check on ice</title></item>
     <item identifier="p4" identifierref="R4"><title>Talk about it</title></item>
     <item identifier="p5" identifierref="R5"><title>A sheet</title></item></item>
   </item></organization></organizations>
-  <resources><resource identifier="R1" type="webcontent" href="pages/hail.html"><file href="pages/hail.html"/></resource>
+  <resources><resource identifier="R1" type="webcontent" href="pages/hail.html"><file href="pages/hail.html"/>
+  </resource>
   <resource identifier="R2" type="imswl_xmlv1p3"><file href="links/R2.xml"/></resource>
   <resource identifier="R3" type="imsqti_xmlv1p2/imscc_xmlv1p3/assessment"><file href="quiz/R3.xml"/></resource>
   <resource identifier="R4" type="imsdt_xmlv1p3"><file href="talk/R4.xml"/></resource>
   <resource identifier="R5" type="webcontent" href="sheet.pdf"><file href="sheet.pdf"/></resource>
-  <resource identifier="R6" type="imsqti_xmlv1p2/imscc_xmlv1p3/question-bank"><file href="bank.xml"/></resource></resources></manifest>`
+  <resource identifier="R6" type="imsqti_xmlv1p2/imscc_xmlv1p3/question-bank"><file href="bank.xml"/>
+  </resource></resources></manifest>`
 /** A cartridge with a page, a link, an assessment, a bank, a discussion and a file. */
 export const CARTRIDGE = {
   'imsmanifest.xml': MANIFEST,
   'pages/hail.html': '<html><body><p>Hail is <i>hard</i>.<script>steal()</script></p></body></html>',
   'links/R2.xml':
-    '<webLink xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imswl_v1p3"><title>P</title><url href="https://ice.example/hail"/></webLink>',
+    '<webLink xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imswl_v1p3"><title>P</title>' +
+    '<url href="https://ice.example/hail"/></webLink>',
   'quiz/R3.xml': QTI,
   'talk/R4.xml': '<topic/>',
   'sheet.pdf': '%PDF',

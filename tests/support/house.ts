@@ -93,7 +93,10 @@ export const PLACES: Record<string, readonly string[]> = {
 export const APP_FILES = /^$/
 
 export const EXTRA: readonly { readonly file: RegExp; readonly packages: RegExp }[] = [
-  { file: /^core\/formats\//, packages: /^(papaparse|ical\.js|fast-xml-parser|fflate)$/ },
+  {
+    file: /^core\/formats\//,
+    packages: /^(papaparse|ical\.js|fast-xml-parser|fflate|turndown|@joplin\/turndown-plugin-gfm|file-type)$/,
+  },
   { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
 ]
 

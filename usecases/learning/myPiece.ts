@@ -2,12 +2,13 @@ import { ok, refuse } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
-import { NO_MATERIAL } from '#core/library'
+import { NO_MATERIAL, takesFiles } from '#core/library'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece, tryTermsOf } from './givenPiece'
+import { filesHandedBy } from './handFiles'
 import { cardAt, zoneFor } from './myWork'
 import type { Listed, Look } from './myWork'
 import { settleOverdue, settleTeam } from './settleOverdue'
@@ -87,6 +88,7 @@ export async function pieceAt(
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
     seen: await seenTries(tx, tries, listed, { rules, items: resource.items }, now),
+    files: takesFiles(resource.kind) ? await filesHandedBy(tx, listed, learnerId, given.teams) : null,
     mates: await namesOfMates(tx, given.teams, learnerId),
     kept: rules.kept,
     feedbackWhen: rules.feedback,

@@ -7,6 +7,7 @@ import type { LibraryRefusal, Resource } from '#core/library'
 import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import { withKeptFiles } from './files'
 import { standardsIn } from './shelf'
 
 /** What a teacher writes of a piece. */
@@ -40,7 +41,9 @@ export async function changePiece(
     const { code: was } = record.resource
     const code = input.piece.code.trim().toLowerCase() || was
     const standards = standardsIn(input.piece)
-    const checked = checkResource({ ...input.piece, id: resourceId, code, standards })
+    const kept = await withKeptFiles(tx, actor, input.piece)
+    if (!kept.ok) return kept
+    const checked = checkResource({ ...kept.value, id: resourceId, code, standards })
     if (!checked.ok) return checked
     if (code !== was && (await ownCodeTaken(tx, actor.schoolId, code)))
       return refuse({ code: 'library/bad-code', field: 'code', value: code })

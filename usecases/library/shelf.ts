@@ -17,6 +17,7 @@ import {
 import type { ResourceCard } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
+import { withKeptFiles } from './files'
 import { classesInView } from '../teaching/classAccess'
 import { classWindow, namedClasses } from '#core/work'
 import { worldLoader } from '../work/world'
@@ -105,8 +106,10 @@ export async function makePiece(
     deps.store,
     async (tx): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> => {
       const code = input.code.trim().toLowerCase() || `own${deps.ids.newJoinCode()}`
+      const kept = await withKeptFiles(tx, actor, input)
+      if (!kept.ok) return kept
       const checked = checkResource({
-        ...input,
+        ...kept.value,
         id: asId<ResourceId>(deps.ids.newId()),
         code,
         standards: standardsIn(input),

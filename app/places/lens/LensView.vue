@@ -64,7 +64,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
     <div v-if="view" class="two">
       <div class="screen" data-hook="lens-screen">
         <template v-if="address.work !== null">
-          <PieceScreen v-if="piece" :of="piece" :now="piece.now" :link-to="toPiece">
+          <PieceScreen v-if="piece" :of="piece" :now="piece.now" :link-to="toPiece" is-seen>
             <template #back
               ><NuxtLink class="plain text-sm" :to="addressWith({ work: null, piece: null })"
                 >Their work</NuxtLink

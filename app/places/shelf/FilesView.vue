@@ -21,7 +21,7 @@ import FileRows from './components/FileRows.vue'
 import FoundOutline from './components/FoundOutline.vue'
 import { useShelf } from './stores/shelf'
 import { FORMAT_WORDS } from './words/shortfalls'
-import { toBase64 } from './base64'
+import { toBase64 } from '~/shared/wire/base64'
 
 useHead({ title: 'Files · Step Cairn' })
 const overview = useOverview()

@@ -20,6 +20,7 @@ import { call } from '~/shared/wire/call'
 import ItemForm from './components/ItemForm.vue'
 import PieceFields from './components/PieceFields.vue'
 import MaterialForm from './components/MaterialForm.vue'
+import PieceFiles from './components/PieceFiles.vue'
 import PieceText from './components/PieceText.vue'
 
 useHead({ title: 'Own piece · Step Cairn' })
@@ -27,7 +28,7 @@ const route = useRoute()
 /** The piece that is changed; null while a new one is written. */
 const changed = (typeof route.query.piece === 'string' ? route.query.piece : null) as ResourceId | null
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
-const written = useLocalStorage<PieceDraft>(`own-piece 4 ${useMe().me?.userId ?? ''}`, emptyPiece(), {
+const written = useLocalStorage<PieceDraft>(`own-piece 5 ${useMe().me?.userId ?? ''}`, emptyPiece(), {
   listenToStorageChanges: false,
   mergeDefaults: true,
 })
@@ -126,6 +127,7 @@ const asking = useContractForm<Saved>({
     <p v-if="missing" class="note-line needs" role="alert">{{ missing }}</p>
     <PieceFields v-model="form" />
     <MaterialForm v-model="form" />
+    <PieceFiles v-model="form.files" :is-needed="form.kind === 'file'" />
     <PieceText v-model="form.content" :help="textHelp" />
     <template v-if="hasItems">
       <ItemForm

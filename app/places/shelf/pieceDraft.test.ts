@@ -39,9 +39,9 @@ describe('a new piece', () => {
         title: 'T',
         code: 'own1',
       }
-      // what is missing is in the questions, never in what belongs to the kind
+      // what is missing is in the questions, or the file, never in what belongs to the kind
       const code = checkResource({ ...aCheck([]), ...toWritten(of) }).error?.code
-      expect([undefined, 'library/too-few-options'], kind).toContain(code)
+      expect([undefined, 'library/too-few-options', 'library/no-file'], kind).toContain(code)
     }
     const written = [{ ...emptyPiece().items[0]!, stem: 'Why?' }]
     expect(firstItems('link', written)).toBe(written)

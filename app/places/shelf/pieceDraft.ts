@@ -1,5 +1,5 @@
 import { NO_MATERIAL, hasLink, itemsOfKind } from '#core/library'
-import type { Criterion, Resource, ResourceKind, ResourceRole, WordEntry } from '#core/library'
+import type { Criterion, KeptFile, Resource, ResourceKind, ResourceRole, WordEntry } from '#core/library'
 import { newDraft, toDraft, toItems } from './itemDraft'
 import type { ItemDraft } from './itemDraft'
 
@@ -20,6 +20,7 @@ export interface PieceDraft {
   transcript: string
   words: { -readonly [K in keyof WordEntry]: WordEntry[K] }[]
   rubric: { -readonly [K in keyof Criterion]: Criterion[K] }[]
+  files: KeptFile[]
   items: ItemDraft[]
 }
 
@@ -40,6 +41,7 @@ export function emptyPiece(): PieceDraft {
     transcript: '',
     words: [],
     rubric: [],
+    files: [],
     items: [newDraft()],
   }
 }
@@ -63,18 +65,20 @@ export function toPieceDraft(piece: Resource): PieceDraft {
     transcript: piece.material.transcript,
     words: piece.material.words.map((w) => ({ ...w })),
     rubric: piece.material.rubric.map((c) => ({ ...c })),
+    files: [...piece.material.files],
     items: piece.items.map(toDraft),
   }
 }
 
 /** The piece as it is sent: what its kind does not have stays behind. */
 export function toWritten(draft: PieceDraft) {
-  const { link, transcript, words, rubric, readingLevel, items, ...plain } = draft
+  const { link, transcript, words, rubric, files, readingLevel, items, ...plain } = draft
   return {
     ...plain,
     readingLevel: readingLevel === '' ? null : Number(readingLevel),
     material: {
       ...NO_MATERIAL,
+      files,
       ...(hasLink(draft.kind) ? { link: link.trim() } : {}),
       ...(draft.kind === 'video' ? { transcript } : {}),
       ...(draft.kind === 'word-list' ? { words } : {}),

@@ -1,6 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { plainText, toHtml, toInlineHtml } from './markdown'
 
+describe('pictures in Markdown', () => {
+  it('are shown from the files that are kept, with their words', () => {
+    expect(toInlineHtml('![a *wave*](/api/files/f1)')).toBe('<img src="/api/files/f1" alt="a wave">')
+  })
+
+  it('from anywhere else are their words only', () => {
+    for (const address of [
+      'https://x.example/a.png',
+      '/api/files/../me',
+      'data:image/png;base64,AA',
+      '//x/f',
+    ])
+      expect(toInlineHtml(`![a <wave>](${address})`)).not.toContain('<img')
+    expect(toInlineHtml('![a wave](https://x.example/a.png)')).toBe('a wave')
+  })
+})
+
 describe('formulas in Markdown', () => {
   it('stand in an element of their own', () => {
     expect(toInlineHtml('Speed: $v = f \\lambda$.')).toBe(

@@ -1,7 +1,17 @@
 import MarkdownIt from 'markdown-it'
+import { isOfKeptFile } from '#core/library'
 import { formulas } from './formulas'
 
 const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false }).use(formulas)
+
+// a picture from elsewhere would tell that place who looks, and may be gone tomorrow: its words stand instead
+const plainPicture = markdown.renderer.rules.image
+markdown.renderer.rules.image = (tokens, at, options, env, self) => {
+  const token = tokens[at]
+  const address = String(token?.attrGet('src') ?? '')
+  if (isOfKeptFile(address) && plainPicture) return plainPicture(tokens, at, options, env, self)
+  return markdown.utils.escapeHtml(token?.content ?? '')
+}
 
 /** Markdown to HTML; HTML in the source stays text. */
 export function toHtml(text: string): string {

@@ -23,3 +23,9 @@ export function meetingsOf(halves: number): string {
 export function sayMeetings(halves: number): string {
   return `${meetingsOf(halves)} ${halves <= 2 ? 'meeting' : 'meetings'}`
 }
+
+/** A size in bytes: '640 kB', '2.4 MB'. */
+export function saySize(bytes: number): string {
+  if (bytes < 1_000_000) return `${Math.max(1, Math.round(bytes / 1000))} kB`
+  return `${(bytes / 1_000_000).toFixed(1)} MB`
+}

@@ -16,6 +16,7 @@ export const KIND_WORDS: Record<ResourceKind, string> = {
   page: 'Page to fill in',
   project: 'Project',
   link: 'Link',
+  file: 'File',
 }
 export const ROLE_WORDS: Record<ResourceRole, string> = {
   core: 'core',

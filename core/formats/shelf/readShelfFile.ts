@@ -18,7 +18,8 @@ const LARGEST_FILE = 20_000_000
 
 /**
  * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
- * items, a reading, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself says; its name only parts tables from texts.
+ * items, a reading, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself says; its name only
+ * parts tables from texts.
  */
 export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })

@@ -57,3 +57,9 @@ export const resourceWithHints: Upgrade = (old) => ({
 
 /** Nothing but pieces and standards was read in at version 1. */
 export const importWithBook: Upgrade = (old) => ({ ...old, bookId: null })
+
+/** Pieces had no files in version 3. */
+export const resourceWithFiles: Upgrade = (old) => ({
+  ...old,
+  material: { ...(old.material as Json), files: [] },
+})

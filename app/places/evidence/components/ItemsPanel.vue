@@ -11,6 +11,7 @@ import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import EvidencePanel from './EvidencePanel.vue'
+import FilesHandedIn from './FilesHandedIn.vue'
 import TextsToScore from './TextsToScore.vue'
 
 const props = defineProps<{
@@ -81,6 +82,12 @@ const rows = computed(() =>
       data-hook="assign-to-below"
       >Assign something to the {{ count(below.length, 'learner') }} below 60 %</UButton
     >
+    <FilesHandedIn
+      v-if="figures && classId"
+      :assignment-id="assignmentId"
+      :piece-id="figures.pieceId"
+      :class-id="classId"
+    />
     <TextsToScore
       v-if="isByHand && figures && classId"
       :assignment-id="assignmentId"

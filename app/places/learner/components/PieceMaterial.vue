@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { addressOf } from '#core/library'
 import type { Material } from '#core/library'
+import FileList from '~/shared/fields/FileList.vue'
 import { count } from '~/shared/words/numbers'
 import { toHtml } from '~/shared/words/markdown'
 
 /** What a piece shows before it asks: film, address, text, words, and by what it is scored. */
 const props = defineProps<{ material: Material; content: string }>()
 const isFilm = computed(() => /\.(?:mp4|webm|ogv|m4v)(?:[?#]|$)/i.test(props.material.link))
+const media = computed(() => props.material.files.filter((f) => f.sort === 'film' || f.sort === 'sound'))
 const host = computed(() => (props.material.link ? new URL(props.material.link).hostname : ''))
 </script>
 
@@ -23,12 +26,20 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
         <span class="said"> opens in a page of its own</span>
       </p>
     </template>
+    <figure v-for="file in media" :key="file.id">
+      <video v-if="file.sort === 'film'" controls preload="metadata" :src="addressOf(file.id)" class="film">
+        <track kind="captions" />
+      </video>
+      <audio v-else controls preload="metadata" :src="addressOf(file.id)" class="w-full" />
+      <figcaption class="said">{{ file.name }}</figcaption>
+    </figure>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="content" class="prose" v-html="toHtml(content)" />
     <details v-if="material.transcript">
       <summary>Transcript</summary>
       <div class="prose" v-html="toHtml(material.transcript)" />
     </details>
+    <FileList v-if="material.files.length" :files="material.files" data-hook="piece-files" />
     <dl v-if="material.words.length" class="words">
       <div v-for="w in material.words" :key="w.word">
         <dt>{{ w.word }}</dt>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { toHtml } from '~/shared/words/markdown'
+import PutInPicture from './PutInPicture.vue'
 
 // the editor is large: it comes when somebody writes
 const RichText = defineAsyncComponent(() => import('./RichText.vue'))
@@ -18,6 +19,15 @@ const WAYS = [
 const isBeyond = computed(
   () => text.value.split('\n').some((line) => line.trim().startsWith('|')) || /\$[^$\n]+\$/.test(text.value),
 )
+const source = useTemplateRef<{ textareaRef: HTMLTextAreaElement | null }>('source')
+const formatted = useTemplateRef<{ putIn: (address: string, words: string) => void }>('formatted')
+/** A picture comes where one writes; at the end, where nobody does. */
+function putIn(address: string, words: string): void {
+  if (formatted.value) return formatted.value.putIn(address, words)
+  const at = source.value?.textareaRef?.selectionEnd ?? text.value.length
+  const [before, after] = [text.value.slice(0, at).trimEnd(), text.value.slice(at).trimStart()]
+  text.value = [before, `![${words}](${address})`, after].filter((part) => part !== '').join('\n\n')
+}
 </script>
 
 <template>
@@ -26,7 +36,7 @@ const isBeyond = computed(
     <p v-if="as === 'formatted' && isBeyond" class="note-line care" data-hook="beyond">
       This text has a table or a formula: change it as source, where both stay as they are.
     </p>
-    <RichText v-else-if="as === 'formatted'" v-model="text" />
+    <RichText v-else-if="as === 'formatted'" ref="formatted" v-model="text" />
     <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-else-if="as === 'seen'" class="prose" data-hook="text-as-seen" v-html="toHtml(text)" />
     <UFormField
@@ -34,7 +44,8 @@ const isBeyond = computed(
       label="Text"
       name="content"
       :help="help"
-      ><UTextarea v-model="text" :rows="6" autoresize :maxrows="24" name="content"
+      ><UTextarea ref="source" v-model="text" :rows="6" autoresize :maxrows="24" name="content"
     /></UFormField>
+    <PutInPicture v-if="as !== 'seen'" @picture="putIn" />
   </div>
 </template>

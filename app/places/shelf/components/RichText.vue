@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue'
+
 /** Markdown written as it will look. */
 const text = defineModel<string>({ required: true })
 const BUTTONS = [
@@ -17,15 +19,22 @@ const BUTTONS = [
     { kind: 'redo', icon: 'i-lucide-redo-2', 'aria-label': 'Redo' },
   ],
 ] as const
+const box = useTemplateRef('box')
+defineExpose({
+  /** Puts a picture where the cursor is. */
+  putIn(address: string, words: string): void {
+    box.value?.editor?.chain().focus().setImage({ src: address, alt: words }).run()
+  },
+})
 </script>
 
 <template>
   <UEditor
+    ref="box"
     v-slot="{ editor }"
     v-model="text"
     content-type="markdown"
     :mention="false"
-    :image="false"
     class="rich"
     role="textbox"
     aria-multiline="true"

@@ -1,0 +1,92 @@
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import type { AssignmentId, FileId, Instant, PieceId, SchoolId, UserId } from '#core/base'
+import type { KeptFile } from '#core/library'
+import { handedFiles, keptFiles } from '../schema/files'
+import type { Connection } from './store'
+
+/** A kept file and whose it is. */
+export interface FileRecord {
+  readonly file: KeptFile
+  readonly schoolId: SchoolId
+  readonly ownerId: UserId
+  readonly madeAt: Instant
+}
+
+/** Keeps a file. */
+export async function addFile(tx: Connection, record: FileRecord, bytes: Uint8Array): Promise<void> {
+  const { file, ...whose } = record
+  await tx.insert(keptFiles).values({ ...file, ...whose, bytes: Buffer.from(bytes) })
+}
+
+const { id, name, sort, type, size, schoolId, ownerId, madeAt } = keptFiles
+const WITHOUT_BYTES = { id, name, sort, type, size, schoolId, ownerId, madeAt }
+type Row = KeptFile & Omit<FileRecord, 'file'>
+
+function toRecord({ schoolId, ownerId, madeAt, ...file }: Row): FileRecord {
+  return { file, schoolId, ownerId, madeAt }
+}
+
+/** Kept files by id, without their content. */
+export async function filesById(
+  tx: Connection,
+  ids: readonly FileId[],
+): Promise<ReadonlyMap<FileId, FileRecord>> {
+  if (ids.length === 0) return new Map()
+  const rows = await tx
+    .select(WITHOUT_BYTES)
+    .from(keptFiles)
+    .where(inArray(keptFiles.id, [...ids]))
+  return new Map(rows.map((row) => [row.id, toRecord(row)]))
+}
+
+/** The content of a kept file, or null. */
+export async function bytesOf(tx: Connection, fileId: FileId): Promise<Uint8Array | null> {
+  const [row] = await tx.select({ bytes: keptFiles.bytes }).from(keptFiles).where(eq(keptFiles.id, fileId))
+  return row ? new Uint8Array(row.bytes) : null
+}
+
+/** Takes a kept file away. */
+export async function dropFile(tx: Connection, fileId: FileId): Promise<void> {
+  await tx.delete(handedFiles).where(eq(handedFiles.fileId, fileId))
+  await tx.delete(keptFiles).where(eq(keptFiles.id, fileId))
+}
+
+/** A file that was handed in for a piece. */
+export interface HandedFile {
+  readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+  readonly learnerId: UserId
+  readonly fileId: FileId
+  readonly handedAt: Instant
+}
+
+/** Writes down that a file was handed in. */
+export async function addHanded(tx: Connection, handed: HandedFile): Promise<void> {
+  await tx.insert(handedFiles).values(handed)
+}
+
+/** For what a file was handed in, or null. */
+export async function handedAs(tx: Connection, fileId: FileId): Promise<HandedFile | null> {
+  const [row] = await tx.select().from(handedFiles).where(eq(handedFiles.fileId, fileId))
+  return row ?? null
+}
+
+/** What was handed in for a piece, the first one first. */
+export async function handedAt(
+  tx: Connection,
+  of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
+): Promise<readonly (HandedFile & { readonly file: KeptFile })[]> {
+  const rows = await tx
+    .select()
+    .from(handedFiles)
+    .where(and(eq(handedFiles.assignmentId, of.assignmentId), eq(handedFiles.pieceId, of.pieceId)))
+    .orderBy(asc(handedFiles.handedAt), asc(handedFiles.fileId))
+  const files = await filesById(
+    tx,
+    rows.map((r) => r.fileId),
+  )
+  return rows.flatMap((row) => {
+    const file = files.get(row.fileId)?.file
+    return file ? [{ ...row, file }] : []
+  })
+}

@@ -1,0 +1,108 @@
+import { ok, refuse } from '#core/base'
+import type { AssignmentId, FileId, Instant, PieceId, Result, UserId } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import type { AttemptRefusal } from '#core/attempts'
+import { MOST_FILES, takesFiles } from '#core/library'
+import type { KeptFile } from '#core/library'
+import { addFile, addHanded, dropFile, handedAt, userById } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { readFileSent } from '../library/files'
+import type { FileRefusal } from '../library/files'
+import type { FileToRead } from '../library/imports'
+import { writing } from '../rollback'
+import { givenPiece } from './givenPiece'
+import { cardAt } from './myWork'
+import { isAmong } from './team'
+
+/** A piece of an assignment. */
+interface OfWork {
+  readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+}
+/** A file that was handed in, and by whom of a team; null: by the learner who looks. */
+export interface MyFile extends KeptFile {
+  readonly handedAt: Instant
+  readonly by: string | null
+}
+type Handed = Result<{ readonly files: readonly MyFile[] }, FileRefusal | AttemptRefusal>
+
+/** What a learner and their team have handed in as files for a piece, the first one first. */
+export async function filesHandedBy(
+  tx: Connection,
+  of: OfWork,
+  learnerId: UserId,
+  teams: readonly (readonly UserId[])[],
+): Promise<readonly MyFile[]> {
+  const all = (await handedAt(tx, of)).filter((h) => isAmong(teams, learnerId, h.learnerId))
+  return Promise.all(
+    all.map(async (h) => {
+      const by = h.learnerId === learnerId ? null : ((await userById(tx, h.learnerId))?.name ?? '')
+      return { ...h.file, handedAt: h.handedAt, by }
+    }),
+  )
+}
+
+/** Whether a learner may hand in files for a piece, or take them back, now. */
+async function mayHand(
+  tx: Connection,
+  deps: Pick<Deps, 'clock'>,
+  actor: Actor,
+  of: OfWork,
+): Promise<Result<true, AccessRefusal | AttemptRefusal>> {
+  if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
+  const now = deps.clock.now()
+  const known = await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId)
+  const card = known?.work.pieces.find((p) => p.pieceId === of.pieceId)
+  if (!card || !takesFiles(card.kind)) return refuse({ code: 'access/not-found', what: 'work' })
+  if (card.blockedBy)
+    return refuse({ code: 'attempts/first-things-first', field: 'assignmentId', title: card.blockedBy.title })
+  if (card.state === 'open' || card.state === 'late') return ok(true)
+  if (card.state === 'coming-up' && card.opensAt !== null)
+    return refuse({ code: 'attempts/not-open-yet', field: 'assignmentId', opensAt: card.opensAt })
+  return refuse({ code: 'attempts/closed', field: 'assignmentId', closedAt: card.closesAt ?? now })
+}
+
+/** Hands in a file for a piece of the actor's own work. Refused before it opens and after it has closed. */
+export async function handFile(deps: Deps, actor: Actor, of: OfWork & FileToRead): Promise<Handed> {
+  const early = await mayHand(deps.store.read, deps, actor, of)
+  if (!early.ok) return early
+  const read = await readFileSent(deps, actor, of)
+  if (!read.ok) return read
+  const { record, bytes } = read.value
+  return writing(deps.store, async (tx): Promise<Handed> => {
+    const may = await mayHand(tx, deps, actor, of)
+    if (!may.ok) return may
+    const { teams } = await givenPiece(tx, of)
+    const own = (await handedAt(tx, of)).filter((h) => h.learnerId === actor.userId)
+    if (own.length >= MOST_FILES)
+      return refuse({ code: 'library/too-many-files', field: 'file', most: MOST_FILES })
+    const { assignmentId, pieceId } = of
+    await addFile(tx, record, bytes)
+    await addHanded(tx, {
+      assignmentId,
+      pieceId,
+      learnerId: actor.userId,
+      fileId: record.file.id,
+      handedAt: record.madeAt,
+    })
+    return ok({ files: await filesHandedBy(tx, of, actor.userId, teams) })
+  })
+}
+
+/** Takes a file back that the actor handed in, while the work is open. */
+export async function takeFileBack(
+  deps: Deps,
+  actor: Actor,
+  of: OfWork & { readonly fileId: FileId },
+): Promise<Handed> {
+  return writing(deps.store, async (tx): Promise<Handed> => {
+    const may = await mayHand(tx, deps, actor, of)
+    if (!may.ok) return may
+    const own = (await handedAt(tx, of)).find((h) => h.fileId === of.fileId && h.learnerId === actor.userId)
+    if (!own) return refuse({ code: 'access/not-found', what: 'file' })
+    await dropFile(tx, of.fileId)
+    const { teams } = await givenPiece(tx, of)
+    return ok({ files: await filesHandedBy(tx, of, actor.userId, teams) })
+  })
+}
