@@ -115,8 +115,11 @@ describe('the demo’s textbooks', () => {
       )
       expect(lessons.size).toBeGreaterThanOrEqual(6)
       const known = new Set(book.units.flatMap((u) => u.lessons.map((l) => l.id)))
-      for (const { lesson } of PIECES.filter((p) => p.bookId === book.id))
-        expect(known.has(lesson), lesson).toBe(true)
+      const tests = new Set(book.benchmarks.map((b) => b.resourceId))
+      for (const { lesson, resource } of PIECES.filter((p) => p.bookId === book.id))
+        if (lesson === null) expect(tests.delete(resource.id), resource.code).toBe(true)
+        else expect(known.has(lesson), lesson).toBe(true)
+      expect([...tests]).toEqual([])
       expect(book.units.length).toBe(8)
       for (const unit of book.units) expect(unit.lessons.length).toBeGreaterThanOrEqual(5)
     }

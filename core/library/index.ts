@@ -51,8 +51,10 @@ export { hasLink, isScored, itemsOfKind, isWebAddress, takesFiles } from './reso
 export type { ItemsOfKind } from './resourceKinds'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
 export type { InTray, Tray, TraySum } from './tray'
-export { NO_MATERIAL, RESOURCE_KINDS, RESOURCE_ROLES } from './types'
+export { BENCHMARK_TIMES, NO_MATERIAL, RESOURCE_KINDS, RESOURCE_ROLES } from './types'
 export type {
+  Benchmark,
+  BenchmarkTime,
   Book,
   BookLesson,
   BookUnit,

@@ -81,10 +81,20 @@ export interface BookUnit {
   readonly title: string
   readonly lessons: readonly BookLesson[]
 }
+/** When in a year a textbook looks at where learners stand. */
+export const BENCHMARK_TIMES = ['start', 'middle', 'end'] as const
+export type BenchmarkTime = (typeof BENCHMARK_TIMES)[number]
+export interface Benchmark {
+  readonly at: BenchmarkTime
+  readonly resourceId: ResourceId
+}
+
 export interface Book {
   readonly id: BookId
   readonly title: string
   readonly course: string
   readonly grade: number
   readonly units: readonly BookUnit[]
+  /** Its tests of all that a year is about, in the order of the year. */
+  readonly benchmarks: readonly Benchmark[]
 }

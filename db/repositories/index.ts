@@ -35,6 +35,7 @@ export {
   usesOf,
   exampleFor,
   formName,
+  formerFormsOf,
   isFormInUse,
   ownCodeTaken,
   pieceIn,

@@ -152,6 +152,16 @@ export async function piecesIn(
   return out
 }
 
+/** Former forms of a piece that are kept, the first one first. */
+export async function formerFormsOf(tx: Connection, id: ResourceId): Promise<readonly number[]> {
+  const rows = await tx
+    .select({ revision: resourceRevisions.revision })
+    .from(resourceRevisions)
+    .where(eq(resourceRevisions.resourceId, id))
+    .orderBy(asc(resourceRevisions.revision))
+  return rows.map((r) => r.revision)
+}
+
 /** One piece in one of its forms, or null. */
 export async function pieceIn(tx: Connection, form: PieceForm): Promise<Resource | null> {
   const kept = keptBy(tx)?.forms

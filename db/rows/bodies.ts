@@ -15,6 +15,7 @@ import {
   assignmentWithClasses,
   assignmentWithLaterParts,
   assignmentWithTeams,
+  bookWithBenchmarks,
   importWithBook,
   pieceHandedInAlone,
   resourceWithFiles,
@@ -45,7 +46,7 @@ export const commandBody = bodyOf('journal.command', z.union([workCommand, works
   workCommandWithLaterParts,
   workCommandWithTeams,
 ])
-export const bookBody = bodyOf('books.body', book.omit({ id: true }))
+export const bookBody = bodyOf('books.body', book.omit({ id: true }), [bookWithBenchmarks])
 export const resourceBody = readOnce(
   bodyOf('resources.body', z.object({ standards, content, items, material }), [
     resourceWithHints,

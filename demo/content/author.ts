@@ -81,7 +81,8 @@ export function txt(stem: string, accepted: readonly string[], about: About): Dr
 }
 
 export interface Piece {
-  readonly lesson: string
+  /** Null: of the whole book. */
+  readonly lesson: string | null
   readonly resource: Resource
   /** Codes of pieces for who is weak in it. */
   readonly weak: readonly string[]
@@ -89,7 +90,7 @@ export interface Piece {
 
 /** What is said of a piece, besides its text and items. */
 export interface Front {
-  readonly lesson: string
+  readonly lesson: string | null
   readonly kind: ResourceKind
   readonly code: string
   readonly title: string

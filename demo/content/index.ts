@@ -9,14 +9,6 @@ import { readPieces } from './readPieces'
 
 export { HEAT, STANDARDS, WAVES }
 
-const WAVES_1 = readPieces('waves-1')
-const WAVES_2 = readPieces('waves-2')
-const WAVES_3 = readPieces('waves-3')
-const WAVES_4 = readPieces('waves-4')
-const HEAT_PIECES = readPieces('heat')
-const HEAT_3 = readPieces('heat-3')
-const HEAT_4 = readPieces('heat-4')
-
 /** A unit test out of the unit's checks: every third item, numbered anew. */
 function testFrom(
   pieces: readonly Piece[],
@@ -40,37 +32,64 @@ function testFrom(
   return { ...made, resource }
 }
 
+/**
+ * A test of the whole year: one question of each check of the given units, always another one, so that the three tests
+ * of a book share none.
+ */
+function benchmark(
+  pieces: readonly Piece[],
+  which: { readonly code: string; readonly title: string; readonly nth: number; readonly grade: number },
+): Piece {
+  const { code, title, nth, grade } = which
+  const items = pieces
+    .filter((p) => p.resource.kind === 'check')
+    .flatMap((p) => p.resource.items.filter((i) => i.kind !== 'extended').slice(nth, nth + 1))
+  const text =
+    'This test looks at where you stand. Nobody knows all of it; leave out what you have not had yet.'
+  const made = piece({ lesson: null, kind: 'test', code, title, minutes: timeFor(items.length), grade }, text)
+  const numbered = items.map((item, i) => ({ ...item, id: asId<ItemId>(`${code}-${i + 1}`) }))
+  const standards = [...new Set(items.flatMap((i) => i.standard ?? []))]
+  return { ...made, resource: { ...made.resource, items: numbered, standards } }
+}
+/** Minutes for so many questions, in steps of five. */
+const timeFor = (count: number) => Math.max(10, Math.round((count * 1.2) / 5) * 5)
+/** Units of the first half of a year. */
+const isOfFirstHalf = ({ lesson }: Piece) => /^.[1-4]/.test(lesson ?? '')
+function benchmarksOf(pieces: readonly Piece[], stem: string, grade: number): readonly Piece[] {
+  return [
+    benchmark(pieces, { code: `${stem}1`, title: 'Where we start', nth: 0, grade }),
+    benchmark(pieces.filter(isOfFirstHalf), { code: `${stem}2`, title: 'Half way', nth: 2, grade }),
+    benchmark(pieces, { code: `${stem}3`, title: 'What the year was about', nth: 3, grade }),
+  ]
+}
+
+const TESTS = [
+  ['W1', 'W1.7', 'vib701', 'Test: vibrations'],
+  ['W2', 'W2.7', 'wav701', 'Test: mechanical waves'],
+  ['W3', 'W3.7', 'snd701', 'Test: sound'],
+  ['W4', 'W4.6', 'lgt601', 'Test: light'],
+  ['M1', 'M1.6', 'mat601', 'Test: matter'],
+  ['M2', 'M2.5', 'pro501', 'Test: properties'],
+  ['M3', 'M3.6', 'mix601', 'Test: mixtures'],
+  ['M4', 'M4.6', 'tmp601', 'Test: temperature'],
+] as const
+
+/** The pieces of a book unit by unit, each unit with the test that is made of its checks, and the tests of the year. */
+function bookOf(pieces: readonly Piece[], benchmarkStem: string, grade: number): readonly Piece[] {
+  const units = [...new Set(pieces.map((p) => p.lesson?.split('.')[0] ?? ''))]
+  const withTests = units.flatMap((unit) => {
+    const own = pieces.filter((p) => p.lesson?.startsWith(`${unit}.`))
+    const tests = TESTS.filter(([of]) => of === unit)
+    return [...own, ...tests.map(([, lesson, code, title]) => testFrom(own, lesson, code, title, grade))]
+  })
+  return [...withTests, ...benchmarksOf(pieces, benchmarkStem, grade)]
+}
+
+const WAVES_PIECES = ['waves-1', 'waves-2', 'waves-3', 'waves-4'].flatMap(readPieces)
+const HEAT_PIECES = ['heat', 'heat-3', 'heat-4'].flatMap(readPieces)
+
 /** Every piece with the textbook it belongs to. */
 export const PIECES: readonly (Piece & { readonly bookId: BookId })[] = [
-  ...[
-    ...WAVES_1,
-    testFrom(WAVES_1, 'W1.7', 'vib701', 'Test: vibrations', 8),
-    ...WAVES_2,
-    testFrom(WAVES_2, 'W2.7', 'wav701', 'Test: mechanical waves', 8),
-    ...WAVES_3,
-    testFrom(WAVES_3, 'W3.7', 'snd701', 'Test: sound', 8),
-    ...WAVES_4,
-    testFrom(WAVES_4, 'W4.6', 'lgt601', 'Test: light', 8),
-  ].map((p) => ({ ...p, bookId: WAVES.id })),
-  ...[
-    ...HEAT_PIECES,
-    testFrom(
-      HEAT_PIECES.filter((p) => p.lesson.startsWith('M1')),
-      'M1.6',
-      'mat601',
-      'Test: matter',
-      7,
-    ),
-    testFrom(
-      HEAT_PIECES.filter((p) => p.lesson.startsWith('M2')),
-      'M2.5',
-      'pro501',
-      'Test: properties',
-      7,
-    ),
-    ...HEAT_3,
-    testFrom(HEAT_3, 'M3.6', 'mix601', 'Test: mixtures', 7),
-    ...HEAT_4,
-    testFrom(HEAT_4, 'M4.6', 'tmp601', 'Test: temperature', 7),
-  ].map((p) => ({ ...p, bookId: HEAT.id })),
+  ...bookOf(WAVES_PIECES, 'wbm', 8).map((p) => ({ ...p, bookId: WAVES.id })),
+  ...bookOf(HEAT_PIECES, 'mbm', 7).map((p) => ({ ...p, bookId: HEAT.id })),
 ]

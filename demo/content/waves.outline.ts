@@ -1,5 +1,6 @@
 import { asId } from '#core/base'
-import type { BookId } from '#core/base'
+import type { BookId, ResourceId } from '#core/base'
+import { BENCHMARK_TIMES } from '#core/library'
 import type { Book, BookLesson } from '#core/library'
 
 const lessons = (
@@ -14,12 +15,17 @@ const lessons = (
     kind,
   }))
 
+/** Codes of a book's tests of the whole year: a stem and 1 to 3. */
+const benchmarks = (stem: string) =>
+  BENCHMARK_TIMES.map((at, i) => ({ at, resourceId: asId<ResourceId>(`piece-${stem}${i + 1}`) }))
+
 /** Textbook outline of Science 8. */
 export const WAVES: Book = {
   id: asId<BookId>('book-waves'),
   title: 'Waves and Signals',
   course: 'Science 8',
   grade: 8,
+  benchmarks: benchmarks('wbm'),
   units: [
     {
       number: 'W1',
@@ -128,6 +134,7 @@ export const HEAT: Book = {
   title: 'Materials and Heat',
   course: 'Science 7',
   grade: 7,
+  benchmarks: benchmarks('mbm'),
   units: [
     {
       number: 'M1',

@@ -69,6 +69,8 @@ export const SearchShelf = contract<Found>()({
 export interface Inside {
   readonly resource: Resource
   readonly revision: number
+  /** Former forms that are kept, the first one first. */
+  readonly formerForms: readonly number[]
   /** Whether the asker may change it. */
   readonly mayEdit: boolean
   /** An own piece that the whole school may use. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { BookId, FileId, ResourceId } from '#core/base'
-import { FACETS, FILE_SORTS, MOST_FILES, MOST_IN_TRAY, MOST_KEPT_BYTES } from '#core/library'
+import { BENCHMARK_TIMES, FACETS, FILE_SORTS, MOST_FILES, MOST_IN_TRAY, MOST_KEPT_BYTES } from '#core/library'
 import type { Book, Facet, KeptFile, Material, Tray } from '#core/library'
 import { itemShapes } from './items'
 import { id } from './makers'
@@ -22,6 +22,7 @@ export function libraryShapes(m: Makers) {
     course: m.line(60),
     grade: m.number(),
     units: m.list(m.object({ number: m.prose(12), title: m.line(120), lessons: m.list(lesson, 400) }), 100),
+    benchmarks: m.list(m.object({ at: z.enum(BENCHMARK_TIMES), resourceId: id<ResourceId>() }), 12),
   }) satisfies z.ZodType<Book>
   const keptFile = m.object({
     id: id<FileId>(),

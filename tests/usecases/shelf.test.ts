@@ -203,7 +203,7 @@ describe('a class’s shelf', () => {
     const school = await aSchool()
     const { deps, teacher, a } = school
     const bookId = asId<BookId>('book')
-    const book = { id: bookId, title: 'Book', course: 'Science', grade: 8, units: [] }
+    const book = { id: bookId, title: 'Book', course: 'Science', grade: 8, units: [], benchmarks: [] }
     await deps.store.write((tx) => addBook(tx, book, null, 1))
     const { classId } = a
     expect(mustBeOk(await showClassShelf(deps, teacher, classId), 'shelf')).toEqual({
@@ -279,7 +279,12 @@ async function bookPiece(school: TestSchool, kind: 'practice-set' | 'check') {
   const id = asId<ResourceId>(`book-${kind}`)
   await deps.store.write(async (tx) => {
     if (!(await bookById(tx, bookId)))
-      await addBook(tx, { id: bookId, title: 'Waves', course: 'Science', grade: 8, units }, null, 1)
+      await addBook(
+        tx,
+        { id: bookId, title: 'Waves', course: 'Science', grade: 8, units, benchmarks: [] },
+        null,
+        1,
+      )
     await addResource(tx, {
       resource: aCheck([single('1'), extended('2')], { id, kind, code: kind.slice(0, 5) }),
       schoolId: null,

@@ -9,6 +9,7 @@ import {
   assignmentsFor,
   booksFor,
   cardsFor,
+  formerFormsOf,
   ownCodeTaken,
   resourceById,
   standardsByCode,
@@ -79,6 +80,7 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
   return ok({
     resource,
     revision,
+    formerForms: await formerFormsOf(tx, resourceId),
     mayEdit: canWriteResource(actor, record),
     isShared: record.isShared,
     source: sourceOf(record, actor.userId),

@@ -8,9 +8,11 @@ import { sayRefusal } from '~/shared/words/refusals'
 import { useOverview } from '~/shared/session/overview'
 import { useClassShelf } from './composables/classShelf'
 import { useShelf } from './stores/shelf'
+import { usePickedItems } from './stores/pickedItems'
 import { useTray } from './stores/tray'
 import BuildCheck from './components/BuildCheck.vue'
 import LookInside from './components/LookInside.vue'
+import PickedCheck from './components/PickedCheck.vue'
 import ShelfOutline from './components/ShelfOutline.vue'
 import ShelfSearch from './components/ShelfSearch.vue'
 import StandardPage from './components/StandardPage.vue'
@@ -57,19 +59,27 @@ function go(query: Record<string, string | undefined>): void {
   void router.replace({ query: { ...route.query, ...query } })
 }
 const choose = (id: string) => {
-  isBuilding.value = false
+  building.value = null
   go({ piece: id, standard: undefined })
 }
 const read = (code: string) => {
-  isBuilding.value = false
+  building.value = null
   go({ standard: code, piece: undefined, by: 'standards' })
 }
 /** Standards from which a check is built. */
 const ticked = ref<readonly string[]>([])
-const isBuilding = ref(false)
+/** What a check is built from at the moment. */
+const building = ref<'standards' | 'picked' | null>(null)
+const items = usePickedItems()
 function build(code?: string): void {
   if (code && !ticked.value.includes(code)) ticked.value = [...ticked.value, code]
-  isBuilding.value = true
+  building.value = 'standards'
+}
+function buildPicked(): void {
+  building.value = 'picked'
+}
+function stopBuilding(): void {
+  building.value = null
 }
 /** The grade that most of the pieces on the shelf are of. */
 const grade = computed(() => shelf.books[0]?.grade ?? 8)
@@ -137,15 +147,17 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
     </section>
     <section class="right" aria-label="Look inside">
       <BuildCheck
-        v-if="isBuilding && ticked.length"
+        v-if="building === 'standards' && ticked.length"
         :standards="ticked"
         :grade="grade"
         :class-id="classId"
-        @close="
-          () => {
-            isBuilding = false
-          }
-        "
+        @close="stopBuilding"
+      />
+      <PickedCheck
+        v-else-if="building === 'picked' && items.picked.length"
+        :grade="grade"
+        :class-id="classId"
+        @close="stopBuilding"
       />
       <LookInside
         v-else-if="chosen"
@@ -160,6 +172,11 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
         Choose a piece or a standard at the left. A piece opens as a learner sees it, and with its answers.
       </p>
     </section>
+    <p v-if="items.picked.length && building !== 'picked'" class="picked drawer" data-hook="picked-bar">
+      <b class="flex-1">{{ count(items.picked.length, 'question') }} picked for a check</b>
+      <UButton size="sm" color="neutral" variant="ghost" @click="items.clear()">Pick none</UButton>
+      <UButton size="sm" data-hook="build-picked" @click="buildPicked">Build the check</UButton>
+    </p>
     <TrayDrawer class="drawer" :lesson="text('lesson')" :class-id="text('class')" />
   </div>
 </template>
@@ -168,7 +185,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
 .shelf {
   display: grid;
   grid-template-columns: minmax(20rem, 25rem) minmax(0, 1fr);
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 1fr) auto auto;
   height: 100%;
 }
 .left {
@@ -182,6 +199,14 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
 }
 .drawer {
   grid-column: 1 / -1;
+}
+.picked {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  padding: 0.4rem 1rem;
+  border-top: 1px solid var(--ui-border-accented);
+  background: var(--ui-bg-muted);
 }
 .building {
   position: sticky;

@@ -63,3 +63,6 @@ export const resourceWithFiles: Upgrade = (old) => ({
   ...old,
   material: { ...(old.material as Json), files: [] },
 })
+
+/** Textbooks named no benchmark tests in version 1. */
+export const bookWithBenchmarks: Upgrade = (old) => ({ ...old, benchmarks: [] })

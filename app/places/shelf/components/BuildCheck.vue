@@ -1,22 +1,16 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
-import { asId } from '#core/base'
-import type { ItemId } from '#core/base'
-import { NO_MATERIAL } from '#core/library'
-import { DrawCheck, MakePiece } from '#shared/contracts/library'
+import { DrawCheck } from '#shared/contracts/library'
 import type { DrawnCheck } from '#shared/contracts/library'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
-import { useShelf } from '../stores/shelf'
-import ItemKey from './ItemKey.vue'
+import KeepCheck from './KeepCheck.vue'
 
 /** A check out of the banks of the shelf, by standards: how many of each, how hard, and a look at the draw. */
 const props = defineProps<{ standards: readonly string[]; grade: number; classId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
-const shelf = useShelf()
 const perStandard = ref(3)
 const mix = ref<'any' | 'easier' | 'even' | 'harder'>('any')
 const MIXES = {
@@ -32,16 +26,16 @@ const MIX_ITEMS = [
   { value: 'harder', label: 'mostly hard' },
 ]
 const seed = ref(1)
-const title = ref('')
 const drawn = shallowRef<DrawnCheck | null>(null)
 const problem = ref('')
-const busy = ref(false)
 /** Items that were left out by hand. */
 const without = ref<readonly string[]>([])
 const nameOf = (of: DrawnCheck['items'][number]) => `${of.from.code} ${of.item.id}`
-const kept = computed(() => drawn.value?.items.filter((i) => !without.value.includes(nameOf(i))) ?? [])
-/** Two minutes an item, roughly. */
-const minutes = computed(() => Math.max(5, Math.round((kept.value.length * 1.5) / 5) * 5))
+const kept = computed(() =>
+  (drawn.value?.items ?? [])
+    .map((of) => ({ ...of, name: nameOf(of) }))
+    .filter((of) => !without.value.includes(of.name)),
+)
 const usualTitle = computed(
   () => `Check: ${props.standards.map((c) => c.split('.').slice(-2).join('.')).join(', ')}`,
 )
@@ -62,36 +56,6 @@ async function draw(): Promise<void> {
   without.value = []
 }
 watchDebounced([perStandard, mix, seed, () => props.standards], draw, { debounce: 150, immediate: true })
-
-async function keep(assign: boolean): Promise<void> {
-  busy.value = true
-  const reply = await call(MakePiece, {
-    body: {
-      title: title.value.trim() || usualTitle.value,
-      code: '',
-      kind: 'check',
-      role: 'core',
-      minutes: minutes.value,
-      grade: props.grade,
-      language: 'en',
-      readingLevel: null,
-      standards: [...props.standards],
-      content: '',
-      material: NO_MATERIAL,
-      items: kept.value.map(({ item }, i) => ({ ...item, id: asId<ItemId>(`q${i + 1}`) })),
-    },
-  })
-  busy.value = false
-  if (!reply.ok) {
-    problem.value = sayRefusal(reply.error)
-    return
-  }
-  await shelf.load(true)
-  const piece = reply.value.resourceId
-  const query = props.classId ? { piece, class: props.classId } : { piece }
-  await navigateTo({ path: assign ? '/work/new' : '/shelf', query })
-  emit('close')
-}
 </script>
 
 <template>
@@ -113,9 +77,6 @@ async function keep(assign: boolean): Promise<void> {
       <UFormField label="How hard" class="w-44"
         ><USelect v-model="mix" :items="MIX_ITEMS" class="w-full"
       /></UFormField>
-      <UFormField label="Title" class="flex-1 min-w-52"
-        ><UInput v-model="title" :placeholder="usualTitle" name="check-title"
-      /></UFormField>
       <UButton
         color="neutral"
         variant="outline"
@@ -132,42 +93,15 @@ async function keep(assign: boolean): Promise<void> {
     <p v-for="s in drawn?.short ?? []" :key="s.standard" class="note-line care">
       <span class="code">{{ s.standard }}</span> has {{ count(s.missing, 'item') }} too few.
     </p>
-    <p class="my-2" role="status" data-hook="drawn">
-      {{ count(kept.length, 'item') }}, about {{ minutes }} minutes
-    </p>
-    <div class="flex gap-2 mb-2">
-      <UButton :disabled="kept.length === 0" :loading="busy" data-hook="keep-and-assign" @click="keep(true)"
-        >Put it on the shelf and assign it</UButton
-      >
-      <UButton
-        color="neutral"
-        variant="outline"
-        :disabled="kept.length === 0"
-        :loading="busy"
-        data-hook="keep-check"
-        @click="keep(false)"
-        >Put it on the shelf</UButton
-      >
-    </div>
-    <div v-for="(of, i) in kept" :key="nameOf(of)" class="relative">
-      <ItemKey :item="of.item" :number="i + 1" />
-      <div class="flex gap-3 items-center pb-1">
-        <p class="said flex-1">
-          from {{ of.from.title }} <span class="code">{{ of.from.code }}</span>
-        </p>
-        <UButton
-          size="xs"
-          color="neutral"
-          variant="ghost"
-          :aria-label="`Leave it out: question ${i + 1}`"
-          @click="
-            () => {
-              without = [...without, nameOf(of)]
-            }
-          "
-          >Leave it out</UButton
-        >
-      </div>
-    </div>
+    <KeepCheck
+      v-if="drawn"
+      :items="kept"
+      :standards="standards"
+      :grade="grade"
+      :class-id="classId"
+      :usual-title="usualTitle"
+      @leave-out="without = [...without, $event]"
+      @kept="emit('close')"
+    />
   </section>
 </template>

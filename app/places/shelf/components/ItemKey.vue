@@ -41,6 +41,7 @@ const key = computed(() => {
     </p>
     <p v-if="item.feedback" class="said">Feedback: {{ item.feedback }}</p>
     <p v-if="item.hint" class="said">Hint: {{ item.hint }}</p>
+    <slot />
   </article>
 </template>
 

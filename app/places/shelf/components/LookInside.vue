@@ -16,7 +16,8 @@ import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
 import { sayLanguage } from '../words/facets'
-import ItemKey from './ItemKey.vue'
+import BankItem from './BankItem.vue'
+import FormerForms from './FormerForms.vue'
 import GuideOfPiece from './GuideOfPiece.vue'
 import PieceActs from './PieceActs.vue'
 import TryOut from './TryOut.vue'
@@ -119,6 +120,7 @@ const assignTo = computed(() => ({
         </p>
       </dd>
     </dl>
+    <FormerForms v-if="inside.formerForms.length" :resource-id="resource.id" :forms="inside.formerForms" />
     <ChoiceButtons
       v-if="resource.items.length"
       v-model="as"
@@ -128,7 +130,13 @@ const assignTo = computed(() => ({
     />
     <PieceMaterial :material="resource.material" :content="resource.content" />
     <template v-if="as === 'key'">
-      <ItemKey v-for="(item, i) in resource.items" :key="item.id" :item="item" :number="i + 1" />
+      <BankItem
+        v-for="(item, i) in resource.items"
+        :key="item.id"
+        :bank="resource"
+        :item="item"
+        :number="i + 1"
+      />
     </template>
     <template v-else-if="as === 'sample'">
       <div class="flex flex-wrap gap-3 items-end my-2" data-hook="sample-of">
@@ -151,7 +159,7 @@ const assignTo = computed(() => ({
           will be another one.
         </p>
       </div>
-      <ItemKey v-for="(item, i) in sample" :key="item.id" :item="item" :number="i + 1" />
+      <BankItem v-for="(item, i) in sample" :key="item.id" :bank="resource" :item="item" :number="i + 1" />
     </template>
     <TryOut v-else-if="resource.items.length" :items="resource.items" />
     <GuideOfPiece

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { BookId } from '#core/base'
+import type { BenchmarkTime, Book } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
-import { useShelf } from '../stores/shelf'
+import { unitName, useShelf } from '../stores/shelf'
 import { useTray } from '../stores/tray'
 import { count } from '~/shared/words/numbers'
 import OutlinePiece from './OutlinePiece.vue'
@@ -20,6 +21,11 @@ const emit = defineEmits<{
   books: [ids: readonly BookId[]]
   route: [id: BookId, isOpen: boolean]
 }>()
+const BENCHMARK_WORDS: Record<BenchmarkTime, string> = {
+  start: 'start of the year',
+  middle: 'middle of the year',
+  end: 'end of the year',
+}
 const shelf = useShelf()
 const tray = useTray()
 const open = ref(new Set<string>())
@@ -28,9 +34,10 @@ watch(
   [() => props.chosen, () => shelf.shelf],
   () => {
     const piece = shelf.piece(props.chosen)
-    if (piece?.bookLessonId) open.value = new Set([...open.value, piece.bookLessonId.split('.')[0] ?? ''])
-    else if (open.value.size === 0 && shelf.books[0]?.units[0])
-      open.value = new Set([shelf.books[0].units[0].number])
+    const unit = shelf.unitOf.get(piece?.bookLessonId ?? '')
+    const [book] = shelf.books
+    if (unit) open.value = new Set([...open.value, unit])
+    else if (open.value.size === 0 && book?.units[0]) open.value = new Set([unitName(book, book.units[0])])
   },
   { immediate: true },
 )
@@ -46,6 +53,13 @@ const others = computed(() => shelf.books.filter((b) => !isOfClass(b.id)))
 const setBook = (id: BookId, isIn: boolean) => {
   const left = (props.bookIds ?? []).filter((b) => b !== id)
   emit('books', isIn ? [...left, id] : left)
+}
+/** Tests of all that a year is about, those that are on the shelf. */
+function benchmarksOf(book: Book) {
+  return book.benchmarks.flatMap(({ at, resourceId }) => {
+    const piece = shelf.piece(resourceId)
+    return piece ? [{ at, piece }] : []
+  })
 }
 const own = computed(() => shelf.byLesson.get('own') ?? [])
 type Lessons = readonly { readonly id: string }[]
@@ -104,15 +118,28 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
         :data-hook="`route-${book.id}`"
         @update:model-value="emit('route', book.id, $event === true)"
       />
+      <details v-if="benchmarksOf(book).length" class="benchmarks" data-hook="benchmarks">
+        <summary>Tests of the whole year</summary>
+        <OutlinePiece
+          v-for="b in benchmarksOf(book)"
+          :key="b.piece.id"
+          :piece="b.piece"
+          :from="BENCHMARK_WORDS[b.at]"
+          :is-chosen="b.piece.id === chosen"
+          :is-ticked="tray.has(b.piece.id)"
+          @choose="emit('choose', b.piece)"
+          @tick="tickPieces([b.piece], $event)"
+        />
+      </details>
       <div v-for="unit in book.units" :key="unit.number">
         <button
           type="button"
           class="unit"
-          :aria-expanded="open.has(unit.number)"
-          @click="toggle(unit.number)"
+          :aria-expanded="open.has(unitName(book, unit))"
+          @click="toggle(unitName(book, unit))"
         >
           <UIcon
-            :name="open.has(unit.number) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+            :name="open.has(unitName(book, unit)) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
             class="size-4"
             aria-hidden="true"
           /><span>{{ unit.number }} {{ unit.title }}</span
@@ -123,7 +150,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
             ></span
           >
         </button>
-        <ul v-if="open.has(unit.number)" class="lessons">
+        <ul v-if="open.has(unitName(book, unit))" class="lessons">
           <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
             <UCheckbox
               size="sm"
@@ -181,6 +208,11 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
 <style scoped>
 .book {
   margin-top: 1.1rem;
+}
+.benchmarks summary {
+  padding: 0.35rem 0;
+  font-weight: 600;
+  cursor: pointer;
 }
 .unit {
   display: flex;

@@ -1,10 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { ResourceId } from '#core/base'
+import type { Book, BookUnit } from '#core/library'
 import { ShowShelf } from '#shared/contracts/library'
 import type { PieceCard, Shelf } from '#shared/contracts/library'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'
+
+/** A name for a unit of a textbook. */
+export function unitName(book: Pick<Book, 'id'>, unit: Pick<BookUnit, 'number'>): string {
+  return `${book.id} ${unit.number}`
+}
 
 /** The textbooks and every piece's card. */
 export const useShelf = defineStore('shelf', () => {
@@ -13,7 +19,8 @@ export const useShelf = defineStore('shelf', () => {
   const byLesson = computed(() => {
     const map = new Map<string, PieceCard[]>()
     for (const piece of shelf.value?.pieces ?? []) {
-      const key = piece.own ? 'own' : (piece.bookLessonId ?? '')
+      // a piece of a textbook stands in its lesson, whoever read the book in
+      const key = piece.bookLessonId ?? (piece.own ? 'own' : '')
       const list = map.get(key)
       if (list) list.push(piece)
       else map.set(key, [piece])
@@ -42,5 +49,13 @@ export const useShelf = defineStore('shelf', () => {
     return shelf.value?.pieces.find((p) => p.id === id) ?? null
   }
 
-  return { shelf, problem, books, byLesson, load, piecesOf, piece }
+  /** The unit that a lesson of a textbook belongs to, by a name that no other unit has. */
+  const unitOf = computed(() => {
+    const units = books.value.flatMap((b) =>
+      b.units.map((u) => ({ name: unitName(b, u), lessons: u.lessons })),
+    )
+    return new Map(units.flatMap((u) => u.lessons.map((l) => [l.id, u.name] as const)))
+  })
+
+  return { unitOf, shelf, problem, books, byLesson, load, piecesOf, piece }
 })

@@ -7,7 +7,7 @@ import type { When, WorkPiece } from '#core/work'
 import type { PieceCard } from '#shared/contracts/library'
 import type { Preview, WorkPage } from '#shared/contracts/work'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
-import { useShelf } from '~/places/shelf'
+import { FormDifference, useShelf } from '~/places/shelf'
 import { count } from '~/shared/words/numbers'
 import { WHEN_WORDS, sayPiece } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
@@ -193,6 +193,10 @@ function remove(at: number): void {
             }}</UButton
           >
         </p>
+        <details v-if="s.isOlder" class="mt-1.5" data-hook="what-changed">
+          <summary class="plain">What changed</summary>
+          <FormDifference class="mt-2" :resource-id="s.piece.resourceId" :revision="s.piece.revision" />
+        </details>
         <p v-if="s.begun" class="said mt-1">{{ count(s.begun, 'learner') }} have begun it.</p>
       </li>
     </ol>

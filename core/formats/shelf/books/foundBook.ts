@@ -76,7 +76,7 @@ export function readingOfBook(
     outsideId: null,
     standards: [],
     pieces: placed.map(([piece]) => piece),
-    book: count === 0 ? null : { title, course: title.slice(0, 60), grade, units: made },
+    book: count === 0 ? null : { title, course: title.slice(0, 60), grade, units: made, benchmarks: [] },
     lessonOf: placed.map(([, lessonId]) => lessonId),
     rows: of.rows,
   })
