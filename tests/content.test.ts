@@ -98,8 +98,8 @@ describe('the content of the textbooks', () => {
 
   it('is whole where it is said to be: a reading, an example, practice and a check in each lesson', () => {
     for (const [book, units] of [
-      [WAVES, ['W3', 'W4']],
-      [HEAT, ['M3', 'M4']],
+      [WAVES, ['W1', 'W2', 'W3', 'W4']],
+      [HEAT, ['M1', 'M2', 'M3', 'M4']],
     ] as const)
       for (const unit of book.units.filter((u) => (units as readonly string[]).includes(u.number)))
         for (const lesson of unit.lessons.filter((l) => l.kind === 'lesson')) {
@@ -111,6 +111,44 @@ describe('the content of the textbooks', () => {
           expect(count('practice-set'), lesson.id).toBeGreaterThanOrEqual(10)
           expect(count('check'), lesson.id).toBeGreaterThanOrEqual(8)
         }
+  })
+
+  it('has in each of these units what a unit has besides its lessons', () => {
+    const wanted = ['word-list', 'writing-task', 'read-aloud', 'project', 'test'] as const
+    for (const unit of ['W1', 'W2', 'W3', 'W4', 'M1', 'M2', 'M3', 'M4']) {
+      const here = PIECES.filter((p) => p.lesson?.startsWith(`${unit}.`)).map((p) => p.resource)
+      for (const kind of wanted)
+        expect(
+          here.map((r) => r.kind),
+          unit,
+        ).toContain(kind)
+      for (const role of ['reteach', 'extension'] as const)
+        expect(
+          here.map((r) => r.role),
+          unit,
+        ).toContain(role)
+      for (const project of here.filter((r) => r.kind === 'project'))
+        expect(project.material.rubric.length, project.code).toBeGreaterThan(1)
+    }
+  })
+
+  it('has a reading and a check in each lesson of the later units', () => {
+    for (const unit of [...WAVES.units.slice(4, 7), ...HEAT.units.slice(4, 7)])
+      for (const lesson of unit.lessons.filter((l) => l.kind === 'lesson')) {
+        const kinds = PIECES.filter((p) => p.lesson === lesson.id).map((p) => p.resource.kind)
+        expect(kinds, lesson.id).toEqual(expect.arrayContaining(['reading', 'check']))
+      }
+  })
+
+  it('has tests of the whole year that share no question', () => {
+    for (const book of [WAVES, HEAT]) {
+      const tests = book.benchmarks.map((b) => PIECES.find((p) => p.resource.id === b.resourceId)?.resource)
+      const stems = tests.flatMap((t) => t?.items.map((i) => i.stem) ?? [])
+      expect(tests.map((t) => (t?.items.length ?? 0) >= 10)).toEqual([true, true, true])
+      expect(new Set(stems.filter((s) => s !== 'Fill in what is missing.')).size).toBe(
+        stems.filter((s) => s !== 'Fill in what is missing.').length,
+      )
+    }
   })
 
   it('points from checks to pieces that there are', () => {

@@ -42,4 +42,10 @@ export function hasSilentPicture(text: string): boolean {
   return [...text.matchAll(PICTURE)].some(([, words = '']) => words.trim() === '')
 }
 
+/** A text whose pictures are gone but for their words, and how many there were. */
+export function withoutPictures(text: string): { readonly text: string; readonly count: number } {
+  const found = text.match(PICTURE)?.length ?? 0
+  return { text: text.replace(PICTURE, (_, words: string) => words.trim()), count: found }
+}
+
 const PICTURE = /!\[([^\]\n]*)\]\(\s*([^)\s]+)[^)\n]*\)/g

@@ -10,6 +10,7 @@ export {
   hasSilentPicture,
   isOfKeptFile,
   picturesIn,
+  withoutPictures,
 } from './files'
 export type { FileSort, KeptFile } from './files'
 export { findingsIn } from './itemFindings'

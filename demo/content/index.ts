@@ -20,8 +20,10 @@ function testFrom(
   const items = pieces
     .filter((p) => p.resource.kind === 'check')
     .flatMap((p) => p.resource.items.filter((i, at) => at % 3 === 1 && i.kind !== 'extended'))
+  // three minutes a question, and never more than a lesson
+  const minutes = Math.min(35, items.length * 3)
   const made = piece(
-    { lesson, kind: 'test', code, title, minutes: 35, grade },
+    { lesson, kind: 'test', code, title, minutes, grade },
     'Work through all questions. You have one try; the time runs once you start.',
   )
   const resource: Resource = {
@@ -72,6 +74,12 @@ const TESTS = [
   ['M2', 'M2.5', 'pro501', 'Test: properties'],
   ['M3', 'M3.6', 'mix601', 'Test: mixtures'],
   ['M4', 'M4.6', 'tmp601', 'Test: temperature'],
+  ['W5', 'W5.6', 'col601', 'Test: colour and seeing'],
+  ['W6', 'W6.6', 'spe601', 'Test: the spectrum'],
+  ['W7', 'W7.6', 'sig601', 'Test: signals'],
+  ['M5', 'M5.5', 'mov501', 'Test: heat'],
+  ['M6', 'M6.5', 'sta501', 'Test: changes of state'],
+  ['M7', 'M7.5', 'tim501', 'Test: materials over time'],
 ] as const
 
 /** The pieces of a book unit by unit, each unit with the test that is made of its checks, and the tests of the year. */
@@ -85,8 +93,8 @@ function bookOf(pieces: readonly Piece[], benchmarkStem: string, grade: number):
   return [...withTests, ...benchmarksOf(pieces, benchmarkStem, grade)]
 }
 
-const WAVES_PIECES = ['waves-1', 'waves-2', 'waves-3', 'waves-4'].flatMap(readPieces)
-const HEAT_PIECES = ['heat', 'heat-3', 'heat-4'].flatMap(readPieces)
+const WAVES_PIECES = [1, 2, 3, 4, 5, 6, 7, 8].flatMap((unit) => readPieces(`waves-${unit}`))
+const HEAT_PIECES = ['heat', 'heat-3', 'heat-4', 'heat-5', 'heat-6', 'heat-7', 'heat-8'].flatMap(readPieces)
 
 /** Every piece with the textbook it belongs to. */
 export const PIECES: readonly (Piece & { readonly bookId: BookId })[] = [

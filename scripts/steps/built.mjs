@@ -47,6 +47,10 @@ export async function workerBuilt(outfile) {
     platform: 'node',
     target: 'node20',
     format: 'esm',
+    // some packages ask for parts of Node in the older way, which a module does not know
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'\nconst require = requireFrom(import.meta.url)",
+    },
     logLevel: 'warning',
   })
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
 import type { AssignmentId, PieceId } from '#core/base'
 import { ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
@@ -12,6 +12,8 @@ import PieceScreen from './components/PieceScreen.vue'
 import ReadPiece from './components/ReadPiece.vue'
 import TryPaper from './components/TryPaper.vue'
 
+// most pieces take no files
+const HandedFiles = defineAsyncComponent(() => import('./components/HandedFiles.vue'))
 const route = useRoute()
 const params = { assignmentId: route.params.id as AssignmentId }
 const asked = computed(() => (typeof route.query.piece === 'string' ? (route.query.piece as PieceId) : null))
@@ -62,6 +64,12 @@ async function handedIn(): Promise<void> {
   await nextTick()
   document.getElementById('main')?.focus()
 }
+const ownFiles = computed(() => {
+  const { work, piece: card, files, zone } = piece.value ?? {}
+  if (!work || !card || !files || !zone) return null
+  const mayChange = card.state === 'open' || card.state === 'late'
+  return { assignmentId: work.id, pieceId: card.pieceId, files, mayChange, zone }
+})
 const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
 </script>
 
@@ -77,11 +85,15 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
         :zone="piece.zone"
         @done="handedIn"
       />
+      <HandedFiles v-if="ownFiles" v-bind="ownFiles" />
     </template>
     <template #problem>
       <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
     </template>
-    <template #reading><ReadPiece :of="piece" @done="handedIn" /></template>
+    <template #files><HandedFiles v-if="ownFiles" v-bind="ownFiles" /></template>
+    <template #reading>
+      <ReadPiece :of="piece" @done="handedIn"><HandedFiles v-if="ownFiles" v-bind="ownFiles" /></ReadPiece>
+    </template>
     <template #begin>
       <div class="my-4">
         <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{

@@ -3,10 +3,10 @@ import { useHead } from '#imports'
 import { computed, onMounted, shallowRef } from 'vue'
 import type { AssignmentId, PieceId, UserId } from '#core/base'
 import { ListRecipients } from '#shared/contracts/work'
-import { AnswerInput, PieceScreen, WorkPlaces } from '~/places/learner'
+import { AnswerInput, PieceMaterial, PieceScreen, WorkPlaces } from '~/places/learner'
+import FileList from '~/shared/fields/FileList.vue'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
-import { toHtml } from '~/shared/words/markdown'
 import LensBand from './components/LensBand.vue'
 import LensSide from './components/LensSide.vue'
 import { useLens } from './composables/lens'
@@ -64,7 +64,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
     <div v-if="view" class="two">
       <div class="screen" data-hook="lens-screen">
         <template v-if="address.work !== null">
-          <PieceScreen v-if="piece" :of="piece" :now="piece.now" :link-to="toPiece" is-seen>
+          <PieceScreen v-if="piece" :of="piece" :now="piece.now" :link-to="toPiece">
             <template #back
               ><NuxtLink class="plain text-sm" :to="addressWith({ work: null, piece: null })"
                 >Their work</NuxtLink
@@ -72,8 +72,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
             >
             <template #open>
               <p class="note-line care my-3">They are at it. These are the answers that are saved.</p>
-              <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
-              <div v-if="piece.content" class="prose" v-html="toHtml(piece.content)" />
+              <PieceMaterial :material="piece.material" :content="piece.content" />
               <AnswerInput
                 v-for="(item, i) in piece.open?.items ?? []"
                 :key="item.id"
@@ -85,9 +84,10 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
               />
             </template>
             <template #reading>
-              <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
-              <div v-if="piece.content" class="prose my-4" v-html="toHtml(piece.content)" />
+              <PieceMaterial class="my-4" :material="piece.material" :content="piece.content" />
+              <FileList v-if="piece.files?.length" :files="piece.files" />
             </template>
+            <template #files><FileList v-if="piece.files?.length" :files="piece.files" /></template>
             <template #begin
               ><p class="note-line fine my-3">
                 Here they can {{ piece.piece.triesUsed ? 'try again' : 'begin' }}.

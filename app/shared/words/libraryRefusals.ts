@@ -1,5 +1,6 @@
 import { assertNever } from '#core/base'
 import type { LibraryRefusal } from '#core/library'
+import { sayFileRefusal } from './fileRefusals'
 import { count } from './numbers'
 
 /** Why a piece, a question or a file is not accepted, and what to do. */
@@ -36,12 +37,8 @@ export function sayLibraryRefusal(r: LibraryRefusal): string {
     case 'library/silent-picture':
       return 'Text: say in the square brackets of each picture what it shows, for who cannot see it.'
     case 'library/unknown-file':
-      return (
-        `“${r.name}” is not kept: pictures (PNG, JPEG, GIF, WebP), PDF, office documents, plain text, ` +
-        'sound and film are. What a file is, is told by its content.'
-      )
     case 'library/too-many-files':
-      return `There are ${r.most} files already. Take one out first.`
+      return sayFileRefusal(r)
     case 'library/no-words':
       return 'Words: give at least one.'
     case 'library/same-word-twice':

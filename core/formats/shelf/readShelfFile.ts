@@ -1,4 +1,4 @@
-import { refuse } from '../../base'
+import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from './archive'
@@ -10,7 +10,8 @@ import { parseCase } from './caseIn'
 import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
 import { readQtiFile, readQtiPackage } from './qti/package'
-import type { ShelfReading } from './types'
+import { withoutPictures } from '../../library'
+import type { ReadPiece, ShelfReading, ShelfRow } from './types'
 import { parseXml } from './xml'
 
 /** As large as a file may be, in bytes. */
@@ -22,6 +23,36 @@ const LARGEST_FILE = 20_000_000
  * parts tables from texts.
  */
 export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
+  const read = readFile(name, bytes)
+  return read.ok ? ok(withoutItsPictures(read.value)) : read
+}
+
+/** Pictures of a file lie elsewhere, and are nothing here: their words stand instead, and what was left out is told. */
+function withoutItsPictures(reading: ShelfReading): ShelfReading {
+  const rows: ShelfRow[] = []
+  const pieces = reading.pieces.map((piece): ReadPiece => {
+    let count = 0
+    const plain = (text: string) => {
+      const without = withoutPictures(text)
+      count += without.count
+      return without.text
+    }
+    const content = plain(piece.content)
+    const items = piece.items.map((item) => ({
+      ...item,
+      stem: plain(item.stem) || '…',
+      feedback: plain(item.feedback),
+      hint: plain(item.hint),
+    }))
+    if (count === 0) return piece
+    const because = [{ code: 'picture-left-out', count } as const]
+    rows.push({ where: reading.title, what: piece.title, outcome: 'taken-in-part', because })
+    return { ...piece, content, items }
+  })
+  return rows.length === 0 ? reading : { ...reading, pieces, rows: [...reading.rows, ...rows] }
+}
+
+function readFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
   if (bytes.length > LARGEST_FILE) return refuse({ code: 'formats/package-too-large', field: 'file' })
   const title =

@@ -5,9 +5,11 @@ import { MOST_KEPT_BYTES } from '#core/library'
 import type { KeptFile } from '#core/library'
 import { HandFile, TakeFileBack } from '#shared/contracts/files'
 import type { MyFile } from '#shared/contracts/files'
+import type { Refusal } from '#shared/contracts/refusal'
 import ChooseFile from '~/shared/fields/ChooseFile.vue'
 import FileList from '~/shared/fields/FileList.vue'
 import { call } from '~/shared/wire/call'
+import { isFileRefusal, sayFileRefusal } from '~/shared/words/fileRefusals'
 import { sayMoment } from '~/shared/words/times'
 import { sayForLearner } from '~/shared/words/tryRefusals'
 
@@ -48,9 +50,12 @@ async function heard(ask: () => ReturnType<typeof call<typeof HandFile>>, words:
   problem.value = ''
   const reply = await ask()
   busy.value = false
-  problem.value = reply.ok ? '' : sayForLearner(reply.error, { zone: props.zone })
+  problem.value = reply.ok ? '' : sayProblem(reply.error)
   said.value = reply.ok ? words : ''
   if (reply.ok) files.value = reply.value.files
+}
+function sayProblem(refusal: Refusal): string {
+  return isFileRefusal(refusal) ? sayFileRefusal(refusal) : sayForLearner(refusal, { zone: props.zone })
 }
 const about = (_: KeptFile, i: number) => {
   const file = files.value[i]

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { Instant, PieceId } from '#core/base'
 import type { MyPiece } from '#shared/contracts/learning'
 import { count, percent } from '~/shared/words/numbers'
@@ -10,22 +10,14 @@ import PieceSteps from './PieceSteps.vue'
 import SeenTry from './SeenTry.vue'
 import WorkAbout from './WorkAbout.vue'
 
-// most pieces take no files
-const HandedFiles = defineAsyncComponent(() => import('./HandedFiles.vue'))
 /** One piece as its learner sees it; what can be done stands in the slots. */
 const props = defineProps<{
   of: MyPiece
   now: Instant
   linkTo: (piece: PieceId) => string
-  /** Somebody else looks through the learner’s eyes. */
-  isSeen?: boolean
 }>()
 const work = computed(() => props.of.work)
 const card = computed(() => props.of.piece)
-const mayHandFiles = computed(
-  () =>
-    (card.value.state === 'open' || card.value.state === 'late') && !card.value.blockedBy && !props.isSeen,
-)
 const isOne = computed(() => work.value.pieces.length === 1)
 
 function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
@@ -97,6 +89,7 @@ const facts = computed(() => {
       <p v-if="of.waitUntil && of.waitUntil > now" class="note-line care my-3">
         You can try again from {{ sayMoment(of.waitUntil, of.zone) }}.
       </p>
+      <slot v-if="card.itemCount > 0 && of.files && !card.blockedBy" name="files" />
       <slot v-if="card.itemCount === 0 && !card.blockedBy" name="reading" />
       <slot v-else-if="card.mayTry" name="begin" />
       <p v-if="card.itemCount > 0 && of.seen.length && !of.seen[0]?.score" class="note-line fine my-3">
@@ -111,14 +104,6 @@ const facts = computed(() => {
         :only="of.seen.length === 1"
       />
     </template>
-    <HandedFiles
-      v-if="of.files"
-      :assignment-id="work.id"
-      :piece-id="card.pieceId"
-      :files="of.files"
-      :may-change="mayHandFiles"
-      :zone="of.zone"
-    />
   </div>
 </template>
 

@@ -51,6 +51,7 @@ async function finish(): Promise<void> {
 <template>
   <div>
     <PieceMaterial class="my-4" :material="of.material" :content="of.content" />
+    <slot />
     <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
     <p v-if="of.piece.handedInAt" class="note-line fine my-3" data-hook="read">
       Done {{ sayMoment(of.piece.handedInAt, of.zone) }}.

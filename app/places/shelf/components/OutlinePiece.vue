@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PieceCard } from '#shared/contracts/library'
 import { sayPiece } from '~/shared/words/pieces'
+import ShelfRow from './ShelfRow.vue'
 
 /** A piece in the outline: pressed to look inside, ticked to be assigned with others. */
 defineProps<{
@@ -25,39 +26,20 @@ defineEmits<{ choose: []; tick: [isOn: boolean] }>()
       data-hook="tick-piece"
       @update:model-value="$emit('tick', $event === true)"
     />
-    <button
-      type="button"
-      class="piece"
-      :class="{ chosen: isChosen }"
-      data-hook="piece"
-      @click="$emit('choose')"
-    >
+    <ShelfRow class="piece" :is-chosen="isChosen" data-hook="piece" @choose="$emit('choose')">
       <span>{{ piece.title }}</span><span class="said"
         ><template v-if="from">{{ from }} · </template>{{ sayPiece(piece) }} ·
         <span class="code">{{ piece.code }}</span><template v-if="hadBy?.length">
           · {{ hadBy.join(', ') }} had it</template
         ></span
       >
-    </button>
+    </ShelfRow>
   </div>
 </template>
 
 <style scoped>
 .piece {
   display: grid;
-  width: 100%;
-  text-align: left;
-  padding: 0.25rem 0.5rem;
-  border-left: 3px solid var(--ui-border);
-  cursor: pointer;
-  font-size: 0.92rem;
-}
-.piece:hover {
-  background: var(--ui-bg-elevated);
-}
-.piece.chosen {
-  border-left-color: var(--ui-primary);
-  background: var(--ui-bg-accented);
 }
 .piece > span:first-child {
   color: var(--ui-primary);

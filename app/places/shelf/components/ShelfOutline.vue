@@ -6,6 +6,7 @@ import type { PieceCard } from '#shared/contracts/library'
 import { unitName, useShelf } from '../stores/shelf'
 import { useTray } from '../stores/tray'
 import { count } from '~/shared/words/numbers'
+import FoldRow from './FoldRow.vue'
 import OutlinePiece from './OutlinePiece.vue'
 
 const props = defineProps<{
@@ -77,6 +78,10 @@ function tickPieces(pieces: readonly PieceCard[], isOn: boolean): void {
   if (isOn) tray.put(ids)
   else tray.take(ids)
 }
+function aboutUnit(lessons: Lessons): string {
+  const pieces = piecesIn(lessons)
+  return [count(lessons.length, 'lesson'), ...(pieces ? [count(pieces, 'piece')] : [])].join(', ')
+}
 const piecesIn = (lessons: readonly { id: string }[]) =>
   lessons.reduce((n, l) => n + shelf.piecesOf(l.id).length, 0)
 </script>
@@ -99,7 +104,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
     </section>
     <section v-for="book in books" :key="book.id" class="book">
       <h2>
-        {{ book.title }} <span class="said">{{ book.course }}</span>
+        {{ book.title }} <span v-if="book.course !== book.title" class="said">{{ book.course }}</span>
         <UButton
           v-if="className"
           size="xs"
@@ -118,38 +123,33 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
         :data-hook="`route-${book.id}`"
         @update:model-value="emit('route', book.id, $event === true)"
       />
-      <details v-if="benchmarksOf(book).length" class="benchmarks" data-hook="benchmarks">
-        <summary>Tests of the whole year</summary>
-        <OutlinePiece
-          v-for="b in benchmarksOf(book)"
-          :key="b.piece.id"
-          :piece="b.piece"
-          :from="BENCHMARK_WORDS[b.at]"
-          :is-chosen="b.piece.id === chosen"
-          :is-ticked="tray.has(b.piece.id)"
-          @choose="emit('choose', b.piece)"
-          @tick="tickPieces([b.piece], $event)"
+      <div v-if="benchmarksOf(book).length" data-hook="benchmarks">
+        <FoldRow
+          title="Tests of the whole year"
+          :about="count(benchmarksOf(book).length, 'test')"
+          :is-open="open.has(book.id)"
+          @toggle="toggle(book.id)"
         />
-      </details>
+        <div v-if="open.has(book.id)" class="lessons">
+          <OutlinePiece
+            v-for="b in benchmarksOf(book)"
+            :key="b.piece.id"
+            :piece="b.piece"
+            :from="BENCHMARK_WORDS[b.at]"
+            :is-chosen="b.piece.id === chosen"
+            :is-ticked="tray.has(b.piece.id)"
+            @choose="emit('choose', b.piece)"
+            @tick="tickPieces([b.piece], $event)"
+          />
+        </div>
+      </div>
       <div v-for="unit in book.units" :key="unit.number">
-        <button
-          type="button"
-          class="unit"
-          :aria-expanded="open.has(unitName(book, unit))"
-          @click="toggle(unitName(book, unit))"
-        >
-          <UIcon
-            :name="open.has(unitName(book, unit)) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-            class="size-4"
-            aria-hidden="true"
-          /><span>{{ unit.number }} {{ unit.title }}</span
-          ><span class="said"
-            >{{ count(unit.lessons.length, 'lesson')
-            }}<template v-if="piecesIn(unit.lessons)"
-              >, {{ count(piecesIn(unit.lessons), 'piece') }}</template
-            ></span
-          >
-        </button>
+        <FoldRow
+          :title="`${unit.number} ${unit.title}`"
+          :about="aboutUnit(unit.lessons)"
+          :is-open="open.has(unitName(book, unit))"
+          @toggle="toggle(unitName(book, unit))"
+        />
         <ul v-if="open.has(unitName(book, unit))" class="lessons">
           <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
             <UCheckbox
@@ -208,25 +208,6 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
 <style scoped>
 .book {
   margin-top: 1.1rem;
-}
-.benchmarks summary {
-  padding: 0.35rem 0;
-  font-weight: 600;
-  cursor: pointer;
-}
-.unit {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-  width: 100%;
-  padding: 0.35rem 0;
-  text-align: left;
-  font-weight: 600;
-  cursor: pointer;
-  border-bottom: 1px solid var(--ui-border);
-}
-.unit span:nth-child(2) {
-  flex: 1;
 }
 .lessons {
   padding-left: 1.35rem;

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { pathTo, standardTree } from '#core/library'
 import type { StandardNode } from '#core/library'
 import { useShelf } from '../stores/shelf'
+import FoldRow from './FoldRow.vue'
+import ShelfRow from './ShelfRow.vue'
 import { count } from '~/shared/words/numbers'
 
 /** Standards under their domains: pressed to be read, ticked to build a check from. */
@@ -46,19 +48,12 @@ function tick(code: string, isOn: boolean): void {
       There are no standards yet. Read some in from a file, or write them into questions.
     </p>
     <section v-for="node in domains.held" :key="node.standard.code">
-      <button
-        type="button"
-        class="domain"
-        :aria-expanded="open.has(node.standard.code)"
-        @click="toggle(node.standard.code)"
-      >
-        <UIcon
-          :name="open.has(node.standard.code) ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-          class="size-4"
-          aria-hidden="true"
-        /><span class="flex-1">{{ node.standard.text }}</span
-        ><span class="said">{{ count(node.children.length, 'standard') }}</span>
-      </button>
+      <FoldRow
+        :title="node.standard.text"
+        :about="count(node.children.length, 'standard')"
+        :is-open="open.has(node.standard.code)"
+        @toggle="toggle(node.standard.code)"
+      />
       <ul v-if="open.has(node.standard.code)">
         <li v-for="{ standard: s } in node.children" :key="s.code">
           <UCheckbox
@@ -69,15 +64,9 @@ function tick(code: string, isOn: boolean): void {
             :data-hook="`tick-${s.code}`"
             @update:model-value="tick(s.code, $event === true)"
           />
-          <button
-            type="button"
-            class="standard"
-            :class="{ chosen: s.code === chosen }"
-            data-hook="standard"
-            @click="emit('choose', s.code)"
+          <ShelfRow :is-chosen="s.code === chosen" data-hook="standard" @choose="emit('choose', s.code)"
+            >{{ s.text }} <span class="code said">{{ s.code }}</span></ShelfRow
           >
-            {{ s.text }} <span class="code said">{{ s.code }}</span>
-          </button>
         </li>
       </ul>
     </section>
@@ -85,36 +74,10 @@ function tick(code: string, isOn: boolean): void {
 </template>
 
 <style scoped>
-.domain {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-  width: 100%;
-  padding: 0.35rem 0;
-  text-align: left;
-  font-weight: 600;
-  cursor: pointer;
-  border-bottom: 1px solid var(--ui-border);
-}
 li {
   display: flex;
   gap: 0.6rem;
   align-items: flex-start;
   padding-left: 1.35rem;
-}
-.standard {
-  flex: 1;
-  text-align: left;
-  padding: 0.25rem 0.5rem;
-  border-left: 3px solid var(--ui-border);
-  cursor: pointer;
-  font-size: 0.92rem;
-}
-.standard:hover {
-  background: var(--ui-bg-elevated);
-}
-.standard.chosen {
-  border-left-color: var(--ui-primary);
-  background: var(--ui-bg-accented);
 }
 </style>

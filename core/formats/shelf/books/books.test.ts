@@ -160,3 +160,12 @@ describe('an outline as a table', () => {
     )
   })
 })
+
+describe('pictures of a file', () => {
+  it('leave their words, and are told of', () => {
+    const text = '# Ice\n\nSee ![a flake](flake.png) and ![](x.png).'
+    const { pieces, rows } = read('ice.md', strToU8(text))
+    expect(pieces[0]?.content).toBe('See a flake and .')
+    expect(rows.at(-1)?.because).toEqual([{ code: 'picture-left-out', count: 2 }])
+  })
+})
