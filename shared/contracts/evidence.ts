@@ -11,6 +11,8 @@ export interface GridColumn {
   readonly pieceTitle: string | null
   /** Done by the learner's word: without a score. */
   readonly isRead: boolean
+  /** Learners may hand in files for it. */
+  readonly takesFiles: boolean
   /** Learners of the class who need not do it. */
   readonly excusedIds: readonly UserId[]
   readonly title: string

@@ -182,7 +182,7 @@ describe('the shelf', () => {
     await p.click('piece-acts')
     await p.page.locator('::-p-aria([name="Copy and change"][role="menuitem"])').click()
     await p.sees('Change this piece')
-    await p.go('/shelf?q=ropes')
+    await p.go('/shelf?q=words+of+ropes')
     await p.seesIn('[data-hook="found"]', '2 pieces found')
     await p.page.locator('[data-hook="piece"]').click()
     await p.click('piece-acts')

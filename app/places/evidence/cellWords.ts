@@ -16,7 +16,8 @@ export function textOf(c: Cell | undefined, of: GridColumn): string {
   if (!c) return ''
   if (c.ratio !== null) return percent(c.ratio)
   if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
-  return of.isRead && c.state === 'handed-in' ? 'read' : WORDS[c.state]
+  if (!of.isRead || c.state !== 'handed-in') return WORDS[c.state]
+  return of.takesFiles ? 'done' : 'read'
 }
 /** Below its pass mark. */
 export function isBelow(c: Cell | undefined): boolean {

@@ -10,7 +10,13 @@ import { call } from '~/shared/wire/call'
 import { sayMoment } from '~/shared/words/times'
 
 /** What learners of a class handed in as files for a piece, by name. */
-const props = defineProps<{ assignmentId: AssignmentId; pieceId: PieceId; classId: ClassId }>()
+const props = defineProps<{
+  assignmentId: AssignmentId
+  pieceId: PieceId
+  classId: ClassId
+  /** There is nothing else to look at. */
+  isExpected: boolean
+}>()
 const overview = useOverview()
 const handed = shallowRef<readonly FileHandedIn[]>([])
 watch(
@@ -32,4 +38,5 @@ const about = (_: KeptFile, i: number) => {
     <h3>Files handed in</h3>
     <FileList :files="handed.map((h) => h.file)" :about="about" />
   </section>
+  <p v-else-if="isExpected" class="said mt-3">Nobody has handed in a file yet.</p>
 </template>

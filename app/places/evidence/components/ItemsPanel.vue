@@ -42,6 +42,11 @@ function scored(): void {
   emit('scored')
   void load()
 }
+const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
+const about = computed(() => {
+  const of = figures.value?.className ?? 'All classes'
+  return hasItems.value ? `${of} · ${count(figures.value?.tries ?? 0, 'learner')} · hardest first` : of
+})
 const title = computed(() => {
   const of = figures.value
   if (of === null) return 'Items'
@@ -60,15 +65,15 @@ const rows = computed(() =>
 
 <template>
   <EvidencePanel
-    label="Items, hardest first"
+    :label="hasItems ? 'Items, hardest first' : 'Files'"
     :title="title"
-    :about="`${figures?.className ?? 'All classes'} · ${count(figures?.tries ?? 0, 'learner')} · hardest first`"
+    :about="about"
     close-label="Close the items"
     data-hook="items"
     @close="emit('close')"
   >
     <p v-if="problem" class="note-line needs" role="alert">{{ sayRefusal(problem) }}</p>
-    <p v-else-if="figures && figures.tries === 0" class="said mt-3">Nobody has handed in yet.</p>
+    <p v-else-if="figures && hasItems && figures.tries === 0" class="said mt-3">Nobody has handed in yet.</p>
     <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">
       Only {{ count(figures.tries, 'learner') }}: a share of so few says little.
     </p>
@@ -87,6 +92,7 @@ const rows = computed(() =>
       :assignment-id="assignmentId"
       :piece-id="figures.pieceId"
       :class-id="classId"
+      :is-expected="!hasItems"
     />
     <TextsToScore
       v-if="isByHand && figures && classId"
@@ -96,7 +102,7 @@ const rows = computed(() =>
       :items="figures.items"
       @scored="scored"
     />
-    <ol v-if="figures && figures.tries > 0">
+    <ol v-if="figures && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem">

@@ -57,8 +57,8 @@ const due = (at: number | null) =>
             <button
               type="button"
               :aria-pressed="isChosen(c)"
-              :disabled="c.isRead"
-              :title="`Items of ${c.title}`"
+              :disabled="c.isRead && !c.takesFiles"
+              :title="`${c.isRead ? 'Files' : 'Items'} of ${c.title}`"
               data-hook="column"
               @click="emit('choose', c)"
             >
