@@ -33,7 +33,7 @@ describe('a textbook in a file', () => {
     await upload(p, 'main', aFile('snow.epub', zip(EPUB)))
     await p.sees('Would be taken over: a textbook of 3 lessons, 3 texts')
     await p.seesIn('[data-hook="row-counts"]', '1 left out, 1 taken in part, 2 taken')
-    await p.page.locator('[data-hook="found-outline"] summary').click()
+    await p.page.locator('[data-hook="found-outline"] button').click()
     await p.sees('How it lies')
     await p.isAccessible()
     await p.click('take-over')

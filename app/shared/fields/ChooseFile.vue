@@ -41,6 +41,7 @@ async function choose(event: Event): Promise<void> {
   border: 1px solid var(--ui-border-accented);
   border-radius: 6px;
   background: var(--ui-bg);
+  font-size: 0.875rem;
   font-weight: 600;
   cursor: pointer;
 }

@@ -1,39 +1,31 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { BookUnit } from '#core/library'
 import { count } from '~/shared/words/numbers'
+import FoldRow from './FoldRow.vue'
 
 /** The outline of a textbook that was found in a file: units closed, so that a long one can be seen at once. */
 defineProps<{ units: readonly BookUnit[] }>()
+const open = ref<string | null>(null)
+function toggle(number: string): void {
+  open.value = open.value === number ? null : number
+}
 </script>
 
 <template>
   <div data-hook="found-outline">
-    <details v-for="unit in units" :key="unit.number">
-      <summary>
-        <b>{{ unit.number }} {{ unit.title }}</b>
-        <span class="said">{{ count(unit.lessons.length, 'lesson') }}</span>
-      </summary>
-      <ol>
+    <template v-for="unit in units" :key="unit.number">
+      <FoldRow
+        :title="`${unit.number} ${unit.title}`"
+        :about="count(unit.lessons.length, 'lesson')"
+        :is-open="open === unit.number"
+        @toggle="toggle(unit.number)"
+      />
+      <ol v-if="open === unit.number" class="py-1 pl-6">
         <li v-for="lesson in unit.lessons" :key="lesson.id">
           <span class="code">{{ lesson.number }}</span> {{ lesson.title }}
         </li>
       </ol>
-    </details>
+    </template>
   </div>
 </template>
-
-<style scoped>
-details {
-  border-bottom: 1px solid var(--ui-border);
-  padding: 0.3rem 0;
-}
-summary {
-  display: flex;
-  gap: 0.8rem;
-  justify-content: space-between;
-  cursor: pointer;
-}
-ol {
-  padding: 0.3rem 0 0.3rem 1.2rem;
-}
-</style>

@@ -82,12 +82,11 @@ async function keep(assign: boolean): Promise<void> {
         >Put it on the shelf</UButton
       >
     </div>
-    <div v-for="(of, i) in items" :key="of.name" class="relative">
-      <ItemKey :item="of.item" :number="i + 1" />
-      <div class="flex gap-3 items-center pb-1">
-        <p class="said flex-1">
-          from {{ of.from.title }} <span class="code">{{ of.from.code }}</span>
-        </p>
+    <ItemKey v-for="(of, i) in items" :key="of.name" :item="of.item" :number="i + 1">
+      <p class="flex gap-3 items-baseline ml-6">
+        <span class="said flex-1 !ml-0"
+          >from {{ of.from.title }} <span class="code">{{ of.from.code }}</span></span
+        >
         <UButton
           size="xs"
           color="neutral"
@@ -96,7 +95,7 @@ async function keep(assign: boolean): Promise<void> {
           @click="emit('leave-out', of.name)"
           >Leave it out</UButton
         >
-      </div>
-    </div>
+      </p>
+    </ItemKey>
   </div>
 </template>

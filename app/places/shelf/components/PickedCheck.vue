@@ -9,7 +9,7 @@ defineProps<{ grade: number; classId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
 const items = usePickedItems()
 const usualTitle = computed(() => {
-  const from = [...new Set(items.picked.map((p) => p.from.title))]
+  const from = [...new Set(items.picked.map((p) => p.from.title.replace(/^(?:Check|Practice): /, '')))]
   const rest = from.length > 2 ? ` and ${from.length - 2} more` : ''
   return `Check: ${from.slice(0, 2).join(', ')}${rest}`.slice(0, 120)
 })

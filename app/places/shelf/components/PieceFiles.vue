@@ -30,7 +30,7 @@ function takeOut(file: KeptFile): void {
 <template>
   <section class="grid gap-2" aria-label="Files" data-hook="piece-files-form">
     <p v-if="isNeeded || files.length" class="said">
-      Learners open or print them; films and sound play on the page. Up to
+      Files that learners open or print; films and sound play on the page. Up to
       {{ MOST_KEPT_BYTES / 1_000_000 }} MB each.
     </p>
     <FileList v-if="files.length" :files="files">
