@@ -33,7 +33,8 @@ export function isOfKeptFile(address: string): boolean {
 
 /** The kept files that a text shows as pictures. */
 export function picturesIn(text: string): readonly FileId[] {
-  const found = [...text.matchAll(PICTURE)].map(([, , address = '']) => address).filter(isOfKeptFile)
+  const addresses = [...text.matchAll(PICTURE)].map(([, , within = '']) => within.trim().split(/\s/)[0] ?? '')
+  const found = addresses.filter(isOfKeptFile)
   return [...new Set(found)].map((address) => address.slice(FILES_AT.length) as FileId)
 }
 
@@ -48,4 +49,5 @@ export function withoutPictures(text: string): { readonly text: string; readonly
   return { text: text.replace(PICTURE, (_, words: string) => words.trim()), count: found }
 }
 
-const PICTURE = /!\[([^\]\n]*)\]\(\s*([^)\s]+)[^)\n]*\)/g
+/** A picture: its words, and its address with a title after it, if there is one. */
+const PICTURE = /!\[([^\]\n]*)\]\(([^)\n]*)\)/g

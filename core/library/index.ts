@@ -7,7 +7,6 @@ export {
   MOST_FILES,
   MOST_KEPT_BYTES,
   addressOf,
-  hasSilentPicture,
   isOfKeptFile,
   picturesIn,
   withoutPictures,

@@ -1,6 +1,4 @@
-/// <reference path="./turndownTables.d.ts" />
 import TurndownService from 'turndown'
-import { tables } from '@joplin/turndown-plugin-gfm'
 import { isWebAddress } from '../../library'
 
 /** A text of a page in Markdown, and how many pictures were left out of it. */
@@ -56,7 +54,9 @@ function service(): TurndownService {
     codeBlockStyle: 'fenced',
     emDelimiter: '*',
   })
-  made.use(tables)
+  made.addRule('cell', { filter: ['td', 'th'], replacement: (text) => ` ${asCell(text)} |` })
+  made.addRule('row', { filter: 'tr', replacement: (text) => `\n|${text}\n` })
+  made.addRule('table', { filter: 'table', replacement: asTable })
   made.remove((node) => SILENT.has((node as Node).nodeName.toLowerCase()))
   made.addRule('picture', { filter: 'img', replacement: (_, node) => wordsOf(node) })
   made.addRule('address', {
@@ -67,6 +67,22 @@ function service(): TurndownService {
   // a single dollar sign would begin a formula
   made.escape = (text) => escape(text).replaceAll('$', '\\$')
   return made
+}
+
+/** What stands in a cell, on one line. */
+function asCell(text: string): string {
+  return text.replace(/\s+/g, ' ').trim().replaceAll('|', '\\|')
+}
+
+/** Rows with pipes, the first one as the head: Markdown knows no table without one. */
+function asTable(text: string): string {
+  const [head, ...rows] = text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line.startsWith('|'))
+  if (head === undefined) return text
+  const columns = head.replaceAll('\\|', '').split('|').length - 2
+  return `\n\n${[head, `|${' --- |'.repeat(columns)}`, ...rows].join('\n')}\n\n`
 }
 
 function wordsOf(node: unknown): string {

@@ -29,7 +29,7 @@ describe('an EPUB', () => {
     expect(found.pieces.map((p) => [p.kind, p.language, p.content])).toEqual([
       ['reading', 'de', '# Falling\n\nFlakes **grow** for 5\\$.\n\n(picture: a flake)'],
       ['reading', 'de', 'It lies.\n\nIt goes on, see [this](https://snow.example/deep).'],
-      ['reading', 'de', '| t   |\n| --- |\n| 0 °C |'],
+      ['reading', 'de', '| t |\n| --- |\n| 0 °C |'],
     ])
   })
 

@@ -1,6 +1,6 @@
 import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
-import type { BookLesson } from '../../../library'
+import type { BookLesson, BookUnit } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
 import { plainPiece } from '../plainPiece'
 import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from '../types'
@@ -51,24 +51,14 @@ export function readingOfBook(
   ] as const
   for (const [n, limit] of most)
     if (n > limit) return refuse({ code: 'formats/too-many-rows', field: 'text', count: n, most: limit })
-  const placed: (readonly [piece: ReadPiece, lessonId: string | null])[] = []
   const title = short(of.title) || 'Textbook'
-  const made = units.map((unit, u) => {
-    const number = (unit.number ?? String(u + 1)).slice(0, MOST_IN_NUMBER)
-    const lessons = unit.lessons.map((lesson, l): BookLesson => {
-      const id = `${u + 1}.${l + 1}`
-      for (const piece of lesson.pieces) placed.push([piece, id])
-      return {
-        id,
-        number: (lesson.number ?? `${number}.${l + 1}`).slice(0, MOST_IN_NUMBER),
-        title: short(lesson.title) || `Lesson ${l + 1}`,
-        typicalMeetings: lesson.meetings ?? 1,
-        kind: lesson.kind ?? 'lesson',
-      }
-    })
-    return { number, title: short(unit.title) || `Unit ${number}`, lessons }
-  })
-  for (const piece of of.others) placed.push([piece, null])
+  const made = units.map(unitOf)
+  const placed = [
+    ...units.flatMap((unit, u) =>
+      unit.lessons.flatMap((lesson, l) => lesson.pieces.map((piece) => [piece, idOf(u, l)] as const)),
+    ),
+    ...of.others.map((piece) => [piece, null] as const),
+  ]
   const grade = placed[0]?.[0].grade ?? 8
   return ok({
     format,
@@ -80,6 +70,20 @@ export function readingOfBook(
     lessonOf: placed.map(([, lessonId]) => lessonId),
     rows: of.rows,
   })
+}
+
+const idOf = (unit: number, lesson: number) => `${unit + 1}.${lesson + 1}`
+
+function unitOf(unit: FoundUnit, u: number): BookUnit {
+  const number = (unit.number ?? String(u + 1)).slice(0, MOST_IN_NUMBER)
+  const lessons = unit.lessons.map((lesson, l): BookLesson => ({
+    id: idOf(u, l),
+    number: (lesson.number ?? `${number}.${l + 1}`).slice(0, MOST_IN_NUMBER),
+    title: short(lesson.title) || `Lesson ${l + 1}`,
+    typicalMeetings: lesson.meetings ?? 1,
+    kind: lesson.kind ?? 'lesson',
+  }))
+  return { number, title: short(unit.title) || `Unit ${number}`, lessons }
 }
 
 const short = (title: string) => title.replace(/\s+/g, ' ').trim().slice(0, 120)
