@@ -90,7 +90,7 @@ export function narrowed(
   filter: ShelfFilter,
   order: SearchOrder,
 ): readonly PieceFacts[] {
-  return left(found, filter, null).sort(COMPARE[order])
+  return [...left(found, filter, null)].sort(COMPARE[order])
 }
 
 /**
@@ -112,11 +112,11 @@ function countsOf(facet: Facet, found: readonly PieceFacts[], filter: ShelfFilte
     .sort((a, b) => b.count - a.count || (a.value < b.value ? -1 : 1))
 }
 
-/** Pieces that have a chosen value of each facet, but for one that is not looked at; a list of their own. */
-function left(found: readonly PieceFacts[], filter: ShelfFilter, but: Facet | null): PieceFacts[] {
+/** Pieces that have a chosen value of each facet, but for one that is not looked at. */
+function left(found: readonly PieceFacts[], filter: ShelfFilter, but: Facet | null): readonly PieceFacts[] {
   // there may be thousands of pieces, and mostly nothing is chosen
   const asked = FACETS.filter((facet) => facet !== but && (filter[facet]?.length ?? 0) > 0)
-  if (asked.length === 0) return [...found]
+  if (asked.length === 0) return found
   return found.filter((piece) => asked.every((facet) => filter[facet]?.includes(valueOf(facet, piece))))
 }
 

@@ -1,5 +1,5 @@
-import type { AssignmentId, Instant, ResourceId } from '#core/base'
-import type { Resource } from '#core/library'
+import type { AssignmentId, Instant, ResourceId, SchoolId, UserId } from '#core/base'
+import type { PieceFacts, Resource } from '#core/library'
 import type { Assignment } from '#core/work'
 import { keptAtMost } from '../keptAtMost'
 import type { KeptAtMost } from '../keptAtMost'
@@ -21,7 +21,22 @@ export interface KeptClosings {
   readonly closings: ReadonlyMap<string, Instant | null>
 }
 
+/** What a search looks at of a piece. */
+export interface KeptFacts {
+  readonly schoolId: SchoolId | null
+  readonly ownerId: UserId | null
+  readonly isShared: boolean
+  /** As everybody sees it who did not write it; in the order of the books. */
+  readonly seen: PieceFacts
+}
+/** All pieces by their names in the index, as they were at a stamp. */
+export interface FactsAtStamp {
+  readonly stamp: number
+  readonly byDoc: ReadonlyMap<number, KeptFacts>
+}
+
 interface Kept {
+  facts: FactsAtStamp | null
   readonly assignments: KeptAtMost<AssignmentId, Assignment>
   /** By `formName`. */
   readonly forms: KeptAtMost<string, Resource>
@@ -37,6 +52,7 @@ const keptFor = new WeakMap<Connection, Kept>()
  */
 export function keepReads(reader: Connection): void {
   keptFor.set(reader, {
+    facts: null,
     assignments: keptAtMost(500),
     forms: keptAtMost(500),
     formsInShort: keptAtMost(20_000),

@@ -3,6 +3,8 @@ import type { PieceFacts } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { resources } from '../schema/library'
 import { ask } from './ask'
+import { keptBy } from './keptReads'
+import type { FactsAtStamp, KeptFacts } from './keptReads'
 import { CARD, cardsFor, resourcesById } from './library'
 import type { Looker, ResourceCard } from './library'
 import type { ResourceRecord } from '../rows/libraryRows'
@@ -10,72 +12,110 @@ import type { Connection } from './store'
 
 /**
  * Pieces open to a school that have all of these words, each as the beginning of one, in code, title, standards or
- * text; accents do not count. Without words, all pieces. What was found comes as one text: there may be thousands.
+ * text; accents do not count. Without words, all pieces. What pieces are is kept, and told from what was changed since
+ * by a stamp that every change counts up: the index then says only which of them have the words.
  */
 export async function piecesWithWords(
   tx: Connection,
-  { schoolId, userId }: Looker,
+  looker: Looker,
   words: readonly string[],
 ): Promise<readonly PieceFacts[]> {
-  const phrases = words.map(asPhrase).join(' ')
-  const [row] =
-    words.length === 0
-      ? await ask<Answer>(tx, ALL_PIECES, [userId, schoolId, userId])
-      : await ask<Answer>(tx, isWorthRanking(words) ? RANKED : UNRANKED, [phrases, userId, schoolId, userId])
-  return (JSON.parse(row?.found ?? '[]') as readonly Found[]).map(toFacts)
+  for (let tries = 0; ; tries++) {
+    const hits = await hitsOf(tx, words)
+    const known = await factsAt(tx, hits.stamp)
+    // somebody changed a piece between the two looks
+    if (known.stamp !== hits.stamp && tries < MOST_TRIES) continue
+    if (hits.fits === null)
+      return [...known.byDoc.values()].filter((f) => isOpen(f, looker)).map((f) => seenBy(looker, f, null))
+    const found: PieceFacts[] = []
+    for (const [doc, fit] of hits.fits) {
+      const f = known.byDoc.get(doc)
+      if (f && isOpen(f, looker)) found.push(seenBy(looker, f, fit))
+    }
+    return found
+  }
 }
 
-interface Answer {
-  readonly found: string
+const MOST_TRIES = 5
+interface Hits {
+  readonly stamp: number
+  /** Null: no words were asked for. */
+  readonly fits: readonly (readonly [doc: number, fit: number | null])[] | null
 }
-type Found = readonly [
-  id: ResourceId,
-  kind: PieceFacts['kind'],
-  role: PieceFacts['role'],
-  grade: number,
-  minutes: number,
-  source: PieceFacts['source'],
-  language: string,
-  readingLevel: number | null,
-  title: string,
-  rank: number,
-]
-// of a table of its own: pieces with their texts are a hundred times as much to go through
-const SOURCE =
-  "case when f.school_id is null then 'textbook' when f.owner_id = ? then 'own' else 'school' end"
-const FACTS = `f.resource_id, f.kind, f.role, f.grade, f.minutes, ${SOURCE}, f.language, f.reading_level, f.title`
-const OPEN = '(f.school_id is null or f.school_id = ? and (f.is_shared or f.owner_id = ?))'
-const ALL_PIECES = `select json_group_array(json_array(${FACTS}, f.position)) as found from piece_facts f
-  where ${OPEN}`
+const STAMP = '(select stamp from piece_facts_stamp)'
+// what was found comes as one text: there may be thousands
+const hitsWith = (fit: string) => `with hits as materialized (
+    select rowid as doc, ${fit} as fit from piece_words where piece_words match ?)
+  select ${STAMP} as stamp, json_group_array(json_array(doc, fit)) as fits from hits`
 // a hit in the title or the code says more than one in the text
-const RANKED = piecesWith('bm25(piece_words, 10, 8, 4, 1)')
-const UNRANKED = piecesWith('null')
+const RANKED = hitsWith('bm25(piece_words, 10, 8, 4, 1)')
+const UNRANKED = hitsWith('null')
+
+async function hitsOf(tx: Connection, words: readonly string[]): Promise<Hits> {
+  if (words.length === 0) {
+    const [row] = await ask<{ stamp: number }>(tx, `select ${STAMP} as stamp`, [])
+    return { stamp: row?.stamp ?? 0, fits: null }
+  }
+  const phrases = words.map(asPhrase).join(' ')
+  const question = isWorthRanking(words) ? RANKED : UNRANKED
+  const [row] = await ask<{ stamp: number; fits: string }>(tx, question, [phrases])
+  return { stamp: row?.stamp ?? 0, fits: JSON.parse(row?.fits ?? '[]') as Hits['fits'] }
+}
 
 /** A letter or two are in nearly every piece: how well they fit takes long to say, and says nothing. */
 function isWorthRanking(words: readonly string[]): boolean {
   return words.some((word) => word.length > 2)
 }
 
-function piecesWith(fit: string): string {
-  return `with hits as materialized (
-    select rowid as doc, ${fit} as fit from piece_words where piece_words match ?)
-  select json_group_array(json_array(${FACTS}, coalesce(h.fit, f.position))) as found
-  from hits h join piece_facts f on f.doc = h.doc where ${OPEN}`
+const FACTS = `select ${STAMP} as stamp, json_group_array(json_array(doc, resource_id, school_id, owner_id, is_shared,
+  kind, role, grade, minutes, language, reading_level, title, position)) as found from piece_facts`
+type Found = readonly [
+  doc: number,
+  id: ResourceId,
+  schoolId: KeptFacts['schoolId'],
+  ownerId: KeptFacts['ownerId'],
+  isShared: number,
+  kind: PieceFacts['kind'],
+  role: PieceFacts['role'],
+  grade: number,
+  minutes: number,
+  language: string,
+  readingLevel: number | null,
+  title: string,
+  position: number,
+]
+
+/** What all pieces are: as it is kept, if it was read at this stamp. */
+async function factsAt(tx: Connection, stamp: number): Promise<FactsAtStamp> {
+  const kept = keptBy(tx)
+  if (kept?.facts?.stamp === stamp) return kept.facts
+  const [row] = await ask<{ stamp: number; found: string }>(tx, FACTS, [])
+  const found = JSON.parse(row?.found ?? '[]') as readonly Found[]
+  const read: FactsAtStamp = {
+    stamp: row?.stamp ?? 0,
+    byDoc: new Map(found.map((f) => [f[0], toFacts(f)])),
+  }
+  if (kept) kept.facts = read
+  return read
 }
 
-function toFacts([
-  id,
-  kind,
-  role,
-  grade,
-  minutes,
-  source,
-  language,
-  readingLevel,
-  title,
-  rank,
-]: Found): PieceFacts {
-  return { id, kind, role, grade, minutes, source, language, readingLevel, title, rank }
+function toFacts(found: Found): KeptFacts {
+  const [, id, schoolId, ownerId, isShared, kind, role, grade, minutes, language, readingLevel, title, rank] =
+    found
+  const source = schoolId === null ? 'textbook' : 'school'
+  const seen = { id, kind, role, grade, minutes, source, language, readingLevel, title, rank } as const
+  return { schoolId, ownerId, isShared: isShared === 1, seen }
+}
+
+function isOpen(f: KeptFacts, { schoolId, userId }: Looker): boolean {
+  return f.schoolId === null || (f.schoolId === schoolId && (f.isShared || f.ownerId === userId))
+}
+
+/** What is mostly the same for everybody is not made anew for each look: there may be thousands of pieces. */
+function seenBy({ userId }: Looker, { seen, ownerId, schoolId }: KeptFacts, fit: number | null): PieceFacts {
+  const isOwn = schoolId !== null && ownerId === userId
+  if (!isOwn && fit === null) return seen
+  return { ...seen, source: isOwn ? 'own' : seen.source, rank: fit ?? seen.rank }
 }
 
 /** A word as what may go on: parts of a code, such as '8.W', stand together. */
@@ -116,6 +156,7 @@ export async function piecesServing(
     .filter(({ resource }) => resource.standards.some((code) => codes.includes(code)))
 }
 
+const OPEN = '(f.school_id is null or f.school_id = ? and (f.is_shared or f.owner_id = ?))'
 const SERVING = `select f.resource_id as id from piece_words w join piece_facts f on f.doc = w.rowid
   where piece_words match ? and ${OPEN} order by f.position, f.doc`
 

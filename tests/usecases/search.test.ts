@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import type { Actor } from '#core/access'
 import type { SearchOrder, ShelfFilter } from '#core/library'
+import { openStore } from '#db/client'
 import { changePiece } from '#usecases/library/changePiece'
-import { sharePiece } from '#usecases/library/ownPieces'
+import { dropPiece, sharePiece } from '#usecases/library/ownPieces'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside, makePiece } from '#usecases/library/shelf'
 import { PLAIN_PIECE, piecesOf, single } from '../support/made'
-import { aColleague, aSchool, publish } from '../support/world'
+import { MIGRATIONS, aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const piece = (part: { readonly title: string; readonly content?: string; readonly code?: string }) =>
@@ -134,5 +135,33 @@ describe('a search of the shelf', () => {
     expect(await titles(school, 'quartz', { who: school.stranger })).toEqual([])
     const asked = { text: 'quartz', filter: {}, order: 'fit' } as const
     expect((await searchShelf(school.deps, school.ann, asked)).error?.code).toBe('access/denied')
+  })
+})
+
+describe('what another server has changed', () => {
+  it('is found at once, in its new form and no other, and gone when it is gone', async () => {
+    const school = await aSchool()
+    const { deps, teacher } = school
+    const id = await make(school, { title: 'Tides' })
+    const store = await openStore({ url: school.file, migrationsFolder: MIGRATIONS })
+    const other = { ...school, deps: { ...deps, store } }
+    expect(await titles(school, 'tid')).toEqual(['Tides'])
+    expect(await titles(other, 'tid')).toEqual(['Tides'])
+    const { revision, resource } = mustBeOk(await lookInside(deps, teacher, id), 'look')
+    mustBeOk(
+      await changePiece(other.deps, teacher, {
+        resourceId: id,
+        revision,
+        piece: { ...resource, title: 'Ebb and flood' },
+      }),
+      'change',
+    )
+    await make(other, { title: 'Tidal pools' })
+    expect(await titles(school, 'tid')).toEqual(['Tidal pools'])
+    expect(await titles(school, 'ebb')).toEqual(['Ebb and flood'])
+    mustBeOk(await dropPiece(other.deps, teacher, id), 'drop')
+    expect(await titles(school, 'ebb')).toEqual([])
+    expect((await search(school, '')).total).toBe((await search(other, '')).total)
+    store.close()
   })
 })
