@@ -11,6 +11,7 @@ import { allOf, element, escapeXml, firstOf, parseXml, textIn } from '../xml'
 import type { Xml } from '../xml'
 import { printQtiItem } from './printItem'
 import { readQtiItem } from './readItem'
+import { identifierOf } from './text'
 import type { BesideItem } from './readItem'
 
 const MANIFEST = 'imsmanifest.xml'
@@ -35,7 +36,7 @@ function testOf(piece: Resource, names: ReadonlyMap<string, string>): string {
     'qti-assessment-test',
     {
       xmlns: 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0',
-      identifier: piece.code,
+      identifier: identifierOf(piece.code),
       title: piece.title,
     },
     element(

@@ -1,7 +1,7 @@
 import type { Item } from '../../../library'
 import { element } from '../xml'
 import { partsOf, rubric, value } from './printParts'
-import { paragraph } from './text'
+import { identifierOf, paragraph } from './text'
 
 const SCHEMA = 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0'
 
@@ -24,7 +24,7 @@ export function printQtiItem(item: Item): string {
     'qti-assessment-item',
     {
       xmlns: SCHEMA,
-      identifier: item.id,
+      identifier: identifierOf(item.id),
       title: item.id,
       adaptive: 'false',
       'time-dependent': 'false',

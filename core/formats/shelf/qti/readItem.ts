@@ -6,7 +6,7 @@ import { allOf, firstOf, isElement } from '../xml'
 import type { Xml } from '../xml'
 import type { Shortfall } from '../types'
 import { readKey } from './readKey'
-import { markdownOf } from './text'
+import { markdownOf, nameFrom } from './text'
 
 /** What a package says of an item beside it. */
 export interface BesideItem {
@@ -31,7 +31,7 @@ export function readQtiItem(root: Xml, number: number, beside: BesideItem | null
   if ('code' in key) return { item: null, short: [key] }
   const stem = key.stem ?? stemOf(body)
   if (stem === '') return { item: null, short: [{ code: 'no-text' }] }
-  const id = root.attributes.identifier ?? ''
+  const id = nameFrom(root.attributes.identifier ?? '')
   const item = {
     id: asId<ItemId>(isId(id) ? id : `q${number}`),
     stem: stem.slice(0, 2000),

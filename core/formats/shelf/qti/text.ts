@@ -71,3 +71,13 @@ function inline(of: Xml | string): string {
       return BLOCKS.has(of.name) ? `\n\n${within}\n\n` : within
   }
 }
+
+/** A name as an identifier of the format, which begins with a letter; read back by `nameFrom`. */
+export function identifierOf(name: string): string {
+  return /^[A-Za-z]/.test(name) ? name : `_${name}`
+}
+
+/** The name that an identifier stands for. */
+export function nameFrom(identifier: string): string {
+  return identifier.replace(/^_(?=.)/, '')
+}
