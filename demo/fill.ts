@@ -13,6 +13,7 @@ import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
 import { SEED, YEAR } from './scenario'
+import { buildBoats } from './handedIn'
 import { buildSchool, openAsPractice } from './school'
 
 // fills an empty database file with the demo school: tsx demo/fill.ts PATH
@@ -39,5 +40,6 @@ const deps: Deps = {
 const school = await buildSchool(deps)
 await liveThrough(deps, school, clock)
 await openAsPractice(deps, school)
+await buildBoats(deps, school)
 await store.settle()
 store.close()
