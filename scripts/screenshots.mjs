@@ -106,6 +106,12 @@ try {
   await teacher.locator('[name="title"]').fill('Check: ropes')
   await teacher.locator('[data-hook="item-kind"]').click()
   await teacher.locator('::-p-aria([name="Fill in blanks"][role="option"])').click()
+  // the list gives the focus back when it has closed
+  await teacher.waitForFunction(
+    () =>
+      !document.querySelector('[role="listbox"]') &&
+      document.activeElement?.matches('[data-hook="item-kind"]'),
+  )
   await teacher.locator('[name="stem-1"]').fill('Fill in what is missing.')
   await teacher.locator('[name="passage-1"]').fill('A wave carries [energy | the energy], not [matter].')
   await teacher.waitForSelector('[data-hook="findings-1"]')

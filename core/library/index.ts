@@ -1,6 +1,7 @@
 /** Textbooks, resources, items and standards; kinds/ has one file for each kind of item. */
 export { checkResource, countByKind, faultOf } from './checkResource'
 export { differenceOf } from './differenceOf'
+export { differentOnes } from './differentOnes'
 export type { PieceChange } from './differenceOf'
 export {
   FILE_SORTS,

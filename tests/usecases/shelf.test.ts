@@ -109,7 +109,9 @@ describe('a check that is drawn', () => {
     const school = await aSchool()
     // the same names in two pieces are two items
     await make(school, [on('1', 'D.1', 1), on('2', 'D.1', 5), on('3', 'D.2')])
-    await make(school, [on('1', 'D.1', 1), on('2', 'D.1', 3)])
+    await make(school, [{ ...on('1', 'D.1', 1), stem: 'Another?' }, on('2', 'D.1', 3)])
+    // what a test asks once more is no further question
+    await make(school, [on('1', 'D.1', 1), on('3', 'D.2')])
     const draw = async (part: object = {}) =>
       mustBeOk(
         await drawCheck(school.deps, school.teacher, {

@@ -3,6 +3,7 @@ import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { drawItems, sharesFor } from '#core/attempts'
 import type { Mix } from '#core/attempts'
+import { differentOnes } from '#core/library'
 import { piecesServing } from '#db/repositories'
 import type { Deps } from '../deps'
 
@@ -23,12 +24,13 @@ export async function drawCheck(
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const standards = [...new Set(asked.standards)]
   const pieces = await piecesServing(deps.store.read, actor, standards)
-  const bank = pieces.flatMap(({ resource }) =>
+  const all = pieces.flatMap(({ resource }) =>
     resource.items
       .filter((item) => item.standard !== null && standards.includes(item.standard))
       // items are named within their piece; in one bank each needs a name of its own
       .map((item) => ({ ...item, item, from: resource, id: `${resource.id}/${item.id}` as typeof item.id })),
   )
+  const bank = differentOnes(all, (of) => of.item)
   const drawn = drawItems(bank, sharesFor(standards, asked.perStandard, asked.mix), asked.seed)
   const short = standards.flatMap((standard) => {
     const missing = asked.perStandard - drawn.filter((d) => d.standard === standard).length

@@ -71,6 +71,10 @@ const ticked = ref<readonly string[]>([])
 /** What a check is built from at the moment. */
 const building = ref<'standards' | 'picked' | null>(null)
 const items = usePickedItems()
+function tick(code: string, isOn: boolean): void {
+  const others = ticked.value.filter((c) => c !== code)
+  ticked.value = isOn ? [...others, code] : others
+}
 function build(code?: string): void {
   if (code && !ticked.value.includes(code)) ticked.value = [...ticked.value, code]
   building.value = 'standards'
@@ -116,7 +120,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
       >
         <ChoiceButtons v-model="side" class="mt-3" label="Order of the shelf" :items="SIDES" />
         <template v-if="side === 'standards'">
-          <StandardsTree v-model:ticked="ticked" :chosen="standard" @choose="read" />
+          <StandardsTree :ticked="ticked" :chosen="standard" @choose="read" @tick="tick" />
           <div v-if="ticked.length" class="building">
             <b class="flex-1">{{ count(ticked.length, 'standard') }} ticked</b>
             <UButton size="sm" data-hook="build" @click="build()">Build a check</UButton>

@@ -8,9 +8,8 @@ import ShelfRow from './ShelfRow.vue'
 import { count } from '~/shared/words/numbers'
 
 /** Standards under their domains: pressed to be read, ticked to build a check from. */
-const props = defineProps<{ chosen: string | null }>()
-const emit = defineEmits<{ choose: [code: string] }>()
-const ticked = defineModel<readonly string[]>('ticked', { required: true })
+const props = defineProps<{ chosen: string | null; ticked: readonly string[] }>()
+const emit = defineEmits<{ choose: [code: string]; tick: [code: string, isOn: boolean] }>()
 const shelf = useShelf()
 const all = computed(() => shelf.shelf?.standards ?? [])
 const domains = computed(() => {
@@ -36,10 +35,6 @@ function toggle(code: string): void {
   if (!next.delete(code)) next.add(code)
   open.value = next
 }
-function tick(code: string, isOn: boolean): void {
-  const others = ticked.value.filter((c) => c !== code)
-  ticked.value = isOn ? [...others, code] : others
-}
 </script>
 
 <template>
@@ -62,7 +57,7 @@ function tick(code: string, isOn: boolean): void {
             :model-value="ticked.includes(s.code)"
             :aria-label="`Tick ${s.code}`"
             :data-hook="`tick-${s.code}`"
-            @update:model-value="tick(s.code, $event === true)"
+            @update:model-value="emit('tick', s.code, $event === true)"
           />
           <ShelfRow :is-chosen="s.code === chosen" data-hook="standard" @choose="emit('choose', s.code)"
             >{{ s.text }} <span class="code said">{{ s.code }}</span></ShelfRow
