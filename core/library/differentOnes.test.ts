@@ -15,9 +15,6 @@ describe('questions that differ', () => {
   })
 
   it('have another key, where the words are the same', () => {
-    const other = { ...single('1'), right: 'a' }
-    expect(differentOnes([single('1'), other], (item) => item)).toHaveLength(
-      single('1').right === 'a' ? 1 : 2,
-    )
+    expect(differentOnes([single('1'), single('1', { right: 'a' })], (item) => item)).toHaveLength(2)
   })
 })

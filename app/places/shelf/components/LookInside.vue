@@ -54,10 +54,20 @@ async function load(): Promise<void> {
   const reply = await call(LookInside, { params: { resourceId } })
   if (resourceId !== props.resourceId) return
   inside.value = reply.ok ? reply.value : null
+  isWhole.value = false
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
 }
 watch(() => props.resourceId, load, { immediate: true })
 
+/** A test of the whole year has dozens of standards: its questions would be far below. */
+const MOST_STANDARDS = 6
+const isWhole = ref(false)
+const shownStandards = computed(
+  () => inside.value?.standards.slice(0, isWhole.value ? undefined : MOST_STANDARDS) ?? [],
+)
+function showAll(): void {
+  isWhole.value = true
+}
 const kinds = computed(() =>
   Object.entries(countByKind(resource.value?.items ?? []))
     .filter(([, n]) => n > 0)
@@ -105,10 +115,18 @@ const assignTo = computed(() => ({
       <template v-if="inside?.standards.length"
         ><dt>Standards</dt>
         <dd>
-          <p v-for="s in inside.standards" :key="s.code">
+          <p v-for="s in shownStandards" :key="s.code">
             {{ s.text }}
             <button type="button" class="plain code" @click="emit('standard', s.code)">{{ s.code }}</button>
           </p>
+          <button
+            v-if="shownStandards.length < inside.standards.length"
+            type="button"
+            class="plain"
+            @click="showAll"
+          >
+            All {{ inside.standards.length }}
+          </button>
         </dd></template
       >
       <dt>Already used</dt>
