@@ -11,6 +11,7 @@ import type { Deps } from '#usecases/deps'
 import { handFile } from '#usecases/learning/handFiles'
 import { keepFile } from '#usecases/library/files'
 import { makePiece } from '#usecases/library/shelf'
+import { mailNotices } from '#usecases/notices/mailNotices'
 import { assign } from '#usecases/work/assign'
 import { RULES } from './rules'
 import type { DemoSchool } from './school'
@@ -103,4 +104,6 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
     const actor: Actor = { userId: learner.id, schoolId, role: 'learner', office: false }
     mustBeOk(await handFile(deps, actor, { assignmentId, pieceId, ...file }), file.name)
   }
+  // they were told at once: a server that starts has nothing to catch up on
+  await mailNotices(deps)
 }
