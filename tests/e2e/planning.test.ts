@@ -149,7 +149,7 @@ describe('the rest of the desk by keyboard alone', () => {
         () => !(document.querySelector('[data-hook="undo"]') as HTMLButtonElement).disabled,
       )
     }
-    await p.seesIn('[data-hook="undo"]', 'held “Test: properties”')
+    await p.seesIn('[data-hook="undo"]', 'published “A boat of foil”')
     expect(await stored()).toBe(before)
     p.isQuiet()
   })
