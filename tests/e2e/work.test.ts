@@ -172,7 +172,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.sees('Held until you publish it')
     const saoirse = await demoPerson(server, 'saoirse')
     await saoirse.sees('Hello, Saoirse')
-    expect(await saoirse.text()).not.toContain('Once more')
+    expect(await saoirse.text()).not.toContain('Once more: amplitude')
 
     await teacher.page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('[data-hook="need-to-publish"] tbody')]
@@ -193,7 +193,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.sees('Publish again')
     await saoirse.page.reload({ waitUntil: 'networkidle0' })
     await saoirse.sees('Hello, Saoirse')
-    expect(await saoirse.text()).not.toContain('Once more')
+    expect(await saoirse.text()).not.toContain('Once more: amplitude')
     teacher.isQuiet()
   })
 })
