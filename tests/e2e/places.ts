@@ -8,7 +8,7 @@ export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/pace/sheet', 'W1.1 What a vibration is'],
   ['/shelf?piece=piece-wav204', 'Try it as a learner'],
   ['/shelf?by=standards&standard=TH.8.W.7', 'Before and after'],
-  ['/shelf-files', 'Standards as a file'],
+  ['/shelf-files', 'Out as a file'],
   ['/shelf-own', 'Question 1'],
   ['/classes', 'Science 7 E'],
   ['/classes/year', 'Harvest break'],

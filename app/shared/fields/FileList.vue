@@ -8,7 +8,7 @@ defineProps<{ files: readonly KeptFile[]; about?: (file: KeptFile, at: number) =
 </script>
 
 <template>
-  <ul class="grid gap-1 text-[0.95rem]">
+  <ul class="grid gap-1">
     <li v-for="(file, i) in files" :key="file.id" class="flex flex-wrap gap-x-3 items-baseline">
       <a class="plain" :href="addressOf(file.id)" download target="_blank" rel="noopener">{{ file.name }}</a>
       <span class="said">{{ saySize(file.size) }}{{ about ? ` · ${about(file, i)}` : '' }}</span>

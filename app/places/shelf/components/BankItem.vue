@@ -15,7 +15,7 @@ const isPicked = computed(() => items.has(nameOfItem(props.bank.id, props.item))
     <UButton
       size="xs"
       color="neutral"
-      class="mt-1.5 ml-6"
+      class="pick"
       :variant="isPicked ? 'solid' : 'outline'"
       :aria-pressed="isPicked"
       :aria-label="`${isPicked ? 'Picked' : 'Pick'} for a check: question ${number}`"
@@ -25,3 +25,9 @@ const isPicked = computed(() => items.has(nameOfItem(props.bank.id, props.item))
     >
   </ItemKey>
 </template>
+
+<style scoped>
+.pick {
+  margin: 0.4rem 0 0 1.5rem;
+}
+</style>

@@ -21,7 +21,7 @@ function toggle(number: string): void {
         :is-open="open === unit.number"
         @toggle="toggle(unit.number)"
       />
-      <ol v-if="open === unit.number" class="py-1 pl-6">
+      <ol v-if="open === unit.number" class="lessons">
         <li v-for="lesson in unit.lessons" :key="lesson.id">
           <span class="code">{{ lesson.number }}</span> {{ lesson.title }}
         </li>
@@ -29,3 +29,9 @@ function toggle(number: string): void {
     </template>
   </div>
 </template>
+
+<style scoped>
+.lessons {
+  padding: 0.25rem 0 0.25rem 1.5rem;
+}
+</style>

@@ -83,8 +83,8 @@ async function keep(assign: boolean): Promise<void> {
       >
     </div>
     <ItemKey v-for="(of, i) in items" :key="of.name" :item="of.item" :number="i + 1">
-      <p class="flex gap-3 items-baseline ml-6">
-        <span class="said flex-1 !ml-0"
+      <p class="flex gap-3 from">
+        <span class="said flex-1"
           >from {{ of.from.title }} <span class="code">{{ of.from.code }}</span></span
         >
         <UButton
@@ -99,3 +99,13 @@ async function keep(assign: boolean): Promise<void> {
     </ItemKey>
   </div>
 </template>
+
+<style scoped>
+.from {
+  align-items: baseline;
+  margin-left: 1.5rem;
+}
+.from .said {
+  margin-left: 0;
+}
+</style>

@@ -48,8 +48,8 @@ function putIn(): void {
       "
       >Put in a picture</UButton
     >
-    <div v-else class="grid gap-2 p-3 border border-default rounded-md" data-hook="picture-form">
-      <img v-if="kept" :src="addressOf(kept.id)" :alt="words" class="max-h-40 justify-self-start" />
+    <div v-else class="form grid gap-2" data-hook="picture-form">
+      <img v-if="kept" :src="addressOf(kept.id)" :alt="words" class="shown" />
       <ChooseFile
         :label="kept ? 'Choose another picture' : 'Choose a picture'"
         accept="image/png,image/jpeg,image/gif,image/webp"
@@ -77,3 +77,15 @@ function putIn(): void {
     </div>
   </div>
 </template>
+
+<style scoped>
+.form {
+  padding: 0.75rem;
+  border: 1px solid var(--ui-border);
+  border-radius: 6px;
+}
+.shown {
+  max-height: 10rem;
+  justify-self: start;
+}
+</style>
