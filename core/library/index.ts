@@ -8,7 +8,6 @@ export {
   MOST_FILES,
   MOST_KEPT_BYTES,
   addressOf,
-  isOfKeptFile,
   picturesIn,
   withoutPictures,
 } from './files'
