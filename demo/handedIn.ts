@@ -105,5 +105,5 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
     mustBeOk(await handFile(deps, actor, { assignmentId, pieceId, ...file }), file.name)
   }
   // they were told at once: a server that starts has nothing to catch up on
-  await mailNotices(deps)
+  while ((await mailNotices(deps)) > 0);
 }

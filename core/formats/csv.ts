@@ -113,3 +113,8 @@ export function printCells(rows: readonly (readonly string[])[]): string {
     { escapeFormulae: RUNS, newline: '\r\n' },
   )}\r\n`
 }
+
+/** Without the sign that keeps a spreadsheet from running a cell, such as one with a number below zero. */
+export function asMeant(cell: string): string {
+  return cell.replace(/^'(?=\s*[=+\-@])/, '')
+}

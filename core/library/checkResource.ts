@@ -3,7 +3,7 @@ import type { Result } from '../base'
 import type { LibraryRefusal } from './refusals'
 import { ITEM_KINDS, checkItem } from './kinds'
 import type { Item, ItemKind } from './kinds'
-import { hasSilentPicture } from './files'
+import { hasSilentPicture, textsOf } from './files'
 import { hasLink, isWebAddress, itemsOfKind } from './resourceKinds'
 import type { Resource } from './types'
 
@@ -33,10 +33,10 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
   return ok(resource)
 }
 
-function missingIn({ kind, items, material, content }: Resource): LibraryRefusal | null {
+function missingIn(resource: Resource): LibraryRefusal | null {
+  const { kind, items, material } = resource
   const { link, words, files } = material
-  const stems = items.flatMap((i) => [i.stem, i.feedback, i.hint])
-  if ([content, ...stems].some(hasSilentPicture)) return { code: 'library/silent-picture', field: 'content' }
+  if (textsOf(resource).some(hasSilentPicture)) return { code: 'library/silent-picture', field: 'content' }
   if (kind === 'file' && files.length === 0) return { code: 'library/no-file', field: 'files' }
   const isFilmHere = kind === 'video' && files.some((f) => f.sort === 'film')
   if (itemsOfKind(kind) === 'needed' && items.length === 0)

@@ -3,7 +3,19 @@ export { checkResource, countByKind, faultOf } from './checkResource'
 export { differenceOf } from './differenceOf'
 export { differentOnes } from './differentOnes'
 export type { PieceChange } from './differenceOf'
-export { FILE_SORTS, MOST_FILES, MOST_KEPT_BYTES, addressOf, picturesIn, withoutPictures } from './files'
+export {
+  FILE_SORTS,
+  KEPT_NAMES,
+  KEPT_TYPES,
+  MOST_FILES,
+  MOST_KEPT_BYTES,
+  TEXT_NAMES,
+  addressOf,
+  isOfKeptFile,
+  picturesIn,
+  textsOf,
+  withoutPictures,
+} from './files'
 export type { FileSort, KeptFile } from './files'
 export { findingsIn } from './itemFindings'
 export type { ItemFinding } from './itemFindings'

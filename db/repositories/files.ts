@@ -2,6 +2,7 @@ import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { AssignmentId, FileId, Instant, PieceId, SchoolId, UserId } from '#core/base'
 import type { KeptFile } from '#core/library'
 import { handedFiles, keptFiles } from '../schema/files'
+import { users } from '../schema/people'
 import type { Connection } from './store'
 
 /** A kept file and whose it is. */
@@ -19,12 +20,8 @@ export async function addFile(tx: Connection, record: FileRecord, bytes: Uint8Ar
 }
 
 const { id, name, sort, type, size, schoolId, ownerId, madeAt } = keptFiles
-const WITHOUT_BYTES = { id, name, sort, type, size, schoolId, ownerId, madeAt }
-type Row = KeptFile & Omit<FileRecord, 'file'>
-
-function toRecord({ schoolId, ownerId, madeAt, ...file }: Row): FileRecord {
-  return { file, schoolId, ownerId, madeAt }
-}
+/** Everything but the content. */
+const FILE = { id, name, sort, type, size }
 
 /** Kept files by id, without their content. */
 export async function filesById(
@@ -33,10 +30,10 @@ export async function filesById(
 ): Promise<ReadonlyMap<FileId, FileRecord>> {
   if (ids.length === 0) return new Map()
   const rows = await tx
-    .select(WITHOUT_BYTES)
+    .select({ file: FILE, schoolId, ownerId, madeAt })
     .from(keptFiles)
     .where(inArray(keptFiles.id, [...ids]))
-  return new Map(rows.map((row) => [row.id, toRecord(row)]))
+  return new Map(rows.map((row) => [row.file.id, row]))
 }
 
 /** The content of a kept file, or null. */
@@ -71,22 +68,17 @@ export async function handedAs(tx: Connection, fileId: FileId): Promise<HandedFi
   return row ?? null
 }
 
-/** What was handed in for a piece, the first one first. */
+/** What was handed in for a piece, the first one first, with whose it is. */
 export async function handedAt(
   tx: Connection,
   of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
-): Promise<readonly (HandedFile & { readonly file: KeptFile })[]> {
+): Promise<readonly (HandedFile & { readonly file: KeptFile; readonly learnerName: string })[]> {
   const rows = await tx
-    .select()
+    .select({ handed: handedFiles, file: FILE, learnerName: users.name })
     .from(handedFiles)
+    .innerJoin(keptFiles, eq(keptFiles.id, handedFiles.fileId))
+    .innerJoin(users, eq(users.id, handedFiles.learnerId))
     .where(and(eq(handedFiles.assignmentId, of.assignmentId), eq(handedFiles.pieceId, of.pieceId)))
     .orderBy(asc(handedFiles.handedAt), asc(handedFiles.fileId))
-  const files = await filesById(
-    tx,
-    rows.map((r) => r.fileId),
-  )
-  return rows.flatMap((row) => {
-    const file = files.get(row.fileId)?.file
-    return file ? [{ ...row, file }] : []
-  })
+  return rows.map(({ handed, file, learnerName }) => ({ ...handed, file, learnerName }))
 }

@@ -248,25 +248,38 @@ export async function setShared(tx: Connection, id: ResourceId, isShared: boolea
   await tx.update(resources).set({ isShared }).where(eq(resources.id, id))
 }
 
-/** How many assignments give a piece out, or did. */
-export async function usesOf(tx: Connection, id: ResourceId): Promise<number> {
+/** How many assignments give any of these pieces out, or did. */
+export async function usesOf(tx: Connection, ids: readonly ResourceId[]): Promise<number> {
   const [row] = await tx.all<{ works: number }>(
-    sql`select count(distinct assignment_id) as works from assignment_pieces where resource_id = ${id}`,
+    sql`select count(distinct assignment_id) as works from assignment_pieces
+      where resource_id in (select value from json_each(${JSON.stringify(ids)}))`,
   )
   return row?.works ?? 0
 }
 
-/** Takes a piece away, with its former forms and what points to it. */
-export async function dropResource(tx: Connection, id: ResourceId): Promise<void> {
-  await tx.delete(guidePointers).where(or(eq(guidePointers.fromPiece, id), eq(guidePointers.toPiece, id)))
-  await tx.delete(practiceDone).where(eq(practiceDone.resourceId, id))
-  await tx.delete(resourceRevisions).where(eq(resourceRevisions.resourceId, id))
-  await tx.delete(resources).where(eq(resources.id, id))
+/** Takes pieces away, with their former forms and what points to them. */
+export async function dropResources(tx: Connection, ids: readonly ResourceId[]): Promise<void> {
+  const gone = sql`(select value from json_each(${JSON.stringify(ids)}))`
+  await tx
+    .delete(guidePointers)
+    .where(or(inArray(guidePointers.fromPiece, gone), inArray(guidePointers.toPiece, gone)))
+  await tx.delete(practiceDone).where(inArray(practiceDone.resourceId, gone))
+  await tx.delete(resourceRevisions).where(inArray(resourceRevisions.resourceId, gone))
+  await tx.delete(resources).where(inArray(resources.id, gone))
 }
 
 /** Adds a piece. */
 export async function addResource(tx: Connection, record: ResourceRecord): Promise<void> {
-  await tx.insert(resources).values(fromResource(record))
+  await addResources(tx, [record])
+}
+
+/** So many rows go into one statement: a database takes only so many values at once. */
+const ROWS_AT_ONCE = 50
+
+/** Adds pieces. */
+export async function addResources(tx: Connection, records: readonly ResourceRecord[]): Promise<void> {
+  for (let from = 0; from < records.length; from += ROWS_AT_ONCE)
+    await tx.insert(resources).values(records.slice(from, from + ROWS_AT_ONCE).map(fromResource))
 }
 
 /** The worked example of the textbook lesson that a piece belongs to; null when it has none, or is one itself. */

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import contentDisposition from 'content-disposition'
 import {
   defineEventHandler,
   getRequestHeader,
@@ -99,12 +100,9 @@ export function handleOpenFile<C extends AnyContract>(
 function sent(event: H3Event, file: Result<FileText, Refusal>): Result<string | Uint8Array, Refusal> {
   if (!file.ok) return file
   const { name, type, text, isShown = false } = file.value
-  // a plain name for who knows no other, and the whole one (RFC 6266)
-  const plain = name.replace(/[^\x20-\x7e]|["\\]/g, '_')
-  const whole = encodeURIComponent(name).replace(/['()*]/g, (c) => `%${c.charCodeAt(0).toString(16)}`)
-  const how = isShown ? 'inline' : 'attachment'
   setResponseHeader(event, 'content-type', type)
-  setResponseHeader(event, 'content-disposition', `${how}; filename="${plain}"; filename*=UTF-8''${whole}`)
+  const how = isShown ? 'inline' : 'attachment'
+  setResponseHeader(event, 'content-disposition', contentDisposition(name, { type: how }))
   if (isShown) {
     setResponseHeader(event, 'cache-control', 'private, max-age=31536000, immutable')
     setResponseHeader(event, 'content-security-policy', "default-src 'none'; sandbox")

@@ -41,17 +41,7 @@ export const ShowGrid = contract<ClassGrid>()({
 })
 
 /** Answers of a class to a piece that a person scores; those that wait come first. */
-/** A file that a learner handed in for a piece. */
-export interface FileHandedIn {
-  readonly file: KeptFile
-  readonly learnerId: UserId
-  readonly name: string
-  readonly handedAt: Instant
-}
-export const ListToScore = contract<{
-  readonly answers: readonly AnswerToScore[]
-  readonly files: readonly FileHandedIn[]
-}>()({
+export const ListToScore = contract<{ readonly answers: readonly AnswerToScore[] }>()({
   method: 'GET',
   path: '/api/evidence/to-score/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
@@ -65,6 +55,12 @@ export const ScoreAnswer = contract<{ readonly learners: number }>()({
   body: z.strictObject({ itemId: id<ItemId>(), points: z.number(), comment: prose(2000) }),
 })
 
+/** A file that a learner handed in for a piece. */
+export interface FileHandedIn extends KeptFile {
+  readonly learnerId: UserId
+  readonly learnerName: string
+  readonly handedAt: Instant
+}
 export interface PieceFigures {
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
@@ -75,6 +71,8 @@ export interface PieceFigures {
   readonly tries: number
   readonly figures: readonly ItemFigures[]
   readonly items: readonly Item[]
+  /** What was handed in as files, by name. */
+  readonly files: readonly FileHandedIn[]
 }
 /**
  * Items of a piece of an assignment (without a name: of its first that has any), hardest first; over one class or

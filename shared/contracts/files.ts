@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, BookId, FileId, Instant, PieceId, ResourceId } from '#core/base'
 import { MOST_KEPT_BYTES } from '#core/library'
 import type { KeptFile } from '#core/library'
+import type { MyFile } from '#core/work'
 import type { ShelfReading } from '#core/formats'
 import { WIRE } from '../shapes/makers'
 import { contract, id, line } from './define'
@@ -96,11 +97,6 @@ export const ShowFile = contract<unknown>()({
   path: '/api/files/:fileId',
   params: z.strictObject({ fileId: id<FileId>() }),
 })
-/** A file that was handed in, and by whom of a team; null: by oneself. */
-export interface MyFile extends KeptFile {
-  readonly handedAt: Instant
-  readonly by: string | null
-}
 export interface MyFiles {
   readonly files: readonly MyFile[]
 }

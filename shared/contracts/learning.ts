@@ -2,10 +2,9 @@ import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
 import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem, Material } from '#core/library'
-import type { LearnerCard, LearnerPiece, NoticeKind } from '#core/work'
+import type { LearnerCard, LearnerPiece, MyFile, NoticeKind } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
-import type { MyFile } from './files'
 import { contract, id } from './define'
 
 export const ListMyWork = contract<{

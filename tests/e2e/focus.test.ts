@@ -74,7 +74,7 @@ describe.each([
   })
 
   it('for a learner', async () => {
-    const p = await demoPerson(server, 'emeka', '/', size)
+    const p = await demoPerson(server, 'saoirse', '/', size)
     await p.sees('Now')
     await walksByTab(p)
     await p.page.locator('[data-hook="work-now"][data-steps="2"]').click()

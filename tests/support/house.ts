@@ -23,6 +23,7 @@ export const MAY: Record<
       /^zod$/,
       /^node:crypto$/,
       /^proxy-addr$/,
+      /^content-disposition$/,
       /^ipaddr\.js$/,
       /^tinypool$/,
       /^virtual:page-paths$/,

@@ -4,7 +4,7 @@ import type { FileId } from '#core/base'
 import type { Actor } from '#core/access'
 import { MOST_FILES, NO_MATERIAL, addressOf } from '#core/library'
 import type { KeptFile, Resource } from '#core/library'
-import { listToScore } from '#usecases/evidence/scoring'
+import { showItems } from '#usecases/evidence/evidence'
 import { handFile, takeFileBack } from '#usecases/learning/handFiles'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { changePiece } from '#usecases/library/changePiece'
@@ -129,8 +129,10 @@ describe('a file that is handed in', () => {
     expect(handed).toMatchObject([{ name: 'dot.png', sort: 'picture', by: null }])
     expect(await files(ben)).toEqual([])
     const id = handed[0]?.id as FileId
-    const seen = mustBeOk(await listToScore(deps, teacher, { ...of, classId: a.classId }), 'list').files
-    expect(seen).toMatchObject([{ file: { id }, learnerId: ann.userId }])
+    const seen = mustBeOk(await showItems(deps, teacher, { ...of, classId: a.classId }), 'items').files
+    expect(seen).toMatchObject([{ id, name: 'dot.png', learnerId: ann.userId, learnerName: 'Ann Ash' }])
+    const ofOther = mustBeOk(await showItems(deps, teacher, { ...of, classId: school.b.classId }), 'items')
+    expect(ofOther.files).toEqual([])
     const codes = await Promise.all(
       [ann, teacher, ben, await aColleague(school), stranger].map(
         async (who) => (await showFile(deps, who, id)).error?.code ?? 'seen',
@@ -148,7 +150,7 @@ describe('a file that is handed in', () => {
     const { deps, ann, ben } = school
     const dora = await aLearner(school, school.a.joinCode, 'Dora Dell')
     const [file] = mustBeOk(await handFile(deps, ann, { ...of, ...PDF }), 'hand').files
-    expect(await files(ben)).toMatchObject([{ name: 'sheet.pdf', by: expect.any(String) }])
+    expect(await files(ben)).toMatchObject([{ name: 'sheet.pdf', by: 'Ann Ash' }])
     expect((await showFile(deps, ben, file?.id as FileId)).ok).toBe(true)
     expect((await showFile(deps, dora, file?.id as FileId)).ok).toBe(false)
   })

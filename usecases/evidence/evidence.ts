@@ -7,6 +7,7 @@ import {
   answersOf,
   assignmentsById,
   attemptsOf,
+  handedAt,
   learnerWorkOf,
   learnersOf,
   publishedIdsOf,
@@ -178,5 +179,9 @@ export async function showItems(
       })),
     ),
     items: resource.items,
+    files: (await handedAt(tx, { assignmentId: record.id, pieceId: piece.id }))
+      .filter((h) => learners.has(h.learnerId))
+      .map(({ file, handedAt, learnerId, learnerName }) => ({ ...file, handedAt, learnerId, learnerName }))
+      .sort((a, b) => a.learnerName.localeCompare(b.learnerName)),
   })
 }

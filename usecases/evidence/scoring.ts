@@ -11,7 +11,6 @@ import {
   attemptById,
   attemptsOf,
   attemptsSharedWith,
-  handedAt,
   learnerWorkOf,
   learnersOf,
   saveScore,
@@ -24,7 +23,7 @@ import { writing } from '../rollback'
 import { classFor } from '../teaching/classAccess'
 import { workFor } from '../work/workFor'
 
-/** Answers of one class to a piece that a person scores, those that wait first, then by name; and files handed in. */
+/** Answers of one class to a piece that a person scores, those that wait first, then by name. */
 export async function listToScore(
   deps: Deps,
   actor: Actor,
@@ -54,11 +53,7 @@ export async function listToScore(
   )
   const waits = (a: AnswerToScore) => Number(a.points !== null)
   const list = lists.flat().sort((a, b) => waits(a) - waits(b) || a.name.localeCompare(b.name))
-  const handed = (await handedAt(tx, input)).filter((h) => inClass.has(h.learnerId))
-  const files = handed
-    .map(({ file, learnerId, handedAt }) => ({ file, learnerId, handedAt, name: names.get(learnerId) ?? '' }))
-    .sort((a, b) => a.name.localeCompare(b.name))
-  return ok({ answers: list, files })
+  return ok({ answers: list })
 }
 
 async function itemsByHand(tx: Connection, attempt: Attempt): Promise<readonly Item[]> {

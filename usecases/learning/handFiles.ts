@@ -1,10 +1,11 @@
 import { ok, refuse } from '#core/base'
-import type { AssignmentId, FileId, Instant, PieceId, Result, UserId } from '#core/base'
+import type { AssignmentId, FileId, PieceId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import { MOST_FILES, takesFiles } from '#core/library'
-import type { KeptFile } from '#core/library'
-import { addFile, addHanded, dropFile, handedAt, userById } from '#db/repositories'
+import { mayHandFiles } from '#core/work'
+import type { MyFile } from '#core/work'
+import { addFile, addHanded, dropFile, handedAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { readFileSent } from '../library/files'
@@ -20,11 +21,6 @@ interface OfWork {
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
 }
-/** A file that was handed in, and by whom of a team; null: by the learner who looks. */
-export interface MyFile extends KeptFile {
-  readonly handedAt: Instant
-  readonly by: string | null
-}
 type Handed = Result<{ readonly files: readonly MyFile[] }, FileRefusal | AttemptRefusal>
 
 /** What a learner and their team have handed in as files for a piece, the first one first. */
@@ -34,13 +30,13 @@ export async function filesHandedBy(
   learnerId: UserId,
   teams: readonly (readonly UserId[])[],
 ): Promise<readonly MyFile[]> {
-  const all = (await handedAt(tx, of)).filter((h) => isAmong(teams, learnerId, h.learnerId))
-  return Promise.all(
-    all.map(async (h) => {
-      const by = h.learnerId === learnerId ? null : ((await userById(tx, h.learnerId))?.name ?? '')
-      return { ...h.file, handedAt: h.handedAt, by }
-    }),
-  )
+  return (await handedAt(tx, of))
+    .filter((h) => isAmong(teams, learnerId, h.learnerId))
+    .map(({ file, handedAt, learnerId: id, learnerName }) => ({
+      ...file,
+      handedAt,
+      by: id === learnerId ? null : learnerName,
+    }))
 }
 
 /** Whether a learner may hand in files for a piece, or take them back, now. */
@@ -55,12 +51,7 @@ async function mayHand(
   const known = await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId)
   const card = known?.work.pieces.find((p) => p.pieceId === of.pieceId)
   if (!card || !takesFiles(card.kind)) return refuse({ code: 'access/not-found', what: 'work' })
-  if (card.blockedBy)
-    return refuse({ code: 'attempts/first-things-first', field: 'assignmentId', title: card.blockedBy.title })
-  if (card.state === 'open' || card.state === 'late') return ok(true)
-  if (card.state === 'coming-up' && card.opensAt !== null)
-    return refuse({ code: 'attempts/not-open-yet', field: 'assignmentId', opensAt: card.opensAt })
-  return refuse({ code: 'attempts/closed', field: 'assignmentId', closedAt: card.closesAt ?? now })
+  return mayHandFiles(card, now)
 }
 
 /** Hands in a file for a piece of the actor's own work. Refused before it opens and after it has closed. */

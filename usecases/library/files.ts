@@ -2,7 +2,7 @@ import { asId, ok, refuse } from '#core/base'
 import type { ComputeRefusal, FileId, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
-import { MOST_KEPT_BYTES, picturesIn } from '#core/library'
+import { MOST_KEPT_BYTES, picturesIn, textsOf } from '#core/library'
 import type { KeptFile, LibraryRefusal, Resource } from '#core/library'
 import { addFile, bytesOf, filesById, handedAs, learnerWorkOf } from '#db/repositories'
 import type { Connection, FileRecord } from '#db/repositories'
@@ -94,22 +94,20 @@ async function maySee(
 
 /**
  * The piece with its files as they are kept, whatever was said of them. Refused when one of them, or of the pictures
- * in its text, is not there for the actor's school.
+ * in its texts, is not there for the actor's school.
  */
-export async function withKeptFiles<P extends Pick<Resource, 'content' | 'material'>>(
+export async function withKeptFiles<P extends Pick<Resource, 'content' | 'items' | 'material'>>(
   tx: Connection,
   actor: Actor,
   piece: P,
 ): Promise<Result<P, LibraryRefusal>> {
   const asked = piece.material.files
-  const known = await filesById(tx, [...asked.map((f) => f.id), ...picturesIn(piece.content)])
+  const pictures = textsOf(piece).flatMap(picturesIn)
+  const known = await filesById(tx, [...asked.map((f) => f.id), ...pictures])
   const isOpen = (id: FileId) => known.get(id)?.schoolId === actor.schoolId
-  const missing = asked.find((f) => !isOpen(f.id))
-  if (missing) return refuse({ code: 'library/unknown-file', field: 'file', name: missing.name })
-  const picture = picturesIn(piece.content).find(
-    (id) => !isOpen(id) || known.get(id)?.file.sort !== 'picture',
-  )
-  if (picture) return refuse({ code: 'library/unknown-file', field: 'file', name: picture })
+  const isPicture = (id: FileId) => isOpen(id) && known.get(id)?.file.sort === 'picture'
+  const missing = asked.find((f) => !isOpen(f.id))?.name ?? pictures.find((id) => !isPicture(id))
+  if (missing !== undefined) return refuse({ code: 'library/unknown-file', field: 'file', name: missing })
   const files = asked.flatMap((f) => known.get(f.id)?.file ?? [])
   return ok({ ...piece, material: { ...piece.material, files } })
 }

@@ -9,19 +9,19 @@ import {
   addBook,
   addFramework,
   addImport,
-  addResource,
+  addResources,
   addStandards,
   booksFor,
   dropBook,
   dropFramework,
-  dropResource,
+  dropResources,
   importsOf,
   isBookInUse,
   markTakenBack,
   standardsFor,
   usesOf,
 } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, ResourceRecord } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 
@@ -89,26 +89,28 @@ export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Pr
   return writing(deps.store, async (tx): Promise<Imported> => {
     const importId = deps.ids.newId()
     const bookId = book && (await addWhole(deps, tx, actor, book))
-    const made: ResourceId[] = []
+    const records: ResourceRecord[] = []
     for (const [position, piece] of pieces.entries()) {
-      const lessonId = read.value.lessonOf[position] ?? null
-      const isInBook = bookId !== null && lessonId !== null
       const id = asId<ResourceId>(deps.ids.newId())
       const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
       const checked = checkResource({ ...piece, id, code })
       if (!checked.ok) return checked
-      await addResource(tx, {
+      const lessonId = read.value.lessonOf[position] ?? null
+      const where =
+        bookId !== null && lessonId !== null ? { bookId, lesson: lessonIn(bookId, lessonId) } : null
+      records.push({
         resource: checked.value,
         schoolId: actor.schoolId,
         ownerId: actor.userId,
-        bookId: isInBook ? bookId : null,
-        bookLessonId: isInBook ? lessonIn(bookId, lessonId) : null,
+        bookId: where?.bookId ?? null,
+        bookLessonId: where?.lesson ?? null,
         position,
-        isShared: isInBook,
+        isShared: where !== null,
         revision: 1,
       })
-      made.push(id)
     }
+    await addResources(tx, records)
+    const made = records.map((r) => r.resource.id)
     const frameworkId = standards.length > 0 ? deps.ids.newId() : null
     if (frameworkId !== null) await addAll(tx, actor, frameworkId, read.value)
     await addImport(tx, {
@@ -183,13 +185,11 @@ export async function takeImportBack(deps: Deps, actor: Actor, importId: string)
   return writing(deps.store, async (tx): Promise<TakenBack> => {
     const made = (await importsOf(tx, actor.userId)).find((i) => i.id === importId && i.takenBackAt === null)
     if (!made || !isTeacher(actor)) return refuse({ code: 'access/not-found', what: 'import' })
-    for (const id of made.pieces) {
-      const works = await usesOf(tx, id)
-      if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
-    }
+    const works = await usesOf(tx, made.pieces)
+    if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
     if (made.bookId !== null && (await isBookInUse(tx, made.bookId)))
       return refuse({ code: 'library/book-in-use', field: 'bookId', title: made.name })
-    for (const id of made.pieces) await dropResource(tx, id)
+    await dropResources(tx, made.pieces)
     if (made.bookId !== null) await dropBook(tx, made.bookId)
     if (made.frameworkId !== null) await dropFramework(tx, made.frameworkId)
     await markTakenBack(tx, importId, deps.clock.now())

@@ -6,7 +6,7 @@ import { differenceOf } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
 import {
   addResource,
-  dropResource,
+  dropResources,
   ownCodeTaken,
   pieceIn,
   resourceById,
@@ -90,9 +90,9 @@ export async function dropPiece(
   return writing(deps.store, async (tx): Promise<Dropped> => {
     const found = await ownPiece(tx, actor, resourceId)
     if (!found.ok) return found
-    const works = await usesOf(tx, resourceId)
+    const works = await usesOf(tx, [resourceId])
     if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
-    await dropResource(tx, resourceId)
+    await dropResources(tx, [resourceId])
     return ok({ title: found.value.resource.title })
   })
 }

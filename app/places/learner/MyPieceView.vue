@@ -2,6 +2,7 @@
 import { useHead, useRoute } from '#imports'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
 import type { AssignmentId, PieceId } from '#core/base'
+import type { MyFile } from '#core/work'
 import { ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -64,12 +65,14 @@ async function handedIn(): Promise<void> {
   await nextTick()
   document.getElementById('main')?.focus()
 }
+/** What is handed in as files, for the place where that is done; null: this kind of piece takes none. */
 const ownFiles = computed(() => {
-  const { work, piece: card, files, zone } = piece.value ?? {}
-  if (!work || !card || !files || !zone) return null
-  const mayChange = card.state === 'open' || card.state === 'late'
-  return { assignmentId: work.id, pieceId: card.pieceId, files, mayChange, zone }
+  const of = piece.value
+  return of?.files ? { of, files: of.files, onChanged: keepFiles } : null
 })
+function keepFiles(files: readonly MyFile[]): void {
+  if (piece.value) piece.value = { ...piece.value, files }
+}
 const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
 </script>
 

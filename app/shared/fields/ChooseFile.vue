@@ -1,59 +1,31 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { useFileDialog } from '@vueuse/core'
+import { ref, toRef } from 'vue'
+import { MOST_KEPT_BYTES } from '#core/library'
 import { toBase64 } from '../wire/base64'
 
-/** Lets somebody choose a file. What is too large is not even sent. */
-const props = defineProps<{ label: string; accept: string; mostBytes: number; busy: boolean }>()
+/** Lets somebody choose a file that is kept. What is too large is not even sent. */
+const props = defineProps<{ label: string; accept: string; busy: boolean }>()
 const emit = defineEmits<{ chosen: [file: { readonly name: string; readonly base64: string }] }>()
 const problem = ref('')
-
-async function choose(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
+// the same file may be chosen once more
+const { open, onChange } = useFileDialog({ accept: toRef(props, 'accept'), multiple: false, reset: true })
+onChange(async (list) => {
+  const file = list?.[0]
   if (!file) return
   problem.value = ''
   if (file.size === 0) problem.value = `“${file.name}” is empty.`
-  else if (file.size > props.mostBytes)
-    problem.value = `“${file.name}” is larger than ${props.mostBytes / 1_000_000} MB.`
+  else if (file.size > MOST_KEPT_BYTES)
+    problem.value = `“${file.name}” is larger than ${MOST_KEPT_BYTES / 1_000_000} MB.`
   else emit('chosen', { name: file.name, base64: await toBase64(file) })
-  // the same file may be chosen once more
-  field.value = ''
-}
+})
 </script>
 
 <template>
   <div>
-    <label class="choose" :class="{ busy }">
-      <input type="file" class="sr-only" :accept="accept" :disabled="busy" @change="choose" />
-      {{ busy ? 'Sending …' : label }}
-    </label>
+    <UButton color="neutral" variant="outline" :loading="busy" data-hook="choose-file" @click="open()">{{
+      label
+    }}</UButton>
     <p v-if="problem" class="note-line needs mt-1" role="alert">{{ problem }}</p>
   </div>
 </template>
-
-<style scoped>
-.choose {
-  position: relative;
-  display: inline-flex;
-  align-items: center;
-  min-height: 2rem;
-  padding: 0.25rem 0.8rem;
-  border: 1px solid var(--ui-border-accented);
-  border-radius: 6px;
-  background: var(--ui-bg);
-  font-size: 0.875rem;
-  font-weight: 600;
-  cursor: pointer;
-}
-.choose:hover {
-  background: var(--ui-bg-elevated);
-}
-.choose:focus-within {
-  outline: 2px solid var(--ui-primary);
-  outline-offset: 1px;
-}
-.busy {
-  cursor: progress;
-  color: var(--ui-text-muted);
-}
-</style>

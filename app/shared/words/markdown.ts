@@ -1,4 +1,5 @@
 import MarkdownIt from 'markdown-it'
+import { isOfKeptFile } from '#core/library'
 import { formulas } from './formulas'
 
 const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false }).use(formulas)
@@ -8,9 +9,7 @@ const plainPicture = markdown.renderer.rules.image
 markdown.renderer.rules.image = (tokens, at, options, env, self) => {
   const token = tokens[at]
   const address = String(token?.attrGet('src') ?? '')
-  // the address of a kept file, as `addressOf` makes it
-  if (/^\/api\/files\/[\w-]+$/.test(address) && plainPicture)
-    return plainPicture(tokens, at, options, env, self)
+  if (isOfKeptFile(address) && plainPicture) return plainPicture(tokens, at, options, env, self)
   return markdown.utils.escapeHtml(token?.content ?? '')
 }
 

@@ -3,7 +3,7 @@ import type { ItemId, Result } from '../../base'
 import { blanksAsTyped, blanksOf, faultOf, matchingOf, orderingOf, readNumber } from '../../library'
 import type { Item, ItemKind } from '../../library'
 import { ITEM_KINDS } from '../../library'
-import { headings, parseCells, printCells } from '../csv'
+import { asMeant, headings, parseCells, printCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
 import { plainPiece } from './plainPiece'
 import { NO_BOOK } from './types'
@@ -120,11 +120,6 @@ export function parseItems(text: string, title: string): Result<ShelfReading, Fo
   })
   const pieces = items.length === 0 ? [] : [plainPiece({ title, kind: 'practice-set', items })]
   return ok({ format: 'items-csv', title, outsideId: null, standards: [], ...NO_BOOK, pieces, rows })
-}
-
-/** Without the sign that keeps a spreadsheet from running a cell, such as one with a number below zero. */
-function asMeant(cell: string): string {
-  return cell.replace(/^'(?=\s*[=+\-@])/, '')
 }
 
 function readItem(cell: (column: Column) => string, number: number): Item | Shortfall {

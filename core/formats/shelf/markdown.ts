@@ -1,14 +1,9 @@
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
-import { plainPiece } from './plainPiece'
+import { LONGEST_TEXT, plainReading } from './plainPiece'
 import { NO_BOOK } from './types'
 import type { ShelfReading } from './types'
-
-/** As long as the text of a piece may be. */
-const LONGEST = 40_000
-/** Words that are read in a minute, roughly. */
-const A_MINUTE = 120
 
 /**
  * Reads a text in Markdown as a reading. The first heading is its title and does not stand in the text again; else the
@@ -22,10 +17,9 @@ export function parseReading(text: string, name: string): Result<ShelfReading, F
   const heading = /^#{1,3}\s(.*)/.exec(first)
   const title = heading?.[1]?.trim() ?? name
   const content = (heading ? rest.join('\n') : source).trim()
-  if (content.length > LONGEST) return refuse({ code: 'formats/text-too-long', field: 'text', most: LONGEST })
-  const words = content.split(/\s+/).length
-  const minutes = Math.min(300, Math.max(1, Math.round(words / A_MINUTE)))
-  const piece = plainPiece({ title: title || name, kind: 'reading', minutes, content })
+  if (content.length > LONGEST_TEXT)
+    return refuse({ code: 'formats/text-too-long', field: 'text', most: LONGEST_TEXT })
+  const piece = plainReading({ title: title || name, content })
   const row = { where: name, what: piece.title, outcome: 'taken', because: [] } as const
   return ok({
     format: 'markdown',

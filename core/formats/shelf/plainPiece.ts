@@ -19,3 +19,15 @@ export function plainPiece(part: Partial<ReadPiece> & Pick<ReadPiece, 'title' | 
     items,
   }
 }
+
+/** As long as the text of a piece may be. */
+export const LONGEST_TEXT = 40_000
+/** Words that are read in a minute, roughly. */
+const A_MINUTE = 120
+
+/** A text to be read, with the time that it takes. */
+export function plainReading(part: Partial<ReadPiece> & Pick<ReadPiece, 'title' | 'content'>): ReadPiece {
+  const words = part.content.split(/\s+/).length
+  const minutes = Math.min(300, Math.max(1, Math.round(words / A_MINUTE)))
+  return plainPiece({ kind: 'reading', minutes, ...part })
+}

@@ -2,17 +2,16 @@ import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from './archive'
-import type { Files } from './archive'
 import { isCartridge, readCartridge } from './books/cartridge'
 import { CONTAINER, readEpub } from './books/epub'
 import { isOutline, readOutline } from './books/outlineTable'
 import { parseCase } from './caseIn'
 import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
+import { xmlOf } from './packageXml'
 import { readQtiFile, readQtiPackage } from './qti/package'
 import { withoutPictures } from '../../library'
 import type { ReadPiece, ShelfReading, ShelfRow } from './types'
-import { parseXml } from './xml'
 
 /** As large as a file may be, in bytes. */
 const LARGEST_FILE = 20_000_000
@@ -75,17 +74,10 @@ function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, For
   if (!files.ok) return files
   if (files.value.size === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
   if (files.value.has(CONTAINER)) return readEpub(files.value, title)
-  const manifest = manifestIn(files.value)
+  const manifest = xmlOf(files.value, 'imsmanifest.xml').value
   if (manifest && isCartridge(manifest)) return readCartridge(files.value, manifest, title)
   const [json] = [...files.value].filter(([name]) => name.endsWith('.json'))
   if (files.value.has('imsmanifest.xml') || !json) return readQtiPackage(files.value, title)
   const text = textOf(json[1])
   return text.ok ? parseCase(text.value) : text
-}
-
-function manifestIn(files: Files) {
-  const bytes = files.get('imsmanifest.xml')
-  const text = bytes ? textOf(bytes) : null
-  const xml = text?.ok ? parseXml(text.value) : null
-  return xml?.ok ? xml.value : null
 }

@@ -87,13 +87,8 @@ const rows = computed(() =>
       data-hook="assign-to-below"
       >Assign something to the {{ count(below.length, 'learner') }} below 60 %</UButton
     >
-    <FilesHandedIn
-      v-if="figures && classId"
-      :assignment-id="assignmentId"
-      :piece-id="figures.pieceId"
-      :class-id="classId"
-      :is-expected="!hasItems"
-    />
+    <FilesHandedIn v-if="figures?.files.length" :files="figures.files" />
+    <p v-else-if="!hasItems" class="said mt-3">Nobody has handed in a file yet.</p>
     <TextsToScore
       v-if="isByHand && figures && classId"
       :assignment-id="assignmentId"

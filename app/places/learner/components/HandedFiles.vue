@@ -1,66 +1,50 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
-import type { AssignmentId, PieceId } from '#core/base'
+import { computed, ref } from 'vue'
 import { MOST_KEPT_BYTES } from '#core/library'
-import type { KeptFile } from '#core/library'
+import { mayHandFiles } from '#core/work'
+import type { MyFile } from '#core/work'
 import { HandFile, TakeFileBack } from '#shared/contracts/files'
-import type { MyFile } from '#shared/contracts/files'
+import type { MyPiece } from '#shared/contracts/learning'
 import type { Refusal } from '#shared/contracts/refusal'
-import ChooseFile from '~/shared/fields/ChooseFile.vue'
-import FileList from '~/shared/fields/FileList.vue'
+import FilesField from '~/shared/fields/FilesField.vue'
 import { call } from '~/shared/wire/call'
 import { isFileRefusal, sayFileRefusal } from '~/shared/words/fileRefusals'
 import { sayMoment } from '~/shared/words/times'
 import { sayForLearner } from '~/shared/words/tryRefusals'
 
 /** Files that a learner hands in for a piece: sent at once, and taken back while the work is open. */
-const props = defineProps<{
-  assignmentId: AssignmentId
-  pieceId: PieceId
-  files: readonly MyFile[]
-  mayChange: boolean
-  zone: string
-}>()
-const ACCEPT =
-  'image/*,application/pdf,.docx,.xlsx,.pptx,.odt,.ods,.odp,.txt,.md,audio/*,video/mp4,video/webm'
-const files = shallowRef(props.files)
-watch(
-  () => props.files,
-  (now) => {
-    files.value = now
-  },
-)
+const props = defineProps<{ of: MyPiece; files: readonly MyFile[] }>()
+const emit = defineEmits<{ changed: [files: readonly MyFile[]] }>()
+const mayChange = computed(() => mayHandFiles(props.of.piece, props.of.now).ok)
 const busy = ref(false)
 const problem = ref('')
 const said = ref('')
-async function send(file: { readonly name: string; readonly base64: string }): Promise<void> {
-  const { assignmentId, pieceId } = props
-  await heard(
-    () => call(HandFile, { params: { assignmentId }, body: { pieceId, ...file } }),
-    `“${file.name}” is handed in.`,
-  )
+const which = computed(() => ({ assignmentId: props.of.work.id, pieceId: props.of.piece.pieceId }))
+function send(file: { readonly name: string; readonly base64: string }): Promise<void> {
+  const { assignmentId, pieceId } = which.value
+  const asked = call(HandFile, { params: { assignmentId }, body: { pieceId, ...file } })
+  return hear(asked, `“${file.name}” is handed in.`)
 }
-async function takeBack(file: KeptFile): Promise<void> {
-  const { assignmentId, pieceId } = props
-  const params = { assignmentId, fileId: file.id }
-  await heard(() => call(TakeFileBack, { params, body: { pieceId } }), `“${file.name}” is taken back.`)
+function takeBack(file: MyFile): Promise<void> {
+  const { assignmentId, pieceId } = which.value
+  const asked = call(TakeFileBack, { params: { assignmentId, fileId: file.id }, body: { pieceId } })
+  return hear(asked, `“${file.name}” is taken back.`)
 }
-async function heard(ask: () => ReturnType<typeof call<typeof HandFile>>, words: string): Promise<void> {
+async function hear(asked: ReturnType<typeof call<typeof HandFile>>, words: string): Promise<void> {
   busy.value = true
   problem.value = ''
-  const reply = await ask()
+  const reply = await asked
   busy.value = false
   problem.value = reply.ok ? '' : sayProblem(reply.error)
   said.value = reply.ok ? words : ''
-  if (reply.ok) files.value = reply.value.files
+  if (reply.ok) emit('changed', reply.value.files)
 }
 function sayProblem(refusal: Refusal): string {
-  return isFileRefusal(refusal) ? sayFileRefusal(refusal) : sayForLearner(refusal, { zone: props.zone })
+  return isFileRefusal(refusal) ? sayFileRefusal(refusal) : sayForLearner(refusal, { zone: props.of.zone })
 }
-const about = (_: KeptFile, i: number) => {
-  const file = files.value[i]
-  if (!file) return ''
-  return `${file.by === null ? '' : `${file.by}, `}${sayMoment(file.handedAt, props.zone)}`
+const isOwn = (file: MyFile) => file.by === null
+function about({ by, handedAt }: MyFile): string {
+  return `${by === null ? '' : `${by}, `}${sayMoment(handedAt, props.of.zone)}`
 }
 </script>
 
@@ -71,31 +55,19 @@ const about = (_: KeptFile, i: number) => {
       Hand in pictures, documents, sound or film, up to {{ MOST_KEPT_BYTES / 1_000_000 }} MB each. Your
       teacher sees them at once.
     </p>
-    <FileList :files="files" :about="about">
-      <template #default="{ file }">
-        <UButton
-          v-if="mayChange && files.find((f) => f.id === file.id)?.by === null"
-          size="xs"
-          color="neutral"
-          variant="ghost"
-          :disabled="busy"
-          :aria-label="`Take back ${file.name}`"
-          data-hook="take-file-back"
-          @click="takeBack(file)"
-          >Take back</UButton
-        >
-      </template>
-    </FileList>
-    <ChooseFile
-      v-if="mayChange"
-      label="Hand in a file"
-      :accept="ACCEPT"
-      :most-bytes="MOST_KEPT_BYTES"
+    <FilesField
+      :files="files"
+      :about="about"
+      :may-go="(file) => mayChange && isOwn(file)"
+      :may-add="mayChange"
+      add-label="Hand in a file"
+      go-label="Take back"
       :busy="busy"
-      @chosen="send"
+      :problem="problem"
+      @add="send"
+      @go="takeBack"
     />
     <p role="status" class="said">{{ said }}</p>
-    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
   </section>
 </template>
 

@@ -15,6 +15,7 @@ watch(
   () => [props.resourceId, props.revision] as const,
   async ([resourceId, revision]) => {
     const reply = await call(ShowDifference, { params: { resourceId, revision } })
+    if (resourceId !== props.resourceId || revision !== props.revision) return
     changes.value = reply.ok ? reply.value.changes : null
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
   },

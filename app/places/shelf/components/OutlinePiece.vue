@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import type { PieceCard } from '#shared/contracts/library'
 import { sayPiece } from '~/shared/words/pieces'
+import { useTray } from '../stores/tray'
 import ShelfRow from './ShelfRow.vue'
 
-/** A piece in the outline: pressed to look inside, ticked to be assigned with others. */
+/** A piece in a list of the shelf: pressed to look inside, ticked into the tray. */
 defineProps<{
   piece: PieceCard
   isChosen: boolean
-  isTicked: boolean
   /** Where it belongs, in case that is not to be seen from where it stands. */
   from?: string
   /** Classes that were given it, by their short names. */
   hadBy?: readonly string[]
 }>()
-defineEmits<{ choose: []; tick: [isOn: boolean] }>()
+defineEmits<{ choose: [] }>()
+const tray = useTray()
 </script>
 
 <template>
@@ -21,10 +22,10 @@ defineEmits<{ choose: []; tick: [isOn: boolean] }>()
     <UCheckbox
       class="mt-1.5"
       size="sm"
-      :model-value="isTicked"
+      :model-value="tray.has(piece.id)"
       :aria-label="`Tick ${piece.title}`"
       data-hook="tick-piece"
-      @update:model-value="$emit('tick', $event === true)"
+      @update:model-value="$event === true ? tray.put([piece.id]) : tray.take([piece.id])"
     />
     <ShelfRow class="piece" :is-chosen="isChosen" data-hook="piece" @choose="$emit('choose')">
       <span>{{ piece.title }}</span><span class="said"

@@ -1,18 +1,15 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { MOST_FILES, MOST_KEPT_BYTES } from '#core/library'
+import { MOST_KEPT_BYTES } from '#core/library'
 import type { KeptFile } from '#core/library'
 import { KeepFile } from '#shared/contracts/files'
-import ChooseFile from '~/shared/fields/ChooseFile.vue'
-import FileList from '~/shared/fields/FileList.vue'
+import FilesField from '~/shared/fields/FilesField.vue'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 
 /** Files of a piece: sheets to print, recordings, films. */
 const files = defineModel<KeptFile[]>({ required: true })
 defineProps<{ isNeeded: boolean }>()
-const ACCEPT =
-  'application/pdf,.docx,.xlsx,.pptx,.odt,.ods,.odp,.txt,.md,.csv,image/*,audio/*,video/mp4,video/webm'
 const busy = ref(false)
 const problem = ref('')
 async function keep(file: { readonly name: string; readonly base64: string }): Promise<void> {
@@ -33,27 +30,15 @@ function takeOut(file: KeptFile): void {
       Files that learners open or print; films and sound play on the page. Up to
       {{ MOST_KEPT_BYTES / 1_000_000 }} MB each.
     </p>
-    <FileList v-if="files.length" :files="files">
-      <template #default="{ file }">
-        <UButton
-          size="xs"
-          color="neutral"
-          variant="ghost"
-          :aria-label="`Take out ${file.name}`"
-          data-hook="take-out-file"
-          @click="takeOut(file)"
-          >Take out</UButton
-        >
-      </template>
-    </FileList>
-    <ChooseFile
-      v-if="files.length < MOST_FILES"
-      label="Add a file"
-      :accept="ACCEPT"
-      :most-bytes="MOST_KEPT_BYTES"
+    <FilesField
+      :files="files"
+      may-add
+      add-label="Add a file"
+      go-label="Take out"
       :busy="busy"
-      @chosen="keep"
+      :problem="problem"
+      @add="keep"
+      @go="takeOut"
     />
-    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
   </section>
 </template>

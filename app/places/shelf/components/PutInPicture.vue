@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { MOST_KEPT_BYTES, addressOf } from '#core/library'
+import { KEPT_TYPES, addressOf } from '#core/library'
 import type { KeptFile } from '#core/library'
 import { KeepFile } from '#shared/contracts/files'
 import ChooseFile from '~/shared/fields/ChooseFile.vue'
@@ -9,6 +9,9 @@ import { sayRefusal } from '~/shared/words/refusals'
 
 /** A picture for a text: the file, and what it shows, in words for who cannot see it. */
 const emit = defineEmits<{ picture: [address: string, words: string] }>()
+const ACCEPT = Object.keys(KEPT_TYPES)
+  .filter((type) => KEPT_TYPES[type] === 'picture')
+  .join(',')
 const isOpen = ref(false)
 const kept = shallowRef<KeptFile | null>(null)
 const words = ref('')
@@ -52,8 +55,7 @@ function putIn(): void {
       <img v-if="kept" :src="addressOf(kept.id)" :alt="words" class="shown" />
       <ChooseFile
         :label="kept ? 'Choose another picture' : 'Choose a picture'"
-        accept="image/png,image/jpeg,image/gif,image/webp"
-        :most-bytes="MOST_KEPT_BYTES"
+        :accept="ACCEPT"
         :busy="busy"
         @chosen="keep"
       />

@@ -35,7 +35,7 @@ watch(
   [() => props.chosen, () => shelf.shelf],
   () => {
     const piece = shelf.piece(props.chosen)
-    const unit = shelf.unitOf.get(piece?.bookLessonId ?? '')
+    const unit = piece ? shelf.placeOf(piece)?.unit : undefined
     const [book] = shelf.books
     if (unit) open.value = new Set([...open.value, unit])
     else if (open.value.size === 0 && book?.units[0]) open.value = new Set([unitName(book, book.units[0])])
@@ -72,18 +72,15 @@ function stateOf(lessons: Lessons): boolean | 'indeterminate' {
   if (on === 0) return false
   return on === all.length ? true : 'indeterminate'
 }
-const tick = (lessons: Lessons, isOn: boolean) => tickPieces(allIn(lessons), isOn)
-function tickPieces(pieces: readonly PieceCard[], isOn: boolean): void {
-  const ids = pieces.map((p) => p.id)
+function tick(lessons: Lessons, isOn: boolean): void {
+  const ids = allIn(lessons).map((p) => p.id)
   if (isOn) tray.put(ids)
   else tray.take(ids)
 }
 function aboutUnit(lessons: Lessons): string {
-  const pieces = piecesIn(lessons)
+  const pieces = allIn(lessons).length
   return [count(lessons.length, 'lesson'), ...(pieces ? [count(pieces, 'piece')] : [])].join(', ')
 }
-const piecesIn = (lessons: readonly { id: string }[]) =>
-  lessons.reduce((n, l) => n + shelf.piecesOf(l.id).length, 0)
 </script>
 
 <template>
@@ -92,13 +89,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
       <h2>Our own pieces</h2>
       <ul>
         <li v-for="p in own" :key="p.id">
-          <OutlinePiece
-            :piece="p"
-            :is-chosen="p.id === chosen"
-            :is-ticked="tray.has(p.id)"
-            @choose="emit('choose', p)"
-            @tick="tickPieces([p], $event)"
-          />
+          <OutlinePiece :piece="p" :is-chosen="p.id === chosen" @choose="emit('choose', p)" />
         </li>
       </ul>
     </section>
@@ -137,9 +128,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
             :piece="b.piece"
             :from="BENCHMARK_WORDS[b.at]"
             :is-chosen="b.piece.id === chosen"
-            :is-ticked="tray.has(b.piece.id)"
             @choose="emit('choose', b.piece)"
-            @tick="tickPieces([b.piece], $event)"
           />
         </div>
       </div>
@@ -151,7 +140,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
           @toggle="toggle(unitName(book, unit))"
         />
         <ul v-if="open.has(unitName(book, unit))" class="lessons">
-          <li v-if="piecesIn(unit.lessons)" class="pt-1.5">
+          <li v-if="allIn(unit.lessons).length" class="pt-1.5">
             <UCheckbox
               size="sm"
               label="The whole unit"
@@ -183,9 +172,7 @@ const piecesIn = (lessons: readonly { id: string }[]) =>
               :key="p.id"
               :piece="p"
               :is-chosen="p.id === chosen"
-              :is-ticked="tray.has(p.id)"
               @choose="emit('choose', p)"
-              @tick="tickPieces([p], $event)"
             />
           </li>
         </ul>

@@ -7,7 +7,7 @@ import { FACETS, SEARCH_ORDERS } from '#core/library'
 import type { Facet, ShelfFilter } from '#core/library'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
-import { useTray } from '../stores/tray'
+import { useShelf } from '../stores/shelf'
 import { useShelfSearch } from '../composables/shelfSearch'
 import { FACET_WORDS, ORDER_WORDS, sayValue } from '../words/facets'
 import OutlinePiece from './OutlinePiece.vue'
@@ -20,7 +20,7 @@ const props = defineProps<{
   className: string | null
 }>()
 const emit = defineEmits<{ choose: [id: ResourceId]; keep: [filter: ShelfFilter] }>()
-const tray = useTray()
+const shelf = useShelf()
 const route = useRoute()
 const router = useRouter()
 const asked = typeof route.query.q === 'string' ? route.query.q : ''
@@ -148,11 +148,9 @@ const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(
           <OutlinePiece
             :piece="piece"
             :is-chosen="piece.id === chosen"
-            :is-ticked="tray.has(piece.id)"
-            :from="piece.bookLessonId ?? 'own'"
+            :from="shelf.whereFrom(piece)"
             :had-by="hadBy"
             @choose="emit('choose', piece.id)"
-            @tick="$event ? tray.put([piece.id]) : tray.take([piece.id])"
           />
         </li>
       </ul>

@@ -6,14 +6,14 @@ import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
-import { useTray } from '../stores/tray'
+import { useShelf } from '../stores/shelf'
 import OutlinePiece from './OutlinePiece.vue'
 import PrerequisiteGraph from './PrerequisiteGraph.vue'
 
 /** A standard in full: its words, what it needs, the pieces that serve it, and where the plan has it. */
 const props = defineProps<{ code: string }>()
 const emit = defineEmits<{ choose: [piece: string]; standard: [code: string]; build: [code: string] }>()
-const tray = useTray()
+const shelf = useShelf()
 const page = shallowRef<StandardPage | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 watch(
@@ -98,10 +98,8 @@ const plans = computed(() => {
           <OutlinePiece
             :piece="p"
             :is-chosen="false"
-            :is-ticked="tray.has(p.id)"
-            :from="p.bookLessonId ?? 'own'"
+            :from="shelf.whereFrom(p)"
             @choose="emit('choose', p.id)"
-            @tick="$event ? tray.put([p.id]) : tray.take([p.id])"
           />
         </li>
       </ul>

@@ -12,6 +12,19 @@ export function unitName(book: Pick<Book, 'id'>, unit: Pick<BookUnit, 'number'>)
   return `${book.id} ${unit.number}`
 }
 
+/** Where a lesson stands: its unit by name, its own number, and the unit as it is headed. */
+interface PlaceInBook {
+  readonly unit: string
+  readonly number: string
+  readonly topic: string
+}
+function placesIn(book: Book): readonly (readonly [lessonId: string, PlaceInBook])[] {
+  return book.units.flatMap((unit) => {
+    const topic = `${unit.number} ${unit.title}`
+    return unit.lessons.map((l) => [l.id, { unit: unitName(book, unit), number: l.number, topic }] as const)
+  })
+}
+
 /** The textbooks and every piece's card. */
 export const useShelf = defineStore('shelf', () => {
   const shelf = shallowRef<Shelf | null>(null)
@@ -49,13 +62,16 @@ export const useShelf = defineStore('shelf', () => {
     return shelf.value?.pieces.find((p) => p.id === id) ?? null
   }
 
-  /** The unit that a lesson of a textbook belongs to, by a name that no other unit has. */
-  const unitOf = computed(() => {
-    const units = books.value.flatMap((b) =>
-      b.units.map((u) => ({ name: unitName(b, u), lessons: u.lessons })),
-    )
-    return new Map(units.flatMap((u) => u.lessons.map((l) => [l.id, u.name] as const)))
-  })
+  const placeOfLesson = computed(() => new Map(books.value.flatMap(placesIn)))
+  /** Where in a textbook a piece stands; null: in none of its lessons. */
+  function placeOf(card: PieceCard): PlaceInBook | null {
+    return placeOfLesson.value.get(card.bookLessonId ?? '') ?? null
+  }
+  /** Where a piece comes from, in a word: its lesson, its textbook, or the school itself. */
+  function whereFrom(card: PieceCard): string {
+    const book = books.value.find((b) => b.id === card.bookId)
+    return placeOf(card)?.number ?? book?.title ?? 'own'
+  }
 
-  return { unitOf, shelf, problem, books, byLesson, load, piecesOf, piece }
+  return { shelf, problem, books, byLesson, load, piecesOf, piece, placeOf, whereFrom }
 })

@@ -30,9 +30,7 @@ export const useTray = defineStore('tray', () => {
   /** The unit of the textbook, or where else a piece belongs. */
   function topicOf(card: PieceCard): string {
     const book = shelf.books.find((b) => b.id === card.bookId)
-    const unit = book?.units.find((u) => u.lessons.some((l) => l.id === card.bookLessonId))
-    if (unit) return `${unit.number} ${unit.title}`
-    return book?.title ?? 'Own pieces'
+    return shelf.placeOf(card)?.topic ?? book?.title ?? 'Own pieces'
   }
 
   // acts go out one after the other: the tray that comes back is the one after the last of them

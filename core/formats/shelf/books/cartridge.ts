@@ -6,7 +6,8 @@ import type { Files } from '../archive'
 import { toMarkdown } from '../html'
 import { plainPiece } from '../plainPiece'
 import type { ReadPiece, ShelfReading, ShelfRow, Shortfall } from '../types'
-import { allOf, firstOf, isElement, parseXml, textIn } from '../xml'
+import { xmlOf } from '../packageXml'
+import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
 import { readingOfBook, readingsOf } from './foundBook'
 import type { FoundLesson, FoundUnit } from './foundBook'
@@ -52,7 +53,7 @@ export function readCartridge(
     return found.pieces
   }
   const title = textIn(firstOf(firstOf(manifest, 'metadata') ?? manifest, 'string')) || name
-  const units = unitsOf(manifest, title, piecesOf)
+  const parts = partsOf(manifest, piecesOf)
   const others = [...resources]
     .filter(([id, r]) => !used.has(id) && /question-bank/.test(r.attributes.type ?? ''))
     .flatMap(([id, r]) => {
@@ -60,18 +61,17 @@ export function readCartridge(
       rows.push(rowOf(r.attributes.href ?? id, found.pieces[0]?.title ?? 'Bank of questions', found))
       return found.pieces
     })
-  return readingOfBook('cartridge', { title, units, others, rows })
+  return readingOfBook('cartridge', { title, parts, others, rows })
 }
 
 const titleOf = (item: Xml) => textIn(itemsIn(item, 'title')[0] ?? null)
 const itemsIn = (of: Xml, name: string) => of.children.filter(isElement).filter((c) => c.name === name)
 
 /** Folders outermost are units, those in them lessons; what lies in neither is a lesson of its own. */
-function unitsOf(
+function partsOf(
   manifest: Xml,
-  title: string,
   piecesOf: (item: Xml, id: string) => readonly ReadPiece[],
-): readonly FoundUnit[] {
+): readonly (FoundUnit | FoundLesson)[] {
   const organization = firstOf(manifest, 'organization')
   const outer = organization ? itemsIn(organization, 'item') : []
   // the one root item that a cartridge has is no folder of its own
@@ -85,18 +85,13 @@ function unitsOf(
     ...itemsIn(item, 'item').flatMap(allPieces),
   ]
   const lessonOf = (item: Xml): FoundLesson => ({ title: titleOf(item), pieces: allPieces(item) })
-  const units: { title: string; isAlone: boolean; lessons: FoundLesson[] }[] = []
-  for (const top of tops) {
+  return tops.map((top) => {
     const below = itemsIn(top, 'item')
-    const last = units.at(-1)
-    if (below.length > 0) {
-      const own =
-        top.attributes.identifierref === undefined ? [] : [{ title: titleOf(top), pieces: ownPieces(top) }]
-      units.push({ title: titleOf(top), isAlone: false, lessons: [...own, ...below.map(lessonOf)] })
-    } else if (last?.isAlone) last.lessons.push(lessonOf(top))
-    else units.push({ title, isAlone: true, lessons: [lessonOf(top)] })
-  }
-  return units
+    if (below.length === 0) return lessonOf(top)
+    const own = ownPieces(top)
+    const opening = own.length > 0 ? [{ title: titleOf(top), pieces: own }] : []
+    return { title: titleOf(top), lessons: [...opening, ...below.map(lessonOf)] }
+  })
 }
 
 function rowOf(where: string, what: string, { pieces, short }: FoundPieces): ShelfRow {
@@ -118,7 +113,7 @@ function piecesIn(files: Files, resource: Xml, title: string): FoundPieces {
   if (/^imswl_/.test(type)) return linkIn(files, path, title)
   if (/^imsqti_.*\/(?:assessment|question-bank)$/.test(type)) {
     const isBank = type.endsWith('question-bank')
-    const xml = xmlIn(files, path)
+    const xml = xmlOf(files, path).value ?? null
     return xml
       ? readQuestions(xml, title, isBank ? 'practice-set' : 'check')
       : none({ code: 'not-readable', problem: path })
@@ -149,7 +144,7 @@ function pageIn(files: Files, path: string, title: string): FoundPieces {
 
 /** A web link (CC 1.3, section 4.6): a title and a url. */
 function linkIn(files: Files, path: string, title: string): FoundPieces {
-  const xml = xmlIn(files, path)
+  const xml = xmlOf(files, path).value ?? null
   const link = xml ? (firstOf(xml, 'url')?.attributes.href ?? '') : ''
   if (!isWebAddress(link)) return none({ code: 'no-https', address: link.slice(0, 200) })
   const named = title || textIn(xml && firstOf(xml, 'title')) || link
@@ -157,11 +152,4 @@ function linkIn(files: Files, path: string, title: string): FoundPieces {
     pieces: [plainPiece({ title: named, kind: 'link', minutes: 10, material: { ...NO_MATERIAL, link } })],
     short: [],
   }
-}
-
-function xmlIn(files: Files, path: string): Xml | null {
-  const bytes = files.get(path)
-  const text = bytes ? textOf(bytes) : null
-  const xml = text?.ok ? parseXml(text.value) : null
-  return xml?.ok ? xml.value : null
 }

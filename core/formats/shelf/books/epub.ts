@@ -1,15 +1,15 @@
 import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { FormatRefusal } from '../../refusals'
-import { textOf } from '../archive'
 import type { Files } from '../archive'
 import type { ShelfReading, ShelfRow, Shortfall } from '../types'
-import { allOf, firstOf, isElement, parseXml, textIn } from '../xml'
+import { xmlOf } from '../packageXml'
+import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
 import { cutAt } from './chapters'
 import type { Chapter } from './chapters'
 import { readingOfBook, readingsOf } from './foundBook'
-import type { FoundLesson, FoundUnit } from './foundBook'
+import type { FoundLesson } from './foundBook'
 import { folderOf, placeOf } from './path'
 
 /** Where every EPUB names its package document (OCF 3, section 4.2.6.3.1). */
@@ -29,10 +29,10 @@ interface Entry {
  * by its NCX. Refused without either of the two.
  */
 export function readEpub(files: Files, name: string): Result<ShelfReading, FormatRefusal> {
-  const container = xmlOf(files, CONTAINER)
+  const container = xmlOf(files, CONTAINER, plain)
   if (!container.ok) return container
   const opfPath = firstOf(container.value, 'rootfile')?.attributes['fullpath'] ?? ''
-  const opf = xmlOf(files, opfPath)
+  const opf = xmlOf(files, opfPath, plain)
   if (!opf.ok) return opf
   const folder = folderOf(opfPath)
   const entries = navigationOf(files, opf.value, folder)
@@ -47,15 +47,23 @@ export function readEpub(files: Files, name: string): Result<ShelfReading, Forma
     rows.push(rowOf(entry, text))
     return { title: entry.title, pieces: readingsOf(entry.title, text?.text ?? '', isCode(language)) }
   }
-  const units = unitsOf(entries.value, title, (entry) => (texts.of.get(entry)?.text ?? '') !== '', lessonOf)
+  // what lies deeper stands in its order; a unit's own text opens it
+  const parts = entries.value.map((entry) => {
+    if (entry.below.length === 0) return lessonOf(entry)
+    const opening = texts.of.get(entry)?.text ? [entry] : []
+    return { title: entry.title, lessons: [...opening, ...entry.below.flatMap(withBelow)].map(lessonOf) }
+  })
   const outside = texts.outside.map((where): ShelfRow => ({
     where,
     what: '',
     outcome: 'refused',
     because: [{ code: 'outside-navigation' }],
   }))
-  return readingOfBook('epub', { title, units, others: [], rows: [...rows, ...outside] })
+  return readingOfBook('epub', { title, parts, others: [], rows: [...rows, ...outside] })
 }
+
+/** A document type without definitions of its own says nothing and is passed over. */
+const plain = (text: string) => text.replace(/<!DOCTYPE[^<>[\]]*>/i, '')
 
 const isCode = (language: string) => (/^[a-z]{2}$/.test(language) ? language : 'en')
 const withBelow = (entry: Entry): readonly Entry[] => [entry, ...entry.below.flatMap(withBelow)]
@@ -67,39 +75,6 @@ function rowOf(entry: Entry, text: Chapter | undefined): ShelfRow {
   const because: readonly Shortfall[] = text?.text ? pictures : [{ code: 'no-text' }]
   const where = `${entry.path ?? ''}${entry.at === '' ? '' : `#${entry.at}`}`
   return { where, what: entry.title, outcome: because.length > 0 ? 'taken-in-part' : 'taken', because }
-}
-
-/**
- * Lines with others below them are units, what lies deeper stands in their order; lines alone are lessons of a unit
- * that has the book's name.
- */
-function unitsOf(
-  entries: readonly Entry[],
-  title: string,
-  hasText: (entry: Entry) => boolean,
-  lessonOf: (entry: Entry) => FoundLesson,
-): readonly FoundUnit[] {
-  const units: { title: string; isAlone: boolean; lessons: FoundLesson[] }[] = []
-  for (const entry of entries) {
-    if (entry.below.length > 0) {
-      const opening = hasText(entry) ? [entry] : []
-      const lessons = [...opening, ...entry.below.flatMap(withBelow)].map(lessonOf)
-      units.push({ title: entry.title, isAlone: false, lessons })
-      continue
-    }
-    const last = units.at(-1)
-    if (last?.isAlone) last.lessons.push(lessonOf(entry))
-    else units.push({ title, isAlone: true, lessons: [lessonOf(entry)] })
-  }
-  return units
-}
-
-/** XML of a package's file; a document type without definitions of its own says nothing and is passed over. */
-function xmlOf(files: Files, path: string): Result<Xml, FormatRefusal> {
-  const bytes = files.get(path)
-  if (!bytes) return refuse({ code: 'formats/nothing-known', field: 'file' })
-  const text = textOf(bytes)
-  return text.ok ? parseXml(text.value.replace(/<!DOCTYPE[^<>[\]]*>/i, '')) : text
 }
 
 function manifestOf(opf: Xml): readonly Xml[] {
@@ -125,7 +100,7 @@ function navigationOf(files: Files, opf: Xml, folder: string): Result<readonly E
     [ncx, ofNcx],
   ] as const) {
     const path = item ? placeOf(folder, item.attributes.href ?? '').path : ''
-    const xml = xmlOf(files, path)
+    const xml = xmlOf(files, path, plain)
     const entries = xml.ok ? read(xml.value, folderOf(path)) : []
     if (entries.length > 0) return ok(entries)
   }

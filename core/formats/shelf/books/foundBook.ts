@@ -2,7 +2,7 @@ import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { BookLesson, BookUnit } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
-import { plainPiece } from '../plainPiece'
+import { LONGEST_TEXT, plainReading } from '../plainPiece'
 import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from '../types'
 
 export interface FoundLesson {
@@ -22,11 +22,6 @@ export interface FoundUnit {
 const MOST = 1000
 const MOST_UNITS = 100
 const MOST_IN_NUMBER = 12
-/** As long as the text of a piece may be. */
-const LONGEST = 40_000
-/** Words that are read in a minute, roughly. */
-const A_MINUTE = 120
-
 /**
  * A textbook as it was found: units and lessons are counted from 1 where they bring no number, units without lessons
  * are left out. Refused when no lesson is left, or more than a book may have.
@@ -35,13 +30,14 @@ export function readingOfBook(
   format: ShelfFormat,
   of: {
     readonly title: string
-    readonly units: readonly FoundUnit[]
+    /** Units, and lessons that stand in none. */
+    readonly parts: readonly (FoundUnit | FoundLesson)[]
     /** Pieces that belong to no lesson. */
     readonly others: readonly ReadPiece[]
     readonly rows: readonly ShelfRow[]
   },
 ): Result<ShelfReading, FormatRefusal> {
-  const units = of.units.filter((u) => u.lessons.length > 0)
+  const units = gathered(of.title, of.parts).filter((u) => u.lessons.length > 0)
   const count = units.reduce((n, u) => n + u.lessons.length, 0)
   if (count === 0 && of.others.length === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
   const most = [
@@ -72,6 +68,23 @@ export function readingOfBook(
   })
 }
 
+/** Units; lessons that follow one another in none are one unit, which has the book's name. */
+function gathered(title: string, parts: readonly (FoundUnit | FoundLesson)[]): readonly FoundUnit[] {
+  const units: FoundUnit[] = []
+  let alone: FoundLesson[] | null = null
+  for (const part of parts) {
+    if ('lessons' in part) {
+      alone = null
+      units.push(part)
+    } else if (alone) alone.push(part)
+    else {
+      alone = [part]
+      units.push({ title, lessons: alone })
+    }
+  }
+  return units
+}
+
 const idOf = (unit: number, lesson: number) => `${unit + 1}.${lesson + 1}`
 
 function unitOf(unit: FoundUnit, u: number): BookUnit {
@@ -93,17 +106,16 @@ export function readingsOf(title: string, text: string, language: string): reado
   const parts = partsOf(text)
   return parts.map((content, i) => {
     const named = parts.length === 1 ? title : `${title.slice(0, 100)}, part ${i + 1}`
-    const minutes = Math.min(300, Math.max(1, Math.round(content.split(/\s+/).length / A_MINUTE)))
-    return plainPiece({ title: named || 'Reading', kind: 'reading', minutes, content, language })
+    return plainReading({ title: named || 'Reading', content, language })
   })
 }
 
 function partsOf(text: string): readonly string[] {
   const parts: string[] = []
   let rest = text.trim()
-  while (rest.length > LONGEST) {
-    const cut = rest.lastIndexOf('\n\n', LONGEST)
-    const at = cut > LONGEST / 2 ? cut : LONGEST
+  while (rest.length > LONGEST_TEXT) {
+    const cut = rest.lastIndexOf('\n\n', LONGEST_TEXT)
+    const at = cut > LONGEST_TEXT / 2 ? cut : LONGEST_TEXT
     parts.push(rest.slice(0, at).trim())
     rest = rest.slice(at).trim()
   }

@@ -1,6 +1,6 @@
 import type { Result } from '../../../base'
 import type { Book, BookLesson } from '../../../library'
-import { headings, parseCells, printCells } from '../../csv'
+import { asMeant, headings, parseCells, printCells } from '../../csv'
 import { lengthIn } from '../../outline'
 import type { FormatRefusal } from '../../refusals'
 import type { ShelfReading, ShelfRow } from '../types'
@@ -64,10 +64,5 @@ export function readOutline(text: string, title: string): Result<ShelfReading, F
     units.at(-1)?.lessons.push({ title: what, pieces: [], meetings, kind, ...numbered })
     return { where, what: `${unitTitle}: ${what}`.slice(0, 200), outcome: 'taken', because: [] }
   })
-  return readingOfBook('outline', { title, units, others: [], rows })
-}
-
-/** Without the sign that keeps a spreadsheet from running a cell. */
-function asMeant(cell: string): string {
-  return cell.replace(/^'(?=\s*[=+\-@])/, '')
+  return readingOfBook('outline', { title, parts: units, others: [], rows })
 }

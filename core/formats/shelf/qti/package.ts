@@ -2,8 +2,9 @@ import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { Resource } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
-import { pack, textOf } from '../archive'
+import { pack } from '../archive'
 import type { Files } from '../archive'
+import { xmlOf } from '../packageXml'
 import { plainPiece } from '../plainPiece'
 import { NO_BOOK } from '../types'
 import type { ShelfReading, ShelfRow } from '../types'
@@ -123,14 +124,13 @@ function standardOf(code: string): string {
 
 /** Reads the items of a QTI package, 3.0 or 2.x, in the order of its test if it has one. */
 export function readQtiPackage(files: Files, name: string): Result<ShelfReading, FormatRefusal> {
-  const manifest = xmlIn(files, MANIFEST)
+  const manifest = xmlOf(files, MANIFEST).value ?? null
   const about = manifest ? besidesIn(manifest) : new Map<string, BesideItem>()
   const documents = new Map<string, Xml>()
   const rows: ShelfRow[] = []
-  for (const [path, bytes] of files) {
+  for (const path of files.keys()) {
     if (path === MANIFEST || !path.endsWith('.xml')) continue
-    const text = textOf(bytes)
-    const xml = text.ok ? parseXml(text.value) : text
+    const xml = xmlOf(files, path)
     if (xml.ok) documents.set(path, xml.value)
     else
       rows.push({
@@ -211,13 +211,6 @@ function toldOf(manifest: Xml) {
   const minutes = Number(/^PT(\d+)M$/.exec(textIn(firstOf(manifest, 'duration')))?.[1])
   const kind = (['check', 'test', 'practice-set'] as const).find((k) => k === type)
   return { ...(kind ? { kind } : {}), ...(minutes >= 1 && minutes <= 300 ? { minutes } : {}) }
-}
-
-function xmlIn(files: Files, path: string): Xml | null {
-  const bytes = files.get(path)
-  const text = bytes ? textOf(bytes) : null
-  const xml = text?.ok ? parseXml(text.value) : null
-  return xml?.ok ? xml.value : null
 }
 
 function besidesIn(manifest: Xml): ReadonlyMap<string, BesideItem> {
