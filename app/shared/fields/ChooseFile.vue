@@ -10,15 +10,22 @@ const emit = defineEmits<{ chosen: [file: { readonly name: string; readonly base
 const problem = ref('')
 // the same file may be chosen once more
 const { open, onChange } = useFileDialog({ accept: toRef(props, 'accept'), multiple: false, reset: true })
-onChange(async (list) => {
+onChange((list) => {
   const file = list?.[0]
   if (!file) return
-  problem.value = ''
-  if (file.size === 0) problem.value = `“${file.name}” is empty.`
-  else if (file.size > MOST_KEPT_BYTES)
-    problem.value = `“${file.name}” is larger than ${MOST_KEPT_BYTES / 1_000_000} MB.`
-  else emit('chosen', { name: file.name, base64: await toBase64(file) })
+  problem.value = refusalOf(file)
+  if (!problem.value) void send(file)
 })
+
+function refusalOf(file: File): string {
+  if (file.size === 0) return `“${file.name}” is empty.`
+  if (file.size <= MOST_KEPT_BYTES) return ''
+  return `“${file.name}” is larger than ${MOST_KEPT_BYTES / 1_000_000} MB.`
+}
+
+async function send(file: File): Promise<void> {
+  emit('chosen', { name: file.name, base64: await toBase64(file) })
+}
 </script>
 
 <template>
