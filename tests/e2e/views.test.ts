@@ -86,7 +86,7 @@ describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing f
 
 describe('every main view', () => {
   it('fits a phone of 360 px for learners, without scrolling sideways', async () => {
-    const p = await demoPerson(server, 'saoirse', '/', { width: 360, height: 740 })
+    const p = await demoPerson(server, 'linh', '/', { width: 360, height: 740 })
     await p.sees('Now')
     await p.fits()
     await p.click('work-now')
