@@ -9,6 +9,8 @@ export type PlanId = Brand<string, 'PlanId'>
 export type UnitId = Brand<string, 'UnitId'>
 export type LessonId = Brand<string, 'LessonId'>
 export type BookId = Brand<string, 'BookId'>
+/** How much support somebody works with: one of a school's own. */
+export type TrailId = Brand<string, 'TrailId'>
 export type ResourceId = Brand<string, 'ResourceId'>
 export type ItemId = Brand<string, 'ItemId'>
 export type AssignmentId = Brand<string, 'AssignmentId'>

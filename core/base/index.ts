@@ -18,6 +18,7 @@ export type {
   PresetId,
   ResourceId,
   SchoolId,
+  TrailId,
   UnitId,
   UserId,
   YearId,

@@ -1,0 +1,47 @@
+import { assertNever } from '../base'
+import type { Organiser } from './types'
+
+/** One place of an organiser: what it asks for, and the text that stands there from the start, if any. */
+export interface OrganiserCell {
+  readonly id: string
+  /** What it is about: headings, or its number. */
+  readonly of: CellPlace
+  readonly given: string | null
+}
+/** Where a cell stands; words are put on it where it is shown. */
+export type CellPlace =
+  | { readonly kind: 'table'; readonly column: string; readonly row: string }
+  | { readonly kind: 'branch' | 'point' | 'reason' | 'evidence'; readonly number: number }
+  | { readonly kind: 'claim' }
+
+/** The cells of an organiser, in the order in which they are filled in. */
+export function cellsOf(organiser: Organiser): readonly OrganiserCell[] {
+  return placesOf(organiser).map(([id, of]) => ({ id, of, given: organiser.filled[id] ?? null }))
+}
+
+type Placed = readonly [id: string, of: CellPlace]
+
+function placesOf(organiser: Organiser): readonly Placed[] {
+  switch (organiser.kind) {
+    case 'table':
+      return organiser.rows.flatMap((row, r) =>
+        organiser.columns.map((column, c): Placed => [`r${r + 1}c${c + 1}`, { kind: 'table', column, row }]),
+      )
+    case 'web':
+      return numbered(organiser.branches).map((n) => [`b${n}`, { kind: 'branch', number: n }])
+    case 'time-line':
+      return numbered(organiser.points).map((n) => [`p${n}`, { kind: 'point', number: n }])
+    case 'claim':
+      return [
+        ['claim', { kind: 'claim' }],
+        ...numbered(organiser.reasons).flatMap((n): readonly Placed[] => [
+          [`reason${n}`, { kind: 'reason', number: n }],
+          [`evidence${n}`, { kind: 'evidence', number: n }],
+        ]),
+      ]
+    default:
+      return assertNever(organiser)
+  }
+}
+
+const numbered = (count: number) => Array.from({ length: count }, (_, i) => i + 1)

@@ -1,0 +1,52 @@
+/** Lines that begin a block of their own, and what they begin with. */
+const BEGINNINGS = /^\s{0,3}(?:#{1,6}\s+|>\s?|[-*+]\s+|\d{1,9}[.)]\s+)+/
+const RULE = /^\s{0,3}(?:[-*_]\s*){3,}$/
+const TABLE_RULE = /^\s*\|?[\s:|-]+\|[\s:|-]*$/
+
+/**
+ * A Markdown text as it is read: words without marks of emphasis, links or headings, with single spaces; blocks parted
+ * by line breaks. Marked passages are found in it.
+ */
+export function readAs(markdown: string): string {
+  return markdown
+    .replace(/\r\n?/g, '\n')
+    .split(/\n\s*\n/)
+    .flatMap(blocksOf)
+    .map(inline)
+    .filter((block) => block !== '')
+    .join('\n')
+}
+
+/** Lists, tables and headings have a block a line; other lines run on. */
+function blocksOf(paragraph: string): readonly string[] {
+  const blocks: string[] = []
+  for (const line of paragraph.split('\n')) {
+    if (RULE.test(line) || TABLE_RULE.test(line)) continue
+    const begins = BEGINNINGS.test(line) || line.trimStart().startsWith('|')
+    const text = line.replace(BEGINNINGS, '')
+    const last = blocks.length - 1
+    if (begins || last < 0) blocks.push(...text.split(CELL_WALL).filter((cell) => cell.trim() !== ''))
+    else blocks[last] += ` ${text}`
+  }
+  return blocks
+}
+const CELL_WALL = /(?<!\\)\|/
+
+/** Escaped characters stand aside while marks are taken out: far from any that a text has. */
+const ASIDE = 0xe000
+
+function inline(text: string): string {
+  return text
+    .replace(/\\([\\`*_{}[\]()#+.!|>~-])/g, (_, escaped: string) =>
+      String.fromCharCode(ASIDE + escaped.charCodeAt(0)),
+    )
+    .replace(/!\[([^\]]*)\]\([^)]*\)/g, '')
+    .replace(/\[([^\]]*)\]\([^)]*\)/g, '$1')
+    .replace(/(\*\*|__)(?=\S)(.+?)(?<=\S)\1/g, '$2')
+    .replace(/(?<![\w*])\*(?=\S)(.+?)(?<=\S)\*(?![\w*])/g, '$1')
+    .replace(/(?<!\w)_(?=\S)(.+?)(?<=\S)_(?!\w)/g, '$1')
+    .replace(/`([^`]+)`/g, '$1')
+    .replace(/[\ue000-\ue07f]/g, (aside) => String.fromCharCode(aside.charCodeAt(0) - ASIDE))
+    .replace(/\s+/g, ' ')
+    .trim()
+}
