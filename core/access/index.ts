@@ -10,6 +10,7 @@ export {
   canSeePlan,
   canSeeResource,
   canSeeWork,
+  canSetTrails,
   canWriteResource,
   isTeacher,
 } from './predicates'

@@ -26,6 +26,11 @@ export function canEditYear(actor: Actor, schoolId: SchoolId): boolean {
   return isTeacher(actor) && actor.office && actor.schoolId === schoolId
 }
 
+/** Name a school's trails, and say from which scores a step is suggested: the office, and the department lead. */
+export function canSetTrails(actor: Actor): boolean {
+  return isTeacher(actor) && (actor.office || actor.role === 'lead')
+}
+
 /** Read a plan, to adopt it: any teacher of the school. */
 export function canSeePlan(actor: Actor, of: PlanFacts): boolean {
   return isTeacher(actor) && actor.schoolId === of.schoolId

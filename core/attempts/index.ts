@@ -1,6 +1,6 @@
 /** Attempt rules, scoring, and what a try may do when. */
 export { triesAsOf } from './asOf'
-export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart } from './attempt'
+export { GRACE_SECONDS, checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
 export type { Closings } from './attempt'
 export { faultInRules } from './checkRules'
 export { mayFix } from './fixing'

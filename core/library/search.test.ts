@@ -15,6 +15,7 @@ const piece = (id: string, part: Partial<PieceFacts> = {}): PieceFacts => ({
   language: 'en',
   readingLevel: null,
   title: id,
+  hasVersions: false,
   rank: 0,
   ...part,
 })
@@ -86,6 +87,7 @@ describe('what was found', () => {
       language: fc.constantFrom('en', 'es'),
       readingLevel: fc.option(fc.integer({ min: 5, max: 9 })),
       title: fc.string(),
+      hasVersions: fc.boolean(),
       rank: fc.double({ noNaN: true }),
     })
     const filter = fc.record({ kind: fc.subarray(['reading', 'check']), grade: fc.subarray(['7', '8']) })

@@ -18,10 +18,22 @@ export interface PieceFacts {
   readonly language: string
   readonly readingLevel: number | null
   readonly title: string
+  /** Somebody of the school has laid support over it. */
+  readonly hasVersions: boolean
   readonly rank: number
 }
 
-export const FACETS = ['kind', 'role', 'grade', 'length', 'source', 'scoring', 'level', 'language'] as const
+export const FACETS = [
+  'kind',
+  'role',
+  'grade',
+  'length',
+  'source',
+  'scoring',
+  'versions',
+  'level',
+  'language',
+] as const
 /** By what what was found can be narrowed. */
 export type Facet = (typeof FACETS)[number]
 /** Values to choose among; an absent facet, or an empty list, narrows nothing. */
@@ -70,6 +82,8 @@ export function valueOf(facet: Facet, piece: PieceFacts): string {
       return piece.source
     case 'scoring':
       return isScored(piece.kind) ? 'self-scoring' : 'no-score'
+    case 'versions':
+      return piece.hasVersions ? 'versions' : 'no-versions'
     case 'level':
       return piece.readingLevel === null ? 'unknown' : String(piece.readingLevel)
     case 'language':

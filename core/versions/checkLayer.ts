@@ -9,6 +9,8 @@ import type { Layer } from './types'
 
 /** As many marks, words or cells as a layer may have of each. */
 export const MOST_IN_PART = 60
+/** As many cells as an organiser may have. */
+export const MOST_CELLS = 30
 
 /**
  * Accepts a layer for a core, or names the first fault: a mark whose words the text does not have, marks over each
@@ -16,7 +18,11 @@ export const MOST_IN_PART = 60
  */
 export function checkLayer(core: Resource, layer: Layer): Result<Layer, VersionsRefusal> {
   const fault =
-    faultInWords(layer) ?? faultInMarks(core, layer) ?? faultInOrganiser(layer) ?? faultInItems(core, layer)
+    faultInWords(layer) ??
+    faultInMarks(core, layer) ??
+    faultInOrganiser(layer) ??
+    faultInWriting(core, layer) ??
+    faultInItems(core, layer)
   return fault === null ? ok(layer) : refuse(fault)
 }
 
@@ -52,10 +58,16 @@ function faultInMarks(core: Resource, { marks, legend }: Layer): VersionsRefusal
 function faultInOrganiser({ organiser }: Layer): VersionsRefusal | null {
   if (!organiser) return null
   const cells = cellsOf(organiser)
-  if (cells.length === 0 || cells.length > MOST_IN_PART)
-    return { code: 'versions/organiser-size', field: 'organiser', cells: cells.length, most: MOST_IN_PART }
+  if (cells.length === 0 || cells.length > MOST_CELLS)
+    return { code: 'versions/organiser-size', field: 'organiser', cells: cells.length, most: MOST_CELLS }
   const isFull = cells.every((cell) => (cell.given ?? '').trim() !== '')
   return isFull ? { code: 'versions/organiser-full', field: 'organiser' } : null
+}
+
+/** What is filled in is handed in with the answers: a piece without questions is only read. */
+function faultInWriting({ items }: Resource, { organiser, frames }: Layer): VersionsRefusal | null {
+  const isWritten = organiser !== null || frames.length > 0
+  return isWritten && items.length === 0 ? { code: 'versions/nothing-handed-in', field: 'organiser' } : null
 }
 
 function faultInItems({ items }: Resource, { hints, items: kept }: Layer): VersionsRefusal | null {

@@ -1,6 +1,8 @@
 import type { Item, Resource } from '../library'
+import { EMPTY_LAYER } from './emptyLayer'
 import { keptItems } from './keptItems'
 import { placeMarks } from './marks'
+import { isSupportItem, supportItems } from './supportItems'
 import type { Layer, LegendEntry, Mark } from './types'
 
 /** What stands beside the core for a learner. No name of a trail or of a version is in it. */
@@ -11,7 +13,7 @@ export interface Support extends Omit<Layer, 'hints' | 'items' | 'marks' | 'lege
   readonly legend: readonly LegendEntry[]
 }
 
-/** What one learner gets: the core, its questions with their hints, and the support. */
+/** What one learner gets: the core, what they fill in of the support, its questions with their hints, the support. */
 export interface ComposedVersion {
   readonly resource: Resource
   readonly support: Support
@@ -22,16 +24,25 @@ export interface ComposedVersion {
  * longer fits the core is left out (`misfitsOf` reports it).
  */
 export function composeVersion(core: Resource, layer: Layer): ComposedVersion {
-  const { hints, items, marks, legend, ...support } = layer
+  const { hints, items, marks } = layer
   const placed = placeMarks(core.content, marks).placed.map((p) => p.mark)
   const hintOf = new Map(hints.map((h) => [h.itemId, h.hint]))
   const hinted = (item: Item): Item => ({ ...item, hint: hintOf.get(item.id) ?? item.hint })
+  const asked = keptItems(
+    core.items.filter((item) => !isSupportItem(item)),
+    items,
+  )
   return {
-    resource: { ...core, items: keptItems(core.items, items).map(hinted) },
-    support: {
-      ...support,
-      marks: placed,
-      legend: legend.filter((entry) => placed.some((mark) => mark.sort === entry.id)),
-    },
+    resource: { ...core, items: [...supportItems(layer), ...asked.map(hinted)] },
+    support: composeSupport(layer, placed),
   }
 }
+
+function composeSupport(layer: Layer, placed: readonly Mark[]): Support {
+  const { hints: _, items: __, legend, ...support } = layer
+  const isUsed = (entry: LegendEntry) => placed.some((mark) => mark.sort === entry.id)
+  return { ...support, marks: placed, legend: legend.filter(isUsed) }
+}
+
+/** What lies over a piece when nothing does. */
+export const NO_SUPPORT: Support = composeSupport(EMPTY_LAYER, [])

@@ -1,8 +1,8 @@
 /** Support laid over pieces, trails from little support to much, what scores say of a next step. */
-export { MOST_IN_PART, checkLayer } from './checkLayer'
+export { MOST_CELLS, MOST_IN_PART, checkLayer } from './checkLayer'
 export { compareVersions, itemsAsked } from './compare'
 export type { ComparedBlock } from './compare'
-export { composeVersion } from './composeVersion'
+export { NO_SUPPORT, composeVersion } from './composeVersion'
 export type { ComposedVersion, Support } from './composeVersion'
 export { FEW_CHANGES, effectOfSupport, supportByWeek } from './effect'
 export type { SupportEffect, SupportWeek } from './effect'
@@ -17,14 +17,24 @@ export { cellsOf } from './organiser'
 export type { CellPlace, OrganiserCell } from './organiser'
 export { readAs } from './readAs'
 export type { VersionsRefusal } from './refusals'
+export { PLANNER_ID, isSupportItem, supportItems } from './supportItems'
 export { DEFAULT_THRESHOLDS, faultInThresholds, suggestStep } from './suggest'
 export type { StepReason, StepSuggestion, StepThresholds, TrailPoint } from './suggest'
-export { DEFAULT_TRAILS, FEWEST_TRAILS, MOST_TRAILS, checkTrails, supportOf, versionFor } from './trails'
-export type { TrailUse } from './trails'
+export {
+  DEFAULT_TRAILS,
+  FEWEST_TRAILS,
+  MOST_TRAILS,
+  checkTrails,
+  supportOf,
+  trailOf,
+  versionFor,
+} from './trails'
+export type { ClassTrails, TrailUse } from './trails'
 export { MARK_LOOKS, ORGANISER_KINDS } from './types'
 export type {
   FilledCells,
   Frame,
+  GivenVersion,
   GlossaryEntry,
   ItemHint,
   KeptItems,
@@ -38,4 +48,5 @@ export type {
   Trail,
   Translation,
   Version,
+  VersionChoice,
 } from './types'

@@ -20,6 +20,8 @@ export type VersionsRefusal =
     }
   /** Every cell is filled in: nothing is left to think about. */
   | { readonly code: 'versions/organiser-full'; readonly field: 'organiser' }
+  /** There is something to fill in, and the piece has no question with which it would be handed in. */
+  | { readonly code: 'versions/nothing-handed-in'; readonly field: 'organiser' }
   | { readonly code: 'versions/unknown-item'; readonly field: 'items'; readonly itemId: ItemId }
   | { readonly code: 'versions/bad-share'; readonly field: 'items' }
   | { readonly code: 'versions/trail-count'; readonly field: 'trails'; readonly count: number }
@@ -32,3 +34,5 @@ export type VersionsRefusal =
       readonly learners: number
       readonly versions: number
     }
+  | { readonly code: 'versions/bad-thresholds'; readonly field: string }
+  | { readonly code: 'versions/unknown-trail'; readonly field: 'trailId' }

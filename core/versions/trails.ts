@@ -1,5 +1,5 @@
 import { asId, ok, refuse } from '../base'
-import type { Result, TrailId } from '../base'
+import type { Result, TrailId, UserId } from '../base'
 import type { VersionsRefusal } from './refusals'
 import type { Trail } from './types'
 
@@ -55,4 +55,22 @@ export function versionFor(
 ): TrailId | null {
   const upTo = trails.slice(0, supportOf(trails, wanted) + 1).map((t) => t.id)
   return upTo.findLast((id) => made.has(id)) ?? null
+}
+
+/** On which trail a class's learners are: the class's own trail, and those of single learners. */
+export interface ClassTrails {
+  readonly usual: TrailId | null
+  readonly learners: ReadonlyMap<UserId, TrailId>
+}
+
+/** A learner's trail in a class: their own, else the class's, else the least support. Trails that are gone do not count. */
+export function trailOf(
+  trails: readonly Trail[],
+  inClass: ClassTrails | undefined,
+  learnerId: UserId,
+): TrailId {
+  const known = (id: TrailId | null | undefined) => trails.find((t) => t.id === id)?.id
+  const least = trails[0]
+  if (!least) throw new Error('a school without trails')
+  return known(inClass?.learners.get(learnerId)) ?? known(inClass?.usual) ?? least.id
 }

@@ -111,3 +111,13 @@ export interface ParallelTask {
   readonly resourceId: ResourceId
   readonly revision: number
 }
+
+/** What somebody is given of a piece instead of what their trail says. */
+export type VersionChoice =
+  { readonly kind: 'trail'; readonly trailId: TrailId } | ({ readonly kind: 'parallel' } & ParallelTask)
+
+/** What a learner was given of a piece that has versions: with how much support, or which other task. */
+export interface GivenVersion {
+  readonly trailId: TrailId
+  readonly instead: ParallelTask | null
+}

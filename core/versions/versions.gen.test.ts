@@ -6,6 +6,7 @@ import { composeVersion } from './composeVersion'
 import { EMPTY_LAYER } from './emptyLayer'
 import { misfitsOf } from './misfits'
 import { readAs } from './readAs'
+import { isSupportItem } from './supportItems'
 import { DEFAULT_THRESHOLDS, suggestStep } from './suggest'
 import type { TrailPoint } from './suggest'
 import { aPiece, aQuestion } from './testing'
@@ -43,6 +44,8 @@ const layers: fc.Arbitrary<Layer> = fc
   .record({
     wordBank: fc.uniqueArray(fc.constantFrom(...WORDS)),
     steps: fc.array(sentence, { maxLength: 3 }),
+    frames: fc.constantFrom([], [{ id: 'f1', text: 'So [1].' }]),
+    organiser: fc.constantFrom(null, { kind: 'web' as const, centre: 'heat', branches: 3, filled: {} }),
     marks,
     items: kept,
     hints: itemIds.map((ids) => ids.map((itemId) => ({ itemId, hint: 'look' }))),
@@ -53,7 +56,8 @@ describe('composing, whatever the core and the layer', () => {
   it('takes nothing of the core away, but for questions where fewer are asked', () => {
     fc.assert(
       fc.property(cores, layers, (core, layer) => {
-        const { items, ...rest } = composeVersion(core, layer).resource
+        const { items: all, ...rest } = composeVersion(core, layer).resource
+        const items = all.filter((i) => !isSupportItem(i))
         const { items: own, ...core_ } = core
         expect(rest).toEqual(core_)
         const ids = own.map((i) => i.id)

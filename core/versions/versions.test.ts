@@ -80,6 +80,17 @@ describe('a composed version', () => {
     expect(made.support.wordBank).toEqual(['heat'])
   })
 
+  it('has what there is to fill in before its questions: the organiser’s open cells, and the frames', () => {
+    const organiser = { kind: 'time-line', points: 3, filled: { p2: 'It melts' } } as const
+    const frames = [{ id: 'f1', text: 'Ice [1] at [2].' }]
+    const { items } = composeVersion(core, layer({ organiser, frames })).resource
+    expect(items.map((i) => [i.id, i.points, 'passage' in i ? i.passage : ''])).toEqual([
+      ['support-planner', 0, '[1] [3]'],
+      ['support-f1', 0, 'Ice [1] at [2].'],
+      ...['a', 'b', 'c', 'd'].map((id) => [id, 1, '']),
+    ])
+  })
+
   it('shows only marks that are in the text, and their legend', () => {
     const marks = [aMark('cause', 'Heat moves'), aMark('effect', 'gone')]
     const legend = [...LEGEND, { id: 'effect', name: 'Effect', look: 'box' } as const]
@@ -166,6 +177,15 @@ describe('a layer is refused', () => {
       'versions/organiser-full',
     )
     expect(codeOf({ organiser: { kind: 'time-line', points: 2, filled: { p1: 'x' } } })).toBeNull()
+  })
+
+  it('for something to fill in where nothing is handed in', () => {
+    const read = aPiece({ content: 'Heat.', items: [] })
+    const web = { kind: 'web', centre: 'Heat', branches: 2, filled: {} } as const
+    expect(checkLayer(read, layer({ organiser: web }))).toMatchObject({
+      error: { code: 'versions/nothing-handed-in' },
+    })
+    expect(checkLayer(core, layer({ organiser: web })).ok).toBe(true)
   })
 
   it('but HTML in a word bank is text like any other', () => {

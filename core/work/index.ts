@@ -44,6 +44,7 @@ export { madeTeams, teamMates } from './teams'
 export type { Mixing } from './teams'
 export { inOrder, togetherOf } from './together'
 export type { LearnerCard, LearnerPiece } from './together'
+export type { VersionsAround } from './versionsFor'
 export { ASSIGNMENT_STATES, HAND_INS, WHENS } from './types'
 export type {
   Assignment,

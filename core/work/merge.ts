@@ -1,26 +1,35 @@
 import { grownOnly } from '../availability'
-import type { AssignmentId, UserId } from '../base'
+import type { AssignmentId, Instant, UserId } from '../base'
 import type { Resolution } from './resolve'
 import type { LearnerWork } from './types'
 
 /**
- * What every learner should have now. Windows of learners who have begun only grow, and one who has begun and
- * is no
- * longer reached keeps the work and its results.
+ * What every learner should have now. Windows of learners who have begun only grow, they keep the version that they
+ * know, and one who has begun and is no longer reached keeps the work and its results. Of what was due before `now` the
+ * version stays, too: it is what was given.
  */
 export function mergeForBegun(
   assignmentId: AssignmentId,
   rows: Resolution['rows'],
   had: readonly LearnerWork[],
   begun: ReadonlySet<UserId>,
+  now: Instant,
 ): LearnerWork[] {
   const before = new Map(had.map((r) => [nameOf(r), r]))
   const next = rows.map((row): LearnerWork => {
-    const old = begun.has(row.learnerId) ? before.get(nameOf(row)) : undefined
-    return old ? grown({ ...row, assignmentId }, old) : { ...row, assignmentId }
+    const old = before.get(nameOf(row))
+    const next = { ...row, assignmentId }
+    if (!old) return next
+    if (begun.has(row.learnerId)) return grown(next, old)
+    return isOver(old, now) ? { ...next, version: old.version } : next
   })
   const reached = new Set(next.map((r) => r.learnerId))
   return [...next, ...had.filter((r) => begun.has(r.learnerId) && !reached.has(r.learnerId))]
+}
+
+function isOver({ terms }: LearnerWork, now: Instant): boolean {
+  const { due, closes } = terms
+  return [due, closes].some((at) => at !== null && at <= now)
 }
 
 /** A learner's row, told from their others of the same assignment. */
@@ -36,7 +45,7 @@ function grown(row: LearnerWork, old: LearnerWork): LearnerWork {
       ? { ...b, level: 'started' as const, sourceId: null }
       : b,
   )
-  return { ...row, terms: { ...row.terms, ...window }, because }
+  return { ...row, version: old.version, terms: { ...row.terms, ...window }, because }
 }
 
 /**
@@ -48,7 +57,7 @@ export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[])
   return a.length === b.length && b.every((r) => known.has(keyOf(r)))
 }
 
-function keyOf({ learnerId, pieceId, classId, terms, rules }: LearnerWork): string {
+function keyOf({ learnerId, pieceId, classId, terms, rules, version }: LearnerWork): string {
   const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = terms
   const minutes = timeLimitMinutes === null ? null : Math.round(timeLimitMinutes)
   return JSON.stringify([
@@ -65,5 +74,6 @@ function keyOf({ learnerId, pieceId, classId, terms, rules }: LearnerWork): stri
     rules.waitMinutes,
     rules.passPercent,
     rules.help,
+    version,
   ])
 }

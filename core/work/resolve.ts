@@ -16,12 +16,16 @@ import type { ClassId, Instant, LessonId, PieceId, UserId } from '../base'
 import { ownRulesBy } from './ownRules'
 import { rulesOf } from './pieces'
 import type { Draft, LearnerWork, RuledGroup } from './types'
+import { versionsBy } from './versionsFor'
+import type { VersionsAround } from './versionsFor'
 
 /** The classes and people among whom assignments are resolved. Who is not among the people is not reached. */
 export interface Surroundings {
   readonly grounds: ReadonlyMap<ClassId, Ground>
   readonly roster: Roster
   readonly people: ReadonlyMap<UserId, { readonly accommodation: Accommodation }>
+  /** Absent: nobody has trails here. */
+  readonly versions?: VersionsAround
 }
 
 export interface Resolvable extends Pick<Draft, 'pieces' | 'window' | 'rules' | 'targets' | 'exceptIds'> {
@@ -42,7 +46,8 @@ export interface Resolution {
 }
 
 /** Who an assignment reaches, and each learner's own window and limits for each of its pieces. */
-export function resolveWork(work: Resolvable, { grounds, roster, people }: Surroundings): Resolution {
+export function resolveWork(work: Resolvable, around: Surroundings): Resolution {
+  const { grounds, roster, people } = around
   const lessons = anchoredLessons(work)
   const targets = work.targets.map((t) => t.target)
   const reached = among(
@@ -53,8 +58,7 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
   const problems = new Map<string, Resolution['problems'][number]>()
-  const ownRules = ownRulesBy(work.targets)
-  const ruled = new Map(work.pieces.map((p) => [p.id, rulesOf(work, p)]))
+  const own = ownTo(work, around)
   for (const { pieceIds, terms: given } of termsOf(work)) {
     const resolve = resolverFor(given, grounds)
     for (const one of reached) {
@@ -64,9 +68,9 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
         const { classId, terms, because } = resolved.value
         const more = given.overrides.learners.get(learnerId)?.moreTries
         for (const pieceId of pieceIds) {
-          const own = ownRules(one, ruled.get(pieceId) ?? work.rules)
-          const row = withTries({ terms, because: [...because, ...own.because] }, more?.[pieceId])
-          rows.push({ learnerId, pieceId, classId, rules: own.rules, ...row })
+          const { rules, version, because: ofOwn } = own(one, pieceId, classId)
+          const row = withTries({ terms, because: [...because, ...ofOwn] }, more?.[pieceId])
+          rows.push({ learnerId, pieceId, classId, rules, version, ...row })
         }
         continue
       }
@@ -75,6 +79,20 @@ export function resolveWork(work: Resolvable, { grounds, roster, people }: Surro
     }
   }
   return { reached, rows, problems: [...problems.values()] }
+}
+
+/** What of a piece is a learner's own besides moments and limits: rules, and the version. */
+function ownTo(work: Resolvable, { versions }: Surroundings) {
+  const rulesFor = ownRulesBy(work.targets)
+  const versionFor = versionsBy(work.targets, versions)
+  const pieces = new Map(work.pieces.map((p) => [p.id, { piece: p, base: rulesOf(work, p) }]))
+  return (one: Reached, pieceId: PieceId, classId: ClassId) => {
+    const { piece, base } = pieces.get(pieceId) ?? {}
+    if (!piece || !base) throw new Error('a row without its piece')
+    const { rules, because } = rulesFor(one, base)
+    const given = versionFor(one, piece, classId)
+    return { rules, version: given.version, because: [...because, ...given.because] }
+  }
 }
 
 /** The roster with groups by rule as they stood when the work was published. */

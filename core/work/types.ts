@@ -12,6 +12,7 @@ import type {
   SchoolId,
   UserId,
 } from '../base'
+import type { GivenVersion, VersionChoice } from '../versions'
 import type { About } from './about'
 
 export const WHENS = ['before', 'in', 'after'] as const
@@ -46,6 +47,8 @@ export interface AssignmentTarget {
   readonly overrides: Overrides
   /** Absent: the rules that everybody has. */
   readonly rules?: Partial<OwnRules>
+  /** What is given of a piece instead of what each learner's trail says. */
+  readonly versions?: Readonly<Record<PieceId, VersionChoice>>
 }
 
 /** What a teacher sets for one assignment; its pieces in the order in which they are done. */
@@ -102,11 +105,13 @@ export interface LearnerWork {
   readonly terms: LearnerTerms
   /** What of the piece's rules is other for them. */
   readonly rules: Partial<OwnRules>
+  /** Null: the piece as it is, without versions. */
+  readonly version: GivenVersion | null
   readonly because: readonly WorkBecause[]
 }
 
 /** What set one of a learner's moments, limits or rules. */
-export type WorkBecause = Because<LearnerTerms & OwnRules>
+export type WorkBecause = Because<LearnerTerms & OwnRules & Pick<LearnerWork, 'version'>>
 
 /** Who has begun an assignment: how many learners, and at which of its pieces. */
 export interface Begun {

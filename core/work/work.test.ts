@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { P1, PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_WINDOW } from '../availability'
 import { asId } from '../base'
-import type { GroupId, PieceId, ResourceId } from '../base'
+import type { GroupId, PieceId, ResourceId, TrailId } from '../base'
 import { changed, published, withdrawn } from './acts'
 import { checkPart, handOn, publishedBy, withdrawnBy } from './part'
 import { checkDraft } from './checkDraft'
@@ -57,6 +57,7 @@ const row = (learnerId: typeof ann, due: string | null): LearnerWork => ({
     timeLimitMinutes: null,
   },
   rules: {},
+  version: null,
   because: [
     { field: 'due', level: 'class', sourceId: a },
     { field: 'maxAttempts', level: 'assignment', sourceId: null },
@@ -208,6 +209,7 @@ describe('mergeForBegun', () => {
       [row(ann, '09-08T16:00'), row(bo, '09-08T16:00')],
       had,
       new Set([ann]),
+      at('09-01T00:00'),
     )
     expect(forAnn?.terms.due).toBe(at('09-10T16:00'))
     expect(forAnn?.because[0]).toEqual({ field: 'due', level: 'started', sourceId: null })
@@ -216,8 +218,18 @@ describe('mergeForBegun', () => {
     expect(forBo?.because[0]).toMatchObject({ level: 'class' })
   })
 
+  it('keeps the version that somebody has begun or that was due, and gives others theirs anew', () => {
+    const given = (trail: string) => ({ trailId: asId<TrailId>(trail), instead: null })
+    const before = had.map((r) => ({ ...r, version: given('guided') }))
+    const anew = [ann, bo, cy].map((id) => ({ ...row(id, '09-10T16:00'), version: given('bare') }))
+    const versions = (now: string) =>
+      mergeForBegun(ids.work('w'), anew, before, new Set([ann]), at(now)).map((r) => r.version?.trailId)
+    expect(versions('09-01T00:00')).toEqual(['guided', 'bare', 'bare'])
+    expect(versions('09-10T16:00')).toEqual(['guided', 'guided', 'guided'])
+  })
+
   it('leaves the work with who has begun and is no longer reached, and takes it from who has not', () => {
-    const next = mergeForBegun(ids.work('w'), [], had, new Set([cy]))
+    const next = mergeForBegun(ids.work('w'), [], had, new Set([cy]), at('09-01T00:00'))
     expect(next).toEqual([had[2]])
   })
 

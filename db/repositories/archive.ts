@@ -4,6 +4,7 @@ import { classTeachers, classes, enrolments, years } from '../schema/calendar'
 import { feeds, journal, plans } from '../schema/pacing'
 import { groups } from '../schema/people'
 import { assignmentTargets, learnerWork } from '../schema/work'
+import { classTrails, learnerTrails } from '../schema/versions'
 import { dropJournalOf } from './planning'
 import type { Connection } from './store'
 
@@ -52,6 +53,8 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
       await dropJournalOf(tx, id)
       await tx.delete(feeds).where(eq(feeds.classId, id))
       await tx.delete(groups).where(eq(groups.classId, id))
+      await tx.delete(learnerTrails).where(eq(learnerTrails.classId, id))
+      await tx.delete(classTrails).where(eq(classTrails.classId, id))
       await tx.delete(classTeachers).where(eq(classTeachers.classId, id))
       await tx.delete(classes).where(eq(classes.id, id))
   }

@@ -59,6 +59,7 @@ export {
   publishedIdsOf,
   publishedWorkFor,
   replaceLearnerWork,
+  versionGiven,
 } from './learnerWork'
 export {
   addNotices,
@@ -130,6 +131,7 @@ export type { YearRecord } from './teaching'
 export {
   addAssignment,
   assignmentById,
+  assignmentIdsGiving,
   assignmentIdsNear,
   assignmentIdsTouching,
   assignmentsById,
@@ -170,3 +172,16 @@ export {
   trayOf,
 } from './shelf'
 export type { GuidePointer, PracticeRoute, Practised, ShelfImport } from './shelf'
+export {
+  dropLayer,
+  layersOf,
+  saveClassTrail,
+  saveLayer,
+  saveLearnerTrails,
+  saveTrailSettings,
+  trailSettingsOf,
+  trailUses,
+  trailsIn,
+  trailsMade,
+} from './versions'
+export type { LayerRecord, TrailSettings } from './versions'

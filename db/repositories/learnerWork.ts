@@ -4,8 +4,9 @@ import type { NamedPiece } from '#core/attempts'
 import { groupBy } from '#core/base'
 import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
 import type { LearnerTerms } from '#core/availability'
+import type { GivenVersion } from '#core/versions'
 import type { LearnerWork } from '#core/work'
-import { fromLearnerWork, toLearnerWork, toOwnRules } from '../rows/workRows'
+import { fromLearnerWork, toGivenVersion, toLearnerWork, toOwnRules } from '../rows/workRows'
 import { assignments, learnerWork } from '../schema/work'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
@@ -60,9 +61,25 @@ export async function publishedWorkFor(
 ): Promise<OwnTerms | null> {
   const [row] = await ask<TermsRow>(tx, PUBLISHED_FOR, [assignmentId, learnerId, pieceId])
   if (!row) return null
-  const { classId, rules } = row
-  return { learnerId, assignmentId, pieceId, classId, terms: termsIn(row), rules: toOwnRules(rules) }
+  const { classId } = row
+  const own = { rules: toOwnRules(row.rules), version: toGivenVersion(row.version) }
+  return { learnerId, assignmentId, pieceId, classId, terms: termsIn(row), ...own }
 }
+
+/** What of a piece's versions a learner was given; null: none, or the piece has none. */
+export async function versionGiven(
+  tx: Connection,
+  { assignmentId, pieceId, learnerId }: NamedPiece & { readonly learnerId: UserId },
+): Promise<GivenVersion | null> {
+  const [row] = await ask<{ readonly version: string | null }>(tx, VERSION_GIVEN, [
+    assignmentId,
+    learnerId,
+    pieceId,
+  ])
+  return toGivenVersion(row?.version ?? null)
+}
+const VERSION_GIVEN = `select version from learner_work
+  where assignment_id = ? and learner_id = ? and piece_id = ?`
 
 interface TermsRow {
   readonly classId: ClassId
@@ -74,10 +91,11 @@ interface TermsRow {
   readonly maxAttempts: number | null
   readonly timeLimitMinutes: number | null
   readonly rules: string | null
+  readonly version: string | null
 }
 const TERMS = `w.class_id as classId, w.listed_at as listed, w.opens_at as opens, w.due_at as due,
   w.closes_at as closes, w.put_away_at as putAway, w.max_attempts as maxAttempts,
-  w.time_limit_minutes as timeLimitMinutes, w.rules`
+  w.time_limit_minutes as timeLimitMinutes, w.rules, w.version`
 const PUBLISHED_FOR = `select ${TERMS} from learner_work w
   join assignments a on a.id = w.assignment_id and a.state = 'published'
   where w.assignment_id = ? and w.learner_id = ? and w.piece_id = ?`
@@ -98,10 +116,11 @@ export async function replaceLearnerWork(
   // one statement over a list: the builder takes a second for the thousands of rows of thirty pieces
   const list = JSON.stringify(records.map(fromLearnerWork))
   await tx.run(sql`insert into learner_work (assignment_id, learner_id, piece_id, class_id, listed_at, opens_at,
-      due_at, closes_at, put_away_at, max_attempts, time_limit_minutes, rules, because)
+      due_at, closes_at, put_away_at, max_attempts, time_limit_minutes, rules, version, because)
     select value ->> 'assignmentId', value ->> 'learnerId', value ->> 'pieceId', value ->> 'classId',
       value ->> 'listedAt', value ->> 'opensAt', value ->> 'dueAt', value ->> 'closesAt', value ->> 'putAwayAt',
-      value ->> 'maxAttempts', value ->> 'timeLimitMinutes', value ->> 'rules', value ->> 'because'
+      value ->> 'maxAttempts', value ->> 'timeLimitMinutes', value ->> 'rules', value ->> 'version',
+      value ->> 'because'
       from json_each(${list})`)
 }
 

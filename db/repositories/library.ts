@@ -6,6 +6,7 @@ import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
 import { resourceBody } from '../rows/bodies'
 import { books, resourceRevisions, resources } from '../schema/library'
 import { guidePointers, practiceDone, practiceRoutes } from '../schema/shelf'
+import { layers } from '../schema/versions'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
 import type { FormInShort } from './keptReads'
@@ -263,6 +264,7 @@ export async function dropResources(tx: Connection, ids: readonly ResourceId[]):
   await tx
     .delete(guidePointers)
     .where(or(inArray(guidePointers.fromPiece, gone), inArray(guidePointers.toPiece, gone)))
+  await tx.delete(layers).where(inArray(layers.resourceId, gone))
   await tx.delete(practiceDone).where(inArray(practiceDone.resourceId, gone))
   await tx.delete(resourceRevisions).where(inArray(resourceRevisions.resourceId, gone))
   await tx.delete(resources).where(inArray(resources.id, gone))

@@ -9,6 +9,7 @@ import { CARD, cardsFor, resourcesById } from './library'
 import type { Looker, ResourceCard } from './library'
 import type { ResourceRecord } from '../rows/libraryRows'
 import type { Connection } from './store'
+import { trailsMade } from './versions'
 
 /**
  * Pieces open to a school that have all of these words, each as the beginning of one, in code, title, standards or
@@ -16,6 +17,17 @@ import type { Connection } from './store'
  * by a stamp that every change counts up: the index then says only which of them have the words.
  */
 export async function piecesWithWords(
+  tx: Connection,
+  looker: Looker,
+  words: readonly string[],
+): Promise<readonly PieceFacts[]> {
+  const found = await openPiecesWithWords(tx, looker, words)
+  const layered = await trailsMade(tx, looker.schoolId)
+  if (layered.size === 0) return found
+  return found.map((f) => (layered.has(f.id) ? { ...f, hasVersions: true } : f))
+}
+
+async function openPiecesWithWords(
   tx: Connection,
   looker: Looker,
   words: readonly string[],
@@ -103,7 +115,20 @@ function toFacts(found: Found): KeptFacts {
   const [, id, schoolId, ownerId, isShared, kind, role, grade, minutes, language, readingLevel, title, rank] =
     found
   const source = schoolId === null ? 'textbook' : 'school'
-  const seen = { id, kind, role, grade, minutes, source, language, readingLevel, title, rank } as const
+  // which school looks is known later
+  const seen = {
+    id,
+    kind,
+    role,
+    grade,
+    minutes,
+    source,
+    language,
+    readingLevel,
+    title,
+    rank,
+    hasVersions: false,
+  } as const
   return { schoolId, ownerId, isShared: isShared === 1, seen }
 }
 

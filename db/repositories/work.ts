@@ -156,6 +156,17 @@ export async function assignmentIdsNear(
   return rows.map((r) => r.id)
 }
 
+/** Ids of assignments that give a piece out, in any form. */
+export async function assignmentIdsGiving(
+  tx: Connection,
+  resourceId: ResourceId,
+): Promise<readonly AssignmentId[]> {
+  const rows = await tx.all<{ id: AssignmentId }>(
+    sql`select distinct assignment_id as id from assignment_pieces where resource_id = ${resourceId}`,
+  )
+  return rows.map((r) => r.id)
+}
+
 function rowOf(record: Assignment): Omit<Row, 'settled'> {
   const { id, schoolId, authorId, title, note, state, version, createdAt, publishedAt, pieces } = record
   const [first] = pieces

@@ -6,6 +6,7 @@ import { itemShapes } from '#shared/shapes/items'
 import { libraryShapes } from '#shared/shapes/library'
 import { STORED, id } from '#shared/shapes/makers'
 import { pacingShapes } from '#shared/shapes/pacing'
+import { versionShapes } from '#shared/shapes/versions'
 import { workShapes } from '#shared/shapes/work'
 import { workCommandShapes } from '#shared/shapes/workCommand'
 import { bodyOf, readOnce } from './body'
@@ -32,6 +33,8 @@ const { workCommand, worksCommand } = workCommandShapes(STORED)
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const { window, rules, pieceParts, overrides, ownRules, ruledGroup, groupRule, because, about, score } =
   workShapes(STORED)
+
+const { layer, trails, thresholds, givenVersion, choices } = versionShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
 export const yearBody = bodyOf('years.body', year.omit({ id: true }))
@@ -79,9 +82,16 @@ export const assignmentBody = readOnce(
 export const pieceBody = readOnce(bodyOf('assignment_pieces.body', pieceParts, [pieceHandedInAlone]), 1000)
 export const overridesBody = bodyOf(
   'assignment_targets.overrides',
-  overrides.extend({ rules: ownRules.optional() }),
+  overrides.extend({
+    rules: ownRules.optional(),
+    versions: choices.optional(),
+  }),
 )
 export const ownRulesBody = bodyOf('learner_work.rules', ownRules)
+/** Layers are read by every learner of a class. */
+export const layerBody = readOnce(bodyOf('layers.body', layer), 300)
+export const trailSettingsBody = bodyOf('trail_settings.body', z.object({ trails, thresholds }))
+export const givenVersionBody = readOnce(bodyOf('learner_work.version', givenVersion), 100)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))
 export const presetBody = bodyOf('presets.rules', z.object({ rules }))
 export const groupRuleBody = bodyOf('groups.rule', groupRule)

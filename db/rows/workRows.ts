@@ -1,7 +1,15 @@
 import type { Target } from '#core/audience'
 import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, UserId } from '#core/base'
 import type { Assignment, AssignmentTarget, LearnerWork, OwnRules, WorkPiece } from '#core/work'
-import { assignmentBody, becauseBody, overridesBody, ownRulesBody, pieceBody } from './bodies'
+import type { GivenVersion } from '#core/versions'
+import {
+  assignmentBody,
+  becauseBody,
+  givenVersionBody,
+  overridesBody,
+  ownRulesBody,
+  pieceBody,
+} from './bodies'
 
 type InBody = Pick<
   Assignment,
@@ -42,7 +50,7 @@ export function toTarget(row: {
   readonly refId: string
   readonly overrides: string
 }): AssignmentTarget {
-  const { rules, ...overrides } = overridesBody.read(row.overrides)
+  const { rules, versions, ...overrides } = overridesBody.read(row.overrides)
   const target = (
     row.kind === 'class'
       ? { kind: 'class', classId: row.refId }
@@ -50,18 +58,23 @@ export function toTarget(row: {
         ? { kind: 'group', groupId: row.refId }
         : { kind: 'learner', learnerId: row.refId }
   ) as Target
-  return rules === undefined ? { target, overrides } : { target, overrides, rules }
+  return {
+    target,
+    overrides,
+    ...(rules === undefined ? {} : { rules }),
+    ...(versions === undefined ? {} : { versions }),
+  }
 }
 
 /** Target to its stored parts. */
-export function fromTarget({ target, overrides, rules }: AssignmentTarget): {
+export function fromTarget({ target, overrides, rules, versions }: AssignmentTarget): {
   readonly kind: Target['kind']
   readonly refId: string
   readonly overrides: string
 } {
   const refId =
     target.kind === 'class' ? target.classId : target.kind === 'group' ? target.groupId : target.learnerId
-  return { kind: target.kind, refId, overrides: overridesBody.print({ ...overrides, rules }) }
+  return { kind: target.kind, refId, overrides: overridesBody.print({ ...overrides, rules, versions }) }
 }
 
 interface LearnerWorkRow {
@@ -77,12 +90,18 @@ interface LearnerWorkRow {
   readonly maxAttempts: number | null
   readonly timeLimitMinutes: number | null
   readonly rules: string | null
+  readonly version: string | null
   readonly because: string
 }
 
 /** What of a piece's rules is other for a learner. */
 export function toOwnRules(text: string | null): Partial<OwnRules> {
   return text === null ? {} : ownRulesBody.read(text)
+}
+
+/** What of a piece's versions a learner was given. */
+export function toGivenVersion(text: string | null): GivenVersion | null {
+  return text === null ? null : givenVersionBody.read(text)
 }
 
 /** Row to resolved work. */
@@ -103,6 +122,7 @@ export function toLearnerWork(row: LearnerWorkRow): LearnerWork {
       timeLimitMinutes: row.timeLimitMinutes,
     },
     rules: toOwnRules(row.rules),
+    version: toGivenVersion(row.version),
     because: becauseBody.read(row.because).reasons,
   }
 }
@@ -123,6 +143,7 @@ export function fromLearnerWork(record: LearnerWork): LearnerWorkRow {
     maxAttempts: terms.maxAttempts,
     timeLimitMinutes: terms.timeLimitMinutes === null ? null : Math.round(terms.timeLimitMinutes),
     rules: Object.keys(record.rules).length === 0 ? null : ownRulesBody.print(record.rules),
+    version: record.version === null ? null : givenVersionBody.print(record.version),
     because: becauseBody.print({ reasons: record.because }),
   }
 }

@@ -133,6 +133,8 @@ export const learnerWork = sqliteTable(
     timeLimitMinutes: integer(),
     /** What of the piece's rules is other; null: nothing. */
     rules: text(),
+    /** With how much support they have it, or which task instead; null: the piece has no versions. */
+    version: text(),
     because: text().notNull(),
   },
   (t) => [

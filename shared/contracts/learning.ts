@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
 import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem, Material } from '#core/library'
+import type { Support } from '#core/versions'
 import type { LearnerCard, LearnerPiece, MyFile, NoticeKind } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
@@ -93,6 +94,8 @@ export interface MyPiece {
   readonly piece: LearnerPiece
   readonly content: string
   readonly material: Material
+  /** What stands beside it for this learner; null: nothing. */
+  readonly support: Support | null
   readonly open: OpenTry | null
   /** A piece that is only read and was opened: from when it may be called done. */
   readonly reading: { readonly attemptId: AttemptId; readonly doneFrom: Instant } | null

@@ -76,6 +76,8 @@ export interface Inside {
   /** An own piece that the whole school may use. */
   readonly isShared: boolean
   readonly source: Source
+  /** Names of the trails for which it has a version, from least support. */
+  readonly versions: readonly string[]
   readonly standards: readonly Standard[]
   readonly used: readonly {
     readonly title: string

@@ -7,6 +7,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { VersionsRefusal } from '#core/versions'
 import type { WorkRefusal } from '#core/work'
 
 /** Refusals of the wire itself. `lost` and `broken` are made by the client. */
@@ -31,6 +32,7 @@ export type Refusal =
   | FormatRefusal
   | LibraryRefusal
   | PacingRefusal
+  | VersionsRefusal
   | WorkRefusal
   | WireRefusal
 
@@ -67,6 +69,21 @@ export const STATUS_OF = {
   'attempts/answer-first': 422,
   'attempts/first-things-first': 409,
   'attempts/bad-points': 422,
+  'versions/same-word-twice': 422,
+  'versions/frame-without-blank': 422,
+  'versions/mark-outside-text': 422,
+  'versions/marks-overlap': 422,
+  'versions/mark-without-legend': 422,
+  'versions/organiser-size': 422,
+  'versions/organiser-full': 422,
+  'versions/nothing-handed-in': 422,
+  'versions/unknown-item': 422,
+  'versions/bad-share': 422,
+  'versions/trail-count': 422,
+  'versions/trail-twice': 422,
+  'versions/trail-in-use': 409,
+  'versions/bad-thresholds': 422,
+  'versions/unknown-trail': 422,
   'work/bad-link': 422,
   'work/in-two-teams': 422,
   'work/past-the-year': 422,

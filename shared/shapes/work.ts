@@ -102,7 +102,7 @@ export function workShapes(m: Makers) {
     m.object({ kind: z.literal('grade'), grades: m.list(z.number(), GRADES.length) }),
   ]) satisfies z.ZodType<GroupRule>
   const because = m.object({
-    field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS, ...OWN_RULE_FIELDS]),
+    field: z.enum([...WINDOW_FIELDS, ...LIMIT_FIELDS, ...OWN_RULE_FIELDS, 'version']),
     level: z.enum(LEVELS),
     sourceId: m.prose(64).nullable(),
   }) satisfies z.ZodType<WorkBecause>

@@ -1,14 +1,22 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, PieceId, ResourceId, UserId } from '#core/base'
 import { ASSIGNMENT_STATES, MOST_AT_ONCE, MOST_PIECES, WORK_ACTS } from '#core/work'
-import type { Draft, WorkCommand, WorkPiece, WorkSetting, WorksCommand } from '#core/work'
+import type { AssignmentTarget, Draft, WorkCommand, WorkPiece, WorkSetting, WorksCommand } from '#core/work'
 import { id } from './makers'
 import type { Makers } from './makers'
+import { versionShapes } from './versions'
 import { workShapes } from './work'
 
 /** What a teacher sets for an assignment, and acts on it. */
 export function workCommandShapes(m: Makers) {
   const { window, rules, pieceParts, overrides, ownRules, target, about, ruledGroup } = workShapes(m)
+  const { choices } = versionShapes(m)
+  const assignmentTarget = m.object({
+    target,
+    overrides,
+    rules: ownRules.optional(),
+    versions: choices.optional(),
+  }) satisfies z.ZodType<AssignmentTarget>
   const piece = m.object({
     id: id<PieceId>(),
     resourceId: id<ResourceId>(),
@@ -24,7 +32,7 @@ export function workCommandShapes(m: Makers) {
     inTurn: z.boolean(),
     window,
     rules,
-    targets: m.list(m.object({ target, overrides, rules: ownRules.optional() }), 300),
+    targets: m.list(assignmentTarget, 300),
     exceptIds: m.list(id<UserId>(), 300),
     newcomers: z.boolean(),
     teams: m.list(m.list(id<UserId>(), 40), 300),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { asId, isoDay } from '#core/base'
-import type { GroupId, PieceId } from '#core/base'
+import type { GroupId, PieceId, ResourceId, TrailId } from '#core/base'
 import type { Assignment, LearnerWork } from '#core/work'
 import type { ClassRecord, ResourceRecord } from '#db/repositories'
 import {
@@ -281,6 +281,10 @@ describe('whole values come back as they went in', () => {
         timeLimitMinutes: 45,
       },
       rules: { passPercent: null, help: ['hints', 'calculator'] },
+      version: {
+        trailId: asId<TrailId>('guided'),
+        instead: { resourceId: asId<ResourceId>('other'), revision: 2 },
+      },
       because: [
         { field: 'due', level: 'accommodation', sourceId: null },
         { field: 'opens', level: 'class', sourceId: room.id },

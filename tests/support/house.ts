@@ -60,7 +60,9 @@ export const TOPICS: Record<string, readonly string[]> = {
   pacing: ['base', 'calendar'],
   availability: ['base', 'calendar', 'audience', 'pacing'],
   attempts: ['base', 'library'],
-  work: ['base', 'library', 'audience', 'availability', 'attempts'],
+  versions: ['base', 'library'],
+  writing: [],
+  work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   evidence: ['base', 'library', 'attempts'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
 }
@@ -84,6 +86,7 @@ export const PLACES: Record<string, readonly string[]> = {
   lens: ['learner', 'pace'],
   evidence: ['pace'],
   shelf: ['learner'],
+  versions: ['learner', 'shelf'],
   pace: ['shelf'],
   classes: ['pace', 'shelf'],
   work: ['pace', 'shelf'],

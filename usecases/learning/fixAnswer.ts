@@ -5,6 +5,7 @@ import { itemToFollow, itemsOf, mayFix } from '#core/attempts'
 import type { AnswerChange, Attempt } from '#core/attempts'
 import { leftOut } from '#core/library'
 import type { Answer } from '#core/library'
+import { isSupportItem } from '#core/versions'
 import { answersOf, attemptsAt, fixAnswer as writeFixed, setItems, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -64,7 +65,8 @@ async function goneOn(
   if (itemIds === null || !isAdaptive(rules, attempt)) return attempt
   if (!itemIds.every((id) => final.has(id))) return attempt
   const earlier = (await attemptsAt(tx, attempt, attempt.learnerId)).filter((t) => t.id !== attempt.id)
-  const next = itemToFollow(resource.items, rules, { ...attempt, itemIds }, answers, earlier)
+  const bank = resource.items.filter((item) => !isSupportItem(item))
+  const next = itemToFollow(bank, rules, { ...attempt, itemIds }, answers, earlier)
   if (next === null) return attempt
   await setItems(tx, attempt.id, [...itemIds, next])
   return { ...attempt, itemIds: [...itemIds, next] }

@@ -1,17 +1,26 @@
-import type { AssignmentId, PieceId, UserId } from '#core/base'
+import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
 import { readingTerms } from '#core/attempts'
 import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
 import type { Resource } from '#core/library'
+import { EMPTY_LAYER, composeVersion } from '#core/versions'
+import type { GivenVersion, KeptItems, Layer, Support } from '#core/versions'
 import { rulesOf } from '#core/work'
 import type { LearnerWork, WorkPiece } from '#core/work'
-import { assignmentById, pieceIn } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import { assignmentById, layersOf, pieceIn, versionGiven } from '#db/repositories'
+import type { Connection, PieceForm } from '#db/repositories'
 
 /** A piece of an assignment in the form in which somebody has it. */
 export interface GivenPiece {
   readonly piece: WorkPiece
   readonly rules: AttemptRules
+  /** With all of its questions, and before them what there is to fill in of the support. */
   readonly resource: Resource
+  /** What lies over it for this learner. */
+  readonly support: Support
+  /** Which questions are asked of them when a try begins. */
+  readonly kept: KeptItems
+  /** Questions whose hint is shown whatever the rules say. */
+  readonly hinted: ReadonlySet<ItemId>
   /** Who works together at it; none: everybody alone. */
   readonly teams: readonly (readonly UserId[])[]
   /** Without items: done by the learner's word. */
@@ -19,20 +28,52 @@ export interface GivenPiece {
 }
 
 /**
- * A piece as it is given out, or as it was in the form that a try began with. One that is not there is a defect:
- * rows and tries name only pieces that are.
+ * A piece as it is given to a learner, in their version, or as it was in the form that a try began with. One that is
+ * not there is a defect: rows and tries name only pieces that are.
  */
 export async function givenPiece(
   tx: Connection,
-  of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId; readonly revision?: number },
+  of: {
+    readonly assignmentId: AssignmentId
+    readonly pieceId: PieceId
+    readonly learnerId: UserId
+    readonly revision?: number
+  },
 ): Promise<GivenPiece> {
   const assignment = await assignmentById(tx, of.assignmentId)
   const piece = assignment?.pieces.find((p) => p.id === of.pieceId)
-  const form = piece ? { ...piece, revision: of.revision ?? piece.revision } : null
-  const resource = form ? await pieceIn(tx, form) : null
-  if (!assignment || !piece || !resource) throw new Error('work without its piece')
-  const teams = piece.handIn === 'together' ? assignment.teams : []
-  return { piece, rules: rulesOf(assignment, piece), resource, teams, isRead: resource.items.length === 0 }
+  const version = await versionGiven(tx, of)
+  const form = piece ? formFor(piece, version, of.revision) : null
+  const core = form ? await pieceIn(tx, form) : null
+  if (!assignment || !piece || !core) throw new Error('work without its piece')
+  const layer = await layerFor(tx, assignment.schoolId, core.id, version)
+  const { resource, support } = composeVersion(core, { ...layer, items: { kind: 'all' } })
+  return {
+    piece,
+    rules: rulesOf(assignment, piece),
+    resource,
+    support,
+    kept: layer.items,
+    hinted: new Set(layer.hints.map((h) => h.itemId)),
+    teams: piece.handIn === 'together' ? assignment.teams : [],
+    isRead: core.items.length === 0,
+  }
+}
+
+function formFor(piece: WorkPiece, version: GivenVersion | null, begunIn: number | undefined): PieceForm {
+  const { resourceId, revision } = version?.instead ?? piece
+  return { resourceId, revision: begunIn ?? revision }
+}
+
+async function layerFor(
+  tx: Connection,
+  schoolId: SchoolId,
+  resourceId: ResourceId,
+  version: GivenVersion | null,
+): Promise<Layer> {
+  if (version === null) return EMPTY_LAYER
+  const layers = await layersOf(tx, schoolId, [resourceId])
+  return layers.find((l) => l.trailId === version.trailId)?.layer ?? EMPTY_LAYER
 }
 
 /** The same, by the rules of somebody who has some of their own. */

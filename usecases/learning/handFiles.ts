@@ -64,7 +64,7 @@ export async function handFile(deps: Deps, actor: Actor, of: OfWork & FileToRead
   return writing(deps.store, async (tx): Promise<Handed> => {
     const may = await mayHand(tx, deps, actor, of)
     if (!may.ok) return may
-    const { teams } = await givenPiece(tx, of)
+    const { teams } = await givenPiece(tx, { ...of, learnerId: actor.userId })
     const own = (await handedAt(tx, of)).filter((h) => h.learnerId === actor.userId)
     if (own.length >= MOST_FILES)
       return refuse({ code: 'library/too-many-files', field: 'file', most: MOST_FILES })
@@ -93,7 +93,7 @@ export async function takeFileBack(
     const own = (await handedAt(tx, of)).find((h) => h.fileId === of.fileId && h.learnerId === actor.userId)
     if (!own) return refuse({ code: 'access/not-found', what: 'file' })
     await dropFile(tx, of.fileId)
-    const { teams } = await givenPiece(tx, of)
+    const { teams } = await givenPiece(tx, { ...of, learnerId: actor.userId })
     return ok({ files: await filesHandedBy(tx, of, actor.userId, teams) })
   })
 }

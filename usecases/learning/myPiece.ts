@@ -1,8 +1,10 @@
-import { ok, refuse } from '#core/base'
+import { ok, refuse, same } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
 import { NO_MATERIAL, takesFiles } from '#core/library'
+import { NO_SUPPORT } from '#core/versions'
+import type { Support } from '#core/versions'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -43,6 +45,11 @@ async function listedPiece(
     : refuse({ code: 'access/not-found', what: 'work' })
 }
 
+/** What lies over a piece for a learner; null: nothing. */
+function supportShown(support: Support): Support | null {
+  return same(support, NO_SUPPORT) ? null : support
+}
+
 /** One piece of the actor's own work, as it is now. */
 export async function showMyPiece(
   deps: Deps,
@@ -67,7 +74,10 @@ export async function pieceAt(
   const { work, card, listed } = found.value
   const all = await attemptsAt(tx, listed, learnerId)
   // all tries of a learner have the form with which they began
-  const given = { ...(await givenPiece(tx, all.at(-1) ?? listed)), rules: listed.rules }
+  const given = {
+    ...(await givenPiece(tx, all.at(-1) ?? { ...listed, learnerId })),
+    rules: listed.rules,
+  }
   const { piece, rules, resource, isRead } = given
   const terms = tryTermsOf(listed, isRead)
   const tries = triesAsOf(all, isRead ? null : terms, now)
@@ -82,6 +92,7 @@ export async function pieceAt(
     piece: card,
     content: isOpen ? resource.content : '',
     material: isOpen ? resource.material : NO_MATERIAL,
+    support: isOpen ? supportShown(given.support) : null,
     now,
     zone: await zoneFor(tx, learnerId),
     open: current && !isRead ? await openTry(tx, current, given) : null,

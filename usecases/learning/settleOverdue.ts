@@ -3,6 +3,7 @@ import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, itemsOf, scoreAttempt } from '#c
 import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import { isOmitted } from '#core/library'
+import { isSupportItem } from '#core/versions'
 import {
   answersOf,
   assignmentById,
@@ -60,7 +61,12 @@ async function scored(
   const cutOff = isOneByOne && end.endedBy !== 'learner' && isOmitted(answers.get(given.at(-1)?.id as ItemId))
   const late = { rule: rules.late, dueAt: work.terms.due, submittedAt: end.at, days }
   const items = cutOff ? given.slice(0, -1) : given
-  return scoreAttempt(items, answers, late, isOneByOne ? resource.items : null)
+  return scoreAttempt(
+    items,
+    answers,
+    late,
+    isOneByOne ? resource.items.filter((i) => !isSupportItem(i)) : null,
+  )
 }
 
 async function lateDays(tx: Connection, work: OwnTerms) {

@@ -1,9 +1,10 @@
 import type { Instant, ItemId } from '#core/base'
-import { isRevealed, itemsOf, shownPoints } from '#core/attempts'
-import type { Attempt, AttemptRules, AttemptScore, Closings } from '#core/attempts'
+import { HELPS, isRevealed, itemsOf, shownPoints } from '#core/attempts'
+import type { Attempt, AttemptRules, AttemptScore, Closings, Help } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { forLearner, isScoredByHand, rightInWords, scoreItem } from '#core/library'
 import type { Answer, Item } from '#core/library'
+import { isSupportItem } from '#core/versions'
 import { answersOf, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { isAdaptive } from './givenPiece'
@@ -22,7 +23,7 @@ function modeOf({ rules }: GivenPiece, attempt: Attempt): 'all' | 'item-by-item'
  * given for good.
  */
 export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiece) {
-  const { rules, resource } = given
+  const { rules, resource, hinted } = given
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
   const { revisions, final } = await writtenIn(tx, attempt.id)
   const items = itemsOf(resource.items, attempt, rules.order)
@@ -34,15 +35,20 @@ export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiec
     attemptId: attempt.id,
     number: attempt.number,
     deadlineAt: attempt.deadlineAt,
-    items: items.map((item) => forLearner(item, rules.help.includes('hints'))),
+    items: items.map((item) => forLearner(item, rules.help.includes('hints') || hinted.has(item.id))),
     answers: Object.fromEntries(answers),
     revisions: Object.fromEntries(revisions),
     mode: modeOf(given, attempt),
     most: rules.items.kind === 'adaptive' ? Math.min(rules.items.most, resource.items.length) : null,
     fixed: Object.fromEntries(fixed) as Readonly<Record<ItemId, SeenWhileOpen>>,
-    help: rules.help,
+    help: helpFor(given),
     example: hasExample ? await exampleFor(tx, resource.id) : null,
   }
+}
+
+/** What the learner may use: what the rules allow, and what their version adds. */
+function helpFor({ rules, support }: GivenPiece): readonly Help[] {
+  return HELPS.filter((h) => rules.help.includes(h) || (h === 'read-aloud' && support.readAloud))
 }
 
 /** What of an item that was given for good is shown at once. */
@@ -113,6 +119,7 @@ function seenTry(
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)
   const { score } = attempt
+  const asked = itemsOf(items, attempt, rules.order).filter((item) => !isSupportItem(item))
   const submittedAt = attempt.submittedAt as Instant
   return {
     attemptId: attempt.id,
@@ -132,7 +139,7 @@ function seenTry(
             waiting: score.waiting ?? 0,
           }
         : null,
-    items: itemsOf(items, attempt, rules.order).map((item) => ({
+    items: asked.map((item) => ({
       item: forLearner(item),
       answer: answers.get(item.id) ?? null,
       ...(feedback ? { ...earnedFor(item, score), feedback: item.feedback } : {}),

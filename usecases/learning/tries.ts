@@ -1,9 +1,18 @@
 import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { checkAnswer, itemsOf, itemsToBegin, mayChange, mayFinish, mayStart } from '#core/attempts'
+import {
+  checkAnswer,
+  itemsOf,
+  itemsToBegin,
+  mayChange,
+  mayFinish,
+  mayStart,
+  orderItems,
+} from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
 import type { Item } from '#core/library'
+import { isSupportItem, keptItems } from '#core/versions'
 import { windowState } from '#core/availability'
 import { addAttempt, attemptById, attemptsAt, publishedWorkFor } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
@@ -41,12 +50,11 @@ export async function startTry(
     const tries = await attemptsAt(tx, of, actor.userId)
     // who has begun goes on with the form of the piece that they know
     const known = tries.at(-1)
-    const given = asTheirs(await givenPiece(tx, known ?? of), work)
-    const { rules, resource } = given
+    const given = asTheirs(await givenPiece(tx, known ?? { ...of, learnerId: actor.userId }), work)
     const current = tries.find((t) => t.submittedAt === null)
     const open = current ?? (await tryOfTeam(tx, of, given, actor.userId))
     if (open) return ok({ ...(await openTry(tx, open, given)), now })
-    const may = mayStart(tries, tryTermsOf(work, given.isRead), rules, now)
+    const may = mayStart(tries, tryTermsOf(work, given.isRead), given.rules, now)
     if (!may.ok) return may
     const card = (await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId))?.work.pieces.find(
       (p) => p.pieceId === of.pieceId,
@@ -62,8 +70,8 @@ export async function startTry(
     const attempt: Attempt = {
       id: asId<AttemptId>(deps.ids.newId()),
       ...which,
-      revision: known?.revision ?? given.piece.revision,
-      itemIds: given.isRead ? null : itemsToBegin(resource.items, rules, which, tries),
+      revision: known?.revision ?? work.version?.instead?.revision ?? given.piece.revision,
+      itemIds: given.isRead ? null : itemsOfVersion(given, which, tries),
       startedAt: now,
       deadlineAt: may.value.deadlineAt,
       submittedAt: null,
@@ -74,6 +82,26 @@ export async function startTry(
     await addAttempt(tx, attempt)
     return ok({ ...(await openTry(tx, attempt, given)), now })
   })
+}
+
+/**
+ * The items with which a try of a version begins; null: all of the piece. What there is to fill in of the support
+ * comes first, and fewer questions are asked where the version says so.
+ */
+function itemsOfVersion(
+  { resource, rules, kept }: GivenPiece,
+  which: Parameters<typeof itemsToBegin>[2],
+  tries: readonly Attempt[],
+): readonly ItemId[] | null {
+  const bank = resource.items.filter((item) => !isSupportItem(item))
+  const toFill = resource.items.filter(isSupportItem)
+  const begun = itemsToBegin(bank, rules, which, tries)
+  if (rules.items.kind === 'adaptive' || (toFill.length === 0 && kept.kind === 'all')) return begun
+  const asked =
+    begun === null
+      ? orderItems(keptItems(bank, kept), rules.order, which)
+      : bank.filter((item) => begun.includes(item.id))
+  return [...toFill, ...asked].map((item) => item.id)
 }
 
 /** A try of the actor, or of their team, that may still be changed, with its items. Somebody else's is not found. */

@@ -10,12 +10,14 @@ import {
   booksFor,
   cardsFor,
   formerFormsOf,
+  layersOf,
   ownCodeTaken,
   resourceById,
   standardsByCode,
   standardsFor,
+  trailSettingsOf,
 } from '#db/repositories'
-import type { ResourceCard } from '#db/repositories'
+import type { Connection, ResourceCard } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { withKeptFiles } from './files'
@@ -84,9 +86,17 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
     mayEdit: canWriteResource(actor, record),
     isShared: record.isShared,
     source: sourceOf(record, actor.userId),
+    versions: await versionNames(tx, actor, resourceId),
     standards: await standardsByCode(tx, actor.schoolId, codes),
     used,
   })
+}
+
+/** The trails of the school for which a piece has a version, by name. */
+async function versionNames(tx: Connection, actor: Actor, id: ResourceId): Promise<readonly string[]> {
+  const { trails } = await trailSettingsOf(tx, actor.schoolId)
+  const made = new Set((await layersOf(tx, actor.schoolId, [id])).map((l) => l.trailId))
+  return trails.filter((t) => made.has(t.id)).map((t) => t.name)
 }
 
 /** What a piece serves: what is said of it, and what its items are about. */

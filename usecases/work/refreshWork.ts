@@ -1,8 +1,9 @@
-import type { ClassId, Instant } from '#core/base'
+import type { AssignmentId, ClassId, Instant, ResourceId } from '#core/base'
 import { isSameWork, namedClasses, noticesOf, resolveWork } from '#core/work'
 import type { Assignment } from '#core/work'
 import {
   addNotices,
+  assignmentIdsGiving,
   assignmentIdsNear,
   assignmentsById,
   learnerWorkOf,
@@ -27,7 +28,20 @@ export async function refreshWork(
   classIds: readonly ClassId[],
   now: Instant,
 ): Promise<Refreshed> {
-  const touching = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
+  return refreshAll(tx, await assignmentIdsNear(tx, classIds), now)
+}
+
+/** Resolves anew all published work that gives a piece out, after it got versions, or lost them. */
+export async function refreshGiving(
+  tx: Connection,
+  resourceId: ResourceId,
+  now: Instant,
+): Promise<Refreshed> {
+  return refreshAll(tx, await assignmentIdsGiving(tx, resourceId), now)
+}
+
+async function refreshAll(tx: Connection, ids: readonly AssignmentId[], now: Instant): Promise<Refreshed> {
+  const touching = await assignmentsById(tx, ids)
   const load = worldLoader(tx)
   const stuck: string[] = []
   let moved = 0
@@ -54,7 +68,7 @@ async function refreshOne(
   const { rows, problems } = resolveWork(assignment, around)
   if (problems.length > 0) return 'stuck'
   const had = await learnerWorkOf(tx, [assignment.id])
-  const next = await mergedRows(tx, assignment, rows, had)
+  const next = await mergedRows(tx, assignment, rows, had, now)
   if (isSameWork(had, next)) return 'same'
   await replaceLearnerWork(tx, assignment.id, next)
   await addNotices(tx, noticesOf(had, next, now))

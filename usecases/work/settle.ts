@@ -23,7 +23,7 @@ export async function settle(
   if (reached.length === 0) return refuse({ code: 'audience/nobody-reached', field: 'targets' })
   if (assignment.state === 'published') {
     const had = await learnerWorkOf(tx, [assignment.id])
-    const next = await mergedRows(tx, assignment, rows, had)
+    const next = await mergedRows(tx, assignment, rows, had, now)
     await replaceLearnerWork(tx, assignment.id, next)
     await addNotices(tx, noticesOf(had, next, now))
   }
@@ -36,8 +36,9 @@ export async function mergedRows(
   { id, notFor }: Assignment,
   rows: Parameters<typeof mergeForBegun>[1],
   had: readonly LearnerWork[],
+  now: Instant,
 ): Promise<LearnerWork[]> {
   const begun = (await begunBy(tx, [id])).get(id) ?? new Set()
   const theirs = had.filter((r) => !notFor.includes(r.classId))
-  return mergeForBegun(id, rows, theirs, begun)
+  return mergeForBegun(id, rows, theirs, begun, now)
 }

@@ -1,6 +1,16 @@
+import { asId } from '#core/base'
 import type { ClassId, UserId } from '#core/base'
-import type { Surroundings } from '#core/work'
-import { classesById, classesTaughtBy, groupsOf, learnersOf } from '#db/repositories'
+import { trailOf } from '#core/versions'
+import type { Surroundings, VersionsAround } from '#core/work'
+import {
+  classesById,
+  classesTaughtBy,
+  groupsOf,
+  learnersOf,
+  trailSettingsOf,
+  trailsIn,
+  trailsMade,
+} from '#db/repositories'
 import type { Connection, GroupRecord, Person } from '#db/repositories'
 import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
@@ -57,5 +67,25 @@ async function load(
     joinedAt: new Map([...learners].map(([id, list]) => [id, new Map(list.map((p) => [p.id, p.joinedAt]))])),
   }
   const grounds = new Map([...classes].map(([id, c]) => [id, c.ground]))
-  return { classes, groups, people, around: { grounds, roster, people } }
+  const versions = await versionsIn(tx, records)
+  return { classes, groups, people, around: { grounds, roster, people, versions } }
+}
+
+/** The trails of classes of one school, and for which of them it has layers. */
+async function versionsIn(
+  tx: Connection,
+  records: Awaited<ReturnType<typeof classesTaughtBy>>,
+): Promise<VersionsAround> {
+  const schoolId = records[0]?.schoolId
+  if (schoolId === undefined) return { trails: [], trailOf: () => asId('none'), made: new Map() }
+  const { trails } = await trailSettingsOf(tx, schoolId)
+  const inClass = await trailsIn(
+    tx,
+    records.map((r) => r.id),
+  )
+  return {
+    trails,
+    trailOf: (classId, learnerId) => trailOf(trails, inClass.get(classId), learnerId),
+    made: await trailsMade(tx, schoolId),
+  }
 }

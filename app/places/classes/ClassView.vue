@@ -94,6 +94,13 @@ const lostBy = computed(() => {
           >
         </p>
       </div>
+      <UButton
+        color="neutral"
+        variant="outline"
+        :to="{ path: '/classes/trails', query: { class: page.id } }"
+        data-hook="to-trails"
+        >Trails</UButton
+      >
       <JoiningCode :page="page" @changed="load" />
     </header>
     <p v-if="page.isArchived" class="note-line care">

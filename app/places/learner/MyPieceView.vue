@@ -85,6 +85,7 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
         :attempt="piece.open"
         :content="piece.content"
         :material="piece.material"
+        :support="piece.support"
         :zone="piece.zone"
         @done="handedIn"
       />

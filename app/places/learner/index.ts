@@ -6,3 +6,5 @@ export const AnswerInput = defineAsyncComponent(() => import('./components/Answe
 export const PieceMaterial = defineAsyncComponent(() => import('./components/PieceMaterial.vue'))
 export const PieceScreen = defineAsyncComponent(() => import('./components/PieceScreen.vue'))
 export const WorkPlaces = defineAsyncComponent(() => import('./components/WorkPlaces.vue'))
+export const SupportPanel = defineAsyncComponent(() => import('./components/support/SupportPanel.vue'))
+export const FillIn = defineAsyncComponent(() => import('./components/support/FillIn.vue'))

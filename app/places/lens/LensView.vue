@@ -3,7 +3,8 @@ import { useHead } from '#imports'
 import { computed, onMounted, shallowRef } from 'vue'
 import type { AssignmentId, PieceId, UserId } from '#core/base'
 import { ListRecipients } from '#shared/contracts/work'
-import { AnswerInput, PieceMaterial, PieceScreen, WorkPlaces } from '~/places/learner'
+import { isSupportItem } from '#core/versions'
+import { AnswerInput, FillIn, PieceMaterial, PieceScreen, SupportPanel, WorkPlaces } from '~/places/learner'
 import FileList from '~/shared/fields/FileList.vue'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
@@ -30,6 +31,7 @@ const named = computed(() => {
   return [...people.value, { label: of.name, value: of.id as string }]
 })
 const meetings = computed(() => new Map(desk.columns.map((c) => [c.of.id as string, c.calendar.meetings])))
+const items = computed(() => piece.value?.open?.items ?? [])
 const toWork = (work: AssignmentId) => addressWith({ work, piece: null })
 const toPiece = (id: PieceId) => addressWith({ piece: id })
 </script>
@@ -72,9 +74,20 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
             >
             <template #open>
               <p class="note-line care my-3">They are at it. These are the answers that are saved.</p>
-              <PieceMaterial :material="piece.material" :content="piece.content" />
+              <PieceMaterial :material="piece.material" :content="piece.content" :support="piece.support" />
+              <SupportPanel v-if="piece.support" :support="piece.support" />
+              <FillIn
+                v-for="item in items.filter(isSupportItem)"
+                :key="item.id"
+                :item="item"
+                :organiser="piece.support?.organiser ?? null"
+                :answer="piece.open?.answers[item.id]"
+                :elsewhere="undefined"
+                is-final
+                :spelling="false"
+              />
               <AnswerInput
-                v-for="(item, i) in piece.open?.items ?? []"
+                v-for="(item, i) in items.filter((one) => !isSupportItem(one))"
                 :key="item.id"
                 :item="item"
                 :number="i + 1"
@@ -84,7 +97,13 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
               />
             </template>
             <template #reading>
-              <PieceMaterial class="my-4" :material="piece.material" :content="piece.content" />
+              <SupportPanel v-if="piece.support" :support="piece.support" />
+              <PieceMaterial
+                class="my-4"
+                :material="piece.material"
+                :content="piece.content"
+                :support="piece.support"
+              />
               <FileList v-if="piece.files?.length" :files="piece.files" />
             </template>
             <template #files><FileList v-if="piece.files?.length" :files="piece.files" /></template>

@@ -42,6 +42,7 @@ const OTHER_FIELDS: Record<Exclude<Field, WindowField>, string> = {
   waitMinutes: 'wait between tries',
   passPercent: 'pass mark',
   help: 'help',
+  version: 'version',
 }
 const isMoment = (field: Field): field is WindowField => field in FIELD_WORDS
 

@@ -2,7 +2,8 @@ import MarkdownIt from 'markdown-it'
 import { isOfKeptFile } from '#core/library'
 import { formulas } from './formulas'
 
-const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false }).use(formulas)
+/** How Markdown is read here: without HTML. */
+export const markdown = new MarkdownIt({ html: false, linkify: false, typographer: false }).use(formulas)
 
 // a picture from elsewhere would tell that place who looks, and may be gone tomorrow: its words stand instead
 const plainPicture = markdown.renderer.rules.image

@@ -6,6 +6,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { VersionsRefusal } from '#core/versions'
 import type { WorkRefusal } from '#core/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { sayForLearner } from './tryRefusals'
@@ -14,6 +15,7 @@ import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
+import { sayVersionsRefusal } from './versionRefusals'
 
 export const FIELD_WORDS: Record<WindowField, string> = {
   listed: 'Listed',
@@ -44,6 +46,8 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofCompute(refusal as ComputeRefusal)
     case 'library':
       return sayLibraryRefusal(refusal as LibraryRefusal)
+    case 'versions':
+      return sayVersionsRefusal(refusal as VersionsRefusal)
     case 'pacing':
       return ofPacing(refusal as PacingRefusal)
     default:

@@ -4,10 +4,14 @@ import { addressOf } from '#core/library'
 import type { Material } from '#core/library'
 import FileList from '~/shared/fields/FileList.vue'
 import { count } from '~/shared/words/numbers'
+import type { Support } from '#core/versions'
 import { toHtml } from '~/shared/words/markdown'
+import { toMarkedHtml } from '~/shared/words/markedText'
 
 /** What a piece shows before it asks: film, address, text, words, and by what it is scored. */
-const props = defineProps<{ material: Material; content: string }>()
+const props = defineProps<{ material: Material; content: string; support?: Support | null }>()
+const html = computed(() => toMarkedHtml(props.content, props.support ?? null))
+const legend = computed(() => props.support?.legend ?? [])
 const isFilm = computed(() => /\.(?:mp4|webm|ogv|m4v)(?:[?#]|$)/i.test(props.material.link))
 const media = computed(() => props.material.files.filter((f) => f.sort === 'film' || f.sort === 'sound'))
 const host = computed(() => (props.material.link ? new URL(props.material.link).hostname : ''))
@@ -34,7 +38,11 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
       <figcaption class="said">{{ file.name }}</figcaption>
     </figure>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-    <div v-if="content" class="prose" v-html="toHtml(content)" />
+    <div v-if="content" class="prose" v-html="html" />
+    <p v-if="legend.length" class="prose legend" data-hook="legend">
+      <span class="said">Marked in the text:</span>
+      <mark v-for="l in legend" :key="l.id" :data-look="l.look">{{ l.name }}</mark>
+    </p>
     <details v-if="material.transcript">
       <summary>Transcript</summary>
       <div class="prose" v-html="toHtml(material.transcript)" />
@@ -64,6 +72,12 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
 </template>
 
 <style scoped>
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 1rem;
+  align-items: baseline;
+}
 .film {
   width: 100%;
   max-height: 60vh;

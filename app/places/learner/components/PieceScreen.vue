@@ -49,7 +49,7 @@ const facts = computed(() => {
 </script>
 
 <template>
-  <div class="pt-4">
+  <div class="pt-4" :class="{ 'larger-type': of.support?.largerType }">
     <slot name="back" />
     <header class="flex gap-4 items-start mt-2 mb-3">
       <div class="flex-1">

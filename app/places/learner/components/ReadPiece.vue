@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { ResourceKind } from '#core/library'
 import { HandIn, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
@@ -8,6 +8,9 @@ import { call } from '~/shared/wire/call'
 import { sayForLearner } from '~/shared/words/tryRefusals'
 import { sayLeft, sayMoment } from '~/shared/words/times'
 import PieceMaterial from './PieceMaterial.vue'
+
+// most learners have a piece as it is
+const SupportPanel = defineAsyncComponent(() => import('./support/SupportPanel.vue'))
 
 const props = defineProps<{ of: MyPiece }>()
 /** How a learner says that they are done, where it is not by reading. */
@@ -50,7 +53,8 @@ async function finish(): Promise<void> {
 
 <template>
   <div>
-    <PieceMaterial class="my-4" :material="of.material" :content="of.content" />
+    <SupportPanel v-if="of.support" :support="of.support" />
+    <PieceMaterial class="my-4" :material="of.material" :content="of.content" :support="of.support" />
     <slot />
     <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
     <p v-if="of.piece.handedInAt" class="note-line fine my-3" data-hook="read">

@@ -2,6 +2,8 @@
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { isOmitted } from '#core/library'
 import type { LearnerItem, Material } from '#core/library'
+import { isSupportItem } from '#core/versions'
+import type { Support } from '#core/versions'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -13,7 +15,15 @@ import TryItem from './TryItem.vue'
 
 // most tries allow no tools: what they need comes only where they are
 const TryHelp = defineAsyncComponent(() => import('./TryHelp.vue'))
-const props = defineProps<{ attempt: OpenTry; content: string; material: Material; zone: string }>()
+const SupportPanel = defineAsyncComponent(() => import('./support/SupportPanel.vue'))
+const FillIn = defineAsyncComponent(() => import('./support/FillIn.vue'))
+const props = defineProps<{
+  attempt: OpenTry
+  content: string
+  material: Material
+  support: Support | null
+  zone: string
+}>()
 const emit = defineEmits<{ done: [] }>()
 const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
   props.attempt,
@@ -26,11 +36,14 @@ const hasTools = computed(() => paper.value.help.includes('calculator') || paper
 const isOneByOne = computed(() => paper.value.mode === 'one-after-another')
 /** Questions that are not answered for good. */
 const left = computed(() => paper.value.items.filter((i) => !(i.id in paper.value.fixed)))
-const open = computed(() => left.value.filter((i) => isOmitted(answers.value[i.id])))
+/** What there is to fill in of the support; it is handed in along with the answers. */
+const toFill = computed(() => paper.value.items.filter(isSupportItem))
+const questions = computed(() => paper.value.items.filter((i) => !isSupportItem(i)))
+const open = computed(() => left.value.filter((i) => !isSupportItem(i) && isOmitted(answers.value[i.id])))
 const progress = computed(() => {
-  const { items, most } = paper.value
-  if (isOneByOne.value) return `question ${items.length} of at most ${most ?? items.length}`
-  return `${items.length - open.value.length} of ${items.length} answered`
+  const { length } = questions.value
+  if (isOneByOne.value) return `question ${length} of at most ${paper.value.most ?? length}`
+  return `${length - open.value.length} of ${length} answered`
 })
 const timeIsUp = computed(() => props.attempt.deadlineAt !== null && now.value >= props.attempt.deadlineAt)
 const saved = computed(
@@ -100,7 +113,8 @@ watch(refusal, (r) => {
     >
       {{ sayCountdown(attempt.deadlineAt, now) }} left
     </div>
-    <PieceMaterial :material="material" :content="content" />
+    <PieceMaterial :material="material" :content="content" :support="support" />
+    <SupportPanel v-if="support" :support="support" />
     <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="
@@ -110,8 +124,19 @@ watch(refusal, (r) => {
       "
       @focusout="flush"
     >
+      <FillIn
+        v-for="item in toFill"
+        :key="item.id"
+        :item="item"
+        :organiser="support?.organiser ?? null"
+        :answer="answers[item.id]"
+        :elsewhere="elsewhere[item.id]"
+        :spelling="paper.help.includes('spelling')"
+        @answer="set(item.id, $event)"
+        @choose="choose(item.id, $event)"
+      />
       <TryItem
-        v-for="(item, i) in paper.items"
+        v-for="(item, i) in questions"
         :key="item.id"
         :item="item"
         :number="i + 1"
@@ -144,7 +169,7 @@ watch(refusal, (r) => {
     </form>
     <HandInDialog
       v-model="asking"
-      :open="open.map((i) => ({ id: i.id, number: paper.items.indexOf(i) + 1 }))"
+      :open="open.map((i) => ({ id: i.id, number: questions.indexOf(i) + 1 }))"
       :busy="busy"
       @submit="submit"
       @jump="jump"

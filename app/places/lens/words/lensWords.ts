@@ -13,6 +13,7 @@ const FIELD_WORDS: Record<Why['fields'][number], string> = {
   maxAttempts: 'tries',
   timeLimitMinutes: 'time limit',
   waitMinutes: 'wait between tries',
+  version: 'the version',
   passPercent: 'pass mark',
   help: 'help',
 }

@@ -12,10 +12,10 @@ import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
+import { sayLanguage } from '~/shared/words/languages'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
-import { sayLanguage } from '../words/facets'
 import BankItem from './BankItem.vue'
 import FormerForms from './FormerForms.vue'
 import GuideOfPiece from './GuideOfPiece.vue'
@@ -129,6 +129,16 @@ const assignTo = computed(() => ({
           </button>
         </dd></template
       >
+      <dt>Versions</dt>
+      <dd>
+        {{ inside.versions.length ? `${inside.versions.join(', ')}.` : 'None yet.' }}
+        <NuxtLink
+          class="plain"
+          :to="{ path: '/shelf-versions', query: { piece: resource.id } }"
+          data-hook="to-versions"
+          >{{ inside.versions.length ? 'Look at them and change them' : 'Lay support over it' }}</NuxtLink
+        >
+      </dd>
       <dt>Already used</dt>
       <dd>
         {{ inside?.used.length ? '' : 'not by your classes' }}

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
+import { sayLanguage } from '~/shared/words/languages'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import type { PieceDraft } from '../pieceDraft'
 import { useShelf } from '../stores/shelf'
-import { sayLanguage } from '../words/facets'
 
 /** What is said of a piece: its name, kind, use, minutes, readers and standards. */
 const draft = defineModel<PieceDraft>({ required: true })

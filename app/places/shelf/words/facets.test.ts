@@ -18,6 +18,7 @@ describe('values that narrow a search', () => {
       readingLevel: null,
       title: '',
       rank: 0,
+      hasVersions: false,
     }
     const all = [
       ...RESOURCE_KINDS.map((kind) => ({ ...plain, kind })),
@@ -30,7 +31,7 @@ describe('values that narrow a search', () => {
       for (const { value } of counts[facet]) {
         const words = sayValue(facet, value)
         expect(words, `${facet} ${value}`).toMatch(/^[A-Za-z0-9 -]+$/)
-        if (facet === 'length' || facet === 'scoring') expect(words).not.toBe(value)
+        if (facet === 'length' || facet === 'scoring' || facet === 'versions') expect(words).not.toBe(value)
       }
   })
 })

@@ -1,4 +1,5 @@
 import type { Facet, ResourceKind, ResourceRole, SearchOrder, Source } from '#core/library'
+import { sayLanguage } from '~/shared/words/languages'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 
 export const FACET_WORDS: Record<Facet, string> = {
@@ -8,6 +9,7 @@ export const FACET_WORDS: Record<Facet, string> = {
   length: 'Minutes',
   source: 'From',
   scoring: 'Scoring',
+  versions: 'Versions',
   level: 'Read by',
   language: 'Language',
 }
@@ -28,13 +30,6 @@ const SCORING_WORDS: Readonly<Record<string, string>> = {
   'no-score': 'without a score',
 }
 
-const LANGUAGES = new Intl.DisplayNames(['en'], { type: 'language', fallback: 'code' })
-
-/** A language by its code, such as `es`, in words. */
-export function sayLanguage(code: string): string {
-  return /^[a-z]{2,3}$/.test(code) ? (LANGUAGES.of(code) ?? code) : code
-}
-
 /** A value by which a search is narrowed, in words. */
 export function sayValue(facet: Facet, value: string): string {
   switch (facet) {
@@ -50,6 +45,8 @@ export function sayValue(facet: Facet, value: string): string {
       return SOURCE_WORDS[value as Source]
     case 'scoring':
       return SCORING_WORDS[value] ?? value
+    case 'versions':
+      return value === 'versions' ? 'has versions' : 'no versions'
     case 'level':
       return value === 'unknown' ? 'not said' : `grade ${value}`
     case 'language':

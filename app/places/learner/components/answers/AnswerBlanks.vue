@@ -6,7 +6,8 @@ import { passageParts } from '#core/library'
 const props = defineProps<{
   passage: string
   words: Readonly<Record<string, string>>
-  number: number
+  /** Null: it is no question. */
+  number: number | null
   spelling: boolean
 }>()
 const emit = defineEmits<{ words: [words: Readonly<Record<string, string>>] }>()
@@ -29,7 +30,7 @@ function write(blank: string, event: Event): void {
         :value="words[part.blank] ?? ''"
         :style="{ width: `${Math.max(7, (words[part.blank]?.length ?? 0) + 2)}ch` }"
         maxlength="200"
-        :aria-label="`Blank ${nth(i)} of ${count} in question ${number}`"
+        :aria-label="`Blank ${nth(i)} of ${count} in ${number === null ? 'this sentence' : `question ${number}`}`"
         autocomplete="off"
         autocapitalize="off"
         :spellcheck="spelling"

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { StandingAnswer } from '#core/attempts'
+import type { Answer, LearnerItem } from '#core/library'
+import { PLANNER_ID } from '#core/versions'
+import type { Organiser } from '#core/versions'
+import AnswerBlanks from '../answers/AnswerBlanks.vue'
+import TwoAnswers from '../TwoAnswers.vue'
+import PlannerInput from './PlannerInput.vue'
+
+/** A plan or a sentence to complete: it earns nothing, and is handed in with the work. */
+const props = defineProps<{
+  item: LearnerItem
+  organiser: Organiser | null
+  answer: Answer | undefined
+  elsewhere: StandingAnswer | undefined
+  spelling: boolean
+  /** It is only looked at. */
+  isFinal?: boolean
+}>()
+const emit = defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine'] }>()
+const isPlan = computed(() => props.item.id === PLANNER_ID && props.organiser !== null)
+const words = computed(() => (props.answer?.kind === 'blanks' ? props.answer.words : {}))
+function write(of: Readonly<Record<string, string>>): void {
+  emit('answer', { kind: 'blanks', words: of })
+}
+</script>
+
+<template>
+  <fieldset class="fill-in" :disabled="isFinal" :data-item="item.id" data-hook="fill-in">
+    <legend>{{ isPlan ? 'Plan first' : 'Complete the sentence' }}</legend>
+    <PlannerInput
+      v-if="isPlan && organiser"
+      :organiser="organiser"
+      :words="words"
+      :is-final="isFinal"
+      :spelling="spelling"
+      @words="write"
+    />
+    <AnswerBlanks
+      v-else-if="item.kind === 'blanks'"
+      :passage="item.passage"
+      :words="words"
+      :number="null"
+      :spelling="spelling"
+      @words="write"
+    />
+    <TwoAnswers
+      v-if="elsewhere"
+      :item="item"
+      :mine="answer ?? null"
+      :theirs="elsewhere.answer"
+      @choose="emit('choose', $event)"
+    />
+  </fieldset>
+</template>
+
+<style scoped>
+.fill-in {
+  padding: 1rem 0;
+  border-bottom: 1px solid var(--ui-border);
+  min-width: 0;
+}
+legend {
+  font-weight: 650;
+  font-size: 1.05rem;
+}
+.fill-in :deep(.passage) {
+  margin-left: 0;
+}
+</style>

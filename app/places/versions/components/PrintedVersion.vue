@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { optionsOf, passageParts } from '#core/library'
+import type { Item, Resource } from '#core/library'
+import { cellsOf, composeVersion, isSupportItem } from '#core/versions'
+import type { Layer } from '#core/versions'
+import { SupportPanel } from '~/places/learner'
+import { toInlineHtml } from '~/shared/words/markdown'
+import { toMarkedHtml } from '~/shared/words/markedText'
+
+/** A version on paper, to be written on. Nothing on it says which one it is. */
+const props = defineProps<{ core: Resource; layer: Layer; name: string }>()
+const made = computed(() => composeVersion(props.core, props.layer))
+const support = computed(() => made.value.support)
+const html = computed(() => toMarkedHtml(props.core.content, support.value))
+const questions = computed(() => made.value.resource.items.filter((i) => !isSupportItem(i)))
+const hasPanel = computed(() => {
+  const s = support.value
+  return (
+    s.steps.length + s.wordBank.length + s.starters.length + s.glossary.length > 0 || s.translation !== null
+  )
+})
+const cells = computed(() => (support.value.organiser ? cellsOf(support.value.organiser) : []))
+const columns = computed(() =>
+  support.value.organiser?.kind === 'table' ? support.value.organiser.columns.length : 0,
+)
+const rows = computed(() => {
+  const { organiser } = support.value
+  if (organiser?.kind !== 'table') return []
+  return organiser.rows.map((row, r) => ({
+    row,
+    cells: cells.value.slice(r * columns.value, (r + 1) * columns.value),
+  }))
+})
+/** So many lines are left for an answer that is written. */
+function linesFor(item: Item): number {
+  if (item.kind === 'extended') return Math.max(6, Math.ceil(item.leastWords / 10))
+  return item.kind === 'text' || item.kind === 'numeric' ? 1 : 0
+}
+const blanked = (text: string) =>
+  passageParts(text)
+    .map((p) => ('blank' in p ? '______________' : p.text))
+    .join('')
+</script>
+
+<template>
+  <article class="sheet" :class="{ 'larger-type': support.largerType }" data-hook="printed-version">
+    <header>
+      <h2>{{ core.title }}</h2>
+      <p class="name">
+        Name: <span v-if="name">{{ name }}</span><span v-else class="rule" />
+      </p>
+    </header>
+    <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
+    <div v-if="core.content" class="prose" v-html="html" />
+    <SupportPanel v-if="hasPanel" :support="{ ...support, example: '' }" />
+    <div v-if="support.organiser" class="plan">
+      <table v-if="support.organiser.kind === 'table'">
+        <thead>
+          <tr>
+            <td />
+            <th v-for="c in support.organiser.columns" :key="c" scope="col">{{ c }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.row">
+            <th scope="row">{{ r.row }}</th>
+            <td v-for="cell in r.cells" :key="cell.id" class="cell">{{ cell.given }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <template v-else>
+        <p v-if="support.organiser.kind === 'web'" class="centre">{{ support.organiser.centre }}</p>
+        <div class="boxes" :class="support.organiser.kind">
+          <div v-for="cell in cells" :key="cell.id" class="cell">{{ cell.given }}</div>
+        </div>
+      </template>
+    </div>
+    <p v-for="frame in support.frames" :key="frame.id" class="frame">{{ blanked(frame.text) }}</p>
+    <ol v-if="questions.length">
+      <li v-for="item in questions" :key="item.id">
+        <p v-html="toInlineHtml(item.stem)" />
+        <p v-if="item.hint && layer.hints.some((h) => h.itemId === item.id)" class="said">
+          Hint: {{ item.hint }}
+        </p>
+        <ul v-if="optionsOf(item).length" class="options">
+          <li v-for="o in optionsOf(item)" :key="o.id">
+            <span class="tick" /> <span v-html="toInlineHtml(o.text)" />
+          </li>
+        </ul>
+        <table v-if="item.kind === 'matching'" class="pairs">
+          <tbody>
+            <tr v-for="(p, i) in item.prompts" :key="p.id">
+              <td>{{ p.text }}</td>
+              <td class="gap" />
+              <td>{{ item.partners[i]?.text }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="item.kind === 'blanks'" class="frame">{{ blanked(item.passage) }}</p>
+        <div v-for="n in linesFor(item)" :key="n" class="line" />
+      </li>
+    </ol>
+  </article>
+</template>
+
+<style scoped>
+.sheet {
+  max-width: 52rem;
+  padding: 1.6rem 2rem;
+  background: #fff;
+  color: #1b2321;
+  border: 1px solid var(--ui-border);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 2rem;
+  align-items: baseline;
+  margin-bottom: 0.8rem;
+}
+h2 {
+  color: #1b2321;
+}
+.name {
+  white-space: nowrap;
+}
+.rule {
+  display: inline-block;
+  width: 12rem;
+  border-bottom: 1px solid #555;
+}
+ol {
+  list-style: decimal;
+  padding-left: 1.4rem;
+  display: grid;
+  gap: 0.9rem;
+}
+ol > li {
+  break-inside: avoid;
+}
+.options {
+  display: grid;
+  gap: 0.2rem;
+  margin-top: 0.3rem;
+}
+.tick {
+  display: inline-block;
+  width: 0.85em;
+  height: 0.85em;
+  border: 1px solid #555;
+  margin-right: 0.4em;
+}
+.line {
+  height: 1.9em;
+  border-bottom: 1px solid #999;
+}
+.frame {
+  line-height: 2.2;
+}
+.plan {
+  margin: 0.8rem 0;
+  break-inside: avoid;
+}
+.plan table {
+  width: 100%;
+  border-collapse: collapse;
+}
+.plan :is(th, td) {
+  border: 1px solid #777;
+  padding: 0.3rem 0.5rem;
+  text-align: left;
+}
+.cell {
+  height: 4.2rem;
+  vertical-align: top;
+}
+.boxes {
+  display: grid;
+  gap: 0.5rem;
+  grid-template-columns: 1fr 1fr;
+}
+.boxes.time-line,
+.boxes.claim {
+  grid-template-columns: 1fr;
+}
+.boxes .cell {
+  border: 1px solid #777;
+  padding: 0.3rem 0.5rem;
+}
+.centre {
+  text-align: center;
+  font-weight: 650;
+  margin-bottom: 0.5rem;
+}
+.pairs td {
+  padding: 0.2rem 0.6rem 0.2rem 0;
+}
+.gap {
+  width: 8rem;
+}
+@media print {
+  .sheet {
+    border: 0;
+    padding: 0;
+    max-width: none;
+    break-after: page;
+  }
+  .sheet :deep(.support) {
+    background: none;
+    border-color: #777;
+  }
+}
+</style>

@@ -1,0 +1,52 @@
+import { computed, ref, shallowRef } from 'vue'
+import type { ResourceId, TrailId } from '#core/base'
+import { EMPTY_LAYER } from '#core/versions'
+import type { Layer } from '#core/versions'
+import { LookInside } from '#shared/contracts/library'
+import type { Inside } from '#shared/contracts/library'
+import { DropLayer, KeepLayer, ShowVersions } from '#shared/contracts/versions'
+import type { PieceVersions } from '#shared/contracts/versions'
+import { call } from '~/shared/wire/call'
+import { sayRefusal } from '~/shared/words/refusals'
+
+/** A piece with its versions: one for each trail of the school, the core where nothing lies over it. */
+export function usePieceVersions(resourceId: ResourceId) {
+  const inside = shallowRef<Inside | null>(null)
+  const versions = shallowRef<PieceVersions | null>(null)
+  const problem = ref('')
+
+  async function load(): Promise<void> {
+    const params = { resourceId }
+    const [core, of] = await Promise.all([call(LookInside, { params }), call(ShowVersions, { params })])
+    const bad = core.ok ? of.error : core.error
+    problem.value = bad ? sayRefusal(bad) : ''
+    if (core.ok) inside.value = core.value
+    if (of.ok) versions.value = of.value
+  }
+  const standing = (trailId: TrailId) => versions.value?.layers.find((l) => l.trailId === trailId)
+  const layerOf = (trailId: TrailId): Layer => standing(trailId)?.layer ?? EMPTY_LAYER
+  const isMade = (trailId: TrailId) => standing(trailId) !== undefined
+
+  async function keep(trailId: TrailId, layer: Layer) {
+    const version = standing(trailId)?.version ?? 0
+    const reply = await call(KeepLayer, { params: { resourceId, trailId }, body: { version, layer } })
+    if (reply.ok) await load()
+    return reply
+  }
+  async function drop(trailId: TrailId) {
+    const version = standing(trailId)?.version ?? 0
+    const reply = await call(DropLayer, { params: { resourceId, trailId }, body: { version } })
+    if (reply.ok) await load()
+    return reply
+  }
+  return {
+    core: computed(() => inside.value?.resource ?? null),
+    trails: computed(() => versions.value?.trails ?? []),
+    problem,
+    load,
+    layerOf,
+    isMade,
+    keep,
+    drop,
+  }
+}

@@ -1,0 +1,45 @@
+import type { ItemId } from '../base'
+import { asId, isId } from '../base'
+import type { Item } from '../library'
+import { cellsOf } from './organiser'
+import type { Layer, Organiser } from './types'
+
+/** What a learner fills in of the support is kept like an answer, under a name of its own, and earns nothing. */
+const PREFIX = 'support-'
+/** The organiser's name among the questions. */
+export const PLANNER_ID = asId<ItemId>(`${PREFIX}planner`)
+
+/** Whether an answer is to the support of a version, and not to a question of the core. */
+export function isSupportItem({ id }: Pick<Item, 'id'>): boolean {
+  return id.startsWith(PREFIX)
+}
+
+/** What there is to fill in of a layer, as questions with blanks that no key scores: the organiser, then the frames. */
+export function supportItems({ organiser, frames }: Pick<Layer, 'organiser' | 'frames'>): readonly Item[] {
+  return [
+    ...(organiser ? [fillIn(PLANNER_ID, passageOf(organiser))] : []),
+    ...frames.filter((f) => isId(PREFIX + f.id)).map((f) => fillIn(asId<ItemId>(PREFIX + f.id), f.text)),
+  ]
+}
+
+/** A blank for each cell that is not given, numbered as the cells are. */
+function passageOf(organiser: Organiser): string {
+  return cellsOf(organiser)
+    .flatMap((cell, i) => (cell.given === null ? [`[${i + 1}]`] : []))
+    .join(' ')
+}
+
+function fillIn(id: ItemId, passage: string): Item {
+  return {
+    id,
+    kind: 'blanks',
+    stem: '',
+    points: 0,
+    standard: null,
+    difficulty: 1,
+    feedback: '',
+    hint: '',
+    passage,
+    accepted: {},
+  }
+}

@@ -1,0 +1,90 @@
+import { ok, refuse } from '#core/base'
+import type { ResourceId, Result, TrailId } from '#core/base'
+import { canSeeResource, isTeacher } from '#core/access'
+import type { AccessRefusal, Actor } from '#core/access'
+import { checkLayer } from '#core/versions'
+import type { Layer, VersionsRefusal } from '#core/versions'
+import { dropLayer as dropOne, layersOf, resourceById, saveLayer, trailSettingsOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { refreshGiving } from '../work/refreshWork'
+
+/** The school's trails, and the layers that lie over a piece. */
+export async function showVersions(deps: Pick<Deps, 'store'>, actor: Actor, resourceId: ResourceId) {
+  const tx = deps.store.read
+  const record = await resourceById(tx, resourceId)
+  if (!record || !canSeeResource(actor, record))
+    return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  const { trails } = await trailSettingsOf(tx, actor.schoolId)
+  const layers = await layersOf(tx, actor.schoolId, [resourceId])
+  return ok({ trails, layers: layers.map(({ resourceId: _, ...rest }) => rest) })
+}
+
+interface OfTrail {
+  readonly resourceId: ResourceId
+  readonly trailId: TrailId
+  /** The changes that the asker has seen; 0: there is none yet. */
+  readonly version: number
+}
+type Kept = Result<{ readonly version: number }, AccessRefusal | VersionsRefusal>
+
+/**
+ * Lays support over a piece for the learners on a trail, in place of what lay there. Who has not begun gets it at once.
+ * Any teacher of the school may; refused when somebody changed it since.
+ */
+export async function keepLayer(
+  deps: Deps,
+  actor: Actor,
+  input: OfTrail & { readonly layer: Layer },
+): Promise<Kept> {
+  return writing(deps.store, async (tx): Promise<Kept> => {
+    const { resourceId, trailId, layer } = input
+    const record = await resourceById(tx, resourceId)
+    if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
+    const stands = await standing(tx, actor, input)
+    if (!stands.ok) return stands
+    const checked = checkLayer(record.resource, layer)
+    if (!checked.ok) return checked
+    const { version } = input
+    await saveLayer(tx, {
+      resourceId,
+      trailId,
+      layer,
+      version,
+      schoolId: actor.schoolId,
+      changedBy: actor.userId,
+    })
+    if (version === 0) await refreshGiving(tx, resourceId, deps.clock.now())
+    return ok({ version: version + 1 })
+  })
+}
+
+/** Takes a layer off a piece; who has not begun gets the version with less support, or the core. */
+export async function dropLayer(deps: Deps, actor: Actor, input: OfTrail): Promise<Kept> {
+  return writing(deps.store, async (tx): Promise<Kept> => {
+    const { resourceId, trailId } = input
+    const stands = await standing(tx, actor, input)
+    if (!stands.ok) return stands
+    await dropOne(tx, { schoolId: actor.schoolId, resourceId, trailId })
+    await refreshGiving(tx, resourceId, deps.clock.now())
+    return ok({ version: 0 })
+  })
+}
+
+/** Whether a layer still is as somebody saw it, on a trail that there is. */
+async function standing(
+  tx: Connection,
+  actor: Actor,
+  { resourceId, trailId, version }: OfTrail,
+): Promise<Result<true, AccessRefusal | VersionsRefusal>> {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+  const { trails } = await trailSettingsOf(tx, actor.schoolId)
+  if (!trails.some((t) => t.id === trailId))
+    return refuse({ code: 'versions/unknown-trail', field: 'trailId' })
+  const known = (await layersOf(tx, actor.schoolId, [resourceId])).find((l) => l.trailId === trailId)
+  const now = known?.version ?? 0
+  return now === version
+    ? ok(true)
+    : refuse({ code: 'access/changed-meanwhile', field: 'version', seen: version, now })
+}
