@@ -15,6 +15,7 @@ import { liveThrough } from './history'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
 import { buildSchool, openAsPractice } from './school'
+import { beginTrails, layVersions } from './trails'
 
 // fills an empty database file with the demo school: tsx demo/fill.ts PATH
 const path = process.argv[2]
@@ -38,6 +39,8 @@ const deps: Deps = {
   mail: noMail,
 }
 const school = await buildSchool(deps)
+await layVersions(deps, school)
+await beginTrails(deps, school)
 await liveThrough(deps, school, clock)
 await openAsPractice(deps, school)
 await buildBoats(deps, school)

@@ -45,6 +45,7 @@ import { PIECES } from './content'
 import { readyForAssigning } from './assigning'
 import { changePlans, recordDay } from './planning'
 import { RULES } from './rules'
+import { stepTrails } from './trails'
 import {
   COMING,
   OWN_PIECE,
@@ -101,6 +102,7 @@ export async function liveThrough(deps: Deps, school: DemoSchool, clock: Demo['c
   for (const on of daysThrough(YEAR.firstOn, zone.local(until).on)) {
     clock.set(zone.at(on, 7 * 60))
     await changePlans(demo, on)
+    await stepTrails(deps, school, on)
     for (const next of [...waiting]) {
       const made = await publishWhenNear(demo, next)
       if (!made) break
@@ -146,6 +148,7 @@ async function tellNews({ deps, clock, known, teacher }: Demo): Promise<void> {
 const ABOUT: Record<DemoWork['kind'], Partial<About>> = {
   check: { category: 'Checks' },
   practice: { category: 'Practice', heading: 'Practice' },
+  set: { category: 'Practice', heading: 'Practice' },
   review: {
     category: 'Practice',
     objective: 'Show that you can still do what the unit began with.',

@@ -28,6 +28,18 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
     ...LATER_RULES,
     help: ['hints', 'calculator', 'worked-example', 'read-aloud'],
   },
+  set: {
+    maxAttempts: 2,
+    kept: 'best',
+    waitMinutes: 0,
+    timeLimitMinutes: null,
+    order: 'as-written',
+    feedback: 'submission',
+    answers: 'submission',
+    late: null,
+    ...LATER_RULES,
+    help: ['hints', 'calculator'],
+  },
   review: {
     maxAttempts: null,
     kept: 'best',

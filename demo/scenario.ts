@@ -207,7 +207,7 @@ export interface DemoWork {
   readonly before?: string
   readonly lesson: string
   readonly course: string
-  readonly kind: 'check' | 'practice' | 'test' | 'review' | 'search'
+  readonly kind: 'check' | 'practice' | 'set' | 'test' | 'review' | 'search'
 }
 
 /** The checks, practice sets and the test that are set as the plan reaches them, in order. */
@@ -223,12 +223,17 @@ export const WORK: readonly DemoWork[] = [
   { piece: 'wav203', lesson: 'W2.2', course: 'Science 8', kind: 'practice' },
   { piece: 'wav204', before: 'wav201', lesson: 'W2.2', course: 'Science 8', kind: 'check' },
   { piece: 'wav302', lesson: 'W2.3', course: 'Science 8', kind: 'check' },
+  { piece: 'mat104', lesson: 'M1.1', course: 'Science 7', kind: 'set' },
   { piece: 'mat102', lesson: 'M1.1', course: 'Science 7', kind: 'check' },
   { piece: 'mat203', lesson: 'M1.2', course: 'Science 7', kind: 'practice' },
   { piece: 'mat204', lesson: 'M1.2', course: 'Science 7', kind: 'check' },
+  { piece: 'mat304', lesson: 'M1.3', course: 'Science 7', kind: 'set' },
   { piece: 'mat302', lesson: 'M1.3', course: 'Science 7', kind: 'check' },
+  { piece: 'mat404', lesson: 'M1.4', course: 'Science 7', kind: 'set' },
   { piece: 'mat402', lesson: 'M1.4', course: 'Science 7', kind: 'check' },
+  { piece: 'pro104', lesson: 'M2.1', course: 'Science 7', kind: 'set' },
   { piece: 'pro102', lesson: 'M2.1', course: 'Science 7', kind: 'check' },
+  { piece: 'pro204', lesson: 'M2.2', course: 'Science 7', kind: 'set' },
   { piece: 'pro202', lesson: 'M2.2', course: 'Science 7', kind: 'check' },
   { piece: 'pro302', lesson: 'M2.3', course: 'Science 7', kind: 'check' },
 ]

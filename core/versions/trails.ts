@@ -63,7 +63,10 @@ export interface ClassTrails {
   readonly learners: ReadonlyMap<UserId, TrailId>
 }
 
-/** A learner's trail in a class: their own, else the class's, else the least support. Trails that are gone do not count. */
+/**
+ * A learner's trail in a class: their own, else the class's, else the least support. Trails that are gone do not
+ * count.
+ */
 export function trailOf(
   trails: readonly Trail[],
   inClass: ClassTrails | undefined,

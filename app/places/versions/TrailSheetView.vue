@@ -39,6 +39,10 @@ function sayNext({ next }: TrailRow): string {
   if (next.step === 'stay') return reason
   return `${reason}: ${next.step} support`
 }
+function sayStep(row: TrailRow): string {
+  const was = steps.value.has(row.learnerId) ? `, was ${nameOf(row.trailId)}` : ''
+  return `${row.name}: ${nameOf(nextOf(row))}${was}`
+}
 /** Left for more support, right for less, Enter for what is suggested, up and down from learner to learner. */
 function onKey(event: KeyboardEvent, row: TrailRow): void {
   const line = (event.currentTarget as HTMLElement).closest('tr')
@@ -157,7 +161,7 @@ async function chooseUsual(to: string): Promise<void> {
                 type="button"
                 class="step"
                 data-step
-                :aria-label="`${row.name}: ${nameOf(nextOf(row))}${steps.has(row.learnerId) ? `, was ${nameOf(row.trailId)}` : ''}`"
+                :aria-label="sayStep(row)"
                 @keydown="onKey($event, row)"
                 @click="set(row, row.next.step === 'stay' ? row.trailId : row.next.to)"
               >

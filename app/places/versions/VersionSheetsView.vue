@@ -24,9 +24,10 @@ useHead({
 })
 const EACH = 'each'
 const whose = ref(EACH)
+const classes = computed(() => overview.overview?.classes ?? [])
 const choices = computed(() => [
   { value: EACH, label: 'One of each version' },
-  ...(overview.overview?.classes ?? []).map((c) => ({ value: c.id as string, label: `One for each learner of ${c.name}` })),
+  ...classes.value.map((c) => ({ value: c.id as string, label: `One for each learner of ${c.name}` })),
 ])
 const sheet = shallowRef<TrailSheet | null>(null)
 const trouble = ref('')

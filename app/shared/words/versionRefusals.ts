@@ -27,7 +27,10 @@ export function sayVersionsRefusal(r: VersionsRefusal): string {
     case 'versions/organiser-full':
       return 'Organiser: leave at least one cell for the learner.'
     case 'versions/nothing-handed-in':
-      return 'This piece has no question, so nothing is handed in: take the organiser and the sentences to complete out.'
+      return (
+        'This piece has no question, so nothing is handed in: ' +
+        'take the organiser and the sentences to complete out.'
+      )
     case 'versions/unknown-item':
       return 'A question that is named here is no longer in the piece. Mend the layer first.'
     case 'versions/bad-share':
@@ -37,7 +40,10 @@ export function sayVersionsRefusal(r: VersionsRefusal): string {
     case 'versions/trail-twice':
       return r.name.trim() === '' ? 'Trails: each needs a name.' : `Trails: two are called “${r.name}”.`
     case 'versions/trail-in-use':
-      return `This trail is in use: ${count(r.learners, 'learner')} or class on it, ${count(r.versions, 'version')} made for it. Move them first.`
+      return (
+        `This trail is in use: ${count(r.learners, 'learner')} or class on it, ` +
+        `${count(r.versions, 'version')} made for it. Move them first.`
+      )
     case 'versions/bad-thresholds':
       return THRESHOLD_WORDS[r.field] ?? 'How many in a row: give a whole number from 1 to 10.'
     case 'versions/unknown-trail':

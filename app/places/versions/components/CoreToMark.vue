@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import { useEventListener } from '@vueuse/core'
+import { defaultDocument, useEventListener } from '@vueuse/core'
 import type { Resource } from '#core/library'
 import { MARK_LOOKS, markOf, placeMarks } from '#core/versions'
 import type { Layer, LegendEntry } from '#core/versions'
@@ -27,7 +27,7 @@ function look(): void {
   problem.value = ''
   selected.value = { before: upTo.toString(), words: selection.toString() }
 }
-useEventListener('selectionchange', look)
+useEventListener(defaultDocument, 'selectionchange', look)
 
 function mark(entry: LegendEntry): void {
   if (!selected.value) return
