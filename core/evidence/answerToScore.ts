@@ -1,5 +1,6 @@
 import type { AttemptId, ItemId, UserId } from '../base'
-import type { Answer } from '../library'
+import type { Answer, Item, LearnerItem } from '../library'
+import type { Organiser } from '../versions'
 
 /** An answer that a person scores; `points` null while nobody has. */
 export interface AnswerToScore {
@@ -9,7 +10,12 @@ export interface AnswerToScore {
   /** Which of the learner's tries. */
   readonly number: number
   readonly itemId: ItemId
+  /** The question as they had it; who has another task has others. */
+  readonly item: Item
   readonly answer: Answer
+  /** What they filled in of their support, in its order. */
+  readonly filledIn: readonly { readonly item: LearnerItem; readonly answer: Answer }[]
+  readonly organiser: Organiser | null
   readonly points: number | null
   readonly comment: string
 }

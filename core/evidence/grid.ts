@@ -30,6 +30,7 @@ export function grid(input: GridInput, now: Instant): Cell[] {
         attempts: tries.length,
         toScore: tries.reduce((n, t) => n + toScoreIn(t), 0),
         late: isLate(tries, kept, terms?.dueAt ?? null),
+        isParallel: terms?.isParallel ?? false,
       }
     }),
   )

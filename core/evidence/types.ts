@@ -15,6 +15,8 @@ export interface GridTerms extends NamedPiece {
   readonly opensAt: Instant | null
   /** Their own pass mark; absent: that of the work. */
   readonly passPercent?: number | null | undefined
+  /** They have another task in its place. */
+  readonly isParallel?: boolean
 }
 
 export const CELL_STATES = [
@@ -39,6 +41,8 @@ export interface Cell extends NamedPiece {
   readonly toScore: number
   /** The kept try (or, for a mean, any counted try) came after it was due. */
   readonly late: boolean
+  /** They have another task in its place. */
+  readonly isParallel: boolean
 }
 
 export interface GridInput {

@@ -16,6 +16,8 @@ export type WorkRefusal =
   | { readonly code: 'work/has-begun'; readonly field: 'state'; readonly learners: number }
   /** Somebody changed it since the act that is to be taken back. */
   | { readonly code: 'work/changed-since'; readonly field: 'state'; readonly title: string }
+  /** Another task that hands in nothing in place of one that does, or the other way about: no row of results. */
+  | { readonly code: 'work/other-task-not-alike'; readonly field: 'targets'; readonly title: string }
   | { readonly code: 'work/withdrawn'; readonly field: 'state' }
   /** It goes to classes of others, too: only their own part is theirs to change. */
   | { readonly code: 'work/not-whole'; readonly field: keyof Draft }

@@ -1,4 +1,5 @@
 import { and, asc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm'
+import type { SQL } from 'drizzle-orm'
 import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
 import type { Book, Resource } from '#core/library'
 import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
@@ -205,13 +206,22 @@ const FORMS_IN_SHORT = `
   from json_each(?) f join resources r on r.id = f.value ->> 0
     left join resource_revisions v on v.resource_id = r.id and v.revision = f.value ->> 1`
 
+/** Whether a piece is given to somebody in place of another. */
+function isGivenInstead(id: SQL): SQL {
+  return sql`exists (select 1 from assignment_targets t, json_each(t.overrides, '$.versions') v
+      where v.value ->> 'resourceId' = ${id})
+    or exists (select 1 from learner_work w where w.version is not null
+      and w.version ->> '$.instead.resourceId' = ${id})`
+}
+
 /** Whether an assignment gives out this form of a piece, or a learner has begun it in this form. */
 export async function isFormInUse(tx: Connection, { resourceId, revision }: PieceForm): Promise<boolean> {
   const [row] = await tx.all<{ used: number }>(
     sql`select exists (select 1 from assignment_pieces p where p.resource_id = ${resourceId}
       and p.revision = ${revision}) or exists (select 1 from attempts t join assignment_pieces p
       on p.assignment_id = t.assignment_id and p.id = t.piece_id
-      where p.resource_id = ${resourceId} and t.revision = ${revision}) as used`,
+      where p.resource_id = ${resourceId} and t.revision = ${revision})
+      or ${isGivenInstead(sql`${resourceId}`)} as used`,
   )
   return row?.used === 1
 }
@@ -252,8 +262,13 @@ export async function setShared(tx: Connection, id: ResourceId, isShared: boolea
 /** How many assignments give any of these pieces out, or did. */
 export async function usesOf(tx: Connection, ids: readonly ResourceId[]): Promise<number> {
   const [row] = await tx.all<{ works: number }>(
-    sql`select count(distinct assignment_id) as works from assignment_pieces
-      where resource_id in (select value from json_each(${JSON.stringify(ids)}))`,
+    sql`select count(distinct assignment_id) as works from (
+        select assignment_id, resource_id as id from assignment_pieces
+        union all select t.assignment_id, v.value ->> 'resourceId'
+          from assignment_targets t, json_each(t.overrides, '$.versions') v
+        union all select assignment_id, version ->> '$.instead.resourceId' from learner_work
+          where version is not null)
+      where id in (select value from json_each(${JSON.stringify(ids)}))`,
   )
   return row?.works ?? 0
 }

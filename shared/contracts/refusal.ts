@@ -84,6 +84,7 @@ export const STATUS_OF = {
   'versions/trail-in-use': 409,
   'versions/bad-thresholds': 422,
   'versions/unknown-trail': 422,
+  'work/other-task-not-alike': 422,
   'work/bad-link': 422,
   'work/in-two-teams': 422,
   'work/past-the-year': 422,

@@ -15,6 +15,7 @@ import type { BankPart } from '#core/attempts'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import { RESOURCE_KINDS } from '#core/library'
 import type { ResourceKind } from '#core/library'
+import type { GivenVersion, Trail } from '#core/versions'
 import { MOST_AT_ONCE, MOST_PIECES } from '#core/work'
 import type { AssignmentState, Caution, Draft, More, Need, Preset, Progress, WorkBecause } from '#core/work'
 import { WIRE } from '../shapes/makers'
@@ -45,6 +46,8 @@ export interface WhoGetsWhat {
   readonly name: string
   readonly classId: ClassId
   readonly terms: LearnerTerms
+  /** What they are given of its versions; null: it has none. */
+  readonly version: GivenVersion | null
   readonly because: readonly WorkBecause[]
 }
 /** What publishing would do. `targetCounts` stands beside the targets, in their order. */
@@ -52,6 +55,8 @@ export interface Preview {
   readonly learners: number
   readonly classes: readonly ClassPreview[]
   readonly who: readonly WhoGetsWhat[]
+  /** The school's trails, from least support to most. */
+  readonly trails: readonly Trail[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly Refusal[]
   readonly cautions: readonly Caution[]

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { asId } from '#core/base'
 import type { ClassId, UserId } from '#core/base'
 import { LATER_RULES } from '#core/attempts'
+import { DEFAULT_THRESHOLDS, DEFAULT_TRAILS, EMPTY_LAYER } from '#core/versions'
 import { addTeacher, addUsers, userBySignIn } from '#db/repositories'
 import { openStore } from '#db/client'
 import { ListMyWork } from '#shared/contracts/learning'
@@ -706,6 +707,48 @@ const TABLE: readonly Row[] = [
     changes: 'resources',
     by: ['teacher'],
     expected: [S, H, H, I, H, H, H, H, H],
+  },
+  {
+    route: 'GET /api/resources/PIECE/versions',
+    file: 'resources/[resourceId]/versions/index.get.ts',
+    expected: [S, H, H, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/resources/PIECE/versions/bare',
+    file: 'resources/[resourceId]/versions/[trailId]/index.post.ts',
+    body: { version: 0, layer: EMPTY_LAYER },
+    changes: 'layers',
+    expected: [S, H, H, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/resources/PIECE/versions/guided/drop',
+    file: 'resources/[resourceId]/versions/[trailId]/drop.post.ts',
+    body: { version: 7 },
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/classes/CLASS/trails',
+    file: 'classes/[classId]/trails.get.ts',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/trails',
+    file: 'classes/[classId]/trails.post.ts',
+    body: { usual: 'marked', learners: [] },
+    changes: 'class_trails',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'GET /api/trails',
+    file: 'trails/index.get.ts',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/trails',
+    file: 'trails/index.post.ts',
+    body: { trails: DEFAULT_TRAILS, thresholds: DEFAULT_THRESHOLDS, version: 0 },
+    changes: 'trail_settings',
+    expected: [S, D, D, I, D, D, I, I, I],
   },
   {
     route: 'POST /api/resources/PIECE/drop',

@@ -63,7 +63,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   versions: ['base', 'library'],
   writing: [],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
-  evidence: ['base', 'library', 'attempts'],
+  evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
 }
 
@@ -84,7 +84,7 @@ export const PLACES: Record<string, readonly string[]> = {
   entry: [],
   learner: [],
   lens: ['learner', 'pace'],
-  evidence: ['pace'],
+  evidence: ['pace', 'learner'],
   shelf: ['learner'],
   versions: ['learner', 'shelf'],
   pace: ['shelf'],

@@ -56,6 +56,7 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
         closesAt: r.terms.closes,
         opensAt: r.terms.opens,
         passPercent: r.rules.passPercent,
+        isParallel: r.version?.instead != null,
       })),
     },
     now,
@@ -145,11 +146,14 @@ export async function showItems(
   const seen = input.classId === null ? (await classesInView(tx, actor)).map((c) => c.id) : [input.classId]
   const classIds = new Set<ClassId>(seen)
   await settleOverdue(deps, { assignmentIds: [record.id] })
-  const learners = new Set(
-    (await learnerWorkOf(tx, [record.id])).filter((r) => classIds.has(r.classId)).map((r) => r.learnerId),
+  const rows = (await learnerWorkOf(tx, [record.id])).filter((r) => classIds.has(r.classId))
+  const learners = new Set(rows.map((r) => r.learnerId))
+  // who has another task in its place has answered other questions
+  const others = new Set(
+    rows.filter((r) => r.pieceId === piece.id && r.version?.instead).map((r) => r.learnerId),
   )
   const tries = (await attemptsOf(tx, [record.id])).filter(
-    (t) => t.pieceId === piece.id && t.revision === piece.revision,
+    (t) => t.pieceId === piece.id && t.revision === piece.revision && !others.has(t.learnerId),
   )
   const { kept } = rulesOf(record, piece)
   const standing = [...learners].flatMap(

@@ -4,8 +4,9 @@ import { scoredByHand } from '#core/attempts'
 import type { Attempt, AttemptRefusal } from '#core/attempts'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AnswerToScore } from '#core/evidence'
-import { isOmitted, isScoredByHand } from '#core/library'
-import type { Answer, Item } from '#core/library'
+import { forLearner, isOmitted, isScoredByHand } from '#core/library'
+import type { Answer } from '#core/library'
+import { isSupportItem } from '#core/versions'
 import {
   answersOf,
   attemptById,
@@ -15,9 +16,9 @@ import {
   learnersOf,
   saveScore,
 } from '#db/repositories'
-import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece } from '../learning/givenPiece'
+import type { GivenPiece } from '../learning/givenPiece'
 import { settleOverdue } from '../learning/settleOverdue'
 import { writing } from '../rollback'
 import { classFor } from '../teaching/classAccess'
@@ -49,24 +50,24 @@ export async function listToScore(
     tries.map((t) => t.id),
   )
   const lists = await Promise.all(
-    tries.map(async (t) => toScoreIn(t, await itemsByHand(tx, t), answers.get(t.id), names)),
+    tries.map(async (t) => toScoreIn(t, await givenPiece(tx, t), answers.get(t.id), names)),
   )
   const waits = (a: AnswerToScore) => Number(a.points !== null)
   const list = lists.flat().sort((a, b) => waits(a) - waits(b) || a.name.localeCompare(b.name))
   return ok({ answers: list })
 }
 
-async function itemsByHand(tx: Connection, attempt: Attempt): Promise<readonly Item[]> {
-  return (await givenPiece(tx, attempt)).resource.items.filter(isScoredByHand)
-}
-
 function toScoreIn(
   attempt: Attempt,
-  items: readonly Item[],
+  { resource, support }: GivenPiece,
   answers: ReadonlyMap<ItemId, Answer> | undefined,
   names: ReadonlyMap<UserId, string>,
 ): readonly AnswerToScore[] {
-  return items.flatMap((item) => {
+  const filledIn = resource.items.filter(isSupportItem).flatMap((item) => {
+    const answer = answers?.get(item.id)
+    return answer && !isOmitted(answer) ? [{ item: forLearner(item), answer }] : []
+  })
+  return resource.items.filter(isScoredByHand).flatMap((item) => {
     const answer = answers?.get(item.id)
     const score = attempt.score?.items.find((s) => s.itemId === item.id)
     if (!answer || !score || isOmitted(answer)) return []
@@ -78,7 +79,10 @@ function toScoreIn(
         name: names.get(learnerId) ?? '',
         number,
         itemId: item.id,
+        item,
         answer,
+        filledIn,
+        organiser: support.organiser,
         points: score.waits ? null : score.points,
         comment: score.comment ?? '',
       },

@@ -36,9 +36,37 @@ export async function checkedDraft(
     if (!piece || !(isThere || canSeeResource(actor, piece)) || revision > piece.revision)
       return refuse({ code: 'access/not-found', what: 'piece' })
   }
+  const others = await checkOtherTasks(tx, actor, draft)
+  if (!others.ok) return others
   const world = await load(authorId, namedClasses(draft))
   const checked = checkDraft(draft, await recipientsIn(tx, actor, world), stands)
   return checked.ok ? ok(world) : checked
+}
+
+/** Whether tasks that are given in place of others are the actor's to give, and have results in common with them. */
+async function checkOtherTasks(
+  tx: Connection,
+  actor: Actor,
+  draft: Draft,
+): Promise<Result<true, DraftRefusal>> {
+  const chosen = draft.targets.flatMap((t) =>
+    Object.entries(t.versions ?? {}).flatMap(([pieceId, choice]) =>
+      choice.kind === 'parallel' ? [{ pieceId, choice }] : [],
+    ),
+  )
+  if (chosen.length === 0) return ok(true)
+  const ids = [...chosen.map((c) => c.choice.resourceId), ...draft.pieces.map((p) => p.resourceId)]
+  const found = await resourcesById(tx, ids)
+  for (const { pieceId, choice } of chosen) {
+    const core = found.get(draft.pieces.find((p) => p.id === pieceId)?.resourceId ?? choice.resourceId)
+    const other = found.get(choice.resourceId)
+    if (!core || !other || !canSeeResource(actor, other) || choice.revision > other.revision)
+      return refuse({ code: 'access/not-found', what: 'piece' })
+    const { title, items } = other.resource
+    if ((items.length === 0) !== (core.resource.items.length === 0))
+      return refuse({ code: 'work/other-task-not-alike', field: 'targets', title })
+  }
+  return ok(true)
 }
 
 async function recipientsIn(tx: Connection, actor: Actor, world: World): Promise<Recipients> {

@@ -13,6 +13,7 @@ import type {
   WindowSpan,
   WindowSpec,
 } from '#core/availability'
+import type { GivenVersion, Trail } from '#core/versions'
 import { resolveWork, windowOfClass } from '#core/work'
 import type { Caution, Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
@@ -42,8 +43,11 @@ export interface WorkPreview {
     readonly name: string
     readonly classId: ClassId
     readonly terms: LearnerTerms
+    readonly version: GivenVersion | null
     readonly because: readonly WorkBecause[]
   }[]
+  /** The school's trails, from least support; for whom a piece has versions. */
+  readonly trails: readonly Trail[]
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
   readonly cautions: readonly Caution[]
@@ -71,6 +75,7 @@ export async function previewWork(
           learners: 0,
           classes: [],
           who: [],
+          trails: [],
           targetCounts: draft.targets.map(() => 0),
           problems: [checked.error],
           cautions: [],
@@ -104,6 +109,7 @@ export async function previewWork(
     who: resolution.rows
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
+    trails: world.around.versions?.trails ?? [],
     targetCounts: draft.targets.map((t) => reach([t.target], world.around.roster).length),
     problems: resolution.problems.map((p) => p.refusal),
   })

@@ -35,5 +35,6 @@ export function sayCell(name: string, of: GridColumn, c: Cell | undefined): stri
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
   const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
   const toScore = c?.toScore ? ', to score' : ''
-  return `${name}, ${title}: ${textOf(c, of) || 'not for them'}${toScore}${c?.late ? ', late' : ''}${below}${tries}`
+  const other = c?.isParallel ? ', another task' : ''
+  return `${name}, ${title}: ${textOf(c, of) || 'not for them'}${toScore}${c?.late ? ', late' : ''}${other}${below}${tries}`
 }

@@ -56,7 +56,7 @@ const sheets = computed(() => ({ path: '/shelf-sheets', query: { piece: resource
         :aria-pressed="t.id === shown"
         :data-hook="`trail-${t.id}`"
         @click="show(t.id)"
-        >{{ t.name }}<span v-if="!isMade(t.id)" class="font-normal">: as it is</span></UButton
+        >{{ t.name }}<span v-if="!isMade(t.id)" class="font-normal">as it is</span></UButton
       >
       <UButton
         size="sm"

@@ -4,6 +4,7 @@ import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
 import { withWindow } from '#core/availability'
 import type { Limits, Moment, Overrides, WindowField } from '#core/availability'
+import type { VersionChoice } from '#core/versions'
 import type { AssignmentTarget, Draft, OwnRules, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
@@ -77,11 +78,27 @@ export function withLimits(of: AssignmentTarget, limits: OwnLimits): AssignmentT
     ...(maxAttempts === undefined ? {} : { maxAttempts }),
     ...(timeLimitMinutes === undefined ? {} : { timeLimitMinutes }),
   }
-  const { target } = of
-  return Object.keys(rules).length === 0 ? { target, overrides } : { target, overrides, rules }
+  const { rules: ___, ...rest } = of
+  return Object.keys(rules).length === 0 ? { ...rest, overrides } : { ...rest, overrides, rules }
 }
 
 /** Whether a target changes anything for its learners. */
-export function hasOwn({ overrides, rules }: AssignmentTarget): boolean {
-  return Object.keys({ ...overrides, ...rules }).length > 0
+export function hasOwn({ overrides, rules, versions }: AssignmentTarget): boolean {
+  return Object.keys({ ...overrides, ...rules, ...versions }).length > 0
+}
+
+/** A learner's own version of a piece in this work, or (null) the one of their trail again. */
+export function withVersion(
+  targets: readonly AssignmentTarget[],
+  learnerId: UserId,
+  pieceId: PieceId,
+  choice: VersionChoice | null,
+): readonly AssignmentTarget[] {
+  const isTheirs = (t: AssignmentTarget) => t.target.kind === 'learner' && t.target.learnerId === learnerId
+  const known = targets.find(isTheirs) ?? { target: { kind: 'learner', learnerId }, overrides: {} }
+  const { [pieceId]: _, ...others } = known.versions ?? {}
+  const versions = choice === null ? others : { ...others, [pieceId]: choice }
+  const { versions: __, ...rest } = known
+  const next = Object.keys(versions).length === 0 ? rest : { ...rest, versions }
+  return targets.some(isTheirs) ? targets.map((t) => (isTheirs(t) ? next : t)) : [...targets, next]
 }

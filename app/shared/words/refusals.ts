@@ -81,6 +81,11 @@ function ofWork(r: WorkRefusal): string {
       return `Nobody keeps more than ${r.most} presets. Take one away first, or use a name that is there.`
     case 'work/bad-link':
       return 'The meeting link has to be a whole address that begins with https:// and holds no password.'
+    case 'work/other-task-not-alike':
+      return (
+        `“${r.title}” cannot stand in for this piece: one has questions and the other has none, so that their ` +
+        'results have nothing in common. Choose another task.'
+      )
     case 'work/withdrawn':
       return 'This work is withdrawn. Publish it again before changing it.'
     case 'work/not-whole':

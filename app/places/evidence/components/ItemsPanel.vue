@@ -94,7 +94,6 @@ const rows = computed(() =>
       :assignment-id="assignmentId"
       :piece-id="figures.pieceId"
       :class-id="classId"
-      :items="figures.items"
       @scored="scored"
     />
     <ol v-if="figures && hasItems && figures.tries > 0">

@@ -3,8 +3,8 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import type { AnswerToScore } from '#core/evidence'
 import { givenInWords } from '#core/library'
-import type { Item } from '#core/library'
 import { ListToScore, ScoreAnswer } from '#shared/contracts/evidence'
+import { FillIn } from '~/places/learner'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -14,7 +14,6 @@ const props = defineProps<{
   assignmentId: AssignmentId
   pieceId: PieceId
   classId: ClassId
-  items: readonly Item[]
 }>()
 const emit = defineEmits<{ scored: [] }>()
 const tell = useTell()
@@ -31,7 +30,7 @@ async function load(): Promise<void> {
 }
 watch(() => [props.assignmentId, props.pieceId, props.classId], load, { immediate: true })
 const current = computed(() => answers.value[at.value] ?? null)
-const item = computed(() => props.items.find((i) => i.id === current.value?.itemId) ?? null)
+const item = computed(() => current.value?.item ?? null)
 const waiting = computed(() => answers.value.filter((a) => a.points === null).length)
 /** Whole points as buttons; few enough to have a key each. */
 const levels = computed(() => Array.from({ length: Math.min(10, item.value?.points ?? 0) + 1 }, (_, i) => i))
@@ -105,6 +104,19 @@ function byKey(event: KeyboardEvent): void {
         @click="go(1)"
       />
     </header>
+    <details v-if="current.filledIn.length" :key="current.attemptId" data-hook="filled-in">
+      <summary>Their plan</summary>
+      <FillIn
+        v-for="f in current.filledIn"
+        :key="f.item.id"
+        :item="f.item"
+        :organiser="current.organiser"
+        :answer="f.answer"
+        :elsewhere="undefined"
+        :spelling="false"
+        is-final
+      />
+    </details>
     <blockquote>{{ givenInWords(item, current.answer) }}</blockquote>
     <p v-if="item.kind === 'extended' && item.guide" class="said">Points for: {{ item.guide }}</p>
     <UFormField label="To the learner" help="Shown with the score"

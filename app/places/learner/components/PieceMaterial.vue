@@ -56,7 +56,7 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
         </dd>
       </div>
     </dl>
-    <table v-if="material.rubric.length" class="grid-table">
+    <table v-if="material.rubric.length" class="criteria">
       <caption class="text-left said">
         What is looked at
       </caption>
@@ -85,6 +85,18 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
 }
 summary {
   cursor: pointer;
+}
+.criteria {
+  width: 100%;
+}
+.criteria :is(th, td) {
+  padding: 0.35rem 0.8rem 0.35rem 0;
+  text-align: left;
+  vertical-align: top;
+  border-bottom: 1px solid var(--ui-border);
+}
+.criteria td:last-child {
+  white-space: nowrap;
 }
 .words > div {
   display: grid;

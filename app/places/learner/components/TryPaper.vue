@@ -114,7 +114,7 @@ watch(refusal, (r) => {
       {{ sayCountdown(attempt.deadlineAt, now) }} left
     </div>
     <PieceMaterial :material="material" :content="content" :support="support" />
-    <SupportPanel v-if="support" :support="support" />
+    <SupportPanel v-if="support" :support="support" part="rest" />
     <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="
@@ -135,6 +135,7 @@ watch(refusal, (r) => {
         @answer="set(item.id, $event)"
         @choose="choose(item.id, $event)"
       />
+      <SupportPanel v-if="support" :support="support" part="words" />
       <TryItem
         v-for="(item, i) in questions"
         :key="item.id"

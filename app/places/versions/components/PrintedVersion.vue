@@ -14,12 +14,6 @@ const made = computed(() => composeVersion(props.core, props.layer))
 const support = computed(() => made.value.support)
 const html = computed(() => toMarkedHtml(props.core.content, support.value))
 const questions = computed(() => made.value.resource.items.filter((i) => !isSupportItem(i)))
-const hasPanel = computed(() => {
-  const s = support.value
-  return (
-    s.steps.length + s.wordBank.length + s.starters.length + s.glossary.length > 0 || s.translation !== null
-  )
-})
 const cells = computed(() => (support.value.organiser ? cellsOf(support.value.organiser) : []))
 const columns = computed(() =>
   support.value.organiser?.kind === 'table' ? support.value.organiser.columns.length : 0,
@@ -53,7 +47,7 @@ const blanked = (text: string) =>
     </header>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="core.content" class="prose" v-html="html" />
-    <SupportPanel v-if="hasPanel" :support="{ ...support, example: '' }" />
+    <SupportPanel :support="{ ...support, example: '' }" />
     <div v-if="support.organiser" class="plan">
       <table v-if="support.organiser.kind === 'table'">
         <thead>

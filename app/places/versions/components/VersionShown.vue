@@ -2,9 +2,8 @@
 import { computed, ref } from 'vue'
 import { forLearner } from '#core/library'
 import type { Answer, Resource } from '#core/library'
-import { NO_SUPPORT, composeVersion, isSupportItem } from '#core/versions'
+import { composeVersion, isSupportItem } from '#core/versions'
 import type { Layer } from '#core/versions'
-import { same } from '#core/base'
 import { AnswerInput, FillIn, PieceMaterial, SupportPanel } from '~/places/learner'
 
 /** A version as a learner gets it, to be tried: nothing is recorded. */
@@ -12,7 +11,6 @@ const props = defineProps<{ core: Resource; layer: Layer }>()
 const made = computed(() => composeVersion(props.core, props.layer))
 const toFill = computed(() => made.value.resource.items.filter(isSupportItem))
 const questions = computed(() => made.value.resource.items.filter((i) => !isSupportItem(i)))
-const hasSupport = computed(() => !same(made.value.support, NO_SUPPORT))
 const answers = ref<Record<string, Answer>>({})
 function give(id: string, answer: Answer): void {
   answers.value = { ...answers.value, [id]: answer }
@@ -22,7 +20,7 @@ function give(id: string, answer: Answer): void {
 <template>
   <div :class="{ 'larger-type': made.support.largerType }" data-hook="version-shown">
     <PieceMaterial :material="core.material" :content="core.content" :support="made.support" />
-    <SupportPanel v-if="hasSupport" :support="made.support" />
+    <SupportPanel :support="made.support" />
     <FillIn
       v-for="item in toFill"
       :key="item.id"

@@ -21,6 +21,7 @@ import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
 import PiecesPanel from './PiecesPanel.vue'
 import TeamsPanel from './TeamsPanel.vue'
+import VersionsPanel from './VersionsPanel.vue'
 import WhoAndWhen from './WhoAndWhen.vue'
 import WhoGetsWhat from './WhoGetsWhat.vue'
 
@@ -140,6 +141,13 @@ async function loadRecipients(): Promise<void> {
           :now="now"
           :is-part="isPart"
           @reload="loadRecipients"
+        />
+        <VersionsPanel
+          v-if="preview"
+          v-model="draft"
+          :preview="preview"
+          :recipients="recipients"
+          :pieces="titles"
         />
         <TeamsPanel v-if="isTogether" v-model="draft" :preview="preview" :inert="isPart" />
         <p v-if="problem || previewProblem" class="note-line needs" role="alert">

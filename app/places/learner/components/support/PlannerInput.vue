@@ -151,7 +151,7 @@ label > span:first-child {
 .claim .evidence {
   margin-left: 1.6rem;
 }
-.planner {
+.planner.table {
   overflow-x: auto;
 }
 </style>

@@ -5,37 +5,58 @@ import { sayLanguage } from '~/shared/words/languages'
 import { toHtml } from '~/shared/words/markdown'
 
 /** What stands beside a piece to work with: it helps, and is not asked. */
-const props = defineProps<{ support: Support }>()
+const props = withDefaults(
+  defineProps<{
+    support: Support
+    /** Words stand beside what is written, the rest before it. */
+    part?: 'all' | 'words' | 'rest'
+  }>(),
+  { part: 'all' },
+)
+const hasWords = computed(() => {
+  const { wordBank, starters } = props.support
+  return props.part !== 'rest' && wordBank.length + starters.length > 0
+})
+const hasRest = computed(() => {
+  const { steps, glossary, example, translation } = props.support
+  const isThere = steps.length + glossary.length > 0 || example !== '' || translation !== null
+  return props.part !== 'words' && isThere
+})
 const hasTranslations = computed(() => props.support.glossary.some((g) => g.translation !== ''))
 </script>
 
 <template>
   <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-  <aside class="support" aria-label="To help you" data-hook="support">
-    <section v-if="support.translation" :lang="support.translation.language" class="wide">
-      <h3>{{ sayLanguage(support.translation.language) }}</h3>
+  <aside
+    v-if="hasWords || hasRest"
+    class="support"
+    :aria-label="part === 'words' ? 'Words to write with' : 'To help you'"
+    data-hook="support"
+  >
+    <section v-if="hasRest && support.translation" :lang="support.translation.language" class="wide">
+      <h2>{{ sayLanguage(support.translation.language) }}</h2>
       <div class="prose" v-html="toHtml(support.translation.instructions)" />
     </section>
-    <section v-if="support.steps.length">
-      <h3>Step by step</h3>
+    <section v-if="hasRest && support.steps.length">
+      <h2>Step by step</h2>
       <ol>
         <li v-for="(step, i) in support.steps" :key="i">{{ step }}</li>
       </ol>
     </section>
-    <section v-if="support.wordBank.length">
-      <h3>Words you can use</h3>
+    <section v-if="hasWords && support.wordBank.length">
+      <h2>Words you can use</h2>
       <ul class="bank">
         <li v-for="word in support.wordBank" :key="word">{{ word }}</li>
       </ul>
     </section>
-    <section v-if="support.starters.length">
-      <h3>Ways to begin a sentence</h3>
+    <section v-if="hasWords && support.starters.length">
+      <h2>Ways to begin a sentence</h2>
       <ul class="starters">
         <li v-for="starter in support.starters" :key="starter">{{ starter }} …</li>
       </ul>
     </section>
-    <section v-if="support.glossary.length" class="wide">
-      <h3>What words mean</h3>
+    <section v-if="hasRest && support.glossary.length" class="wide">
+      <h2>What words mean</h2>
       <dl class="glossary" :class="{ translated: hasTranslations }">
         <div v-for="g in support.glossary" :key="g.word">
           <dt>{{ g.word }}</dt>
@@ -44,7 +65,7 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
         </div>
       </dl>
     </section>
-    <details v-if="support.example" class="wide">
+    <details v-if="hasRest && support.example" class="wide">
       <summary>A worked example</summary>
       <div class="prose" v-html="toHtml(support.example)" />
     </details>
@@ -65,7 +86,8 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
 .wide {
   grid-column: 1 / -1;
 }
-h3 {
+h2 {
+  font-size: 0.95rem;
   margin-bottom: 0.3rem;
 }
 ol {
