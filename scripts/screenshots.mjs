@@ -55,9 +55,6 @@ const take = async (page, name) => {
 const go = (page, path) => page.goto(address + path, { waitUntil: 'networkidle0' })
 
 try {
-  const door = await as(null)
-  await door.waitForSelector('[data-hook="demo-imani"]')
-  await take(door, 'sign-in')
   const teacher = await as('imani')
   await go(teacher, '/pace')
   await teacher.waitForSelector('button.selected')
@@ -133,6 +130,14 @@ try {
   await teacher.locator('[data-hook="classes"] a').click()
   await teacher.waitForSelector('.roster')
   await take(teacher, 'class')
+  await go(teacher, '/classes')
+  await teacher.locator('[data-hook="classes"] ::-p-text(Science 7 E)').click()
+  await teacher.locator('[data-hook="to-trails"]').click()
+  await teacher.waitForSelector('[data-hook="trail-sheet"] polyline')
+  await take(teacher, 'trails')
+  await go(teacher, '/shelf-versions?piece=piece-pro402&show=guided')
+  await teacher.waitForSelector('[data-hook="fill-in"]')
+  await take(teacher, 'version')
   const learnerId = await teacher.evaluate(async () => {
     const { classes } = await (await fetch('/api/recipients')).json()
     return classes[0].learners.find((l) => l.name.startsWith('Noa')).id
@@ -151,9 +156,6 @@ try {
     document.querySelector('[data-hook="saved"]')?.textContent?.startsWith('saved'),
   )
   await take(learner, 'learner-check')
-  const phone = await as('saoirse', { width: 390, height: 800 })
-  await phone.waitForSelector('[data-hook="work-now"]')
-  await take(phone, 'learner-phone')
   const reading = await as('noa', { width: 390, height: 800 })
   await reading.locator('[data-hook="work-now"][data-steps="2"]').click()
   await reading.waitForSelector('[data-hook="finish"]')

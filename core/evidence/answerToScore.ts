@@ -16,6 +16,8 @@ export interface AnswerToScore {
   /** What they filled in of their support, in its order. */
   readonly filledIn: readonly { readonly item: LearnerItem; readonly answer: Answer }[]
   readonly organiser: Organiser | null
+  /** Words that the piece and their version give to write with. */
+  readonly expected: readonly string[]
   readonly points: number | null
   readonly comment: string
 }

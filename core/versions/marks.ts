@@ -88,7 +88,13 @@ export function mendedMark(markdown: string, mark: Mark): Mark | null {
       }
     }
   }
-  return best && { sort: mark.sort, quote: best.quote.replace(/[.,;:!?]+$/, ''), nth: 1 }
+  return best && { sort: mark.sort, quote: withoutStop(best.quote), nth: 1 }
+}
+/** Words without what ends a sentence after them. */
+function withoutStop(words: string): string {
+  let end = words.length
+  while (end > 0 && '.,;:!?'.includes(words.charAt(end - 1))) end--
+  return words.slice(0, end)
 }
 const LIKE_ENOUGH = 0.5
 

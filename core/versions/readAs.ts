@@ -1,7 +1,7 @@
 /** Lines that begin a block of their own, and what they begin with. */
 const BEGINNINGS = /^\s{0,3}(?:#{1,6}\s+|>\s?|[-*+]\s+|\d{1,9}[.)]\s+)+/
 const RULE = /^\s{0,3}(?:[-*_]\s*){3,}$/
-const TABLE_RULE = /^\s*\|?[\s:|-]+\|[\s:|-]*$/
+const TABLE_RULE = /^[\s:|-]+$/
 
 /**
  * A Markdown text as it is read: words without marks of emphasis, links or headings, with single spaces; blocks parted
@@ -21,7 +21,7 @@ export function readAs(markdown: string): string {
 function blocksOf(paragraph: string): readonly string[] {
   const blocks: string[] = []
   for (const line of paragraph.split('\n')) {
-    if (RULE.test(line) || TABLE_RULE.test(line)) continue
+    if (RULE.test(line) || isTableRule(line)) continue
     const begins = BEGINNINGS.test(line) || line.trimStart().startsWith('|')
     const text = line.replace(BEGINNINGS, '')
     const last = blocks.length - 1
@@ -29,6 +29,9 @@ function blocksOf(paragraph: string): readonly string[] {
     else blocks[last] += ` ${text}`
   }
   return blocks
+}
+function isTableRule(line: string): boolean {
+  return TABLE_RULE.test(line) && line.includes('|') && line.includes('-')
 }
 const CELL_WALL = /(?<!\\)\|/
 
@@ -40,8 +43,8 @@ function inline(text: string): string {
     .replace(/\\([\\`*_{}[\]()#+.!|>~-])/g, (_, escaped: string) =>
       String.fromCharCode(ASIDE + escaped.charCodeAt(0)),
     )
-    .replace(/!\[([^\]]*)\]\([^)]*\)/g, '')
-    .replace(/\[([^\]]*)\]\([^)]*\)/g, '$1')
+    .replace(/!\[([^[\]]*)\]\([^()]*\)/g, '')
+    .replace(/\[([^[\]]*)\]\([^()]*\)/g, '$1')
     .replace(/(\*\*|__)(?=\S)(.+?)(?<=\S)\1/g, '$2')
     .replace(/(?<![\w*])\*(?=\S)(.+?)(?<=\S)\*(?![\w*])/g, '$1')
     .replace(/(?<!\w)_(?=\S)(.+?)(?<=\S)_(?!\w)/g, '$1')

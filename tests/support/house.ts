@@ -45,6 +45,7 @@ export const MAY: Record<
       /^@iconify\/vue$/,
       /^virtual:icons-in-use$/,
       /^chrono-node\/en$/,
+      /^syllable$/,
       /^chardet$/,
     ],
   },

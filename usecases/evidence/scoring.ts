@@ -67,6 +67,8 @@ function toScoreIn(
     const answer = answers?.get(item.id)
     return answer && !isOmitted(answer) ? [{ item: forLearner(item), answer }] : []
   })
+  const words = [...resource.material.words.map((w) => w.word), ...support.wordBank]
+  const expected = [...new Set(words)]
   return resource.items.filter(isScoredByHand).flatMap((item) => {
     const answer = answers?.get(item.id)
     const score = attempt.score?.items.find((s) => s.itemId === item.id)
@@ -83,6 +85,7 @@ function toScoreIn(
         answer,
         filledIn,
         organiser: support.organiser,
+        expected,
         points: score.waits ? null : score.points,
         comment: score.comment ?? '',
       },

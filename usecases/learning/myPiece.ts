@@ -2,14 +2,16 @@ import { ok, refuse, same } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
+import type { Attempt } from '#core/attempts'
 import { NO_MATERIAL, takesFiles } from '#core/library'
-import { NO_SUPPORT } from '#core/versions'
+import { NO_SUPPORT, isSupportItem, keptItems } from '#core/versions'
 import type { Support } from '#core/versions'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece, tryTermsOf } from './givenPiece'
+import type { GivenPiece } from './givenPiece'
 import { filesHandedBy } from './handFiles'
 import { cardAt, zoneFor } from './myWork'
 import type { Listed, Look } from './myWork'
@@ -43,6 +45,13 @@ async function listedPiece(
   return known && card && listed
     ? ok({ work: known.work, card, listed })
     : refuse({ code: 'access/not-found', what: 'work' })
+}
+
+/** How many questions their version asks, where that is fewer than the piece has; null: as many. */
+function askedIn({ resource, kept, rules }: GivenPiece, current: Attempt | null): number | null {
+  if (kept.kind === 'all' || rules.items.kind !== 'all') return null
+  const bank = resource.items.filter((item) => !isSupportItem(item))
+  return current?.itemIds?.filter((id) => !isSupportItem({ id })).length ?? keptItems(bank, kept).length
 }
 
 /** What lies over a piece for a learner; null: nothing. */
@@ -89,7 +98,7 @@ export async function pieceAt(
   const isOpen = card.state !== 'coming-up' && card.blockedBy === null
   return ok({
     work,
-    piece: card,
+    piece: { ...card, itemCount: askedIn(given, current) ?? card.itemCount },
     content: isOpen ? resource.content : '',
     material: isOpen ? resource.material : NO_MATERIAL,
     support: isOpen ? supportShown(given.support) : null,

@@ -36,5 +36,6 @@ export function sayCell(name: string, of: GridColumn, c: Cell | undefined): stri
   const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
   const toScore = c?.toScore ? ', to score' : ''
   const other = c?.isParallel ? ', another task' : ''
-  return `${name}, ${title}: ${textOf(c, of) || 'not for them'}${toScore}${c?.late ? ', late' : ''}${other}${below}${tries}`
+  const said = textOf(c, of) || 'not for them'
+  return `${name}, ${title}: ${said}${toScore}${c?.late ? ', late' : ''}${other}${below}${tries}`
 }

@@ -8,6 +8,7 @@ import { FillIn } from '~/places/learner'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
+import { figuresAsTable, figuresIn, sayFigures } from '../textFigures'
 
 /** Answers that a person scores: one after the other, by number keys or by mouse. */
 const props = defineProps<{
@@ -31,6 +32,10 @@ async function load(): Promise<void> {
 watch(() => [props.assignmentId, props.pieceId, props.classId], load, { immediate: true })
 const current = computed(() => answers.value[at.value] ?? null)
 const item = computed(() => current.value?.item ?? null)
+const figures = computed(() => {
+  const found = current.value ? figuresIn(current.value) : null
+  return found && sayFigures(found)
+})
 const waiting = computed(() => answers.value.filter((a) => a.points === null).length)
 /** Whole points as buttons; few enough to have a key each. */
 const levels = computed(() => Array.from({ length: Math.min(10, item.value?.points ?? 0) + 1 }, (_, i) => i))
@@ -58,6 +63,16 @@ async function give(points: number): Promise<void> {
   emit('scored')
   await nextTick()
   box.value?.focus()
+}
+/** Figures of all texts, for a spreadsheet. */
+async function download(): Promise<void> {
+  const { printCells } = await import('#core/formats')
+  const link = document.createElement('a')
+  const text = printCells(figuresAsTable(answers.value))
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }))
+  link.download = 'text-figures.csv'
+  link.click()
+  URL.revokeObjectURL(link.href)
 }
 function byKey(event: KeyboardEvent): void {
   const isTyping = event.target instanceof HTMLTextAreaElement
@@ -118,6 +133,12 @@ function byKey(event: KeyboardEvent): void {
       />
     </details>
     <blockquote>{{ givenInWords(item, current.answer) }}</blockquote>
+    <p v-if="figures" class="said" data-hook="text-figures">
+      {{ figures }}
+      <UButton size="xs" color="neutral" variant="ghost" data-hook="figures-csv" @click="download"
+        >All figures as CSV</UButton
+      >
+    </p>
     <p v-if="item.kind === 'extended' && item.guide" class="said">Points for: {{ item.guide }}</p>
     <UFormField label="To the learner" help="Shown with the score"
       ><UTextarea v-model="comment" :rows="2" autoresize name="comment"
