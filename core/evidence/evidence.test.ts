@@ -50,6 +50,7 @@ describe('grid', () => {
       passing: null,
       attempts: 2,
       late: true,
+      isParallel: false,
     })
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
     expect(

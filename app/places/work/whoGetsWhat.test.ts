@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { asId } from '#core/base'
-import type { ClassId, GroupId, PieceId } from '#core/base'
+import type { ClassId, GroupId, PieceId, TrailId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { at, ids } from '../../../tests/support/made'
-import { hasOwn, limitsOf, withLimits } from './draft'
+import { hasOwn, limitsOf, withLimits, withVersion } from './draft'
 import { asTable, whoRows, windowOfTarget } from './whoGetsWhat'
 import { sayLimits } from './words/rulesInWords'
 
@@ -98,5 +98,20 @@ describe('limits of one target', () => {
     expect(sayLimits({ waitMinutes: 5, passPercent: null, help: [] })).toBe(
       '5 min between tries, no pass mark, help: none',
     )
+  })
+})
+
+describe('a version of one’s own in a work', () => {
+  const p1 = asId<PieceId>('p1')
+  const guided = { kind: 'trail', trailId: asId<TrailId>('guided') } as const
+
+  it('comes with a target of the learner, beside what it has, and goes again', () => {
+    const had = [{ target: { kind: 'learner' as const, learnerId: ann }, overrides: { maxAttempts: 3 } }]
+    const once = withVersion(had, ann, p1, guided)
+    expect(once).toEqual([{ ...had[0], versions: { p1: guided } }])
+    expect(withLimits(once[0]!, { maxAttempts: 2 })).toMatchObject({ versions: { p1: guided } })
+    expect(withVersion(once, ann, p1, null)).toEqual(had)
+    expect(withVersion(had, ben, p1, guided)).toHaveLength(2)
+    expect(hasOwn(once[0]!)).toBe(true)
   })
 })
