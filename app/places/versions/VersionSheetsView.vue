@@ -80,6 +80,7 @@ const print = () => window.print()
 .page {
   padding: 1.1rem 1.25rem 3rem;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1.4rem;
 }
 .controls {

@@ -104,10 +104,21 @@ const blanked = (text: string) =>
   padding: 1.6rem 2rem;
   background: #fff;
   color: #1b2321;
+  /* paper is white, however the screen is set */
+  --ui-bg-muted: #f3eee4;
+  --ui-text: #1b2321;
+  --ui-text-muted: #5d594f;
+  --ui-text-highlighted: #1b2321;
+  --ui-border: #ddd5c5;
+  --ui-border-accented: #8d877a;
+  --ui-primary: #0f4f59;
+  --ui-error: #a93f1e;
+  --stone-face: #fff;
   border: 1px solid var(--ui-border);
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   gap: 2rem;
   align-items: baseline;
@@ -192,6 +203,12 @@ ol > li {
 }
 .gap {
   width: 8rem;
+}
+@media (max-width: 640px) {
+  .sheet {
+    padding: 0.8rem 0.9rem;
+    overflow-x: auto;
+  }
 }
 @media print {
   .sheet {

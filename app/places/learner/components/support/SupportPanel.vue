@@ -27,10 +27,11 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
 
 <template>
   <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
-  <aside
+  <div
     v-if="hasWords || hasRest"
     class="support"
     :aria-label="part === 'words' ? 'Words to write with' : 'To help you'"
+    role="group"
     data-hook="support"
   >
     <section v-if="hasRest && support.translation" :lang="support.translation.language" class="wide">
@@ -69,7 +70,7 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
       <summary>A worked example</summary>
       <div class="prose" v-html="toHtml(support.example)" />
     </details>
-  </aside>
+  </div>
 </template>
 
 <style scoped>
