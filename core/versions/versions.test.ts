@@ -8,6 +8,7 @@ import { EMPTY_LAYER, partsIn } from './emptyLayer'
 import { keptItems } from './keptItems'
 import { markOf, placeMarks } from './marks'
 import { mended, misfitsOf } from './misfits'
+import { newSort } from './newSort'
 import { cellsOf } from './organiser'
 import { readAs } from './readAs'
 import { aMark, aPiece, aQuestion } from './testing'
@@ -61,6 +62,16 @@ describe('marks', () => {
     expect(markOf(text, { before: '', words: 'moves.\nHeat' }, 'cause')?.nth).toBe(1)
     expect(markOf(text, { before: '', words: 'cold' }, 'cause')).toBeNull()
     expect(markOf(text, { before: '', words: '  ' }, 'cause')).toBeNull()
+  })
+})
+
+describe('a further kind of mark', () => {
+  it('has a name and a look of its own, as long as there are any', () => {
+    const second = newSort(LEGEND, 'Effect')
+    expect(second).toEqual({ id: 'm1', name: 'Effect', look: 'wave' })
+    const all = ['m1', 'm2', 'm3', 'm4', 'm5', 'm6'].map((id) => ({ id, name: id, look: 'line' }) as const)
+    expect(newSort(all, 'more')).toBeNull()
+    expect(newSort(all.slice(1), 'first')?.id).toBe('m1')
   })
 })
 

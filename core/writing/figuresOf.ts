@@ -16,8 +16,8 @@ export interface TextFigures {
 const FEWEST_FOR_GRADE = 30
 
 /**
- * Counts a text. The reading grade is 0.39 × words ÷ sentences + 11.8 × syllables ÷ words − 15.59 (Kincaid, Fishburne,
- * Rogers and Chissom 1975), for English.
+ * Counts a text. The reading grade is 0.39 × words ÷ sentences + 11.8 × syllables ÷ words − 15.59
+ * (Kincaid, Fishburne, Rogers and Chissom 1975), for English.
  * @param syllablesIn how many syllables a word has.
  */
 export function figuresOf(

@@ -148,11 +148,17 @@ export async function saveLearnerTrails(
   trails: ReadonlyMap<UserId, TrailId>,
   by: { readonly changedAt: Instant; readonly changedBy: UserId },
 ): Promise<void> {
-  for (const [learnerId, trailId] of trails) {
-    const row = { classId, learnerId, trailId, ...by }
-    await tx
-      .insert(learnerTrails)
-      .values(row)
-      .onConflictDoUpdate({ target: [learnerTrails.classId, learnerTrails.learnerId], set: row })
-  }
+  if (trails.size === 0) return
+  const rows = [...trails].map(([learnerId, trailId]) => ({ classId, learnerId, trailId, ...by }))
+  await tx
+    .insert(learnerTrails)
+    .values(rows)
+    .onConflictDoUpdate({
+      target: [learnerTrails.classId, learnerTrails.learnerId],
+      set: {
+        trailId: sql`excluded.trail_id`,
+        changedAt: sql`excluded.changed_at`,
+        changedBy: sql`excluded.changed_by`,
+      },
+    })
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { ItemId, PieceId, ResourceId, TrailId } from '#core/base'
-import { MARK_LOOKS, MOST_CELLS, MOST_IN_PART, MOST_TRAILS } from '#core/versions'
+import { MARK_LOOKS, MOST_CELLS, MOST_IN_PART, MOST_SORTS, MOST_TRAILS } from '#core/versions'
 import type {
   FilledCells,
   GivenVersion,
@@ -49,7 +49,7 @@ export function versionShapes(m: Makers) {
     glossary: m.list(glossaryEntry, MOST_IN_PART),
     starters: m.list(m.line(200), 20),
     frames: m.list(m.object({ id: m.line(20), text: m.line(600) }), 20),
-    legend: m.list(legendEntry, 6),
+    legend: m.list(legendEntry, MOST_SORTS),
     marks: m.list(mark, MOST_IN_PART),
     organiser: organiser.nullable(),
     hints: m.list(m.object({ itemId: id<ItemId>(), hint: m.line(1000) }), 100),

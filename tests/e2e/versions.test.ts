@@ -133,6 +133,8 @@ describe('trails', () => {
 
     const learner = await demoPerson(server, 'saoirse')
     await learner.tap('[data-hook="work-now"] ::-p-text(Argue: the best handle)')
+    // what is handed in as files comes a moment later, and moves the button
+    await learner.has('[data-hook="choose-file"]')
     await learner.click('start')
     await learner.seesIn('[data-hook="support"]', 'Step by step')
     await learner.sees('Words you can use')

@@ -2,7 +2,7 @@
 import { computed, ref, useTemplateRef } from 'vue'
 import { defaultDocument, useEventListener } from '@vueuse/core'
 import type { Resource } from '#core/library'
-import { MARK_LOOKS, markOf, placeMarks } from '#core/versions'
+import { MOST_SORTS, markOf, newSort, placeMarks } from '#core/versions'
 import type { Layer, LegendEntry } from '#core/versions'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { toMarkedHtml } from '~/shared/words/markedText'
@@ -52,9 +52,9 @@ function markAnew(): void {
   if (name === '') return
   const { legend } = layer.value
   const known = legend.find((l) => l.name.toLowerCase() === name.toLowerCase())
-  const look = MARK_LOOKS[legend.length % MARK_LOOKS.length] ?? 'line'
-  const free = [1, 2, 3, 4, 5, 6, 7].map((n) => `m${n}`).find((id) => legend.every((l) => l.id !== id))
-  mark(known ?? { id: free ?? 'm1', name, look })
+  const entry = known ?? newSort(legend, name)
+  if (entry) mark(entry)
+  else problem.value = `There are ${MOST_SORTS} kinds of marks already: use one of them.`
 }
 </script>
 

@@ -6,6 +6,11 @@ import type { GlossaryEntry } from '#core/versions'
 const props = defineProps<{ entries: readonly GlossaryEntry[] }>()
 const emit = defineEmits<{ entries: [entries: readonly GlossaryEntry[]] }>()
 const EMPTY: GlossaryEntry = { word: '', meaning: '', translation: '' }
+const COLUMNS = [
+  { field: 'word', head: 'Word', label: 'Word', most: 80 },
+  { field: 'meaning', head: 'Meaning', label: 'Meaning of word', most: 400 },
+  { field: 'translation', head: 'Translated', label: 'Translation of word', most: 120 },
+] as const
 /** With an empty row to write on. */
 const rows = computed(() => [...props.entries, EMPTY])
 function set(at: number, part: Partial<GlossaryEntry>): void {
@@ -21,38 +26,18 @@ function set(at: number, part: Partial<GlossaryEntry>): void {
   <table class="w-full">
     <thead>
       <tr class="said text-left">
-        <th scope="col">Word</th>
-        <th scope="col">Meaning</th>
-        <th scope="col">Translated</th>
+        <th v-for="c in COLUMNS" :key="c.field" scope="col">{{ c.head }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="(row, i) in rows" :key="i">
-        <td>
+        <td v-for="c in COLUMNS" :key="c.field">
           <UInput
             size="sm"
-            :model-value="row.word"
-            maxlength="80"
-            :aria-label="`Word ${i + 1}`"
-            @update:model-value="set(i, { word: String($event) })"
-          />
-        </td>
-        <td>
-          <UInput
-            size="sm"
-            :model-value="row.meaning"
-            maxlength="400"
-            :aria-label="`Meaning of word ${i + 1}`"
-            @update:model-value="set(i, { meaning: String($event) })"
-          />
-        </td>
-        <td>
-          <UInput
-            size="sm"
-            :model-value="row.translation"
-            maxlength="120"
-            :aria-label="`Translation of word ${i + 1}`"
-            @update:model-value="set(i, { translation: String($event) })"
+            :model-value="row[c.field]"
+            :maxlength="c.most"
+            :aria-label="`${c.label} ${i + 1}`"
+            @update:model-value="set(i, { [c.field]: String($event) })"
           />
         </td>
       </tr>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Resource } from '#core/library'
-import { MARK_LOOKS, markOf } from '#core/versions'
+import { MARK_LOOKS, MOST_SORTS, markOf, newSort } from '#core/versions'
 import type { Layer, LegendEntry, MarkLook } from '#core/versions'
 import { LOOK_WORDS } from '../../words/parts'
 
@@ -41,9 +41,8 @@ function addTyped(): void {
 }
 function addEntry(): void {
   const { legend } = layer.value
-  const free = [1, 2, 3, 4, 5, 6].map((n) => `m${n}`).find((id) => legend.every((l) => l.id !== id))
-  const look: MarkLook = MARK_LOOKS[legend.length % MARK_LOOKS.length] ?? 'line'
-  if (free) layer.value = { ...layer.value, legend: [...legend, { id: free, name: 'Mark', look }] }
+  const entry = newSort(legend, 'Mark')
+  if (entry) layer.value = { ...layer.value, legend: [...legend, entry] }
 }
 </script>
 
@@ -76,7 +75,7 @@ function addEntry(): void {
       />
     </div>
     <UButton
-      v-if="layer.legend.length < 6"
+      v-if="layer.legend.length < MOST_SORTS"
       size="xs"
       color="neutral"
       variant="outline"
