@@ -61,7 +61,12 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }],
     },
   },
-  experimental: { appManifest: false, defaults: { nuxtLink: { prefetch: false } } },
+  // pages rendered in the browser bring no payload, so nothing that revives one is sent either
+  experimental: {
+    appManifest: false,
+    renderJsonPayloads: false,
+    defaults: { nuxtLink: { prefetch: false } },
+  },
   hooks: {
     'pages:resolved': (pages) => {
       pagePaths.push(...pages.map((page) => page.path))

@@ -169,6 +169,8 @@ describe('every main view', () => {
   it('sends a learner’s first page within its size', async () => {
     const p = await demoPerson(server, 'noa')
     await p.sees('Hello, Noa')
+    // what still comes of the first look is not to be counted with the second
+    await p.page.waitForNetworkIdle()
     let bytes = 0
     p.page.on('response', (reply) => {
       const type = reply.headers()['content-type'] ?? ''
