@@ -15,6 +15,7 @@ import { liveThrough } from './history'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
 import { buildSchool, openAsPractice } from './school'
+import { writeTexts } from './texts'
 import { beginTrails, layVersions } from './trails'
 
 // fills an empty database file with the demo school: tsx demo/fill.ts PATH
@@ -43,6 +44,7 @@ await layVersions(deps, school)
 await beginTrails(deps, school)
 await liveThrough(deps, school, clock)
 await openAsPractice(deps, school)
+await writeTexts(deps, school, clock)
 await buildBoats(deps, school)
 await store.settle()
 store.close()

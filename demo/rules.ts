@@ -86,3 +86,17 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
     ...LATER_RULES,
   },
 }
+
+/** Writing tasks: one text, with spelling marks; another go is given by hand. */
+export const WRITING: AttemptRules = {
+  maxAttempts: 1,
+  kept: 'best',
+  waitMinutes: 0,
+  timeLimitMinutes: null,
+  order: 'as-written',
+  feedback: 'submission',
+  answers: 'never',
+  late: null,
+  ...LATER_RULES,
+  help: ['spelling'],
+}

@@ -39,3 +39,5 @@ export type AttemptRefusal =
   | { readonly code: 'attempts/bad-rules'; readonly field: RuleField }
   /** Points below zero, above what there are, or not in halves. */
   | { readonly code: 'attempts/bad-points'; readonly field: 'points'; readonly most: number }
+  /** Levels that are not of the criteria by which the answer is scored. */
+  | { readonly code: 'attempts/bad-levels'; readonly field: 'levels' }

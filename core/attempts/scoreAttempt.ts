@@ -74,6 +74,11 @@ export function daysLate(dueAt: Instant, submittedAt: Instant, per: LateRule['pe
   return Math.max(1, count)
 }
 
+/** What a score says as a share; null while a person has yet to score all of it. */
+export function countedRatio(score: Pick<AttemptScore, 'ratio'> & Partial<AttemptScore>): number | null {
+  return score.waiting !== undefined && score.waiting === score.of ? null : score.ratio
+}
+
 /** The ratio that counts among submitted tries by the kept rule; null while there is none. */
 export function keptScore(
   attempts: readonly Pick<TryInShort, 'number' | 'score'>[],
@@ -81,7 +86,7 @@ export function keptScore(
 ): number | null {
   const ratios = [...attempts]
     .sort((a, b) => a.number - b.number)
-    .flatMap((a) => (a.score ? [a.score.ratio] : []))
+    .flatMap((a) => (a.score ? (countedRatio(a.score) ?? []) : []))
   if (ratios.length === 0) return null
   if (kept === 'best') return Math.max(...ratios)
   if (kept === 'first') return ratios[0] as number

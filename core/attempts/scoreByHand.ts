@@ -6,12 +6,14 @@ import type { AttemptRefusal } from './refusals'
 import { summedUp } from './scoreAttempt'
 import type { AttemptScore, LateRule } from './types'
 
-/** What a person gives for one answer; `points` in steps of a half. */
+/** What a person gives for one answer; `points` in steps of a half, or all there are. */
 export interface HandScore {
   readonly itemId: ItemId
   readonly points: number
   /** For the learner; may be empty. */
   readonly comment: string
+  /** How the points came about, where there are criteria. */
+  readonly levels?: readonly number[]
 }
 
 /**
@@ -29,11 +31,14 @@ export function scoredByHand(
   const isThere = score.items.some((s) => s.itemId === itemId)
   if (!item || !isThere || !isScoredByHand(item))
     return refuse({ code: 'attempts/unknown-item', field: 'itemId', itemId })
-  const isPossible = points >= 0 && points <= item.points && Number.isInteger(points * 2)
+  const isStep = Number.isInteger(points * 2) || points === item.points
+  const isPossible = points >= 0 && points <= item.points && isStep
   if (!isPossible) return refuse({ code: 'attempts/bad-points', field: 'points', most: item.points })
   const comment = given.comment.trim()
-  const scores = score.items.map((s) =>
-    s.itemId === itemId ? { itemId, points, of: s.of, ...(comment === '' ? {} : { comment }) } : s,
-  )
+  const said = {
+    ...(comment === '' ? {} : { comment }),
+    ...(given.levels === undefined ? {} : { levels: given.levels }),
+  }
+  const scores = score.items.map((s) => (s.itemId === itemId ? { itemId, points, of: s.of, ...said } : s))
   return ok(summedUp(scores, { rule, lateDays: score.lateDays, expected: null }))
 }

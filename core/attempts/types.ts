@@ -113,6 +113,8 @@ export interface ItemScore {
   readonly waits?: true
   /** What the person who scored it wrote to the learner. */
   readonly comment?: string
+  /** What that person gave for each criterion of the piece, in their order; absent where it has none. */
+  readonly levels?: readonly number[]
 }
 
 /**

@@ -19,6 +19,8 @@ export type PieceId = Brand<string, 'PieceId'>
 export type AttemptId = Brand<string, 'AttemptId'>
 /** Attempt rules under a name. */
 export type PresetId = Brand<string, 'PresetId'>
+/** A comment that a teacher keeps. */
+export type CommentId = Brand<string, 'CommentId'>
 /** A file that is kept: a picture, a sheet, what a learner handed in. */
 export type FileId = Brand<string, 'FileId'>
 /** A page that was opened, by a name that no other has. */

@@ -8,6 +8,7 @@ export type {
   AttemptId,
   BookId,
   ClassId,
+  CommentId,
   FileId,
   GroupId,
   ItemId,

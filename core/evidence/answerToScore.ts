@@ -1,11 +1,27 @@
-import type { AttemptId, ItemId, UserId } from '../base'
-import type { Answer, Item, LearnerItem } from '../library'
+import type { Levels } from '../attempts'
+import type { AttemptId, CommentId, ItemId, UserId } from '../base'
+import type { Answer, Criterion, Item, LearnerItem } from '../library'
 import type { Organiser } from '../versions'
 
-/** An answer that a person scores; `points` null while nobody has. */
+/** What somebody gave for an answer and has not released yet: its learner knows nothing of it. */
+export interface ScoreDraft {
+  readonly levels: Levels
+  /** For the learner; may be empty. */
+  readonly comment: string
+  /** They shall have another go at it, with what they have written so far. */
+  readonly again: boolean
+  /** Counts changes, so that nobody writes over what they have not seen. */
+  readonly version: number
+  /** Who changed it last; null: it is on its way. */
+  readonly by: UserId | null
+  readonly byName: string
+}
+
+/** An answer that a person scores; `points` null while nothing was released. */
 export interface AnswerToScore {
   readonly attemptId: AttemptId
   readonly learnerId: UserId
+  /** Of a team all of their names. */
   readonly name: string
   /** Which of the learner's tries. */
   readonly number: number
@@ -18,6 +34,17 @@ export interface AnswerToScore {
   readonly organiser: Organiser | null
   /** Words that the piece and their version give to write with. */
   readonly expected: readonly string[]
+  /** By what it is scored: that of the form in which they have the piece. */
+  readonly criteria: readonly Criterion[]
   readonly points: number | null
   readonly comment: string
+  /** What was released for each criterion; null: nothing, or it was scored as a whole. */
+  readonly levels: readonly number[] | null
+  readonly draft: ScoreDraft | null
+}
+
+/** A comment that a teacher keeps to use it again. */
+export interface KeptComment {
+  readonly id: CommentId
+  readonly text: string
 }

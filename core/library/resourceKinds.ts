@@ -47,3 +47,8 @@ const TAKES_FILES: ReadonlySet<ResourceKind> = new Set(['project', 'page', 'writ
 export function takesFiles(kind: ResourceKind): boolean {
   return TAKES_FILES.has(kind)
 }
+
+/** Whether a further try goes on with what was written before: a text is revised, not written again. */
+export function isRevised(kind: ResourceKind): boolean {
+  return kind === 'writing-task'
+}

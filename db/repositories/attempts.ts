@@ -1,6 +1,7 @@
 import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import { groupBy } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
+import { countedRatio } from '#core/attempts'
 import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import type { Answer } from '#core/library'
 import type { Begun } from '#core/work'
@@ -91,7 +92,7 @@ export async function addAttempt(tx: Connection, attempt: Attempt): Promise<bool
     .values({
       ...rest,
       score: score === null ? null : scoreToText(score),
-      ratio: score?.ratio ?? null,
+      ratio: score === null ? null : countedRatio(score),
       items: itemIds === null ? null : itemIdsToText(itemIds),
     })
     .onConflictDoNothing()
@@ -110,7 +111,7 @@ export async function endAttempt(
       submittedAt: end.submittedAt,
       endedBy: end.endedBy,
       score: end.score === null ? null : scoreToText(end.score),
-      ratio: end.score?.ratio ?? null,
+      ratio: end.score === null ? null : countedRatio(end.score),
     })
     .where(and(eq(attempts.id, id), isNull(attempts.submittedAt)))
   return done.rowsAffected === 1
@@ -120,7 +121,7 @@ export async function endAttempt(
 export async function saveScore(tx: Connection, id: AttemptId, score: AttemptScore): Promise<void> {
   await tx
     .update(attempts)
-    .set({ score: scoreToText(score), ratio: score.ratio })
+    .set({ score: scoreToText(score), ratio: countedRatio(score) })
     .where(eq(attempts.id, id))
 }
 
@@ -154,6 +155,25 @@ export async function answersOf(
 export async function copyAnswers(tx: Connection, from: AttemptId, to: AttemptId): Promise<void> {
   const rows = await tx.select().from(answers).where(eq(answers.attemptId, from))
   if (rows.length > 0) await tx.insert(answers).values(rows.map((row) => ({ ...row, attemptId: to })))
+}
+
+/** Begins a try with some answers of an earlier one, to be changed from there. */
+export async function goOnWith(
+  tx: Connection,
+  of: {
+    readonly from: AttemptId
+    readonly to: AttemptId
+    readonly itemIds: readonly ItemId[]
+    readonly at: Instant
+  },
+): Promise<void> {
+  const isTheirs = and(eq(answers.attemptId, of.from), inArray(answers.itemId, [...of.itemIds]))
+  const rows = await tx
+    .select({ itemId: answers.itemId, value: answers.value })
+    .from(answers)
+    .where(isTheirs)
+  if (rows.length > 0)
+    await tx.insert(answers).values(rows.map((row) => ({ ...row, attemptId: of.to, savedAt: of.at })))
 }
 
 /** How often each answer of a try was written, and which are given for good. */

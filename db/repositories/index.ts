@@ -17,6 +17,7 @@ export {
   begunIn,
   copyAnswers,
   endAttempt,
+  goOnWith,
   latestRecordedAt,
   overdueAttempts,
   saveScore,
@@ -185,3 +186,5 @@ export {
   trailsMade,
 } from './versions'
 export type { LayerRecord, TrailSettings } from './versions'
+export { addComment, commentsOf, draftsOf, dropComment, dropDraft, saveDraft } from './scoring'
+export type { DraftRecord } from './scoring'

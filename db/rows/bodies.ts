@@ -31,8 +31,19 @@ const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
-const { window, rules, pieceParts, overrides, ownRules, ruledGroup, groupRule, because, about, score } =
-  workShapes(STORED)
+const {
+  window,
+  rules,
+  pieceParts,
+  overrides,
+  ownRules,
+  ruledGroup,
+  groupRule,
+  because,
+  about,
+  score,
+  scoreDraft,
+} = workShapes(STORED)
 
 const { layer, trails, thresholds, givenVersion, choices } = versionShapes(STORED)
 
@@ -96,6 +107,7 @@ export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: ST
 export const presetBody = bodyOf('presets.rules', z.object({ rules }))
 export const groupRuleBody = bodyOf('groups.rule', groupRule)
 export const scoreBody = bodyOf('attempts.score', score)
+export const scoreDraftBody = bodyOf('score_drafts.body', scoreDraft)
 /** An answer is stored without a version: there are hundreds of thousands. */
 export const answerShape = itemShapes(STORED).answer
 /** Ids of a try's items are a plain list. */

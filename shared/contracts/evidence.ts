@@ -1,6 +1,15 @@
 import { z } from 'zod'
-import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, UserId } from '#core/base'
-import type { AnswerToScore, Cell, ItemFigures } from '#core/evidence'
+import type {
+  AssignmentId,
+  AttemptId,
+  ClassId,
+  CommentId,
+  Instant,
+  ItemId,
+  PieceId,
+  UserId,
+} from '#core/base'
+import type { AnswerToScore, Cell, ItemFigures, KeptComment } from '#core/evidence'
 import type { Item, KeptFile } from '#core/library'
 import { contract, id, prose } from './define'
 
@@ -40,19 +49,62 @@ export const ShowGrid = contract<ClassGrid>()({
   params: z.strictObject({ classId: id<ClassId>() }),
 })
 
-/** Answers of a class to a piece that a person scores; those that wait come first. */
-export const ListToScore = contract<{ readonly answers: readonly AnswerToScore[] }>()({
+/** Answers of a class to a piece that a person scores, by name; and the asker's own comments, the latest first. */
+export interface ScoringQueue {
+  readonly title: string
+  readonly className: string
+  /** What the piece shows before it asks. */
+  readonly content: string
+  readonly answers: readonly AnswerToScore[]
+  readonly comments: readonly KeptComment[]
+}
+export const ListToScore = contract<ScoringQueue>()({
   method: 'GET',
   path: '/api/evidence/to-score/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
   query: z.strictObject({ classId: id<ClassId>(), pieceId: id<PieceId>() }),
 })
-/** Scores one answer, for all of a team who handed it in together; says how many learners that are. */
-export const ScoreAnswer = contract<{ readonly learners: number }>()({
+/**
+ * Keeps what is given for one answer, not yet shown to its learner; `version` counts the changes that were seen, and
+ * the reply's is the next.
+ */
+export const DraftScore = contract<{ readonly version: number }>()({
   method: 'POST',
-  path: '/api/tries/:attemptId/score',
+  path: '/api/tries/:attemptId/draft-score',
   params: z.strictObject({ attemptId: id<AttemptId>() }),
-  body: z.strictObject({ itemId: id<ItemId>(), points: z.number(), comment: prose(2000) }),
+  body: z.strictObject({
+    itemId: id<ItemId>(),
+    levels: z.array(z.number().nullable()).max(100),
+    comment: prose(2000),
+    again: z.boolean(),
+    version: z.number().int().min(0),
+  }),
+})
+/** Gives a class's learners what was given for their answers; says how many texts, and how many learners go again. */
+export const ReleaseScores = contract<{
+  readonly released: number
+  readonly returned: number
+  readonly left: number
+}>()({
+  method: 'POST',
+  path: '/api/evidence/release/:assignmentId',
+  params: z.strictObject({ assignmentId: id<AssignmentId>() }),
+  body: z.strictObject({ classId: id<ClassId>(), pieceId: id<PieceId>() }),
+})
+interface Comments {
+  readonly comments: readonly KeptComment[]
+}
+/** Keeps a comment of one's own to use it again. */
+export const KeepComment = contract<Comments>()({
+  method: 'POST',
+  path: '/api/comments',
+  body: z.strictObject({ text: prose(2000) }),
+})
+/** Forgets one. */
+export const ForgetComment = contract<Comments>()({
+  method: 'POST',
+  path: '/api/comments/:id/forget',
+  params: z.strictObject({ id: id<CommentId>() }),
 })
 
 /** A file that a learner handed in for a piece. */

@@ -69,6 +69,8 @@ export interface SeenItem {
   readonly waits?: true
   /** What the teacher wrote. */
   readonly comment?: string
+  /** For what its points are, where there are criteria. */
+  readonly criteria?: readonly { readonly name: string; readonly points: number; readonly of: number }[]
 }
 export interface SeenTry {
   readonly attemptId: AttemptId

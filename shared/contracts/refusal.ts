@@ -69,6 +69,7 @@ export const STATUS_OF = {
   'attempts/answer-first': 422,
   'attempts/first-things-first': 409,
   'attempts/bad-points': 422,
+  'attempts/bad-levels': 422,
   'versions/same-word-twice': 422,
   'versions/frame-without-blank': 422,
   'versions/mark-outside-text': 422,

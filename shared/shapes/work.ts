@@ -120,6 +120,7 @@ export function workShapes(m: Makers) {
     of: z.number(),
     waits: z.literal(true).optional(),
     comment: z.string().optional(),
+    levels: m.list(z.number(), 100).optional(),
   })
   const score = m.object({
     points: z.number(),
@@ -131,6 +132,11 @@ export function workShapes(m: Makers) {
     estimate: m.object({ ability: z.number(), error: z.number() }).optional(),
     waiting: z.number().optional(),
   }) satisfies z.ZodType<AttemptScore>
+  const scoreDraft = m.object({
+    levels: m.list(z.number().nullable(), 100),
+    comment: m.prose(2000),
+    again: z.boolean(),
+  })
   return {
     moment,
     window,
@@ -144,5 +150,6 @@ export function workShapes(m: Makers) {
     because,
     about,
     score,
+    scoreDraft,
   }
 }

@@ -157,17 +157,20 @@ describe('trails', () => {
     await teacher.go('/evidence')
     await teacher.tap('::-p-text(Science 7 D)')
     await teacher.tap('[data-hook="column"] ::-p-text(Argue: the best handle)')
-    await teacher.seesIn('[data-hook="to-score"]', 'I choose wood')
-    await teacher.tap('[data-hook="filled-in"] summary')
+    await teacher.click('to-queue')
+    await teacher.seesIn('[data-hook="text"]', 'I choose wood')
     await teacher.page.waitForFunction(() =>
       [...document.querySelectorAll<HTMLTextAreaElement>('[data-hook="filled-in"] textarea')].some(
         (e) => e.value === 'Wood makes the best handle',
       ),
     )
     await teacher.isAccessible()
-    await teacher.page.focus('[data-hook="to-score"]')
-    await teacher.keys('7')
-    await teacher.seesIn('[data-hook="waiting"]', 'all scored')
+    // 7 of 8 points by three criteria
+    await teacher.keys('4', '1', '2')
+    await teacher.seesIn('[data-hook="left"]', 'all scored')
+    await teacher.click('release')
+    await teacher.click('confirm')
+    await teacher.sees('1 score released.')
     await trailsOf(teacher, 'Science 7 D')
     await teacher.page.waitForFunction(() =>
       [...document.querySelectorAll('[data-hook="trail-sheet"] svg')].some((svg) =>

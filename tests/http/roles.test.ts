@@ -781,10 +781,29 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, I, H, H, H, H],
   },
   {
-    route: 'POST /api/tries/TRY/score',
-    file: 'tries/[attemptId]/score.post.ts',
-    body: { itemId: 'x', points: 1, comment: '' },
+    route: 'POST /api/tries/TRY/draft-score',
+    file: 'tries/[attemptId]/draft-score.post.ts',
+    body: { itemId: 'x', levels: [1], comment: '', again: false, version: 0 },
     expected: [S, H, H, H, H, H, D, H, H],
+  },
+  {
+    route: 'POST /api/evidence/release/WORK',
+    file: 'evidence/release/[assignmentId].post.ts',
+    body: { classId: 'CLASS', pieceId: 'p1' },
+    expected: [S, H, H, I, I, H, H, H, H],
+  },
+  {
+    route: 'POST /api/comments',
+    file: 'comments/index.post.ts',
+    body: { text: 'Go on.' },
+    changes: 'kept_comments',
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'POST /api/comments/none/forget',
+    file: 'comments/[id]/forget.post.ts',
+    body: {},
+    expected: [S, D, D, I, I, I, I, I, I],
   },
   // unknown, and last of all those that end something
   { route: 'GET /api/nothing/here', file: '[...].ts', expected: [H, H, H, H, H, H, H, H, H] },

@@ -6,7 +6,9 @@ import type { Layer } from '#core/versions'
 import { addResource, resourceById } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { setTrails, showTrailSheet } from '#usecases/evidence/trailSheet'
-import { listToScore, scoreAnswer } from '#usecases/evidence/scoring'
+import { draftScore } from '#usecases/evidence/draftScore'
+import { releaseScores } from '#usecases/evidence/releaseScores'
+import { listToScore } from '#usecases/evidence/toScore'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { changePiece } from '#usecases/library/changePiece'
@@ -138,13 +140,12 @@ describe('learners get the version of their trail', () => {
     const text = aChange('8', { kind: 'extended', text: 'The water stays, energy goes on.' })
     const saves = [plan, aChange('1', { kind: 'single', choice: 'b' }), text]
     mustBeOk(await handIn(deps, ann, { attemptId: open.attemptId, saves }), 'in')
-    const [toScore] = mustBeOk(
-      await listToScore(deps, teacher, { ...only(work), classId: a.classId }),
-      'list',
-    ).answers
+    const of = { ...only(work), classId: a.classId }
+    const [toScore] = mustBeOk(await listToScore(deps, teacher, of), 'list').answers
     expect(toScore).toMatchObject({ itemId: WRITTEN, points: null })
-    const points = { attemptId: open.attemptId, itemId: WRITTEN, points: 4, comment: '' }
-    mustBeOk(await scoreAnswer(deps, teacher, points), 'score')
+    const score = { attemptId: open.attemptId, itemId: WRITTEN, levels: [4], comment: '' }
+    mustBeOk(await draftScore(deps, teacher, { ...score, again: false, version: 0 }), 'score')
+    mustBeOk(await releaseScores(deps, teacher, of), 'release')
     const seen = (await seenBy(ann, work)).seen[0]
     expect(seen?.items.map((i) => i.item.id)).toEqual([single('1').id, single('2').id, WRITTEN])
     expect(seen?.score).toMatchObject({ points: 5, of: 6 })

@@ -67,12 +67,14 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
     .map(({ kept: _, ...work }) => {
       const own = rowsOf.get(pieceName(work)) ?? []
       const ratios = (cellsOf.get(pieceName(work)) ?? []).flatMap((c) => c.ratio ?? [])
-      const done = (cellsOf.get(pieceName(work)) ?? []).filter((c) => c.state === 'handed-in')
+      const done = (cellsOf.get(pieceName(work)) ?? []).filter(
+        (c) => c.state === 'handed-in' || c.ratio !== null,
+      )
       return {
         ...work,
         dueAt: commonest(own.map((row) => row.terms.due)),
         opensAt: commonest(own.map((row) => row.terms.opens)),
-        handedIn: work.isRead ? done.length : ratios.length,
+        handedIn: done.length,
         reached: own.length,
         mean: ratios.length === 0 ? null : ratios.reduce((a, b) => a + b, 0) / ratios.length,
       }

@@ -48,7 +48,9 @@ function pointOf(
 ): NamedPoint | null {
   const piece = work.pieces.find((p) => p.id === row.pieceId)
   if (!piece || !row.version || work.exceptIds.includes(row.learnerId)) return null
-  const ratio = keptScore(tries, rulesOf(work, piece).kept)
+  // what a person has yet to score says nothing of the support
+  const scored = tries.filter((t) => !t.score?.waiting)
+  const ratio = keptScore(scored, rulesOf(work, piece).kept)
   const handedIn = tries.flatMap((t) => t.submittedAt ?? [])
   const { due, closes } = row.terms
   const over = due ?? closes

@@ -107,7 +107,7 @@ export async function pieceAt(
     open: current && !isRead ? await openTry(tx, current, given) : null,
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
-    seen: await seenTries(tx, tries, listed, { rules, items: resource.items }, now),
+    seen: await seenTries(tx, tries, listed, given, now),
     files: takesFiles(resource.kind) ? await filesHandedBy(tx, listed, learnerId, given.teams) : null,
     mates: await namesOfMates(tx, given.teams, learnerId),
     kept: rules.kept,

@@ -1,9 +1,9 @@
 import type { Instant, ItemId } from '#core/base'
-import { HELPS, isRevealed, itemsOf, shownPoints } from '#core/attempts'
+import { HELPS, criteriaFor, isRevealed, itemsOf, shownPoints } from '#core/attempts'
 import type { Attempt, AttemptRules, AttemptScore, Closings, Help } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { forLearner, isScoredByHand, rightInWords, scoreItem } from '#core/library'
-import type { Answer, Item } from '#core/library'
+import type { Answer, Criterion, Item } from '#core/library'
 import { isSupportItem } from '#core/versions'
 import { answersOf, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -79,7 +79,7 @@ export async function seenTries(
   tx: Connection,
   tries: readonly Attempt[],
   listed: Listed,
-  { rules, items }: { readonly rules: AttemptRules; readonly items: readonly Item[] },
+  given: Pick<GivenPiece, 'rules' | 'resource'>,
   now: Instant,
 ) {
   const closings = (await closingsOf(tx, [listed], now))(listed)
@@ -89,7 +89,7 @@ export async function seenTries(
     done.map((t) => t.id),
   )
   return done.map((attempt) =>
-    seenTry(attempt, items, rules, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
+    seenTry(attempt, given, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
   )
 }
 
@@ -97,20 +97,30 @@ interface Earned {
   readonly points?: number
   readonly waits?: true
   readonly comment?: string
+  readonly criteria?: readonly { readonly name: string; readonly points: number; readonly of: number }[]
 }
 
-/** What an item has earned, or that it waits for who scores it. */
-function earnedFor({ id }: Item, score: AttemptScore | null): Earned {
-  const earned = score?.items.find((s) => s.itemId === id)
+/** What an item has earned, and for what; or that it waits for who scores it. */
+function earnedFor(item: Item, score: AttemptScore | null, rubric: readonly Criterion[]): Earned {
+  const earned = score?.items.find((s) => s.itemId === item.id)
   if (earned?.waits) return { waits: true }
   const points = shownPoints(earned?.points ?? 0)
-  return earned?.comment === undefined ? { points } : { points, comment: earned.comment }
+  const { comment, levels } = earned ?? {}
+  const criteria = criteriaFor(item, rubric).map(({ name, points }, i) => ({
+    name,
+    points: levels?.[i] ?? 0,
+    of: points,
+  }))
+  return {
+    points,
+    ...(comment === undefined ? {} : { comment }),
+    ...(levels?.length === criteria.length && rubric.length > 0 ? { criteria } : {}),
+  }
 }
 
 function seenTry(
   attempt: Attempt,
-  items: readonly Item[],
-  rules: AttemptRules,
+  { resource, rules }: Pick<GivenPiece, 'rules' | 'resource'>,
   terms: LearnerTerms,
   closings: Closings,
   answers: ReadonlyMap<string, Answer>,
@@ -119,7 +129,7 @@ function seenTry(
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)
   const { score } = attempt
-  const asked = itemsOf(items, attempt, rules.order).filter((item) => !isSupportItem(item))
+  const asked = itemsOf(resource.items, attempt, rules.order).filter((item) => !isSupportItem(item))
   const submittedAt = attempt.submittedAt as Instant
   return {
     attemptId: attempt.id,
@@ -142,7 +152,7 @@ function seenTry(
     items: asked.map((item) => ({
       item: forLearner(item),
       answer: answers.get(item.id) ?? null,
-      ...(feedback ? { ...earnedFor(item, score), feedback: item.feedback } : {}),
+      ...(feedback ? { ...earnedFor(item, score, resource.material.rubric), feedback: item.feedback } : {}),
       ...(keys ? keyOf(item) : {}),
     })),
   }

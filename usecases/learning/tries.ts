@@ -11,10 +11,11 @@ import {
   orderItems,
 } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
+import { isRevised, isScoredByHand } from '#core/library'
 import type { Item } from '#core/library'
 import { isSupportItem, keptItems } from '#core/versions'
 import { windowState } from '#core/availability'
-import { addAttempt, attemptById, attemptsAt, publishedWorkFor } from '#db/repositories'
+import { addAttempt, attemptById, attemptsAt, goOnWith, publishedWorkFor } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
@@ -80,6 +81,14 @@ export async function startTry(
       sharedFrom: null,
     }
     await addAttempt(tx, attempt)
+    const { kind, items } = given.resource
+    if (known && isRevised(kind)) {
+      const itemIds = items
+        .filter(isScoredByHand)
+        .concat(items.filter(isSupportItem))
+        .map((i) => i.id)
+      await goOnWith(tx, { from: known.id, to: attempt.id, itemIds, at: now })
+    }
     return ok({ ...(await openTry(tx, attempt, given)), now })
   })
 }

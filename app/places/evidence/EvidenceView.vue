@@ -93,12 +93,16 @@ async function seek(): Promise<void> {
       return show({ class: c.id })
   }
 }
-/** Whose score for the piece that is looked at is low. */
+/** What each learner has of the piece that is looked at. */
+const looked = computed(() =>
+  (grid.value?.cells ?? []).filter(
+    (c) => c.assignmentId === work.value && (piece.value === null || c.pieceId === piece.value),
+  ),
+)
+const waiting = computed(() => looked.value.reduce((sum, c) => sum + c.toScore, 0))
+/** Whose score for it is low. */
 const below = computed(() =>
-  (grid.value?.cells ?? [])
-    .filter((c) => c.assignmentId === work.value && (piece.value === null || c.pieceId === piece.value))
-    .filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low')
-    .map((c) => c.learnerId),
+  looked.value.filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low').map((c) => c.learnerId),
 )
 const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'missing').length ?? 0)
 </script>
@@ -142,7 +146,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :piece-id="piece"
         :class-id="classId"
         :below="below"
-        @scored="load"
+        :waiting="waiting"
         @close="show({ work: undefined, piece: undefined })"
       />
     </div>

@@ -17,6 +17,9 @@ const answer = (text: string): AnswerToScore => ({
   filledIn: [],
   organiser: null,
   expected: ['energy', 'medium'],
+  criteria: [],
+  levels: null,
+  draft: null,
   points: 3,
   comment: '',
 })

@@ -1,4 +1,5 @@
 import { syllable } from 'syllable'
+import { pointsGiven } from '#core/evidence'
 import type { AnswerToScore } from '#core/evidence'
 import { figuresOf } from '#core/writing'
 import type { TextFigures } from '#core/writing'
@@ -52,7 +53,7 @@ export function figuresAsTable(answers: readonly AnswerToScore[]): readonly (rea
         tenths(f.sentenceLength),
         ...lists,
         grade,
-        String(a.points ?? ''),
+        String(pointsGiven(a) ?? ''),
       ],
     ]
   })

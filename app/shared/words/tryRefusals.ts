@@ -52,6 +52,8 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return 'Answer this question first, then look.'
     case 'attempts/bad-points':
       return `Points: give 0 to ${r.most}, in halves.`
+    case 'attempts/bad-levels':
+      return 'The criteria are others than those shown here. Reload this page and score the text again.'
     case 'attempts/first-things-first':
       return `Finish “${r.title}” first; then you can begin this.`
     default:

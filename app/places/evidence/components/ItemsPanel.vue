@@ -4,6 +4,7 @@ import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import { isScoredByHand, optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
+import type { ItemFigures } from '#core/evidence'
 import type { Item } from '#core/library'
 import type { Refusal } from '#shared/contracts/refusal'
 import { toInlineHtml } from '~/shared/words/markdown'
@@ -12,7 +13,6 @@ import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import EvidencePanel from './EvidencePanel.vue'
 import FilesHandedIn from './FilesHandedIn.vue'
-import TextsToScore from './TextsToScore.vue'
 
 const props = defineProps<{
   assignmentId: AssignmentId
@@ -20,8 +20,10 @@ const props = defineProps<{
   classId: ClassId | null
   /** Whose score that counts is below 60 %. */
   below: readonly UserId[]
+  /** Answers that a person has yet to score. */
+  waiting: number
 }>()
-const emit = defineEmits<{ close: []; scored: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 async function load(): Promise<void> {
@@ -38,10 +40,14 @@ async function load(): Promise<void> {
 watch(() => [props.assignmentId, props.pieceId, props.classId], load, { immediate: true })
 /** What a person scores has been handed in. */
 const isByHand = computed(() => figures.value?.items.some(isScoredByHand) ?? false)
-function scored(): void {
-  emit('scored')
-  void load()
-}
+const toQueue = computed(() => {
+  const { assignmentId, classId } = props
+  if (!isByHand.value || !figures.value || !classId) return null
+  return {
+    path: '/evidence/queue',
+    query: { work: assignmentId, piece: figures.value.pieceId, class: classId },
+  }
+})
 const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
 const about = computed(() => {
   const of = figures.value?.className ?? 'All classes'
@@ -52,6 +58,14 @@ const title = computed(() => {
   if (of === null) return 'Items'
   return of.pieceTitle === null ? of.title : `${of.title}: ${of.pieceTitle}`
 })
+function sayFigures(f: ItemFigures, item: Item): string {
+  const right = isScoredByHand(item) ? 'with all points' : 'right'
+  return [
+    ...(f.n > 0 ? [`${f.rightCount} of ${f.n} ${right}`] : []),
+    ...(f.omittedCount ? [`${f.omittedCount} left it out`] : []),
+    ...(f.waitingCount ? [`${f.waitingCount} to score`] : []),
+  ].join(', ')
+}
 /** Options whose choices are counted; an order chooses none. */
 const barsOf = (item: Item) => (item.kind === 'ordering' ? [] : optionsOf(item))
 const rows = computed(() =>
@@ -74,8 +88,8 @@ const rows = computed(() =>
   >
     <p v-if="problem" class="note-line needs" role="alert">{{ sayRefusal(problem) }}</p>
     <p v-else-if="figures && hasItems && figures.tries === 0" class="said mt-3">Nobody has handed in yet.</p>
-    <p v-else-if="figures && rows[0]?.f.few" class="note-line care mt-2">
-      Only {{ count(figures.tries, 'learner') }}: a share of so few says little.
+    <p v-else-if="rows[0]?.f.few && rows[0].f.n > 0" class="note-line care mt-2">
+      Only {{ count(rows[0].f.n, 'learner') }}: a share of so few says little.
     </p>
     <UButton
       v-if="below.length && classId"
@@ -89,18 +103,22 @@ const rows = computed(() =>
     >
     <FilesHandedIn v-if="figures?.files.length" :files="figures.files" />
     <p v-else-if="!hasItems" class="said mt-3">Nobody has handed in a file yet.</p>
-    <TextsToScore
-      v-if="isByHand && figures && classId"
-      :assignment-id="assignmentId"
-      :piece-id="figures.pieceId"
-      :class-id="classId"
-      @scored="scored"
-    />
+    <UButton
+      v-if="toQueue"
+      class="mt-3"
+      icon="i-lucide-pen-line"
+      :variant="waiting ? 'solid' : 'outline'"
+      :to="toQueue"
+      data-hook="to-queue"
+      >{{ waiting ? `Score ${count(waiting, 'text')}` : 'Look at the texts again' }}</UButton
+    >
     <ol v-if="figures && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem">
-          <span class="share" :class="{ low: r.f.rightRatio < 0.6 }">{{ percent(r.f.rightRatio) }}</span><span
+          <span class="share" :class="{ low: r.f.n > 0 && r.f.rightRatio < 0.6 }">{{
+            r.f.n > 0 ? percent(r.f.rightRatio) : '–'
+          }}</span><span
             ><span class="said">{{ r.number }}</span> <span v-html="toInlineHtml(r.item.stem)"
           /></span>
         </p>
@@ -116,9 +134,7 @@ const rows = computed(() =>
           {{ isScoredByHand(r.item) ? 'Points for' : 'Right' }}: {{ rightInWords(r.item) }}
         </p>
         <p class="said ml-13">
-          {{ r.f.rightCount }} of {{ r.f.n }} {{ isScoredByHand(r.item) ? 'with all points' : 'right'
-          }}<template v-if="r.f.omittedCount">, {{ r.f.omittedCount }} left it out</template
-          ><template v-if="r.f.waitingCount">, {{ r.f.waitingCount }} to score</template>
+          {{ sayFigures(r.f, r.item) }}
         </p>
       </li>
     </ol>

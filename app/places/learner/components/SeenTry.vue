@@ -83,6 +83,9 @@ function given(item: LearnerItem, answer: Answer | null): string {
           Right: <b>{{ s.right }}</b>
         </p>
         <p v-if="s.waits" class="line">Your teacher has yet to score this.</p>
+        <p v-if="s.criteria" class="line said" data-hook="criteria">
+          <span v-for="c in s.criteria" :key="c.name">{{ c.name }}: {{ c.points }} of {{ c.of }}</span>
+        </p>
         <p v-if="s.comment" class="line feedback" data-hook="comment">Your teacher: {{ s.comment }}</p>
         <p v-if="s.feedback" class="line feedback">{{ s.feedback }}</p>
       </li>

@@ -5,6 +5,7 @@ import { scaleFor } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import WindowLine from '~/shared/charts/WindowLine.vue'
 import FoldButton from '~/shared/frame/FoldButton.vue'
+import { downloadCells } from '~/shared/wire/download'
 import { count } from '~/shared/words/numbers'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
@@ -47,14 +48,9 @@ const scale = computed(() =>
 )
 
 /** What is shown, as a file for a spreadsheet. */
-async function download(): Promise<void> {
-  const { printCells } = await import('#core/formats')
-  const text = printCells(asTable(shown.value, props.zone))
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }))
-  link.download = `${props.title.replace(/[^\p{L}\p{N}]+/gu, '-') || 'work'}-who-gets-what.csv`
-  link.click()
-  URL.revokeObjectURL(link.href)
+function download(): Promise<void> {
+  const name = props.title.replace(/[^\p{L}\p{N}]+/gu, '-') || 'work'
+  return downloadCells(`${name}-who-gets-what.csv`, asTable(shown.value, props.zone))
 }
 </script>
 

@@ -1,5 +1,5 @@
 import { ListToScore } from '#shared/contracts/evidence'
-import { listToScore } from '#usecases/evidence/scoring'
+import { listToScore } from '#usecases/evidence/toScore'
 import { handle } from '../../../http/handle'
 
 export default handle(ListToScore, ({ deps, actor }, { params, query }) =>

@@ -1,0 +1,148 @@
+import { addMinutes, asId, mustBeOk, parseInstant, seedOf, seededRandom } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PageId, PieceId, UserId } from '#core/base'
+import type { Actor } from '#core/access'
+import { NO_WINDOW } from '#core/availability'
+import { zoneOf } from '#core/calendar'
+import { isScoredByHand } from '#core/library'
+import { NO_ABOUT } from '#core/work'
+import { learnersOf } from '#db/repositories'
+import type { Deps } from '#usecases/deps'
+import { keepComment } from '#usecases/evidence/comments'
+import { draftScore } from '#usecases/evidence/draftScore'
+import { releaseScores } from '#usecases/evidence/releaseScores'
+import { listToScore } from '#usecases/evidence/toScore'
+import { handIn, startTry } from '#usecases/learning/tries'
+import { assign } from '#usecases/work/assign'
+import { PIECES } from './content'
+import { COMMENTS, TEXTS } from './content/texts'
+import type { Demo } from './history'
+import { WRITING } from './rules'
+import { DEMO_NOW, SEED, YEAR } from './scenario'
+import type { DemoSchool } from './school'
+
+const zone = zoneOf(YEAR.zone)
+const until = parseInstant(DEMO_NOW) as Instant
+const DAY = 24 * 60
+const P1 = asId<PieceId>('p1')
+
+/** Classes that wrote: all released; nine scored and not released; all still to be read. */
+const WROTE = [
+  { task: 'mat502', section: '7D', scored: Infinity, released: true },
+  { task: 'mat502', section: '7E', scored: 9, released: false },
+  { task: 'wav602', section: '8C', scored: 0, released: false },
+] as const
+
+/** Writing tasks of last week, with the texts that came back and how far the teacher is with them. */
+export async function writeTexts(deps: Deps, school: DemoSchool, clock: Demo['clock']): Promise<void> {
+  for (const text of [...COMMENTS].reverse())
+    mustBeOk(await keepComment(deps, school.teacher, { text }), 'comment')
+  for (const { task, section, scored, released } of WROTE) {
+    const classId = school.classes.get(section) as ClassId
+    clock.set(addMinutes(until, -8 * DAY))
+    const assignmentId = await give(deps, school.teacher, classId, task)
+    await write(deps, school.teacher, clock, { assignmentId, classId, task })
+    clock.set(until)
+    await score(deps, school.teacher, { assignmentId, classId, most: scored })
+    if (released)
+      mustBeOk(await releaseScores(deps, school.teacher, { assignmentId, classId, pieceId: P1 }), 'release')
+  }
+}
+
+async function give(
+  deps: Deps,
+  teacher: Actor,
+  classId: ClassId,
+  task: keyof typeof TEXTS,
+): Promise<AssignmentId> {
+  const piece = PIECES.find((p) => p.resource.code === task)?.resource
+  if (!piece) throw new Error(`no piece ${task}`)
+  const day = (ago: number) => ({ kind: 'day' as const, on: zone.local(addMinutes(until, -ago * DAY)).on })
+  const draft = {
+    pieces: [
+      {
+        id: P1,
+        resourceId: piece.id,
+        revision: 1,
+        when: 'after' as const,
+        handIn: 'alone' as const,
+        leastMinutes: 0,
+        window: {},
+        rules: {},
+      },
+    ],
+    title: piece.title,
+    note: '',
+    about: { ...NO_ABOUT, category: 'Writing', heading: 'Writing' },
+    isFirst: false,
+    newcomers: true,
+    inTurn: false,
+    teams: [],
+    window: { ...NO_WINDOW, opens: day(8), due: day(2) },
+    rules: WRITING,
+    targets: [{ target: { kind: 'class' as const, classId }, overrides: {} }],
+    exceptIds: [],
+  }
+  return mustBeOk(await assign(deps, teacher, { draft, publish: true }), task).assignmentId
+}
+
+interface Task {
+  readonly assignmentId: AssignmentId
+  readonly classId: ClassId
+  readonly task: keyof typeof TEXTS
+}
+
+async function write(
+  deps: Deps,
+  teacher: Actor,
+  clock: Demo['clock'],
+  { assignmentId, classId, task }: Task,
+): Promise<void> {
+  const people = (await learnersOf(deps.store.read, [classId])).get(classId) ?? []
+  for (const [i, { id }] of people.entries()) {
+    const learner: Actor = { userId: id, schoolId: teacher.schoolId, role: 'learner', office: false }
+    clock.set(addMinutes(until, -7 * DAY + i * 137))
+    const { attemptId, items } = mustBeOk(
+      await startTry(deps, learner, { assignmentId, pieceId: P1 }),
+      'start',
+    )
+    const answer = { kind: 'extended' as const, text: textOf(task, id) }
+    const writer = asId<PageId>('demo')
+    const saves = items
+      .filter(isScoredByHand)
+      .map((item, n) => ({ itemId: item.id, answer, from: 0, writer, edit: n + 1 }))
+    clock.set(addMinutes(until, -7 * DAY + i * 137 + 26))
+    mustBeOk(await handIn(deps, learner, { attemptId, saves }), 'hand in')
+  }
+}
+
+/** A text as good as its learner is on that day: some say all of it, some leave sentences out. */
+function textOf(task: keyof typeof TEXTS, learnerId: UserId): string {
+  const random = seededRandom(seedOf(`${SEED} ${task} ${learnerId}`))
+  const able = random()
+  const sentences = TEXTS[task].flatMap((ways, i) => {
+    const way = Math.min(2, Math.floor(Math.abs(random() + random() - able) * 2.4))
+    // a break after the second makes paragraphs
+    return i > 1 && random() > able + 0.55 ? [] : [`${ways[way]}${i === 1 && able > 0.4 ? '\n' : ' '}`]
+  })
+  return sentences.join('').trim()
+}
+
+async function score(
+  deps: Deps,
+  teacher: Actor,
+  of: { readonly assignmentId: AssignmentId; readonly classId: ClassId; readonly most: number },
+): Promise<void> {
+  const { assignmentId, classId, most } = of
+  const { answers } = mustBeOk(
+    await listToScore(deps, teacher, { assignmentId, classId, pieceId: P1 }),
+    'list',
+  )
+  for (const [i, { attemptId, itemId, answer, criteria }] of answers.slice(0, most).entries()) {
+    const words = answer.kind === 'extended' ? answer.text.split(/\s+/).length : 0
+    const share = Math.min(1, words / 85)
+    const levels = criteria.map(({ points }, n) => Math.round(points * Math.min(1, share + n * 0.1)))
+    const comment = COMMENTS[(i * 5 + words) % COMMENTS.length] ?? ''
+    const draft = { attemptId, itemId, levels, comment, again: share < 0.35, version: 0 }
+    mustBeOk(await draftScore(deps, teacher, draft), 'score')
+  }
+}
