@@ -87,7 +87,7 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
   },
 }
 
-/** Writing tasks: one text, with spelling marks; another go is given by hand. */
+/** Writing tasks: one text, with words and a check of one's own; another go is given by hand. */
 export const WRITING: AttemptRules = {
   maxAttempts: 1,
   kept: 'best',
@@ -98,5 +98,5 @@ export const WRITING: AttemptRules = {
   answers: 'never',
   late: null,
   ...LATER_RULES,
-  help: ['spelling'],
+  help: ['spelling', 'expected-words', 'own-check'],
 }

@@ -6,6 +6,7 @@ import { zoneOf } from '#core/calendar'
 import { isScoredByHand } from '#core/library'
 import { NO_ABOUT } from '#core/work'
 import { learnersOf } from '#db/repositories'
+import { simulatedLearner } from '#standins/learners'
 import type { Deps } from '#usecases/deps'
 import { keepComment } from '#usecases/evidence/comments'
 import { draftScore } from '#usecases/evidence/draftScore'
@@ -42,7 +43,7 @@ export async function writeTexts(deps: Deps, school: DemoSchool, clock: Demo['cl
     const assignmentId = await give(deps, school.teacher, classId, task)
     await write(deps, school.teacher, clock, { assignmentId, classId, task })
     clock.set(until)
-    await score(deps, school.teacher, { assignmentId, classId, most: scored })
+    await score(deps, school.teacher, { assignmentId, classId, task, most: scored })
     if (released)
       mustBeOk(await releaseScores(deps, school.teacher, { assignmentId, classId, pieceId: P1 }), 'release')
   }
@@ -115,33 +116,38 @@ async function write(
   }
 }
 
-/** A text as good as its learner is on that day: some say all of it, some leave sentences out. */
+/** A text as good as its learner is: the able say all of it, others leave sentences out. */
 function textOf(task: keyof typeof TEXTS, learnerId: UserId): string {
+  const { ability } = simulatedLearner(seedOf(`${SEED} ${learnerId}`))
   const random = seededRandom(seedOf(`${SEED} ${task} ${learnerId}`))
-  const able = random()
   const sentences = TEXTS[task].flatMap((ways, i) => {
-    const way = Math.min(2, Math.floor(Math.abs(random() + random() - able) * 2.4))
+    const falls = 1 - ability / 1.6 + (random() - 0.5) * 1.6
+    const way = Math.min(2, Math.max(0, Math.round(falls)))
     // a break after the second makes paragraphs
-    return i > 1 && random() > able + 0.55 ? [] : [`${ways[way]}${i === 1 && able > 0.4 ? '\n' : ' '}`]
+    return falls > 2.3 ? [] : [`${ways[way]}${i === 1 && way < 2 ? '\n' : ' '}`]
   })
-  return sentences.join('').trim()
+  // nobody hands in nothing
+  return sentences.join('').trim() || (TEXTS[task][0]?.[2] ?? '')
 }
 
-async function score(
-  deps: Deps,
-  teacher: Actor,
-  of: { readonly assignmentId: AssignmentId; readonly classId: ClassId; readonly most: number },
-): Promise<void> {
-  const { assignmentId, classId, most } = of
+const WORTH = [1, 0.6, 0.25] as const
+
+/** How much of what could be said a text says. */
+function shareOf(task: keyof typeof TEXTS, text: string): number {
+  const worth = TEXTS[task].map((ways) => WORTH[ways.findIndex((way) => text.includes(way))] ?? 0)
+  return worth.reduce<number>((sum, n) => sum + n, 0) / worth.length
+}
+
+async function score(deps: Deps, teacher: Actor, of: Task & { readonly most: number }): Promise<void> {
+  const { assignmentId, classId, task, most } = of
   const { answers } = mustBeOk(
     await listToScore(deps, teacher, { assignmentId, classId, pieceId: P1 }),
     'list',
   )
   for (const [i, { attemptId, itemId, answer, criteria }] of answers.slice(0, most).entries()) {
-    const words = answer.kind === 'extended' ? answer.text.split(/\s+/).length : 0
-    const share = Math.min(1, words / 85)
+    const share = shareOf(task, answer.kind === 'extended' ? answer.text : '')
     const levels = criteria.map(({ points }, n) => Math.round(points * Math.min(1, share + n * 0.1)))
-    const comment = COMMENTS[(i * 5 + words) % COMMENTS.length] ?? ''
+    const comment = COMMENTS[(i * 5) % COMMENTS.length] ?? ''
     const draft = { attemptId, itemId, levels, comment, again: share < 0.35, version: 0 }
     mustBeOk(await draftScore(deps, teacher, draft), 'score')
   }

@@ -47,7 +47,15 @@ export type ItemChoice =
    */
   | { readonly kind: 'adaptive'; readonly most: number; readonly untilError: number | null }
 
-export const HELPS = ['hints', 'calculator', 'read-aloud', 'spelling', 'worked-example'] as const
+export const HELPS = [
+  'hints',
+  'calculator',
+  'read-aloud',
+  'spelling',
+  'expected-words',
+  'own-check',
+  'worked-example',
+] as const
 /** What a learner may use while working. */
 export type Help = (typeof HELPS)[number]
 

@@ -1,5 +1,5 @@
 /** Learners' texts: their figures. */
-export { figuresOf } from './figuresOf'
+export { figuresOf, paragraphsIn, placesOf } from './figuresOf'
 export type { TextFigures } from './figuresOf'
 export { partsOf } from './partsOf'
 export type { TextPart } from './partsOf'

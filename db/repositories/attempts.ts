@@ -168,10 +168,7 @@ export async function goOnWith(
   },
 ): Promise<void> {
   const isTheirs = and(eq(answers.attemptId, of.from), inArray(answers.itemId, [...of.itemIds]))
-  const rows = await tx
-    .select({ itemId: answers.itemId, value: answers.value })
-    .from(answers)
-    .where(isTheirs)
+  const rows = await tx.select({ itemId: answers.itemId, value: answers.value }).from(answers).where(isTheirs)
   if (rows.length > 0)
     await tx.insert(answers).values(rows.map((row) => ({ ...row, attemptId: of.to, savedAt: of.at })))
 }

@@ -22,6 +22,7 @@ import {
   resourceWithFiles,
   resourceWithHints,
   resourceWithMaterial,
+  resourceWithRanges,
   workCommandWithLaterParts,
   workCommandWithTeams,
 } from './upgrade/work'
@@ -66,6 +67,7 @@ export const resourceBody = readOnce(
     resourceWithHints,
     resourceWithMaterial,
     resourceWithFiles,
+    resourceWithRanges,
   ]),
   300,
 )

@@ -72,7 +72,14 @@ export function fill(stem: string, text: string, about: About): Draft {
 
 /** Sentences that a person scores by the guide. */
 export function write(stem: string, guide: string, leastWords: number, about: About): Draft {
-  return { ...base(stem, { points: 4, ...about }), kind: 'extended', leastWords, guide }
+  return {
+    ...base(stem, { points: 4, ...about }),
+    kind: 'extended',
+    leastWords,
+    mostWords: leastWords * 2,
+    leastParagraphs: 0,
+    guide,
+  }
 }
 
 /** A word or two. */

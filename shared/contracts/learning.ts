@@ -53,6 +53,10 @@ export interface OpenTry {
   /** What was given for good, with what the rules show of it at once. */
   readonly fixed: Readonly<Record<ItemId, Omit<SeenItem, 'item' | 'answer'>>>
   readonly help: readonly Help[]
+  /** Words that are expected in a text, where one may look for them. */
+  readonly expected: readonly string[]
+  /** In which one writes, such as `en`. */
+  readonly language: string
   readonly example: { readonly title: string; readonly content: string } | null
 }
 /**

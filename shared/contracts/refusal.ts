@@ -161,6 +161,7 @@ export const STATUS_OF = {
   'library/bad-tolerance': 422,
   'library/order-tells-answer': 422,
   'library/no-blank': 422,
+  'library/bad-word-range': 422,
   'library/bad-points': 422,
   'library/piece-in-use': 409,
   'library/book-in-use': 409,

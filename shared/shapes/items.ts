@@ -23,6 +23,7 @@ function fieldShapes(m: Makers): FieldShapes {
     'words-in-blanks': byName(blank, m.prose(200)),
     prose: m.prose(20_000),
     'word-count': m.whole(0, 5000),
+    'paragraph-count': m.whole(0, 50),
     number: m.number(),
     unit: m.prose(20),
     'typed-number': m.prose(60),

@@ -47,6 +47,10 @@ export const MAY: Record<
       /^chrono-node\/en$/,
       /^syllable$/,
       /^chardet$/,
+      /^dictionary-en\//,
+      /^retext-/,
+      /^unified$/,
+      /^vfile$/,
     ],
   },
 }

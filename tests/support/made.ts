@@ -148,8 +148,9 @@ export function blanks(id: string, part: Partial<Extract<Item, { kind: 'blanks' 
   const gaps = blanksOf('A wave carries [energy | the energy], not [matter].')
   return { ...base(id), points: 2, kind: 'blanks', ...gaps, ...part }
 }
+const RANGE = { leastWords: 20, mostWords: 0, leastParagraphs: 0 }
 export function extended(id: string, part: Partial<Extract<Item, { kind: 'extended' }>> = {}): Item {
-  return { ...base(id), points: 4, kind: 'extended', leastWords: 20, guide: 'Two reasons.', ...part }
+  return { ...base(id), points: 4, kind: 'extended', ...RANGE, guide: 'Two reasons.', ...part }
 }
 
 /** One item of every kind. */

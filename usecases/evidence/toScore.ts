@@ -20,7 +20,7 @@ import {
 } from '#db/repositories'
 import type { Connection, DraftRecord } from '#db/repositories'
 import type { Deps } from '../deps'
-import { givenPiece } from '../learning/givenPiece'
+import { expectedIn, givenPiece } from '../learning/givenPiece'
 import type { GivenPiece } from '../learning/givenPiece'
 import { settleOverdue } from '../learning/settleOverdue'
 import { classFor } from '../teaching/classAccess'
@@ -124,8 +124,7 @@ function toScoreIn(
     const answer = answers?.get(item.id)
     return answer && !isOmitted(answer) ? [{ item: forLearner(item), answer }] : []
   })
-  const words = [...resource.material.words.map((w) => w.word), ...support.wordBank]
-  const expected = [...new Set(words)]
+  const expected = expectedIn({ resource, support })
   return resource.items.filter(isScoredByHand).flatMap((item) => {
     const answer = answers?.get(item.id)
     const score = attempt.score?.items.find((s) => s.itemId === item.id)

@@ -1,7 +1,7 @@
 import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
 import { readingTerms } from '#core/attempts'
 import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
-import type { Resource } from '#core/library'
+import type { Material, Resource } from '#core/library'
 import { EMPTY_LAYER, composeVersion } from '#core/versions'
 import type { GivenVersion, KeptItems, Layer, Support } from '#core/versions'
 import { rulesOf } from '#core/work'
@@ -74,6 +74,24 @@ async function layerFor(
   if (version === null) return EMPTY_LAYER
   const layers = await layersOf(tx, schoolId, [resourceId])
   return layers.find((l) => l.trailId === version.trailId)?.layer ?? EMPTY_LAYER
+}
+
+/** Words that a piece and its version give to write with, each once. */
+export function expectedIn({
+  resource,
+  support,
+}: Pick<GivenPiece, 'resource' | 'support'>): readonly string[] {
+  return [...new Set([...resource.material.words.map((w) => w.word), ...support.wordBank])]
+}
+
+/**
+ * What a piece shows besides its text. The words that are expected in a writing task are shown where that help is
+ * allowed.
+ */
+export function materialShown({ resource, rules }: Pick<GivenPiece, 'resource' | 'rules'>): Material {
+  const { kind, material } = resource
+  const hides = kind === 'writing-task' && !rules.help.includes('expected-words')
+  return hides ? { ...material, words: [] } : material
 }
 
 /** The same, by the rules of somebody who has some of their own. */

@@ -10,7 +10,7 @@ import type { LearnerCard, LearnerPiece } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
-import { givenPiece, tryTermsOf } from './givenPiece'
+import { givenPiece, materialShown, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { filesHandedBy } from './handFiles'
 import { cardAt, zoneFor } from './myWork'
@@ -100,7 +100,7 @@ export async function pieceAt(
     work,
     piece: { ...card, itemCount: askedIn(given, current) ?? card.itemCount },
     content: isOpen ? resource.content : '',
-    material: isOpen ? resource.material : NO_MATERIAL,
+    material: isOpen ? materialShown(given) : NO_MATERIAL,
     support: isOpen ? supportShown(given.support) : null,
     now,
     zone: await zoneFor(tx, learnerId),

@@ -7,7 +7,7 @@ import type { Answer, Criterion, Item } from '#core/library'
 import { isSupportItem } from '#core/versions'
 import { answersOf, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import { isAdaptive } from './givenPiece'
+import { expectedIn, isAdaptive } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { closingsOf } from './myWork'
 import type { Listed } from './myWork'
@@ -42,6 +42,8 @@ export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiec
     most: rules.items.kind === 'adaptive' ? Math.min(rules.items.most, resource.items.length) : null,
     fixed: Object.fromEntries(fixed) as Readonly<Record<ItemId, SeenWhileOpen>>,
     help: helpFor(given),
+    expected: rules.help.includes('own-check') ? expectedIn(given) : [],
+    language: resource.language,
     example: hasExample ? await exampleFor(tx, resource.id) : null,
   }
 }

@@ -119,7 +119,12 @@ function typedOf(item: Item): Readonly<Record<string, string>> {
     case 'blanks':
       return { passage: blanksAsTyped(item) }
     case 'extended':
-      return { leastWords: String(item.leastWords), guide: item.guide }
+      return {
+        leastWords: String(item.leastWords),
+        mostWords: String(item.mostWords),
+        leastParagraphs: String(item.leastParagraphs),
+        guide: item.guide,
+      }
   }
 }
 
@@ -150,6 +155,7 @@ function toItem(draft: ItemDraft, kept: NonNullable<ItemDraft['kept']>): Item {
   }
   const typed = (name: string) => (draft.typed[name] ?? '').trim()
   const number = (name: string) => readNumber(typed(name), typed('unit')) ?? Number.NaN
+  const countIn = (name: string) => readNumber(typed(name), '') ?? 0
   const { kind } = draft
   switch (kind) {
     case 'single':
@@ -167,7 +173,14 @@ function toItem(draft: ItemDraft, kept: NonNullable<ItemDraft['kept']>): Item {
     case 'blanks':
       return { ...base, kind, ...blanksOf(typed('passage')) }
     case 'extended':
-      return { ...base, kind, leastWords: readNumber(typed('leastWords'), '') ?? 0, guide: typed('guide') }
+      return {
+        ...base,
+        kind,
+        leastWords: countIn('leastWords'),
+        mostWords: countIn('mostWords'),
+        leastParagraphs: countIn('leastParagraphs'),
+        guide: typed('guide'),
+      }
   }
 }
 

@@ -81,11 +81,16 @@ export function toWritten(draft: PieceDraft) {
       files,
       ...(hasLink(draft.kind) ? { link: link.trim() } : {}),
       ...(draft.kind === 'video' ? { transcript } : {}),
-      ...(draft.kind === 'word-list' ? { words } : {}),
+      ...(hasWords(draft.kind) ? { words: words.filter((w) => w.word.trim() !== '') } : {}),
       ...(isJudged(draft.kind) ? { rubric } : {}),
     },
     items: itemsOfKind(draft.kind) === 'none' ? [] : toItems(items),
   }
+}
+
+/** Kinds with words: to be learnt, or expected in a text. */
+export function hasWords(kind: ResourceKind): boolean {
+  return kind === 'word-list' || kind === 'writing-task'
 }
 
 /** Kinds whose work is looked at by criteria. */

@@ -69,6 +69,8 @@ export const ITEM_KIND_WORDS: Record<ItemKind, KindWords> = {
     blank: 'Text',
     fields: {
       leastWords: { label: 'Words at least', help: '0: as many as one likes' },
+      mostWords: { label: 'Words at most', help: '0: no limit' },
+      leastParagraphs: { label: 'Paragraphs at least', help: '0: as many as one likes' },
       guide: { label: 'What earns the points', help: 'For who scores it; learners do not see it' },
     },
   },

@@ -26,6 +26,8 @@ export function sayLibraryRefusal(r: LibraryRefusal): string {
       return `Question ${r.item}: the tolerance has to be 0 or more.`
     case 'library/order-tells-answer':
       return `Question ${r.item}: what learners see stands in the right order already. Mix it.`
+    case 'library/bad-word-range':
+      return `Question ${r.item}: words at most are fewer than words at least. Give more, or 0 for no limit.`
     case 'library/no-blank':
       return `Question ${r.item}: write the missing words in square brackets, such as [energy].`
     case 'library/items-not-asked':

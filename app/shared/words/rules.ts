@@ -19,7 +19,9 @@ export const HELP_WORDS: Record<Help, string> = {
   hints: 'hints',
   calculator: 'a calculator',
   'read-aloud': 'reading aloud',
-  spelling: 'spelling marks',
+  spelling: 'spelling and grammar help',
+  'expected-words': 'the expected words',
+  'own-check': 'a check of their own text',
   'worked-example': 'the worked example',
 }
 
@@ -68,7 +70,15 @@ export const PRESETS: readonly Preset[] = [
       answers: 'submission',
       late: null,
       ...LATER_RULES,
-      help: ['hints', 'calculator', 'read-aloud', 'worked-example'],
+      help: [
+        'hints',
+        'calculator',
+        'read-aloud',
+        'spelling',
+        'expected-words',
+        'own-check',
+        'worked-example',
+      ],
     },
   },
   {

@@ -22,6 +22,8 @@ const COLUMNS = {
   tolerance: ['tolerance'],
   unit: ['unit'],
   words: ['words'],
+  mostwords: ['mostwords', 'most words'],
+  paragraphs: ['paragraphs'],
 } as const
 type Column = keyof typeof COLUMNS
 const ORDER = Object.keys(COLUMNS) as readonly Column[]
@@ -63,6 +65,8 @@ function rowOf(item: Item): Row {
     tolerance: '',
     unit: '',
     words: '',
+    mostwords: '',
+    paragraphs: '',
   }
   return { ...plain, ...keyOf(item) }
 }
@@ -93,7 +97,12 @@ function keyOf(item: Item): Partial<Row> {
     case 'blanks':
       return { answers: blanksAsTyped(item) }
     case 'extended':
-      return { answers: item.guide, words: String(item.leastWords) }
+      return {
+        answers: item.guide,
+        words: String(item.leastWords),
+        mostwords: String(item.mostWords),
+        paragraphs: String(item.leastParagraphs),
+      }
   }
 }
 
@@ -141,6 +150,8 @@ function readItem(cell: (column: Column) => string, number: number): Item | Shor
   return fault ? { code: 'cannot-be-answered', why: fault.code } : item
 }
 
+const countIn = (cell: string) => Math.max(0, Math.round(Number(cell) || 0))
+
 function keyFrom(kind: ItemKind, cell: (column: Column) => string) {
   switch (kind) {
     case 'single':
@@ -165,6 +176,12 @@ function keyFrom(kind: ItemKind, cell: (column: Column) => string) {
     case 'blanks':
       return { kind, ...blanksOf(cell('answers')) }
     case 'extended':
-      return { kind, leastWords: Math.max(0, Math.round(Number(cell('words')) || 0)), guide: cell('answers') }
+      return {
+        kind,
+        leastWords: countIn(cell('words')),
+        mostWords: countIn(cell('mostwords')),
+        leastParagraphs: countIn(cell('paragraphs')),
+        guide: cell('answers'),
+      }
   }
 }

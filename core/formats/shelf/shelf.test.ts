@@ -218,7 +218,7 @@ const anyItem: fc.Arbitrary<Item> = fc
           ...blanksOf(`It is [${plain[0]} | ${plain[1]}] and [${plain[2]}].`),
         }
       default:
-        return { ...base, kind: 'extended', leastWords: 30, guide: stem }
+        return { ...base, kind: 'extended', leastWords: 30, mostWords: 90, leastParagraphs: 2, guide: stem }
     }
   })
   .filter((item) => faultOf(item, 1) === null)

@@ -3,10 +3,16 @@ import { kind, pick } from './kind'
 /** Several sentences, read and scored by the teacher. `guide` says what earns the points; learners do not see it. */
 export const extended = kind({
   name: 'extended',
-  fields: { leastWords: 'word-count', guide: 'prose' },
+  fields: {
+    leastWords: 'word-count',
+    mostWords: 'word-count',
+    leastParagraphs: 'paragraph-count',
+    guide: 'prose',
+  },
   answer: { text: 'prose' },
-  shown: ['leastWords'],
-  check: () => null,
+  shown: ['leastWords', 'mostWords', 'leastParagraphs'],
+  check: ({ leastWords, mostWords }) =>
+    mostWords > 0 && mostWords < leastWords ? { code: 'library/bad-word-range', field: 'mostWords' } : null,
   fits: () => true,
   score: () => 0,
   isByHand: true,

@@ -29,6 +29,8 @@ export interface FieldTypes {
   readonly prose: string
   /** So many words; 0: as many as one likes. */
   readonly 'word-count': number
+  /** So many paragraphs; 0: as many as one likes. */
+  readonly 'paragraph-count': number
   readonly number: number
   /** A unit of measure, possibly empty. */
   readonly unit: string

@@ -34,6 +34,8 @@ export type ItemFault =
   | { readonly code: 'library/bad-tolerance'; readonly field: 'tolerance' }
   | { readonly code: 'library/order-tells-answer'; readonly field: 'options' }
   | { readonly code: 'library/no-blank'; readonly field: 'passage' }
+  /** Fewer words at most than at least. */
+  | { readonly code: 'library/bad-word-range'; readonly field: 'mostWords' }
 
 /** All there is to know about one kind of item. */
 export interface Kind<Name extends string, F extends Fields, A extends Fields, Shown extends keyof F> {

@@ -66,3 +66,11 @@ export const resourceWithFiles: Upgrade = (old) => ({
 
 /** Textbooks named no benchmark tests in version 1. */
 export const bookWithBenchmarks: Upgrade = (old) => ({ ...old, benchmarks: [] })
+
+/** Texts had no most words and no least paragraphs before version 5. */
+export const resourceWithRanges: Upgrade = (old) => ({
+  ...old,
+  items: (old.items as readonly Json[]).map((item) =>
+    item.kind === 'extended' ? { mostWords: 0, leastParagraphs: 0, ...item } : item,
+  ),
+})

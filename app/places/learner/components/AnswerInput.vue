@@ -76,6 +76,8 @@ const given = computed(() =>
       v-else-if="item.kind === 'extended' && given.kind === 'extended'"
       :text="given.text"
       :least-words="item.leastWords"
+      :most-words="item.mostWords"
+      :least-paragraphs="item.leastParagraphs"
       :number="number"
       :spelling="spelling"
       @text="emit('answer', { kind: 'extended', text: $event })"

@@ -13,6 +13,11 @@ const props = defineProps<{ material: Material; content: string; support?: Suppo
 const html = computed(() => toMarkedHtml(props.content, props.support ?? null))
 const legend = computed(() => props.support?.legend ?? [])
 const isFilm = computed(() => /\.(?:mp4|webm|ogv|m4v)(?:[?#]|$)/i.test(props.material.link))
+const toLearn = computed(() => props.material.words.filter((w) => w.meaning !== '' || w.example !== ''))
+/** Expected in a text: without a meaning of their own. */
+const plainWords = computed(() =>
+  props.material.words.filter((w) => w.meaning === '' && w.example === '').map((w) => w.word),
+)
 const media = computed(() => props.material.files.filter((f) => f.sort === 'film' || f.sort === 'sound'))
 const host = computed(() => (props.material.link ? new URL(props.material.link).hostname : ''))
 </script>
@@ -48,8 +53,11 @@ const host = computed(() => (props.material.link ? new URL(props.material.link).
       <div class="prose" v-html="toHtml(material.transcript)" />
     </details>
     <FileList v-if="material.files.length" :files="material.files" data-hook="piece-files" />
-    <dl v-if="material.words.length" class="words">
-      <div v-for="w in material.words" :key="w.word">
+    <p v-if="plainWords.length" data-hook="expected-words">
+      <span class="said">Words to use:</span> {{ plainWords.join(', ') }}
+    </p>
+    <dl v-if="toLearn.length" class="words">
+      <div v-for="w in toLearn" :key="w.word">
         <dt>{{ w.word }}</dt>
         <dd>
           {{ w.meaning }} <i v-if="w.example" class="said">{{ w.example }}</i>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Help, StandingAnswer } from '#core/attempts'
 import { isOmitted } from '#core/library'
 import type { Answer, LearnerItem } from '#core/library'
@@ -19,10 +19,17 @@ const props = defineProps<{
   given: Omit<SeenItem, 'item' | 'answer'> | undefined
   mode: OpenTry['mode']
   help: readonly Help[]
+  /** Words that are looked for in a check of one's own. */
+  expected: readonly string[]
+  language: string
   busy: boolean
 }>()
+// few questions ask for a text, and fewer allow this
+const OwnCheck = defineAsyncComponent(() => import('./support/OwnCheck.vue'))
 defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine']; fix: [] }>()
 const hasHint = ref(false)
+const text = computed(() => (props.answer?.kind === 'extended' ? props.answer.text : ''))
+const mayCheck = computed(() => props.item.kind === 'extended' && props.help.includes('own-check'))
 const isLeftOut = computed(() => isOmitted(props.answer))
 const word = computed(() => {
   if (props.mode === 'item-by-item') return 'Check this answer'
@@ -84,6 +91,14 @@ const word = computed(() => {
       >
     </div>
     <p v-if="hasHint && item.hint && !given" class="hint" role="status">{{ item.hint }}</p>
+    <OwnCheck
+      v-if="mayCheck && !given && item.kind === 'extended'"
+      :text="text"
+      :item="item"
+      :expected="expected"
+      :names-missing="help.includes('expected-words')"
+      :spelling="help.includes('spelling') && language.startsWith('en')"
+    />
     <ItemResult v-if="given" :shown="given" :of="item.points" />
   </div>
 </template>

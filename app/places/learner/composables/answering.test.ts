@@ -42,6 +42,8 @@ const paper = (): OpenTry => ({
   most: null,
   fixed: {},
   help: [],
+  expected: [],
+  language: 'en',
   example: null,
 })
 const [one, two] = [ids.item('q1'), ids.item('q2')]

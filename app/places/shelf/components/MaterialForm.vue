@@ -8,6 +8,13 @@ import type { PieceDraft } from '../pieceDraft'
 const draft = defineModel<PieceDraft>({ required: true })
 const FILM = 'Begins with https:// and ends in a film, such as .mp4 or .webm'
 const PAGE = 'Begins with https://; it opens in a page of its own'
+/** Words without more, a line each. */
+const expected = computed({
+  get: () => draft.value.words.map((w) => w.word).join('\n'),
+  set: (text) => {
+    draft.value.words = text.split('\n').map((word) => ({ word, meaning: '', example: '' }))
+  },
+})
 const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
 </script>
 
@@ -23,7 +30,13 @@ const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
       ><UTextarea v-model="draft.transcript" :rows="4" autoresize name="transcript"
     /></UFormField>
   </div>
-  <section v-else-if="draft.kind === 'word-list'" aria-label="Words" class="grid gap-2">
+  <UFormField
+    v-if="draft.kind === 'writing-task'"
+    label="Expected words"
+    help="One in each line. Shown to learners, and found in their own check, where the work allows it; counted when you score"
+    ><UTextarea v-model="expected" :rows="3" autoresize name="expected-words"
+  /></UFormField>
+  <section v-if="draft.kind === 'word-list'" aria-label="Words" class="grid gap-2">
     <div v-for="(w, i) in draft.words" :key="i" class="row">
       <UInput v-model="w.word" :aria-label="`Word ${i + 1}`" :name="`word-${i + 1}`" placeholder="word" />
       <UInput v-model="w.meaning" :aria-label="`Meaning ${i + 1}`" placeholder="what it means" />
@@ -46,7 +59,7 @@ const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
       >Add a word</UButton
     >
   </section>
-  <section v-else-if="isJudged(draft.kind)" aria-label="Criteria" class="grid gap-2">
+  <section v-if="isJudged(draft.kind)" aria-label="Criteria" class="grid gap-2">
     <p class="said">By what it is scored; learners see this before they begin.</p>
     <div v-for="(c, i) in draft.rubric" :key="i" class="row">
       <UInput v-model="c.name" :aria-label="`Criterion ${i + 1}`" placeholder="criterion" />

@@ -8,6 +8,9 @@ import type { ReadPiece, Shortfall } from '../types'
 import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
 
+/** Nothing is said of how long a text shall be. */
+const NO_RANGE = { leastWords: 0, mostWords: 0, leastParagraphs: 0 }
+
 const MOST_IN_PIECE = 100
 type Key = { readonly of: Readonly<Record<string, unknown>>; readonly short: readonly Shortfall[] }
 
@@ -128,7 +131,7 @@ function keyOf(item: Xml): Key | Shortfall {
   if (parts.length > 0)
     return { of: { kind: 'text', accepted: parts }, short: [{ code: 'scored-otherwise' }] }
   if (/essay/.test(profile) || profile === '')
-    return { of: { kind: 'extended', leastWords: 0, guide: words(firstOf(item, 'solution')) }, short: [] }
+    return { of: { kind: 'extended', ...NO_RANGE, guide: words(firstOf(item, 'solution')) }, short: [] }
   return { code: 'no-key' }
 }
 

@@ -73,7 +73,13 @@ export function partsOf(item: Item): Parts {
     case 'blanks':
       return blanksParts(item)
     case 'extended': {
-      const asked = { ...ASKED, 'min-strings': 1, 'data-least-words': item.leastWords }
+      const asked = {
+        ...ASKED,
+        'min-strings': 1,
+        'data-least-words': item.leastWords,
+        'data-most-words': item.mostWords,
+        'data-least-paragraphs': item.leastParagraphs,
+      }
       const guide = item.guide === '' ? '' : rubric('scorer', 'scoring', item.guide)
       return {
         responses: declared('RESPONSE', 'single', 'string', []),

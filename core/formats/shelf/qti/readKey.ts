@@ -128,11 +128,21 @@ function remixed(partners: readonly Option[], key: Readonly<Record<string, strin
   }
 }
 
+function countIn(text: string | undefined, most: number): number {
+  return Math.min(most, Math.max(0, Math.round(Number(text) || 0)))
+}
+
 function extended(body: Xml, interaction: Xml): KeyReading {
   const block = allOf(body, 'rubricblock').find((b) => b.attributes.view?.split(/\s+/).includes('scorer'))
   const guide = block ? markdownOf(firstOf(block, 'p') ?? block) : ''
-  const leastWords = Math.round(Number(interaction.attributes.dataleastwords) || 0)
-  const of = { kind: 'extended', leastWords: Math.min(5000, Math.max(0, leastWords)), guide }
+  const { dataleastwords, datamostwords, dataleastparagraphs } = interaction.attributes
+  const of = {
+    kind: 'extended',
+    leastWords: countIn(dataleastwords, 5000),
+    mostWords: countIn(datamostwords, 5000),
+    leastParagraphs: countIn(dataleastparagraphs, 50),
+    guide,
+  }
   return { of, stem: promptOf(interaction), short: [] }
 }
 

@@ -54,7 +54,7 @@ const STANDARD: Readonly<Record<string, { readonly has: string; readonly holds: 
   'qti-simple-associable-choice': { has: 'identifier! match-max! data-source', holds: '#text' },
   'qti-text-entry-interaction': { has: 'response-identifier!', holds: '' },
   'qti-extended-text-interaction': {
-    has: 'response-identifier! min-strings data-least-words',
+    has: 'response-identifier! min-strings data-least-words data-most-words data-least-paragraphs',
     holds: 'qti-prompt',
   },
   'qti-response-processing': {

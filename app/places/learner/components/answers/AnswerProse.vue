@@ -1,30 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { wordsIn } from '#core/library'
-import { count } from '~/shared/words/numbers'
+import { sayLength } from '../../textLength'
 
-/** Several sentences are written, with their words counted. */
-const props = defineProps<{ text: string; leastWords: number; number: number; spelling: boolean }>()
+/** Several sentences are written, with their words and paragraphs counted. */
+const props = defineProps<{
+  text: string
+  leastWords: number
+  mostWords: number
+  leastParagraphs: number
+  number: number
+  spelling: boolean
+}>()
 const emit = defineEmits<{ text: [text: string] }>()
-const words = computed(() => wordsIn(props.text))
-const isShort = computed(() => words.value > 0 && words.value < props.leastWords)
+const length = computed(() => sayLength(props.text, props))
+const rows = computed(() =>
+  Math.min(16, Math.max(6, Math.ceil(props.leastWords / 9), wordsIn(props.text) / 9)),
+)
 </script>
 
 <template>
   <div class="prose-answer">
     <textarea
       :value="text"
-      rows="6"
+      :rows="rows"
       maxlength="20000"
       :aria-label="`Answer to question ${number}`"
       :aria-describedby="`words-${number}`"
       :spellcheck="spelling"
       @input="emit('text', ($event.target as HTMLTextAreaElement).value)"
     />
-    <p :id="`words-${number}`" class="note">
-      {{ count(words, 'word') }}<template v-if="leastWords"> of at least {{ leastWords }}</template
-      ><template v-if="isShort">, {{ leastWords - words }} to go</template>
-    </p>
+    <p :id="`words-${number}`" class="note">{{ length }}</p>
   </div>
 </template>
 
