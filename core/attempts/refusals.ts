@@ -1,4 +1,4 @@
-import type { Instant, ItemId } from '../base'
+import type { Instant, ItemId, UserId } from '../base'
 import type { RuleField } from './checkRules'
 import type { StandingAnswer } from './takeSave'
 
@@ -39,5 +39,9 @@ export type AttemptRefusal =
   | { readonly code: 'attempts/bad-rules'; readonly field: RuleField }
   /** Points below zero, above what there are, or not in halves. */
   | { readonly code: 'attempts/bad-points'; readonly field: 'points'; readonly most: number }
+  /** A text of theirs stands there already, or they are writing it. */
+  | { readonly code: 'attempts/has-a-text'; readonly field: 'texts'; readonly learnerId: UserId }
+  /** The piece asks for no text that a person scores. */
+  | { readonly code: 'attempts/no-text-asked'; readonly field: 'pieceId' }
   /** Levels that are not of the criteria by which the answer is scored. */
   | { readonly code: 'attempts/bad-levels'; readonly field: 'levels' }

@@ -46,6 +46,8 @@ export type FormatRefusal =
       readonly circle: readonly string[]
     }
   | { readonly code: 'formats/no-item-headings'; readonly field: 'text' }
+  /** Of a table of texts: no columns of learners and texts. */
+  | { readonly code: 'formats/no-text-headings'; readonly field: 'text' }
   | { readonly code: 'formats/text-too-long'; readonly field: 'text'; readonly most: number }
   /** Of an EPUB: nothing in it says in what order it stands. */
   | { readonly code: 'formats/no-navigation'; readonly field: 'file' }

@@ -57,6 +57,8 @@ export interface ScoringQueue {
   readonly content: string
   readonly answers: readonly AnswerToScore[]
   readonly comments: readonly KeptComment[]
+  /** Learners of the class who have the piece and nothing written for it. */
+  readonly without: readonly { readonly id: UserId; readonly name: string }[]
 }
 export const ListToScore = contract<ScoringQueue>()({
   method: 'GET',
@@ -90,6 +92,23 @@ export const ReleaseScores = contract<{
   path: '/api/evidence/release/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
   body: z.strictObject({ classId: id<ClassId>(), pieceId: id<PieceId>() }),
+})
+/** Takes over texts that learners wrote elsewhere: all of them or none. */
+export const AddTexts = contract<{ readonly added: number }>()({
+  method: 'POST',
+  path: '/api/evidence/texts/:assignmentId',
+  params: z.strictObject({ assignmentId: id<AssignmentId>() }),
+  body: z.strictObject({
+    classId: id<ClassId>(),
+    pieceId: id<PieceId>(),
+    texts: z
+      .array(
+        z.strictObject({ learnerId: id<UserId>(), text: prose(20_000).refine((t) => t !== '', 'is empty') }),
+      )
+      .min(1)
+      .max(400),
+  }),
+  mostBytes: 10_000_000,
 })
 interface Comments {
   readonly comments: readonly KeptComment[]

@@ -74,7 +74,9 @@ describe('the scoring queue', () => {
     await p.keys('h')
     await p.seesIn('[data-hook="text-to-read"] h2', 'Text ')
     expect(
-      await p.page.$$eval('[data-hook="queue-stone"]', (all) => all.map((e) => e.title).join()),
+      await p.page.$$eval('[data-hook="queue-stone"]', (all) =>
+        all.map((e) => (e as HTMLElement).title).join(),
+      ),
     ).not.toContain(names)
     await p.page.reload({ waitUntil: 'networkidle0' })
     await p.seesIn('[data-hook="text-to-read"] h2', 'Text ')

@@ -31,14 +31,6 @@ async function select(p: Person, words: string): Promise<void> {
     }
   }, words)
 }
-/** The address of a class's trail sheet, from the list of classes. */
-async function trailsOf(p: Person, name: string): Promise<void> {
-  await p.go('/classes')
-  await p.tap(`[data-hook="classes"] ::-p-text(${name})`)
-  await p.click('to-trails')
-  await p.has('[data-hook="trail-sheet"] [data-step]')
-}
-
 describe('support over a piece of one’s own', () => {
   it('is written beside what learners get, compared, broken by a change of the piece, and mended', async () => {
     const p = await demoPerson(server, 'imani', '/shelf')
@@ -89,95 +81,5 @@ describe('support over a piece of one’s own', () => {
     await p.has('[data-hook="part-marks"]')
     expect(await p.page.$('[data-hook="misfits"]')).toBeNull()
     p.isQuiet()
-  })
-})
-
-describe('trails', () => {
-  it('are walked by keys, lead to a version each, and the text that comes back is scored with its plan', async () => {
-    const teacher = await demoPerson(server, 'imani', '/classes')
-    await trailsOf(teacher, 'Science 7 D')
-    await teacher.isAccessible()
-    await teacher.click('take-all')
-    await teacher.has('[data-hook="steps-foot"]')
-    const steps = async () => teacher.page.$$eval('tr.set', (rows) => rows.length)
-    const taken = await steps()
-    expect(taken).toBeGreaterThan(0)
-    // to the first learner who was not moved, and there one step by key
-    await teacher.page.focus('tr:not(.set) [data-step]')
-    await teacher.keys('ArrowLeft')
-    if ((await steps()) === taken) await teacher.keys('ArrowRight')
-    expect(await steps()).toBe(taken + 1)
-    expect(await teacher.focused()).toContain(', was ')
-    await teacher.keys('ArrowDown', 'ArrowUp')
-    expect(await teacher.focused()).toContain(', was ')
-    await teacher.click('keep-steps')
-    await teacher.sees('Work that they have not begun follows.')
-    expect(await teacher.page.$('[data-hook="steps-foot"]')).toBeNull()
-
-    await teacher.go('/work/new?piece=piece-pro402')
-    await teacher.has('[data-hook="versions-panel"]')
-    await teacher.tap('tr.base [data-hook="moment-opens"]')
-    await teacher.choose('[data-hook="moment-editor"] button[role="combobox"]', 'When published')
-    await teacher.click('moment-done')
-    await teacher.tap('[data-hook="versions-panel"] button')
-    await teacher.tap('[data-hook="version-row"] [aria-label="Saoirse Mbeki"]')
-    await teacher.tap('[data-hook="give-guided"]')
-    await teacher.page.waitForFunction(() =>
-      [...document.querySelectorAll('[data-hook="version-row"]')].some((r) =>
-        /Saoirse Mbeki.*guided for this work only/.test((r as HTMLElement).innerText.replace(/\s+/g, ' ')),
-      ),
-    )
-    await teacher.isAccessible()
-    await teacher.tap('[data-hook="publish"]')
-    await teacher.page.waitForFunction(() => !location.pathname.endsWith('/new'))
-
-    const learner = await demoPerson(server, 'saoirse')
-    await learner.tap('[data-hook="work-now"] ::-p-text(Argue: the best handle)')
-    // what is handed in as files comes a moment later, and moves the button
-    await learner.has('[data-hook="choose-file"]')
-    await learner.click('start')
-    await learner.seesIn('[data-hook="support"]', 'Step by step')
-    await learner.sees('Words you can use')
-    await learner.isAccessible()
-    await learner.fill('[data-hook="fill-in"] textarea', 'Wood makes the best handle')
-    await learner.fill('fieldset[data-kind="extended"] textarea', 'I choose wood because it is an insulator.')
-    await learner.page.waitForFunction(() =>
-      /^saved /.test(document.querySelector('[data-hook="saved"]')?.textContent ?? ''),
-    )
-    await learner.page.reload({ waitUntil: 'networkidle0' })
-    await learner.has('[data-hook="fill-in"] textarea')
-    expect(
-      await learner.page.$eval('[data-hook="fill-in"] textarea', (e) => (e as HTMLTextAreaElement).value),
-    ).toBe('Wood makes the best handle')
-    expect(await learner.text()).not.toMatch(/guided|bare/)
-    await learner.tap('[data-hook="hand-in"]')
-    await learner.click('confirm-hand-in')
-    await learner.sees('still to be scored by your teacher')
-
-    await teacher.go('/evidence')
-    await teacher.tap('::-p-text(Science 7 D)')
-    await teacher.tap('[data-hook="column"] ::-p-text(Argue: the best handle)')
-    await teacher.click('to-queue')
-    await teacher.seesIn('[data-hook="text"]', 'I choose wood')
-    await teacher.page.waitForFunction(() =>
-      [...document.querySelectorAll<HTMLTextAreaElement>('[data-hook="filled-in"] textarea')].some(
-        (e) => e.value === 'Wood makes the best handle',
-      ),
-    )
-    await teacher.isAccessible()
-    // 7 of 8 points by three criteria
-    await teacher.keys('4', '1', '2')
-    await teacher.seesIn('[data-hook="left"]', 'all scored')
-    await teacher.click('release')
-    await teacher.click('confirm')
-    await teacher.sees('1 score released.')
-    await trailsOf(teacher, 'Science 7 D')
-    await teacher.page.waitForFunction(() =>
-      [...document.querySelectorAll('[data-hook="trail-sheet"] svg')].some((svg) =>
-        svg.getAttribute('aria-label')?.includes('Argue: the best handle: guided, 88 %'),
-      ),
-    )
-    teacher.isQuiet()
-    learner.isQuiet()
   })
 })

@@ -793,6 +793,12 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, I, H, H, H, H],
   },
   {
+    route: 'POST /api/evidence/texts/WORK',
+    file: 'evidence/texts/[assignmentId].post.ts',
+    body: { classId: 'CLASS', pieceId: 'p1', texts: [{ learnerId: 'none', text: 'x' }] },
+    expected: [S, H, H, H, H, H, H, H, H],
+  },
+  {
     route: 'POST /api/comments',
     file: 'comments/index.post.ts',
     body: { text: 'Go on.' },

@@ -5,6 +5,7 @@ import { NO_MATERIAL } from '#core/library'
 import type { Resource } from '#core/library'
 import { addResource, addTeacher } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
+import { addTexts } from '#usecases/evidence/addTexts'
 import { forgetComment, keepComment } from '#usecases/evidence/comments'
 import { draftScore } from '#usecases/evidence/draftScore'
 import { releaseScores } from '#usecases/evidence/releaseScores'
@@ -248,5 +249,46 @@ describe('comments that a teacher keeps', () => {
     expect((await forgetComment(deps, ann, { id })).error?.code).toBe('access/denied')
     const left = mustBeOk(await forgetComment(deps, teacher, { id }), 'forget').comments
     expect(left.map((c) => c.text)).toEqual(['Name it.'])
+  })
+})
+
+describe('texts that were written elsewhere', () => {
+  it('are taken over as handed in, late for nobody, and wait to be scored', async () => {
+    const { school, work } = await written()
+    const { deps, teacher, ann, a } = school
+    const of = { assignmentId: work, pieceId: P1, classId: a.classId }
+    const learners = mustBeOk(await listToScore(deps, teacher, of), 'list').without
+    expect(learners.map((l) => l.name)).toEqual(['Ann Ash', 'Ben Birch'])
+    const texts = [{ learnerId: ann.userId, text: 'On paper.' }]
+    expect((await addTexts(deps, teacher, { ...of, texts })).value).toEqual({ added: 1 })
+    const queue = mustBeOk(await listToScore(deps, teacher, of), 'list')
+    expect(queue.answers.map((x) => [x.name, x.answer, x.points])).toEqual([
+      ['Ann Ash', { kind: 'extended', text: 'On paper.' }, null],
+    ])
+    expect(queue.without.map((l) => l.name)).toEqual(['Ben Birch'])
+    expect(mustBeOk(await showMyPiece(deps, ann, only(work)), 'piece').seen[0]).toMatchObject({
+      number: 1,
+      late: false,
+    })
+  })
+
+  it('are refused whole where somebody has begun, is not in the class, or nobody may', async () => {
+    const { school, work } = await written()
+    const { deps, teacher, stranger, ann, ben, a } = school
+    const of = { assignmentId: work, pieceId: P1, classId: a.classId }
+    mustBeOk(await startTry(deps, ben, only(work)), 'start')
+    const both = [ann, ben].map((who) => ({ learnerId: who.userId, text: 'x' }))
+    expect((await addTexts(deps, teacher, { ...of, texts: both })).error).toEqual({
+      code: 'attempts/has-a-text',
+      field: 'texts',
+      learnerId: ben.userId,
+    })
+    const twice = [both[0]!, both[0]!]
+    expect((await addTexts(deps, teacher, { ...of, texts: twice })).error?.code).toBe('attempts/has-a-text')
+    const other = [{ learnerId: teacher.userId, text: 'x' }]
+    expect((await addTexts(deps, teacher, { ...of, texts: other })).error?.code).toBe('access/not-found')
+    for (const who of [stranger, ann])
+      expect((await addTexts(deps, who, { ...of, texts: [both[0]!] })).error?.code).toBe('access/not-found')
+    expect(mustBeOk(await listToScore(deps, teacher, of), 'list').answers).toEqual([])
   })
 })

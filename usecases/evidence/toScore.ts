@@ -1,5 +1,5 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, Result } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, Result, UserId } from '#core/base'
 import { criteriaFor } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
 import type { AccessRefusal, Actor } from '#core/access'
@@ -41,6 +41,8 @@ interface Queue {
   readonly answers: readonly AnswerToScore[]
   /** The asker's own, the latest first. */
   readonly comments: readonly KeptComment[]
+  /** Who has the piece, and nothing written for it. */
+  readonly without: readonly { readonly id: UserId; readonly name: string }[]
 }
 
 /** The work, its piece and the class's name, for who may see both. */
@@ -78,7 +80,20 @@ export async function listToScore(
     content: form?.content ?? '',
     answers: await answersToScore(tx, input),
     comments: await commentsOf(tx, actor.userId),
+    without: await withoutText(tx, input),
   })
+}
+
+async function withoutText(tx: Connection, of: OfClass): Promise<Queue['without']> {
+  const isOfPiece = (r: { readonly pieceId: PieceId }) => r.pieceId === of.pieceId
+  const tries = (await attemptsOf(tx, [of.assignmentId])).filter(isOfPiece)
+  const begun = new Set(tries.map((t) => t.learnerId))
+  const rows = (await learnerWorkOf(tx, [of.assignmentId])).filter(isOfPiece)
+  const open = new Set(
+    rows.filter((r) => r.classId === of.classId && !begun.has(r.learnerId)).map((r) => r.learnerId),
+  )
+  const people = (await learnersOf(tx, [of.classId])).get(of.classId) ?? []
+  return people.filter((p) => open.has(p.id)).map(({ id, name }) => ({ id, name }))
 }
 
 /** The same answers, for acts on all of them. */

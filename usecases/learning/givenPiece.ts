@@ -23,6 +23,8 @@ export interface GivenPiece {
   readonly hinted: ReadonlySet<ItemId>
   /** Who works together at it; none: everybody alone. */
   readonly teams: readonly (readonly UserId[])[]
+  /** It is another task in the place of the piece. */
+  readonly isParallel: boolean
   /** Without items: done by the learner's word. */
   readonly isRead: boolean
 }
@@ -56,6 +58,7 @@ export async function givenPiece(
     kept: layer.items,
     hinted: new Set(layer.hints.map((h) => h.itemId)),
     teams: piece.handIn === 'together' ? assignment.teams : [],
+    isParallel: version?.instead != null,
     isRead: core.items.length === 0,
   }
 }

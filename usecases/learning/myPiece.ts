@@ -98,7 +98,12 @@ export async function pieceAt(
   const isOpen = card.state !== 'coming-up' && card.blockedBy === null
   return ok({
     work,
-    piece: { ...card, itemCount: askedIn(given, current) ?? card.itemCount },
+    piece: {
+      ...card,
+      // who has another task in its place sees its name
+      title: given.isParallel ? resource.title : card.title,
+      itemCount: askedIn(given, current) ?? card.itemCount,
+    },
     content: isOpen ? resource.content : '',
     material: isOpen ? materialShown(given) : NO_MATERIAL,
     support: isOpen ? supportShown(given.support) : null,

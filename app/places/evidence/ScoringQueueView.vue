@@ -8,6 +8,7 @@ import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useDialogs } from '~/shared/frame/dialogs'
 import { useTell } from '~/shared/frame/tell'
 import { count } from '~/shared/words/numbers'
+import AddTexts from './components/AddTexts.vue'
 import QueueHead from './components/QueueHead.vue'
 import QueueStrip from './components/QueueStrip.vue'
 import ScoreSheet from './components/ScoreSheet.vue'
@@ -78,6 +79,12 @@ async function release(): Promise<void> {
   const { released, returned } = reply.value
   tell.done(`${count(released, 'score')} released${returned ? `, ${returned} for another go` : ''}.`)
 }
+async function addTexts(): Promise<void> {
+  const added = await ask<number>(AddTexts, { of, learners: queue.value?.without ?? [] })
+  if (!added) return
+  await scoring.load()
+  tell.done(`${count(added, 'text')} added.`)
+}
 const KEYS: Readonly<Record<string, () => void>> = {
   ArrowRight: () => step(1),
   ArrowLeft: () => step(-1),
@@ -115,8 +122,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       :status="status"
       :names-hidden="areHidden"
       :back="back"
+      :may-add="(queue?.without.length ?? 0) > 0"
       @hide="hideNames"
       @release="release"
+      @add="addTexts"
     />
     <p v-if="problem" class="note-line needs m-4" role="alert">{{ problem }}</p>
     <p v-else-if="!queue" class="said p-5">Opening …</p>

@@ -1,7 +1,7 @@
 import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
-import { isScored } from '#core/library'
+import { isRevised, isScored } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import type { Plan } from '#core/pacing'
 import { NO_ABOUT, presetFor } from '#core/work'
@@ -104,7 +104,11 @@ function hungOn(lessonId: LessonId | null): WindowSpec {
   }
 }
 
-const SHIPPED: Partial<Record<ResourceKind, string>> = { test: 'test', check: 'two' }
+const SHIPPED: Partial<Record<ResourceKind, string>> = {
+  test: 'test',
+  check: 'two',
+  'writing-task': 'text',
+}
 
 /** The teacher's own rules for this class and kind, else the ready ones for the kind. */
 export function rulesFor(
@@ -115,7 +119,7 @@ export function rulesFor(
   const own = presetFor(presets, { classId, kind })
   const ready = PRESETS.find((p) => p.key === (SHIPPED[kind] ?? 'practice')) ?? PRESETS[0]!
   const rules = own?.rules ?? ready.rules
-  return isScored(kind) ? rules : { ...rules, maxAttempts: null }
+  return isScored(kind) || isRevised(kind) ? rules : { ...rules, maxAttempts: null }
 }
 
 /**

@@ -196,6 +196,8 @@ function ofFormats(r: FormatRefusal): string {
       return 'The file holds no framework of standards: CFDocument, CFItems and CFAssociations are looked for.'
     case 'formats/standards-in-circle':
       return `Standards come before each other in a circle: ${r.circle.slice(0, 8).join(', ')}.`
+    case 'formats/no-text-headings':
+      return 'Table: give it a first line with the columns “learner” and “text”.'
     case 'formats/no-item-headings':
       return 'Name the columns in the first row: “kind” and “question” at least.'
     case 'formats/text-too-long':

@@ -82,6 +82,23 @@ export const PRESETS: readonly Preset[] = [
     },
   },
   {
+    key: 'text',
+    word: 'Text',
+    about: 'One text that you score, with words, spelling help and a check of their own while they write.',
+    rules: {
+      maxAttempts: 1,
+      kept: 'best',
+      waitMinutes: 0,
+      timeLimitMinutes: null,
+      order: 'as-written',
+      feedback: 'submission',
+      answers: 'never',
+      late: null,
+      ...LATER_RULES,
+      help: ['spelling', 'expected-words', 'own-check'],
+    },
+  },
+  {
     key: 'test',
     word: 'Test',
     about: 'One try with a time limit, nothing shown before it closes.',

@@ -52,6 +52,10 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return 'Answer this question first, then look.'
     case 'attempts/bad-points':
       return `Points: give 0 to ${r.most}, in halves.`
+    case 'attempts/has-a-text':
+      return 'One of these learners has a text there already, or is writing it. Take it out of the list.'
+    case 'attempts/no-text-asked':
+      return 'This piece asks for no text.'
     case 'attempts/bad-levels':
       return 'The criteria are others than those shown here. Reload this page and score the text again.'
     case 'attempts/first-things-first':

@@ -10,8 +10,10 @@ defineProps<{
   status: 'saved' | 'saving' | 'lost'
   namesHidden: boolean
   back: RouteLocationRaw
+  /** Somebody of the class has nothing written for it. */
+  mayAdd: boolean
 }>()
-defineEmits<{ hide: [hidden: boolean]; release: [] }>()
+defineEmits<{ hide: [hidden: boolean]; release: []; add: [] }>()
 const STATUS = {
   saved: 'all kept',
   saving: 'keeping …',
@@ -40,6 +42,15 @@ const STATUS = {
       </p>
     </div>
     <div class="flex-1" />
+    <UButton
+      v-if="mayAdd"
+      color="neutral"
+      variant="ghost"
+      icon="i-lucide-file-plus"
+      data-hook="add-texts"
+      @click="$emit('add')"
+      >Add texts</UButton
+    >
     <USwitch
       :model-value="namesHidden"
       label="Hide names"

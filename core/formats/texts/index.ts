@@ -1,0 +1,3 @@
+export { learnerNamed } from './learnerNamed'
+export { readTexts } from './readTexts'
+export type { TextFound, TextLeftOut, TextsRead } from './readTexts'

@@ -1,0 +1,96 @@
+import Papa from 'papaparse'
+import { ok, refuse } from '../../base'
+import type { Result } from '../../base'
+import { headings } from '../csv'
+import type { FormatRefusal } from '../refusals'
+import { textOf, unpack } from '../shelf/archive'
+
+/** A text that was written elsewhere, and by whose name it came. */
+export interface TextFound {
+  /** The file, and within a table its line. */
+  readonly where: string
+  readonly who: string
+  readonly text: string
+}
+/** What is not taken over, and why. */
+export interface TextLeftOut {
+  readonly where: string
+  readonly why: 'not-text' | 'empty' | 'too-long' | 'no-name'
+}
+export interface TextsRead {
+  readonly texts: readonly TextFound[]
+  readonly leftOut: readonly TextLeftOut[]
+}
+
+/** As long as one text may be, in letters. */
+const MOST_LETTERS = 20_000
+const MOST_TEXTS = 400
+const NAMES = { who: ['learner', 'name', 'who', 'student', 'pupil'], text: ['text', 'answer', 'writing'] }
+
+/**
+ * Reads texts of learners out of a file: a text named by its learner, a zip of such texts, or a table (CSV) with the
+ * columns `learner` and `text`. What is no text, empty or over 20,000 letters is left out and named. Refused when
+ * nothing of the file can be read, or when there are more than 400 texts.
+ */
+export function readTexts(name: string, bytes: Uint8Array): Result<TextsRead, FormatRefusal> {
+  const isPackage = bytes[0] === 0x50 && bytes[1] === 0x4b
+  const read = isPackage ? ofPackage(bytes) : ofOne(name, bytes)
+  if (!read.ok) return read
+  const { texts, leftOut } = read.value
+  if (texts.length > MOST_TEXTS)
+    return refuse({ code: 'formats/too-many-rows', field: 'text', count: texts.length, most: MOST_TEXTS })
+  return texts.length + leftOut.length === 0 ? refuse({ code: 'formats/empty', field: 'text' }) : read
+}
+
+function ofPackage(bytes: Uint8Array): Result<TextsRead, FormatRefusal> {
+  // programs put notes of their own beside the files
+  const files = unpack(bytes, (file) => !/(?:^|\/)(?:__MACOSX|\.)/.test(file))
+  if (!files.ok) return files
+  const all = [...files.value].map(([file, content]) => ofOne(file, content))
+  return ok({
+    texts: all.flatMap((r) => (r.ok ? r.value.texts : [])),
+    leftOut: all.flatMap((r) => (r.ok ? r.value.leftOut : [])),
+  })
+}
+
+function ofOne(name: string, bytes: Uint8Array): Result<TextsRead, FormatRefusal> {
+  const text = textOf(bytes)
+  const where = name.split('/').at(-1) ?? name
+  if (!text.ok || text.value.includes('\u0000'))
+    return ok({ texts: [], leftOut: [{ where, why: 'not-text' }] })
+  if (/\.csv$/i.test(name)) return ofTable(where, text.value)
+  return ok(sorted([{ where, who: where.replace(/\.[^.]*$/, ''), text: text.value }]))
+}
+
+function ofTable(name: string, source: string): Result<TextsRead, FormatRefusal> {
+  const { data } = Papa.parse<string[]>(source.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
+  const [first, ...rows] = data
+  const at = first ? headings({ line: 1, cells: first.map((c) => c.trim()) }, NAMES, ['who', 'text']) : null
+  const { who, text } = at ?? {}
+  if (who === undefined || text === undefined)
+    return refuse({ code: 'formats/no-text-headings', field: 'text' })
+  return ok(
+    sorted(
+      rows.map((row, i) => ({
+        where: `${name}, row ${i + 2}`,
+        who: (row[who] ?? '').trim(),
+        text: row[text] ?? '',
+      })),
+    ),
+  )
+}
+
+function sorted(found: readonly TextFound[]): TextsRead {
+  const why = ({ who, text }: TextFound): TextLeftOut['why'] | null => {
+    if (text.trim() === '') return 'empty'
+    if (text.length > MOST_LETTERS) return 'too-long'
+    return who === '' ? 'no-name' : null
+  }
+  return {
+    texts: found.filter((f) => why(f) === null).map((f) => ({ ...f, text: f.text.trim() })),
+    leftOut: found.flatMap((f) => {
+      const reason = why(f)
+      return reason ? [{ where: f.where, why: reason }] : []
+    }),
+  }
+}
