@@ -29,6 +29,8 @@ export interface AnswerToScore {
   /** The question as they had it; who has another task has others. */
   readonly item: Item
   readonly answer: Answer
+  /** The title of the task that they have in the place of the piece; null: they have the piece. */
+  readonly otherTask: string | null
   /** What they filled in of their support, in its order. */
   readonly filledIn: readonly { readonly item: LearnerItem; readonly answer: Answer }[]
   readonly organiser: Organiser | null

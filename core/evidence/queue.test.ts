@@ -21,6 +21,7 @@ function answer(id: string, part: Partial<AnswerToScore> = {}): AnswerToScore {
     itemId: item.id,
     item,
     answer: { kind: 'extended', text: 'It swings.' },
+    otherTask: null,
     filledIn: [],
     organiser: null,
     expected: [],

@@ -226,6 +226,7 @@ describe('trails', () => {
       await p.tap('[aria-label="Take out text 1"]')
       await p.click('confirm-texts')
       await p.sees('1 text added.')
+      await p.page.waitForSelector('[role="dialog"]', { hidden: true })
       await p.seesIn('[data-hook="left"]', time === 'first' ? '1 of 1 text' : '2 of 2 texts')
     }
     await p.sees('On paper.')

@@ -133,7 +133,7 @@ interface Written {
 function toScoreIn(
   attempt: Attempt,
   name: string,
-  { given: { resource, support }, answers, drafts }: Written,
+  { given: { resource, support, isParallel }, answers, drafts }: Written,
 ): readonly AnswerToScore[] {
   const filledIn = resource.items.filter(isSupportItem).flatMap((item) => {
     const answer = answers?.get(item.id)
@@ -154,6 +154,7 @@ function toScoreIn(
         itemId: item.id,
         item,
         answer,
+        otherTask: isParallel ? resource.title : null,
         filledIn,
         organiser: support.organiser,
         expected,

@@ -14,6 +14,7 @@ const answer = (text: string): AnswerToScore => ({
   itemId: extended('8').id,
   item: extended('8'),
   answer: { kind: 'extended', text },
+  otherTask: null,
   filledIn: [],
   organiser: null,
   expected: ['energy', 'medium'],

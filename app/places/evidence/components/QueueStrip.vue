@@ -24,7 +24,7 @@ function say(answer: AnswerToScore, name: string): string {
       v-for="(answer, i) in answers"
       :key="`${answer.attemptId} ${answer.itemId}`"
       type="button"
-      :class="[scoringState(answer), { again: answer.draft?.again }]"
+      :class="scoringState(answer)"
       :aria-current="i === at || undefined"
       :aria-label="`${i + 1}, ${say(answer, nameOf(i))}`"
       :title="say(answer, nameOf(i))"
@@ -33,8 +33,8 @@ function say(answer: AnswerToScore, name: string): string {
     >
       <UIcon v-if="scoringState(answer) === 'released'" name="i-lucide-check" aria-hidden="true" /><template
         v-else
-        >{{ i + 1 }}</template
-      >
+        >{{ i + 1 }}<UIcon v-if="answer.draft?.again" name="i-lucide-undo-2" class="back" aria-hidden="true"
+      /></template>
     </button>
   </nav>
 </template>
@@ -50,8 +50,11 @@ function say(answer: AnswerToScore, name: string): string {
 button {
   min-width: 1.9rem;
   height: 1.7rem;
-  display: grid;
-  place-items: center;
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 0.15rem;
+  padding-inline: 0.3rem;
   border: 1.5px solid var(--ui-border-accented);
   border-radius: 0.5rem 0.4rem 0.55rem 0.35rem;
   background: var(--stone-face);
@@ -70,9 +73,9 @@ button.scored {
 button.released {
   color: var(--ui-success);
 }
-button.again {
-  border-style: dashed;
-  border-color: var(--ui-error);
+.back {
+  width: 0.75rem;
+  height: 0.75rem;
 }
 button[aria-current] {
   box-shadow:

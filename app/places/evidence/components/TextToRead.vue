@@ -44,7 +44,10 @@ const download = () => downloadCells('text-figures.csv', figuresAsTable(props.an
       </h2>
       <p class="said" v-html="toInlineHtml(answer.item.stem)" />
     </header>
-    <details v-if="content">
+    <p v-if="answer.otherTask" class="said" data-hook="other-task">
+      Another task in its place: {{ answer.otherTask }}
+    </p>
+    <details v-else-if="content">
       <summary>The task</summary>
       <div class="prose" v-html="toHtml(content)" />
     </details>
@@ -83,6 +86,10 @@ const download = () => downloadCells('text-figures.csv', figuresAsTable(props.an
   display: grid;
   gap: 0.8rem;
   align-content: start;
+}
+/* inside what would cut it off */
+.pane:focus-visible {
+  outline-offset: -3px !important;
 }
 .text {
   white-space: pre-wrap;

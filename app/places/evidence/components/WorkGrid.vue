@@ -95,6 +95,7 @@ const due = (at: number | null) =>
               {{ textOf(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
               ><span v-if="isBelow(cellOf(l.id, c))" class="late">not passed</span
               ><span v-if="cellOf(l.id, c)?.toScore" class="late">to score</span
+              ><span v-if="cellOf(l.id, c)?.isParallel" class="late">other task</span
               ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
                 >×{{ cellOf(l.id, c)?.attempts }}</sup
               >

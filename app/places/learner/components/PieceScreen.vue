@@ -89,9 +89,10 @@ const facts = computed(() => {
       <p v-if="of.waitUntil && of.waitUntil > now" class="note-line care my-3">
         You can try again from {{ sayMoment(of.waitUntil, of.zone) }}.
       </p>
-      <slot v-if="card.itemCount > 0 && of.files && !card.blockedBy" name="files" />
       <slot v-if="card.itemCount === 0 && !card.blockedBy" name="reading" />
       <slot v-else-if="card.mayTry" name="begin" />
+      <!-- below, since it comes a moment later and would move the button -->
+      <slot v-if="card.itemCount > 0 && of.files && !card.blockedBy" name="files" />
       <p v-if="card.itemCount > 0 && of.seen.length && !of.seen[0]?.score" class="note-line fine my-3">
         Handed in. Your score shows {{ REVEAL_WORDS[of.feedbackWhen as keyof typeof REVEAL_WORDS] }}.
       </p>

@@ -7,6 +7,7 @@ import type { Layer } from '#core/versions'
 import { SupportPanel } from '~/places/learner'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { toMarkedHtml } from '~/shared/words/markedText'
+import { sayCell } from '~/shared/words/organisers'
 
 /** A version on paper, to be written on. Nothing on it says which one it is. */
 const props = defineProps<{ core: Resource; layer: Layer; name: string }>()
@@ -28,7 +29,7 @@ const rows = computed(() => {
 })
 /** So many lines are left for an answer that is written. */
 function linesFor(item: Item): number {
-  if (item.kind === 'extended') return Math.max(6, Math.ceil(item.leastWords / 10))
+  if (item.kind === 'extended') return Math.max(6, Math.ceil(item.leastWords / 7))
   return item.kind === 'text' || item.kind === 'numeric' ? 1 : 0
 }
 const blanked = (text: string) =>
@@ -66,7 +67,9 @@ const blanked = (text: string) =>
       <template v-else>
         <p v-if="support.organiser.kind === 'web'" class="centre">{{ support.organiser.centre }}</p>
         <div class="boxes" :class="support.organiser.kind">
-          <div v-for="cell in cells" :key="cell.id" class="cell">{{ cell.given }}</div>
+          <div v-for="cell in cells" :key="cell.id" class="cell">
+            <span class="said">{{ sayCell(cell.of) }}</span> {{ cell.given }}
+          </div>
         </div>
       </template>
     </div>
@@ -215,7 +218,9 @@ ol > li {
     border: 0;
     padding: 0;
     max-width: none;
-    break-after: page;
+  }
+  .sheet + .sheet {
+    break-before: page;
   }
   .sheet :deep(.support) {
     background: none;

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { groupBy } from '#core/base'
 import type { PieceId, TrailId, UserId } from '#core/base'
 import type { VersionChoice } from '#core/versions'
+import type { PieceCard } from '#shared/contracts/library'
 import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { useShelf } from '~/places/shelf'
 import FoldButton from '~/shared/frame/FoldButton.vue'
@@ -36,9 +37,16 @@ const hasVersions = computed(() => props.preview.who.some((w) => w.version !== n
 const summary = computed(() =>
   [...groupBy(rows.value, sayGiven)].map(([name, list]) => `${list.length} ${name}`).join(', '),
 )
+const lesson = computed(() => {
+  const of = draft.value.pieces.find((d) => d.id === shownPiece.value)
+  return (of && shelf.piece(of.resourceId)?.bookLessonId) ?? null
+})
+const isNear = (p: PieceCard) => lesson.value !== null && p.bookLessonId === lesson.value
+/** Those of the same lesson come first. */
 const tasks = computed(() =>
   (shelf.shelf?.pieces ?? [])
     .filter((p) => !draft.value.pieces.some((d) => d.resourceId === p.id))
+    .toSorted((a, b) => Number(isNear(b)) - Number(isNear(a)))
     .map((p) => ({ value: p.id as string, label: `${p.code} ${p.title}, grade ${p.grade}` })),
 )
 const taskLabel = computed(

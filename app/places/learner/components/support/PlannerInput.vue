@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cellsOf } from '#core/versions'
-import type { CellPlace, Organiser, OrganiserCell } from '#core/versions'
+import type { Organiser, OrganiserCell } from '#core/versions'
+import { sayCell } from '~/shared/words/organisers'
 
 /** A form to put one's thoughts in order; what is written in a cell is kept under its number. */
 const props = defineProps<{
@@ -20,22 +21,6 @@ const rows = computed(() => {
 })
 const numberOf = (cell: OrganiserCell) => String(cells.value.indexOf(cell) + 1)
 
-function nameOf(place: CellPlace): string {
-  switch (place.kind) {
-    case 'table':
-      return `${place.row}: ${place.column}`
-    case 'branch':
-      return `Thought ${place.number}`
-    case 'point':
-      return place.number === 1 ? 'First' : `Then (${place.number})`
-    case 'claim':
-      return 'What I claim'
-    case 'reason':
-      return `Reason ${place.number}`
-    case 'evidence':
-      return `What shows it (${place.number})`
-  }
-}
 function write(cell: OrganiserCell, event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value
   const number = numberOf(cell)
@@ -63,7 +48,7 @@ function write(cell: OrganiserCell, event: Event): void {
               rows="2"
               maxlength="200"
               :value="words[numberOf(cell)] ?? ''"
-              :aria-label="nameOf(cell.of)"
+              :aria-label="sayCell(cell.of)"
               :disabled="isFinal"
               :spellcheck="spelling"
               @input="write(cell, $event)"
@@ -77,7 +62,7 @@ function write(cell: OrganiserCell, event: Event): void {
       <ol>
         <li v-for="cell in cells" :key="cell.id" :class="cell.of.kind">
           <label
-            ><span>{{ nameOf(cell.of) }}</span>
+            ><span>{{ sayCell(cell.of) }}</span>
             <span v-if="cell.given !== null" class="given">{{ cell.given }}</span>
             <textarea
               v-else
