@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, visit, withBrowser } from '../support/browser'
+import type { Person } from '../support/browser'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
 import { TEACHER, shown } from './places'
@@ -9,6 +10,15 @@ let server: Running
 beforeAll(async () => {
   server = await aServer('demo')
 })
+
+/** To the texts of a class that wait to be scored. */
+async function toTexts(p: Person): Promise<void> {
+  await p.go('/evidence')
+  await p.tap('::-p-text(Science 7 E)')
+  await p.tap('[data-hook="column"][title*="the floating ship"]')
+  await p.click('to-queue')
+  await p.has('[data-hook="score-sheet"]')
+}
 
 describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing for axe to find', (scheme) => {
   // another scheme of colours changes nothing but colours
@@ -57,6 +67,8 @@ describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing f
     await teacher.go('/evidence')
     await teacher.click('column')
     await teacher.sees('hardest first')
+    await teacher.isAccessible(rules)
+    await toTexts(teacher)
     await teacher.isAccessible(rules)
     teacher.isQuiet()
   })
@@ -119,6 +131,8 @@ describe('every main view', () => {
     await p.go('/classes/plans')
     await p.click('edit-plan')
     await p.has('[role="option"]')
+    await p.fits()
+    await toTexts(p)
     await p.fits()
   })
 

@@ -113,7 +113,7 @@ describe('texts that a teacher scores', () => {
     expect((await releaseScores(deps, teacher, of)).value).toEqual({ released: 0, returned: 0, left: 0 })
   })
 
-  it('are scored by the criteria of the piece; what is open stays, a changed rubric is for who has not begun', async () => {
+  it('are scored by the criteria with which they were begun; what is open stays', async () => {
     const { school, work } = await written({ material: { ...NO_MATERIAL, rubric: RUBRIC } })
     const { deps, teacher, ann, ben, a } = school
     const anns = await hands(school, work, ann, 'It swings.')

@@ -14,6 +14,7 @@ import QueueStrip from './components/QueueStrip.vue'
 import ScoreSheet from './components/ScoreSheet.vue'
 import TextToRead from './components/TextToRead.vue'
 import { answerName } from './composables/drafting'
+import { useKeptComments } from './composables/keptComments'
 import { useScoringQueue } from './composables/scoringQueue'
 
 /** Texts of a class, one after the other: read at the left, scored at the right, released all at once. */
@@ -29,6 +30,7 @@ const of = {
 const areHidden = computed(() => route.query.names === 'hidden')
 const scoring = useScoringQueue(of, () => areHidden.value)
 const { queue, problem, status, answers, at, current, given, counts, own, goTo, goOn, give } = scoring
+const { keepComment, forgetComment } = useKeptComments(scoring.knowComments)
 onMounted(scoring.load)
 useHead({ title: computed(() => `Scoring ${queue.value?.title ?? ''} · Step Cairn`) })
 const back = { path: '/evidence', query: { work: of.assignmentId, piece: of.pieceId, class: of.classId } }
@@ -158,8 +160,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           "
           @give="give"
           @settle="scoring.settle"
-          @keep="scoring.keepComment"
-          @forget="scoring.forgetComment"
+          @keep="keepComment"
+          @forget="forgetComment"
           @leave="text?.focus()"
           @next="goOn"
         />

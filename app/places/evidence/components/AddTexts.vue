@@ -82,7 +82,7 @@ async function add(): Promise<void> {
 <template>
   <UModal
     title="Add texts"
-    description="Texts that were written on paper or elsewhere. They count as handed in, and are scored like the others."
+    description="Written on paper or elsewhere. They count as handed in, and are scored like the others."
     :ui="{ content: 'max-w-3xl' }"
     @update:open="emit('close', 0)"
   >

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { RouteLocationRaw } from 'vue-router'
 import { count } from '~/shared/words/numbers'
 
 /** What is scored, how far it is, and the one act that shows it to learners. */
@@ -9,7 +8,7 @@ defineProps<{
   counts: { readonly all: number; readonly left: number; readonly scored: number }
   status: 'saved' | 'saving' | 'lost'
   namesHidden: boolean
-  back: RouteLocationRaw
+  back: { readonly path: string; readonly query: Readonly<Record<string, string>> }
   /** Somebody of the class has nothing written for it. */
   mayAdd: boolean
 }>()

@@ -1,8 +1,8 @@
 import { computed, ref, shallowRef } from 'vue'
-import type { AssignmentId, ClassId, CommentId, PieceId } from '#core/base'
+import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { givenFor, nextToScore, scoringState } from '#core/evidence'
-import type { AnswerToScore, ScoreGiven, ScoringState } from '#core/evidence'
-import { ForgetComment, KeepComment, ListToScore, ReleaseScores } from '#shared/contracts/evidence'
+import type { AnswerToScore, KeptComment, ScoreGiven, ScoringState } from '#core/evidence'
+import { ListToScore, ReleaseScores } from '#shared/contracts/evidence'
 import type { ScoringQueue } from '#shared/contracts/evidence'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -91,16 +91,11 @@ export function useScoringQueue(
     if (reply.ok) await load()
     return reply
   }
-  async function keepComment(text: string): Promise<void> {
-    const reply = await call(KeepComment, { body: { text } })
-    if (reply.ok && queue.value) queue.value = { ...queue.value, comments: reply.value.comments }
-  }
-  async function forgetComment(id: CommentId): Promise<void> {
-    const reply = await call(ForgetComment, { params: { id } })
-    if (reply.ok && queue.value) queue.value = { ...queue.value, comments: reply.value.comments }
+  /** What the teacher keeps to say again, as it stands now. */
+  function knowComments(comments: readonly KeptComment[]): void {
+    if (queue.value) queue.value = { ...queue.value, comments }
   }
   const own = computed(() => mine.value.get(currentName.value ?? '') ?? null)
-  const commenting = { keepComment, forgetComment }
   return {
     queue,
     problem,
@@ -117,6 +112,6 @@ export function useScoringQueue(
     give,
     settle,
     release,
-    ...commenting,
+    knowComments,
   }
 }

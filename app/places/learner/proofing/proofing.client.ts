@@ -1,7 +1,10 @@
 import type { Finding, ProofingAsk, ProofingFound } from './proofing.protocol'
 
 export interface ProofingClient {
-  /** Looks through a text, taking the words of `known` as right; of two that are asked one after the other the later only is answered. */
+  /**
+   * Looks through a text, taking the words of `known` as right. Of two that are asked one after the other the later
+   * only is answered.
+   */
   readonly ask: (text: string, known: readonly string[]) => Promise<readonly Finding[]>
   readonly end: () => void
 }
