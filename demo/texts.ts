@@ -172,7 +172,7 @@ async function score(deps: Deps, teacher: Actor, of: Task & { readonly most: num
     const text = answer.kind === 'extended' ? answer.text : ''
     const share = Math.max(shareOf(task, text), shareOf(EASIER, text))
     const levels = criteria.map(({ points }, n) => Math.round(points * Math.min(1, share + n * 0.1)))
-    const comment = COMMENTS[(i * 5) % COMMENTS.length] ?? ''
+    const comment = fitting[(i * 5) % fitting.length] ?? ''
     const draft = { attemptId, itemId, levels, comment, again: share < 0.35, version: 0 }
     mustBeOk(await draftScore(deps, teacher, draft), 'score')
   }

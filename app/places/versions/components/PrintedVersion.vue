@@ -75,7 +75,7 @@ const blanked = (text: string) =>
     </div>
     <p v-for="frame in support.frames" :key="frame.id" class="frame">{{ blanked(frame.text) }}</p>
     <ol v-if="questions.length">
-      <li v-for="item in questions" :key="item.id">
+      <li v-for="item in questions" :key="item.id" :class="{ long: linesFor(item) > 3 }">
         <p v-html="toInlineHtml(item.stem)" />
         <p v-if="item.hint && layer.hints.some((h) => h.itemId === item.id)" class="said">
           Hint: {{ item.hint }}
@@ -146,6 +146,13 @@ ol {
 }
 ol > li {
   break-inside: avoid;
+}
+/* lines to write on may go on overleaf, but not without the first of them */
+ol > li.long {
+  break-inside: auto;
+}
+.long > p {
+  break-after: avoid;
 }
 .options {
   display: grid;
