@@ -164,6 +164,8 @@ function shareOf(task: keyof typeof TEXTS, text: string): number {
 
 async function score(deps: Deps, teacher: Actor, of: Task & { readonly most: number }): Promise<void> {
   const { assignmentId, classId, task, most } = of
+  const isOfWaves = (text: string) => text.includes('energy')
+  const fitting = COMMENTS.filter((text) => task === 'wav602' || !isOfWaves(text))
   const { answers } = mustBeOk(
     await listToScore(deps, teacher, { assignmentId, classId, pieceId: P1 }),
     'list',
