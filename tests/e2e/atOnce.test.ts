@@ -122,10 +122,10 @@ describe('ways into the composer', () => {
   it('lead from the shelf with a whole unit, from a learner and from results', async () => {
     const p = await demoPerson(server, 'imani', '/shelf')
     await p.tap('[data-hook="tick-unit"]')
-    await p.seesIn('[data-hook="ticked-bar"]', '27 pieces, 410 min')
+    await p.seesIn('[data-hook="ticked-bar"]', '29 pieces, 438 min')
     await p.isAccessible()
     await p.click('assign-ticked')
-    await p.seesIn('[data-hook="whole-unit"]', 'Each learner would get 27 separate pieces')
+    await p.seesIn('[data-hook="whole-unit"]', 'Each learner would get 29 separate pieces')
     await p.isAccessible()
     await p.click('only-checks')
     await p.seesIn('[data-hook="go-on"]', 'Go on with 6 pieces')
