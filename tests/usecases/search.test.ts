@@ -69,6 +69,14 @@ describe('a search of the shelf', () => {
     expect((await search(school, '', { order: 'shortest' })).total).toBeGreaterThanOrEqual(2)
   })
 
+  it('puts the piece first whose whole short code was typed', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'A first one', code: 'sta101b' })
+    await make(school, { title: 'The one itself', code: 'sta101' })
+    expect(await titles(school, 'STA101')).toEqual(['The one itself', 'A first one'])
+    expect(await titles(school, 'sta101', { order: 'title' })).toEqual(['A first one', 'The one itself'])
+  })
+
   it('takes signs that mean something to the database as words or as nothing', async () => {
     const school = await aSchool()
     await make(school, { title: 'Near and far' })

@@ -25,7 +25,11 @@ export async function searchShelf(
   const left = narrowed(found, asked.filter, asked.order)
   const ids = left.slice(0, MOST_SHOWN).map((p) => p.id)
   const had = await hadBy(tx, actor, ids)
-  const cards = await cardsById(tx, ids)
+  const shown = await cardsById(tx, ids)
+  // who types a whole short code means that piece, not those whose codes begin with it
+  const code = asked.text.trim().toLowerCase()
+  const isMeant = (card: { readonly code: string }) => Number(asked.order === 'fit' && card.code === code)
+  const cards = shown.toSorted((a, b) => isMeant(b) - isMeant(a))
   return ok({
     total: left.length,
     facets: facetCounts(found, asked.filter),
