@@ -188,3 +188,5 @@ export {
 export type { LayerRecord, TrailSettings } from './versions'
 export { addComment, commentsOf, draftsOf, dropComment, dropDraft, saveDraft } from './scoring'
 export type { DraftRecord } from './scoring'
+export { piecesToDo } from './load'
+export type { PieceToDo } from './load'

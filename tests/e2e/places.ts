@@ -5,6 +5,7 @@ export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/pace', 'Length here'],
   ['/pace/fit', 'Meetings there are'],
   ['/pace/charts', 'The whole plan within the year'],
+  ['/pace/load', 'Minutes a week in all classes'],
   ['/pace/sheet', 'W1.1 What a vibration is'],
   ['/shelf?piece=piece-wav204', 'Try it as a learner'],
   ['/shelf?by=standards&standard=TH.8.W.7', 'Before and after'],

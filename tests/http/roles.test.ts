@@ -799,6 +799,16 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, H, H, H, H, H, H],
   },
   {
+    route: 'GET /api/classes/CLASS/load?spread=window',
+    file: 'classes/[classId]/load/index.get.ts',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'GET /api/classes/CLASS/load/none',
+    file: 'classes/[classId]/load/[learnerId].get.ts',
+    expected: [S, H, H, H, H, H, H, H, H],
+  },
+  {
     route: 'POST /api/comments',
     file: 'comments/index.post.ts',
     body: { text: 'Go on.' },

@@ -67,6 +67,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   attempts: ['base', 'library'],
   versions: ['base', 'library'],
   writing: [],
+  load: ['base'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],

@@ -27,6 +27,11 @@ const items = computed(() => [
       onSelect: () => void navigateTo({ path: '/pace/charts', query: query.value }),
     },
     {
+      label: 'Load by week',
+      icon: 'i-lucide-weight',
+      onSelect: () => void navigateTo({ path: '/pace/load', query: query.value }),
+    },
+    {
       label: 'Term sheet to print',
       icon: 'i-lucide-printer',
       onSelect: () => void navigateTo({ path: '/pace/sheet', query: query.value }),

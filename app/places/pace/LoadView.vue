@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { useHead, useRoute, useRouter } from '#imports'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { mondayOf } from '#core/base'
+import type { ClassId, IsoDay, UserId } from '#core/base'
+import type { Spread } from '#core/load'
+import { ShowLoad } from '#shared/contracts/load'
+import type { ClassLoad } from '#shared/contracts/load'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
+import { useOverview } from '~/shared/session/overview'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import { sayDate, zoneNamed } from '~/shared/words/times'
+import LearnerDays from './components/load/LearnerDays.vue'
+import LoadTable from './components/load/LoadTable.vue'
+
+/** Whether it is too much, for whom and when: what each learner of a class carries in all of their classes. */
+const overview = useOverview()
+const route = useRoute()
+const router = useRouter()
+onMounted(() => overview.load())
+const shown = shallowRef<ClassLoad | null>(null)
+const problem = ref('')
+const spread = ref<Spread>('window')
+const chosen = ref<{ readonly learnerId: UserId; readonly week: IsoDay } | null>(null)
+const classes = computed(() => overview.overview?.classes ?? [])
+const classId = computed(() => {
+  const asked = route.query.class
+  return (
+    typeof asked === 'string' ? asked : (classes.value.find((c) => c.mine)?.id ?? null)
+  ) as ClassId | null
+})
+useHead({ title: computed(() => `Load of ${shown.value?.name ?? 'a class'} · Step Cairn`) })
+async function load(): Promise<void> {
+  const id = classId.value
+  if (!id) return
+  const reply = await call(ShowLoad, { params: { classId: id }, query: { spread: spread.value } })
+  problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  if (reply.ok) shown.value = reply.value
+}
+watch(
+  [classId, spread],
+  () => {
+    chosen.value = null
+    void load()
+  },
+  { immediate: true },
+)
+const thisWeek = computed(() =>
+  shown.value ? mondayOf(zoneNamed(shown.value.zone).local(shown.value.now).on) : null,
+)
+/** What this week and the three after it hold that is too much. */
+const soon = computed(() => {
+  const { load, cautions } = shown.value ?? {}
+  const at = load?.weeks.findIndex((w) => w === thisWeek.value) ?? -1
+  const weeks = new Set(load?.weeks.slice(Math.max(0, at), Math.max(0, at) + 4))
+  return (cautions ?? []).filter((c) => weeks.has(mondayOf(c.on)))
+})
+const sentence = computed(() => {
+  const learners = new Set(soon.value.map((c) => c.learnerId)).size
+  if (learners === 0) return 'Nobody carries more than the limits in this week and the three after it.'
+  const first = soon.value.reduce((a, b) => (b.on < a.on ? b : a))
+  return `${count(learners, 'learner carries', 'learners carry')} more than the limits soon, first in the week of ${sayDate(mondayOf(first.on))}.`
+})
+const SPREAD_WORDS = [
+  { value: 'window' as const, label: 'over the days of each window' },
+  { value: 'due' as const, label: 'on the day it is due' },
+]
+</script>
+
+<template>
+  <div class="page">
+    <header class="flex flex-wrap items-center gap-3">
+      <div class="flex-1 min-w-60">
+        <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
+        <h1>Load</h1>
+      </div>
+      <ChoiceButtons
+        label="Class"
+        :items="classes.map((c) => ({ value: c.id, label: c.name }))"
+        :model-value="classId"
+        @update:model-value="router.replace({ query: { class: $event } })"
+      />
+    </header>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="!shown" class="said">Opening …</p>
+    <template v-else>
+      <p data-hook="load-sentence">{{ sentence }}</p>
+      <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <ChoiceButtons v-model="spread" label="Minutes count" :items="SPREAD_WORDS" />
+        <p class="said">
+          Minutes a week in all classes of each learner. Above {{ shown.limits.minutesPerWeek }} minutes, or
+          {{ shown.limits.piecesPerWeek }} pieces, a week is marked.
+        </p>
+      </div>
+      <div class="split" :class="{ two: chosen }">
+        <LoadTable
+          :of="shown"
+          :this-week="thisWeek"
+          :chosen="chosen"
+          @choose="
+            (learnerId, week) => {
+              chosen = { learnerId, week }
+            }
+          "
+        />
+        <LearnerDays
+          v-if="chosen"
+          :of="shown"
+          :learner-id="chosen.learnerId"
+          :week="chosen.week"
+          @close="
+            () => {
+              chosen = null
+            }
+          "
+        />
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 1.1rem 1.25rem 2rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.9rem;
+  align-content: start;
+}
+.split {
+  display: grid;
+  gap: 1rem;
+  grid-template-columns: minmax(0, 1fr);
+}
+.split.two {
+  grid-template-columns: minmax(0, 1fr) minmax(18rem, 24rem);
+}
+@media (max-width: 900px) {
+  .split.two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { addDays, mondayOf } from '#core/base'
+import type { IsoDay, UserId } from '#core/base'
+import { betterDays } from '#core/load'
+import { ShowLoadOf } from '#shared/contracts/load'
+import type { ClassLoad, LearnersPieces } from '#shared/contracts/load'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { KIND_WORDS } from '~/shared/words/pieces'
+import { sayDate, sayDay } from '~/shared/words/times'
+
+/** One learner's week, day by day, with the pieces of all their classes, and days that would be better. */
+const props = defineProps<{ of: ClassLoad; learnerId: UserId; week: IsoDay }>()
+const emit = defineEmits<{ close: [] }>()
+const found = shallowRef<LearnersPieces | null>(null)
+watch(
+  () => [props.of.classId, props.learnerId] as const,
+  async ([classId, learnerId]) => {
+    found.value = null
+    const reply = await call(ShowLoadOf, { params: { classId, learnerId } })
+    if (reply.ok && learnerId === props.learnerId) found.value = reply.value
+  },
+  { immediate: true },
+)
+const own = computed(() => props.of.load.learners.find((l) => l.learnerId === props.learnerId))
+const days = computed(() =>
+  props.of.load.days.flatMap((on, i) =>
+    mondayOf(on) === props.week ? [{ on, minutes: Math.round(own.value?.days[i] ?? 0) }] : [],
+  ),
+)
+const most = computed(() =>
+  Math.max(props.of.limits.minutesPerDay ?? 60, ...days.value.map((d) => d.minutes)),
+)
+const pieces = computed(() =>
+  (found.value?.pieces ?? []).filter((p) => p.fromOn < addDays(props.week, 7) && p.throughOn >= props.week),
+)
+const heaviest = computed(() => days.value.reduce((a, b) => (b.minutes > a.minutes ? b : a), days.value[0]!))
+const better = computed(() =>
+  own.value && days.value.length
+    ? betterDays({ ...props.of.load, learners: [own.value] }, heaviest.value.on, { within: 8, count: 3 })
+    : [],
+)
+</script>
+
+<template>
+  <aside class="panel" :aria-label="`Week of ${found?.name ?? 'a learner'}`" data-hook="learner-days">
+    <header class="flex items-start gap-2">
+      <div class="flex-1">
+        <h2>{{ found?.name }}</h2>
+        <p class="said">Week of {{ sayDate(week) }}</p>
+      </div>
+      <UButton
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-x"
+        aria-label="Close the week"
+        @click="emit('close')"
+      />
+    </header>
+    <ul class="days">
+      <li v-for="d in days" :key="d.on">
+        <span>{{ sayDay(d.on) }}</span>
+        <span class="bar" aria-hidden="true"><i :style="{ width: `${(100 * d.minutes) / most}%` }" /></span>
+        <span :class="{ much: d.minutes > (of.limits.minutesPerDay ?? Infinity) }">{{ d.minutes }} min</span>
+      </li>
+    </ul>
+    <p v-if="better.length && heaviest.minutes > 0" class="said" data-hook="better-days">
+      Lighter for them than {{ sayDay(heaviest.on) }}:
+      {{ better.map((b) => `${sayDay(b.on)} (${Math.round(b.most)} min)`).join(', ') }}.
+    </p>
+    <h3 class="mt-3">{{ count(pieces.length, 'piece') }} in this week</h3>
+    <ul class="pieces">
+      <li v-for="(p, i) in pieces" :key="i">
+        <strong>{{ p.title }}</strong>
+        <span class="said">
+          {{ p.className }} · {{ KIND_WORDS[p.kind] }} · {{ p.minutes }} min · {{ sayDay(p.fromOn) }} to
+          {{ sayDay(p.throughOn) }}</span
+        >
+      </li>
+    </ul>
+  </aside>
+</template>
+
+<style scoped>
+.panel {
+  padding: 0.8rem 1rem;
+  background: var(--ui-bg-muted);
+  border: 1px solid var(--ui-border);
+  border-radius: 0.5rem;
+  align-self: start;
+  display: grid;
+  gap: 0.6rem;
+}
+.days {
+  display: grid;
+  gap: 0.25rem;
+}
+.days li {
+  display: grid;
+  grid-template-columns: 6.5rem 1fr 4rem;
+  gap: 0.5rem;
+  align-items: center;
+  font-variant-numeric: tabular-nums;
+}
+.bar {
+  height: 0.7rem;
+  background: var(--ui-bg-accented);
+  border-radius: 2px;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ui-primary);
+  border-radius: 2px;
+}
+.much {
+  font-weight: 700;
+  color: var(--ui-error);
+}
+.pieces {
+  display: grid;
+  gap: 0.4rem;
+}
+.pieces li {
+  display: grid;
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import type { IsoDay, UserId } from '#core/base'
+import type { ClassLoad } from '#shared/contracts/load'
+import { count } from '~/shared/words/numbers'
+import { sayDate } from '~/shared/words/times'
+
+/** Learners × weeks: minutes as figures on a ground that gets deeper with them, whoever carries most soon on top. */
+const props = defineProps<{
+  of: ClassLoad
+  thisWeek: IsoDay | null
+  chosen: { readonly learnerId: UserId; readonly week: IsoDay } | null
+}>()
+const emit = defineEmits<{ choose: [learnerId: UserId, week: IsoDay] }>()
+/** So many weeks from this one on decide who stands on top. */
+const SOON = 3
+const weeks = computed(() => props.of.load.weeks)
+const now = computed(() => weeks.value.findIndex((w) => w === props.thisWeek))
+const names = computed(() => new Map(props.of.learners.map((l) => [l.id, l.name])))
+const soonOf = (minutes: readonly number[]) =>
+  minutes.slice(Math.max(0, now.value), Math.max(0, now.value) + SOON).reduce((a, b) => a + b, 0)
+const rows = computed(() =>
+  props.of.load.learners
+    .map((l) => ({ ...l, name: names.value.get(l.learnerId) ?? '', soon: soonOf(l.weeks) }))
+    .sort((a, b) => b.soon - a.soon || a.name.localeCompare(b.name)),
+)
+const isTooMuch = (minutes: number, pieces: number) => {
+  const { minutesPerWeek, piecesPerWeek } = props.of.limits
+  return (
+    (minutesPerWeek !== null && minutes > minutesPerWeek) ||
+    (piecesPerWeek !== null && pieces > piecesPerWeek)
+  )
+}
+const depth = (minutes: number) => Math.min(1, minutes / (props.of.limits.minutesPerWeek ?? 240))
+const ground = (minutes: number) =>
+  minutes < 0.5
+    ? undefined
+    : `color-mix(in oklab, var(--ui-primary) ${Math.round(4 + 26 * depth(minutes))}%, var(--ui-bg))`
+function say(name: string, week: IsoDay, minutes: number, pieces: number): string {
+  const much = isTooMuch(minutes, pieces) ? ', over the limit' : ''
+  return `${name}, week of ${sayDate(week)}: ${count(Math.round(minutes), 'minute')}, ${count(pieces, 'piece')}${much}`
+}
+/** One stop for the Tab key; arrows move it. */
+const at = ref<readonly [number, number]>([0, 0])
+const table = useTemplateRef<HTMLElement>('table')
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+}
+async function move(event: KeyboardEvent): Promise<void> {
+  const step = STEPS[event.key]
+  if (!step) return
+  event.preventDefault()
+  const clamp = (n: number, most: number) => Math.min(Math.max(0, n), most - 1)
+  at.value = [
+    clamp(at.value[0] + step[0], rows.value.length),
+    clamp(at.value[1] + step[1], weeks.value.length),
+  ]
+  await nextTick()
+  table.value?.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus()
+}
+onMounted(() => {
+  at.value = [0, Math.max(0, now.value)]
+  table.value?.querySelector('th.now')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+})
+</script>
+
+<template>
+  <div class="scroller" tabindex="0" role="region" aria-label="Learners and weeks">
+    <table ref="table" class="grid-table" data-hook="load-table">
+      <thead>
+        <tr>
+          <th scope="col" class="name">Learner</th>
+          <th v-for="w in weeks" :key="w" scope="col" :class="{ now: w === thisWeek }">{{ sayDate(w) }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(l, row) in rows" :key="l.learnerId">
+          <th scope="row" class="name">{{ l.name }}</th>
+          <td v-for="(minutes, i) in l.weeks" :key="i" :style="{ background: ground(minutes) }">
+            <button
+              type="button"
+              data-cell
+              :class="{ much: isTooMuch(minutes, l.pieces[i] ?? 0) }"
+              :tabindex="at[0] === row && at[1] === i ? 0 : -1"
+              :aria-pressed="chosen?.learnerId === l.learnerId && chosen.week === weeks[i]"
+              :aria-label="say(l.name, weeks[i]!, minutes, l.pieces[i] ?? 0)"
+              @keydown="move"
+              @focus="
+                () => {
+                  at = [row, i]
+                }
+              "
+              @click="emit('choose', l.learnerId, weeks[i]!)"
+            >
+              {{ minutes < 0.5 ? '' : Math.round(minutes) }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroller {
+  overflow: auto;
+  max-height: 75vh;
+  scroll-padding: 3rem 1rem 1rem 13rem;
+}
+table {
+  width: auto;
+  border-collapse: separate;
+  border-spacing: 0;
+}
+th.name {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--ui-bg);
+  text-align: left;
+  min-width: 11rem;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--ui-bg);
+  white-space: nowrap;
+  font-weight: 500;
+}
+thead th.name {
+  z-index: 2;
+}
+th.now {
+  color: var(--ui-primary);
+  font-weight: 700;
+  border-bottom: 2px solid var(--ui-primary);
+}
+td {
+  padding: 0;
+}
+button {
+  width: 100%;
+  min-width: 3.6rem;
+  min-height: 1.9rem;
+  font-variant-numeric: tabular-nums;
+}
+button.much {
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--ui-error);
+}
+button[aria-pressed='true'] {
+  box-shadow: inset 0 0 0 2px var(--ui-primary);
+}
+</style>

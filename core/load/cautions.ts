@@ -1,0 +1,91 @@
+import type { IsoDay, Minutes, UserId } from '../base'
+import type { Load } from './types'
+
+/** As much as one learner shall carry; null: nobody has said. */
+export interface LoadLimits {
+  readonly minutesPerDay: Minutes | null
+  readonly minutesPerWeek: Minutes | null
+  readonly piecesPerWeek: number | null
+}
+
+/** Five pieces a week are many: the usual limit where a school has set none. */
+export const USUAL_LIMITS: LoadLimits = { minutesPerDay: 60, minutesPerWeek: 240, piecesPerWeek: 5 }
+
+/** Something that is too much for a learner. */
+export type LoadCaution =
+  | {
+      readonly kind: 'minutes-in-day'
+      readonly learnerId: UserId
+      readonly on: IsoDay
+      readonly minutes: Minutes
+    }
+  | {
+      readonly kind: 'minutes-in-week'
+      readonly learnerId: UserId
+      readonly on: IsoDay
+      readonly minutes: Minutes
+    }
+  | {
+      readonly kind: 'pieces-in-week'
+      readonly learnerId: UserId
+      readonly on: IsoDay
+      readonly count: number
+    }
+  | { readonly kind: 'tests-in-day'; readonly learnerId: UserId; readonly on: IsoDay; readonly count: number }
+
+/** What is over the limits, and days with several tests: learner by learner, each in the order of time. */
+export function cautionsIn({ days, weeks, learners }: Load, limits: LoadLimits): readonly LoadCaution[] {
+  const { minutesPerDay, minutesPerWeek, piecesPerWeek } = limits
+  const isOver = (n: number | undefined, most: number | null) =>
+    most !== null && n !== undefined && n > most + 1e-6
+  return learners.flatMap(({ learnerId, ...of }) => [
+    ...days.flatMap((on, i): readonly LoadCaution[] =>
+      isOver(of.days[i], minutesPerDay)
+        ? [{ kind: 'minutes-in-day', learnerId, on, minutes: of.days[i] ?? 0 }]
+        : [],
+    ),
+    ...weeks.flatMap((on, i): readonly LoadCaution[] =>
+      isOver(of.weeks[i], minutesPerWeek)
+        ? [{ kind: 'minutes-in-week', learnerId, on, minutes: of.weeks[i] ?? 0 }]
+        : [],
+    ),
+    ...weeks.flatMap((on, i): readonly LoadCaution[] =>
+      isOver(of.pieces[i], piecesPerWeek)
+        ? [{ kind: 'pieces-in-week', learnerId, on, count: of.pieces[i] ?? 0 }]
+        : [],
+    ),
+    ...days.flatMap((on, i): readonly LoadCaution[] =>
+      (of.tests[i] ?? 0) > 1 ? [{ kind: 'tests-in-day', learnerId, on, count: of.tests[i] ?? 0 }] : [],
+    ),
+  ])
+}
+
+/** A day, and what the learner who would carry most carries on it. */
+export interface BetterDay {
+  readonly on: IsoDay
+  readonly most: Minutes
+}
+
+/**
+ * School days on which work that is due on `on` would weigh less on who carries most, the lightest first, of two
+ * alike the nearer, then the earlier; at most `count`.
+ * @param within how many school days before and after are looked at.
+ */
+export function betterDays(
+  { days, learners }: Load,
+  on: IsoDay,
+  { within, count }: { readonly within: number; readonly count: number },
+): readonly BetterDay[] {
+  const at = days.indexOf(on)
+  if (at < 0) return []
+  const mostOn = (i: number) => Math.max(0, ...learners.map((l) => l.days[i] ?? 0))
+  const here = mostOn(at)
+  const near = days.flatMap((day, i) =>
+    i !== at && Math.abs(i - at) <= within ? [{ on: day, most: mostOn(i), far: Math.abs(i - at) }] : [],
+  )
+  return near
+    .filter((d) => d.most < here)
+    .sort((a, b) => a.most - b.most || a.far - b.far)
+    .slice(0, count)
+    .map(({ on, most }) => ({ on, most }))
+}

@@ -1,0 +1,39 @@
+import type { AssignmentId, IsoDay, Minutes, PieceId, UserId } from '../base'
+
+/** Whether a piece's minutes count on each school day of its window, or all of them on the day on which it is due. */
+export const SPREADS = ['window', 'due'] as const
+export type Spread = (typeof SPREADS)[number]
+
+/** A piece that one learner has to do, of whatever class and teacher. */
+export interface LoadPiece {
+  readonly learnerId: UserId
+  readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+  readonly minutes: Minutes
+  /** From which day on they can do it. */
+  readonly fromOn: IsoDay
+  /** The last day of it: when it is due, or, without that, when it closes. */
+  readonly throughOn: IsoDay
+  readonly isTest: boolean
+}
+
+/** What one learner carries, by the places of days and of weeks. */
+export interface LearnerLoad {
+  readonly learnerId: UserId
+  /** Minutes on each school day. */
+  readonly days: readonly Minutes[]
+  /** Minutes in each week. */
+  readonly weeks: readonly Minutes[]
+  /** Pieces whose last day lies in each week. */
+  readonly pieces: readonly number[]
+  /** Tests on each school day. */
+  readonly tests: readonly number[]
+}
+
+/** Learners' loads over the school days and weeks of a stretch of time. */
+export interface Load {
+  readonly days: readonly IsoDay[]
+  /** Mondays, in order. */
+  readonly weeks: readonly IsoDay[]
+  readonly learners: readonly LearnerLoad[]
+}

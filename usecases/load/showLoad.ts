@@ -1,0 +1,93 @@
+import { ok, refuse } from '#core/base'
+import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
+import type { Actor } from '#core/access'
+import { schoolDays, zoneOf } from '#core/calendar'
+import type { SchoolYear, Zone } from '#core/calendar'
+import { USUAL_LIMITS, cautionsIn, loadOf } from '#core/load'
+import type { LoadPiece, Spread } from '#core/load'
+import { learnersOf, piecesToDo, yearsById } from '#db/repositories'
+import type { PieceToDo } from '#db/repositories'
+import type { Deps } from '../deps'
+import { classFor } from '../teaching/classAccess'
+
+/**
+ * What each learner of a class carries over the school year, in all of their classes, with what is over the limits.
+ * Other teachers' work counts, too; which it is, is told by `showLoadOf`.
+ */
+export async function showLoad(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly spread: Spread },
+) {
+  const tx = deps.store.read
+  const found = await classFor(tx, actor, input.classId, 'see')
+  if (!found.ok) return found
+  const year = (await yearsById(tx, [found.value.yearId])).get(found.value.yearId)?.year
+  if (!year) return refuse({ code: 'access/not-found' as const, what: 'year' })
+  const zone = zoneOf(year.zone)
+  const days = openDays(year)
+  const learners = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
+  const ids = learners.map((l) => l.id)
+  const pieces = await piecesToDo(tx, ids, yearIn(year, zone))
+  const load = loadOf(
+    pieces.map((p) => toLoad(p, zone)),
+    days,
+    ids,
+    input.spread,
+  )
+  return ok({
+    classId: input.classId,
+    name: found.value.name,
+    zone: year.zone,
+    learners: learners.map(({ id, name }) => ({ id, name })),
+    load,
+    limits: USUAL_LIMITS,
+    cautions: cautionsIn(load, USUAL_LIMITS),
+    now: deps.clock.now(),
+  })
+}
+
+/** What one learner of a class has to do in a week, piece by piece, of all their classes. */
+export async function showLoadOf(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  input: { readonly classId: ClassId; readonly learnerId: UserId },
+) {
+  const tx = deps.store.read
+  const found = await classFor(tx, actor, input.classId, 'see')
+  if (!found.ok) return found
+  const learners = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
+  const learner = learners.find((l) => l.id === input.learnerId)
+  const year = (await yearsById(tx, [found.value.yearId])).get(found.value.yearId)?.year
+  if (!learner || !year) return refuse({ code: 'access/not-found' as const, what: 'learner' })
+  const zone = zoneOf(year.zone)
+  const pieces = await piecesToDo(tx, [learner.id], yearIn(year, zone))
+  return ok({
+    name: learner.name,
+    pieces: pieces.map((p) => ({
+      title: p.title,
+      className: p.className,
+      kind: p.kind,
+      minutes: p.minutes,
+      ...daysOf(p, zone),
+    })),
+  })
+}
+
+function openDays(year: SchoolYear): readonly IsoDay[] {
+  return schoolDays(year).flatMap((d) => (d.closedBy === null ? [d.on] : []))
+}
+
+function yearIn(year: SchoolYear, zone: Zone): { readonly from: Instant; readonly until: Instant } {
+  return { from: zone.at(year.firstOn, 0), until: zone.at(year.lastOn, 24 * 60) }
+}
+
+function toLoad(piece: PieceToDo, zone: Zone): LoadPiece {
+  const { learnerId, assignmentId, pieceId, minutes, kind } = piece
+  return { learnerId, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
+}
+
+function daysOf({ from, until }: PieceToDo, zone: Zone): Pick<LoadPiece, 'fromOn' | 'throughOn'> {
+  // a moment at 00:00 belongs to the day that has just ended
+  return { fromOn: zone.local(from).on, throughOn: zone.local((until - 1) as Instant).on }
+}
