@@ -61,7 +61,8 @@ const sentence = computed(() => {
   const learners = new Set(soon.value.map((c) => c.learnerId)).size
   if (learners === 0) return 'Nobody carries more than the limits in this week and the three after it.'
   const first = soon.value.reduce((a, b) => (b.on < a.on ? b : a))
-  return `${count(learners, 'learner carries', 'learners carry')} more than the limits soon, first in the week of ${sayDate(mondayOf(first.on))}.`
+  const who = count(learners, 'learner carries', 'learners carry')
+  return `${who} more than the limits soon, first in the week of ${sayDate(mondayOf(first.on))}.`
 })
 const SPREAD_WORDS = [
   { value: 'window' as const, label: 'over the days of each window' },

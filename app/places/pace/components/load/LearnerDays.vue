@@ -8,7 +8,7 @@ import type { ClassLoad, LearnersPieces } from '#shared/contracts/load'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
-import { sayDate, sayDay } from '~/shared/words/times'
+import { sayDate, sayDay, zoneNamed } from '~/shared/words/times'
 
 /** One learner's week, day by day, with the pieces of all their classes, and days that would be better. */
 const props = defineProps<{ of: ClassLoad; learnerId: UserId; week: IsoDay }>()
@@ -36,11 +36,16 @@ const pieces = computed(() =>
   (found.value?.pieces ?? []).filter((p) => p.fromOn < addDays(props.week, 7) && p.throughOn >= props.week),
 )
 const heaviest = computed(() => days.value.reduce((a, b) => (b.minutes > a.minutes ? b : a), days.value[0]!))
-const better = computed(() =>
-  own.value && days.value.length
-    ? betterDays({ ...props.of.load, learners: [own.value] }, heaviest.value.on, { within: 8, count: 3 })
-    : [],
-)
+const today = computed(() => zoneNamed(props.of.zone).local(props.of.now).on)
+/** Of the days to come: what is past is nobody's choice. */
+const better = computed(() => {
+  if (!own.value || !days.value.length || heaviest.value.on < today.value) return []
+  const near = betterDays({ ...props.of.load, learners: [own.value] }, heaviest.value.on, {
+    within: 8,
+    count: 16,
+  })
+  return near.filter((b) => b.on >= today.value).slice(0, 3)
+})
 </script>
 
 <template>
