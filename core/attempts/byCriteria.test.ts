@@ -30,6 +30,10 @@ describe('points by criteria', () => {
 
   it('are given in halves, no more than there are', () => {
     expect(areLevelsOf(rubric, [4, null, 0.5])).toBe(true)
+    // every level that can be chosen is one
+    for (const points of [0.75, 1, 2.5, 3.3, 9, 20, 33])
+      for (const level of levelsFor({ points }))
+        expect(areLevelsOf([{ name: '', points }], [level])).toBe(true)
     const bad = [
       [5, 0, 0],
       [0, -1, 0],

@@ -28,12 +28,13 @@ export function levelsFor({ points }: Pick<Looked, 'points'>): readonly number[]
   return levels.includes(points) ? levels : [...levels, points]
 }
 
-/** Whether levels are of these criteria, each in steps of a half and no more than there is. */
+/** Whether levels are of these criteria: each in steps of a half, or all there is, and no more. */
 export function areLevelsOf(criteria: readonly Looked[], levels: Levels): boolean {
   if (levels.length !== criteria.length) return false
   return criteria.every(({ points }, i) => {
     const level = levels[i]
-    return level == null || (level >= 0 && level <= points && Number.isInteger(level * 2))
+    if (level == null || level === points) return level !== undefined
+    return level >= 0 && level <= points && Number.isInteger(level * 2)
   })
 }
 

@@ -53,6 +53,10 @@ describe('grid', () => {
       isParallel: false,
     })
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
+    // a text that nobody has scored yet was late all the same
+    const text = aTry(6, 0)
+    const unscored = { ...text, score: { ...text.score!, of: 4, waiting: 4 } }
+    expect(cell({ attempts: [unscored] })).toMatchObject({ ratio: null, late: true })
     expect(
       cell({
         works: [{ assignmentId: w, pieceId: P1, kept: 'latest', passPercent: null }],

@@ -1,4 +1,4 @@
-import { keptScore, passingOf, pieceName } from '../attempts'
+import { countedRatio, keptScore, passingOf, pieceName } from '../attempts'
 import type { Attempt, Kept, NamedPiece } from '../attempts'
 import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
@@ -65,7 +65,7 @@ function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): b
         ? done.slice(0, 1)
         : kept === 'latest'
           ? done.slice(-1)
-          : done.filter((t) => t.score?.ratio === score).slice(0, 1)
+          : done.filter((t) => t.score !== null && countedRatio(t.score) === score).slice(0, 1)
   return counted.some((t) => t.submittedAt !== null && t.submittedAt >= dueAt)
 }
 

@@ -10,7 +10,7 @@ export interface TextRow {
 }
 
 const MOST_ROWS = 5000
-/** Longer than any name, title or list of groups; nothing is matched against a longer cell. */
+/** Longer than any name, title or list of groups; nothing is matched against a longer cell, unless it is a text. */
 const MOST_IN_CELL = 1000
 const BREAK = /\r\n|\n|\r/
 
@@ -19,7 +19,10 @@ const BREAK = /\r\n|\n|\r/
  * `sep=;` names the separator, as spreadsheets write it. Refused when empty, unreadable, over 5,000 rows, or when
  * letters were lost on the way because the file was saved in another encoding.
  */
-export function parseCells(text: string): Result<readonly TextRow[], FormatRefusal> {
+export function parseCells(
+  text: string,
+  mostInCell = MOST_IN_CELL,
+): Result<readonly TextRow[], FormatRefusal> {
   const source = text.replace(/^\uFEFF/, '')
   if (source.includes('\u0000')) return refuse({ code: 'formats/not-text', field: 'text' })
   if (source.trim() === '') return refuse({ code: 'formats/empty', field: 'text' })
@@ -30,13 +33,14 @@ export function parseCells(text: string): Result<readonly TextRow[], FormatRefus
   }
   const named = /^sep=(.)[ \t]*(?:\r\n|\n|\r|$)/i.exec(source)
   const rest = named ? source.slice(named[0].length) : source
-  return rowsOf(rest, named?.[1] ?? sniffed(rest), named ? 2 : 1)
+  return rowsOf(rest, named?.[1] ?? sniffed(rest), named ? 2 : 1, mostInCell)
 }
 
 function rowsOf(
   source: string,
   delimiter: string,
   firstLine: number,
+  mostInCell: number,
 ): Result<readonly TextRow[], FormatRefusal> {
   const rows: TextRow[] = []
   const broken: number[] = []
@@ -47,7 +51,7 @@ function rowsOf(
     delimiter,
     step: ({ data, errors, meta }) => {
       if (errors.some((e) => e.type === 'Quotes')) broken.push(line)
-      else if (data.some((c) => c.length > MOST_IN_CELL)) long.push(line)
+      else if (data.some((c) => c.length > mostInCell)) long.push(line)
       const cells = data.map((c) => c.trim())
       if (cells.some((c) => c !== '')) rows.push({ line, cells })
       line += source.slice(cursor, meta.cursor).split(BREAK).length - 1
@@ -58,7 +62,7 @@ function rowsOf(
   if (brokenAt !== undefined) return refuse({ code: 'formats/broken-quotes', field: 'text', line: brokenAt })
   const [longAt] = long
   if (longAt !== undefined)
-    return refuse({ code: 'formats/cell-too-long', field: 'text', line: longAt, most: MOST_IN_CELL })
+    return refuse({ code: 'formats/cell-too-long', field: 'text', line: longAt, most: mostInCell })
   if (rows.length > MOST_ROWS)
     return refuse({ code: 'formats/too-many-rows', field: 'text', count: rows.length, most: MOST_ROWS })
   return ok(rows)

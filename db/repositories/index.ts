@@ -52,6 +52,7 @@ export { screenFor } from './learnerScreen'
 export type { LearnerScreen, ListedPiece } from './learnerScreen'
 export type { OwnTerms } from './learnerWork'
 export {
+  classHaving,
   closesForAll,
   dropLearnerWork,
   learnerWorkIn,

@@ -66,6 +66,17 @@ export async function publishedWorkFor(
   return { learnerId, assignmentId, pieceId, classId, terms: termsIn(row), ...own }
 }
 
+/** In which class a learner has a piece; null: they have it in none. */
+export async function classHaving(
+  tx: Connection,
+  { assignmentId, pieceId, learnerId }: NamedPiece & { readonly learnerId: UserId },
+): Promise<ClassId | null> {
+  const [row] = await ask<{ readonly classId: ClassId }>(tx, CLASS_HAVING, [assignmentId, learnerId, pieceId])
+  return row?.classId ?? null
+}
+const CLASS_HAVING = `select class_id as classId from learner_work
+  where assignment_id = ? and learner_id = ? and piece_id = ?`
+
 /** What of a piece's versions a learner was given; null: none, or the piece has none. */
 export async function versionGiven(
   tx: Connection,

@@ -4,7 +4,7 @@ import { areLevelsOf, criteriaFor } from '#core/attempts'
 import type { Attempt, AttemptRefusal, Levels } from '#core/attempts'
 import type { AccessRefusal, Actor } from '#core/access'
 import { isScoredByHand } from '#core/library'
-import { attemptById, draftsOf, learnerWorkOf, saveDraft } from '#db/repositories'
+import { attemptById, classHaving, draftsOf, saveDraft } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { givenPiece } from '../learning/givenPiece'
@@ -63,10 +63,9 @@ async function handedInTry(
 ): Promise<Result<Attempt, AccessRefusal>> {
   const missing = refuse({ code: 'access/not-found' as const, what: 'try' })
   const attempt = await attemptById(tx, attemptId)
-  const rows = attempt ? await learnerWorkOf(tx, [attempt.assignmentId]) : []
-  const row = rows.find((r) => r.learnerId === attempt?.learnerId && r.pieceId === attempt.pieceId)
-  if (!attempt || !row) return missing
-  const found = await classFor(tx, actor, row.classId, 'run')
+  const classId = attempt && (await classHaving(tx, attempt))
+  if (!attempt || !classId) return missing
+  const found = await classFor(tx, actor, classId, 'run')
   if (!found.ok) return found.error.code === 'access/denied' ? found : missing
   return attempt.score === null ? missing : ok(attempt)
 }

@@ -72,38 +72,53 @@ export async function listToScore(
   if (!found.ok) return found
   await settleOverdue(deps, { assignmentIds: [input.assignmentId] })
   const { assignment, piece, className } = found.value
+  const handed = await handedIn(tx, input)
   const form = (await piecesIn(tx, [piece])).get(formName(piece))
   const own = form?.title ?? assignment.title
   return ok({
     title: assignment.pieces.length > 1 ? `${assignment.title}: ${own}` : assignment.title,
     className,
     content: form?.content ?? '',
-    answers: await answersToScore(tx, input),
+    answers: await answersIn(tx, handed),
     comments: await commentsOf(tx, actor.userId),
-    without: await withoutText(tx, input),
+    without: withoutText(handed),
   })
 }
 
-async function withoutText(tx: Connection, of: OfClass): Promise<Queue['without']> {
-  const isOfPiece = (r: { readonly pieceId: PieceId }) => r.pieceId === of.pieceId
-  const tries = (await attemptsOf(tx, [of.assignmentId])).filter(isOfPiece)
-  const begun = new Set(tries.map((t) => t.learnerId))
-  const rows = (await learnerWorkOf(tx, [of.assignmentId])).filter(isOfPiece)
-  const open = new Set(
-    rows.filter((r) => r.classId === of.classId && !begun.has(r.learnerId)).map((r) => r.learnerId),
-  )
-  const people = (await learnersOf(tx, [of.classId])).get(of.classId) ?? []
-  return people.filter((p) => open.has(p.id)).map(({ id, name }) => ({ id, name }))
+/** Who of a class has a piece, and what was begun of it. */
+interface HandedIn {
+  readonly people: readonly { readonly id: UserId; readonly name: string }[]
+  readonly tries: readonly Attempt[]
 }
 
-/** The same answers, for acts on all of them. */
-export async function answersToScore(tx: Connection, of: OfClass): Promise<readonly AnswerToScore[]> {
+async function handedIn(tx: Connection, of: OfClass): Promise<HandedIn> {
   const rows = await learnerWorkOf(tx, [of.assignmentId])
-  const inClass = new Set(rows.filter((r) => r.classId === of.classId).map((r) => r.learnerId))
-  const tries = (await attemptsOf(tx, [of.assignmentId])).filter(
-    (t) => t.pieceId === of.pieceId && t.score !== null && inClass.has(t.learnerId),
+  const have = new Set(
+    rows.filter((r) => r.classId === of.classId && r.pieceId === of.pieceId).map((r) => r.learnerId),
   )
+  const tries = await attemptsOf(tx, [of.assignmentId])
   const people = (await learnersOf(tx, [of.classId])).get(of.classId) ?? []
+  return {
+    people: people.filter((p) => have.has(p.id)),
+    tries: tries.filter((t) => t.pieceId === of.pieceId && have.has(t.learnerId)),
+  }
+}
+
+function withoutText({ people, tries }: HandedIn): Queue['without'] {
+  const begun = new Set(tries.map((t) => t.learnerId))
+  return people.filter((p) => !begun.has(p.id)).map(({ id, name }) => ({ id, name }))
+}
+
+/** Answers of one class to a piece, for acts on all of them. */
+export async function answersToScore(tx: Connection, of: OfClass): Promise<readonly AnswerToScore[]> {
+  return answersIn(tx, await handedIn(tx, of))
+}
+
+async function answersIn(
+  tx: Connection,
+  { people, tries: begun }: HandedIn,
+): Promise<readonly AnswerToScore[]> {
+  const tries = begun.filter((t) => t.score !== null)
   const names = new Map(people.map((p) => [p.id, p.name]))
   const answers = await answersOf(
     tx,

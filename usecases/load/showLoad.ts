@@ -6,7 +6,7 @@ import type { SchoolYear, Zone } from '#core/calendar'
 import { USUAL_LIMITS, cautionsIn, loadOf } from '#core/load'
 import type { LoadPiece, Spread } from '#core/load'
 import { learnersOf, piecesToDo, yearsById } from '#db/repositories'
-import type { PieceToDo } from '#db/repositories'
+import type { Connection, PieceToDo } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classFor } from '../teaching/classAccess'
 
@@ -20,24 +20,20 @@ export async function showLoad(
   input: { readonly classId: ClassId; readonly spread: Spread },
 ) {
   const tx = deps.store.read
-  const found = await classFor(tx, actor, input.classId, 'see')
+  const found = await classInYear(tx, actor, input.classId)
   if (!found.ok) return found
-  const year = (await yearsById(tx, [found.value.yearId])).get(found.value.yearId)?.year
-  if (!year) return refuse({ code: 'access/not-found' as const, what: 'year' })
-  const zone = zoneOf(year.zone)
-  const days = openDays(year)
-  const learners = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
+  const { name, year, zone, learners } = found.value
   const ids = learners.map((l) => l.id)
   const pieces = await piecesToDo(tx, ids, yearIn(year, zone))
   const load = loadOf(
     pieces.map((p) => toLoad(p, zone)),
-    days,
+    openDays(year),
     ids,
     input.spread,
   )
   return ok({
     classId: input.classId,
-    name: found.value.name,
+    name,
     zone: year.zone,
     learners: learners.map(({ id, name }) => ({ id, name })),
     load,
@@ -54,13 +50,11 @@ export async function showLoadOf(
   input: { readonly classId: ClassId; readonly learnerId: UserId },
 ) {
   const tx = deps.store.read
-  const found = await classFor(tx, actor, input.classId, 'see')
+  const found = await classInYear(tx, actor, input.classId)
   if (!found.ok) return found
-  const learners = (await learnersOf(tx, [input.classId])).get(input.classId) ?? []
+  const { year, zone, learners } = found.value
   const learner = learners.find((l) => l.id === input.learnerId)
-  const year = (await yearsById(tx, [found.value.yearId])).get(found.value.yearId)?.year
-  if (!learner || !year) return refuse({ code: 'access/not-found' as const, what: 'learner' })
-  const zone = zoneOf(year.zone)
+  if (!learner) return refuse({ code: 'access/not-found' as const, what: 'learner' })
   const pieces = await piecesToDo(tx, [learner.id], yearIn(year, zone))
   return ok({
     name: learner.name,
@@ -72,6 +66,17 @@ export async function showLoadOf(
       ...daysOf(p, zone),
     })),
   })
+}
+
+/** A class that the actor may see, with its year and its learners. */
+async function classInYear(tx: Connection, actor: Actor, classId: ClassId) {
+  const found = await classFor(tx, actor, classId, 'see')
+  if (!found.ok) return found
+  const { name, yearId } = found.value
+  const year = (await yearsById(tx, [yearId])).get(yearId)?.year
+  if (!year) return refuse({ code: 'access/not-found' as const, what: 'year' })
+  const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
+  return ok({ name, year, zone: zoneOf(year.zone), learners })
 }
 
 function openDays(year: SchoolYear): readonly IsoDay[] {

@@ -1,7 +1,6 @@
-import Papa from 'papaparse'
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
-import { headings } from '../csv'
+import { headings, parseCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from '../shelf/archive'
 
@@ -15,7 +14,7 @@ export interface TextFound {
 /** What is not taken over, and why. */
 export interface TextLeftOut {
   readonly where: string
-  readonly why: 'not-text' | 'empty' | 'too-long' | 'no-name'
+  readonly why: 'not-text' | 'empty' | 'too-long' | 'no-name' | 'no-table'
 }
 export interface TextsRead {
   readonly texts: readonly TextFound[]
@@ -25,6 +24,8 @@ export interface TextsRead {
 /** As long as one text may be, in letters. */
 const MOST_LETTERS = 20_000
 const MOST_TEXTS = 400
+/** A cell that is longer is no text that was pasted too long, but a quote that was never closed. */
+const MOST_IN_CELL = 10 * MOST_LETTERS
 const NAMES = { who: ['learner', 'name', 'who', 'student', 'pupil'], text: ['text', 'answer', 'writing'] }
 
 /**
@@ -46,34 +47,40 @@ function ofPackage(bytes: Uint8Array): Result<TextsRead, FormatRefusal> {
   // programs put notes of their own beside the files
   const files = unpack(bytes, (file) => !/(?:^|\/)(?:__MACOSX|\.)/.test(file))
   if (!files.ok) return files
-  const all = [...files.value].map(([file, content]) => ofOne(file, content))
-  return ok({
-    texts: all.flatMap((r) => (r.ok ? r.value.texts : [])),
-    leftOut: all.flatMap((r) => (r.ok ? r.value.leftOut : [])),
+  const all = [...files.value].map(([file, content]) => {
+    const read = ofOne(file, content)
+    return read.ok ? read.value : leaving(lastOf(file), 'no-table')
   })
+  return ok({ texts: all.flatMap((r) => r.texts), leftOut: all.flatMap((r) => r.leftOut) })
 }
+
+const lastOf = (path: string) => path.split('/').at(-1) ?? path
+const leaving = (where: string, why: TextLeftOut['why']): TextsRead => ({
+  texts: [],
+  leftOut: [{ where, why }],
+})
 
 function ofOne(name: string, bytes: Uint8Array): Result<TextsRead, FormatRefusal> {
   const text = textOf(bytes)
-  const where = name.split('/').at(-1) ?? name
-  if (!text.ok || text.value.includes('\u0000'))
-    return ok({ texts: [], leftOut: [{ where, why: 'not-text' }] })
+  const where = lastOf(name)
+  if (!text.ok || text.value.includes('\u0000')) return ok(leaving(where, 'not-text'))
   if (/\.csv$/i.test(name)) return ofTable(where, text.value)
   return ok(sorted([{ where, who: where.replace(/\.[^.]*$/, ''), text: text.value }]))
 }
 
 function ofTable(name: string, source: string): Result<TextsRead, FormatRefusal> {
-  const { data } = Papa.parse<string[]>(source.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  const [first, ...rows] = data
-  const at = first ? headings({ line: 1, cells: first.map((c) => c.trim()) }, NAMES, ['who', 'text']) : null
+  const cells = parseCells(source, MOST_IN_CELL)
+  if (!cells.ok) return cells
+  const [first, ...rows] = cells.value
+  const at = first ? headings(first, NAMES, ['who', 'text']) : null
   const { who, text } = at ?? {}
   if (who === undefined || text === undefined)
     return refuse({ code: 'formats/no-text-headings', field: 'text' })
   return ok(
     sorted(
-      rows.map((row, i) => ({
+      rows.map(({ cells: row }, i) => ({
         where: `${name}, row ${i + 2}`,
-        who: (row[who] ?? '').trim(),
+        who: row[who] ?? '',
         text: row[text] ?? '',
       })),
     ),

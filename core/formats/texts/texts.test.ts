@@ -33,6 +33,7 @@ describe('texts of learners', () => {
       'essays/Bo Mensah.txt': strToU8('It floats.'),
       'essays/picture.png': new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 1, 0xff]),
       'essays/empty.md': new Uint8Array(),
+      'essays/list.csv': strToU8('a,b\n1,2'),
       '__MACOSX/essays/._Bo Mensah.txt': strToU8('x'),
     })
     expect(readTexts('all.zip', bytes).value).toEqual({
@@ -40,6 +41,7 @@ describe('texts of learners', () => {
       leftOut: [
         { where: 'picture.png', why: 'not-text' },
         { where: 'empty.md', why: 'empty' },
+        { where: 'list.csv', why: 'no-table' },
       ],
     })
     const escaping = zipSync({ '../Bo.txt': strToU8('x') })

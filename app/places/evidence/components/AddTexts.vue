@@ -3,6 +3,7 @@ import { useFileDialog } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { TextLeftOut } from '#core/formats'
+import { MOST_KEPT_BYTES } from '#core/library'
 import { AddTexts } from '#shared/contracts/evidence'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -19,12 +20,12 @@ interface Row {
   readonly text: string
   readonly learnerId: UserId | null
 }
-const MOST_BYTES = 10_000_000
 const WHY: Readonly<Record<TextLeftOut['why'], string>> = {
   'not-text': 'is no text',
   empty: 'is empty',
   'too-long': 'is longer than 20,000 letters',
   'no-name': 'names nobody',
+  'no-table': 'is no table with the columns “learner” and “text”',
 }
 const rows = shallowRef<readonly Row[]>([])
 const faults = shallowRef<readonly string[]>([])
@@ -39,8 +40,8 @@ async function read(files: readonly File[]): Promise<void> {
   const found: Row[] = []
   const wrong: string[] = []
   for (const file of files) {
-    if (file.size > MOST_BYTES) {
-      wrong.push(`“${file.name}” is larger than ${MOST_BYTES / 1_000_000} MB.`)
+    if (file.size > MOST_KEPT_BYTES) {
+      wrong.push(`“${file.name}” is larger than ${MOST_KEPT_BYTES / 1_000_000} MB.`)
       continue
     }
     const texts = readTexts(file.name, new Uint8Array(await file.arrayBuffer()))

@@ -18,6 +18,10 @@ const STATUS = {
   saving: 'keeping …',
   lost: 'no connection; kept here, sent again',
 } as const
+function sayLeft({ all, left }: { readonly all: number; readonly left: number }): string {
+  if (all === 0) return 'no text yet'
+  return left > 0 ? `${left} of ${count(all, 'text')} to score` : 'all scored'
+}
 </script>
 
 <template>
@@ -34,9 +38,7 @@ const STATUS = {
       <h1>{{ title }}</h1>
       <p class="said">
         {{ about }} ·
-        <span role="status" data-hook="left">{{
-          counts.left ? `${counts.left} of ${count(counts.all, 'text')} to score` : 'all scored'
-        }}</span>
+        <span role="status" data-hook="left">{{ sayLeft(counts) }}</span>
         · <span :class="status" data-hook="kept">{{ STATUS[status] }}</span>
       </p>
     </div>
@@ -56,9 +58,12 @@ const STATUS = {
       data-hook="hide-names"
       @update:model-value="$emit('hide', $event)"
     />
-    <UButton :disabled="counts.scored === 0" data-hook="release" @click="$emit('release')">{{
-      counts.scored ? `Release ${count(counts.scored, 'score')}` : 'Nothing to release'
-    }}</UButton>
+    <UButton
+      :disabled="counts.scored === 0 || status !== 'saved'"
+      data-hook="release"
+      @click="$emit('release')"
+      >{{ counts.scored ? `Release ${count(counts.scored, 'score')}` : 'Nothing to release' }}</UButton
+    >
   </header>
 </template>
 

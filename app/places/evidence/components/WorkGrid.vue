@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { ChosenCells } from '../composables/choosing'
 import { isBelow, sayCell, textOf, toneOf } from '../cellWords'
-import { useGridKeys } from '../composables/gridKeys'
+import { useGridKeys } from '~/shared/frame/gridKeys'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
 
@@ -19,7 +19,10 @@ const emit = defineEmits<{
   choose: [of: GridColumn]
   cell: [of: GridColumn, learnerId: UserId, isMore: boolean]
 }>()
-const { isStop, move, stopAt } = useGridKeys(toRef(props, 'grid'))
+const { isStop, move, stopAt } = useGridKeys(() => ({
+  rows: props.grid.learners.length,
+  columns: props.grid.columns.length,
+}))
 const table = useTemplateRef<HTMLElement>('table')
 // what opens beside the grid must not hide the cell that was pressed
 watch(

@@ -19,5 +19,6 @@ export interface ProofingAsk {
 export interface ProofingFound {
   readonly v: 1
   readonly ask: number
-  readonly findings: readonly Finding[]
+  /** Null: the dictionary could not be fetched. */
+  readonly findings: readonly Finding[] | null
 }

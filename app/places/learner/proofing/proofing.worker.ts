@@ -4,11 +4,17 @@ import { proofread } from './proofing'
 import type { Dictionary } from './proofing'
 import type { ProofingAsk, ProofingFound } from './proofing.protocol'
 
-let dictionary: Promise<Dictionary> | null = null
+let dictionary: Dictionary | null = null
 
+/** Fetched with the first text; without a connection it is tried again with the next. */
+async function fetched(): Promise<Dictionary | null> {
+  const reply = await fetch(dic).catch(() => null)
+  return reply?.ok ? { aff, dic: await reply.text() } : null
+}
 async function answer({ ask, text, known }: ProofingAsk): Promise<void> {
-  dictionary ??= fetch(dic).then(async (reply) => ({ aff, dic: await reply.text() }))
-  const found: ProofingFound = { v: 1, ask, findings: await proofread(text, known, await dictionary) }
+  dictionary ??= await fetched()
+  const findings = dictionary && (await proofread(text, known, dictionary))
+  const found: ProofingFound = { v: 1, ask, findings }
   self.postMessage(found)
 }
 

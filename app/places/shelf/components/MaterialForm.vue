@@ -33,7 +33,7 @@ const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
   <UFormField
     v-if="draft.kind === 'writing-task'"
     label="Expected words"
-    help="One in each line. Shown, and found in a learner’s own check, where the work allows it; counted when you score"
+    help="One in each line. Shown, and found in a learner’s own check, where the work allows it"
     ><UTextarea v-model="expected" :rows="3" autoresize name="expected-words"
   /></UFormField>
   <section v-if="draft.kind === 'word-list'" aria-label="Words" class="grid gap-2">

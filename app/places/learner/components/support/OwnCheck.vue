@@ -18,7 +18,8 @@ const props = defineProps<{
 }>()
 /** The text as it was when it was looked at. */
 const looked = ref<string | null>(null)
-const findings = shallowRef<readonly Finding[]>([])
+/** Null: nobody could look, for lack of a connection. */
+const findings = shallowRef<readonly Finding[] | null>([])
 const busy = ref(false)
 let client: ProofingClient | null = null
 onBeforeUnmount(() => client?.end())
@@ -43,6 +44,10 @@ async function look(): Promise<void> {
   busy.value = true
   findings.value = await client.ask(props.text, [...props.expected, props.item.stem])
   busy.value = false
+  if (findings.value !== null) return
+  // a worker that was not fetched stays so
+  client.end()
+  client = null
 }
 </script>
 
@@ -74,7 +79,10 @@ async function look(): Promise<void> {
           >
         </p>
       </template>
-      <ul v-if="findings.length" data-hook="findings">
+      <p v-if="findings === null" class="note-line care" data-hook="no-dictionary">
+        No connection: the spelling could not be looked at. Your text is kept; check it again later.
+      </p>
+      <ul v-else-if="findings.length" data-hook="findings">
         <li v-for="f in findings" :key="f.start">
           <q>{{ wordsAt(f) }}</q> {{ WORDS[f.kind]
           }}<template v-if="f.instead.length"> Perhaps: {{ f.instead.join(', ') }}.</template>

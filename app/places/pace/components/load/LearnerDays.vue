@@ -29,6 +29,15 @@ const days = computed(() =>
     mondayOf(on) === props.week ? [{ on, minutes: Math.round(own.value?.days[i] ?? 0) }] : [],
   ),
 )
+/** Days over the limit, as the server found them. */
+const over = computed(
+  () =>
+    new Set(
+      props.of.cautions.flatMap((c) =>
+        c.kind === 'minutes-in-day' && c.learnerId === props.learnerId ? [c.on] : [],
+      ),
+    ),
+)
 const most = computed(() =>
   Math.max(props.of.limits.minutesPerDay ?? 60, ...days.value.map((d) => d.minutes)),
 )
@@ -67,7 +76,7 @@ const better = computed(() => {
       <li v-for="d in days" :key="d.on">
         <span>{{ sayDay(d.on) }}</span>
         <span class="bar" aria-hidden="true"><i :style="{ width: `${(100 * d.minutes) / most}%` }" /></span>
-        <span :class="{ much: d.minutes > (of.limits.minutesPerDay ?? Infinity) }">{{ d.minutes }} min</span>
+        <span :class="{ much: over.has(d.on) }">{{ d.minutes }} min</span>
       </li>
     </ul>
     <p v-if="better.length && heaviest.minutes > 0" class="said" data-hook="better-days">

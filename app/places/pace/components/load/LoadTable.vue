@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, useTemplateRef } from 'vue'
 import type { IsoDay, UserId } from '#core/base'
 import type { ClassLoad } from '#shared/contracts/load'
+import { useGridKeys } from '~/shared/frame/gridKeys'
 import { count } from '~/shared/words/numbers'
 import { sayDate } from '~/shared/words/times'
 
@@ -24,45 +25,31 @@ const rows = computed(() =>
     .map((l) => ({ ...l, name: names.value.get(l.learnerId) ?? '', soon: soonOf(l.weeks) }))
     .sort((a, b) => b.soon - a.soon || a.name.localeCompare(b.name)),
 )
-const isTooMuch = (minutes: number, pieces: number) => {
-  const { minutesPerWeek, piecesPerWeek } = props.of.limits
-  return (
-    (minutesPerWeek !== null && minutes > minutesPerWeek) ||
-    (piecesPerWeek !== null && pieces > piecesPerWeek)
-  )
-}
+/** Weeks over a limit, by learner, as the server found them. */
+const over = computed(
+  () =>
+    new Set(
+      props.of.cautions.flatMap((c) =>
+        c.kind === 'minutes-in-week' || c.kind === 'pieces-in-week' ? [`${c.learnerId} ${c.on}`] : [],
+      ),
+    ),
+)
+const isTooMuch = (learnerId: UserId, week: IsoDay) => over.value.has(`${learnerId} ${week}`)
 const depth = (minutes: number) => Math.min(1, minutes / (props.of.limits.minutesPerWeek ?? 240))
 const ground = (minutes: number) =>
   minutes < 0.5
     ? undefined
     : `color-mix(in oklab, var(--ui-primary) ${Math.round(4 + 26 * depth(minutes))}%, var(--ui-bg))`
-function say(name: string, week: IsoDay, minutes: number, pieces: number): string {
-  const much = isTooMuch(minutes, pieces) ? ', over the limit' : ''
-  return `${name}, week of ${sayDate(week)}: ${count(Math.round(minutes), 'minute')}, ${count(pieces, 'piece')}${much}`
+function say(l: (typeof rows.value)[number], i: number): string {
+  const week = weeks.value[i] as IsoDay
+  const much = isTooMuch(l.learnerId, week) ? ', over the limit' : ''
+  const minutes = count(Math.round(l.weeks[i] ?? 0), 'minute')
+  return `${l.name}, week of ${sayDate(week)}: ${minutes}, ${count(l.pieces[i] ?? 0, 'piece')}${much}`
 }
-/** One stop for the Tab key; arrows move it. */
-const at = ref<readonly [number, number]>([0, 0])
+const { isStop, move, stopAt } = useGridKeys(() => ({ rows: rows.value.length, columns: weeks.value.length }))
 const table = useTemplateRef<HTMLElement>('table')
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-}
-async function move(event: KeyboardEvent): Promise<void> {
-  const step = STEPS[event.key]
-  if (!step) return
-  event.preventDefault()
-  const clamp = (n: number, most: number) => Math.min(Math.max(0, n), most - 1)
-  at.value = [
-    clamp(at.value[0] + step[0], rows.value.length),
-    clamp(at.value[1] + step[1], weeks.value.length),
-  ]
-  await nextTick()
-  table.value?.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus()
-}
 onMounted(() => {
-  at.value = [0, Math.max(0, now.value)]
+  stopAt(0, Math.max(0, now.value))
   table.value?.querySelector('th.now')?.scrollIntoView({ block: 'nearest', inline: 'center' })
 })
 </script>
@@ -83,16 +70,12 @@ onMounted(() => {
             <button
               type="button"
               data-cell
-              :class="{ much: isTooMuch(minutes, l.pieces[i] ?? 0) }"
-              :tabindex="at[0] === row && at[1] === i ? 0 : -1"
+              :class="{ much: isTooMuch(l.learnerId, weeks[i]!) }"
+              :tabindex="isStop(row, i) ? 0 : -1"
               :aria-pressed="chosen?.learnerId === l.learnerId && chosen.week === weeks[i]"
-              :aria-label="say(l.name, weeks[i]!, minutes, l.pieces[i] ?? 0)"
+              :aria-label="say(l, i)"
               @keydown="move"
-              @focus="
-                () => {
-                  at = [row, i]
-                }
-              "
+              @focus="stopAt(row, i)"
               @click="emit('choose', l.learnerId, weeks[i]!)"
             >
               {{ minutes < 0.5 ? '' : Math.round(minutes) }}
