@@ -1,0 +1,22 @@
+/** Pieces released one after another: their windows by rule and by hand. */
+export { checkSeries } from './checkSeries'
+export { draftOfRow } from './draftOfRow'
+export { filledDown, moved, shifted, withOther, withOwn } from './editRows'
+export { layRows } from './layRows'
+export { overlapsIn } from './overlaps'
+export type { SeriesRefusal } from './refusals'
+export { MOST_ROWS } from './types'
+export type {
+  LaidRow,
+  NotReleased,
+  Overlap,
+  Placed,
+  RowDays,
+  RowFor,
+  Series,
+  SeriesDays,
+  SeriesPlan,
+  SeriesRow,
+  SeriesRule,
+  WholeDays,
+} from './types'
