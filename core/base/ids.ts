@@ -17,6 +17,10 @@ export type AssignmentId = Brand<string, 'AssignmentId'>
 /** A piece within one assignment. */
 export type PieceId = Brand<string, 'PieceId'>
 export type AttemptId = Brand<string, 'AttemptId'>
+/** Pieces released one after another. */
+export type SeriesId = Brand<string, 'SeriesId'>
+/** A piece of a plan's standing work. */
+export type StandingId = Brand<string, 'StandingId'>
 /** Attempt rules under a name. */
 export type PresetId = Brand<string, 'PresetId'>
 /** A comment that a teacher keeps. */

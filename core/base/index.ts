@@ -17,6 +17,8 @@ export type {
   PieceId,
   PlanId,
   PresetId,
+  SeriesId,
+  StandingId,
   ResourceId,
   SchoolId,
   TrailId,

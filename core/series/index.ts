@@ -1,5 +1,7 @@
 /** Pieces released one after another: their windows by rule and by hand. */
 export { checkSeries } from './checkSeries'
+export { asSeriesStep, SERIES_ACTS } from './command'
+export type { SeriesAct, SeriesCommand, SeriesStep } from './command'
 export { draftOfRow } from './draftOfRow'
 export { filledDown, moved, shifted, withOther, withOwn } from './editRows'
 export { layRows } from './layRows'

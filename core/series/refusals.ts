@@ -20,4 +20,5 @@ export type SeriesRefusal =
       readonly row: number
       readonly title: string
     }
+  | { readonly code: 'series/still-released'; readonly field: 'rows'; readonly row: number }
   | { readonly code: 'series/nothing-to-release'; readonly field: 'rows' }

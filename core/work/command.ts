@@ -38,6 +38,9 @@ export interface WorksCommand {
 /** As many assignments as one act may change. */
 export const MOST_AT_ONCE = 60
 
+/** As many as one step of undo may hold: a plan's standing work for several classes. */
+export const MOST_IN_STEP = 2000
+
 /** An act on assignments as it is said, without all that they were and became; `others` besides the first. */
 export interface WorkStep extends Pick<WorkCommand, 'kind' | 'what' | 'assignmentId'> {
   readonly title: string

@@ -3,9 +3,11 @@ import type { ClassId, GroupId, Instant, PlanId, SchoolId, UserId, YearId } from
 import { classTeachers, classes, enrolments, years } from '../schema/calendar'
 import { feeds, journal, plans } from '../schema/pacing'
 import { groups } from '../schema/people'
+import { series } from '../schema/overTime'
 import { assignmentTargets, learnerWork } from '../schema/work'
 import { classTrails, learnerTrails } from '../schema/versions'
 import { dropJournalOf } from './planning'
+import { dropStandingOf } from './standing'
 import type { Connection } from './store'
 
 /** Something that was made, and is no longer in use. */
@@ -44,6 +46,7 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
       await tx.delete(years).where(eq(years.id, id))
       return
     case 'plan':
+      await dropStandingOf(tx, id)
       await tx.delete(plans).where(eq(plans.id, id))
       return
     case 'group':
@@ -52,6 +55,7 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
     case 'class':
       await dropJournalOf(tx, id)
       await tx.delete(feeds).where(eq(feeds.classId, id))
+      await tx.delete(series).where(eq(series.classId, id))
       await tx.delete(groups).where(eq(groups.classId, id))
       await tx.delete(learnerTrails).where(eq(learnerTrails.classId, id))
       await tx.delete(classTrails).where(eq(classTrails.classId, id))

@@ -189,5 +189,18 @@ export {
 export type { LayerRecord, TrailSettings } from './versions'
 export { addComment, commentsOf, draftsOf, dropComment, dropDraft, saveDraft } from './scoring'
 export type { DraftRecord } from './scoring'
+export {
+  addReleases,
+  dropSeries,
+  forgetRelease,
+  releasesOf,
+  saveSeries,
+  seriesById,
+  seriesOf,
+} from './series'
+export type { SeriesRecord } from './series'
+export { laidIn, saveLaid, saveStanding, standingById, standingOf } from './standing'
+export type { LaidRecord, StandingRecord } from './standing'
+export type { JournalCommand } from './planning'
 export { piecesToDo } from './load'
 export type { PieceToDo } from './load'

@@ -1,8 +1,8 @@
 import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId } from '#core/base'
-import type { PacingCommand, Plan } from '#core/pacing'
-import type { WorkCommand, WorksCommand } from '#core/work'
+import type { Plan } from '#core/pacing'
 import { fromCommand, fromPlan, toCommand, toPlan } from '../rows/calendarRows'
+import type { JournalCommand } from '../rows/calendarRows'
 import { feeds, journal, plans } from '../schema/pacing'
 import { users } from '../schema/people'
 import type { Connection } from './store'
@@ -20,7 +20,7 @@ export interface JournalEntry {
   readonly seq: number
   readonly at: Instant
   readonly state: 'done' | 'undone' | 'dropped'
-  readonly command: PacingCommand | WorkCommand | WorksCommand
+  readonly command: JournalCommand
 }
 /** The private address under which a class's calendar can be read without signing in. */
 export interface Feed {
@@ -58,6 +58,8 @@ function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
   return { plan: toPlan(r), schoolId, ownerId, bookId, version, isArchived: archivedAt !== null }
 }
 
+export type { JournalCommand }
+
 /** Adds a plan. */
 export async function addPlan(tx: Connection, record: Omit<PlanRecord, 'isArchived'>): Promise<void> {
   await tx.insert(plans).values({
@@ -87,7 +89,7 @@ export async function addToJournal(
     readonly touches: readonly string[]
     readonly actorId: UserId
     readonly at: Instant
-    readonly command: PacingCommand | WorkCommand | WorksCommand
+    readonly command: JournalCommand
   },
 ): Promise<void> {
   await tx

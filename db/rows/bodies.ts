@@ -5,6 +5,7 @@ import { commandShapes } from '#shared/shapes/command'
 import { itemShapes } from '#shared/shapes/items'
 import { libraryShapes } from '#shared/shapes/library'
 import { STORED, id } from '#shared/shapes/makers'
+import { overTimeShapes } from '#shared/shapes/overTime'
 import { pacingShapes } from '#shared/shapes/pacing'
 import { versionShapes } from '#shared/shapes/versions'
 import { workShapes } from '#shared/shapes/work'
@@ -31,6 +32,7 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
+const { series, seriesCommand, standing, standingSetting, standingCommand } = overTimeShapes(STORED)
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const {
   window,
@@ -56,11 +58,11 @@ export const classBody = bodyOf(
   classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
   [pacingWithLaterParts],
 )
-export const commandBody = bodyOf('journal.command', z.union([workCommand, worksCommand, command]), [
-  commandWithLaterParts,
-  workCommandWithLaterParts,
-  workCommandWithTeams,
-])
+export const commandBody = bodyOf(
+  'journal.command',
+  z.union([workCommand, worksCommand, seriesCommand, standingCommand, command]),
+  [commandWithLaterParts, workCommandWithLaterParts, workCommandWithTeams],
+)
 export const bookBody = bodyOf('books.body', book.omit({ id: true }), [bookWithBenchmarks])
 export const resourceBody = readOnce(
   bodyOf('resources.body', z.object({ standards, content, items, material }), [
@@ -100,6 +102,9 @@ export const overridesBody = bodyOf(
     versions: choices.optional(),
   }),
 )
+export const seriesBody = bodyOf('series.body', series.omit({ classId: true }))
+export const standingBody = bodyOf('standing.body', standing.omit({ lessonId: true }))
+export const standingBaseBody = bodyOf('standing_laid.base', standingSetting)
 export const ownRulesBody = bodyOf('learner_work.rules', ownRules)
 /** Layers are read by every learner of a class. */
 export const layerBody = readOnce(bodyOf('layers.body', layer), 300)

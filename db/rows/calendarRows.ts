@@ -1,6 +1,8 @@
 import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
+import type { SeriesCommand } from '#core/series'
+import type { StandingCommand } from '#core/standing'
 import type { WorkCommand, WorksCommand } from '#core/work'
 import { classBody, commandBody, planBody, yearBody } from './bodies'
 
@@ -63,12 +65,15 @@ export function fromPlan(plan: Plan): string {
   return planBody.print(rest)
 }
 
+/** Every act that is written down, so that it can be taken back. */
+export type JournalCommand = PacingCommand | WorkCommand | WorksCommand | SeriesCommand | StandingCommand
+
 /** Stored text to an act. */
-export function toCommand(text: string): PacingCommand | WorkCommand | WorksCommand {
+export function toCommand(text: string): JournalCommand {
   return commandBody.read(text)
 }
 
 /** An act to stored text. */
-export function fromCommand(value: PacingCommand | WorkCommand | WorksCommand): string {
+export function fromCommand(value: JournalCommand): string {
   return commandBody.print(value)
 }

@@ -2,6 +2,8 @@ import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
+import type { SeriesStep } from '#core/series'
+import type { StandingStep } from '#core/standing'
 import type { WorkStep } from '#core/work'
 import type { AssignmentState } from '#core/work'
 import { contract, id } from './define'
@@ -31,7 +33,7 @@ export interface DeskWork {
   readonly lessonIds: readonly LessonId[]
 }
 /** An act that can be taken back, or is shown as done. */
-export type Step = PacingCommand | WorkStep
+export type Step = PacingCommand | WorkStep | SeriesStep | StandingStep
 export interface Steps {
   readonly undo: Step | null
   readonly redo: Step | null

@@ -7,6 +7,8 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { SeriesRefusal } from '#core/series'
+import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
 import type { WorkRefusal } from '#core/work'
 
@@ -32,6 +34,8 @@ export type Refusal =
   | FormatRefusal
   | LibraryRefusal
   | PacingRefusal
+  | SeriesRefusal
+  | StandingRefusal
   | VersionsRefusal
   | WorkRefusal
   | WireRefusal
@@ -87,6 +91,22 @@ export const STATUS_OF = {
   'versions/trail-in-use': 409,
   'versions/bad-thresholds': 422,
   'versions/unknown-trail': 422,
+  'series/too-long': 422,
+  'series/bad-step': 422,
+  'series/same-piece-twice': 422,
+  'series/same-row-twice': 422,
+  'series/nobody': 422,
+  'series/not-in-class': 422,
+  'series/row-begun': 409,
+  'series/still-released': 409,
+  'series/nothing-to-release': 409,
+  'standing/unknown-lesson': 422,
+  'standing/anchor-in-other-part': 422,
+  'standing/no-dates': 422,
+  'standing/too-many': 422,
+  'standing/no-place': 409,
+  'standing/other-plan': 409,
+  'standing/nothing-to-lay': 409,
   'work/other-task-not-alike': 422,
   'work/bad-link': 422,
   'work/in-two-teams': 422,

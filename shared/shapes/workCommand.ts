@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, PieceId, ResourceId, UserId } from '#core/base'
-import { ASSIGNMENT_STATES, MOST_AT_ONCE, MOST_PIECES, WORK_ACTS } from '#core/work'
+import { ASSIGNMENT_STATES, MOST_IN_STEP, MOST_PIECES, WORK_ACTS } from '#core/work'
 import type { AssignmentTarget, Draft, WorkCommand, WorkPiece, WorkSetting, WorksCommand } from '#core/work'
 import { id } from './makers'
 import type { Makers } from './makers'
@@ -52,7 +52,7 @@ export function workCommandShapes(m: Makers) {
   const worksCommand = m.object({
     kind: z.literal('works'),
     what: z.enum(WORK_ACTS),
-    steps: m.list(workCommand, MOST_AT_ONCE),
+    steps: m.list(workCommand, MOST_IN_STEP),
   }) satisfies z.ZodType<WorksCommand>
-  return { draft, workCommand, worksCommand }
+  return { piece, draft, workCommand, worksCommand }
 }

@@ -6,14 +6,16 @@ import type { CalendarRefusal } from '#core/calendar'
 import { act, checkOutcome, inverseOf, withFreeNoteIds } from '#core/pacing'
 import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
 import { addToJournal, classesById, historyOf, markJournal, undoable } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, JournalCommand } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
 import { stepsIn, takenBack } from '#core/work'
-import type { WorkCommand, WorksCommand } from '#core/work'
 import { refreshWork } from '../work/refreshWork'
+import { stepSeries } from '../series/stepSeries'
+import { stepStanding } from '../standing/keepStanding'
 import { stepWorks } from '../work/steps'
+import type { Stepped } from '../work/steps'
 import { deskWork, stepOf, steps } from './desk'
 import { groundsOf } from './grounds'
 import { loadPlanning, namedIn, savePlanning } from './planningState'
@@ -62,8 +64,8 @@ async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
   return writing(deps.store, async (tx) => {
     const entry = (await undoable(tx, actor.userId))[way]
     if (!entry) return ok(null)
-    if (entry.command.kind === 'work' || entry.command.kind === 'works')
-      return stepOnWork(tx, deps, actor, way, { ...entry, command: entry.command })
+    if (!isPlanning(entry.command))
+      return stepOnWork(tx, deps, actor, way, { seq: entry.seq, command: entry.command })
     const command = way === 'undo' ? inverseOf(entry.command) : entry.command
     const planning = await loadPlanning(tx, actor, command)
     if (!planning.ok) return planning
@@ -79,12 +81,9 @@ async function stepOnWork(
   deps: Deps,
   actor: Actor,
   way: 'undo' | 'redo',
-  entry: { readonly seq: number; readonly command: WorkCommand | WorksCommand },
+  entry: { readonly seq: number; readonly command: OtherCommand },
 ) {
-  const changed = stepsIn(entry.command)
-  // what was done last is taken back first
-  const acts = way === 'undo' ? [...changed].reverse().map(takenBack) : changed
-  const done = await stepWorks(tx, deps, actor, acts)
+  const done = await stepped(tx, deps, actor, way, entry.command)
   if (!done.ok) return done
   await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
   const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
@@ -100,6 +99,35 @@ async function stepOnWork(
     year: null,
     plans: [],
   })
+}
+
+type OtherCommand = Exclude<JournalCommand, PacingCommand>
+
+function isPlanning(command: JournalCommand): command is PacingCommand {
+  return !['work', 'works', 'series', 'standing'].includes(command.kind)
+}
+
+/** Takes an act that is no planning act back, or does it again; tells which classes it touched. */
+async function stepped(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  way: 'undo' | 'redo',
+  command: OtherCommand,
+): Promise<Stepped> {
+  switch (command.kind) {
+    case 'series':
+      return stepSeries(tx, deps, actor, way, command)
+    case 'standing':
+      return stepStanding(tx, actor, way, command)
+    case 'work':
+    case 'works': {
+      const changed = stepsIn(command)
+      // what was done last is taken back first
+      const acts = way === 'undo' ? [...changed].reverse().map(takenBack) : changed
+      return stepWorks(tx, deps, actor, acts)
+    }
+  }
 }
 
 interface Done {

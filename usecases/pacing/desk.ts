@@ -11,12 +11,16 @@ import {
   undoable,
   yearsOf,
 } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, JournalCommand } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import type { PacingCommand } from '#core/pacing'
+import { asSeriesStep } from '#core/series'
+import type { SeriesStep } from '#core/series'
+import { asStandingStep } from '#core/standing'
+import type { StandingStep } from '#core/standing'
 import { anchoredLessons, asStep, classWindow, namedClasses } from '#core/work'
-import type { WorkCommand, WorkStep, WorksCommand } from '#core/work'
+import type { WorkStep } from '#core/work'
 import { groundsOf } from './grounds'
 import type { ClassGround } from './grounds'
 
@@ -92,6 +96,16 @@ export async function steps(tx: Connection, actor: Actor) {
 }
 
 /** An act as it is said. */
-export function stepOf(command: PacingCommand | WorkCommand | WorksCommand): PacingCommand | WorkStep {
-  return command.kind === 'work' || command.kind === 'works' ? asStep(command) : command
+export function stepOf(command: JournalCommand): PacingCommand | WorkStep | SeriesStep | StandingStep {
+  switch (command.kind) {
+    case 'work':
+    case 'works':
+      return asStep(command)
+    case 'series':
+      return asSeriesStep(command)
+    case 'standing':
+      return asStandingStep(command)
+    default:
+      return command
+  }
 }

@@ -5,7 +5,6 @@ import type { AvailabilityRefusal } from '#core/availability'
 import { changed, checkPart, namedClasses, shifted } from '#core/work'
 import type { WorkAct, WorkRefusal } from '#core/work'
 import { begunIn, saveAssignment } from '#db/repositories'
-import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { whereIn } from './draft'
@@ -14,7 +13,7 @@ import { publishIn } from './publishWork'
 import type { WorkAtVersion } from './publishWork'
 import { settle } from './settle'
 import { writeDown } from './steps'
-import type { DoneToWork } from './steps'
+import type { Doing, DoneToWork } from './within'
 import { withdrawIn } from './withdrawWork'
 import { workAt } from './workFor'
 import { worldLoader } from './world'
@@ -57,14 +56,6 @@ export async function actOnMany(
     await writeDown(tx, deps, actor, WRITTEN_AS[input.act.kind], done)
     return ok({ works: done.length, learners: done.reduce((sum, d) => sum + d.learners, 0) })
   })
-}
-
-/** In what an act is done, for one assignment after the other. */
-interface Doing {
-  readonly tx: Connection
-  readonly deps: Deps
-  readonly actor: Actor
-  readonly load: ReturnType<typeof worldLoader>
 }
 
 async function actOnOne(

@@ -1,20 +1,16 @@
-import { asId, ok } from '#core/base'
+import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
-import type { AvailabilityRefusal } from '#core/availability'
-import { ruledNow } from '#core/work'
-import type { Assignment, Draft } from '#core/work'
-import { addAssignment } from '#db/repositories'
+import type { Draft } from '#core/work'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { checkedDraft } from './draft'
-import type { DraftRefusal } from './draft'
-import { settle } from './settle'
 import { writeDown } from './steps'
+import { doingIn, makeIn } from './within'
+import type { WithinRefusal } from './within'
 
 export type Assigned = Result<
   { readonly assignmentId: AssignmentId; readonly learners: number },
-  DraftRefusal | AvailabilityRefusal
+  WithinRefusal
 >
 
 /**
@@ -27,25 +23,9 @@ export async function assign(
   input: { readonly draft: Draft; readonly publish: boolean },
 ): Promise<Assigned> {
   return writing(deps.store, async (tx): Promise<Assigned> => {
-    const world = await checkedDraft(tx, actor, actor.userId, input.draft)
-    if (!world.ok) return world
-    const now = deps.clock.now()
-    const assignment: Assignment = {
-      ...input.draft,
-      id: asId<AssignmentId>(deps.ids.newId()),
-      schoolId: actor.schoolId,
-      authorId: actor.userId,
-      notFor: [],
-      ruled: input.publish ? ruledNow(input.draft, world.value.groups, []) : [],
-      state: input.publish ? 'published' : 'held',
-      version: 1,
-      createdAt: now,
-      publishedAt: input.publish ? now : null,
-    }
-    await addAssignment(tx, assignment)
-    const reached = await settle(tx, assignment, world.value, now)
-    const what = input.publish ? 'published' : 'made'
-    if (reached.ok) await writeDown(tx, deps, actor, what, [{ before: null, after: assignment }])
-    return reached.ok ? ok({ assignmentId: assignment.id, learners: reached.value }) : reached
+    const done = await makeIn(doingIn(tx, deps, actor), input.draft, input.publish)
+    if (!done.ok) return done
+    await writeDown(tx, deps, actor, input.publish ? 'published' : 'made', [done.value])
+    return ok({ assignmentId: done.value.after.id, learners: done.value.learners })
   })
 }

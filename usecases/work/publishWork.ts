@@ -10,7 +10,7 @@ import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { settle } from './settle'
 import { writeDown } from './steps'
-import type { DoneToWork } from './steps'
+import type { DoneToWork } from './within'
 import { workAt } from './workFor'
 import { worldLoader } from './world'
 

@@ -3,23 +3,17 @@ import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { checkPart, namedClasses, noticesOf, settingOf, stepped } from '#core/work'
+import { checkPart, namedClasses, noticesOf, stepped } from '#core/work'
 import type { Assignment, WorkAct, WorkCommand, WorkRefusal } from '#core/work'
 import { addNotices, addToJournal, begunIn, learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { whereIn } from './draft'
 import { settle } from './settle'
+import { commandOf, touchedBy } from './within'
+import type { DoneToWork } from './within'
 import { workFor } from './workFor'
 import { worldLoader } from './world'
-
-/** What an act made of an assignment, and how many learners it reaches. */
-export interface DoneToWork {
-  /** Null: it was not there. */
-  readonly before: Assignment | null
-  readonly after: Assignment
-  readonly learners: number
-}
 
 /** Writes an act on one or several assignments down, so that it can be taken back as one step. */
 export async function writeDown(
@@ -29,19 +23,13 @@ export async function writeDown(
   what: WorkAct,
   done: readonly Omit<DoneToWork, 'learners'>[],
 ): Promise<void> {
-  const steps = done.map(({ before, after }): WorkCommand => ({
-    kind: 'work',
-    what,
-    assignmentId: after.id,
-    from: before === null ? null : settingOf(before),
-    to: settingOf(after),
-  }))
+  const steps = done.map((one) => commandOf(what, one))
   const [first] = steps
   if (!first) return
   await addToJournal(tx, {
     schoolId: actor.schoolId,
     actorId: actor.userId,
-    touches: [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))],
+    touches: touchedBy(done),
     at: deps.clock.now(),
     command: steps.length === 1 ? first : { kind: 'works', what, steps },
   })

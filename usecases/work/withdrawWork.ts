@@ -8,7 +8,7 @@ import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import type { WorkAtVersion } from './publishWork'
 import { writeDown } from './steps'
-import type { DoneToWork } from './steps'
+import type { DoneToWork } from './within'
 import { workAt } from './workFor'
 
 export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>

@@ -6,6 +6,8 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { SeriesRefusal } from '#core/series'
+import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
 import type { WorkRefusal } from '#core/work'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -15,6 +17,7 @@ import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
+import { saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
 import { sayVersionsRefusal } from './versionRefusals'
 
 export const FIELD_WORDS: Record<WindowField, string> = {
@@ -46,6 +49,10 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofCompute(refusal as ComputeRefusal)
     case 'library':
       return sayLibraryRefusal(refusal as LibraryRefusal)
+    case 'series':
+      return saySeriesRefusal(refusal as SeriesRefusal)
+    case 'standing':
+      return sayStandingRefusal(refusal as StandingRefusal)
     case 'versions':
       return sayVersionsRefusal(refusal as VersionsRefusal)
     case 'pacing':

@@ -11,6 +11,8 @@ import type {
   Purpose,
   SingleCommand,
 } from '#core/pacing'
+import type { SeriesAct } from '#core/series'
+import type { StandingStep } from '#core/standing'
 import type { WorkAct } from '#core/work'
 import type { DeskClass, Step } from '#shared/contracts/pacing'
 import { count, sayMeetings } from '~/shared/words/numbers'
@@ -29,6 +31,10 @@ export function sayStep(command: Step, known: Known): string {
       return command.others === 0
         ? `${WORK_WORDS[command.what]} “${command.title}”`
         : `${WORK_WORDS[command.what]} ${command.others + 1} pieces of work`
+    case 'series':
+      return `“${command.title}” ${SERIES_WORDS[command.what]}`
+    case 'standing':
+      return `“${command.title}” ${STANDING_WORDS[command.what]}`
     case 'note':
       return sayNote(command)
     case 'plan':
@@ -57,6 +63,20 @@ const WORK_WORDS: Record<WorkAct, string> = {
   'given-more': 'more given in',
   excused: 'excused from',
   shifted: 'moved',
+}
+
+const SERIES_WORDS: Record<SeriesAct, string> = {
+  made: 'made',
+  changed: 'changed',
+  released: 'released',
+  cleared: 'cleared',
+  removed: 'removed',
+}
+
+const STANDING_WORDS: Record<StandingStep['what'], string> = {
+  added: 'added to the plan',
+  changed: 'changed in the plan',
+  'taken-out': 'taken out of the plan',
 }
 
 function lessonOf(id: LessonId | null, { classes, plans }: Known): PlanLesson | undefined {

@@ -1,0 +1,62 @@
+import type { SeriesRefusal } from '#core/series'
+import type { StandingRefusal } from '#core/standing'
+
+/** Why a series is not kept or released, and what to do. */
+export function saySeriesRefusal(r: SeriesRefusal): string {
+  switch (r.code) {
+    case 'series/too-long':
+      return `A series has at most ${r.most} rows; this would have ${r.count}. Make a second series of the rest.`
+    case 'series/bad-step':
+      return r.field === 'every'
+        ? 'Every: give a whole number from 1 to 400.'
+        : 'Stays open: give a whole number from 1 to 400, or leave it empty.'
+    case 'series/same-piece-twice':
+      return `Row ${r.row} has a piece that stands further up already. Take one of the two out.`
+    case 'series/same-row-twice':
+      return `Row ${r.row} is there twice. Reload the page and add it again.`
+    case 'series/nobody':
+      return 'Nobody gets this series. Choose the class, a group or a learner.'
+    case 'series/not-in-class':
+      return 'Somebody named here is not in this class any more. Reload the page and choose again.'
+    case 'series/row-begun':
+      return (
+        `Row ${r.row}, “${r.title}”, was begun by learners, so it stays. ` +
+        'Give it other days instead, or withdraw its work.'
+      )
+    case 'series/still-released':
+      return `Row ${r.row} is released. Clear the series before you remove it.`
+    case 'series/nothing-to-release':
+      return 'Every row that has both days is released already. Give the others a first and a last day.'
+  }
+}
+
+/** Why standing work is not kept or laid, and what to do. */
+export function sayStandingRefusal(r: StandingRefusal): string {
+  switch (r.code) {
+    case 'standing/unknown-lesson':
+      return r.field === 'lessonId'
+        ? `“${r.title}”: its lesson is no longer in the plan. Reload the page.`
+        : `“${r.title}” hangs on a lesson that is not in this plan. Choose another lesson for its moments.`
+    case 'standing/anchor-in-other-part':
+      return (
+        `“${r.title}” hangs on a lesson of another part of the plan, which may not be laid together with it. ` +
+        'Choose a lesson of the same part.'
+      )
+    case 'standing/no-dates':
+      return (
+        `“${r.title}” has a date. Work of a plan hangs on lessons, so that every class gets its own dates: ` +
+        'choose a lesson instead.'
+      )
+    case 'standing/too-many':
+      return `A plan carries at most ${r.most} pieces of standing work. Take some out first.`
+    case 'standing/no-place':
+      return (
+        `“${r.title}” has no place in ${r.className}: its lesson does not fit there, or it would be after the ` +
+        'year. Leave it out, or make the plan fit first.'
+      )
+    case 'standing/other-plan':
+      return `${r.className} follows another plan. Leave it out, or lay this plan on it first.`
+    case 'standing/nothing-to-lay':
+      return 'These classes have all of it already.'
+  }
+}

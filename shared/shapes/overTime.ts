@@ -1,0 +1,85 @@
+import { z } from 'zod'
+import type { ClassId, LessonId, PlanId, ResourceId, SeriesId, StandingId } from '#core/base'
+import { MOST_ROWS, SERIES_ACTS } from '#core/series'
+import type { Series, SeriesCommand, SeriesRow, SeriesRule } from '#core/series'
+import type { StandingCommand, StandingPiece, StandingSetting } from '#core/standing'
+import { MOST_IN_STEP, MOST_PIECES } from '#core/work'
+import { day, id, weekday } from './makers'
+import type { Makers } from './makers'
+import { versionShapes } from './versions'
+import { workShapes } from './work'
+import { workCommandShapes } from './workCommand'
+
+/** More rows than a series may have are taken in, so that the refusal can say how many there are. */
+const MOST_SENT = 5000
+
+/** Series, a plan's standing work, and acts on them. */
+export function overTimeShapes(m: Makers) {
+  const { window, rules, target, about } = workShapes(m)
+  const { piece, workCommand } = workCommandShapes(m)
+  const { choices } = versionShapes(m)
+
+  // sense is made of steps by the core, which names the field to correct
+  const rule = z.discriminatedUnion('kind', [
+    m.object({
+      kind: z.literal('meetings'),
+      from: day,
+      every: m.number(undefined, 5000),
+      stays: m.number(undefined, 5000).nullable(),
+    }),
+    m.object({
+      kind: z.literal('weekly'),
+      from: day,
+      weekday,
+      every: m.number(undefined, 5000),
+      stays: m.number(undefined, 5000).nullable(),
+    }),
+    m.object({ kind: z.literal('explicit') }),
+  ]) satisfies z.ZodType<SeriesRule>
+  const days = m.object({ opensOn: day.nullable(), throughOn: day.nullable() }).partial()
+  const row = m.object({
+    id: m.line(64),
+    resourceId: id<ResourceId>(),
+    own: days,
+    others: m.list(m.object({ target, days }), 60),
+  }) satisfies z.ZodType<SeriesRow>
+  const series = m.object({
+    title: m.line(120),
+    classId: id<ClassId>(),
+    rule,
+    rows: m.list(row, Math.max(MOST_SENT, MOST_ROWS)),
+    targets: m.list(target, 300),
+    rules,
+  }) satisfies z.ZodType<Series>
+  const seriesCommand = m.object({
+    kind: z.literal('series'),
+    what: z.enum(SERIES_ACTS),
+    seriesId: id<SeriesId>(),
+    from: series.nullable(),
+    to: series.nullable(),
+    works: m.list(workCommand, MOST_IN_STEP),
+  }) satisfies z.ZodType<SeriesCommand>
+
+  const standingSetting = m.object({
+    pieces: m.list(piece, MOST_PIECES),
+    title: m.line(120),
+    note: m.prose(1000),
+    about,
+    isFirst: z.boolean(),
+    inTurn: z.boolean(),
+    window,
+    rules,
+  }) satisfies z.ZodType<StandingSetting>
+  const standing = standingSetting.extend({
+    lessonId: id<LessonId>(),
+    versions: choices.optional(),
+  }) satisfies z.ZodType<StandingPiece>
+  const standingCommand = m.object({
+    kind: z.literal('standing'),
+    planId: id<PlanId>(),
+    standingId: id<StandingId>(),
+    from: standing.nullable(),
+    to: standing.nullable(),
+  }) satisfies z.ZodType<StandingCommand>
+  return { series, seriesCommand, standing, standingSetting, standingCommand }
+}

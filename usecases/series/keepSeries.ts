@@ -1,0 +1,142 @@
+import { ok, refuse, same } from '#core/base'
+import type { Result, SeriesId } from '#core/base'
+import type { Actor } from '#core/access'
+import { checkSeries } from '#core/series'
+import type { Series } from '#core/series'
+import { draftOf } from '#core/work'
+import type { Assignment, Draft } from '#core/work'
+import { saveSeries } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import type { ClassGround } from '../pacing/grounds'
+import { writing } from '../rollback'
+import { changeIn, doingIn } from '../work/within'
+import type { Doing, DoneToWork } from '../work/within'
+import { withdrawIn } from '../work/withdrawWork'
+import { workFor } from '../work/workFor'
+import { checkMembers, draftsOf, newSeriesId, noteSeries, seriesAt } from './seriesAct'
+import type { ActRefusal, SeriesDone } from './seriesAct'
+import { groundFor, rowsOf } from './showSeries'
+import type { ReleasedRow } from './showSeries'
+
+/** Makes a series; nothing is released by that. */
+export async function makeSeries(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly series: Series },
+): Promise<SeriesDone> {
+  return writing(deps.store, async (tx): Promise<SeriesDone> => {
+    const { series } = input
+    const ground = await groundFor(tx, actor, series.classId, 'run')
+    if (!ground.ok) return ground
+    const fault = await faultIn(tx, actor, series, null)
+    if (!fault.ok) return fault
+    const seriesId = newSeriesId(deps)
+    const { schoolId, userId: authorId } = actor
+    await saveSeries(tx, {
+      id: seriesId,
+      schoolId,
+      authorId,
+      version: 0,
+      createdAt: deps.clock.now(),
+      series,
+    })
+    const act = { what: 'made', seriesId, classId: series.classId, from: null, to: series, done: [] } as const
+    await noteSeries(tx, deps, actor, act)
+    return ok({ seriesId, rows: 0 })
+  })
+}
+
+/**
+ * Gives a series another title, rule, rows or targets. The work of rows that are released follows: its days move, who
+ * gets it changes, and what is no longer a row is taken back. Refused where learners have begun what would go.
+ */
+export async function changeSeries(
+  deps: Deps,
+  actor: Actor,
+  input: { readonly seriesId: SeriesId; readonly version: number; readonly series: Series },
+): Promise<SeriesDone> {
+  return writing(deps.store, async (tx): Promise<SeriesDone> => {
+    const found = await seriesAt(tx, actor, input)
+    if (!found.ok) return found
+    const { record, ground } = found.value
+    const from = record.series
+    const to = { ...input.series, classId: from.classId }
+    const fault = await faultIn(tx, actor, to, from)
+    if (!fault.ok) return fault
+    if (same(from, to)) return ok({ seriesId: record.id, rows: 0 })
+    const released = (await rowsOf(tx, [record.id])).get(record.id) ?? []
+    const done = await followRows(doingIn(tx, deps, actor), { from, to, released, ground })
+    if (!done.ok) return done
+    await saveSeries(tx, { ...record, series: to })
+    const { classId } = from
+    await noteSeries(tx, deps, actor, {
+      what: 'changed',
+      seriesId: record.id,
+      classId,
+      from,
+      to,
+      done: done.value,
+    })
+    return ok({ seriesId: record.id, rows: done.value.length })
+  })
+}
+
+async function faultIn(
+  tx: Connection,
+  actor: Actor,
+  series: Series,
+  stands: Series | null,
+): Promise<Result<true, ActRefusal>> {
+  const checked = checkSeries(series)
+  return checked.ok ? checkMembers(tx, actor, series, stands) : checked
+}
+
+interface Following {
+  readonly from: Series
+  readonly to: Series
+  readonly released: readonly ReleasedRow[]
+  readonly ground: ClassGround
+}
+
+/** Changes the work of released rows where the series changed; the first refusal ends it. */
+async function followRows(
+  doing: Doing,
+  { from, to, released, ground }: Following,
+): Promise<Result<readonly DoneToWork[], ActRefusal>> {
+  const byRow = (list: Awaited<ReturnType<typeof draftsOf>>) =>
+    new Map(list.map((r) => [r.laid.rowId, r.draft]))
+  const was = byRow(await draftsOf(doing.tx, from, ground))
+  const becomes = byRow(await draftsOf(doing.tx, to, ground))
+  const done: DoneToWork[] = []
+  for (const row of released) {
+    const [had, next] = [was.get(row.rowId) ?? null, becomes.get(row.rowId) ?? null]
+    if (next !== null && had !== null && same(had, next)) continue
+    const found = await workFor(doing.tx, doing.actor, row.assignmentId)
+    if (!found.ok) return found
+    const { assignment } = found.value
+    if (next === null || next.pieces[0]?.resourceId !== assignment.pieces[0]?.resourceId) {
+      const position = from.rows.findIndex((r) => r.id === row.rowId) + 1
+      if (row.begun > 0)
+        return refuse({ code: 'series/row-begun', field: 'rows', row: position, title: assignment.title })
+      const taken = await withdrawIn(doing.tx, doing.deps, doing.actor, {
+        assignmentId: assignment.id,
+        version: assignment.version,
+      })
+      if (!taken.ok) return taken
+      done.push(taken.value)
+      continue
+    }
+    const changed = await changeIn(doing, found.value, withOwnParts(assignment, had, next))
+    if (!changed.ok) return changed
+    done.push(changed.value)
+  }
+  return ok(done)
+}
+
+/** What the series decides: days, recipients and rules that changed; all else stays as the work has it. */
+function withOwnParts(assignment: Assignment, had: Draft | null, next: Draft): Draft {
+  const { window, targets, rules } = next
+  const rulesNow = had !== null && same(had.rules, rules) ? assignment.rules : rules
+  return { ...draftOf(assignment), window, targets, rules: rulesNow }
+}

@@ -1,0 +1,101 @@
+import { ok, refuse } from '#core/base'
+import type { ClassId, PlanId, Result, StandingId } from '#core/base'
+import type { Actor } from '#core/access'
+import { draftFor, settingOfPiece, withChanges } from '#core/standing'
+import { draftOf } from '#core/work'
+import { saveLaid, standingOf } from '#db/repositories'
+import type { LaidRecord, StandingRecord } from '#db/repositories'
+import type { Deps } from '../deps'
+import { groundFor } from '../series/showSeries'
+import { writing } from '../rollback'
+import { writeDown } from '../work/steps'
+import { changeIn, doingIn, makeIn } from '../work/within'
+import type { Doing, DoneToWork, WithinRefusal } from '../work/within'
+import { withdrawIn } from '../work/withdrawWork'
+import { workFor } from '../work/workFor'
+import { laidAs } from './layStanding'
+import { havingOf, laidName } from './offers'
+import type { ClassHas } from './offers'
+import { planFor } from './planFor'
+
+export type Answered = Result<{ readonly works: number }, WithinRefusal>
+
+/**
+ * A class takes over what its plan offers, or leaves it as it is, for chosen pieces, as one step. What the class made
+ * its own stays its own; what the plan took out is withdrawn from the class.
+ */
+export async function answerOffers(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly planId: PlanId
+    readonly classId: ClassId
+    readonly standingIds: readonly StandingId[]
+    readonly take: boolean
+  },
+): Promise<Answered> {
+  return writing(deps.store, async (tx): Promise<Answered> => {
+    const { planId, classId } = input
+    const plan = await planFor(tx, actor, planId, 'see')
+    if (!plan.ok) return plan
+    const ground = await groundFor(tx, actor, classId, 'run')
+    if (!ground.ok) return ground
+    const records = new Map((await standingOf(tx, [planId])).map((s) => [s.id, s]))
+    const { has, laid } = await havingOf(tx, [...records.values()], [classId])
+    const asked = has.filter((h) => input.standingIds.includes(h.standingId) && h.offer.kind !== 'settled')
+    if (asked.length < new Set(input.standingIds).size)
+      return refuse({ code: 'access/not-found', what: 'offer' })
+    const doing = doingIn(tx, deps, actor)
+    const done: DoneToWork[] = []
+    const kept: LaidRecord[] = []
+    for (const one of asked) {
+      const record = records.get(one.standingId)
+      if (!record) continue
+      const known = laid.get(laidName(one)) ?? null
+      if (!input.take) {
+        kept.push(leftAsIs(record, classId, known))
+        continue
+      }
+      const taken = await take(doing, { record, one, known })
+      if (!taken.ok) return taken
+      done.push(taken.value.done)
+      kept.push(taken.value.laid)
+    }
+    await saveLaid(tx, kept)
+    if (done.length > 0) await writeDown(tx, deps, actor, 'changed', done)
+    return ok({ works: done.length })
+  })
+}
+
+function leftAsIs({ id, version }: StandingRecord, classId: ClassId, known: LaidRecord | null): LaidRecord {
+  const none = { standingId: id, classId, assignmentId: null, base: null }
+  return { ...(known ?? none), refused: version }
+}
+
+interface Taking {
+  readonly record: StandingRecord
+  readonly one: ClassHas
+  readonly known: LaidRecord | null
+}
+
+async function take(
+  doing: Doing,
+  { record, one, known }: Taking,
+): Promise<Result<{ readonly done: DoneToWork; readonly laid: LaidRecord }, WithinRefusal>> {
+  const { classId, assignmentId } = one
+  if (assignmentId === null || known?.base == null) {
+    const made = await makeIn(doing, draftFor(record.piece, classId), true)
+    return made.ok ? ok({ done: made.value, laid: laidAs(record, classId, made.value) }) : made
+  }
+  const found = await workFor(doing.tx, doing.actor, assignmentId)
+  if (!found.ok) return found
+  const { assignment } = found.value
+  if (one.offer.kind === 'gone') {
+    const { version } = assignment
+    const gone = await withdrawIn(doing.tx, doing.deps, doing.actor, { assignmentId, version })
+    return gone.ok ? ok({ done: gone.value, laid: known }) : gone
+  }
+  const next = withChanges(draftOf(assignment), known.base, settingOfPiece(record.piece))
+  const changed = await changeIn(doing, found.value, next)
+  return changed.ok ? ok({ done: changed.value, laid: laidAs(record, classId, changed.value) }) : changed
+}

@@ -1,0 +1,153 @@
+import { ok, refuse } from '#core/base'
+import type { ClassId, PlanId, Result, StandingId } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import { draftFor, settingOfPiece } from '#core/standing'
+import type { StandingRefusal } from '#core/standing'
+import { classWindow, windowsOfClass } from '#core/work'
+import { resolveWindow } from '#core/availability'
+import type { Window } from '#core/availability'
+import { learnersOf, saveLaid, standingOf } from '#db/repositories'
+import type { Connection, LaidRecord, StandingRecord } from '#db/repositories'
+import type { Deps } from '../deps'
+import { groundFor } from '../series/showSeries'
+import type { ClassGround } from '../pacing/grounds'
+import { writing } from '../rollback'
+import { writeDown } from '../work/steps'
+import { doingIn, makeIn } from '../work/within'
+import type { DoneToWork, WithinRefusal } from '../work/within'
+import { havingOf } from './offers'
+import { planFor } from './planFor'
+
+/** A piece of standing work in one class, as it would be laid there. */
+export interface WouldBe {
+  readonly standingId: StandingId
+  readonly window: Window | null
+  /** It is there already. */
+  readonly isThere: boolean
+  /** It cannot stand there: its lesson has no place, or a moment is after the year. */
+  readonly isWithoutPlace: boolean
+  /** All of its window is over. */
+  readonly isOver: boolean
+}
+
+type LayRefusal = WithinRefusal | StandingRefusal | AccessRefusal
+
+/** What laying a plan's standing work onto classes would make, class by class. */
+export async function previewLay(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Actor,
+  input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
+) {
+  const tx = deps.store.read
+  const found = await standingAndClasses(tx, actor, input)
+  if (!found.ok) return found
+  const { standing, grounds } = found.value
+  const learners = await learnersOf(tx, input.classIds)
+  const { has } = await havingOf(tx, standing, input.classIds)
+  const there = new Set(has.flatMap((h) => (h.assignmentId ? [`${h.standingId} ${h.classId}`] : [])))
+  const now = deps.clock.now()
+  return ok({
+    now,
+    classes: grounds.map((ground) => ({
+      classId: ground.record.id,
+      name: ground.record.name,
+      zone: ground.year.zone,
+      learners: learners.get(ground.record.id)?.length ?? 0,
+      rows: standing.map((record): WouldBe => {
+        const window = windowIn(record, ground)
+        const endsAt = window?.closes ?? window?.due ?? null
+        return {
+          standingId: record.id,
+          window,
+          isThere: there.has(`${record.id} ${ground.record.id}`),
+          isWithoutPlace: window === null,
+          isOver: endsAt !== null && endsAt <= now,
+        }
+      }),
+    })),
+  })
+}
+
+function windowIn({ piece }: StandingRecord, { record, ground }: ClassGround): Window | null {
+  const draft = draftFor(piece, record.id)
+  const stands = windowsOfClass(draft, record.id).every((spec) => resolveWindow(spec, ground).ok)
+  return stands ? classWindow(draft, record.id, ground) : null
+}
+
+/** The plan's standing work that was not taken out, and classes of the actor on that plan. */
+async function standingAndClasses(
+  tx: Connection,
+  actor: Actor,
+  input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
+): Promise<
+  Result<
+    { readonly standing: readonly StandingRecord[]; readonly grounds: readonly ClassGround[] },
+    LayRefusal
+  >
+> {
+  const plan = await planFor(tx, actor, input.planId, 'see')
+  if (!plan.ok) return plan
+  const grounds: ClassGround[] = []
+  for (const classId of new Set(input.classIds)) {
+    const ground = await groundFor(tx, actor, classId, 'run')
+    if (!ground.ok) return ground
+    const { planId, name } = ground.value.record
+    if (planId !== input.planId)
+      return refuse({ code: 'standing/other-plan', field: 'classIds', className: name })
+    grounds.push(ground.value)
+  }
+  return ok({ standing: (await standingOf(tx, [input.planId])).filter((s) => !s.isGone), grounds })
+}
+
+export type LaidOn = Result<{ readonly works: number; readonly classes: number }, LayRefusal>
+
+/**
+ * Makes chosen standing work of a plan the work of classes, held or published, as one step: a copy for each class,
+ * which opens by itself when the class's layout reaches its lesson. What a class has already is left as it is.
+ */
+export async function layStanding(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly planId: PlanId
+    readonly classIds: readonly ClassId[]
+    readonly standingIds: readonly StandingId[]
+    readonly publish: boolean
+  },
+): Promise<LaidOn> {
+  return writing(deps.store, async (tx): Promise<LaidOn> => {
+    const found = await standingAndClasses(tx, actor, input)
+    if (!found.ok) return found
+    const chosen = new Set(input.standingIds)
+    const standing = found.value.standing.filter((s) => chosen.has(s.id))
+    if (standing.length < chosen.size)
+      return refuse({ code: 'access/not-found', what: 'piece of standing work' })
+    const { has } = await havingOf(tx, standing, input.classIds)
+    const doing = doingIn(tx, deps, actor)
+    const done: DoneToWork[] = []
+    const laid: LaidRecord[] = []
+    for (const ground of found.value.grounds) {
+      const { id: classId, name: className } = ground.record
+      for (const record of standing) {
+        if (has.some((h) => h.classId === classId && h.standingId === record.id && h.assignmentId)) continue
+        if (windowIn(record, ground) === null) {
+          const { title } = record.piece
+          return refuse({ code: 'standing/no-place', field: 'window', title, className })
+        }
+        const made = await makeIn(doing, draftFor(record.piece, classId), input.publish)
+        if (!made.ok) return made
+        done.push(made.value)
+        laid.push(laidAs(record, classId, made.value))
+      }
+    }
+    if (done.length === 0) return refuse({ code: 'standing/nothing-to-lay', field: 'classIds' })
+    await saveLaid(tx, laid)
+    await writeDown(tx, deps, actor, input.publish ? 'published' : 'made', done)
+    return ok({ works: done.length, classes: new Set(laid.map((l) => l.classId)).size })
+  })
+}
+
+/** What is remembered of a piece that was laid. */
+export function laidAs({ id, piece }: StandingRecord, classId: ClassId, { after }: DoneToWork): LaidRecord {
+  return { standingId: id, classId, assignmentId: after.id, base: settingOfPiece(piece), refused: 0 }
+}

@@ -1,0 +1,99 @@
+import { asId, ok } from '#core/base'
+import type { AssignmentId, Result } from '#core/base'
+import type { Actor } from '#core/access'
+import type { AvailabilityRefusal } from '#core/availability'
+import { changed, checkPart, namedClasses, ruledNow, settingOf } from '#core/work'
+import type { Assignment, Draft, WorkCommand, WorkRefusal } from '#core/work'
+import { addAssignment, begunIn, saveAssignment } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { checkedDraft, whereIn } from './draft'
+import type { DraftRefusal } from './draft'
+import { settle } from './settle'
+import type { WorkInHand } from './workFor'
+import { worldLoader } from './world'
+
+/** What an act made of an assignment, and how many learners it reaches. */
+export interface DoneToWork {
+  /** Null: it was not there. */
+  readonly before: Assignment | null
+  readonly after: Assignment
+  readonly learners: number
+}
+
+/** In what an act that consists of more than one assignment is done; the world is loaded once for all of them. */
+export interface Doing {
+  readonly tx: Connection
+  readonly deps: Deps
+  readonly actor: Actor
+  readonly load: ReturnType<typeof worldLoader>
+}
+
+/** An act on several assignments begins. */
+export function doingIn(tx: Connection, deps: Deps, actor: Actor): Doing {
+  return { tx, deps, actor, load: worldLoader(tx, 'as-they-stand') }
+}
+
+export type WithinRefusal = DraftRefusal | AvailabilityRefusal | WorkRefusal
+export type DoneWithin = Result<DoneToWork, WithinRefusal>
+
+/**
+ * Makes an assignment, held or published at once. Refused when a window cannot stand in a class or nobody is reached.
+ */
+export async function makeIn(doing: Doing, draft: Draft, publish: boolean): Promise<DoneWithin> {
+  const { tx, deps, actor, load } = doing
+  const world = await checkedDraft(tx, actor, actor.userId, draft, null, load)
+  if (!world.ok) return world
+  const now = deps.clock.now()
+  const after: Assignment = {
+    ...draft,
+    id: asId<AssignmentId>(deps.ids.newId()),
+    schoolId: actor.schoolId,
+    authorId: actor.userId,
+    notFor: [],
+    ruled: publish ? ruledNow(draft, world.value.groups, []) : [],
+    state: publish ? 'published' : 'held',
+    version: 1,
+    createdAt: now,
+    publishedAt: publish ? now : null,
+  }
+  await addAssignment(tx, after)
+  const reached = await settle(tx, after, world.value, now)
+  return reached.ok ? ok({ before: null, after, learners: reached.value }) : reached
+}
+
+/** Gives an assignment other settings; who has begun loses no time, and no piece they have begun is exchanged. */
+export async function changeIn(
+  doing: Doing,
+  { assignment, hand }: WorkInHand,
+  draft: Draft,
+): Promise<DoneWithin> {
+  const { tx, deps, actor, load } = doing
+  const next = changed(assignment, draft, (await begunIn(tx, assignment.id)).pieces)
+  if (!next.ok) return next
+  const world = await checkedDraft(tx, actor, assignment.authorId, draft, assignment, load)
+  if (!world.ok) return world
+  const part = checkPart(hand, assignment, draft, whereIn(world.value))
+  if (!part.ok) return part
+  const isPublished = next.value.state === 'published'
+  const after = isPublished
+    ? { ...next.value, ruled: ruledNow(next.value, world.value.groups, assignment.ruled) }
+    : next.value
+  await saveAssignment(tx, after)
+  const reached = await settle(tx, after, world.value, deps.clock.now())
+  return reached.ok ? ok({ before: assignment, after, learners: reached.value }) : reached
+}
+
+/** What was done to one assignment, as a step that can be taken back. */
+export function commandOf(
+  what: WorkCommand['what'],
+  { before, after }: Omit<DoneToWork, 'learners'>,
+): WorkCommand {
+  const from = before === null ? null : settingOf(before)
+  return { kind: 'work', what, assignmentId: after.id, from, to: settingOf(after) }
+}
+
+/** Everything an act on work touches, for the history: the work and its classes. */
+export function touchedBy(done: readonly Omit<DoneToWork, 'learners'>[]): readonly string[] {
+  return [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))]
+}
