@@ -12,6 +12,7 @@ import { onThisThread } from '#usecases/heavy'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
+import { runOverTime } from './overTime'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
 import { buildSchool, openAsPractice } from './school'
@@ -46,5 +47,6 @@ await liveThrough(deps, school, clock)
 await openAsPractice(deps, school)
 await writeTexts(deps, school, clock)
 await buildBoats(deps, school)
+await runOverTime(deps, school)
 await store.settle()
 store.close()

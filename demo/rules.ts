@@ -1,4 +1,4 @@
-import { LATER_RULES } from '#core/attempts'
+import { LATER_RULES, READY_RULES } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
 import type { DemoWork } from './scenario'
 
@@ -74,29 +74,8 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
     help: ['hints', 'calculator'],
     passPercent: null,
   },
-  test: {
-    maxAttempts: 1,
-    kept: 'first',
-    waitMinutes: 0,
-    timeLimitMinutes: 40,
-    order: 'shuffled',
-    feedback: 'close',
-    answers: 'close',
-    late: null,
-    ...LATER_RULES,
-  },
+  test: READY_RULES.test,
 }
 
 /** Writing tasks: one text, with words and a check of one's own; another go is given by hand. */
-export const WRITING: AttemptRules = {
-  maxAttempts: 1,
-  kept: 'best',
-  waitMinutes: 0,
-  timeLimitMinutes: null,
-  order: 'as-written',
-  feedback: 'submission',
-  answers: 'never',
-  late: null,
-  ...LATER_RULES,
-  help: ['spelling', 'expected-words', 'own-check'],
-}
+export const WRITING: AttemptRules = READY_RULES.text

@@ -3,7 +3,17 @@ export { aboutForLearners, NO_ABOUT } from './about'
 export type { About } from './about'
 export { changed } from './acts'
 export { withBlocks } from './blocking'
-export { MOST_AT_ONCE, MOST_IN_STEP, WORK_ACTS, asStep, draftOf, settingOf, stepped, stepsIn, takenBack } from './command'
+export {
+  MOST_AT_ONCE,
+  MOST_IN_STEP,
+  WORK_ACTS,
+  asStep,
+  draftOf,
+  settingOf,
+  stepped,
+  stepsIn,
+  takenBack,
+} from './command'
 export type { WorkAct, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
 export { mayHandFiles } from './handingFiles'
 export type { MyFile } from './handingFiles'

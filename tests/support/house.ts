@@ -68,7 +68,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   versions: ['base', 'library'],
   writing: [],
   load: ['base'],
-  standing: ['base', 'pacing', 'availability', 'versions', 'work'],
+  standing: ['base', 'library', 'attempts', 'pacing', 'availability', 'versions', 'work'],
   series: ['base', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   evidence: ['base', 'library', 'attempts', 'versions'],

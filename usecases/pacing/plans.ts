@@ -1,5 +1,5 @@
-import { asId, ok, refuse } from '#core/base'
-import type { BookId, ComputeRefusal, LessonId, PlanId, Result, UnitId } from '#core/base'
+import { asId, groupBy, ok, refuse } from '#core/base'
+import type { BookId, ComputeRefusal, LessonId, PlanId, Result, StandingId, UnitId } from '#core/base'
 import { canEditPlan, canSeePlan, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
@@ -7,7 +7,18 @@ import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/form
 import type { Book } from '#core/library'
 import { checkPlan } from '#core/pacing'
 import type { PacingRefusal, Plan, PlanLesson } from '#core/pacing'
-import { addPlan, booksFor, plansById, userById, yearsOf } from '#db/repositories'
+import { ontoLessons, readyWork } from '#core/standing'
+import type { StandingPiece } from '#core/standing'
+import {
+  addPlan,
+  booksFor,
+  cardsOfBooks,
+  plansById,
+  saveStanding,
+  standingOf,
+  userById,
+  yearsOf,
+} from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 
@@ -60,9 +71,10 @@ export async function copyPlan(
   if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found', what: 'plan' })
   const { plan } = known
   const units = new Map(plan.units.map((u) => [u.id, asId<UnitId>(deps.ids.newId())]))
+  const ids = new Map(plan.lessons.map((l) => [l.id, asId<LessonId>(deps.ids.newId())]))
   const lessons = plan.lessons.map((l) => ({
     ...l,
-    id: asId<LessonId>(deps.ids.newId()),
+    id: ids.get(l.id) as LessonId,
     unitId: units.get(l.unitId) as UnitId,
   }))
   return keepPlan(
@@ -76,6 +88,9 @@ export async function copyPlan(
       lessons,
     },
     known.bookId,
+    (await standingOf(deps.store.read, [planId]))
+      .filter((s) => !s.isGone)
+      .flatMap(({ piece }) => ontoLessons(piece, ids) ?? []),
   )
 }
 
@@ -158,7 +173,20 @@ export async function adoptBook(
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const book = (await booksFor(deps.store.read, actor.schoolId)).find((b) => b.id === bookId)
   if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
-  return keepPlan(deps, actor, readyPlan(deps, book), bookId)
+  const plan = readyPlan(deps, book)
+  return keepPlan(deps, actor, plan, bookId, await readyStanding(deps, book, plan))
+}
+
+/** The work that a textbook's lessons usually set, for the plan's lessons that draw on them. */
+async function readyStanding(deps: Deps, book: Book, { lessons }: Plan): Promise<readonly StandingPiece[]> {
+  const cards = groupBy(await cardsOfBooks(deps.store.read, [book.id]), (c) => c.bookLessonId)
+  return lessons.flatMap((lesson, i) => {
+    const pieces = (cards.get(lesson.bookLessonId) ?? []).map(({ id, ...card }) => ({
+      ...card,
+      resourceId: id,
+    }))
+    return readyWork(lesson.id, pieces, { isFirst: i === 0, isLast: i === lessons.length - 1 })
+  })
 }
 
 function readyPlan(deps: Deps, book: Book): Plan {
@@ -200,11 +228,21 @@ async function keepPlan(
   actor: Actor,
   plan: Plan,
   bookId: BookId | null,
+  standing: readonly StandingPiece[] = [],
 ): Promise<Result<{ readonly planId: PlanId }, PacingRefusal>> {
   const checked = checkPlan(plan)
   if (!checked.ok) return checked
-  await deps.store.write((tx) =>
-    addPlan(tx, { plan, schoolId: actor.schoolId, ownerId: actor.userId, bookId, version: 1 }),
-  )
+  const records = standing.map((piece, position) => ({
+    id: asId<StandingId>(deps.ids.newId()),
+    planId: plan.id,
+    position,
+    version: 0,
+    isGone: false,
+    piece,
+  }))
+  await deps.store.write(async (tx) => {
+    await addPlan(tx, { plan, schoolId: actor.schoolId, ownerId: actor.userId, bookId, version: 1 })
+    await saveStanding(tx, records)
+  })
   return ok({ planId: plan.id })
 }

@@ -94,6 +94,14 @@ onBeforeRouteLeave(() => {
         <h1 class="truncate">{{ page?.plan.title ?? 'Plan' }}</h1>
         <PlanFit v-if="draft" :plan="draft" />
       </div>
+      <UButton
+        color="neutral"
+        variant="outline"
+        size="xs"
+        :to="`/classes/standing/${planId}`"
+        data-hook="standing-work"
+        >Standing work</UButton
+      >
       <UButton color="neutral" variant="outline" size="xs" :to="`/api/plans/${planId}/file`" external download
         >As a table (.csv)</UButton
       >

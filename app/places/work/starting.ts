@@ -1,4 +1,5 @@
 import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
+import { READY_RULES, readyRulesFor } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
 import { isRevised, isScored } from '#core/library'
@@ -7,7 +8,6 @@ import type { Plan } from '#core/pacing'
 import { NO_ABOUT, presetFor } from '#core/work'
 import type { AssignmentTarget, Draft, Preset, WorkPiece } from '#core/work'
 import type { DeskClass } from '#shared/contracts/pacing'
-import { PRESETS } from '~/shared/words/rules'
 import { pieceOf } from './draft'
 import type { DraftInWork } from './draft'
 
@@ -104,12 +104,6 @@ function hungOn(lessonId: LessonId | null): WindowSpec {
   }
 }
 
-const SHIPPED: Partial<Record<ResourceKind, string>> = {
-  test: 'test',
-  check: 'two',
-  'writing-task': 'text',
-}
-
 /** The teacher's own rules for this class and kind, else the ready ones for the kind. */
 export function rulesFor(
   kind: ResourceKind,
@@ -117,8 +111,7 @@ export function rulesFor(
   presets: readonly Preset[],
 ): AttemptRules {
   const own = presetFor(presets, { classId, kind })
-  const ready = PRESETS.find((p) => p.key === (SHIPPED[kind] ?? 'practice')) ?? PRESETS[0]!
-  const rules = own?.rules ?? ready.rules
+  const rules = own?.rules ?? READY_RULES[readyRulesFor(kind)]
   return isScored(kind) || isRevised(kind) ? rules : { ...rules, maxAttempts: null }
 }
 

@@ -1,5 +1,5 @@
-import { LATER_RULES } from '#core/attempts'
-import type { AttemptRules, Help, Kept, Passing, Reveal } from '#core/attempts'
+import { READY_RULES } from '#core/attempts'
+import type { AttemptRules, Help, Kept, Passing, ReadyKey, Reveal } from '#core/attempts'
 
 export const KEPT_WORDS: Record<Kept, string> = {
   best: 'best try',
@@ -31,7 +31,7 @@ export const PASSING_WORDS: Record<NonNullable<Passing>, string> = {
 }
 
 export interface Preset {
-  readonly key: string
+  readonly key: ReadyKey
   readonly word: string
   readonly about: string
   readonly rules: AttemptRules
@@ -43,75 +43,24 @@ export const PRESETS: readonly Preset[] = [
     key: 'two',
     word: 'Check, two tries',
     about: 'The better try counts, feedback at once, answers after it closes.',
-    rules: {
-      maxAttempts: 2,
-      kept: 'best',
-      waitMinutes: 0,
-      timeLimitMinutes: null,
-      order: 'shuffled',
-      feedback: 'submission',
-      answers: 'close',
-      late: null,
-      ...LATER_RULES,
-      help: ['calculator'],
-    },
+    rules: READY_RULES.two,
   },
   {
     key: 'practice',
     word: 'Practice',
     about: 'As often as they like, with feedback after each question and all help.',
-    rules: {
-      maxAttempts: null,
-      kept: 'latest',
-      waitMinutes: 0,
-      timeLimitMinutes: null,
-      order: 'as-written',
-      feedback: 'item',
-      answers: 'submission',
-      late: null,
-      ...LATER_RULES,
-      help: [
-        'hints',
-        'calculator',
-        'read-aloud',
-        'spelling',
-        'expected-words',
-        'own-check',
-        'worked-example',
-      ],
-    },
+    rules: READY_RULES.practice,
   },
   {
     key: 'text',
     word: 'Text',
     about: 'One text that you score, with words, spelling help and a check of their own while they write.',
-    rules: {
-      maxAttempts: 1,
-      kept: 'best',
-      waitMinutes: 0,
-      timeLimitMinutes: null,
-      order: 'as-written',
-      feedback: 'submission',
-      answers: 'never',
-      late: null,
-      ...LATER_RULES,
-      help: ['spelling', 'expected-words', 'own-check'],
-    },
+    rules: READY_RULES.text,
   },
   {
     key: 'test',
     word: 'Test',
     about: 'One try with a time limit, nothing shown before it closes.',
-    rules: {
-      maxAttempts: 1,
-      kept: 'first',
-      waitMinutes: 0,
-      timeLimitMinutes: 40,
-      order: 'shuffled',
-      feedback: 'close',
-      answers: 'close',
-      late: null,
-      ...LATER_RULES,
-    },
+    rules: READY_RULES.test,
   },
 ]

@@ -27,6 +27,11 @@ const items = computed(() => [
       onSelect: () => void navigateTo({ path: '/pace/charts', query: query.value }),
     },
     {
+      label: 'Series',
+      icon: 'i-lucide-list-video',
+      onSelect: () => void navigateTo({ path: '/pace/series', query: query.value }),
+    },
+    {
       label: 'Load by week',
       icon: 'i-lucide-weight',
       onSelect: () => void navigateTo({ path: '/pace/load', query: query.value }),
@@ -43,6 +48,12 @@ const items = computed(() => [
       icon: 'i-lucide-list-ordered',
       disabled: !props.columns.some((c) => c.plan),
       onSelect: () => void navigateTo(`/classes/plan/${props.columns.find((c) => c.plan)?.plan?.id}`),
+    },
+    {
+      label: 'Standing work of the plan',
+      icon: 'i-lucide-layers',
+      disabled: !props.columns.some((c) => c.plan),
+      onSelect: () => void navigateTo(`/classes/standing/${props.columns.find((c) => c.plan)?.plan?.id}`),
     },
     { label: 'Take this as the baseline', icon: 'i-lucide-flag', onSelect: () => emit('agree') },
     {

@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { useHead, useRoute, useRouter } from '#imports'
+import { computed, onMounted, ref } from 'vue'
+import { READY_RULES } from '#core/attempts'
+import type { ClassId, SeriesId } from '#core/base'
+import { filledDown, moved, withOther, withOwn } from '#core/series'
+import type { RowDays, Series } from '#core/series'
+import type { Target } from '#core/audience'
+import type { SeriesPiece } from '#shared/contracts/series'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
+import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
+import { useDialogs } from '~/shared/frame/dialogs'
+import { useOverview } from '~/shared/session/overview'
+import { count } from '~/shared/words/numbers'
+import { zoneNamed } from '~/shared/words/times'
+import AddRows from './components/series/AddRows.vue'
+import RowForSomebody from './components/series/RowForSomebody.vue'
+import SeriesLanes from './components/series/SeriesLanes.vue'
+import SeriesRows from './components/series/SeriesRows.vue'
+import SeriesSettings from './components/series/SeriesSettings.vue'
+import { useClassSeries } from './composables/classSeries'
+import { sayOverlap, sayRule } from './words/series'
+
+/** What runs beside the lessons of a class, week after week. */
+const overview = useOverview()
+const route = useRoute()
+const router = useRouter()
+const open = useDialogs()
+onMounted(() => overview.load())
+const classes = computed(() => (overview.overview?.classes ?? []).filter((c) => c.mine))
+const textIn = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
+const classId = computed(() => (textIn('class') ?? classes.value[0]?.id ?? null) as ClassId | null)
+const { said, problem, pieces, lanes, change, make, doTo, know } = useClassSeries(classId)
+useHead({ title: computed(() => `Series of ${said.value?.name ?? 'a class'} · Step Cairn`) })
+const today = computed(() => (said.value ? zoneNamed(said.value.zone).local(said.value.now).on : null))
+const lane = computed(() => lanes.value.find((l) => l.kept.id === textIn('series')) ?? lanes.value[0] ?? null)
+const row = ref<string | null>(null)
+function choose(id: SeriesId, rowId: string | null): void {
+  row.value = rowId
+  if (id !== lane.value?.kept.id) void router.replace({ query: { ...route.query, series: id } })
+}
+function edit(id: SeriesId, next: (series: Series) => Series): void {
+  const kept = lanes.value.find((l) => l.kept.id === id)?.kept
+  if (kept) void change(id, next(kept.series))
+}
+const onChosen = (next: (series: Series) => Series) => lane.value && edit(lane.value.kept.id, next)
+type OwnDays = { [K in keyof RowDays]?: RowDays[K] | undefined }
+const setDays = (id: SeriesId, rowId: string, own: OwnDays) => edit(id, (s) => withOwn(s, rowId, own))
+const newRowId = () => crypto.randomUUID().slice(0, 8)
+function add(list: readonly SeriesPiece[]): void {
+  know(list)
+  const rows = list.map((p) => ({ id: newRowId(), resourceId: p.id, own: {}, others: [] }))
+  onChosen((s) => ({ ...s, rows: [...s.rows, ...rows] }))
+}
+function fill(rowId: string): void {
+  const laid = new Map(lane.value?.laid.map((r) => [r.rowId, r.days ?? { opensOn: null, throughOn: null }]))
+  onChosen((s) => filledDown(s, rowId, laid))
+}
+async function otherwise(rowId: string): Promise<void> {
+  const of = lane.value
+  const found = of?.kept.series.rows.find((r) => r.id === rowId)
+  const days = of?.laid.find((r) => r.rowId === rowId)?.days ?? { opensOn: null, throughOn: null }
+  if (!said.value || !found || !of || !today.value) return
+  const given = { of: said.value, row: found, title: of.titleOf(rowId), days, today: today.value }
+  type Answer = { readonly target: Target; readonly days: Partial<RowDays> | null }
+  const answer = await open<Answer>(RowForSomebody, given)
+  if (answer) onChosen((s) => withOther(s, rowId, answer.target, answer.days))
+}
+async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void> {
+  if (!on || !today.value) return
+  const id = await make({
+    title: 'New series',
+    rule: { kind: 'meetings', from: today.value, every: 1, stays: null },
+    rows: [],
+    rules: READY_RULES.practice,
+    ...of,
+    classId: on,
+    targets: [{ kind: 'class', classId: on }],
+  })
+  if (id) await router.replace({ query: { class: on, series: id } })
+}
+/** The same run for another class, by that class's own days. */
+const copyItems = computed(() =>
+  classes.value
+    .filter((c) => c.id !== classId.value)
+    .map((c) => ({
+      label: c.name,
+      onSelect: () => {
+        const from = lane.value?.kept.series
+        if (from) void begin({ ...from, rows: from.rows.map((r) => ({ ...r, others: [] })) }, c.id)
+      },
+    })),
+)
+async function clear(): Promise<void> {
+  const of = lane.value
+  if (!of) return
+  const text =
+    'Rows that nobody has begun are taken back from learners and out of the series. What learners have begun ' +
+    'stays. One undo brings all of it back.'
+  const title = `Clear “${of.kept.series.title}”?`
+  if (await open<boolean>(ConfirmDialog, { title, text, act: 'Clear and start over' }))
+    await doTo(of.kept.id, 'clear')
+}
+const has = computed(() => new Set(lane.value?.kept.series.rows.map((r) => r.resourceId as string)))
+const minutesOf = (id: string) => [...pieces.value.values()].find((p) => p.id === id)?.minutes ?? null
+</script>
+
+<template>
+  <div class="page">
+    <header class="flex flex-wrap items-center gap-3">
+      <div class="flex-1 min-w-60">
+        <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
+        <h1>Series</h1>
+      </div>
+      <ChoiceButtons
+        label="Class"
+        :items="classes.map((c) => ({ value: c.id, label: c.name }))"
+        :model-value="classId"
+        @update:model-value="router.replace({ query: { class: $event } })"
+      />
+      <UButton
+        v-if="said?.mayChange"
+        icon="i-lucide-plus"
+        variant="outline"
+        data-hook="new-series"
+        @click="begin()"
+        >New series</UButton
+      >
+    </header>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="!said || !today" class="said">Opening …</p>
+    <template v-else>
+      <p v-if="lanes.length === 0" data-hook="no-series">
+        Nothing runs beside the lessons of {{ said.name }} yet. A series hands out one piece after another,
+        say a word list each week. Press New series.
+      </p>
+      <div v-else class="split">
+        <SeriesLanes
+          :of="said"
+          :lanes="lanes"
+          :chosen="lane?.kept.id ?? null"
+          :row="row"
+          :today="today"
+          @choose="choose"
+          @days="setDays"
+        />
+        <section v-if="lane" class="grid gap-3 content-start" :aria-label="lane.kept.series.title">
+          <div class="flex flex-wrap items-center gap-2">
+            <h2 class="flex-1 min-w-40">{{ lane.kept.series.title }}</h2>
+            <template v-if="said.mayChange">
+              <UButton
+                :disabled="lane.waiting === 0"
+                data-hook="release-series"
+                @click="void doTo(lane.kept.id, 'release')"
+                >Release {{ count(lane.waiting, 'row') }}</UButton
+              >
+              <UDropdownMenu v-if="copyItems.length" :items="copyItems"
+                ><UButton variant="outline" color="neutral" trailing-icon="i-lucide-chevron-down"
+                  >Copy to</UButton
+                ></UDropdownMenu
+              >
+              <UButton
+                v-if="lane.kept.series.rows.length"
+                variant="outline"
+                color="neutral"
+                data-hook="clear-series"
+                @click="clear"
+                >Clear</UButton
+              >
+              <UButton
+                v-else
+                variant="outline"
+                color="neutral"
+                data-hook="remove-series"
+                @click="void doTo(lane.kept.id, 'remove')"
+                >Remove</UButton
+              >
+            </template>
+            <UButton
+              v-if="said.learners[0]"
+              variant="link"
+              :to="{ path: '/lens', query: { learner: said.learners[0].id } }"
+              data-hook="series-lens"
+              >What a learner sees now</UButton
+            >
+          </div>
+          <p class="said" data-hook="series-sentence">
+            {{ count(lane.kept.series.rows.length, 'row') }}, {{ sayRule(lane.kept.series.rule) }};
+            {{ lane.released.size }} released, {{ lane.waiting }} ready,
+            {{ lane.kept.series.rows.length - lane.released.size - lane.waiting }} not released.
+          </p>
+          <p v-for="o in lane.overlaps.slice(0, 4)" :key="o.first + o.second" class="note-line caution">
+            {{ sayOverlap(o, lane.kept.series.rows, said) }}
+          </p>
+          <SeriesSettings
+            :key="lane.kept.id"
+            :of="said"
+            :today="today"
+            :model-value="lane.kept.series"
+            @update:model-value="onChosen(() => $event)"
+          />
+          <SeriesRows
+            v-if="lane.kept.series.rows.length"
+            :of="said"
+            :lane="lane"
+            :row="row"
+            :today="today"
+            :minutes-of="minutesOf"
+            @choose="row = $event"
+            @days="(id, own) => lane && setDays(lane.kept.id, id, own)"
+            @move="(id, to) => onChosen((s) => moved(s, id, to))"
+            @fill="fill"
+            @take-out="(id) => onChosen((s) => ({ ...s, rows: s.rows.filter((r) => r.id !== id) }))"
+            @others="otherwise"
+          />
+          <AddRows v-if="said.mayChange" :has="has" @add="add" />
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 1.1rem 1.25rem 2rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 0.9rem;
+  align-content: start;
+}
+.split {
+  display: grid;
+  grid-template-columns: minmax(16rem, 27rem) minmax(0, 1fr);
+  gap: 1.25rem;
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .split {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

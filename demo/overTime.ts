@@ -1,0 +1,67 @@
+import { READY_RULES } from '#core/attempts'
+import { mustBeOk } from '#core/base'
+import type { ClassId, PlanId } from '#core/base'
+import type { Series } from '#core/series'
+import { standingOf } from '#db/repositories'
+import type { Deps } from '#usecases/deps'
+import { makeSeries } from '#usecases/series/keepSeries'
+import { releaseSeries } from '#usecases/series/releaseSeries'
+import { changeStanding } from '#usecases/standing/keepStanding'
+import { layStanding } from '#usecases/standing/layStanding'
+import { PIECES } from './content'
+import { SERIES, STANDING } from './scenario'
+import type { DemoSchool } from './school'
+
+/** What runs by itself: two series in one class, and a unit's standing work laid on two, changed in the plan since. */
+export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {
+  for (const of of SERIES) await beginSeries(deps, school, of)
+  await layUnit(deps, school)
+}
+
+async function beginSeries(
+  deps: Deps,
+  { teacher, classes }: DemoSchool,
+  of: (typeof SERIES)[number],
+): Promise<void> {
+  const classId = classes.get(of.section) as ClassId
+  const series: Series = {
+    title: of.title,
+    classId,
+    rule: of.rule,
+    rows: of.pieces.map((code, i) => ({
+      id: `row-${i + 1}`,
+      resourceId: pieceOf(code).id,
+      own: i + 1 === of.openEnded ? { throughOn: null } : {},
+      others: [],
+    })),
+    targets: [{ kind: 'class', classId }],
+    rules: READY_RULES.practice,
+  }
+  const { seriesId } = mustBeOk(await makeSeries(deps, teacher, { series }), of.title)
+  mustBeOk(await releaseSeries(deps, teacher, { seriesId, version: 1 }), of.title)
+}
+
+/** The plan's check is due a meeting later since it was laid: each class is asked. */
+async function layUnit(deps: Deps, { teacher, classes, plans }: DemoSchool): Promise<void> {
+  const planId = plans.get(STANDING.course) as PlanId
+  const standing = await standingOf(deps.store.read, [planId])
+  const codes = new Set<string>(
+    PIECES.filter((p) => p.lesson?.startsWith(STANDING.unit)).map((p) => p.resource.id),
+  )
+  const inUnit = standing.filter((s) => codes.has(s.piece.pieces[0]?.resourceId ?? ''))
+  const classIds = STANDING.sections.map((key) => classes.get(key) as ClassId)
+  const standingIds = inUnit.map((s) => s.id)
+  mustBeOk(await layStanding(deps, teacher, { planId, classIds, standingIds, publish: true }), 'standing')
+  const check = inUnit.find((s) => s.piece.pieces[0]?.resourceId === pieceOf(STANDING.changed).id)
+  const due = check?.piece.window.due
+  if (!check || due?.kind !== 'anchor') throw new Error('the demo has no standing work to change')
+  const window = { ...check.piece.window, due: { ...due, offset: due.offset + 1 } }
+  const changed = { planId, standingId: check.id, version: check.version, piece: { ...check.piece, window } }
+  mustBeOk(await changeStanding(deps, teacher, changed), 'standing changed')
+}
+
+const pieceOf = (code: string) => {
+  const found = PIECES.find((p) => p.resource.code === code)
+  if (!found) throw new Error(`no piece ${code}`)
+  return found.resource
+}
