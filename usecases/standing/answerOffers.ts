@@ -41,7 +41,7 @@ export async function answerOffers(
     const ground = await groundFor(tx, actor, classId, 'run')
     if (!ground.ok) return ground
     const records = new Map((await standingOf(tx, [planId])).map((s) => [s.id, s]))
-    const { has, laid } = await havingOf(tx, [...records.values()], [classId])
+    const { has, laid } = await havingOf(tx, plan.value.plan, [...records.values()], [classId])
     const asked = has.filter((h) => input.standingIds.includes(h.standingId) && h.offer.kind !== 'settled')
     if (asked.length < new Set(input.standingIds).size)
       return refuse({ code: 'access/not-found', what: 'offer' })

@@ -1,6 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, StandingId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
+import type { Plan } from '#core/pacing'
 import { draftFor, settingOfPiece } from '#core/standing'
 import type { StandingRefusal } from '#core/standing'
 import { classWindow, windowsOfClass } from '#core/work'
@@ -41,9 +42,9 @@ export async function previewLay(
   const tx = deps.store.read
   const found = await standingAndClasses(tx, actor, input)
   if (!found.ok) return found
-  const { standing, grounds } = found.value
+  const { plan, standing, grounds } = found.value
   const learners = await learnersOf(tx, input.classIds)
-  const { has } = await havingOf(tx, standing, input.classIds)
+  const { has } = await havingOf(tx, plan, standing, input.classIds)
   const there = new Set(has.flatMap((h) => (h.assignmentId ? [`${h.standingId} ${h.classId}`] : [])))
   const now = deps.clock.now()
   return ok({
@@ -81,7 +82,11 @@ async function standingAndClasses(
   input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
 ): Promise<
   Result<
-    { readonly standing: readonly StandingRecord[]; readonly grounds: readonly ClassGround[] },
+    {
+      readonly plan: Plan
+      readonly standing: readonly StandingRecord[]
+      readonly grounds: readonly ClassGround[]
+    },
     LayRefusal
   >
 > {
@@ -96,7 +101,11 @@ async function standingAndClasses(
       return refuse({ code: 'standing/other-plan', field: 'classIds', className: name })
     grounds.push(ground.value)
   }
-  return ok({ standing: (await standingOf(tx, [input.planId])).filter((s) => !s.isGone), grounds })
+  return ok({
+    plan: plan.value.plan,
+    standing: (await standingOf(tx, [input.planId])).filter((s) => !s.isGone),
+    grounds,
+  })
 }
 
 export type LaidOn = Result<{ readonly works: number; readonly classes: number }, LayRefusal>
@@ -122,7 +131,7 @@ export async function layStanding(
     const standing = found.value.standing.filter((s) => chosen.has(s.id))
     if (standing.length < chosen.size)
       return refuse({ code: 'access/not-found', what: 'piece of standing work' })
-    const { has } = await havingOf(tx, standing, input.classIds)
+    const { has } = await havingOf(tx, found.value.plan, standing, input.classIds)
     const doing = doingIn(tx, deps, actor)
     const done: DoneToWork[] = []
     const laid: LaidRecord[] = []

@@ -1,4 +1,5 @@
 import type { AssignmentId, ClassId, StandingId } from '#core/base'
+import type { Plan } from '#core/pacing'
 import { offerOf } from '#core/standing'
 import type { Offer } from '#core/standing'
 import type { Assignment } from '#core/work'
@@ -31,10 +32,11 @@ export function laidName(of: { readonly standingId: StandingId; readonly classId
 
 /**
  * What each class has of each piece, and what the plan offers it. What is new is offered only to a class on which
- * standing work of this plan was laid before: nobody else has asked for it.
+ * standing work of the same unit was laid before: nobody else has asked for it.
  */
 export async function havingOf(
   tx: Connection,
+  plan: Pick<Plan, 'lessons'>,
   standing: readonly StandingRecord[],
   classIds: readonly ClassId[],
 ): Promise<Having> {
@@ -43,7 +45,10 @@ export async function havingOf(
   const laid = new Map(records.map((r) => [laidName(r), r]))
   const workIds = records.flatMap((r) => r.assignmentId ?? [])
   const works = new Map((await assignmentsById(tx, workIds)).map((a) => [a.id, a]))
-  const asked = new Set(records.map((r) => r.classId))
+  const unitOf = new Map(
+    standing.map((s) => [s.id, plan.lessons.find((l) => l.id === s.piece.lessonId)?.unitId]),
+  )
+  const asked = new Set(records.map((r) => `${r.classId} ${unitOf.get(r.standingId)}`))
   const has = classIds.flatMap((classId) =>
     standing.flatMap((record): ClassHas[] => {
       const known = laid.get(laidName({ standingId: record.id, classId }))
@@ -59,7 +64,10 @@ export async function havingOf(
           classId,
           assignmentId: isThere ? work.id : null,
           state: isThere ? work.state : null,
-          offer: offer.kind === 'new' && !asked.has(classId) ? { kind: 'settled' } : offer,
+          offer:
+            offer.kind === 'new' && !asked.has(`${classId} ${unitOf.get(record.id)}`)
+              ? { kind: 'settled' }
+              : offer,
           isRefused: known !== undefined && known.refused >= record.version,
         },
       ]

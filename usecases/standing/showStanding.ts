@@ -23,7 +23,7 @@ export async function showStanding(
   const ids = mine.map((c) => c.id)
   const teachers = await teachersOf(tx, ids)
   const learners = await learnersOf(tx, ids)
-  const { has } = await havingOf(tx, standing, ids)
+  const { has } = await havingOf(tx, plan, standing, ids)
   const resources = await resourcesById(
     tx,
     standing.flatMap((s) => s.piece.pieces.map((p) => p.resourceId)),

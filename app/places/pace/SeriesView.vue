@@ -19,6 +19,7 @@ import SeriesLanes from './components/series/SeriesLanes.vue'
 import SeriesRows from './components/series/SeriesRows.vue'
 import SeriesSettings from './components/series/SeriesSettings.vue'
 import { useClassSeries } from './composables/classSeries'
+import { useDesk } from './stores/desk'
 import { sayOverlap, sayRule } from './words/series'
 
 /** What runs beside the lessons of a class, week after week. */
@@ -30,6 +31,8 @@ onMounted(() => overview.load())
 const classes = computed(() => (overview.overview?.classes ?? []).filter((c) => c.mine))
 const textIn = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
 const classId = computed(() => (textIn('class') ?? classes.value[0]?.id ?? null) as ClassId | null)
+const desk = useDesk()
+onMounted(() => desk.load())
 const { said, problem, pieces, lanes, change, make, doTo, know } = useClassSeries(classId)
 useHead({ title: computed(() => `Series of ${said.value?.name ?? 'a class'} · Step Cairn`) })
 const today = computed(() => (said.value ? zoneNamed(said.value.zone).local(said.value.now).on : null))

@@ -13,7 +13,8 @@ export const AT_WORDS = {
 export function sayAnchor(moment: Moment | null, home: LessonId, numberOf: (id: LessonId) => string): string {
   if (moment?.kind !== 'anchor') return moment === null ? 'not set' : 'a date'
   const lesson = moment.lessonId === home ? 'its' : `the ${numberOf(moment.lessonId)}`
-  const offset = moment.offset === 0 ? '' : ` ${moment.offset > 0 ? '+' : '−'} ${Math.abs(moment.offset)}`
+  const offset =
+    moment.offset === 0 ? '' : ` ${moment.offset > 0 ? '+' : '−'}\u00A0${Math.abs(moment.offset)}`
   const step = moment.step === 'days' && moment.offset !== 0 ? ' days' : ''
   const at = typeof moment.at === 'string' ? AT_WORDS[moment.at] : 'a time'
   return `${at} of ${lesson} ${moment.edge} meeting${offset}${step}`

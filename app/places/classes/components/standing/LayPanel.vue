@@ -21,6 +21,7 @@ const unit = ref<string>('all')
 const publish = ref<'published' | 'held'>('published')
 const shown = shallowRef<LayPreview | null>(null)
 const problem = ref('')
+const isAllShown = ref(false)
 watch(
   () => [classIds.value, props.of.standing] as const,
   async ([ids]) => {
@@ -110,11 +111,12 @@ const STATES = [
       <p data-hook="lay-sentence">
         {{ count(goingOut.length, 'piece') }}, {{ works }} in all in
         {{ count(classIds.length, 'class', 'classes') }}.
-        <template v-if="over"> {{ over }} are over or there already.</template>
+        <template v-if="over"> {{ over }} more are over or there already.</template>
         <template v-if="without">
           {{ without }} have no place in one of the classes and are left out.</template
         >
       </p>
+      <UCheckbox v-if="over + without" v-model="isAllShown" label="Show what is left out, too" />
       <div class="rows">
         <table class="grid-table">
           <thead>
@@ -127,7 +129,7 @@ const STATES = [
             </tr>
           </thead>
           <tbody>
-            <tr v-for="p in perPiece" :key="p.s.id" :class="{ out: !p.isLaid }">
+            <tr v-for="p in isAllShown ? perPiece : goingOut" :key="p.s.id" :class="{ out: !p.isLaid }">
               <td class="code">{{ lessonOf.get(p.s.piece.lessonId) }}</td>
               <td>{{ p.s.piece.title }}</td>
               <td v-for="c in p.cells" :key="c.of.classId">

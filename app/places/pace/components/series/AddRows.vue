@@ -77,6 +77,7 @@ async function addCodes(): Promise<void> {
         v-model="codes"
         size="sm"
         name="codes"
+        class="w-60"
         placeholder="Codes, such as wav203"
         aria-label="Short codes"
       />
@@ -84,10 +85,10 @@ async function addCodes(): Promise<void> {
         >Add</UButton
       >
       <UButton
+        v-if="fresh(tray.cards).length"
         size="sm"
         variant="outline"
         color="neutral"
-        :disabled="fresh(tray.cards).length === 0"
         @click="add(tray.cards)"
         >Add {{ fresh(tray.cards).length }} from the tray</UButton
       >

@@ -33,6 +33,7 @@ const weeks = computed(() => {
 const open = computed(() => new Set(props.of.days.schoolDays))
 const isClosed = (monday: IsoDay) => [0, 1, 2, 3, 4].every((n) => !open.value.has(addDays(monday, n)))
 const topOf = (on: IsoDay) => (dayNumber(on) - dayNumber(firstOn.value)) * DAY
+const daysIn = (from: IsoDay, through: IsoDay) => dayNumber(through) - dayNumber(from) + 1
 function placeOf(from: IsoDay, through: IsoDay) {
   return {
     top: `${topOf(from)}px`,
@@ -138,7 +139,7 @@ watch(
             :style="placeOf(l.firstOn, l.lastOn)"
             :title="`${l.number} ${l.title}`"
           >
-            {{ l.number }}
+            {{ daysIn(l.firstOn, l.lastOn) > 1 ? l.number : '' }}
           </div>
         </div>
         <div v-for="lane in lanes" :key="lane.kept.id" class="lane" :class="{ on: lane.kept.id === chosen }">
@@ -146,7 +147,11 @@ watch(
             <div
               v-if="daysOf(lane, r.rowId)"
               class="stone"
-              :class="{ set: lane.released.has(r.rowId), picked: r.rowId === row }"
+              :class="{
+                set: lane.released.has(r.rowId),
+                picked: r.rowId === row,
+                short: daysIn(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn) < 5,
+              }"
               :style="placeOf(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn)"
             >
               <span class="edge up" @pointerdown="hold($event, lane, r.rowId, 'opensOn')" />
@@ -157,7 +162,11 @@ watch(
                 @click="emit('choose', lane.kept.id, r.rowId)"
                 @keydown="keys($event, lane, r.rowId)"
               >
-                {{ positions.get(r.rowId) }} {{ lane.titleOf(r.rowId) }}
+                {{ positions.get(r.rowId) }}
+                <template
+                  v-if="daysIn(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn) > 1"
+                  >{{ lane.titleOf(r.rowId) }}</template
+                >
               </button>
               <span
                 class="edge down"

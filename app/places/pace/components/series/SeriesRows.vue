@@ -110,7 +110,7 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
             >{{ lane.titleOf(r.id) }}</NuxtLink
           >
           <template v-else>{{ lane.titleOf(r.id) }}</template>
-          <span v-if="minutesOf(r.resourceId)" class="said"> {{ minutesOf(r.resourceId) }} min</span>
+          <span v-if="minutesOf(r.resourceId)" class="said">&nbsp; {{ minutesOf(r.resourceId) }} min</span>
           <p class="said" :class="{ needs: lane.laid[i]?.why }">
             {{ sayRow(lane.laid[i]!, lane.released.get(r.id)) }}
             <template v-if="lane.laid[i]?.insteadOf"> · opens later, closed before</template>
