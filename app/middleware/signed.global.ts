@@ -9,7 +9,7 @@ export default defineNuxtRouteMiddleware(async (to) => {
   const store = useMe()
   await store.ask()
   const learner = store.me?.role === 'learner'
-  const home = learner ? '/learn' : '/pace'
+  const home = learner ? '/learn' : '/pace/week'
   if (OPEN.includes(to.path)) return store.me ? navigateTo(home) : undefined
   if (!store.me) return navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } })
   if (store.me.mustChangePassword && to.path !== ACCOUNT) return navigateTo(ACCOUNT)

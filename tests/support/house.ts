@@ -68,6 +68,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   versions: ['base', 'library'],
   writing: [],
   load: ['base'],
+  week: ['base', 'calendar', 'library', 'pacing', 'availability'],
   standing: ['base', 'library', 'attempts', 'pacing', 'availability', 'versions', 'work'],
   series: ['base', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],

@@ -26,7 +26,7 @@ export async function showLoad(
   const ids = learners.map((l) => l.id)
   const pieces = await piecesToDo(tx, ids, yearIn(year, zone))
   const load = loadOf(
-    pieces.map((p) => toLoad(p, zone)),
+    pieces.map((p) => asLoadPiece(p, zone)),
     openDays(year),
     ids,
     input.spread,
@@ -87,7 +87,8 @@ function yearIn(year: SchoolYear, zone: Zone): { readonly from: Instant; readonl
   return { from: zone.at(year.firstOn, 0), until: zone.at(year.lastOn, 24 * 60) }
 }
 
-function toLoad(piece: PieceToDo, zone: Zone): LoadPiece {
+/** A piece as the load is reckoned with it. */
+export function asLoadPiece(piece: PieceToDo, zone: Zone): LoadPiece {
   const { learnerId, assignmentId, pieceId, minutes, kind } = piece
   return { learnerId, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
 }

@@ -1,4 +1,10 @@
 <script setup lang="ts">
+import { useRoute } from '#imports'
+import { computed } from 'vue'
+
+/** Each place, and where one is now. */
+const route = useRoute()
+const path = computed(() => route.path)
 const PLACES = [
   { to: '/pace', word: 'Pace', icon: 'i-lucide-milestone' },
   { to: '/shelf', word: 'Shelf', icon: 'i-lucide-library-big' },
@@ -10,7 +16,7 @@ const PLACES = [
 
 <template>
   <nav class="rail" aria-label="Places">
-    <NuxtLink to="/pace" class="mark" aria-label="Step Cairn, planning desk"
+    <NuxtLink to="/pace/week" class="mark" aria-label="Step Cairn, the week ahead"
       ><img src="/cairn.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <NuxtLink
@@ -18,6 +24,7 @@ const PLACES = [
       :key="p.to"
       :to="p.to"
       class="place"
+      :class="{ here: path === p.to || path.startsWith(`${p.to}/`) || path.startsWith(`${p.to}-`) }"
       :data-hook="`place-${p.word.toLowerCase()}`"
     >
       <UIcon :name="p.icon" class="size-5" aria-hidden="true" />
@@ -53,7 +60,7 @@ const PLACES = [
 .place:hover {
   background: var(--ui-bg-accented);
 }
-.place.router-link-active {
+.place.here {
   background: var(--color-tarn-700);
   color: #fff;
   font-weight: 600;

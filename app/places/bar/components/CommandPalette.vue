@@ -26,7 +26,9 @@ const groups = computed(() => [
     id: 'places',
     label: 'Places',
     items: [
+      { label: 'The week ahead', suffix: 'Pace', onSelect: go('/pace/week') },
       { label: 'Planning desk', suffix: 'Pace', onSelect: go('/pace') },
+      { label: 'Series', suffix: 'Pace', onSelect: go('/pace/series') },
       { label: 'Textbooks and pieces', suffix: 'Shelf', onSelect: go('/shelf') },
       { label: 'Classes', onSelect: go('/classes') },
       { label: 'Work to publish, open and due', suffix: 'Work', onSelect: go('/work') },

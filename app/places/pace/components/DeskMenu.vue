@@ -27,6 +27,11 @@ const items = computed(() => [
       onSelect: () => void navigateTo({ path: '/pace/charts', query: query.value }),
     },
     {
+      label: 'The week ahead',
+      icon: 'i-lucide-calendar-days',
+      onSelect: () => void navigateTo('/pace/week'),
+    },
+    {
       label: 'Series',
       icon: 'i-lucide-list-video',
       onSelect: () => void navigateTo({ path: '/pace/series', query: query.value }),

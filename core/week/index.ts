@@ -1,0 +1,13 @@
+/** The week ahead: meetings, what they lack, what opens, falls due and closes. */
+export type {
+  LessonInWeek,
+  Missing,
+  WeekClass,
+  WeekDay,
+  WeekLesson,
+  WeekMeeting,
+  WeekMoment,
+  WeekSums,
+  WeekWork,
+} from './types'
+export { sumsOf, weekOf } from './weekOf'

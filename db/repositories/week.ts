@@ -1,0 +1,68 @@
+import { sql } from 'drizzle-orm'
+import type { AssignmentId, ClassId, Instant, PieceId } from '#core/base'
+import type { ResourceKind } from '#core/library'
+import type { Connection } from './store'
+
+/** How many learners of a class are late with some work that still takes them. */
+export interface LateIn {
+  readonly classId: ClassId
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  readonly learners: number
+}
+
+/** Work that is past its due date, still open, and not handed in by some; who is excused does not count. */
+export async function lateIn(
+  tx: Connection,
+  classIds: readonly ClassId[],
+  now: Instant,
+): Promise<readonly LateIn[]> {
+  if (classIds.length === 0) return []
+  return tx.all<LateIn>(sql`
+    select w.class_id as classId, w.assignment_id as assignmentId, a.title, count(distinct w.learner_id) as learners
+    from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published'
+    where w.class_id in ${[...classIds]} and w.due_at <= ${now} and w.closes_at > ${now}
+      and not exists (select 1 from attempts t where t.assignment_id = w.assignment_id
+        and t.learner_id = w.learner_id and t.piece_id = w.piece_id and t.submitted_at is not null)
+      and not exists (select 1 from assignment_exceptions x where x.assignment_id = w.assignment_id
+        and x.learner_id = w.learner_id)
+    group by w.class_id, w.assignment_id order by learners desc, w.assignment_id`)
+}
+
+/** How many texts of a class wait to be scored, of one piece. */
+export interface WaitingIn {
+  readonly classId: ClassId
+  readonly assignmentId: AssignmentId
+  readonly pieceId: PieceId
+  readonly title: string
+  readonly texts: number
+}
+
+/** Tries that were handed in and of which a person has yet to score something; each team once. */
+export async function waitingIn(tx: Connection, classIds: readonly ClassId[]): Promise<readonly WaitingIn[]> {
+  if (classIds.length === 0) return []
+  return tx.all<WaitingIn>(sql`
+    select w.class_id as classId, t.assignment_id as assignmentId, t.piece_id as pieceId, a.title,
+      count(*) as texts
+    from attempts t join learner_work w on w.assignment_id = t.assignment_id and w.learner_id = t.learner_id
+        and w.piece_id = t.piece_id
+      join assignments a on a.id = t.assignment_id and a.state = 'published'
+    where w.class_id in ${[...classIds]} and t.submitted_at is not null and t.shared_from is null
+      and json_extract(t.score, '$.waiting') > 0
+    group by w.class_id, t.assignment_id, t.piece_id order by texts desc, t.assignment_id`)
+}
+
+/** The kinds of all pieces of assignments, in their order. */
+export async function kindsOf(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<ReadonlyMap<AssignmentId, readonly ResourceKind[]>> {
+  const out = new Map<AssignmentId, ResourceKind[]>()
+  if (ids.length === 0) return out
+  const rows = await tx.all<{ id: AssignmentId; kind: ResourceKind }>(
+    sql`select p.assignment_id as id, r.kind from assignment_pieces p join resources r on r.id = p.resource_id
+      where p.assignment_id in ${[...ids]} order by p.assignment_id, p.position`,
+  )
+  for (const { id, kind } of rows) out.set(id, [...(out.get(id) ?? []), kind])
+  return out
+}

@@ -1,0 +1,113 @@
+import { addDays, mondayOf, ok, refuse } from '#core/base'
+import type { IsoDay } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { zoneOf } from '#core/calendar'
+import { anchoredLessons, classWindow, namedClasses } from '#core/work'
+import type { Assignment } from '#core/work'
+import { sumsOf, weekOf } from '#core/week'
+import type { WeekClass } from '#core/week'
+import { assignmentIdsTouching, assignmentsById, kindsOf, learnersOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { groundsOf } from '../pacing/grounds'
+import type { ClassGround } from '../pacing/grounds'
+import { ownClasses } from './ownClasses'
+
+/**
+ * A week of the actor's own classes: the one that holds `on`; without one this week, from Friday evening on the next.
+ */
+export async function showWeek(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Actor,
+  input: { readonly on: IsoDay | null },
+) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  const records = await ownClasses(tx, actor)
+  const grounds = [...(await groundsOf(tx, records)).values()]
+  const now = deps.clock.now()
+  const zone = grounds[0]?.ground.zone ?? zoneOf('UTC')
+  const mondayOn = mondayOf(input.on ?? comingFrom(zone.local(now)))
+  const learners = await learnersOf(
+    tx,
+    records.map((r) => r.id),
+  )
+  const works = await worksOf(tx, grounds)
+  const weeks = grounds.map((ground) =>
+    weekOf(weekClass(ground, works, mondayOn), mondayOn, (at) => ground.ground.zone.local(at).on),
+  )
+  const [first] = grounds
+  return ok({
+    mondayOn,
+    zone: first?.year.zone ?? 'UTC',
+    now,
+    sums: sumsOf(weeks),
+    closures: (first?.year.notes ?? [])
+      .filter((n) => n.classIds.length === 0 && n.fromOn <= addDays(mondayOn, 6) && n.throughOn >= mondayOn)
+      .map(({ name, fromOn, throughOn, kind }) => ({ name, fromOn, throughOn, kind })),
+    classes: grounds.map(({ record, plan }, i) => ({
+      classId: record.id,
+      name: record.name,
+      shortName: record.shortName,
+      learners: learners.get(record.id)?.length ?? 0,
+      hasPlan: plan !== null,
+      days: weeks[i] ?? [],
+    })),
+  })
+}
+
+const FRIDAY_EVENING = 16 * 60
+
+/** The day whose week is looked at: from Friday afternoon on it is next week that has to be ready. */
+function comingFrom({ on, minuteOfDay }: { readonly on: IsoDay; readonly minuteOfDay: number }): IsoDay {
+  const friday = addDays(mondayOf(on), 4)
+  const isOver = on > friday || (on === friday && minuteOfDay >= FRIDAY_EVENING)
+  return isOver ? addDays(mondayOf(on), 7) : on
+}
+
+interface Works {
+  readonly list: readonly Assignment[]
+  readonly kinds: Awaited<ReturnType<typeof kindsOf>>
+}
+
+async function worksOf(tx: Connection, grounds: readonly ClassGround[]): Promise<Works> {
+  const ids = await assignmentIdsTouching(
+    tx,
+    grounds.map((g) => g.record.id),
+  )
+  const list = (await assignmentsById(tx, ids)).filter((a) => a.state !== 'withdrawn')
+  return { list, kinds: await kindsOf(tx, ids) }
+}
+
+function weekClass(
+  { record, plan, calendar, layout, ground }: ClassGround,
+  { list, kinds }: Works,
+  mondayOn: IsoDay,
+): WeekClass {
+  const isIn = ({ on }: { readonly on: IsoDay }) => on >= mondayOn && on <= addDays(mondayOn, 6)
+  return {
+    classId: record.id,
+    meetings: calendar.meetings
+      .filter(isIn)
+      .map(({ index, on, startsAt, minutes, label }) => ({ index, on, startsAt, minutes, label })),
+    lost: calendar.lost.filter(isIn).map(({ on, because }) => ({ on, because })),
+    lessons: (layout?.placements ?? []).flatMap(({ lessonId }) => {
+      const lesson = plan?.lessons.find((l) => l.id === lessonId) ?? record.pacing.added[lessonId]
+      const extent = ground.extents?.get(lessonId)
+      return lesson && extent
+        ? [{ id: lessonId, number: lesson.number, title: lesson.title, kind: lesson.kind, ...extent }]
+        : []
+    }),
+    works: list
+      .filter((a) => namedClasses(a).includes(record.id))
+      .map((a) => ({
+        assignmentId: a.id,
+        title: a.title,
+        isHeld: a.state === 'held' || a.notFor.includes(record.id),
+        window: classWindow(a, record.id, ground),
+        lessonIds: anchoredLessons(a),
+        kinds: kinds.get(a.id) ?? [],
+      })),
+  }
+}
