@@ -57,8 +57,15 @@ export default defineNuxtConfig({
     head: {
       htmlAttrs: { lang: 'en' },
       title: 'Step Cairn',
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'theme-color', content: '#0f4f59' },
+      ],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/cairn.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+        { rel: 'apple-touch-icon', href: '/cairn-192.png' },
+      ],
     },
   },
   // pages rendered in the browser bring no payload, so nothing that revives one is sent either

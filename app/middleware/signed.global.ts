@@ -8,6 +8,7 @@ const OPEN = ['/sign-in', '/sign-up', '/join']
 export default defineNuxtRouteMiddleware(async (to) => {
   const store = useMe()
   await store.ask()
+  if (store.isLost) return
   const learner = store.me?.role === 'learner'
   const home = learner ? '/learn' : '/pace/week'
   if (OPEN.includes(to.path)) return store.me ? navigateTo(home) : undefined

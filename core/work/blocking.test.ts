@@ -42,6 +42,7 @@ function card(id: string, pieces: readonly LearnerPiece[], part: Partial<Learner
     isFirst: false,
     inTurn: false,
     classId: ids.class('a'),
+    series: null,
     className: '8 A',
     pieces,
     ...togetherOf(pieces),

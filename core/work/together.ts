@@ -1,6 +1,6 @@
 import type { Passing, Place } from '../attempts'
 import type { WorkState } from '../availability'
-import type { AssignmentId, ClassId, Instant, Minutes, PieceId } from '../base'
+import type { AssignmentId, ClassId, Instant, Minutes, PieceId, SeriesId } from '../base'
 import type { ResourceKind } from '../library'
 import type { About } from './about'
 import { WHENS } from './types'
@@ -63,6 +63,8 @@ export interface LearnerCard extends Together {
   readonly inTurn: boolean
   readonly classId: ClassId
   readonly className: string
+  /** The series of which it is a row; null: it is by itself. */
+  readonly series: { readonly id: SeriesId; readonly title: string } | null
   readonly pieces: readonly LearnerPiece[]
 }
 

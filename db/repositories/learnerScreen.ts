@@ -1,7 +1,7 @@
 import type { EndedBy, TryInShort } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { groupBy } from '#core/base'
-import type { AssignmentId, AttemptId, ClassId, Instant, PieceId, UserId } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, Instant, PieceId, SeriesId, UserId } from '#core/base'
 import { rulesOf } from '#core/work'
 import type { Assignment, OwnRules, WorkPiece } from '#core/work'
 import { toOwnRules } from '../rows/workRows'
@@ -48,10 +48,12 @@ export async function screenFor(
 
 const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a.settled, w.piece_id, w.class_id,
     c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-    w.rules))
+    w.rules, s.id, s.body ->> 'title'))
   from learner_work w
     join assignments a on a.id = w.assignment_id and a.state = 'published'
     join classes c on c.id = w.class_id
+    left join series_releases r on r.assignment_id = w.assignment_id
+    left join series s on s.id = r.series_id
   where w.learner_id = ? and (w.listed_at is null or w.listed_at <= ?)
     and (w.put_away_at is null or w.put_away_at > ?)`
 const TRIES = `select json_group_array(json_array(t.id, t.assignment_id, t.piece_id, t.revision, t.number,
@@ -85,6 +87,8 @@ type ListedRow = readonly [
   maxAttempts: number | null,
   timeLimitMinutes: number | null,
   rules: string | null,
+  seriesId: SeriesId | null,
+  seriesTitle: string | null,
 ]
 type TryRow = readonly [
   id: AttemptId,
@@ -115,6 +119,7 @@ interface Listed {
   readonly className: string
   readonly terms: LearnerTerms
   readonly rules: Partial<OwnRules>
+  readonly series: { readonly id: SeriesId; readonly title: string } | null
 }
 
 // by place: taking rows apart is half of what reading them costs
@@ -136,6 +141,7 @@ function toListed(row: ListedRow): Listed {
       timeLimitMinutes: row[12],
     },
     rules: toOwnRules(row[13]),
+    series: row[14] === null ? null : { id: row[14], title: row[15] ?? '' },
   }
 }
 
@@ -210,5 +216,6 @@ function listedPiece({ work, piece, row }: PieceWithRow, form: FormInShort) {
     isFirst: work.isFirst,
     inTurn: work.inTurn,
     terms: row.terms,
+    series: row.series,
   }
 }

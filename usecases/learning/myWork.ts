@@ -86,10 +86,10 @@ async function cardsOf(
   const cards = [...groupBy(listed, (w) => w.assignmentId).values()].flatMap((rows) => {
     const [first] = rows
     if (!first) return []
-    const { assignmentId, title, note, classId, className, isFirst, inTurn } = first
+    const { assignmentId, title, note, classId, className, isFirst, inTurn, series } = first
     const about = aboutForLearners(first.about)
     const pieces = inOrder(rows).map((w) => cardOf(w, triesOf.get(pieceName(w)) ?? [], closings(w), now))
-    const said = { title, note, about, isFirst, inTurn, classId, className }
+    const said = { title, note, about, isFirst, inTurn, classId, className, series }
     return { id: assignmentId, ...said, pieces, ...togetherOf(pieces) }
   })
   return withBlocks(cards)

@@ -152,9 +152,15 @@ const print = () => window.print()
     padding: 0;
     gap: 2mm;
   }
+  .page h1 {
+    font-size: 13pt;
+  }
+  .page p {
+    font-size: 8.5pt;
+  }
   .split {
     grid-template-columns: minmax(0, 1fr);
-    gap: 3mm;
+    gap: 2mm;
   }
 }
 </style>

@@ -10,6 +10,8 @@ import { call } from '../wire/call'
 export const useMe = defineStore('me', () => {
   const me = shallowRef<Me | null>(null)
   const asked = ref(false)
+  /** Nobody could say who is signed in, for want of a connection. */
+  const isLost = ref(false)
   const aheadMs = ref(0)
 
   /** Takes over an instant the server just said. */
@@ -27,7 +29,8 @@ export const useMe = defineStore('me', () => {
   async function ask(anew = false): Promise<void> {
     if (asked.value && !anew) return
     const reply = await call(WhoAmI)
-    asked.value = true
+    isLost.value = !reply.ok && reply.error.code === 'wire/lost'
+    asked.value = !isLost.value
     if (reply.ok) take(reply.value)
   }
 
@@ -43,5 +46,5 @@ export const useMe = defineStore('me', () => {
     window.location.assign('/sign-in')
   }
 
-  return { me, asked, aheadMs, ask, enter, hear, leave }
+  return { me, asked, isLost, aheadMs, ask, enter, hear, leave }
 })

@@ -66,7 +66,7 @@ const blocker = computed(() => {
         {{ work.minutes }} min<template v-if="only?.itemCount">
           · {{ count(only.itemCount, 'question') }}</template
         >
-        · {{ work.className }}
+        · {{ work.className }}<template v-if="work.series"> · {{ work.series.title }}</template>
       </p>
       <p class="until">{{ until }}</p>
       <p v-if="blocker" class="meta" data-hook="blocked">First finish “{{ blocker }}”.</p>

@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import { PLACES } from '#core/attempts'
 import { groupBy } from '#core/base'
 import type { AssignmentId, Instant } from '#core/base'
-import type { LearnerCard } from '#core/work'
+import { inSeries } from '#core/work'
+import type { LearnerCard, ListEntry } from '#core/work'
+import { sayMoment } from '~/shared/words/times'
+import MyWeek from './MyWeek.vue'
 import WorkCard from './WorkCard.vue'
 
 /** A learner's list: what is to do now, what comes, what is done. */
@@ -14,9 +17,9 @@ const props = defineProps<{
   linkTo: (id: AssignmentId) => string
 }>()
 const HEADS = {
-  now: { word: 'Now', none: 'Nothing to do right now.' },
-  next: { word: 'Next', none: 'Nothing is coming up yet.' },
-  done: { word: 'Done', none: 'What you hand in is kept here.' },
+  now: { word: 'Now', none: 'Nothing to do right now.', of: '' },
+  next: { word: 'Next', none: 'Nothing is coming up yet.', of: 'to come' },
+  done: { word: 'Done', none: 'What you hand in is kept here.', of: 'done' },
 } as const
 const places = computed(() =>
   PLACES.map((place) => {
@@ -33,18 +36,50 @@ function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
 function foldersOf(place: (typeof PLACES)[number], list: readonly LearnerCard[]) {
   const byHeading = groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))
   return [...byHeading]
-    .map(([heading, cards]) => ({ heading, cards }))
+    .map(([heading, cards]) => ({ heading, entries: place === 'now' ? cards.map(alone) : inSeries(cards) }))
     .sort((a, b) => a.heading.localeCompare(b.heading))
 }
+/** What is to do now stands by itself, whatever series it is of. */
+const alone = (card: LearnerCard): ListEntry => ({ series: null, cards: [card] })
 </script>
 
 <template>
+  <MyWeek :work="work" :now="now" :zone="zone" />
   <section v-for="p in places" :key="p.place" :aria-labelledby="`place-${p.place}`">
     <h2 :id="`place-${p.place}`" class="mb-2">{{ p.word }}</h2>
     <p v-if="p.isEmpty" class="said">{{ p.none }}</p>
     <div v-for="f in p.folders" :key="f.heading" class="grid gap-2 mb-4">
       <h3 v-if="f.heading" class="said">{{ f.heading }}</h3>
-      <WorkCard v-for="w in f.cards" :key="w.id" :work="w" :now="now" :zone="zone" :to="linkTo(w.id)" />
+      <component
+        :is="e.series ? 'details' : 'div'"
+        v-for="e in f.entries"
+        :key="e.cards[0]?.id"
+        :class="{ run: e.series }"
+        :data-hook="e.series ? `series-${p.place}` : undefined"
+      >
+        <summary v-if="e.series">
+          <b>{{ e.series.title }}</b> · {{ e.cards.length }} {{ p.of }}
+          <template v-if="p.place === 'next' && e.cards[0]?.opensAt"
+            >· the next opens {{ sayMoment(e.cards[0].opensAt, zone, 'opens') }}</template
+          >
+        </summary>
+        <WorkCard v-for="w in e.cards" :key="w.id" :work="w" :now="now" :zone="zone" :to="linkTo(w.id)" />
+      </component>
     </div>
   </section>
 </template>
+
+<style scoped>
+.run summary {
+  padding: 0.6rem 1rem;
+  border: 1px solid var(--ui-border-accented);
+  border-radius: 9px 7px 10px 8px;
+  cursor: pointer;
+}
+.run[open] summary {
+  margin-bottom: 0.5rem;
+}
+.run > :deep(a) {
+  margin: 0 0 0.4rem 1rem;
+}
+</style>

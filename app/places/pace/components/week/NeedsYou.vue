@@ -88,9 +88,23 @@ const people = computed(() => props.lines?.filter((l) => !ACTS.has(l.kind)) ?? [
 }
 @media print {
   .needs {
+    display: block;
     font-size: 7pt;
-    grid-template-columns: 1fr 1fr;
-    column-gap: 6mm;
+  }
+  .needs .said {
+    font-size: 6.5pt;
+  }
+  .needs h2,
+  .needs h3 {
+    font-size: 8.5pt;
+    margin: 1mm 0 0;
+  }
+  .needs ul {
+    columns: 4;
+    column-gap: 5mm;
+  }
+  .needs li {
+    break-inside: avoid;
   }
   .needs li {
     padding: 0.3mm 0;

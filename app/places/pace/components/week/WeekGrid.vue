@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { ClassId, IsoDay } from '#core/base'
 import type { LessonInWeek, Missing, WeekDay, WeekMoment } from '#core/week'
 import type { WeekAhead } from '#shared/contracts/week'
+import { count } from '~/shared/words/numbers'
 import { sayDay, sayMinute, sayTime, zoneNamed } from '~/shared/words/times'
 
 /** The week's days down and the classes across: each lesson as a stone, beneath it what opens, is due and closes. */
@@ -38,7 +39,9 @@ function sayMissing(missing: Missing): string {
   const title = 'title' in missing ? `“${missing.title}”: ` : ''
   return `${title}${MISSING[missing.code]}`
 }
-const timeOf = (m: WeekMoment) => (m.what === 'opens' ? sayTime(m.at, props.week.zone) : '')
+/** A whole day has no time. */
+const timeOf = (m: WeekMoment) =>
+  m.what === 'opens' && zone.value.local(m.at).minuteOfDay > 0 ? sayTime(m.at, props.week.zone) : ''
 </script>
 
 <template>
@@ -48,7 +51,7 @@ const timeOf = (m: WeekMoment) => (m.what === 'opens' ? sayTime(m.at, props.week
         <th scope="col" class="day"><span class="sr-only">Day</span></th>
         <th v-for="c in week.classes" :key="c.classId" scope="col">
           <NuxtLink class="plain" :to="{ path: '/pace', query: { class: c.classId } }">{{ c.name }}</NuxtLink>
-          <span class="said"> {{ c.learners }}</span>
+          <span class="said count">{{ count(c.learners, 'learner') }}</span>
         </th>
       </tr>
     </thead>
@@ -76,8 +79,8 @@ const timeOf = (m: WeekMoment) => (m.what === 'opens' ? sayTime(m.at, props.week
               :class="{ lacks: l.missing.length }"
               :to="{ path: '/pace', query: { class: c.classId, lesson: l.id } }"
             >
-              <span class="code">{{ l.number }}</span> {{ l.title
-              }}<span v-if="l.of > 1" class="said"> {{ l.nth }} of {{ l.of }}</span>
+              <span class="code">{{ l.number }}</span> {{ l.title }}
+              <span v-if="l.of > 1" class="said">{{ l.nth }} of {{ l.of }}</span>
             </NuxtLink>
             <template v-for="l in m.lessons" :key="`missing ${l.id}`">
               <NuxtLink
