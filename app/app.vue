@@ -20,8 +20,8 @@ onMounted(() => void keepShell())
     <main v-if="me.isLost" class="mx-auto max-w-xl px-6 pt-[18vh]" data-hook="no-connection">
       <h1>No connection</h1>
       <p class="mt-3 mb-6">
-        What you wrote on this device is kept here, and is sent as soon as there is a connection again. This page
-        comes back by itself.
+        What you wrote on this device is kept here, and is sent as soon as there is a connection again. This
+        page comes back by itself.
       </p>
       <button type="button" class="underline" @click="again">Try again</button>
     </main>

@@ -4,6 +4,7 @@ import type { ClassId, PlanId } from '#core/base'
 import type { Series } from '#core/series'
 import { standingOf } from '#db/repositories'
 import type { Deps } from '#usecases/deps'
+import { mailNotices } from '#usecases/notices/mailNotices'
 import { makeSeries } from '#usecases/series/keepSeries'
 import { releaseSeries } from '#usecases/series/releaseSeries'
 import { changeStanding } from '#usecases/standing/keepStanding'
@@ -16,6 +17,8 @@ import type { DemoSchool } from './school'
 export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {
   for (const of of SERIES) await beginSeries(deps, school, of)
   await layUnit(deps, school)
+  // what is known by now has gone out by mail
+  while ((await mailNotices(deps)) > 0);
 }
 
 async function beginSeries(

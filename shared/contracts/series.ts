@@ -67,10 +67,11 @@ export const ShowSeries = contract<ClassSeries>()({
   params: z.strictObject({ classId: id<ClassId>() }),
 })
 
-/** `rows`: how many rows' work was touched. */
+/** `rows`: how many rows' work was touched; `version`: the series' own since. */
 interface Done {
   readonly seriesId: SeriesId
   readonly rows: number
+  readonly version: number
 }
 const ofSeries = z.strictObject({ seriesId: id<SeriesId>() })
 const mostBytes = 2_000_000

@@ -13,6 +13,7 @@ import { ShowDesk } from '#shared/contracts/pacing'
 import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
 import { ListPresets, ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
+import { ShowSeries } from '#shared/contracts/series'
 import { fileState } from '../support/fileState'
 import { A_PICTURE } from '../support/keptFiles'
 import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
@@ -821,6 +822,94 @@ const TABLE: readonly Row[] = [
     body: {},
     expected: [S, D, D, I, I, I, I, I, I],
   },
+  {
+    route: 'GET /api/week',
+    file: 'week.get.ts',
+    // a week is of one's own classes
+    only: ['teacher', 'co-teacher'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/week-needs?mondayOn=2026-10-19',
+    file: 'week-needs.get.ts',
+    only: ['teacher', 'co-teacher'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
+    route: 'GET /api/classes/CLASS/series',
+    file: 'classes/[classId]/series.get.ts',
+    shows: 'CLASS',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'POST /api/series',
+    file: 'series/index.post.ts',
+    body: { series: 'SERIES' },
+    changes: 'series',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/series/RUN',
+    file: 'series/[seriesId]/index.post.ts',
+    body: { version: 1, series: 'SERIES' },
+    expected: [S, H, H, I, H, H, D, H, H],
+  },
+  {
+    route: 'POST /api/series/RUN/release',
+    file: 'series/[seriesId]/release.post.ts',
+    body: { version: 1 },
+    expected: [S, H, H, I, H, H, D, H, H],
+  },
+  {
+    route: 'POST /api/series/RUN/clear',
+    file: 'series/[seriesId]/clear.post.ts',
+    body: { version: 1 },
+    expected: [S, H, H, I, H, H, D, H, H],
+  },
+  {
+    route: 'POST /api/series/RUN/remove',
+    file: 'series/[seriesId]/remove.post.ts',
+    body: { version: 1 },
+    expected: [S, H, H, I, H, H, D, H, H],
+  },
+  {
+    route: 'GET /api/plans/PLAN/standing',
+    file: 'plans/[planId]/standing/index.get.ts',
+    shows: 'PLAN',
+    expected: [S, D, D, I, I, I, I, I, H],
+  },
+  {
+    route: 'POST /api/plans/PLAN/standing',
+    file: 'plans/[planId]/standing/index.post.ts',
+    body: { pieces: ['STANDING'] },
+    changes: 'standing',
+    expected: [S, D, D, I, D, D, D, D, H],
+  },
+  {
+    route: 'POST /api/plans/PLAN/standing/none',
+    file: 'plans/[planId]/standing/[standingId].post.ts',
+    body: { version: 1, piece: null },
+    expected: [S, D, D, H, D, D, D, D, H],
+  },
+  {
+    route: 'POST /api/plans/PLAN/lay-work-preview',
+    file: 'plans/[planId]/lay-work-preview.post.ts',
+    body: { classIds: ['CLASS'] },
+    shows: 'CLASS',
+    expected: [S, D, D, I, I, H, D, H, H],
+  },
+  {
+    route: 'POST /api/plans/PLAN/lay-work',
+    file: 'plans/[planId]/lay-work.post.ts',
+    body: { classIds: ['CLASS'], standingIds: ['none'], publish: false },
+    expected: [S, D, D, H, H, H, D, H, H],
+  },
+  {
+    route: 'POST /api/plans/PLAN/offers',
+    file: 'plans/[planId]/offers.post.ts',
+    body: { classId: 'CLASS', standingIds: ['none'], take: true },
+    expected: [S, D, D, H, H, H, D, H, H],
+  },
   // unknown, and last of all those that end something
   { route: 'GET /api/nothing/here', file: '[...].ts', expected: [H, H, H, H, H, H, H, H, H] },
   {
@@ -911,6 +1000,7 @@ beforeAll(async () => {
     LESSON: plan?.lessons.at(-1)?.id,
     VERSION: String(set?.version),
     PRESET: (await teacher.call(ListPresets)).value?.presets[0]?.id,
+    RUN: await aRun(teacher),
   })
   known.TRY = JSON.parse(
     (await learner.raw('POST', `/api/my-work/${known.WORK}/start`, { pieceId: 'p1' })).text,
@@ -922,6 +1012,13 @@ beforeAll(async () => {
   state = await fileState(server.file)
 })
 afterAll(() => state.close())
+
+/** A series of 8 C, which the teacher alone runs. */
+async function aRun(teacher: Agent): Promise<string | undefined> {
+  const rooms = (await teacher.call(ShowOverview)).value?.classes ?? []
+  const classId = rooms.find((c) => c.name === 'Science 8 C')?.id
+  return (await teacher.call(ShowSeries, { params: { classId: classId as ClassId } })).value?.series[0]?.id
+}
 
 const draft = () => ({
   pieces: [
@@ -954,7 +1051,19 @@ const draft = () => ({
   targets: [{ target: { kind: 'class', classId: known.CLASS }, overrides: {} }],
   exceptIds: [],
 })
-const NAMES = /OWN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
+const series = () => ({
+  title: 'S',
+  classId: known.CLASS,
+  rule: { kind: 'explicit' },
+  rows: [],
+  targets: draft().targets.map((t) => t.target),
+  rules: draft().rules,
+})
+const standing = () => {
+  const { targets: _targets, exceptIds: _except, newcomers: _new, teams: _teams, ...rest } = draft()
+  return { ...rest, lessonId: known.LESSON }
+}
+const NAMES = /OWN|RUN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
   body === undefined
     ? undefined
@@ -962,6 +1071,8 @@ const filled = (body: unknown) =>
         JSON.stringify(body)
           .replace(/"DRAFT"/g, () => JSON.stringify(draft()))
           .replace(/"RULES"/g, () => JSON.stringify(draft().rules))
+          .replace(/"SERIES"/g, () => JSON.stringify(series()))
+          .replace(/"STANDING"/g, () => JSON.stringify(standing()))
           .replace(/"VERSION"/g, () => known.VERSION ?? '0')
           .replace(NAMES, (word) => known[word] ?? word),
       )

@@ -67,7 +67,7 @@ describe('a series of a class', () => {
     const school = await aRun()
     const id = await made(school)
     expect(await windows(school)).toEqual({})
-    expect(await release(school, id, 1)).toEqual({ seriesId: id, rows: 4 })
+    expect(await release(school, id, 1)).toEqual({ seriesId: id, rows: 4, version: 2 })
     expect(await windows(school)).toEqual({
       'Words one': [at('09-07T06:00'), at('09-09T06:00')],
       'Words two': [at('09-09T06:00'), at('09-11T06:00')],

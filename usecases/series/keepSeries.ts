@@ -43,7 +43,7 @@ export async function makeSeries(
     })
     const act = { what: 'made', seriesId, classId: series.classId, from: null, to: series, done: [] } as const
     await noteSeries(tx, deps, actor, act)
-    return ok({ seriesId, rows: 0 })
+    return ok({ seriesId, rows: 0, version: 1 })
   })
 }
 
@@ -64,7 +64,7 @@ export async function changeSeries(
     const to = { ...input.series, classId: from.classId }
     const fault = await faultIn(tx, actor, to, from)
     if (!fault.ok) return fault
-    if (same(from, to)) return ok({ seriesId: record.id, rows: 0 })
+    if (same(from, to)) return ok({ seriesId: record.id, rows: 0, version: record.version })
     const released = (await rowsOf(tx, [record.id])).get(record.id) ?? []
     const done = await followRows(doingIn(tx, deps, actor), { from, to, released, ground })
     if (!done.ok) return done
@@ -78,7 +78,7 @@ export async function changeSeries(
       to,
       done: done.value,
     })
-    return ok({ seriesId: record.id, rows: done.value.length })
+    return ok({ seriesId: record.id, rows: done.value.length, version: record.version + 1 })
   })
 }
 

@@ -46,7 +46,7 @@ export async function releaseSeries(deps: Deps, actor: Actor, input: SeriesAtVer
     await saveSeries(tx, record)
     const { classId } = series
     await noteSeries(tx, deps, actor, { what: 'released', seriesId, classId, from: series, to: series, done })
-    return ok({ seriesId, rows: done.length })
+    return ok({ seriesId, rows: done.length, version: record.version + 1 })
   })
 }
 
@@ -75,7 +75,7 @@ export async function clearSeries(deps: Deps, actor: Actor, input: SeriesAtVersi
     const to = { ...from, rows: from.rows.filter((r) => stays.has(r.id)) }
     await saveSeries(tx, { ...record, series: to })
     await noteSeries(tx, deps, actor, { what: 'cleared', seriesId, classId: from.classId, from, to, done })
-    return ok({ seriesId, rows: from.rows.length - to.rows.length })
+    return ok({ seriesId, rows: from.rows.length - to.rows.length, version: record.version + 1 })
   })
 }
 
@@ -93,6 +93,6 @@ export async function removeSeries(deps: Deps, actor: Actor, input: SeriesAtVers
     await dropSeries(tx, seriesId)
     const act = { what: 'removed', seriesId, classId: from.classId, from, to: null, done: [] } as const
     await noteSeries(tx, deps, actor, act)
-    return ok({ seriesId, rows: 0 })
+    return ok({ seriesId, rows: 0, version: input.version })
   })
 }

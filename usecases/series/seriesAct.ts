@@ -15,7 +15,11 @@ import type { DoneToWork, WithinRefusal } from '../work/within'
 import { daysFor, groundFor } from './showSeries'
 
 export type ActRefusal = WithinRefusal | SeriesRefusal | AccessRefusal
-export type SeriesDone = Result<{ readonly seriesId: SeriesId; readonly rows: number }, ActRefusal>
+/** How many rows' work was touched, and the series' version since. */
+export type SeriesDone = Result<
+  { readonly seriesId: SeriesId; readonly rows: number; readonly version: number },
+  ActRefusal
+>
 
 /** A series that the actor may change, as it stood at `version`, with its class. */
 export async function seriesAt(

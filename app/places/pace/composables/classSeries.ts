@@ -34,7 +34,8 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
     if (!id) return
     const reply = await call(ShowSeries, { params: { classId: id } })
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
-    if (reply.ok && classId.value === id) said.value = reply.value
+    // what was asked before an act would undo it on screen
+    if (reply.ok && classId.value === id && busy.value === 0) said.value = reply.value
   }
   watch(
     [classId, () => desk.steps],
@@ -65,26 +66,28 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
     const done = sending.then(async () => {
       const isDone = await send((id) => said.value?.series.find((s) => s.id === id))
       busy.value--
-      await Promise.all([load(), desk.load(true)])
+      // what the server says now would undo on screen what is still on its way
+      if (busy.value === 0) await Promise.all([load(), desk.load(true)])
       return isDone
     })
     sending = done
     return done
   }
 
-  function guess(id: SeriesId, series: Series): void {
+  function patch(id: SeriesId, part: Partial<KeptSeries>): void {
     if (!said.value) return
-    const list = said.value.series.map((s) => (s.id === id ? { ...s, series } : s))
+    const list = said.value.series.map((s) => (s.id === id ? { ...s, ...part } : s))
     said.value = { ...said.value, series: list }
   }
   /** Shown at once, kept when the server agrees. */
   function change(id: SeriesId, series: Series): Promise<boolean> {
-    guess(id, series)
+    patch(id, { series })
     return act(async (kept) => {
       const version = kept(id)?.version
       if (version === undefined) return false
       const reply = await call(ChangeSeries, { params: { seriesId: id }, body: { version, series } })
-      if (!reply.ok) tell.refused(reply.error)
+      if (reply.ok) patch(id, { version: reply.value.version })
+      else tell.refused(reply.error)
       return reply.ok
     })
   }

@@ -35,6 +35,9 @@ const edges = [
   { value: 'first' as const, label: 'first' },
   { value: 'last' as const, label: 'last' },
 ]
+const lessonName = computed(
+  () => props.lessons.find((l) => l.value === anchor.value.lessonId)?.label ?? 'a lesson',
+)
 const at = computed(() => (typeof anchor.value.at === 'string' ? anchor.value.at : 'class-end'))
 </script>
 
@@ -73,7 +76,7 @@ const at = computed(() => (typeof anchor.value.at === 'string' ? anchor.value.at
         :model-value="anchor.lessonId"
         :disabled="disabled"
         class="w-36"
-        :aria-label="`${label}: lesson`"
+        :aria-label="`${label}: ${lessonName}`"
         @update:model-value="put({ lessonId: $event })"
       />
       <span>plus</span>

@@ -99,7 +99,14 @@ const STATES = [
       />
       <label
         ><span class="lab">What</span>
-        <USelect v-model="unit" size="sm" :items="units" aria-label="What is laid" class="w-64" />
+        <USelect
+          v-model="unit"
+          size="sm"
+          :items="units"
+          aria-label="What is laid"
+          data-hook="lay-what"
+          class="w-64"
+        />
       </label>
       <div>
         <span class="lab">How</span>
@@ -117,7 +124,7 @@ const STATES = [
         >
       </p>
       <UCheckbox v-if="over + without" v-model="isAllShown" label="Show what is left out, too" />
-      <div class="rows">
+      <div class="rows" tabindex="0" role="region" aria-label="What goes out when">
         <table class="grid-table">
           <thead>
             <tr>

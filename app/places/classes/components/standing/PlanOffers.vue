@@ -22,7 +22,7 @@ const all = () => props.open.map((h) => h.standingId)
 <template>
   <section class="offers" :aria-label="`What the plan offers ${room.name}`" data-hook="offers">
     <div class="flex flex-wrap items-center gap-2">
-      <h3 class="flex-1">{{ room.name }}: {{ sayChanges(open.length) }} of the plan</h3>
+      <h2 class="flex-1">{{ room.name }}: {{ sayChanges(open.length) }} of the plan</h2>
       <template v-if="open.length && room.mayChange">
         <UButton size="xs" :disabled="busy" data-hook="take-all" @click="emit('answer', all(), true)"
           >Take over</UButton

@@ -45,7 +45,6 @@ function take(): void {
             :items="items"
             class="w-full"
             placeholder="A group or a learner"
-            aria-label="For whom"
           />
         </UFormField>
         <div class="grid grid-cols-2 gap-3">

@@ -92,7 +92,6 @@ function choosePeople(keys: readonly string[]): void {
           :model-value="chosenPeople"
           :search-input="{ placeholder: 'Group or learner' }"
           class="w-full"
-          aria-label="For whom"
           @update:model-value="choosePeople"
         />
       </label>

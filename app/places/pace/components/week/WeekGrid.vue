@@ -33,7 +33,7 @@ const MISSING: Record<Missing['code'], string> = {
 }
 function missingLink(missing: Missing, lesson: LessonInWeek, classId: ClassId) {
   if (missing.code === 'held' || missing.code === 'to-print') return { path: `/work/${missing.assignmentId}` }
-  return { path: '/work/new', query: { lesson: lesson.id, class: classId } }
+  return { path: '/shelf', query: { lesson: lesson.id, class: classId } }
 }
 function sayMissing(missing: Missing): string {
   const title = 'title' in missing ? `“${missing.title}”: ` : ''
