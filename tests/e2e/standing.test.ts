@@ -46,7 +46,7 @@ async function changesPlan(p: Person): Promise<void> {
 }
 
 describe('standing work', () => {
-  it('goes out by itself in three sections as the clock moves on; a change is taken by two, refused by one', async () => {
+  it('goes out by itself as the clock moves on; a change is taken by two sections, refused by one', async () => {
     const p = await demoPerson(server, 'imani', '/pace')
     await opensStanding(p)
     expect(await offers(p)).toHaveLength(2)

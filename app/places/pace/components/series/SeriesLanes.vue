@@ -42,11 +42,20 @@ function placeOf(from: IsoDay, through: IsoDay) {
 }
 /** While an edge is held: the row, and the day it would get. */
 const held = ref<{ readonly rowId: string; readonly field: keyof RowDays; readonly on: IsoDay } | null>(null)
-function daysOf(lane: SeriesLane, rowId: string) {
-  const days = lane.laid.find((r) => r.rowId === rowId)?.days ?? null
-  if (!days || held.value?.rowId !== rowId) return days
-  return { ...days, [held.value.field]: held.value.on }
-}
+/** Each lane with its stones; the one whose edge is held is as long as it would be. */
+const columns = computed(() =>
+  props.lanes.map((lane) => ({
+    lane,
+    stones: lane.laid.flatMap(({ rowId, days }, i) => {
+      if (days === null) return []
+      const own = held.value?.rowId === rowId ? { ...days, [held.value.field]: held.value.on } : days
+      const lasts = daysIn(own.opensOn, own.throughOn)
+      const title = lane.titleOf(rowId)
+      const said = `Row ${i + 1}, ${title}, ${sayDay(own.opensOn)} through ${sayDay(own.throughOn)}`
+      return [{ rowId, nth: i + 1, title, lasts, said, place: placeOf(own.opensOn, own.throughOn) }]
+    }),
+  })),
+)
 function hold(event: PointerEvent, lane: SeriesLane, rowId: string, field: keyof RowDays): void {
   const days = lane.laid.find((r) => r.rowId === rowId)?.days
   if (!days || !props.of.mayChange) return
@@ -87,9 +96,6 @@ function keys(event: KeyboardEvent, lane: SeriesLane, rowId: string): void {
     scroller.value?.querySelector<HTMLElement>(`[data-row="${CSS.escape(next.rowId)}"]`)?.focus()
   })
 }
-const positions = computed(
-  () => new Map(props.lanes.flatMap((l) => l.kept.series.rows.map((r, i) => [r.id, i + 1] as const))),
-)
 watch(
   () => [props.of.classId, scroller.value] as const,
   () => {
@@ -142,39 +148,39 @@ watch(
             {{ daysIn(l.firstOn, l.lastOn) > 1 ? l.number : '' }}
           </div>
         </div>
-        <div v-for="lane in lanes" :key="lane.kept.id" class="lane" :class="{ on: lane.kept.id === chosen }">
-          <template v-for="r in lane.laid" :key="r.rowId">
-            <div
-              v-if="daysOf(lane, r.rowId)"
-              class="stone"
-              :class="{
-                set: lane.released.has(r.rowId),
-                picked: r.rowId === row,
-                short: daysIn(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn) < 5,
-              }"
-              :style="placeOf(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn)"
+        <div
+          v-for="c in columns"
+          :key="c.lane.kept.id"
+          class="lane"
+          :class="{ on: c.lane.kept.id === chosen }"
+        >
+          <div
+            v-for="stone in c.stones"
+            :key="stone.rowId"
+            class="stone"
+            :class="{
+              set: c.lane.released.has(stone.rowId),
+              picked: stone.rowId === row,
+              short: stone.lasts < 5,
+            }"
+            :style="stone.place"
+          >
+            <span class="edge up" @pointerdown="hold($event, c.lane, stone.rowId, 'opensOn')" />
+            <button
+              type="button"
+              :data-row="stone.rowId"
+              :aria-label="stone.said"
+              @click="emit('choose', c.lane.kept.id, stone.rowId)"
+              @keydown="keys($event, c.lane, stone.rowId)"
             >
-              <span class="edge up" @pointerdown="hold($event, lane, r.rowId, 'opensOn')" />
-              <button
-                type="button"
-                :data-row="r.rowId"
-                :aria-label="`Row ${positions.get(r.rowId)}, ${lane.titleOf(r.rowId)}, ${sayDay(daysOf(lane, r.rowId)!.opensOn)} through ${sayDay(daysOf(lane, r.rowId)!.throughOn)}`"
-                @click="emit('choose', lane.kept.id, r.rowId)"
-                @keydown="keys($event, lane, r.rowId)"
-              >
-                {{ positions.get(r.rowId) }}
-                <template
-                  v-if="daysIn(daysOf(lane, r.rowId)!.opensOn, daysOf(lane, r.rowId)!.throughOn) > 1"
-                  >{{ lane.titleOf(r.rowId) }}</template
-                >
-              </button>
-              <span
-                class="edge down"
-                data-hook="lane-edge"
-                @pointerdown="hold($event, lane, r.rowId, 'throughOn')"
-              />
-            </div>
-          </template>
+              {{ stone.nth }} <template v-if="stone.lasts > 1">{{ stone.title }}</template>
+            </button>
+            <span
+              class="edge down"
+              data-hook="lane-edge"
+              @pointerdown="hold($event, c.lane, stone.rowId, 'throughOn')"
+            />
+          </div>
         </div>
       </div>
     </div>
