@@ -97,6 +97,15 @@ export type Caution =
       readonly minutes: Minutes
       readonly titles: readonly string[]
     }
+  /** With it, these learners carry more in that week than the limits, all their classes together. */
+  | {
+      readonly code: 'heavy-week'
+      readonly classId: ClassId
+      readonly mondayOn: IsoDay
+      readonly learnerIds: readonly UserId[]
+      /** A day in another week on which less is due; null: none is near. */
+      readonly better: IsoDay | null
+    }
   /** Each learner gets so many pieces on their own. */
   | { readonly code: 'many-pieces'; readonly pieces: number; readonly minutes: Minutes }
 

@@ -17,6 +17,7 @@ import type { GivenVersion, Trail } from '#core/versions'
 import { resolveWork, windowOfClass } from '#core/work'
 import type { Caution, Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import type { Deps } from '../deps'
+import { heavyWith } from '../load/heavyWith'
 import { cautionsFor, piecesSeen } from './cautions'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
@@ -102,7 +103,16 @@ export async function previewWork(
   return ok({
     learners: reached.length,
     classes,
-    cautions: await cautionsFor(tx, { draft, stands, world, classes, reached, pieces, now }),
+    cautions: [
+      ...(await cautionsFor(tx, { draft, stands, world, classes, reached, pieces, now })),
+      ...(await heavyWith(tx, {
+        rows: resolution.rows,
+        pieces,
+        stands: stands?.id ?? null,
+        grounds: world.classes,
+        now,
+      })),
+    ],
     banks: [...pieces]
       .filter(([, { items }]) => items.length > 0)
       .map(([pieceId, { items }]) => ({ pieceId, parts: bankParts(items) })),

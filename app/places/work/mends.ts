@@ -3,6 +3,7 @@ import type { Moment, Overrides } from '#core/availability'
 import type { ClassId, PieceId } from '#core/base'
 import { rulesOf } from '#core/work'
 import type { Caution } from '#core/work'
+import { sayDay } from '~/shared/words/times'
 import { withMoment } from './draft'
 import type { DraftInWork } from './draft'
 
@@ -58,6 +59,11 @@ export function mendOf(
       if (due?.kind !== 'anchor' || due.step !== 'meetings') return null
       const later = { ...due, offset: due.offset + 1 }
       return { word: 'Due one meeting later', apply: (d) => withDue(d, classId, later) }
+    }
+    case 'heavy-week': {
+      const { better, classId } = caution
+      if (better === null) return null
+      return { word: `Due ${sayDay(better)}`, apply: (d) => withDue(d, classId, { kind: 'day', on: better }) }
     }
     case 'opens-at-once':
     case 'past-term':

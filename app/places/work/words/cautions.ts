@@ -57,6 +57,12 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
         `${of}: ${c.minutes} minutes of work are due on ${sayDay(c.on)}, with ` +
         `${c.titles.map((t) => `“${t}”`).join(' and ')}.`
       )
+    case 'heavy-week':
+      return (
+        `${of}: ${count(c.learnerIds.length, 'learner carries', 'learners carry')} more than the limits in the ` +
+        `week of ${sayDay(c.mondayOn)} with this, all classes together` +
+        `${c.better ? `; ${sayDay(c.better)} would be lighter` : ''}.`
+      )
     default:
       return assertNever(c)
   }
