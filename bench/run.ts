@@ -3,6 +3,7 @@ import { deskBench } from './desk.bench'
 import { doorsBench } from './doors.bench'
 import { layOutBench } from './layOut.bench'
 import { learnersBench } from './learners.bench'
+import { loadBench } from './load.bench'
 import { print } from './measure'
 import { planningBench } from './planning.bench'
 import { searchBench } from './search.bench'
@@ -15,6 +16,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Fit, ripple, forecast': planningBench,
   'Audience and windows': windowsBench,
   'Learners at work': learnersBench,
+  'Load by week': loadBench,
   'Search on the shelf': searchBench,
   'Doors of the server': doorsBench,
   'The desk in a browser': deskBench,

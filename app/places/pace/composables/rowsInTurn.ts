@@ -1,8 +1,8 @@
 import { onBeforeUnmount, ref, watch } from 'vue'
 import type { Ref } from 'vue'
 
-const FIRST = 8
-const BATCH = 6
+/** Rows of the desk's height; lower ones come more at a time. */
+const USUAL = { first: 8, batch: 6 }
 /** Not every browser says when it is idle; then a pause long enough for a frame or two. */
 const PAUSE_MS = 60
 const MOST_MS = 1000
@@ -13,13 +13,17 @@ const MOST_MS = 1000
  * while the browser is idle, so that the first look does not wait for what is out of sight. In the end all
  * are there. Rows hold their place meanwhile.
  */
-export function useRowsInTurn(count: Ref<number>, centre: Ref<number>) {
-  const reach = ref(FIRST)
+export function useRowsInTurn(
+  count: Ref<number>,
+  centre: Ref<number>,
+  { first, batch }: { readonly first: number; readonly batch: number } = USUAL,
+) {
+  const reach = ref(first)
   const isDrawn = (index: number) =>
     index <= centre.value + reach.value && index >= centre.value - reach.value / 2
   let cancel = () => {}
   function more(): void {
-    reach.value += BATCH
+    reach.value += batch
     if (reach.value < count.value * 2) cancel = whenIdle(more)
   }
   watch(

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, useTemplateRef } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, UserId } from '#core/base'
 import type { ClassLoad } from '#shared/contracts/load'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { count } from '~/shared/words/numbers'
 import { sayDate } from '~/shared/words/times'
+import { useRowsInTurn } from '../../composables/rowsInTurn'
 
 /** Learners × weeks: minutes as figures on a ground that gets deeper with them, whoever carries most soon on top. */
 const props = defineProps<{
@@ -46,6 +47,11 @@ function say(l: (typeof rows.value)[number], i: number): string {
   const minutes = count(Math.round(l.weeks[i] ?? 0), 'minute')
   return `${l.name}, week of ${sayDate(week)}: ${minutes}, ${count(l.pieces[i] ?? 0, 'piece')}${much}`
 }
+const { isDrawn } = useRowsInTurn(
+  computed(() => rows.value.length),
+  ref(0),
+  { first: 26, batch: 20 },
+)
 const { isStop, move, stopAt } = useGridKeys(() => ({ rows: rows.value.length, columns: weeks.value.length }))
 const table = useTemplateRef<HTMLElement>('table')
 onMounted(() => {
@@ -66,7 +72,12 @@ onMounted(() => {
       <tbody>
         <tr v-for="(l, row) in rows" :key="l.learnerId">
           <th scope="row" class="name">{{ l.name }}</th>
-          <td v-for="(minutes, i) in l.weeks" :key="i" :style="{ background: ground(minutes) }">
+          <td v-if="!isDrawn(row)" :colspan="weeks.length" class="waits" />
+          <td
+            v-for="(minutes, i) in isDrawn(row) ? l.weeks : []"
+            :key="i"
+            :style="{ background: ground(minutes) }"
+          >
             <button
               type="button"
               data-cell
@@ -92,6 +103,10 @@ onMounted(() => {
   overflow: auto;
   max-height: 75vh;
   scroll-padding: 3rem 1rem 1rem 13rem;
+}
+/* a row that is not drawn yet holds its place */
+.waits {
+  height: 1.9rem;
 }
 table {
   width: auto;
