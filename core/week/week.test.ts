@@ -8,7 +8,7 @@ import { sumsOf, weekOf } from './index'
 import type { WeekClass, WeekLesson, WeekWork } from './index'
 
 const zone = zoneOf('America/Denver')
-const dayOf = (moment: Instant) => zone.local(moment).on
+const around = { dayOf: (moment: Instant) => zone.local(moment).on, now: at('09-01T12:00') }
 const MONDAY = isoDay('2026-09-07')
 const lesson = (id: string, first: number, last: number, part: Partial<WeekLesson> = {}): WeekLesson => ({
   id: ids.lesson(id),
@@ -44,7 +44,7 @@ const room = (part: Partial<WeekClass>): WeekClass => ({
   ...part,
 })
 const missingIn = (of: WeekClass) =>
-  weekOf(of, MONDAY, dayOf).flatMap((d) =>
+  weekOf(of, MONDAY, around).flatMap((d) =>
     d.meetings.flatMap((m) =>
       m.lessons.flatMap((l) => l.missing.map((x) => `${d.on.slice(8)} ${l.id} ${x.code}`)),
     ),
@@ -53,7 +53,7 @@ const missingIn = (of: WeekClass) =>
 describe('a week of a class', () => {
   it('has seven days, each with its meetings and the lessons that lie on them', () => {
     const of = room({ lessons: [lesson('a', 2, 3), lesson('b', 4, 5)], works: [work('w', 'b')] })
-    const days = weekOf(of, MONDAY, dayOf)
+    const days = weekOf(of, MONDAY, around)
     expect(days.map((d) => d.on)).toHaveLength(7)
     expect(days[0]?.meetings[0]?.lessons).toMatchObject([{ number: 'a', nth: 2, of: 2, missing: [] }])
     expect(days[2]?.meetings[0]?.lessons).toMatchObject([{ number: 'b', nth: 1, of: 2 }])
@@ -66,6 +66,8 @@ describe('a week of a class', () => {
       lesson('c', 4, 4, { kind: 'buffer' }),
     ]
     expect(missingIn(room({ lessons }))).toEqual(['07 a no-work', '09 b no-test'])
+    const later = weekOf(room({ lessons }), MONDAY, { ...around, now: at('09-07T16:00') })
+    expect(sumsOf([later]).notReady).toBe(0)
     const works = [work('w', 'a', { kinds: ['page'] }), work('t', 'b', { isHeld: true })]
     expect(missingIn(room({ lessons, works }))).toEqual(['07 a to-print', '09 b held'])
   })
@@ -91,7 +93,7 @@ describe('a week of a class', () => {
   it('is counted over all classes', () => {
     const ready = room({ lessons: [lesson('a', 3, 4)], works: [work('w', 'a')] })
     const bare = room({ lessons: [lesson('a', 3, 4)] })
-    expect(sumsOf([ready, bare].map((of) => weekOf(of, MONDAY, dayOf)))).toEqual({
+    expect(sumsOf([ready, bare].map((of) => weekOf(of, MONDAY, around)))).toEqual({
       meetings: 4,
       ready: 3,
       notReady: 1,

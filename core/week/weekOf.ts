@@ -20,6 +20,7 @@ const UNPREPARED: readonly WeekLesson['kind'][] = ['buffer', 'review']
  * A week of a class, day by day from its Monday: meetings with their lessons and what these lack, and what opens, falls
  * due and closes.
  * @param dayOf the local day of a moment; one at the very end of a day, as windows end, counts for that day
+ * @param now what was lacking for a meeting that has begun no longer helps anybody
  */
 export function weekOf(of: WeekClass, mondayOn: IsoDay, dayOf: (at: Instant) => IsoDay): readonly WeekDay[] {
   const moments = of.works.flatMap((work) => momentsOf(work))
@@ -27,7 +28,7 @@ export function weekOf(of: WeekClass, mondayOn: IsoDay, dayOf: (at: Instant) => 
     const on = addDays(mondayOn, n)
     return {
       on,
-      meetings: of.meetings.filter((m) => m.on === on).map((m) => ({ ...m, lessons: lessonsOn(m, of) })),
+      meetings: of.meetings.filter((m) => m.on === on).map((m) => ({ ...m, lessons: lessonsOn(m, of, now) })),
       lost: of.lost.filter((l) => l.on === on).map(({ because }) => ({ because })),
       moments: moments.filter((m) => dayOf(endingIn(m)) === on).sort((a, b) => a.at - b.at),
     }
@@ -52,13 +53,17 @@ function momentsOf({ assignmentId, title, isHeld, window }: WeekWork): readonly 
   ]
 }
 
-function lessonsOn(meeting: WeekMeeting, { lessons, works }: WeekClass): readonly LessonInWeek[] {
+function lessonsOn(
+  meeting: WeekMeeting,
+  { lessons, works }: WeekClass,
+  now: Instant,
+): readonly LessonInWeek[] {
   return lessons
     .filter((l) => l.first <= meeting.index && meeting.index <= l.last)
     .map((lesson) => {
       const { id, number, title, kind, first, last } = lesson
       const nth = meeting.index - first + 1
-      const missing = nth === 1 ? missingFor(lesson, works) : []
+      const missing = nth === 1 && meeting.startsAt > now ? missingFor(lesson, works) : []
       return { id, number, title, kind, nth, of: last - first + 1, missing }
     })
 }

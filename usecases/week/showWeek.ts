@@ -35,7 +35,10 @@ export async function showWeek(
   )
   const works = await worksOf(tx, grounds)
   const weeks = grounds.map((ground) =>
-    weekOf(weekClass(ground, works, mondayOn), mondayOn, (at) => ground.ground.zone.local(at).on),
+    weekOf(weekClass(ground, works, mondayOn), mondayOn, {
+      dayOf: (at) => ground.ground.zone.local(at).on,
+      now,
+    }),
   )
   const [first] = grounds
   return ok({
