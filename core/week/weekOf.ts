@@ -22,7 +22,11 @@ const UNPREPARED: readonly WeekLesson['kind'][] = ['buffer', 'review']
  * @param dayOf the local day of a moment; one at the very end of a day, as windows end, counts for that day
  * @param now what was lacking for a meeting that has begun no longer helps anybody
  */
-export function weekOf(of: WeekClass, mondayOn: IsoDay, dayOf: (at: Instant) => IsoDay): readonly WeekDay[] {
+export function weekOf(
+  of: WeekClass,
+  mondayOn: IsoDay,
+  { dayOf, now }: { readonly dayOf: (at: Instant) => IsoDay; readonly now: Instant },
+): readonly WeekDay[] {
   const moments = of.works.flatMap((work) => momentsOf(work))
   return [0, 1, 2, 3, 4, 5, 6].map((n) => {
     const on = addDays(mondayOn, n)
