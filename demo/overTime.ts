@@ -1,7 +1,7 @@
 import { READY_RULES } from '#core/attempts'
-import { mustBeOk } from '#core/base'
+import { isoDay, mustBeOk } from '#core/base'
 import type { ClassId, PlanId } from '#core/base'
-import type { Series } from '#core/series'
+import type { Series, SeriesRule } from '#core/series'
 import { standingOf } from '#db/repositories'
 import type { Deps } from '#usecases/deps'
 import { mailNotices } from '#usecases/notices/mailNotices'
@@ -10,8 +10,38 @@ import { releaseSeries } from '#usecases/series/releaseSeries'
 import { changeStanding } from '#usecases/standing/keepStanding'
 import { layStanding } from '#usecases/standing/layStanding'
 import { PIECES } from './content'
-import { SERIES, STANDING } from './scenario'
 import type { DemoSchool } from './school'
+
+/** Series that run beside the lessons of one class; of one, a row has no last day yet. */
+const SERIES: readonly {
+  readonly section: string
+  readonly title: string
+  readonly rule: SeriesRule
+  readonly pieces: readonly string[]
+  readonly openEnded?: number
+}[] = [
+  {
+    section: '8C',
+    title: 'Words week by week',
+    rule: { kind: 'weekly', from: isoDay('2026-10-26'), weekday: 1, every: 2, stays: null },
+    pieces: ['vib601', 'wav601', 'snd611', 'lgt611'],
+  },
+  {
+    section: '8C',
+    title: 'Practice beside class',
+    rule: { kind: 'meetings', from: isoDay('2026-10-27'), every: 3, stays: 2 },
+    pieces: ['snd103', 'snd203', 'snd303', 'snd403', 'snd503', 'snd603', 'snd616'],
+    openEnded: 7,
+  },
+]
+
+/** A unit of which two classes have the standing work, and the check that the plan changed since. */
+const STANDING = {
+  course: 'Science 8',
+  unit: 'W5',
+  sections: ['8B', '8C'],
+  changed: 'col102',
+} as const
 
 /** What runs by itself: two series in one class, and a unit's standing work laid on two, changed in the plan since. */
 export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {

@@ -7,7 +7,6 @@ import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
 import { NO_MATERIAL } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import type { FixedDate } from '#core/pacing'
-import type { SeriesRule } from '#core/series'
 
 /** Wednesday 21 October 2026, 2:30 pm at Tarn Hollow: week 9. */
 export const DEMO_NOW = '2026-10-21T20:30:00Z'
@@ -315,34 +314,3 @@ export const PAIRS = {
   piece: 'wav402',
   title: 'In pairs: waves that bounce back',
 }
-
-/** Series that run beside the lessons of one class; of one, a row has no last day yet. */
-export const SERIES: readonly {
-  readonly section: string
-  readonly title: string
-  readonly rule: SeriesRule
-  readonly pieces: readonly string[]
-  readonly openEnded?: number
-}[] = [
-  {
-    section: '8C',
-    title: 'Words week by week',
-    rule: { kind: 'weekly', from: isoDay('2026-10-26'), weekday: 1, every: 2, stays: null },
-    pieces: ['vib601', 'wav601', 'snd611', 'lgt611'],
-  },
-  {
-    section: '8C',
-    title: 'Practice beside class',
-    rule: { kind: 'meetings', from: isoDay('2026-10-27'), every: 3, stays: 2 },
-    pieces: ['snd103', 'snd203', 'snd303', 'snd403', 'snd503', 'snd603', 'snd616'],
-    openEnded: 7,
-  },
-]
-
-/** A unit of which two classes have the standing work, and the check that the plan changed since. */
-export const STANDING = {
-  course: 'Science 8',
-  unit: 'W5',
-  sections: ['8B', '8C'],
-  changed: 'col102',
-} as const

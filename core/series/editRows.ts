@@ -12,8 +12,11 @@ export function withOwn<S extends SeriesPlan>(
 ): S {
   const rows = series.rows.map((row) => {
     if (row.id !== rowId) return row
-    const next = { ...row.own, ...own }
-    const kept = Object.entries(next).filter(([, day]) => day !== undefined)
+    const next: readonly (readonly [string, IsoDay | null | undefined])[] = Object.entries({
+      ...row.own,
+      ...own,
+    })
+    const kept = next.filter(([, day]) => day !== undefined)
     return { ...row, own: Object.fromEntries(kept) as SeriesRow['own'] }
   })
   return { ...series, rows }

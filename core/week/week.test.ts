@@ -84,7 +84,7 @@ describe('a week of a class', () => {
     const days = weekOf(
       room({ works: [work('w', 'a', { window }), work('l', 'a', { window: late })] }),
       MONDAY,
-      dayOf,
+      around,
     )
     const said = days.flatMap((d) => d.moments.map((m) => `${d.on.slice(8)} ${m.what} ${m.title}`))
     expect(said).toEqual(['07 opens w', '07 opens l', '09 due w', '09 due l', '11 closes l'])

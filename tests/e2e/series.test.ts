@@ -48,7 +48,7 @@ describe('a series', () => {
     await p.page.focus('[data-hook="series-row-1"] [data-head]')
     await p.keys('Alt+ArrowDown')
     await p.page.waitForFunction(() =>
-      document.querySelector('[data-hook="series-row-1"]')?.textContent?.includes('Words of waves'),
+      document.querySelector('[data-hook="series-row-1"]')?.textContent.includes('Words of waves'),
     )
     expect(await p.focused()).toContain('Row 2, Words of vibrations')
     await p.page.waitForNetworkIdle()

@@ -18,7 +18,7 @@ async function opensStanding(p: Person): Promise<void> {
   await p.has('[data-hook="standing-W2.5"]')
 }
 const offers = (p: Person) =>
-  p.page.$$eval('[data-hook="offers"] h2', (heads) => heads.map((h) => h.textContent?.trim()))
+  p.page.$$eval('[data-hook="offers"] h2', (heads) => heads.map((h) => h.textContent.trim()))
 
 /** Lays what is left of unit W2 on all three sections. */
 async function laysUnit(p: Person): Promise<void> {
@@ -75,7 +75,7 @@ describe('standing work', () => {
     const after = await demoPerson(server, 'noa')
     await after.page.waitForFunction(() =>
       [...document.querySelectorAll('[data-hook="work-now"] h3')].some((h) =>
-        h.textContent?.includes('Check: waves that meet'),
+        h.textContent.includes('Check: waves that meet'),
       ),
     )
     after.isQuiet()

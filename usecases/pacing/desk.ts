@@ -97,15 +97,7 @@ export async function steps(tx: Connection, actor: Actor) {
 
 /** An act as it is said. */
 export function stepOf(command: JournalCommand): PacingCommand | WorkStep | SeriesStep | StandingStep {
-  switch (command.kind) {
-    case 'work':
-    case 'works':
-      return asStep(command)
-    case 'series':
-      return asSeriesStep(command)
-    case 'standing':
-      return asStandingStep(command)
-    default:
-      return command
-  }
+  if (command.kind === 'work' || command.kind === 'works') return asStep(command)
+  if (command.kind === 'series') return asSeriesStep(command)
+  return command.kind === 'standing' ? asStandingStep(command) : command
 }
