@@ -15,8 +15,6 @@ export {
   takenBack,
 } from './command'
 export type { WorkAct, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
-export { inSeries, learnersWeek } from './learnersList'
-export type { LearnersDay, LearnersWeek, ListEntry } from './learnersList'
 export { mayHandFiles } from './handingFiles'
 export type { MyFile } from './handingFiles'
 export { checkDraft } from './checkDraft'

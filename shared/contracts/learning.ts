@@ -3,40 +3,10 @@ import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '
 import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
 import type { Answer, LearnerItem, Material } from '#core/library'
 import type { Support } from '#core/versions'
-import type { LearnerCard, LearnerPiece, MyFile, NoticeKind } from '#core/work'
+import type { LearnerCard, LearnerPiece, MyFile } from '#core/work'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
-
-export const ListMyWork = contract<{
-  readonly work: readonly LearnerCard[]
-  /** How much they were told and have not read. */
-  readonly unread: number
-  readonly now: Instant
-  readonly zone: string
-}>()({ method: 'GET', path: '/api/my-work' })
-
-/** What a learner is told about their work. */
-export interface MyNotice {
-  readonly id: number
-  readonly assignmentId: AssignmentId
-  readonly kind: NoticeKind
-  readonly fromAt: Instant
-  readonly title: string
-  readonly dueAt: Instant | null
-  readonly isRead: boolean
-}
-export const ListMyNotices = contract<{
-  readonly notices: readonly MyNotice[]
-  readonly now: Instant
-  readonly zone: string
-}>()({ method: 'GET', path: '/api/my-notices' })
-/** All that could be read by now was. */
-export const ReadMyNotices = contract<{ readonly done: true }>()({
-  method: 'POST',
-  path: '/api/my-notices',
-  body: z.strictObject({}),
-})
 
 export interface OpenTry {
   readonly attemptId: AttemptId

@@ -5,37 +5,6 @@ import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
 
-/** A piece of a route; `times` that the learner did it, `ratio` the share of points of the last time. */
-export interface RoutePiece {
-  readonly id: ResourceId
-  readonly title: string
-  readonly kind: ResourceKind
-  readonly minutes: number
-  readonly itemCount: number
-  readonly times: number
-  readonly ratio: number | null
-}
-/** A textbook in its order; `isHere`: the class is at this lesson. */
-export interface RouteToPractise {
-  readonly id: string
-  readonly className: string
-  readonly title: string
-  readonly units: readonly {
-    readonly number: string
-    readonly title: string
-    readonly lessons: readonly {
-      readonly number: string
-      readonly title: string
-      readonly isHere: boolean
-      readonly pieces: readonly RoutePiece[]
-    }[]
-  }[]
-}
-export const ShowPractice = contract<{ readonly routes: readonly RouteToPractise[] }>()({
-  method: 'GET',
-  path: '/api/practice',
-})
-
 export interface PracticePiece {
   readonly title: string
   readonly kind: ResourceKind

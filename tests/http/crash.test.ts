@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ItemId } from '#core/base'
-import { ListMyWork, SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import { SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import { ListMyWork } from '#shared/contracts/myWork'
 import type { Answer } from '#core/library'
 import { aChange } from '../support/made'
 import { Agent, aServer, signedIn } from '../support/server'

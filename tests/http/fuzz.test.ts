@@ -8,10 +8,15 @@ import * as evidence from '#shared/contracts/evidence'
 import * as files from '#shared/contracts/files'
 import * as learning from '#shared/contracts/learning'
 import * as library from '#shared/contracts/library'
+import * as myWork from '#shared/contracts/myWork'
 import * as pacing from '#shared/contracts/pacing'
 import * as practice from '#shared/contracts/practice'
+import * as practiceRoutes from '#shared/contracts/practiceRoutes'
 import * as running from '#shared/contracts/running'
+import * as series from '#shared/contracts/series'
+import * as standing from '#shared/contracts/standing'
 import * as teaching from '#shared/contracts/teaching'
+import * as week from '#shared/contracts/week'
 import * as work from '#shared/contracts/work'
 import { Agent, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
@@ -28,7 +33,23 @@ const TELLS_HEAP = fileURLToPath(new URL('../support/tellsHeap.mjs', import.meta
 
 const isContract = (value: unknown): value is AnyContract =>
   typeof value === 'object' && value !== null && 'path' in value && 'method' in value
-const ROUTES = [accounts, evidence, files, learning, library, pacing, practice, running, teaching, work]
+const ROUTES = [
+  accounts,
+  evidence,
+  files,
+  learning,
+  library,
+  myWork,
+  pacing,
+  practice,
+  practiceRoutes,
+  running,
+  series,
+  standing,
+  teaching,
+  week,
+  work,
+]
   .flatMap((module) => Object.values(module as Record<string, unknown>))
   .filter(isContract)
 /** What would take the ground from under the others comes last. */
@@ -73,7 +94,7 @@ beforeAll(async () => {
   const classIds = desk?.classes.map((c) => c.id) ?? []
   const room = (await teacher.call(teaching.ShowClass, { params: { classId: classIds[0] as never } })).value
   const list = (await teacher.call(work.ListWork)).value?.work ?? []
-  const mine = (await learner.call(learning.ListMyWork)).value?.work ?? []
+  const mine = (await learner.call(myWork.ListMyWork)).value?.work ?? []
   const shelf = (await teacher.call(library.ShowShelf)).value
   const open = mine.find((w) => w.pieces.some((p) => p.mayTry && p.itemCount > 0))
   const started = await learner.call(learning.StartTry, {

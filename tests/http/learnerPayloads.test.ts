@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { FixAnswer, ListMyWork, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import { FixAnswer, ShowMyPiece, StartTry } from '#shared/contracts/learning'
+import { ListMyWork } from '#shared/contracts/myWork'
 import type { MyPiece, OpenTry } from '#shared/contracts/learning'
 import { ShowClass, ShowOverview } from '#shared/contracts/teaching'
 import { Assign, ListWork, ShowWork } from '#shared/contracts/work'

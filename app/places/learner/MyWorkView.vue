@@ -2,7 +2,7 @@
 import { useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
-import { ListMyWork } from '#shared/contracts/learning'
+import { ListMyWork } from '#shared/contracts/myWork'
 import type { LearnerCard } from '#core/work'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'

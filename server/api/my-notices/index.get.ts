@@ -1,4 +1,4 @@
-import { ListMyNotices } from '#shared/contracts/learning'
+import { ListMyNotices } from '#shared/contracts/myWork'
 import { listMyNotices } from '#usecases/notices/myNotices'
 import { handle } from '../../http/handle'
 

@@ -1,4 +1,4 @@
-import { ReadMyNotices } from '#shared/contracts/learning'
+import { ReadMyNotices } from '#shared/contracts/myWork'
 import { readMyNotices } from '#usecases/notices/myNotices'
 import { handle } from '../../http/handle'
 

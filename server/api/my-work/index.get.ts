@@ -1,4 +1,4 @@
-import { ListMyWork } from '#shared/contracts/learning'
+import { ListMyWork } from '#shared/contracts/myWork'
 import { listMyWork } from '#usecases/learning/myWork'
 import { handle } from '../../http/handle'
 

@@ -1,4 +1,4 @@
-import { ShowPractice } from '#shared/contracts/practice'
+import { ShowPractice } from '#shared/contracts/practiceRoutes'
 import { showPractice } from '#usecases/learning/practice'
 import { handle } from '../../http/handle'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
 import type { NoticeKind } from '#core/work'
-import { ListMyNotices, ReadMyNotices } from '#shared/contracts/learning'
-import type { MyNotice } from '#shared/contracts/learning'
+import { ListMyNotices, ReadMyNotices } from '#shared/contracts/myWork'
+import type { MyNotice } from '#shared/contracts/myWork'
 import { call } from '~/shared/wire/call'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayDay, sayMoment, zoneNamed } from '~/shared/words/times'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
-import { ShowPractice } from '#shared/contracts/practice'
-import type { RoutePiece, RouteToPractise } from '#shared/contracts/practice'
+import { ShowPractice } from '#shared/contracts/practiceRoutes'
+import type { RoutePiece, RouteToPractise } from '#shared/contracts/practiceRoutes'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Instant } from '#core/base'
-import { learnersWeek } from '#core/work'
+import { learnersWeek } from '#core/agenda'
 import type { LearnerCard } from '#core/work'
 import { count } from '~/shared/words/numbers'
 import { sayDay, zoneNamed } from '~/shared/words/times'

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PLACES } from '#core/attempts'
+import type { Place } from '#core/attempts'
 import { groupBy } from '#core/base'
 import type { AssignmentId, Instant } from '#core/base'
-import { inSeries } from '#core/work'
-import type { LearnerCard, ListEntry } from '#core/work'
+import { inSeries } from '#core/agenda'
+import type { ListEntry } from '#core/agenda'
+import type { LearnerCard } from '#core/work'
 import { sayMoment } from '~/shared/words/times'
 import MyWeek from './MyWeek.vue'
 import WorkCard from './WorkCard.vue'
@@ -16,6 +17,8 @@ const props = defineProps<{
   zone: string
   linkTo: (id: AssignmentId) => string
 }>()
+// the order stands here, so that the first page does not bring all about attempts along
+const PLACES = ['now', 'next', 'done'] as const satisfies readonly Place[]
 const HEADS = {
   now: { word: 'Now', none: 'Nothing to do right now.', of: '' },
   next: { word: 'Next', none: 'Nothing is coming up yet.', of: 'to come' },
@@ -28,12 +31,12 @@ const places = computed(() =>
   }),
 )
 /** Done shows the latest first. */
-function ordered(place: (typeof PLACES)[number]): readonly LearnerCard[] {
+function ordered(place: Place): readonly LearnerCard[] {
   const list = props.work.filter((w) => w.place === place)
   return place === 'done' ? [...list].reverse() : list
 }
 /** What is done lies under the headings of the class; what is to do is one list. */
-function foldersOf(place: (typeof PLACES)[number], list: readonly LearnerCard[]) {
+function foldersOf(place: Place, list: readonly LearnerCard[]) {
   const byHeading = groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))
   return [...byHeading]
     .map(([heading, cards]) => ({ heading, entries: place === 'now' ? cards.map(alone) : inSeries(cards) }))

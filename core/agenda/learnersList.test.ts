@@ -4,7 +4,7 @@ import { asId, isoDay } from '../base'
 import type { AssignmentId, Instant, SeriesId } from '../base'
 import { zoneOf } from '../calendar'
 import { inSeries, learnersWeek } from './learnersList'
-import type { LearnerCard } from './together'
+import type { LearnerCard } from '../work'
 
 const zone = zoneOf('America/Denver')
 const words = { id: asId<SeriesId>('words'), title: 'Words' }

@@ -1,6 +1,6 @@
 import { addDays, mondayOf } from '../base'
 import type { Instant, IsoDay, Minutes, SeriesId } from '../base'
-import type { LearnerCard } from './together'
+import type { LearnerCard } from '../work'
 
 /** A day of a learner's week: how much of their work opens and falls due on it. */
 export interface LearnersDay {
