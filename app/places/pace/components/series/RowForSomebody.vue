@@ -28,6 +28,7 @@ const who = ref<string | undefined>(undefined)
 const opensOn = ref<IsoDay | null>(props.days.opensOn)
 const throughOn = ref<IsoDay | null>(props.days.throughOn)
 const target = computed(() => people.value.find((t) => keyOf(t) === who.value) ?? null)
+const whoSaid = computed(() => (target.value ? sayTarget(target.value, props.of) : 'A group or a learner'))
 function take(): void {
   if (!target.value) return
   emit('close', { target: target.value, days: { opensOn: opensOn.value, throughOn: throughOn.value } })
@@ -45,6 +46,7 @@ function take(): void {
             :items="items"
             class="w-full"
             placeholder="A group or a learner"
+            :aria-label="`For: ${whoSaid}`"
           />
         </UFormField>
         <div class="grid grid-cols-2 gap-3">

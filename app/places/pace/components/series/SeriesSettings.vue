@@ -57,6 +57,7 @@ const people = computed<readonly Target[]>(() => [
 const peopleItems = computed(() =>
   people.value.map((t) => ({ label: sayTarget(t, props.of), value: keyOf(t) })),
 )
+const peopleSaid = computed(() => series.value.targets.map((t) => sayTarget(t, props.of)).join(', '))
 const chosenPeople = computed(() => series.value.targets.map(keyOf))
 function choosePeople(keys: readonly string[]): void {
   const targets = people.value.filter((t) => keys.includes(keyOf(t)))
@@ -91,6 +92,7 @@ function choosePeople(keys: readonly string[]): void {
           :items="peopleItems"
           :model-value="chosenPeople"
           :search-input="{ placeholder: 'Group or learner' }"
+          :aria-label="`For: ${peopleSaid}`"
           class="w-full"
           @update:model-value="choosePeople"
         />
