@@ -288,6 +288,8 @@ describe('refusals', () => {
     names: 'TH.8.W.9',
     circle: ['TH.8.W.1', 'TH.8.W.2'],
     rows: 3,
+    row: 2,
+    className: 'Science 7 E',
   }
 
   it.each(Object.keys(STATUS_OF))('puts %s into a plain sentence', (code) => {
