@@ -149,7 +149,7 @@ describe('the rest of the desk by keyboard alone', () => {
         () => !(document.querySelector('[data-hook="undo"]') as HTMLButtonElement).disabled,
       )
     }
-    await p.seesIn('[data-hook="undo"]', 'published “A boat of foil”')
+    await p.seesIn('[data-hook="undo"]', '“Check: white light taken apart” changed in the plan')
     expect(await stored()).toBe(before)
     p.isQuiet()
   })

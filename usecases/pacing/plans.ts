@@ -233,7 +233,7 @@ async function keepPlan(
   const checked = checkPlan(plan)
   if (!checked.ok) return checked
   const records = standing.map((piece, position) => ({
-    id: asId<StandingId>(deps.ids.newId()),
+    id: asId<StandingId>(`${plan.id}-${position + 1}`),
     planId: plan.id,
     position,
     version: 0,
