@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, sql } from 'drizzle-orm'
 import type { AssignmentId, ClassId, Instant, SchoolId, SeriesId, UserId } from '#core/base'
 import type { Series } from '#core/series'
 import { seriesBody } from '../rows/bodies'
@@ -35,7 +35,8 @@ export async function seriesOf(
     .select()
     .from(series)
     .where(inArray(series.classId, [...classIds]))
-    .orderBy(asc(series.createdAt), asc(series.id))
+    // of two that were made at the same instant, the first stays the first
+    .orderBy(asc(series.createdAt), sql`rowid`)
   return rows.map(toRecord)
 }
 

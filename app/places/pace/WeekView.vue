@@ -138,6 +138,8 @@ const print = () => window.print()
 }
 .wide {
   overflow-x: auto;
+  /* what is come to by keys is moved in whole: the browser takes half a column for enough */
+  scroll-padding: 0 5.5rem;
 }
 @media screen and (max-width: 1000px) {
   .split {
