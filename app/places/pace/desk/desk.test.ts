@@ -266,11 +266,11 @@ describe('the term sheet', () => {
     dueAt: at('09-05T06:00'),
     lessonIds: [],
   }
-  const lines = (choice: Parameters<typeof sheetWeeks>[4]) =>
+  const lines = (choice: Parameters<typeof sheetWeeks>[4], work = [due]) =>
     sheetWeeks(
       [a, b],
       { firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') },
-      [due],
+      work,
       'America/Denver',
       choice,
     ).map((w) => [w.mondayOn.slice(5), w.cells.map((c) => c.map((l) => `${l.on.slice(8)} ${l.text}`))])
@@ -287,6 +287,19 @@ describe('the term sheet', () => {
     // the break stands beside the week and not in every cell
     expect(second).toEqual(['09-07', [[], []]])
     expect(third?.[1]).toEqual([['14 3 goes on', '16 free', '18 free'], ['17 2 Lesson 2']])
+  })
+
+  it('says work that is due at one moment in one line, and each moment in its own', () => {
+    const titled = (title: string, dueAt: string) => ({ ...due, title, dueAt: at(dueAt) })
+    const [first] = lines({ withWork: true, forLearners: false }, [
+      titled('Later', '09-05T03:00'),
+      titled('One', '09-05T02:00'),
+      titled('Two', '09-05T02:00'),
+    ])
+    expect(first?.[1]?.[1]?.filter((l) => l.includes('due'))).toEqual([
+      '04 due 8:00 pm: One (held) · Two (held)',
+      '04 due 9:00 pm: Later (held)',
+    ])
   })
 
   it('leaves out reasons and what is not published in the learners’ copy', () => {

@@ -1,5 +1,5 @@
 import { addDays, mondayOf } from '#core/base'
-import type { IsoDay } from '#core/base'
+import type { Instant, IsoDay } from '#core/base'
 import type { Term } from '#core/calendar'
 import type { DeskWork } from '#shared/contracts/pacing'
 import type { DeskColumn } from '../stores/deskColumn'
@@ -108,16 +108,27 @@ function cellOf(
         : { on: row.on, kind: 'free', text: forLearners ? '' : 'free' },
     )
   }
-  const local = zoneNamed(zone)
-  for (const w of work) {
-    if (w.dueAt === null) continue
-    const on = local.local((w.dueAt - 1) as typeof w.dueAt).on
-    if (on < monday || on > addDays(monday, 6) || !inTerm(on)) continue
-    const time = local.local(w.dueAt).minuteOfDay === 0 ? '' : `, ${sayTime(w.dueAt, zone)}`
-    const held = w.state === 'held' ? ' (held)' : ''
-    lines.push({ on, kind: 'due', text: `due: ${w.title}${time}${held}` })
-  }
-  return lines.sort((a, b) =>
+  return [...lines, ...dueLines(work, monday, zone).filter((l) => inTerm(l.on))].sort((a, b) =>
     a.on < b.on ? -1 : a.on > b.on ? 1 : Number(a.kind === 'due') - Number(b.kind === 'due'),
   )
+}
+
+/** What falls due in a week: work that is due at one moment shares a line, so that a full term keeps to its pages. */
+function dueLines(work: readonly DeskWork[], monday: IsoDay, zone: string): SheetLine[] {
+  const local = zoneNamed(zone)
+  const titles = new Map<Instant, string[]>()
+  for (const w of work) {
+    if (w.dueAt === null) continue
+    const held = w.state === 'held' ? ' (held)' : ''
+    titles.set(w.dueAt, [...(titles.get(w.dueAt) ?? []), w.title + held])
+  }
+  return [...titles]
+    .sort(([a], [b]) => a - b)
+    .map(([dueAt, said]) => ({
+      // what is due at midnight is due at the end of the day before
+      on: local.local((dueAt - 1) as Instant).on,
+      kind: 'due' as const,
+      text: `due${local.local(dueAt).minuteOfDay === 0 ? '' : ` ${sayTime(dueAt, zone)}`}: ${said.join(' · ')}`,
+    }))
+    .filter((l) => monday <= l.on && l.on <= addDays(monday, 6))
 }
