@@ -82,9 +82,9 @@ async function layUnit(deps: Deps, { teacher, classes, plans }: DemoSchool): Pro
     PIECES.filter((p) => p.lesson?.startsWith(STANDING.unit)).map((p) => p.resource.id),
   )
   const inUnit = standing.filter((s) => codes.has(s.piece.pieces[0]?.resourceId ?? ''))
-  const classIds = STANDING.sections.map((key) => classes.get(key) as ClassId)
   const standingIds = inUnit.map((s) => s.id)
-  mustBeOk(await layStanding(deps, teacher, { planId, classIds, standingIds, publish: true }), 'standing')
+  const sections = STANDING.sections.map((key) => ({ classId: classes.get(key) as ClassId, standingIds }))
+  mustBeOk(await layStanding(deps, teacher, { planId, classes: sections, publish: true }), 'standing')
   const check = inUnit.find((s) => s.piece.pieces[0]?.resourceId === pieceOf(STANDING.changed).id)
   const due = check?.piece.window.due
   if (!check || due?.kind !== 'anchor') throw new Error('the demo has no standing work to change')

@@ -1,10 +1,8 @@
 import { READY_RULES, readyRulesFor } from '../attempts'
 import type { Anchor, WindowSpec } from '../availability'
-import { asId } from '../base'
-import type { LessonId, PieceId, ResourceId } from '../base'
-import { isRevised, isScored } from '../library'
+import type { LessonId, ResourceId } from '../base'
 import type { ResourceKind, ResourceRole } from '../library'
-import { NO_ABOUT } from '../work'
+import { NO_ABOUT, plainPiece, rulesSuiting } from '../work'
 import type { When } from '../work'
 import type { StandingPiece } from './types'
 
@@ -31,7 +29,7 @@ export function readyWork(
 ): readonly StandingPiece[] {
   return pieces
     .filter((p) => p.role === 'core' && USUAL.includes(p.kind))
-    .map((p) => standingOf(lessonId, p, usualWindow(lessonId, whenOf(p.kind, isFirst), isLast)))
+    .map((p) => standingOf(lessonId, p, usualWindow(lessonId, usualWhen(p.kind, isFirst), isLast)))
 }
 
 /** One piece as standing work of a lesson, under the ready rules of its kind. */
@@ -40,32 +38,21 @@ export function standingOf(
   { resourceId, revision, title, kind }: LessonPiece,
   { when, window }: { readonly when: When; readonly window: WindowSpec },
 ): StandingPiece {
-  const rules = READY_RULES[readyRulesFor(kind)]
   return {
     lessonId,
-    pieces: [
-      {
-        id: asId<PieceId>('p1'),
-        resourceId,
-        revision,
-        when,
-        handIn: 'alone',
-        leastMinutes: 0,
-        window: {},
-        rules: {},
-      },
-    ],
+    pieces: [plainPiece({ resourceId, revision }, { when })],
     title,
     note: '',
     about: NO_ABOUT,
     isFirst: false,
     inTurn: false,
     window,
-    rules: isScored(kind) || isRevised(kind) ? rules : { ...rules, maxAttempts: null },
+    rules: rulesSuiting(READY_RULES[readyRulesFor(kind)], kind),
   }
 }
 
-function whenOf(kind: ResourceKind, isFirst: boolean): When {
+/** Where a kind of piece usually stands to its lesson; before a plan's first one there is no meeting. */
+export function usualWhen(kind: ResourceKind, isFirst = false): When {
   if (kind === 'test') return 'in'
   return kind === 'reading' && !isFirst ? 'before' : 'after'
 }

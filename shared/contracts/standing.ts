@@ -40,7 +40,7 @@ export interface StandingOfPlan {
     readonly mayChange: boolean
   }[]
   readonly has: readonly ClassHas[]
-  readonly pieces: readonly Omit<SeriesPiece, 'isScored'>[]
+  readonly pieces: readonly SeriesPiece[]
 }
 export const ShowStanding = contract<StandingOfPlan>()({
   method: 'GET',
@@ -66,7 +66,8 @@ export const ChangeStanding = contract<Kept>()({
   body: z.strictObject({ version, piece: standing.nullable() }),
 })
 
-const classIds = WIRE.list(id<ClassId>(), 40).refine((l) => l.length > 0, 'is empty')
+const MOST_CLASSES = 40
+const classIds = WIRE.list(id<ClassId>(), MOST_CLASSES).refine((l) => l.length > 0, 'is empty')
 const standingIds = WIRE.list(id<StandingId>(), MOST_STANDING).refine((l) => l.length > 0, 'is empty')
 
 /** A piece in one class, as it would be laid there. */
@@ -93,11 +94,18 @@ export const PreviewLay = contract<LayPreview>()({
   params: ofPlan,
   body: z.strictObject({ classIds }),
 })
+/** Which pieces, class by class: one that has no place in one class, or is over there, may go to the others. */
 export const LayStanding = contract<{ readonly works: number; readonly classes: number }>()({
   method: 'POST',
   path: '/api/plans/:planId/lay-work',
   params: ofPlan,
-  body: z.strictObject({ classIds, standingIds, publish: z.boolean() }),
+  body: z.strictObject({
+    classes: WIRE.list(z.strictObject({ classId: id<ClassId>(), standingIds }), MOST_CLASSES).refine(
+      (l) => l.length > 0,
+      'is empty',
+    ),
+    publish: z.boolean(),
+  }),
 })
 /** A class takes over what its plan offers, or leaves it as it is. */
 export const AnswerOffers = contract<{ readonly works: number }>()({

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { ClassId, LessonId, PlanId, ResourceId, SeriesId, StandingId } from '#core/base'
-import { MOST_ROWS, SERIES_ACTS } from '#core/series'
+import { SERIES_ACTS } from '#core/series'
 import type { Series, SeriesCommand, SeriesRow, SeriesRule } from '#core/series'
 import type { StandingCommand, StandingPiece, StandingSetting } from '#core/standing'
-import { MOST_IN_STEP, MOST_PIECES } from '#core/work'
+import { MOST_IN_STEP } from '#core/work'
 import { day, id, weekday } from './makers'
 import type { Makers } from './makers'
 import { versionShapes } from './versions'
@@ -15,8 +15,8 @@ const MOST_SENT = 5000
 
 /** Series, a plan's standing work, and acts on them. */
 export function overTimeShapes(m: Makers) {
-  const { window, rules, target, about } = workShapes(m)
-  const { piece, workCommand } = workCommandShapes(m)
+  const { rules, target } = workShapes(m)
+  const { draft, workCommand } = workCommandShapes(m)
   const { choices } = versionShapes(m)
 
   // sense is made of steps by the core, which names the field to correct
@@ -47,7 +47,7 @@ export function overTimeShapes(m: Makers) {
     title: m.line(120),
     classId: id<ClassId>(),
     rule,
-    rows: m.list(row, Math.max(MOST_SENT, MOST_ROWS)),
+    rows: m.list(row, MOST_SENT),
     targets: m.list(target, 300),
     rules,
   }) satisfies z.ZodType<Series>
@@ -60,15 +60,11 @@ export function overTimeShapes(m: Makers) {
     works: m.list(workCommand, MOST_IN_STEP),
   }) satisfies z.ZodType<SeriesCommand>
 
-  const standingSetting = m.object({
-    pieces: m.list(piece, MOST_PIECES),
-    title: m.line(120),
-    note: m.prose(1000),
-    about,
-    isFirst: z.boolean(),
-    inTurn: z.boolean(),
-    window,
-    rules,
+  const standingSetting = draft.omit({
+    targets: true,
+    exceptIds: true,
+    newcomers: true,
+    teams: true,
   }) satisfies z.ZodType<StandingSetting>
   const standing = standingSetting.extend({
     lessonId: id<LessonId>(),

@@ -901,7 +901,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/plans/PLAN/lay-work',
     file: 'plans/[planId]/lay-work.post.ts',
-    body: { classIds: ['CLASS'], standingIds: ['none'], publish: false },
+    body: { classes: [{ classId: 'CLASS', standingIds: ['none'] }], publish: false },
     expected: [S, D, D, H, H, H, D, H, H],
   },
   {

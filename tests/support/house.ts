@@ -70,7 +70,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   load: ['base'],
   week: ['base', 'calendar', 'library', 'pacing', 'availability'],
   standing: ['base', 'library', 'attempts', 'pacing', 'availability', 'versions', 'work'],
-  series: ['base', 'audience', 'availability', 'attempts', 'work'],
+  series: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   agenda: ['base', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],

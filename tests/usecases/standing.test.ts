@@ -42,8 +42,8 @@ const has = async (school: TestSchool, standingId: StandingId, classId: ClassId)
   (await shown(school)).has.find((h) => h.standingId === standingId && h.classId === classId)!
 async function laid(school: Standing, publish = true) {
   const { deps, teacher, planId, classIds, standingIds } = school
-  const input = { planId, classIds, standingIds, publish }
-  return mustBeOk(await layStanding(deps, teacher, input), 'lay')
+  const classes = classIds.map((classId) => ({ classId, standingIds }))
+  return mustBeOk(await layStanding(deps, teacher, { planId, classes, publish }), 'lay')
 }
 async function changeSecond(school: Standing, change: (piece: StandingPiece) => StandingPiece | null) {
   const { deps, teacher, planId, standingIds } = school
@@ -75,12 +75,30 @@ describe('standing work laid on classes', () => {
     expect(await open()).toEqual(['Check 1.1'])
     clock.set(at('09-04T16:00'))
     expect(await open()).toEqual(['Check 1.2'])
-    const again = { planId, classIds, standingIds: school.standingIds, publish: true }
+    const classes = classIds.map((classId) => ({ classId, standingIds: school.standingIds }))
+    const again = { planId, classes, publish: true }
     expect((await layStanding(deps, teacher, again)).error?.code).toBe('standing/nothing-to-lay')
     mustBeOk(await undo(deps, teacher), 'undo')
     expect(await open()).toEqual([])
     mustBeOk(await redo(deps, teacher), 'redo')
     expect(await open()).toEqual(['Check 1.2'])
+  })
+
+  it('is laid class by class, where each is chosen', async () => {
+    const school = await aStandingPlan()
+    const { deps, teacher, planId, a, b } = school
+    const [first, second] = school.standingIds as [StandingId, StandingId]
+    const classes = [
+      { classId: a.classId, standingIds: [first, second] },
+      { classId: b.classId, standingIds: [second] },
+    ]
+    const done = mustBeOk(await layStanding(deps, teacher, { planId, classes, publish: true }), 'lay')
+    expect(done).toEqual({ works: 3, classes: 2 })
+    expect((await has(school, first, b.classId)).assignmentId).toBeNull()
+    const nowhere = [{ classId: a.classId, standingIds: ['nowhere' as StandingId] }]
+    expect((await layStanding(deps, teacher, { planId, classes: nowhere, publish: true })).error?.code).toBe(
+      'access/not-found',
+    )
   })
 
   it('can be held, so that nobody has it yet', async () => {
@@ -89,6 +107,15 @@ describe('standing work laid on classes', () => {
     const [first] = school.standingIds
     const { assignmentId, state } = await has(school, first!, school.a.classId)
     expect(state).toBe('held')
+    // what is taken over later is held like the rest
+    const piece = { ...checkAfter(school, '1.3'), title: 'One more' }
+    const { deps, teacher, planId, a } = school
+    const { standingIds } = mustBeOk(await addStanding(deps, teacher, { planId, pieces: [piece] }), 'add')
+    mustBeOk(
+      await answerOffers(deps, teacher, { planId, classId: a.classId, standingIds, take: true }),
+      'take',
+    )
+    expect((await has(school, standingIds[0]!, a.classId)).state).toBe('held')
     expect(await learnerWorkOf(school.deps.store.read, [assignmentId!])).toEqual([])
   })
 
@@ -192,7 +219,11 @@ describe('standing work laid on classes', () => {
         await addStanding(deps, who, { planId, pieces }),
         await changeStanding(deps, who, { planId, standingId, version: 1, piece: null }),
         await previewLay(deps, who, { planId, classIds }),
-        await layStanding(deps, who, { planId, classIds, standingIds, publish: true }),
+        await layStanding(deps, who, {
+          planId,
+          classes: classIds.map((classId) => ({ classId, standingIds })),
+          publish: true,
+        }),
         await answerOffers(deps, who, { planId, classId: classIds[0]!, standingIds, take: true }),
       ].map((r) => r.error?.code)
       expect(new Set(codes)).toEqual(new Set([who === ann ? 'access/denied' : 'access/not-found']))

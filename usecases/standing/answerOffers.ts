@@ -6,7 +6,7 @@ import { draftOf } from '#core/work'
 import { saveLaid, standingOf } from '#db/repositories'
 import type { LaidRecord, StandingRecord } from '#db/repositories'
 import type { Deps } from '../deps'
-import { groundFor } from '../series/showSeries'
+import { groundFor } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { writeDown } from '../work/steps'
 import { changeIn, doingIn, makeIn } from '../work/within'
@@ -56,7 +56,7 @@ export async function answerOffers(
         kept.push(leftAsIs(record, classId, known))
         continue
       }
-      const taken = await take(doing, { record, one, known })
+      const taken = await take(doing, { publish: publishes(has), record, one, known })
       if (!taken.ok) return taken
       done.push(taken.value.done)
       kept.push(taken.value.laid)
@@ -72,7 +72,14 @@ function leftAsIs({ id, version }: StandingRecord, classId: ClassId, known: Laid
   return { ...(known ?? none), refused: version }
 }
 
+/** Published, unless the class holds all that it has of the plan's standing work. */
+function publishes(has: readonly ClassHas[]): boolean {
+  const states = has.flatMap((h) => h.state ?? [])
+  return states.length === 0 || states.includes('published')
+}
+
 interface Taking {
+  readonly publish: boolean
   readonly record: StandingRecord
   readonly one: ClassHas
   readonly known: LaidRecord | null
@@ -80,11 +87,11 @@ interface Taking {
 
 async function take(
   doing: Doing,
-  { record, one, known }: Taking,
+  { publish, record, one, known }: Taking,
 ): Promise<Result<{ readonly done: DoneToWork; readonly laid: LaidRecord }, WithinRefusal>> {
   const { classId, assignmentId } = one
   if (assignmentId === null || known?.base == null) {
-    const made = await makeIn(doing, draftFor(record.piece, classId), true)
+    const made = await makeIn(doing, draftFor(record.piece, classId), publish)
     return made.ok ? ok({ done: made.value, laid: laidAs(record, classId, made.value) }) : made
   }
   const found = await workFor(doing.tx, doing.actor, assignmentId)

@@ -10,13 +10,13 @@ import type { Window } from '#core/availability'
 import { learnersOf, saveLaid, standingOf } from '#db/repositories'
 import type { Connection, LaidRecord, StandingRecord } from '#db/repositories'
 import type { Deps } from '../deps'
-import { groundFor } from '../series/showSeries'
+import { groundFor } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { writeDown } from '../work/steps'
 import { doingIn, makeIn } from '../work/within'
 import type { DoneToWork, WithinRefusal } from '../work/within'
-import { havingOf } from './offers'
+import { havingOf, laidName } from './offers'
 import { planFor } from './planFor'
 
 /** A piece of standing work in one class, as it would be laid there. */
@@ -45,7 +45,7 @@ export async function previewLay(
   const { plan, standing, grounds } = found.value
   const learners = await learnersOf(tx, input.classIds)
   const { has } = await havingOf(tx, plan, standing, input.classIds)
-  const there = new Set(has.flatMap((h) => (h.assignmentId ? [`${h.standingId} ${h.classId}`] : [])))
+  const there = new Set(has.flatMap((h) => (h.assignmentId ? [laidName(h)] : [])))
   const now = deps.clock.now()
   return ok({
     now,
@@ -60,7 +60,7 @@ export async function previewLay(
         return {
           standingId: record.id,
           window,
-          isThere: there.has(`${record.id} ${ground.record.id}`),
+          isThere: there.has(laidName({ standingId: record.id, classId: ground.record.id })),
           isWithoutPlace: window === null,
           isOver: endsAt !== null && endsAt <= now,
         }
@@ -111,34 +111,39 @@ async function standingAndClasses(
 export type LaidOn = Result<{ readonly works: number; readonly classes: number }, LayRefusal>
 
 /**
- * Makes chosen standing work of a plan the work of classes, held or published, as one step: a copy for each class,
- * which opens by itself when the class's layout reaches its lesson. What a class has already is left as it is.
+ * Makes standing work of a plan, chosen class by class, the work of these classes, held or published, as one step: a
+ * copy for each class, which opens by itself when its layout reaches the lesson. What a class has is left as it is.
  */
 export async function layStanding(
   deps: Deps,
   actor: Actor,
   input: {
     readonly planId: PlanId
-    readonly classIds: readonly ClassId[]
-    readonly standingIds: readonly StandingId[]
+    readonly classes: readonly {
+      readonly classId: ClassId
+      readonly standingIds: readonly StandingId[]
+    }[]
     readonly publish: boolean
   },
 ): Promise<LaidOn> {
   return writing(deps.store, async (tx): Promise<LaidOn> => {
-    const found = await standingAndClasses(tx, actor, input)
+    const asked = new Map(input.classes.map((c) => [c.classId, new Set(c.standingIds)]))
+    const classIds = [...asked.keys()]
+    const found = await standingAndClasses(tx, actor, { planId: input.planId, classIds })
     if (!found.ok) return found
-    const chosen = new Set(input.standingIds)
-    const standing = found.value.standing.filter((s) => chosen.has(s.id))
-    if (standing.length < chosen.size)
+    const { plan, standing, grounds } = found.value
+    const known = new Set(standing.map((s) => s.id))
+    if (![...asked.values()].every((ids) => [...ids].every((id) => known.has(id))))
       return refuse({ code: 'access/not-found', what: 'piece of standing work' })
-    const { has } = await havingOf(tx, found.value.plan, standing, input.classIds)
+    const { has } = await havingOf(tx, plan, standing, classIds)
+    const there = new Set(has.flatMap((h) => (h.assignmentId ? [laidName(h)] : [])))
     const doing = doingIn(tx, deps, actor)
     const done: DoneToWork[] = []
     const laid: LaidRecord[] = []
-    for (const ground of found.value.grounds) {
+    for (const ground of grounds) {
       const { id: classId, name: className } = ground.record
-      for (const record of standing) {
-        if (has.some((h) => h.classId === classId && h.standingId === record.id && h.assignmentId)) continue
+      for (const record of standing.filter((s) => asked.get(classId)?.has(s.id))) {
+        if (there.has(laidName({ standingId: record.id, classId }))) continue
         if (windowIn(record, ground) === null) {
           const { title } = record.piece
           return refuse({ code: 'standing/no-place', field: 'window', title, className })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { computed, onMounted, ref } from 'vue'
-import type { ClassId, LessonId, PlanId, StandingId } from '#core/base'
+import type { LessonId, PlanId, ResourceId, StandingId } from '#core/base'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { count } from '~/shared/words/numbers'
@@ -41,22 +41,15 @@ const laidIn = computed(() => {
     if (h.assignmentId) counts.set(h.standingId, (counts.get(h.standingId) ?? 0) + 1)
   return counts
 })
-async function layNow(input: {
-  classIds: ClassId[]
-  standingIds: StandingId[]
-  publish: boolean
-}): Promise<void> {
+async function layNow(input: Parameters<typeof lay>[0]): Promise<void> {
   if (await lay(input)) laying.value = false
 }
-const minutesOf = (pieces: readonly { readonly resourceId: string }[]) =>
-  pieces.reduce(
-    (sum, p) => sum + ([...pieceOf.value.values()].find((r) => r.id === p.resourceId)?.minutes ?? 0),
-    0,
-  )
+const minutesOf = (pieces: readonly { readonly resourceId: ResourceId }[]) =>
+  pieces.reduce((sum, p) => sum + (pieceOf.value.get(p.resourceId)?.minutes ?? 0), 0)
 </script>
 
 <template>
-  <div class="page">
+  <div class="page-plain">
     <header class="flex flex-wrap items-center gap-3">
       <div class="flex-1 min-w-60">
         <p class="said">
@@ -140,13 +133,6 @@ const minutesOf = (pieces: readonly { readonly resourceId: string }[]) =>
 </template>
 
 <style scoped>
-.page {
-  padding: 1.1rem 1.25rem 2rem;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 0.9rem;
-  align-content: start;
-}
 .split {
   display: grid;
   gap: 1rem;

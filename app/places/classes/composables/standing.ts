@@ -56,8 +56,7 @@ export function useStanding(planId: PlanId) {
     return acting(done, () => (piece ? 'Kept' : 'Taken out of the plan'))
   }
   const lay = (input: {
-    readonly classIds: readonly ClassId[]
-    readonly standingIds: readonly StandingId[]
+    readonly classes: readonly { readonly classId: ClassId; readonly standingIds: readonly StandingId[] }[]
     readonly publish: boolean
   }) =>
     acting(

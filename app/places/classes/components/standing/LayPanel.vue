@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ClassId, StandingId } from '#core/base'
 import { PreviewLay } from '#shared/contracts/standing'
-import type { LayPreview, StandingOfPlan } from '#shared/contracts/standing'
+import type { LayPreview, StandingOfPlan, WouldBe } from '#shared/contracts/standing'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -13,7 +13,7 @@ import { sayMoment } from '~/shared/words/times'
 const props = defineProps<{ of: StandingOfPlan; busy: boolean }>()
 const emit = defineEmits<{
   close: []
-  lay: [input: { classIds: ClassId[]; standingIds: StandingId[]; publish: boolean }]
+  lay: [input: { classes: { classId: ClassId; standingIds: StandingId[] }[]; publish: boolean }]
 }>()
 const mine = computed(() => props.of.classes.filter((c) => c.mayChange))
 const classIds = ref<ClassId[]>(mine.value.map((c) => c.id))
@@ -48,28 +48,28 @@ const isAsked = (lessonId: StandingOfPlan['standing'][number]['piece']['lessonId
 }
 const asked = computed(() => props.of.standing.filter((s) => isAsked(s.piece.lessonId)))
 const lessonOf = computed(() => new Map(props.of.plan.lessons.map((l) => [l.id, l.number])))
-/** Where all of a window is over in each class, or it has no place in one, it is left out. */
+const goesTo = (row: WouldBe | null) => row !== null && !row.isThere && !row.isOver && !row.isWithoutPlace
+/** Each piece class by class; it goes to those where it has a place, is not over and not there already. */
 const perPiece = computed(() =>
   asked.value.map((s) => {
-    const cells = (shown.value?.classes ?? []).map((c) => ({
-      of: c,
-      row: c.rows.find((r) => r.standingId === s.id) ?? null,
-    }))
-    const goes = cells.filter((c) => c.row && !c.row.isThere && !c.row.isOver && !c.row.isWithoutPlace)
-    const isWithoutPlace = cells.some((c) => c.row?.isWithoutPlace)
-    return { s, cells, isLaid: goes.length > 0 && !isWithoutPlace, isWithoutPlace, goes: goes.length }
+    const cells = (shown.value?.classes ?? []).map((of) => {
+      const row = of.rows.find((r) => r.standingId === s.id) ?? null
+      return { of, row, goes: goesTo(row) }
+    })
+    const goes = cells.filter((c) => c.goes).length
+    return { s, cells, goes, isWithoutPlace: cells.some((c) => c.row?.isWithoutPlace) }
   }),
 )
-const goingOut = computed(() => perPiece.value.filter((p) => p.isLaid))
+const goingOut = computed(() => perPiece.value.filter((p) => p.goes > 0))
 const without = computed(() => perPiece.value.filter((p) => p.isWithoutPlace).length)
-const over = computed(() => perPiece.value.length - goingOut.value.length - without.value)
+const leftOut = computed(() => perPiece.value.length - goingOut.value.length)
 const works = computed(() => goingOut.value.reduce((n, p) => n + p.goes, 0))
 function lay(): void {
-  emit('lay', {
-    classIds: [...classIds.value],
-    standingIds: goingOut.value.map((p) => p.s.id),
-    publish: publish.value === 'published',
+  const classes = (shown.value?.classes ?? []).flatMap(({ classId }) => {
+    const goes = goingOut.value.filter((p) => p.cells.some((c) => c.of.classId === classId && c.goes))
+    return goes.length === 0 ? [] : [{ classId, standingIds: goes.map((p) => p.s.id) }]
   })
+  emit('lay', { classes, publish: publish.value === 'published' })
 }
 const STATES = [
   { value: 'published' as const, label: 'Published: goes out by itself' },
@@ -118,12 +118,12 @@ const STATES = [
       <p data-hook="lay-sentence">
         {{ count(goingOut.length, 'piece') }}, {{ works }} in all in
         {{ count(classIds.length, 'class', 'classes') }}.
-        <template v-if="over"> {{ over }} more are over or there already.</template>
+        <template v-if="leftOut"> {{ leftOut }} more are over, there already, or have no place.</template>
         <template v-if="without">
-          {{ without }} have no place in one of the classes and are left out.</template
+          {{ count(without, 'piece has', 'pieces have') }} no place in one of the classes.</template
         >
       </p>
-      <UCheckbox v-if="over + without" v-model="isAllShown" label="Show what is left out, too" />
+      <UCheckbox v-if="leftOut" v-model="isAllShown" label="Show what is left out, too" />
       <div class="rows" tabindex="0" role="region" aria-label="What goes out when">
         <table class="grid-table">
           <thead>
@@ -136,7 +136,7 @@ const STATES = [
             </tr>
           </thead>
           <tbody>
-            <tr v-for="p in isAllShown ? perPiece : goingOut" :key="p.s.id" :class="{ out: !p.isLaid }">
+            <tr v-for="p in isAllShown ? perPiece : goingOut" :key="p.s.id" :class="{ out: p.goes === 0 }">
               <td class="code">{{ lessonOf.get(p.s.piece.lessonId) }}</td>
               <td>{{ p.s.piece.title }}</td>
               <td v-for="c in p.cells" :key="c.of.classId">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LessonId, StandingId } from '#core/base'
-import { standingOf, usualWindow } from '#core/standing'
+import { standingOf, usualWhen, usualWindow } from '#core/standing'
 import type { StandingPiece } from '#core/standing'
 import type { When } from '#core/work'
 import type { PieceCard } from '#shared/contracts/library'
@@ -39,9 +39,10 @@ const offered = computed(() =>
 const inTray = computed(() => tray.cards.filter((p) => !has.value.has(p.id)))
 const WHENS = (['before', 'in', 'after'] as const).map((value) => ({ value, label: WHEN_WORDS[value] }))
 function add(card: PieceCard): void {
-  const when: When = card.kind === 'test' ? 'in' : card.kind === 'reading' ? 'before' : 'after'
   const { id: resourceId, ...rest } = card
-  emit('add', [standingOf(props.lessonId, { ...rest, resourceId }, usualWindow(props.lessonId, when))])
+  emit('add', [
+    standingOf(props.lessonId, { ...rest, resourceId }, usualWindow(props.lessonId, usualWhen(card.kind))),
+  ])
 }
 function setWhen(s: StandingOfPlan['standing'][number], when: When | null): void {
   if (!when) return
