@@ -1,20 +1,16 @@
 import { keyOf } from '../audience'
 import type { Target } from '../audience'
 import type { WindowSpec } from '../availability'
-import { asId } from '../base'
-import type { PieceId } from '../base'
-import { NO_ABOUT } from '../work'
+import type { ResourceKind } from '../library'
+import { NO_ABOUT, plainPiece, rulesSuiting } from '../work'
 import type { AssignmentTarget, Draft } from '../work'
 import type { LaidRow, Series, WholeDays } from './types'
-
-const ONLY_PIECE = asId<PieceId>('p1')
 
 /** What a row hands out: the piece in the form that stands now. */
 export interface RowPiece {
   readonly title: string
   readonly revision: number
-  /** One without questions is done by the learner's word, as often as they like. */
-  readonly isScored: boolean
+  readonly kind: ResourceKind
 }
 
 /**
@@ -28,27 +24,15 @@ export function draftOfRow(
 ): Draft | null {
   const row = series.rows.find((r) => r.id === laid.rowId)
   if (!row || laid.days === null) return null
-  const { rules } = series
   return {
-    pieces: [
-      {
-        id: ONLY_PIECE,
-        resourceId: row.resourceId,
-        revision: piece.revision,
-        when: 'in',
-        handIn: 'alone',
-        leastMinutes: 0,
-        window: {},
-        rules: {},
-      },
-    ],
+    pieces: [plainPiece({ resourceId: row.resourceId, revision: piece.revision })],
     title: piece.title,
     note: '',
     about: NO_ABOUT,
     isFirst: false,
     inTurn: false,
     window: windowOf(laid.days),
-    rules: piece.isScored ? rules : { ...rules, maxAttempts: null },
+    rules: rulesSuiting(series.rules, piece.kind),
     targets: targetsOf(series.targets, laid),
     exceptIds: [],
     newcomers: true,

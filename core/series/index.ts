@@ -4,10 +4,10 @@ export { asSeriesStep, SERIES_ACTS } from './command'
 export type { SeriesAct, SeriesCommand, SeriesStep } from './command'
 export { draftOfRow } from './draftOfRow'
 export { filledDown, moved, shifted, withOther, withOwn } from './editRows'
+export { followed } from './followed'
 export { layRows } from './layRows'
 export { overlapsIn } from './overlaps'
 export type { SeriesRefusal } from './refusals'
-export { MOST_ROWS } from './types'
 export type {
   LaidRow,
   NotReleased,

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addDays, asId, daysThrough, isoDay, weekdayOf } from '../base'
+import type { Target } from '../audience'
 import type { ClassId, IsoDay, ResourceId, UserId } from '../base'
 import { rules } from '../../tests/support/made'
 import {
   checkSeries,
   draftOfRow,
   filledDown,
+  followed,
   layRows,
   moved,
   overlapsIn,
@@ -180,7 +182,7 @@ describe('a row that is otherwise for somebody', () => {
   })
 
   it('becomes one assignment, open on its first day and closed at the end of its last', () => {
-    const piece = { title: 'Words 1', revision: 3, isScored: true }
+    const piece = { title: 'Words 1', revision: 3, kind: 'check' as const }
     const whole = { ...forBen, title: 'Words', targets: [everybody], rules: rules() }
     const [first] = layRows(forBen, days)
     const draft = draftOfRow(whole, first!, piece)
@@ -198,7 +200,43 @@ describe('a row that is otherwise for somebody', () => {
       ],
     })
     expect(draftOfRow(whole, { ...first!, days: null, why: 'no-day' }, piece)).toBeNull()
-    expect(draftOfRow(whole, first!, { ...piece, isScored: false })?.rules.maxAttempts).toBeNull()
+    expect(draftOfRow(whole, first!, { ...piece, kind: 'reading' })?.rules.maxAttempts).toBeNull()
+  })
+})
+
+describe('work of a row whose series changed', () => {
+  const whole = { ...kept({ kind: 'explicit' }, three), title: 'Words', rules: rules() }
+  const own = { opensOn: d('2026-10-05'), throughOn: d('2026-10-06') }
+  const draftWith = (part: Partial<SeriesRow>, targets: readonly Target[] = [everybody]) => {
+    const of = { ...whole, targets, rows: [{ ...row('a', own), ...part }] }
+    return draftOfRow(of, layRows(of, days)[0]!, { title: 'Words 1', revision: 1, kind: 'check' })!
+  }
+  const was = draftWith({})
+  const withTries = {
+    ...was,
+    note: 'Bring a ruler',
+    targets: [...was.targets, { target: ben, overrides: { maxAttempts: 5 } }],
+  }
+
+  it('has the new days, and keeps what is its own', () => {
+    const next = draftWith({ own: { ...own, throughOn: d('2026-10-08') } })
+    const after = followed(withTries, was, next)
+    expect(after.window).toEqual(next.window)
+    expect([after.note, after.targets]).toEqual(['Bring a ruler', withTries.targets])
+    expect(followed(withTries, was, was)).toEqual(withTries)
+  })
+
+  it('gains and loses days of one learner, beside what they have of their own', () => {
+    const forBen = draftWith({ others: [{ target: ben, days: { throughOn: d('2026-10-09') } }] })
+    const gained = followed(withTries, was, forBen).targets[1]
+    expect(gained?.overrides).toMatchObject({ maxAttempts: 5, window: { due: { on: '2026-10-09' } } })
+    const lost = followed({ ...was, targets: forBen.targets }, forBen, was)
+    expect(lost.targets).toEqual(was.targets)
+  })
+
+  it('goes to whom the series goes, and no longer to whom it went', () => {
+    const toBen = draftWith({}, [ben])
+    expect(followed(was, was, toBen).targets.map((t) => t.target)).toEqual([ben])
   })
 })
 

@@ -193,6 +193,7 @@ export {
   addReleases,
   dropSeries,
   forgetRelease,
+  learnersHaving,
   releasesOf,
   saveSeries,
   seriesById,

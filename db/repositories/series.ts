@@ -1,8 +1,9 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, countDistinct, eq, inArray, sql } from 'drizzle-orm'
 import type { AssignmentId, ClassId, Instant, SchoolId, SeriesId, UserId } from '#core/base'
 import type { Series } from '#core/series'
 import { seriesBody } from '../rows/bodies'
 import { series, seriesReleases } from '../schema/overTime'
+import { learnerWork } from '../schema/work'
 import type { Connection } from './store'
 
 /** A series as it is kept; `version` counts its changes. */
@@ -67,6 +68,20 @@ export async function releasesOf(
   for (const { seriesId, rowId, assignmentId } of rows)
     out.set(seriesId, (out.get(seriesId) ?? new Map<string, AssignmentId>()).set(rowId, assignmentId))
   return out
+}
+
+/** How many learners have each of some published work; who has none of it is absent. */
+export async function learnersHaving(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+): Promise<ReadonlyMap<AssignmentId, number>> {
+  if (ids.length === 0) return new Map()
+  const rows = await tx
+    .select({ id: learnerWork.assignmentId, learners: countDistinct(learnerWork.learnerId) })
+    .from(learnerWork)
+    .where(inArray(learnerWork.assignmentId, [...ids]))
+    .groupBy(learnerWork.assignmentId)
+  return new Map(rows.map((r) => [r.id, r.learners]))
 }
 
 /** Remembers which work rows became. */

@@ -39,7 +39,6 @@ export interface SeriesPiece {
   readonly kind: ResourceKind
   readonly minutes: number
   readonly revision: number
-  readonly isScored: boolean
 }
 /** All from which a class's series are laid out, with the core that the server uses. */
 export interface ClassSeries {

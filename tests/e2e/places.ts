@@ -3,6 +3,8 @@ import type { Person } from '../support/browser'
 /** Every main view with words that stand on it once it is there. */
 export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/pace', 'Length here'],
+  ['/pace/week', 'Needs you'],
+  ['/pace/series', 'Series'],
   ['/pace/fit', 'Meetings there are'],
   ['/pace/charts', 'The whole plan within the year'],
   ['/pace/load', 'Minutes a week in all classes'],

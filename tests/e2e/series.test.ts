@@ -34,6 +34,18 @@ async function makesSeries(p: Person): Promise<void> {
   await p.seesIn('[data-hook="series-row-3"]', 'not released: it has no first or last day')
 }
 
+/** Pulls the lower edge of the first stone down by two days. */
+async function pullsEdge(p: Person): Promise<void> {
+  const edge = await p.page.waitForSelector('[data-hook="lane-edge"]')
+  const box = await edge?.boundingBox()
+  if (!box) throw new Error('the first stone has no edge')
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await p.page.mouse.move(x, y)
+  await p.page.mouse.down()
+  await p.page.mouse.move(x, y + 14, { steps: 4 })
+  await p.page.mouse.up()
+}
+
 describe('a series', () => {
   it('is made, ordered by keys, released but for the row without a day, and seen by a learner', async () => {
     const p = await demoPerson(server, 'imani', '/pace/series')
@@ -75,6 +87,20 @@ describe('a series', () => {
     await said(p, '4 released')
     const through = () => p.page.$eval('[aria-label="Row 1 through"]', (e) => (e as HTMLInputElement).value)
     const through1 = await through()
+    await pullsEdge(p)
+    await p.page.waitForFunction(
+      (was) => (document.querySelector('[aria-label="Row 1 through"]') as HTMLInputElement).value !== was,
+      {},
+      through1,
+    )
+    await p.page.waitForNetworkIdle()
+    await p.click('undo')
+    await p.page.waitForFunction(
+      (was) => (document.querySelector('[aria-label="Row 1 through"]') as HTMLInputElement).value === was,
+      {},
+      through1,
+    )
+    await p.page.waitForNetworkIdle()
     await p.page.focus('[data-row="row-1"]')
     await p.keys('Shift+ArrowDown')
     await p.seesIn('[data-hook="series-row-1"]', 'by hand')

@@ -8,6 +8,7 @@ import { redo, undo } from '#usecases/pacing/acts'
 import { changeSeries, makeSeries } from '#usecases/series/keepSeries'
 import { clearSeries, releaseSeries, removeSeries } from '#usecases/series/releaseSeries'
 import { showSeries } from '#usecases/series/showSeries'
+import { giveMore } from '#usecases/work/giveMore'
 import { aCheck, at, only, rules, single } from '../support/made'
 import { aSchool } from '../support/world'
 import type { TestSchool } from '../support/world'
@@ -120,6 +121,24 @@ describe('a series of a class', () => {
     expect(await windows(school)).toEqual(before)
     mustBeOk(await redo(deps, teacher), 'redo')
     expect((await windows(school))['Words one']).toEqual([at('09-09T06:00'), at('09-11T06:00')])
+  })
+
+  it('leaves to learners what they were given besides when its start moves', async () => {
+    const school = await aRun()
+    const { deps, teacher, series, ann } = school
+    const seriesId = await made(school)
+    await release(school, seriesId, 1)
+    const first = (await shown(school)).series[0]?.rows[0]
+    const more = { kind: 'until' as const, on: isoDay('2026-09-30') }
+    const given = { assignmentId: first!.assignmentId, learnerIds: [ann.userId], more }
+    mustBeOk(await giveMore(deps, teacher, given), 'more time')
+    const later: Series = {
+      ...series,
+      rule: { ...series.rule, from: isoDay('2026-09-09') } as Series['rule'],
+    }
+    mustBeOk(await changeSeries(deps, teacher, { seriesId, version: 2, series: later }), 'later')
+    expect((await windows(school))['Words one']).toEqual([at('09-09T06:00'), at('10-01T06:00')])
+    expect((await windows(school, school.ben))['Words one']).toEqual([at('09-09T06:00'), at('09-11T06:00')])
   })
 
   it('is cleared but for what learners have begun, and all of it comes back', async () => {

@@ -1,22 +1,22 @@
-import { ok, refuse, same } from '#core/base'
+import { asId, ok, refuse, same } from '#core/base'
 import type { Result, SeriesId } from '#core/base'
 import type { Actor } from '#core/access'
-import { checkSeries } from '#core/series'
+import { checkSeries, followed } from '#core/series'
 import type { Series } from '#core/series'
 import { draftOf } from '#core/work'
-import type { Assignment, Draft } from '#core/work'
 import { saveSeries } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
+import { groundFor } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { writing } from '../rollback'
 import { changeIn, doingIn } from '../work/within'
 import type { Doing, DoneToWork } from '../work/within'
 import { withdrawIn } from '../work/withdrawWork'
 import { workFor } from '../work/workFor'
-import { checkMembers, draftsOf, newSeriesId, noteSeries, seriesAt } from './seriesAct'
+import { checkMembers, draftsOf, noteSeries, seriesAt } from './seriesAct'
 import type { ActRefusal, SeriesDone } from './seriesAct'
-import { groundFor, rowsOf } from './showSeries'
+import { rowsOf } from './showSeries'
 import type { ReleasedRow } from './showSeries'
 
 /** Makes a series; nothing is released by that. */
@@ -31,7 +31,7 @@ export async function makeSeries(
     if (!ground.ok) return ground
     const fault = await faultIn(tx, actor, series, null)
     if (!fault.ok) return fault
-    const seriesId = newSeriesId(deps)
+    const seriesId = asId<SeriesId>(deps.ids.newId())
     const { schoolId, userId: authorId } = actor
     await saveSeries(tx, {
       id: seriesId,
@@ -127,16 +127,9 @@ async function followRows(
       done.push(taken.value)
       continue
     }
-    const changed = await changeIn(doing, found.value, withOwnParts(assignment, had, next))
+    const changed = await changeIn(doing, found.value, followed(draftOf(assignment), had, next))
     if (!changed.ok) return changed
     done.push(changed.value)
   }
   return ok(done)
-}
-
-/** What the series decides: days, recipients and rules that changed; all else stays as the work has it. */
-function withOwnParts(assignment: Assignment, had: Draft | null, next: Draft): Draft {
-  const { window, targets, rules } = next
-  const rulesNow = had !== null && same(had.rules, rules) ? assignment.rules : rules
-  return { ...draftOf(assignment), window, targets, rules: rulesNow }
 }

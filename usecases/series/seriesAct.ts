@@ -1,18 +1,18 @@
-import { asId, ok, refuse } from '#core/base'
+import { ok, refuse } from '#core/base'
 import type { ClassId, Result, SeriesId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { canSeeResource } from '#core/access'
-import { isScored } from '#core/library'
 import { draftOfRow, layRows } from '#core/series'
 import type { LaidRow, Series, SeriesAct, SeriesRefusal } from '#core/series'
 import type { Draft } from '#core/work'
 import { addToJournal, groupsOf, learnersOf, resourcesById, seriesById } from '#db/repositories'
 import type { Connection, SeriesRecord } from '#db/repositories'
 import type { Deps } from '../deps'
+import { groundFor } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { commandOf, touchedBy } from '../work/within'
 import type { DoneToWork, WithinRefusal } from '../work/within'
-import { daysFor, groundFor } from './showSeries'
+import { daysFor } from './showSeries'
 
 export type ActRefusal = WithinRefusal | SeriesRefusal | AccessRefusal
 /** How many rows' work was touched, and the series' version since. */
@@ -82,7 +82,7 @@ export async function draftsOf(
     const { title, kind } = piece.resource
     return {
       laid,
-      draft: draftOfRow(series, laid, { title, revision: piece.revision, isScored: isScored(kind) }),
+      draft: draftOfRow(series, laid, { title, revision: piece.revision, kind }),
     }
   })
 }
@@ -116,9 +116,4 @@ export async function noteSeries(
 
 function saidOf({ after }: DoneToWork): 'withdrawn' | 'changed' {
   return after.state === 'withdrawn' ? 'withdrawn' : 'changed'
-}
-
-/** A name for a series that is made. */
-export function newSeriesId(deps: Deps): SeriesId {
-  return asId<SeriesId>(deps.ids.newId())
 }

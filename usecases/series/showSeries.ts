@@ -1,15 +1,14 @@
 import { ok } from '#core/base'
-import type { AssignmentId, ClassId, IsoDay, Result, SeriesId } from '#core/base'
+import type { AssignmentId, ClassId, IsoDay, SeriesId } from '#core/base'
 import { canRunClass } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
-import { isScored } from '#core/library'
+import type { Actor } from '#core/access'
 import type { SeriesDays } from '#core/series'
 import {
   assignmentsById,
   begunBy,
   groupsOf,
   learnersOf,
-  learnerWorkOf,
+  learnersHaving,
   releasesOf,
   resourcesById,
   seriesOf,
@@ -17,9 +16,8 @@ import {
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
-import { groundsOf } from '../pacing/grounds'
+import { groundFor } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
-import { classFor } from '../teaching/classAccess'
 
 /** A class's series with what their rows became, and the days on which rows can open. */
 export async function showSeries(deps: Deps, actor: Actor, input: { readonly classId: ClassId }) {
@@ -66,23 +64,8 @@ export async function showSeries(deps: Deps, actor: Actor, input: { readonly cla
       kind: resource.kind,
       minutes: resource.minutes,
       revision,
-      isScored: isScored(resource.kind),
     })),
   })
-}
-
-/** A class that the actor may see, or change, with its calendar and layout. */
-export async function groundFor(
-  tx: Connection,
-  actor: Actor,
-  classId: ClassId,
-  act: 'run' | 'see',
-): Promise<Result<ClassGround, AccessRefusal>> {
-  const found = await classFor(tx, actor, classId, act)
-  if (!found.ok) return found
-  const ground = (await groundsOf(tx, [found.value])).get(classId)
-  if (!ground) throw new Error('a class without its ground')
-  return ok(ground)
 }
 
 /** The days on which rows of a class's series can open. */
@@ -109,9 +92,7 @@ export async function rowsOf(
   const workIds = [...releases.values()].flatMap((of) => [...of.values()])
   const works = new Map((await assignmentsById(tx, workIds)).map((a) => [a.id, a]))
   const begun = await begunBy(tx, workIds)
-  const learners = new Map<AssignmentId, Set<string>>()
-  for (const { assignmentId, learnerId } of await learnerWorkOf(tx, workIds))
-    learners.set(assignmentId, (learners.get(assignmentId) ?? new Set()).add(learnerId))
+  const learners = await learnersHaving(tx, workIds)
   return new Map(
     [...releases].map(([seriesId, of]) => [
       seriesId,
@@ -119,7 +100,7 @@ export async function rowsOf(
         const state = works.get(assignmentId)?.state
         if (state === undefined || state === 'withdrawn') return []
         const counts = {
-          learners: learners.get(assignmentId)?.size ?? 0,
+          learners: learners.get(assignmentId) ?? 0,
           begun: begun.get(assignmentId)?.size ?? 0,
         }
         return [{ rowId, assignmentId, state, ...counts }]

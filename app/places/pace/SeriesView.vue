@@ -2,7 +2,7 @@
 import { useHead, useRoute, useRouter } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import { READY_RULES } from '#core/attempts'
-import type { ClassId, SeriesId } from '#core/base'
+import type { ClassId, ResourceId, SeriesId } from '#core/base'
 import { filledDown, moved, withOther, withOwn } from '#core/series'
 import type { RowDays, Series } from '#core/series'
 import type { Target } from '#core/audience'
@@ -104,12 +104,12 @@ async function clear(): Promise<void> {
   if (await open<boolean>(ConfirmDialog, { title, text, act: 'Clear and start over' }))
     await doTo(of.kept.id, 'clear')
 }
-const has = computed(() => new Set(lane.value?.kept.series.rows.map((r) => r.resourceId as string)))
-const minutesOf = (id: string) => [...pieces.value.values()].find((p) => p.id === id)?.minutes ?? null
+const has = computed(() => new Set(lane.value?.kept.series.rows.map((r) => r.resourceId)))
+const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
 </script>
 
 <template>
-  <div class="page">
+  <div class="page-plain">
     <header class="flex flex-wrap items-center gap-3">
       <div class="flex-1 min-w-60">
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
@@ -192,7 +192,7 @@ const minutesOf = (id: string) => [...pieces.value.values()].find((p) => p.id ==
             {{ lane.released.size }} released, {{ lane.waiting }} ready,
             {{ lane.kept.series.rows.length - lane.released.size - lane.waiting }} not released.
           </p>
-          <p v-for="o in lane.overlaps.slice(0, 4)" :key="o.first + o.second" class="note-line caution">
+          <p v-for="o in lane.overlaps.slice(0, 4)" :key="o.first + o.second" class="note-line care">
             {{ sayOverlap(o, lane.kept.series.rows, said) }}
           </p>
           <SeriesSettings
@@ -224,13 +224,6 @@ const minutesOf = (id: string) => [...pieces.value.values()].find((p) => p.id ==
 </template>
 
 <style scoped>
-.page {
-  padding: 1.1rem 1.25rem 2rem;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 0.9rem;
-  align-content: start;
-}
 .split {
   display: grid;
   grid-template-columns: minmax(16rem, 27rem) minmax(0, 1fr);

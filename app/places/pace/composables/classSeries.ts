@@ -100,7 +100,7 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
       return reply.ok
     }).then(() => made)
   }
-  const WORDS = { release: 'released', clear: 'cleared', remove: 'removed' } as const
+  const WORDS = { release: 'released', clear: 'cleared' } as const
   const CONTRACTS = { release: ReleaseSeries, clear: ClearSeries, remove: RemoveSeries } as const
   function doTo(id: SeriesId, what: keyof typeof CONTRACTS): Promise<boolean> {
     return act(async (kept) => {

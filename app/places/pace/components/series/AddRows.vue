@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { isScored } from '#core/library'
+import type { ResourceId } from '#core/base'
 import type { ResourceKind } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
 import type { SeriesPiece } from '#shared/contracts/series'
@@ -9,7 +9,7 @@ import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 
 /** More rows: all pieces of a kind in a book's order, what lies in the tray, or by short codes. */
-const props = defineProps<{ has: ReadonlySet<string> }>()
+const props = defineProps<{ has: ReadonlySet<ResourceId> }>()
 const emit = defineEmits<{ add: [pieces: readonly SeriesPiece[]] }>()
 const shelf = useShelf()
 const tray = useTray()
@@ -36,12 +36,7 @@ const ofKind = computed(() => {
 })
 const fresh = (list: readonly PieceCard[]) => list.filter((p) => !props.has.has(p.id))
 function add(list: readonly PieceCard[]): void {
-  emit(
-    'add',
-    fresh(list).map(({ id, code, title, kind: k, minutes, revision }) => {
-      return { id, code, title, kind: k, minutes, revision, isScored: isScored(k) }
-    }),
-  )
+  emit('add', fresh(list))
 }
 const codes = ref('')
 async function addCodes(): Promise<void> {

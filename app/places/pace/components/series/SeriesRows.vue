@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
-import type { IsoDay } from '#core/base'
+import type { IsoDay, ResourceId } from '#core/base'
 import type { RowDays } from '#core/series'
 import type { ClassSeries } from '#shared/contracts/series'
 import DayField from '~/shared/fields/DayField.vue'
@@ -14,7 +14,7 @@ const props = defineProps<{
   lane: SeriesLane
   row: string | null
   today: IsoDay
-  minutesOf: (resourceId: string) => number | null
+  minutesOf: (resourceId: ResourceId) => number | null
 }>()
 const emit = defineEmits<{
   choose: [rowId: string]
@@ -62,7 +62,11 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
   ],
   [
     { label: 'Up', disabled: at === 0, onSelect: () => move(id, at - 1) },
-    { label: 'Down', onSelect: () => move(id, at + 1) },
+    {
+      label: 'Down',
+      disabled: at === props.lane.kept.series.rows.length - 1,
+      onSelect: () => move(id, at + 1),
+    },
     { label: 'Take out', onSelect: () => emit('takeOut', id) },
   ],
 ]
@@ -83,7 +87,7 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
       <tr
         v-for="(r, i) in lane.kept.series.rows"
         :key="r.id"
-        :class="{ picked: r.id === row, unreleased: !lane.laid[i]?.days }"
+        :class="{ picked: r.id === row }"
         :data-hook="`series-row-${i + 1}`"
         @dragover.prevent
         @drop.prevent="drop(i)"

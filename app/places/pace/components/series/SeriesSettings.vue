@@ -73,7 +73,7 @@ function choosePeople(keys: readonly string[]): void {
   <fieldset class="grid gap-2" :disabled="!of.mayChange">
     <legend class="sr-only">Series</legend>
     <div class="fields">
-      <label class="wide"
+      <label
         ><span>Title</span>
         <UInput
           v-model="title"
