@@ -10,4 +10,4 @@ export type {
   WeekSums,
   WeekWork,
 } from './types'
-export { sumsOf, weekOf } from './weekOf'
+export { sumsOf, weekOf, weekToPrepare } from './weekOf'

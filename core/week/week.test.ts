@@ -4,7 +4,7 @@ import { asId, isoDay } from '../base'
 import type { AssignmentId, ClassId, Instant } from '../base'
 import { NO_WINDOW } from '../availability'
 import { zoneOf } from '../calendar'
-import { sumsOf, weekOf } from './index'
+import { sumsOf, weekOf, weekToPrepare } from './index'
 import type { WeekClass, WeekLesson, WeekWork } from './index'
 
 const zone = zoneOf('America/Denver')
@@ -100,5 +100,16 @@ describe('a week of a class', () => {
       opens: 0,
       due: 0,
     })
+  })
+})
+
+describe('the week that has to be ready', () => {
+  it.each([
+    ['2026-09-07', 0, '2026-09-07'],
+    ['2026-09-11', 15 * 60 + 59, '2026-09-07'],
+    ['2026-09-11', 16 * 60, '2026-09-14'],
+    ['2026-09-13', 20 * 60, '2026-09-14'],
+  ])('on %s at minute %i begins on %s', (on, minuteOfDay, monday) => {
+    expect(weekToPrepare({ on: isoDay(on), minuteOfDay })).toBe(monday)
   })
 })

@@ -1,4 +1,4 @@
-import { addDays } from '../base'
+import { addDays, mondayOf } from '../base'
 import type { Instant, IsoDay } from '../base'
 import type {
   LessonInWeek,
@@ -98,4 +98,21 @@ export function sumsOf(weeks: readonly (readonly WeekDay[])[]): WeekSums {
     opens: works('opens'),
     due: works('due'),
   }
+}
+
+/** Friday at four in the afternoon. */
+const WEEK_OVER = { day: 4, minuteOfDay: 16 * 60 }
+
+/** The Monday of the week that has to be ready: this one, and from Friday afternoon on the next. */
+export function weekToPrepare({
+  on,
+  minuteOfDay,
+}: {
+  readonly on: IsoDay
+  readonly minuteOfDay: number
+}): IsoDay {
+  const monday = mondayOf(on)
+  const lastOn = addDays(monday, WEEK_OVER.day)
+  const isOver = on > lastOn || (on === lastOn && minuteOfDay >= WEEK_OVER.minuteOfDay)
+  return isOver ? addDays(monday, 7) : monday
 }

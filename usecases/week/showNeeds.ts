@@ -1,5 +1,5 @@
 import { addDays, ok, refuse } from '#core/base'
-import type { ClassId, IsoDay } from '#core/base'
+import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { schoolDays } from '#core/calendar'
@@ -42,7 +42,7 @@ export async function showNeeds(
   const grounds = await groundsOf(tx, records)
   const now = deps.clock.now()
   const learners = await learnersOf(tx, ids)
-  const stuck = await stuckIn(tx, actor, ids, deps)
+  const stuck = await stuckIn(tx, actor, learners, now)
   const offers = await offersIn(tx, grounds)
   const unreleased = await unreleasedIn(tx, grounds)
   const heavy = await heavyIn(tx, grounds, learners, input.mondayOn)
@@ -69,23 +69,23 @@ type NamesIn = ReadonlyMap<ClassId, readonly string[]>
 async function stuckIn(
   tx: Connection,
   actor: Actor,
-  ids: readonly ClassId[],
-  { clock }: Pick<Deps, 'clock'>,
+  learners: Awaited<ReturnType<typeof learnersOf>>,
+  now: Instant,
 ): Promise<NamesIn> {
   const { trails, thresholds } = await trailSettingsOf(tx, actor.schoolId)
-  const inClasses = await trailsIn(tx, ids)
-  const learners = await learnersOf(tx, ids)
+  const inClasses = await trailsIn(tx, [...learners.keys()])
   const out = new Map<ClassId, readonly string[]>()
-  for (const id of ids) {
-    const paths = await trailPaths(tx, id, clock.now())
-    const names = (learners.get(id) ?? [])
-      .filter(
-        (l) =>
-          suggestStep(paths.get(l.id) ?? [], trailOf(trails, inClasses.get(id), l.id), trails, thresholds)
-            .stuck !== null,
-      )
-      .map((l) => l.name)
-    out.set(id, names)
+  for (const [id, list] of learners) {
+    const paths = await trailPaths(tx, id, now)
+    const isStuck = (learnerId: UserId) => {
+      const own = trailOf(trails, inClasses.get(id), learnerId)
+      return suggestStep(paths.get(learnerId) ?? [], own, trails, thresholds).stuck !== null
+    }
+    const stuck = list.filter((l) => isStuck(l.id))
+    out.set(
+      id,
+      stuck.map((l) => l.name),
+    )
   }
   return out
 }

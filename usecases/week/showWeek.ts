@@ -5,7 +5,7 @@ import type { Actor } from '#core/access'
 import { zoneOf } from '#core/calendar'
 import { anchoredLessons, classWindow, namedClasses } from '#core/work'
 import type { Assignment } from '#core/work'
-import { sumsOf, weekOf } from '#core/week'
+import { sumsOf, weekOf, weekToPrepare } from '#core/week'
 import type { WeekClass } from '#core/week'
 import { assignmentIdsTouching, assignmentsById, kindsOf, learnersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -15,7 +15,7 @@ import type { ClassGround } from '../pacing/grounds'
 import { ownClasses } from './ownClasses'
 
 /**
- * A week of the actor's own classes: the one that holds `on`; without one this week, from Friday evening on the next.
+ * A week of the actor's own classes: the one that holds `on`; without one the week that has to be ready.
  */
 export async function showWeek(
   deps: Pick<Deps, 'store' | 'clock'>,
@@ -28,7 +28,7 @@ export async function showWeek(
   const grounds = [...(await groundsOf(tx, records)).values()]
   const now = deps.clock.now()
   const zone = grounds[0]?.ground.zone ?? zoneOf('UTC')
-  const mondayOn = mondayOf(input.on ?? comingFrom(zone.local(now)))
+  const mondayOn = input.on ? mondayOf(input.on) : weekToPrepare(zone.local(now))
   const learners = await learnersOf(
     tx,
     records.map((r) => r.id),
@@ -58,15 +58,6 @@ export async function showWeek(
       days: weeks[i] ?? [],
     })),
   })
-}
-
-const FRIDAY_EVENING = 16 * 60
-
-/** The day whose week is looked at: from Friday afternoon on it is next week that has to be ready. */
-function comingFrom({ on, minuteOfDay }: { readonly on: IsoDay; readonly minuteOfDay: number }): IsoDay {
-  const friday = addDays(mondayOf(on), 4)
-  const isOver = on > friday || (on === friday && minuteOfDay >= FRIDAY_EVENING)
-  return isOver ? addDays(mondayOf(on), 7) : on
 }
 
 interface Works {

@@ -74,7 +74,7 @@ const print = () => window.print()
 </script>
 
 <template>
-  <div class="page">
+  <div class="page-plain">
     <header class="flex flex-wrap items-center gap-2">
       <div class="flex-1 min-w-60">
         <h1>The week ahead</h1>
@@ -118,13 +118,6 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.page {
-  padding: 1.1rem 1.25rem 2rem;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 0.9rem;
-  align-content: start;
-}
 .which {
   min-width: 9rem;
   text-align: center;
@@ -150,14 +143,14 @@ const print = () => window.print()
   }
 }
 @media print {
-  .page {
+  .page-plain {
     padding: 0;
     gap: 2mm;
   }
-  .page h1 {
+  .page-plain h1 {
     font-size: 13pt;
   }
-  .page p {
+  .page-plain p {
     font-size: 8.5pt;
   }
   .split {

@@ -1,4 +1,4 @@
-import type { ClassId, IsoDay } from '#core/base'
+import type { ClassId } from '#core/base'
 import type { WeekAhead, WeekNeeds } from '#shared/contracts/week'
 import { count } from '~/shared/words/numbers'
 
@@ -40,7 +40,7 @@ export function needsOf(week: WeekAhead, needs: WeekNeeds): readonly NeedLine[] 
         query: { work: w.assignmentId, piece: w.pieceId, class: w.classId },
       },
     })),
-    ...needs.classes.flatMap((of) => linesOf(of, week.mondayOn)),
+    ...needs.classes.flatMap((of) => linesOf(of)),
     ...needs.late.map((l): NeedLine => ({
       key: `late ${l.assignmentId} ${l.classId}`,
       kind: 'late',
@@ -49,12 +49,20 @@ export function needsOf(week: WeekAhead, needs: WeekNeeds): readonly NeedLine[] 
       act: 'Look',
       to: { path: '/evidence', query: { class: l.classId, work: l.assignmentId } },
     })),
-  ].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
+  ].toSorted((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
 }
 
-const ORDER: readonly NeedKind[] = ['publish', 'score', 'plan', 'series', 'stuck', 'late', 'load', 'people']
+/** What is done by the teacher, and whom to look at, each in the order of its urgency. */
+const ACTS: readonly NeedKind[] = ['publish', 'score', 'plan', 'series']
+const PEOPLE: readonly NeedKind[] = ['stuck', 'late', 'load', 'people']
+const ORDER = [...ACTS, ...PEOPLE]
 
-function linesOf(of: WeekNeeds['classes'][number], mondayOn: IsoDay): readonly NeedLine[] {
+/** Whether it waits for something that the teacher does, rather than for a look. */
+export function isAct({ kind }: NeedLine): boolean {
+  return ACTS.includes(kind)
+}
+
+function linesOf(of: WeekNeeds['classes'][number]): readonly NeedLine[] {
   const line = (kind: NeedKind, part: Omit<NeedLine, 'key' | 'kind'>): NeedLine => ({
     key: `${kind} ${of.classId}`,
     kind,
@@ -98,7 +106,7 @@ function linesOf(of: WeekNeeds['classes'][number], mondayOn: IsoDay): readonly N
             text: `${count(of.heavy.length, 'learner')} over the limits this week`,
             about: `${sayNames(of.heavy)}, ${of.name}`,
             act: 'Load',
-            to: { path: '/pace/load', query: { ...query, week: mondayOn } },
+            to: { path: '/pace/load', query },
           }),
         ]
       : []),

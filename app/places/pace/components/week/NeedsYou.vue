@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { isAct } from '../../week/needs'
 import type { NeedLine } from '../../week/needs'
 import { count } from '~/shared/words/numbers'
 
 /** What waits for the teacher, each line with the place where it is done. */
 const props = defineProps<{ lines: readonly NeedLine[] | null; changes: readonly string[] }>()
-const ACTS = new Set(['publish', 'score', 'plan', 'series'])
-const acts = computed(() => props.lines?.filter((l) => ACTS.has(l.kind)) ?? [])
-const people = computed(() => props.lines?.filter((l) => !ACTS.has(l.kind)) ?? [])
+const acts = computed(() => props.lines?.filter(isAct) ?? [])
+const people = computed(() => props.lines?.filter((l) => !isAct(l)) ?? [])
 </script>
 
 <template>

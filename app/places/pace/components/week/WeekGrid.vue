@@ -20,11 +20,6 @@ const rows = computed(() =>
   }),
 )
 const closureOn = (on: IsoDay) => props.week.closures.find((c) => c.fromOn <= on && on <= c.throughOn)
-const WHAT: Record<WeekMoment['what'], string> = { opens: 'opens', due: 'due', closes: 'closes' }
-/** Several of the same that happen at once are one line. */
-function momentsOf(day: WeekDay | undefined) {
-  return (day?.moments ?? []).map((m) => ({ ...m, key: `${m.assignmentId} ${m.what}` }))
-}
 const MISSING: Record<Missing['code'], string> = {
   'no-test': 'nothing to write yet',
   'no-work': 'no work for it',
@@ -96,12 +91,12 @@ const timeOf = (m: WeekMoment) =>
           </template>
           <p v-for="l in dayAt(c.days, r.i)?.lost" :key="l.because" class="said">no class: {{ l.because }}</p>
           <NuxtLink
-            v-for="m in momentsOf(dayAt(c.days, r.i))"
-            :key="m.key"
+            v-for="m in dayAt(c.days, r.i)?.moments"
+            :key="`${m.assignmentId} ${m.what}`"
             class="moment"
             :class="[m.what, { held: m.isHeld }]"
             :to="`/work/${m.assignmentId}`"
-            ><b>{{ WHAT[m.what] }}</b> {{ m.title }} <span class="said">{{ timeOf(m) }}</span></NuxtLink
+            ><b>{{ m.what }}</b> {{ m.title }} <span class="said">{{ timeOf(m) }}</span></NuxtLink
           >
         </td>
       </tr>
