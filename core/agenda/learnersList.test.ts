@@ -4,10 +4,11 @@ import { asId, isoDay } from '../base'
 import type { AssignmentId, Instant, SeriesId } from '../base'
 import { zoneOf } from '../calendar'
 import { inSeries, learnersWeek } from './learnersList'
-import type { LearnerCard } from '../work'
+import type { LearnerCard, LearnerPiece } from '../work'
 
 const zone = zoneOf('America/Denver')
 const words = { id: asId<SeriesId>('words'), title: 'Words' }
+const piece = (minutes: number, handedInAt: Instant | null) => ({ minutes, handedInAt }) as LearnerPiece
 const card = (id: string, part: Partial<LearnerCard> = {}): LearnerCard =>
   ({
     id: asId<AssignmentId>(id),
@@ -16,7 +17,7 @@ const card = (id: string, part: Partial<LearnerCard> = {}): LearnerCard =>
     opensAt: null,
     dueAt: null,
     series: null,
-    pieces: [{ minutes: 10, handedInAt: null }],
+    pieces: [piece(10, null)],
     ...part,
   }) as LearnerCard
 
@@ -28,10 +29,7 @@ describe('a learner’s week', () => {
       card('b', { place: 'next', opensAt: at('09-11T15:00'), dueAt: at('09-20T06:00') }),
       card('c', { place: 'done', dueAt: at('09-09T15:00') }),
       card('d', {
-        pieces: [
-          { minutes: 25, handedInAt: 5 as Instant },
-          { minutes: 5, handedInAt: null },
-        ] as never,
+        pieces: [piece(25, 5 as Instant), piece(5, null)],
       }),
     ]
     const { days, minutes } = learnersWeek(cards, isoDay('2026-09-09'), (moment) => zone.local(moment).on)

@@ -1,3 +1,4 @@
+import type { ResourceKind } from '../library'
 import { LATER_RULES } from './types'
 import type { AttemptRules } from './types'
 
@@ -47,8 +48,8 @@ export const READY_RULES: Readonly<Record<ReadyKey, AttemptRules>> = {
   },
 }
 
-/** The ready rules with which a piece of a kind begins; named as text, since kinds are the library's. */
-export function readyRulesFor(kind: string): ReadyKey {
+/** The ready rules with which a piece of a kind begins. */
+export function readyRulesFor(kind: ResourceKind): ReadyKey {
   if (kind === 'test') return 'test'
   if (kind === 'check') return 'two'
   return kind === 'writing-task' ? 'text' : 'practice'

@@ -1,11 +1,29 @@
 import type { Anchor, WindowSpec } from '../availability'
 import type { AttemptRules } from '../attempts'
-import type { LessonId } from '../base'
+import { asId } from '../base'
+import type { LessonId, PieceId, ResourceId } from '../base'
+import { isRevised, isScored } from '../library'
+import type { ResourceKind } from '../library'
 import type { WorkRefusal } from './refusals'
 import type { Begun, When, WorkPiece } from './types'
 
 /** As many pieces as one assignment may hold. */
 export const MOST_PIECES = 30
+
+/** A piece as it is before anything is set for it: handed in alone, by the moments and rules of its assignment. */
+export function plainPiece(
+  of: { readonly resourceId: ResourceId; readonly revision: number },
+  part: Partial<Pick<WorkPiece, 'id' | 'when'>> = {},
+): WorkPiece {
+  const { resourceId, revision } = of
+  const plain = { when: 'in', handIn: 'alone', leastMinutes: 0, window: {}, rules: {} } as const
+  return { id: asId<PieceId>('p1'), resourceId, revision, ...plain, ...part }
+}
+
+/** Rules as they suit a kind: what nobody scores or revises is done as often as one likes. */
+export function rulesSuiting(rules: AttemptRules, kind: ResourceKind): AttemptRules {
+  return isScored(kind) || isRevised(kind) ? rules : { ...rules, maxAttempts: null }
+}
 
 /** The rules of one piece: the assignment's, with what the piece does differently. */
 export function rulesOf(

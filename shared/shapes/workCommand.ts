@@ -54,5 +54,5 @@ export function workCommandShapes(m: Makers) {
     what: z.enum(WORK_ACTS),
     steps: m.list(workCommand, MOST_IN_STEP),
   }) satisfies z.ZodType<WorksCommand>
-  return { piece, draft, workCommand, worksCommand }
+  return { draft, workCommand, worksCommand }
 }

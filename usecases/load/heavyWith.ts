@@ -6,7 +6,7 @@ import type { Caution, PieceAtLastLook, Resolution } from '#core/work'
 import { piecesToDo } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { ClassGround } from '../pacing/grounds'
-import { asLoadPiece } from './showLoad'
+import { asLoadPiece, daysOf } from './showLoad'
 
 const NEW = 'new' as AssignmentId
 /** Days this far before and after are looked at for a lighter one. */
@@ -42,15 +42,18 @@ export async function heavyWith(
     const had = (await piecesToDo(tx, learnerIds, within)).filter((p) => p.assignmentId !== stands)
     const has = had.map((p) => asLoadPiece(p, zone))
     const schoolDays = ground.schoolDays.map((d) => d.on)
-    const dueLoad = loadOf([...has, ...more], schoolDays, learnerIds, 'due')
+    const [lighter] = betterDays(
+      loadOf([...has, ...more], schoolDays, learnerIds, 'due'),
+      first.throughOn,
+      NEAR,
+    )
     for (const { mondayOn, learnerIds: over } of weighed(has, more, schoolDays, USUAL_LIMITS)) {
-      const [better] = betterDays(dueLoad, first.throughOn, NEAR)
       found.push({
         code: 'heavy-week',
         classId,
         mondayOn,
         learnerIds: over,
-        better: better && mondayOf(better.on) !== mondayOn ? better.on : null,
+        better: lighter && mondayOf(lighter.on) !== mondayOn ? lighter.on : null,
       })
     }
   }
@@ -67,10 +70,7 @@ function loadPieceOf(
   if (!piece || until === null || until <= now) return []
   const from = terms.opens ?? terms.listed ?? now
   const { minutes, isTest } = piece
-  // a moment at 00:00 belongs to the day that has just ended
-  const throughOn = zone.local((until - 1) as Instant).on
-  const fromOn = zone.local(from).on
-  return [{ learnerId, assignmentId: NEW, pieceId, minutes, isTest, fromOn, throughOn }]
+  return [{ learnerId, assignmentId: NEW, pieceId, minutes, isTest, ...daysOf({ from, until }, zone) }]
 }
 
 /** The weeks around all of some pieces. */

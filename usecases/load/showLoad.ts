@@ -93,7 +93,11 @@ export function asLoadPiece(piece: PieceToDo, zone: Zone): LoadPiece {
   return { learnerId, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
 }
 
-function daysOf({ from, until }: PieceToDo, zone: Zone): Pick<LoadPiece, 'fromOn' | 'throughOn'> {
+/** The days on which a piece can be done: the first, and the last. */
+export function daysOf(
+  { from, until }: Pick<PieceToDo, 'from' | 'until'>,
+  zone: Zone,
+): Pick<LoadPiece, 'fromOn' | 'throughOn'> {
   // a moment at 00:00 belongs to the day that has just ended
   return { fromOn: zone.local(from).on, throughOn: zone.local((until - 1) as Instant).on }
 }

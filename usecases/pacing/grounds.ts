@@ -1,4 +1,6 @@
-import type { ClassId, Instant, IsoDay } from '#core/base'
+import { ok } from '#core/base'
+import type { ClassId, Instant, IsoDay, Result } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
 import { schoolDays, meetings, zoneOf } from '#core/calendar'
 import type { ClassCalendar, SchoolYear, Zone } from '#core/calendar'
 import { extentsOf, heldIn, layOut, withHeld } from '#core/pacing'
@@ -6,6 +8,7 @@ import type { Layout, Plan } from '#core/pacing'
 import type { Ground } from '#core/availability'
 import { plansById, yearsById } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
+import { classFor } from '../teaching/classAccess'
 
 /** A class with its calendar, its plan laid out, and the ground its anchors stand on. */
 export interface ClassGround {
@@ -58,6 +61,20 @@ export async function groundsOf(
     out.set(record.id, { record, year, plan, calendar, layout, ground, schoolDays: days.get(year) ?? [] })
   }
   return out
+}
+
+/** A class that the actor may see, or change, with its calendar and layout. */
+export async function groundFor(
+  tx: Connection,
+  actor: Actor,
+  classId: ClassId,
+  act: 'run' | 'see',
+): Promise<Result<ClassGround, AccessRefusal>> {
+  const found = await classFor(tx, actor, classId, act)
+  if (!found.ok) return found
+  const ground = (await groundsOf(tx, [found.value])).get(classId)
+  if (!ground) throw new Error('a class without its ground')
+  return ok(ground)
 }
 
 function instructionalDays(year: SchoolYear, zone: Zone): ClassGround['schoolDays'] {

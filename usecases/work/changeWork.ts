@@ -1,19 +1,15 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
-import type { AvailabilityRefusal } from '#core/availability'
-import { changed, checkPart, publishedBy, ruledNow } from '#core/work'
-import type { Draft, WorkRefusal } from '#core/work'
-import { begunIn, saveAssignment } from '#db/repositories'
+import type { Draft } from '#core/work'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
-import { checkedDraft, whereIn } from './draft'
-import type { DraftRefusal } from './draft'
-import { settle } from './settle'
 import { writeDown } from './steps'
+import { changeIn, doingIn } from './within'
+import type { WithinRefusal } from './within'
 import { workAt } from './workFor'
 
-export type Changed = Result<{ readonly learners: number }, DraftRefusal | AvailabilityRefusal | WorkRefusal>
+export type Changed = Result<{ readonly learners: number }, WithinRefusal>
 
 /**
  * Replaces an assignment's settings, and publishes it in the same act when asked to.
@@ -33,24 +29,9 @@ export async function changeWork(
   return writing(deps.store, async (tx): Promise<Changed> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    const { assignment, goesTo, hand } = found.value
-    const begun = await begunIn(tx, assignment.id)
-    const next = changed(assignment, input.draft, begun.pieces)
-    if (!next.ok) return next
-    const world = await checkedDraft(tx, actor, assignment.authorId, input.draft, assignment)
-    if (!world.ok) return world
-    const part = checkPart(hand, assignment, input.draft, whereIn(world.value))
-    if (!part.ok) return part
-    const now = deps.clock.now()
-    const stands = input.publish ? publishedBy(hand, next.value, goesTo, now) : next.value
-    const kept =
-      stands.state === 'published'
-        ? { ...stands, ruled: ruledNow(stands, world.value.groups, assignment.ruled) }
-        : stands
-    await saveAssignment(tx, kept)
-    const reached = await settle(tx, kept, world.value, now)
-    const what = input.publish ? 'published' : 'changed'
-    if (reached.ok) await writeDown(tx, deps, actor, what, [{ before: assignment, after: kept }])
-    return reached.ok ? ok({ learners: reached.value }) : reached
+    const done = await changeIn(doingIn(tx, deps, actor), found.value, input.draft, input.publish)
+    if (!done.ok) return done
+    await writeDown(tx, deps, actor, input.publish ? 'published' : 'changed', [done.value])
+    return ok({ learners: done.value.learners })
   })
 }

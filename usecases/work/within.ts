@@ -2,7 +2,7 @@ import { asId, ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Actor } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
-import { changed, checkPart, namedClasses, ruledNow, settingOf } from '#core/work'
+import { changed, checkPart, namedClasses, publishedBy, ruledNow, settingOf } from '#core/work'
 import type { Assignment, Draft, WorkCommand, WorkRefusal } from '#core/work'
 import { addAssignment, begunIn, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -62,11 +62,15 @@ export async function makeIn(doing: Doing, draft: Draft, publish: boolean): Prom
   return reached.ok ? ok({ before: null, after, learners: reached.value }) : reached
 }
 
-/** Gives an assignment other settings; who has begun loses no time, and no piece they have begun is exchanged. */
+/**
+ * Gives an assignment other settings, and publishes it in the same act when asked to; who has begun loses no time, and
+ * no piece they have begun is exchanged.
+ */
 export async function changeIn(
   doing: Doing,
-  { assignment, hand }: WorkInHand,
+  { assignment, goesTo, hand }: WorkInHand,
   draft: Draft,
+  publish = false,
 ): Promise<DoneWithin> {
   const { tx, deps, actor, load } = doing
   const next = changed(assignment, draft, (await begunIn(tx, assignment.id)).pieces)
@@ -75,12 +79,13 @@ export async function changeIn(
   if (!world.ok) return world
   const part = checkPart(hand, assignment, draft, whereIn(world.value))
   if (!part.ok) return part
-  const isPublished = next.value.state === 'published'
-  const after = isPublished
-    ? { ...next.value, ruled: ruledNow(next.value, world.value.groups, assignment.ruled) }
-    : next.value
+  const now = deps.clock.now()
+  const stands = publish ? publishedBy(hand, next.value, goesTo, now) : next.value
+  const isOut = stands.state === 'published'
+  const ruled = isOut ? ruledNow(stands, world.value.groups, assignment.ruled) : stands.ruled
+  const after = { ...stands, ruled }
   await saveAssignment(tx, after)
-  const reached = await settle(tx, after, world.value, deps.clock.now())
+  const reached = await settle(tx, after, world.value, now)
   return reached.ok ? ok({ before: assignment, after, learners: reached.value }) : reached
 }
 

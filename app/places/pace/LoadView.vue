@@ -71,7 +71,7 @@ const SPREAD_WORDS = [
 </script>
 
 <template>
-  <div class="page">
+  <div class="page-plain">
     <header class="flex flex-wrap items-center gap-3">
       <div class="flex-1 min-w-60">
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
@@ -123,13 +123,6 @@ const SPREAD_WORDS = [
 </template>
 
 <style scoped>
-.page {
-  padding: 1.1rem 1.25rem 2rem;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 0.9rem;
-  align-content: start;
-}
 .split {
   display: grid;
   gap: 1rem;

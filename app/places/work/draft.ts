@@ -5,6 +5,7 @@ import type { Target } from '#core/audience'
 import { withWindow } from '#core/availability'
 import type { Limits, Moment, Overrides, WindowField } from '#core/availability'
 import type { VersionChoice } from '#core/versions'
+import { plainPiece } from '#core/work'
 import type { AssignmentTarget, Draft, OwnRules, WorkPiece } from '#core/work'
 
 /** An assignment while it is being composed. */
@@ -17,17 +18,7 @@ export function pieceOf(
 ): WorkPiece {
   const numbers = others.map((p) => Number(p.id.slice(1)) || 0)
   const id = asId<PieceId>(`p${Math.max(0, ...numbers) + 1}`)
-  const { id: resourceId, revision } = card
-  return {
-    id,
-    resourceId,
-    revision,
-    when: 'in',
-    handIn: 'alone',
-    leastMinutes: 0,
-    window: {},
-    rules: {},
-  }
+  return plainPiece({ resourceId: card.id, revision: card.revision }, { id })
 }
 
 /** Rules that differ from those of the assignment. */

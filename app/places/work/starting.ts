@@ -2,10 +2,10 @@ import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
 import { READY_RULES, readyRulesFor } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
-import { isRevised, isScored } from '#core/library'
+import { isScored } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import type { Plan } from '#core/pacing'
-import { NO_ABOUT, presetFor } from '#core/work'
+import { NO_ABOUT, presetFor, rulesSuiting } from '#core/work'
 import type { AssignmentTarget, Draft, Preset, WorkPiece } from '#core/work'
 import type { DeskClass } from '#shared/contracts/pacing'
 import { pieceOf } from './draft'
@@ -112,7 +112,7 @@ export function rulesFor(
 ): AttemptRules {
   const own = presetFor(presets, { classId, kind })
   const rules = own?.rules ?? READY_RULES[readyRulesFor(kind)]
-  return isScored(kind) || isRevised(kind) ? rules : { ...rules, maxAttempts: null }
+  return rulesSuiting(rules, kind)
 }
 
 /**
