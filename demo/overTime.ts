@@ -5,6 +5,7 @@ import type { Series, SeriesRule } from '#core/series'
 import { standingOf } from '#db/repositories'
 import type { Deps } from '#usecases/deps'
 import { mailNotices } from '#usecases/notices/mailNotices'
+import { keepFiling } from '#usecases/filing/keepFiling'
 import { makeSeries } from '#usecases/series/keepSeries'
 import { releaseSeries } from '#usecases/series/releaseSeries'
 import { changeStanding } from '#usecases/standing/keepStanding'
@@ -43,12 +44,33 @@ const STANDING = {
   changed: 'col102',
 } as const
 
+const FILING = {
+  headings: ['Tests', 'Writing', 'Practice', 'In pairs'],
+  categories: [
+    { name: 'Tests', weight: 40 },
+    { name: 'Checks', weight: 30 },
+    { name: 'Writing', weight: 20 },
+    { name: 'Practice', weight: 10 },
+    { name: 'Projects', weight: 0 },
+  ],
+}
+
 /** What runs by itself: two series in one class, and a unit's standing work laid on two, changed in the plan since. */
 export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {
   for (const of of SERIES) await beginSeries(deps, school, of)
   await layUnit(deps, school)
+  await fileUnderNames(deps, school)
   // what is known by now has gone out by mail
   while ((await mailNotices(deps)) > 0);
+}
+
+/** Headings in the order in which learners look for them, and what counts how much. */
+async function fileUnderNames(deps: Deps, { teacher, classes }: DemoSchool): Promise<void> {
+  for (const classId of classes.values())
+    mustBeOk(
+      await keepFiling(deps, teacher, { classId, version: 0, filing: FILING, renamed: [] }),
+      'headings and categories',
+    )
 }
 
 async function beginSeries(

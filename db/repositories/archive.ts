@@ -7,6 +7,7 @@ import { series } from '../schema/overTime'
 import { assignmentTargets, learnerWork } from '../schema/work'
 import { classTrails, learnerTrails } from '../schema/versions'
 import { dropJournalOf } from './planning'
+import { dropFiling } from './filing'
 import { dropStandingOf } from './standing'
 import type { Connection } from './store'
 
@@ -56,6 +57,7 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
       await dropJournalOf(tx, id)
       await tx.delete(feeds).where(eq(feeds.classId, id))
       await tx.delete(series).where(eq(series.classId, id))
+      await dropFiling(tx, id)
       await tx.delete(groups).where(eq(groups.classId, id))
       await tx.delete(learnerTrails).where(eq(learnerTrails.classId, id))
       await tx.delete(classTrails).where(eq(classTrails.classId, id))

@@ -19,6 +19,8 @@ export interface LearnerScreen {
   readonly tries: readonly TryInShort[]
   /** News that they have not read. */
   readonly unread: number
+  /** Headings of their classes, in the order in which they find finished work under them. */
+  readonly headings: readonly string[]
   /** In which their dates are read: their first class's; null without a class. */
   readonly zone: string | null
 }
@@ -35,14 +37,15 @@ export async function screenFor(
   learnerId: UserId,
   { now, since }: { readonly now: Instant; readonly since: Instant },
 ): Promise<LearnerScreen> {
-  const args = [learnerId, now, now, learnerId, now, learnerId, now, since, now, learnerId]
+  const args = [learnerId, now, now, learnerId, now, learnerId, now, since, now, learnerId, learnerId]
   const [row] = await ask<{ readonly screen: string }>(tx, SCREEN_FOR, args)
-  const [listed, tries, unread, zone] = JSON.parse(row?.screen ?? '[[],[],0,null]') as Answered
+  const [listed, tries, unread, zone, headings] = JSON.parse(row?.screen ?? '[[],[],0,null,[]]') as Answered
   return {
     listed: await piecesOf(tx, listed.map(toListed)),
     tries: tries.map((t) => toTry(t, learnerId)).sort((a, b) => a.number - b.number),
     unread,
     zone,
+    headings: headings.flat(),
   }
 }
 
@@ -69,7 +72,10 @@ const UNREAD = `select count(*) from notices n join assignments a on a.id = n.as
         and (w.listed_at is null or w.listed_at <= ?)))`
 const ZONE = `select y.body ->> 'zone' from enrolments e join classes c on c.id = e.class_id
   join years y on y.id = c.year_id where e.learner_id = ? and e.left_at is null limit 1`
-const SCREEN_FOR = `select json_array(json((${LISTED})), json((${TRIES})), (${UNREAD}), (${ZONE})) as screen`
+const HEADINGS = `select json_group_array(json_extract(f.body, '$.headings')) from enrolments e
+  join class_filing f on f.class_id = e.class_id where e.learner_id = ? and e.left_at is null`
+const SCREEN_FOR = `select json_array(json((${LISTED})), json((${TRIES})), (${UNREAD}), (${ZONE}),
+  json((${HEADINGS}))) as screen`
 
 type At = Instant | null
 type ListedRow = readonly [
@@ -108,6 +114,7 @@ type Answered = readonly [
   tries: readonly TryRow[],
   unread: number,
   zone: string | null,
+  headings: readonly (readonly string[])[],
 ]
 
 interface Listed {

@@ -32,7 +32,8 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
-const { series, seriesCommand, standing, standingSetting, standingCommand } = overTimeShapes(STORED)
+const { filing, filingCommand, series, seriesCommand, standing, standingSetting, standingCommand } =
+  overTimeShapes(STORED)
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const {
   window,
@@ -60,7 +61,7 @@ export const classBody = bodyOf(
 )
 export const commandBody = bodyOf(
   'journal.command',
-  z.union([workCommand, worksCommand, seriesCommand, standingCommand, command]),
+  z.union([workCommand, worksCommand, seriesCommand, standingCommand, filingCommand, command]),
   [commandWithLaterParts, workCommandWithLaterParts, workCommandWithTeams],
 )
 export const bookBody = bodyOf('books.body', book.omit({ id: true }), [bookWithBenchmarks])
@@ -102,6 +103,7 @@ export const overridesBody = bodyOf(
     versions: choices.optional(),
   }),
 )
+export const filingBody = bodyOf('class_filing.body', filing)
 export const seriesBody = bodyOf('series.body', series.omit({ classId: true }))
 export const standingBody = bodyOf('standing.body', standing.omit({ lessonId: true }))
 export const standingBaseBody = bodyOf('standing_laid.base', standingSetting)

@@ -1,6 +1,7 @@
 import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
+import type { FilingCommand } from '#core/filing'
 import type { SeriesCommand } from '#core/series'
 import type { StandingCommand } from '#core/standing'
 import type { WorkCommand, WorksCommand } from '#core/work'
@@ -66,7 +67,8 @@ export function fromPlan(plan: Plan): string {
 }
 
 /** Every act that is written down, so that it can be taken back. */
-export type JournalCommand = PacingCommand | WorkCommand | WorksCommand | SeriesCommand | StandingCommand
+export type JournalCommand =
+  PacingCommand | WorkCommand | WorksCommand | SeriesCommand | StandingCommand | FilingCommand
 
 /** Stored text to an act. */
 export function toCommand(text: string): JournalCommand {

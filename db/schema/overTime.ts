@@ -34,6 +34,14 @@ export const series = sqliteTable(
   (t) => [index('series_by_class').on(t.classId)],
 )
 
+/** A class's headings and grading categories; absent: it has none. */
+export const classFiling = sqliteTable('class_filing', {
+  classId: text().$type<ClassId>().primaryKey(),
+  /** Counts changes, so that nobody writes over what they have not seen. */
+  version: integer().notNull(),
+  body: text().notNull(),
+})
+
 /** Which work a row of a series became. */
 export const seriesReleases = sqliteTable(
   'series_releases',

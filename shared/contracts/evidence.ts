@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { ByCategory, Category } from '#core/filing'
 import type {
   AssignmentId,
   AttemptId,
@@ -41,6 +42,10 @@ export interface ClassGrid {
   readonly learners: readonly { readonly id: UserId; readonly name: string }[]
   readonly columns: readonly GridColumn[]
   readonly cells: readonly Cell[]
+  /** The class's parts of the grade, with their weights. */
+  readonly categories: readonly Category[]
+  /** What each learner's scores are together, by these weights. */
+  readonly wholes: readonly (ByCategory & { readonly learnerId: UserId })[]
   readonly now: Instant
 }
 export const ShowGrid = contract<ClassGrid>()({

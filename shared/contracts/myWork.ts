@@ -8,6 +8,8 @@ export const ListMyWork = contract<{
   readonly work: readonly LearnerCard[]
   /** How much they were told and have not read. */
   readonly unread: number
+  /** In which order they find finished work under its headings; others come after these. */
+  readonly headings: readonly string[]
   readonly now: Instant
   readonly zone: string
 }>()({ method: 'GET', path: '/api/my-work' })

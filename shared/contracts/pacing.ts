@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
+import type { FilingStep } from '#core/filing'
 import type { SeriesStep } from '#core/series'
 import type { StandingStep } from '#core/standing'
 import type { WorkStep } from '#core/work'
@@ -33,7 +34,7 @@ export interface DeskWork {
   readonly lessonIds: readonly LessonId[]
 }
 /** An act that can be taken back, or is shown as done. */
-export type Step = PacingCommand | WorkStep | SeriesStep | StandingStep
+export type Step = PacingCommand | WorkStep | SeriesStep | StandingStep | FilingStep
 export interface Steps {
   readonly undo: Step | null
   readonly redo: Step | null

@@ -7,6 +7,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { FilingRefusal } from '#core/filing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
@@ -34,6 +35,7 @@ export type Refusal =
   | FormatRefusal
   | LibraryRefusal
   | PacingRefusal
+  | FilingRefusal
   | SeriesRefusal
   | StandingRefusal
   | VersionsRefusal
@@ -91,6 +93,10 @@ export const STATUS_OF = {
   'versions/trail-in-use': 409,
   'versions/bad-thresholds': 422,
   'versions/unknown-trail': 422,
+  'filing/no-name': 422,
+  'filing/name-twice': 422,
+  'filing/too-many': 422,
+  'filing/bad-weight': 422,
   'series/too-long': 422,
   'series/bad-step': 422,
   'series/same-piece-twice': 422,

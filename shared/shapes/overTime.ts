@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { ClassId, LessonId, PlanId, ResourceId, SeriesId, StandingId } from '#core/base'
+import type { Filing, FilingCommand } from '#core/filing'
 import { SERIES_ACTS } from '#core/series'
 import type { Series, SeriesCommand, SeriesRow, SeriesRule } from '#core/series'
 import type { StandingCommand, StandingPiece, StandingSetting } from '#core/standing'
@@ -77,5 +78,16 @@ export function overTimeShapes(m: Makers) {
     from: standing.nullable(),
     to: standing.nullable(),
   }) satisfies z.ZodType<StandingCommand>
-  return { series, seriesCommand, standing, standingSetting, standingCommand }
+  const filing = m.object({
+    headings: m.list(m.prose(60), 100),
+    categories: m.list(m.object({ name: m.prose(60), weight: m.number() }), 100),
+  }) satisfies z.ZodType<Filing>
+  const filingCommand = m.object({
+    kind: z.literal('filing'),
+    classId: id<ClassId>(),
+    from: filing,
+    to: filing,
+    works: m.list(workCommand, MOST_IN_STEP),
+  }) satisfies z.ZodType<FilingCommand>
+  return { filing, filingCommand, series, seriesCommand, standing, standingSetting, standingCommand }
 }

@@ -5,6 +5,7 @@ import { beforeAll, describe, expect, it, vi } from 'vitest'
 import * as accounts from '#shared/contracts/accounts'
 import type { AnyContract } from '#shared/contracts/contract'
 import * as evidence from '#shared/contracts/evidence'
+import * as filing from '#shared/contracts/filing'
 import * as files from '#shared/contracts/files'
 import * as learning from '#shared/contracts/learning'
 import * as library from '#shared/contracts/library'
@@ -37,6 +38,7 @@ const ROUTES = [
   accounts,
   evidence,
   files,
+  filing,
   learning,
   library,
   myWork,

@@ -873,6 +873,19 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, H, H, D, H, H],
   },
   {
+    route: 'GET /api/classes/CLASS/filing',
+    file: 'classes/[classId]/filing.get.ts',
+    shows: 'CLASS',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
+    route: 'POST /api/classes/CLASS/filing',
+    file: 'classes/[classId]/filing.post.ts',
+    body: { version: 1, filing: { headings: ['H'], categories: [] }, renamed: [] },
+    changes: 'class_filing',
+    expected: [S, H, H, I, I, H, D, H, H],
+  },
+  {
     route: 'GET /api/plans/PLAN/standing',
     file: 'plans/[planId]/standing/index.get.ts',
     shows: 'PLAN',

@@ -72,6 +72,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   standing: ['base', 'library', 'attempts', 'pacing', 'availability', 'versions', 'work'],
   series: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
+  filing: ['base', 'work'],
   agenda: ['base', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],

@@ -3,10 +3,12 @@ import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { pieceName } from '#core/attempts'
 import { grid, itemFigures, standingTry } from '#core/evidence'
+import { byCategory } from '#core/filing'
 import {
   answersOf,
   assignmentsById,
   attemptsOf,
+  filingOf,
   handedAt,
   learnerWorkOf,
   learnersOf,
@@ -80,6 +82,9 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
       }
     })
     .sort((a, b) => (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity))
+  const { categories } = (await filingOf(tx, classId)).filing
+  const categoryOf = new Map(works.map((w) => [pieceName(w), w.category]))
+  const cellsBy = groupBy(cells, (c) => c.learnerId)
   return ok({
     classId,
     name: found.value.name,
@@ -87,6 +92,13 @@ export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
     learners: learners.map(({ id, name }) => ({ id, name })),
     columns,
     cells,
+    categories,
+    wholes: learners.map(({ id }) => {
+      const scores = (cellsBy.get(id) ?? []).flatMap((c) =>
+        c.ratio === null ? [] : [{ category: categoryOf.get(pieceName(c)) ?? '', ratio: c.ratio }],
+      )
+      return { learnerId: id, ...byCategory(scores, categories) }
+    }),
     now,
   })
 }

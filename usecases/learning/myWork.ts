@@ -41,7 +41,8 @@ export async function listMyWork(deps: Deps, actor: Actor) {
   const hasEnded = mayBeOverdue(before, now) && (await settleOverdue(deps, { learnerId: actor.userId }))
   const screen = hasEnded ? await screenAt(tx, look) : before
   const work = (await cardsOf(tx, screen, now)).sort(byTurn)
-  return ok({ work, unread: screen.unread, now, zone: screen.zone ?? 'UTC' })
+  const { unread, headings } = screen
+  return ok({ work, unread, headings, now, zone: screen.zone ?? 'UTC' })
 }
 
 /** Whether a try that goes on may have to be ended; of work that is not on the screen, that is not known. */

@@ -12,6 +12,7 @@ import { writing } from '../rollback'
 import { classesInView } from '../teaching/classAccess'
 import { stepsIn, takenBack } from '#core/work'
 import { refreshWork } from '../work/refreshWork'
+import { stepFiling } from '../filing/keepFiling'
 import { stepSeries } from '../series/stepSeries'
 import { stepStanding } from '../standing/keepStanding'
 import { stepWorks } from '../work/steps'
@@ -104,7 +105,7 @@ async function stepOnWork(
 type OtherCommand = Exclude<JournalCommand, PacingCommand>
 
 function isPlanning(command: JournalCommand): command is PacingCommand {
-  return !['work', 'works', 'series', 'standing'].includes(command.kind)
+  return !['work', 'works', 'series', 'standing', 'filing'].includes(command.kind)
 }
 
 /** Takes an act that is no planning act back, or does it again; tells which classes it touched. */
@@ -118,6 +119,8 @@ async function stepped(
   switch (command.kind) {
     case 'series':
       return stepSeries(tx, deps, actor, way, command)
+    case 'filing':
+      return stepFiling(tx, deps, actor, way, command)
     case 'standing':
       return stepStanding(tx, actor, way, command)
     case 'work':

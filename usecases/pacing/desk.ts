@@ -15,6 +15,8 @@ import type { Connection, JournalCommand } from '#db/repositories'
 import type { Deps } from '../deps'
 import { classesInView } from '../teaching/classAccess'
 import type { PacingCommand } from '#core/pacing'
+import { asFilingStep } from '#core/filing'
+import type { FilingStep } from '#core/filing'
 import { asSeriesStep } from '#core/series'
 import type { SeriesStep } from '#core/series'
 import { asStandingStep } from '#core/standing'
@@ -95,9 +97,12 @@ export async function steps(tx: Connection, actor: Actor) {
   return { undo: undo ? stepOf(undo.command) : null, redo: redo ? stepOf(redo.command) : null }
 }
 
+type Step = PacingCommand | WorkStep | SeriesStep | StandingStep | FilingStep
+
 /** An act as it is said. */
-export function stepOf(command: JournalCommand): PacingCommand | WorkStep | SeriesStep | StandingStep {
+export function stepOf(command: JournalCommand): Step {
   if (command.kind === 'work' || command.kind === 'works') return asStep(command)
   if (command.kind === 'series') return asSeriesStep(command)
+  if (command.kind === 'filing') return asFilingStep(command)
   return command.kind === 'standing' ? asStandingStep(command) : command
 }

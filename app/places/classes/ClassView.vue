@@ -101,6 +101,13 @@ const lostBy = computed(() => {
         data-hook="to-trails"
         >Trails</UButton
       >
+      <UButton
+        color="neutral"
+        variant="outline"
+        :to="{ path: '/classes/filing', query: { class: page.id } }"
+        data-hook="to-filing"
+        >Headings and grades</UButton
+      >
       <JoiningCode :page="page" @changed="load" />
     </header>
     <p v-if="page.isArchived" class="note-line care">

@@ -5,6 +5,7 @@ import { computed, onMounted, shallowRef, watch } from 'vue'
 import { pieceName } from '#core/attempts'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { bandOf } from '#core/evidence'
+import { foldedName } from '#core/filing'
 import { ShowGrid } from '#shared/contracts/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -104,6 +105,27 @@ const waiting = computed(() => looked.value.reduce((sum, c) => sum + c.toScore, 
 const below = computed(() =>
   looked.value.filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low').map((c) => c.learnerId),
 )
+/** Categories that the class lists, and others that its work is under. */
+const categories = computed(() => {
+  const listed = (grid.value?.categories ?? []).map((c) => c.name)
+  const used = (grid.value?.columns ?? []).map((c) => c.category.trim()).filter((c) => c !== '')
+  const known = new Set(listed.map(foldedName))
+  return [...listed, ...new Set(used.filter((c) => !known.has(foldedName(c))))]
+})
+const category = computed(() => text('category') ?? 'all')
+const CATEGORY_ITEMS = computed(() => [
+  { value: 'all', label: 'All' },
+  ...categories.value.map((c) => ({ value: c, label: c })),
+])
+/** The grid as it is looked at: all of it, or the columns of one category. */
+const inView = computed(() =>
+  grid.value && category.value !== 'all'
+    ? {
+        ...grid.value,
+        columns: grid.value.columns.filter((c) => foldedName(c.category) === foldedName(category.value)),
+      }
+    : grid.value,
+)
 const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'missing').length ?? 0)
 </script>
 
@@ -116,6 +138,13 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :items="classes.map((c) => ({ value: c.id, label: c.name }))"
         :model-value="classId"
         @update:model-value="show({ class: $event ?? undefined })"
+      />
+      <ChoiceButtons
+        v-if="categories.length > 1"
+        label="Category"
+        :items="CATEGORY_ITEMS"
+        :model-value="category"
+        @update:model-value="show({ category: $event === 'all' ? undefined : ($event ?? undefined) })"
       />
       <div class="flex-1" />
       <p v-if="grid" class="said">
@@ -131,7 +160,13 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
       Nothing is published to this class yet. <NuxtLink class="plain" to="/work">Go to Work</NuxtLink>.
     </p>
     <div v-else-if="grid" class="split" :class="{ two: work || chosen }">
-      <WorkGrid :grid="grid" :chosen="{ work, piece }" :cells="chosen" @choose="choose" @cell="chooseCell" />
+      <WorkGrid
+        :grid="inView ?? grid"
+        :chosen="{ work, piece }"
+        :cells="chosen"
+        @choose="choose"
+        @cell="chooseCell"
+      />
       <ChosenCells
         v-if="chosen && chosenColumn"
         :grid="grid"

@@ -23,6 +23,7 @@ const zone = ref('UTC')
 const problem = ref('')
 const joining = ref(false)
 const unread = ref(0)
+const headings = shallowRef<readonly string[]>([])
 const isNewsOpen = ref(false)
 async function load(): Promise<void> {
   const reply = await call(ListMyWork)
@@ -35,6 +36,7 @@ async function load(): Promise<void> {
   zone.value = reply.value.zone
   work.value = reply.value.work
   unread.value = reply.value.unread
+  headings.value = reply.value.headings
 }
 onMounted(load)
 // windows open and close by the server's clock; look again now and then
@@ -62,7 +64,13 @@ useIntervalFn(() => {
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-if="!work && !problem" class="said">Opening …</p>
     <template v-if="work">
-      <WorkPlaces :work="work" :now="now" :zone="zone" :link-to="(id) => `/learn/${id}`" />
+      <WorkPlaces
+        :work="work"
+        :now="now"
+        :zone="zone"
+        :headings="headings"
+        :link-to="(id) => `/learn/${id}`"
+      />
       <MyPractice />
       <section>
         <button v-if="!joining" type="button" class="plain-act" @click="joining = true">

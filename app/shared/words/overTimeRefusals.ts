@@ -1,5 +1,21 @@
+import type { FilingRefusal } from '#core/filing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
+
+/** Why headings or categories are not kept, and what to do. */
+export function sayFilingRefusal(r: FilingRefusal): string {
+  const what = r.field === 'headings' ? 'heading' : 'category'
+  switch (r.code) {
+    case 'filing/no-name':
+      return `Give the ${what} in row ${r.row} a name, or take it out.`
+    case 'filing/name-twice':
+      return `“${r.name}” is there twice. Give one of the two another name.`
+    case 'filing/too-many':
+      return `A class has at most ${r.most} of them; these are ${r.count}.`
+    case 'filing/bad-weight':
+      return `“${r.name}”: give a weight from 0 to 1000.`
+  }
+}
 
 /** Why a series is not kept or released, and what to do. */
 export function saySeriesRefusal(r: SeriesRefusal): string {

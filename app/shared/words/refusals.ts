@@ -6,6 +6,7 @@ import type { CalendarRefusal } from '#core/calendar'
 import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
+import type { FilingRefusal } from '#core/filing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
@@ -17,7 +18,7 @@ import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
-import { saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
+import { sayFilingRefusal, saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
 import { sayVersionsRefusal } from './versionRefusals'
 
 export const FIELD_WORDS: Record<WindowField, string> = {
@@ -49,6 +50,8 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofCompute(refusal as ComputeRefusal)
     case 'library':
       return sayLibraryRefusal(refusal as LibraryRefusal)
+    case 'filing':
+      return sayFilingRefusal(refusal as FilingRefusal)
     case 'series':
       return saySeriesRefusal(refusal as SeriesRefusal)
     case 'standing':

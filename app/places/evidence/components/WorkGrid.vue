@@ -4,6 +4,7 @@ import { pieceName } from '#core/attempts'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { ChosenCells } from '../composables/choosing'
+import { sayWhole } from '../wholeWords'
 import { isBelow, sayCell, textOf, toneOf } from '../cellWords'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { percent } from '~/shared/words/numbers'
@@ -40,6 +41,16 @@ const isChosen = (c: GridColumn) =>
   c.assignmentId === props.chosen.work && (props.chosen.piece ?? c.pieceId) === c.pieceId
 const byName = computed(() => new Map(props.grid.cells.map((c) => [`${pieceName(c)} ${c.learnerId}`, c])))
 const cellOf = (learnerId: string, of: GridColumn) => byName.value.get(`${pieceName(of)} ${learnerId}`)
+/** All scores together, by the weights of the class's categories. */
+const wholes = computed(
+  () =>
+    new Map(
+      props.grid.wholes.map((w) => [
+        w.learnerId,
+        { text: w.ratio === null ? '' : percent(w.ratio), said: sayWhole(w) },
+      ]),
+    ),
+)
 const due = (at: number | null) =>
   at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
 </script>
@@ -50,6 +61,7 @@ const due = (at: number | null) =>
       <thead>
         <tr>
           <th scope="col" class="name">Learner</th>
+          <th scope="col">Whole</th>
           <th
             v-for="c in grid.columns"
             :key="pieceName(c)"
@@ -79,6 +91,9 @@ const due = (at: number | null) =>
       <tbody>
         <tr v-for="(l, row) in grid.learners" :key="l.id">
           <th scope="row" class="name">{{ l.name }}</th>
+          <td class="whole" :title="wholes.get(l.id)?.said">
+            {{ wholes.get(l.id)?.text }}<span class="sr-only">{{ wholes.get(l.id)?.said }}</span>
+          </td>
           <td
             v-for="(c, at) in grid.columns"
             :key="pieceName(c)"
@@ -109,10 +124,12 @@ const due = (at: number | null) =>
       <tfoot>
         <tr>
           <th scope="row" class="name">Handed in</th>
+          <td />
           <td v-for="c in grid.columns" :key="pieceName(c)">{{ c.handedIn }} of {{ c.reached }}</td>
         </tr>
         <tr>
           <th scope="row" class="name">Mean</th>
+          <td />
           <td v-for="c in grid.columns" :key="pieceName(c)">
             <b>{{ c.mean === null ? '' : percent(c.mean) }}</b>
           </td>
@@ -122,121 +139,4 @@ const due = (at: number | null) =>
   </div>
 </template>
 
-<style scoped>
-.scroller {
-  overflow: auto;
-  max-height: 100%;
-  /* what stays at the edges covers nothing that is come to by keys; the browser does not move what shows 32 px */
-  scroll-padding: 4rem 3.5rem 5rem 15rem;
-}
-.evidence {
-  width: auto;
-}
-th.work button:disabled {
-  text-decoration: none;
-  color: inherit;
-  cursor: default;
-}
-.part {
-  display: block;
-  font-weight: 400;
-  font-size: 0.8rem;
-}
-.evidence th.name {
-  position: sticky;
-  left: 0;
-  z-index: 2;
-  background: var(--ui-bg);
-  min-width: 11rem;
-  font-weight: 600;
-  white-space: nowrap;
-  border-right: 1px solid var(--ui-border);
-}
-.evidence thead th {
-  vertical-align: bottom;
-}
-.evidence thead th.name {
-  z-index: 3;
-}
-.work {
-  min-width: 5.6rem;
-  max-width: 7rem;
-}
-.work button {
-  text-align: left;
-  font-weight: 600;
-  color: var(--ui-primary);
-  text-decoration: underline;
-  text-underline-offset: 2px;
-  cursor: pointer;
-  line-height: 1.2;
-  display: block;
-}
-.work button::first-letter {
-  text-transform: uppercase;
-}
-.work .said {
-  display: block;
-}
-.work.chosen {
-  box-shadow: inset 0 -3px 0 var(--ui-primary);
-}
-tbody td {
-  padding: 0;
-}
-.cell {
-  display: block;
-  width: 100%;
-  min-height: 1.8rem;
-  padding: 0.25rem 0.5rem;
-  text-align: left;
-  cursor: pointer;
-}
-.taken {
-  box-shadow: inset 0 0 0 2px var(--ui-primary);
-}
-td {
-  white-space: nowrap;
-  border-right: 1px solid var(--ui-border-muted);
-}
-td.low {
-  background: var(--share-low);
-}
-td.high {
-  background: var(--share-high);
-}
-td.missing {
-  color: var(--ui-error);
-  font-weight: 600;
-}
-td.in-progress {
-  color: var(--ui-primary);
-  font-weight: 600;
-}
-td.to-do,
-td.not-open {
-  color: var(--ui-text-muted);
-}
-.late {
-  margin-left: 0.35rem;
-  font-size: 0.78em;
-  font-weight: 600;
-  text-decoration: underline dotted;
-  text-underline-offset: 2px;
-}
-.tries {
-  margin-left: 0.25rem;
-  font-size: 0.72em;
-}
-tfoot th,
-tfoot td {
-  position: sticky;
-  bottom: 0;
-  background: var(--ui-bg-muted) !important;
-}
-tfoot tr:first-child th,
-tfoot tr:first-child td {
-  bottom: 1.95rem;
-  border-top: 2px solid var(--ui-border-accented);
-}
-</style>
+<style scoped src="./workGrid.css"></style>

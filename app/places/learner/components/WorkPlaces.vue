@@ -15,6 +15,8 @@ const props = defineProps<{
   work: readonly LearnerCard[]
   now: Instant
   zone: string
+  /** In which order finished work is found under its headings; others come after these. */
+  headings?: readonly string[]
   linkTo: (id: AssignmentId) => string
 }>()
 // the order stands here, so that the first page does not bring all about attempts along
@@ -40,7 +42,14 @@ function foldersOf(place: Place, list: readonly LearnerCard[]) {
   const byHeading = groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))
   return [...byHeading]
     .map(([heading, cards]) => ({ heading, entries: place === 'now' ? cards.map(alone) : inSeries(cards) }))
-    .sort((a, b) => a.heading.localeCompare(b.heading))
+    .sort((a, b) => placeOf(a.heading) - placeOf(b.heading) || a.heading.localeCompare(b.heading))
+}
+/** Work without a heading comes first. */
+function placeOf(heading: string): number {
+  const list = props.headings ?? []
+  const at = list.findIndex((h) => h.toLowerCase() === heading.toLowerCase())
+  if (heading === '') return -1
+  return at < 0 ? list.length : at
 }
 /** What is to do now stands by itself, whatever series it is of. */
 const alone = (card: LearnerCard): ListEntry => ({ series: null, cards: [card] })

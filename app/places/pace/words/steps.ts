@@ -33,6 +33,8 @@ export function sayStep(command: Step, known: Known): string {
         : `${WORK_WORDS[command.what]} ${command.others + 1} pieces of work`
     case 'series':
       return `“${command.title}” ${SERIES_WORDS[command.what]}`
+    case 'filing':
+      return `${classNamed(command.classId, known)}: headings and categories`
     case 'standing':
       return `“${command.title}” ${STANDING_WORDS[command.what]}`
     case 'note':

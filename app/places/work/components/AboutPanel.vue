@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { NO_ABOUT } from '#core/work'
 import type { About } from '#core/work'
 import { same } from '#core/base'
+import { ShowFiling } from '#shared/contracts/filing'
+import { call } from '~/shared/wire/call'
 import FoldButton from '~/shared/frame/FoldButton.vue'
 import type { DraftInWork } from '../draft'
 
@@ -34,6 +36,25 @@ const LINES = [
     placeholder: '',
   },
 ] as const
+/** What the first class files its work under. */
+const classId = computed(() => {
+  const first = draft.value.targets.find((t) => t.target.kind === 'class')?.target
+  return first?.kind === 'class' ? first.classId : null
+})
+const known = shallowRef<{ readonly heading: readonly string[]; readonly category: readonly string[] }>({
+  heading: [],
+  category: [],
+})
+watch(
+  classId,
+  async (id) => {
+    const reply = id ? await call(ShowFiling, { params: { classId: id } }) : null
+    if (!reply?.ok) return
+    const { filing } = reply.value
+    known.value = { heading: filing.headings, category: filing.categories.map((c) => c.name) }
+  },
+  { immediate: true },
+)
 const isSaid = computed(() => !same(draft.value.about, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
@@ -95,10 +116,14 @@ function takeOutcomes(): void {
           :name="f.name"
           :maxlength="f.most"
           :placeholder="f.placeholder"
+          :list="f.name === 'link' ? undefined : `known-${f.name}`"
           :model-value="draft.about[f.name]"
           @update:model-value="patch({ [f.name]: String($event) })"
           @focusout="patch({ [f.name]: draft.about[f.name].trim() })"
       /></UFormField>
+      <datalist v-for="(names, name) in known" :id="`known-${name}`" :key="name">
+        <option v-for="n in names" :key="n" :value="n" />
+      </datalist>
     </template>
   </div>
 </template>

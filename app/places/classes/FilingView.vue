@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { useHead, useRoute } from '#imports'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import type { ClassId } from '#core/base'
+import { same } from '#core/base'
+import { KeepFiling, ShowFiling } from '#shared/contracts/filing'
+import type { ClassFiling } from '#shared/contracts/filing'
+import { useDesk } from '~/places/pace'
+import { useTell } from '~/shared/frame/tell'
+import { call } from '~/shared/wire/call'
+import { count } from '~/shared/words/numbers'
+import { sayRefusal } from '~/shared/words/refusals'
+import FilingList from './components/FilingList.vue'
+import { draftOf, filingIn, renamedIn } from './filingDraft'
+import type { FilingDraft } from './filingDraft'
+
+/** Under what a class's work is filed: headings for its learners, categories with weights for grading. */
+const route = useRoute()
+const desk = useDesk()
+const tell = useTell()
+const classId = computed(() => String(route.query.class ?? '') as ClassId)
+const page = shallowRef<ClassFiling | null>(null)
+const draft = shallowRef<FilingDraft | null>(null)
+const problem = ref('')
+const busy = ref(false)
+useHead({ title: computed(() => `Headings and categories of ${page.value?.name ?? 'a class'} · Step Cairn`) })
+async function load(): Promise<void> {
+  const reply = await call(ShowFiling, { params: { classId: classId.value } })
+  problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  if (!reply.ok) return
+  page.value = reply.value
+  draft.value = draftOf(reply.value)
+}
+onMounted(() => desk.load())
+watch([classId, () => desk.steps], () => void load(), { immediate: true })
+const isChanged = computed(
+  () => page.value !== null && draft.value !== null && !same(filingIn(draft.value), page.value.filing),
+)
+const weights = computed(() => draft.value?.categories.reduce((sum, c) => sum + c.weight, 0) ?? 0)
+async function keep(): Promise<void> {
+  if (!page.value || !draft.value) return
+  busy.value = true
+  const body = {
+    version: page.value.version,
+    filing: filingIn(draft.value),
+    renamed: [...renamedIn(draft.value)],
+  }
+  const reply = await call(KeepFiling, { params: { classId: classId.value }, body })
+  busy.value = false
+  if (!reply.ok) return tell.refused(reply.error)
+  const { works } = reply.value
+  tell.done(works > 0 ? `Kept. ${count(works, 'piece')} of work filed anew` : 'Kept')
+  await desk.load(true)
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="flex flex-wrap items-center gap-3">
+      <div class="flex-1 min-w-60">
+        <p class="said">
+          <NuxtLink class="plain" to="/classes">Classes</NuxtLink> ·
+          <NuxtLink class="plain" :to="`/classes/${classId}`">{{ page?.name ?? 'Class' }}</NuxtLink>
+        </p>
+        <h1>Headings and categories</h1>
+      </div>
+      <UButton :disabled="!isChanged || busy" data-hook="keep-filing" @click="keep">Keep</UButton>
+    </header>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="!page || !draft" class="said">Opening …</p>
+    <div v-else class="lists">
+      <FilingList
+        :model-value="draft.headings"
+        title="Headings"
+        about="Learners find finished work under them, in this order."
+        add="Heading"
+        :used="page.headings"
+        :disabled="busy"
+        @update:model-value="draft = { ...draft, headings: $event }"
+      />
+      <div>
+        <FilingList
+          :model-value="draft.categories"
+          title="Grading categories"
+          about="For you: a learner's whole is the mean of the categories' means, each with its weight."
+          add="Category"
+          :used="page.categories"
+          weighted
+          :disabled="busy"
+          @update:model-value="draft = { ...draft, categories: $event }"
+        />
+        <p class="said mt-2" data-hook="weights">
+          Weights together: {{ weights }}. A category without scores counts nothing; one of weight 0 is read
+          only.
+        </p>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 1.1rem 1.25rem 2rem;
+  display: grid;
+  gap: 0.9rem;
+  align-content: start;
+  max-width: 70rem;
+}
+.lists {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(19rem, 1fr));
+  gap: 1.5rem;
+}
+</style>

@@ -1,0 +1,10 @@
+/** Headings and grading categories of a class, and a learner's evidence by category. */
+export { byCategory } from './byCategory'
+export { checkFiling, foldedName } from './checkFiling'
+export { asFilingStep } from './command'
+export type { FilingCommand, FilingStep } from './command'
+export { refiled } from './refiled'
+export type { Renamed } from './refiled'
+export type { FilingRefusal } from './refusals'
+export { MOST_CATEGORIES, MOST_HEADINGS, MOST_WEIGHT, NO_FILING } from './types'
+export type { ByCategory, Category, CategoryPart, FiledScore, Filing } from './types'

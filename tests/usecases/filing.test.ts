@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest'
+import { mustBeOk } from '#core/base'
+import { NO_ABOUT } from '#core/work'
+import { showGrid } from '#usecases/evidence/evidence'
+import { keepFiling, showFiling } from '#usecases/filing/keepFiling'
+import { listMyWork } from '#usecases/learning/myWork'
+import { redo, undo } from '#usecases/pacing/acts'
+import { aSchool, publish } from '../support/world'
+import type { TestSchool } from '../support/world'
+
+const FILING = {
+  headings: ['Checks', 'Practice'],
+  categories: [
+    { name: 'Small', weight: 30 },
+    { name: 'Tests', weight: 70 },
+  ],
+}
+async function filed() {
+  const school = await aSchool()
+  const { a, b, deps, teacher } = school
+  const about = { ...NO_ABOUT, heading: 'Checks', category: 'Small' }
+  const onlyA = [{ target: { kind: 'class' as const, classId: a.classId }, overrides: {} }]
+  await publish(school, { about, targets: onlyA })
+  await publish(school, { about, title: 'Both' })
+  const first = { classId: a.classId, version: 0, filing: FILING, renamed: [] }
+  mustBeOk(await keepFiling(deps, teacher, first), 'keep')
+  return { ...school, classIds: [a.classId, b.classId] }
+}
+const shown = async ({ deps, teacher, a }: TestSchool) =>
+  mustBeOk(await showFiling(deps, teacher, { classId: a.classId }), 'show')
+
+describe('headings and categories of a class', () => {
+  it('are kept in their order, with how much work is under each, and reach learners and the grid', async () => {
+    const school = await filed()
+    const { deps, teacher, ann, a } = school
+    const { filing, version, headings, categories } = await shown(school)
+    expect([filing, version]).toEqual([FILING, 1])
+    expect([headings, categories]).toEqual([[{ name: 'Checks', count: 2 }], [{ name: 'Small', count: 2 }]])
+    expect(mustBeOk(await listMyWork(deps, ann), 'mine').headings).toEqual(['Checks', 'Practice'])
+    const grid = mustBeOk(await showGrid(deps, teacher, a.classId), 'grid')
+    expect(grid.categories).toEqual(FILING.categories)
+    expect(grid.wholes.map((w) => w.ratio)).toEqual([null, null])
+  })
+
+  it('take their work along when they get another name, and bring all of it back', async () => {
+    const school = await filed()
+    const { deps, teacher, a } = school
+    const filing = { ...FILING, headings: ['Quick checks', 'Practice'] }
+    const renamed = [{ part: 'heading' as const, from: 'Checks', to: 'Quick checks' }]
+    const change = { classId: a.classId, version: 1, filing, renamed }
+    // what goes to the other class, too, keeps the name that it has there
+    expect(mustBeOk(await keepFiling(deps, teacher, change), 'rename').works).toBe(1)
+    const names = async () => (await shown(school)).headings.map((h) => `${h.name} ${h.count}`).sort()
+    expect(await names()).toEqual(['Checks 1', 'Quick checks 1'])
+    expect((await keepFiling(deps, teacher, change)).error?.code).toBe('access/changed-meanwhile')
+    const back = mustBeOk(await undo(deps, teacher), 'undo')
+    expect(back?.steps.redo).toMatchObject({ kind: 'filing', works: 1 })
+    expect(await names()).toEqual(['Checks 2'])
+    expect((await shown(school)).filing).toEqual(FILING)
+    mustBeOk(await redo(deps, teacher), 'redo')
+    expect(await names()).toEqual(['Checks 1', 'Quick checks 1'])
+  })
+
+  it('are refused with a name twice or a weight below nothing, and for who does not run the class', async () => {
+    const { deps, teacher, stranger, ann, a } = await filed()
+    const keep = (filing: typeof FILING, who = teacher) =>
+      keepFiling(deps, who, { classId: a.classId, version: 1, filing, renamed: [] })
+    expect((await keep({ ...FILING, headings: ['A', 'a'] })).error?.code).toBe('filing/name-twice')
+    const below = [{ name: 'Small', weight: -1 }]
+    expect((await keep({ ...FILING, categories: below })).error?.code).toBe('filing/bad-weight')
+    for (const who of [stranger, ann]) {
+      expect((await keep(FILING, who)).error?.code).toBe('access/not-found')
+      expect((await showFiling(deps, who, { classId: a.classId })).error?.code).toBe('access/not-found')
+    }
+  })
+})

@@ -1,0 +1,133 @@
+import { ok, refuse, same } from '#core/base'
+import type { ClassId, Result } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import { checkFiling, refiled } from '#core/filing'
+import type { Filing, FilingCommand, FilingRefusal, Renamed } from '#core/filing'
+import { draftOf, namedClasses, takenBack } from '#core/work'
+import { addToJournal, assignmentIdsTouching, assignmentsById, filingOf, saveFiling } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../deps'
+import { writing } from '../rollback'
+import { classFor } from '../teaching/classAccess'
+import { stepWorks } from '../work/steps'
+import type { Stepped } from '../work/steps'
+import { changeIn, commandOf, doingIn, touchedBy } from '../work/within'
+import type { DoneToWork, WithinRefusal } from '../work/within'
+import { workFor } from '../work/workFor'
+
+/** A class's headings and categories, with how many pieces of its work are under each name. */
+export async function showFiling(
+  deps: Pick<Deps, 'store'>,
+  actor: Actor,
+  input: { readonly classId: ClassId },
+) {
+  const tx = deps.store.read
+  const found = await classFor(tx, actor, input.classId, 'see')
+  if (!found.ok) return found
+  const { filing, version } = await filingOf(tx, input.classId)
+  const works = await worksOf(tx, input.classId)
+  const counts = (names: readonly string[]) => {
+    const of = new Map<string, number>()
+    for (const name of names.map((n) => n.trim())) if (name !== '') of.set(name, (of.get(name) ?? 0) + 1)
+    return [...of].map(([name, count]) => ({ name, count }))
+  }
+  return ok({
+    classId: input.classId,
+    name: found.value.name,
+    version,
+    filing,
+    headings: counts(works.map((w) => w.about.heading)),
+    categories: counts(works.map((w) => w.about.category)),
+  })
+}
+
+async function worksOf(tx: Connection, classId: ClassId) {
+  const works = await assignmentsById(tx, await assignmentIdsTouching(tx, [classId]))
+  return works.filter((w) => w.state !== 'withdrawn')
+}
+
+export type FilingKept = Result<
+  { readonly version: number; readonly works: number },
+  FilingRefusal | WithinRefusal | AccessRefusal
+>
+
+/**
+ * Keeps a class's headings and categories in this order. Work of this class alone that is under a name that was changed
+ * is filed under the new one, as the same step; work that goes to other classes, too, keeps the name it has there.
+ */
+export async function keepFiling(
+  deps: Deps,
+  actor: Actor,
+  input: {
+    readonly classId: ClassId
+    readonly version: number
+    readonly filing: Filing
+    readonly renamed: readonly Renamed[]
+  },
+): Promise<FilingKept> {
+  return writing(deps.store, async (tx): Promise<FilingKept> => {
+    const { classId, filing, renamed } = input
+    const may = await classFor(tx, actor, classId, 'run')
+    if (!may.ok) return may
+    const checked = checkFiling(filing)
+    if (!checked.ok) return checked
+    const stands = await filingOf(tx, classId)
+    if (stands.version !== input.version)
+      return refuse({
+        code: 'access/changed-meanwhile',
+        field: 'version',
+        seen: input.version,
+        now: stands.version,
+      })
+    if (same(stands.filing, filing)) return ok({ version: stands.version, works: 0 })
+    const doing = doingIn(tx, deps, actor)
+    const done: DoneToWork[] = []
+    for (const work of await worksOf(tx, classId)) {
+      const about = refiled(work.about, renamed)
+      const isOnlyHere = namedClasses(work).every((id) => id === classId)
+      if (about === work.about || !isOnlyHere) continue
+      const found = await workFor(tx, actor, work.id)
+      if (!found.ok) return found
+      const changed = await changeIn(doing, found.value, { ...draftOf(work), about })
+      if (!changed.ok) return changed
+      done.push(changed.value)
+    }
+    await saveFiling(tx, { ...stands, filing })
+    await addToJournal(tx, {
+      schoolId: actor.schoolId,
+      actorId: actor.userId,
+      touches: [...new Set([classId, ...touchedBy(done)])],
+      at: deps.clock.now(),
+      command: {
+        kind: 'filing',
+        classId,
+        from: stands.filing,
+        to: filing,
+        works: done.map((d) => commandOf('changed', d)),
+      },
+    })
+    return ok({ version: stands.version + 1, works: done.length })
+  })
+}
+
+/** Takes a change of headings and categories back, or does it again, with the work that it filed. */
+export async function stepFiling(
+  tx: Connection,
+  deps: Deps,
+  actor: Actor,
+  way: 'undo' | 'redo',
+  command: FilingCommand,
+): Promise<Stepped> {
+  const { classId } = command
+  const may = await classFor(tx, actor, classId, 'run')
+  if (!may.ok) return may
+  const [from, to] = way === 'undo' ? [command.to, command.from] : [command.from, command.to]
+  const stands = await filingOf(tx, classId)
+  if (!same(stands.filing, from))
+    return refuse({ code: 'work/changed-since', field: 'state', title: may.value.name })
+  const works = way === 'undo' ? [...command.works].reverse().map(takenBack) : command.works
+  const done = await stepWorks(tx, deps, actor, works)
+  if (!done.ok) return done
+  await saveFiling(tx, { ...stands, filing: to })
+  return ok([...new Set([classId, ...done.value])])
+}
