@@ -79,5 +79,6 @@ async function inPairs({ deps, classes, lessons }: Demo, fromBelow: GroupId): Pr
       },
     ],
     exceptIds: [],
+    overCeiling: [],
   }
 }

@@ -91,6 +91,7 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
         rules: RULES.practice,
         targets: [{ target: { kind: 'class', classId }, overrides: {} }],
         exceptIds: [],
+        overCeiling: [],
       },
       publish: true,
     }),

@@ -219,6 +219,7 @@ function draftFor({ lessons, classes, groups }: Demo, work: DemoWork, own: Resou
     rules: RULES[work.kind],
     targets: targets.map((target) => ({ target, overrides: {} })),
     exceptIds: [],
+    overCeiling: [],
   }
 }
 

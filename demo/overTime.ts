@@ -10,6 +10,7 @@ import { makeSeries } from '#usecases/series/keepSeries'
 import { releaseSeries } from '#usecases/series/releaseSeries'
 import { changeStanding } from '#usecases/standing/keepStanding'
 import { layStanding } from '#usecases/standing/layStanding'
+import { MORE_PRACTICE, giveMorePractice } from './ceiling'
 import { PIECES } from './content'
 import type { DemoSchool } from './school'
 
@@ -47,19 +48,24 @@ const STANDING = {
 const FILING = {
   headings: ['Tests', 'Writing', 'Practice', 'In pairs'],
   categories: [
-    { name: 'Tests', weight: 40 },
-    { name: 'Checks', weight: 30 },
-    { name: 'Writing', weight: 20 },
-    { name: 'Practice', weight: 10 },
-    { name: 'Projects', weight: 0 },
+    { name: 'Tests', weight: 40, most: null },
+    { name: 'Checks', weight: 30, most: null },
+    { name: 'Writing', weight: 20, most: null },
+    { name: 'Practice', weight: 10, most: null },
+    { name: 'Projects', weight: 0, most: null },
+    MORE_PRACTICE,
   ],
 }
 
-/** What runs by itself: two series in one class, and a unit's standing work laid on two, changed in the plan since. */
+/**
+ * What runs by itself: two series in one class, work that waits for room in another, and a unit's standing work laid on
+ * two, changed in the plan since.
+ */
 export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {
   for (const of of SERIES) await beginSeries(deps, school, of)
-  await layUnit(deps, school)
   await fileUnderNames(deps, school)
+  await giveMorePractice(deps, school)
+  await layUnit(deps, school)
   // what is known by now has gone out by mail
   while ((await mailNotices(deps)) > 0);
 }

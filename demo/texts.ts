@@ -105,6 +105,7 @@ async function give(
       })),
     ],
     exceptIds: [],
+    overCeiling: [],
   }
   return mustBeOk(await assign(deps, teacher, { draft, publish: true }), task).assignmentId
 }

@@ -18,7 +18,7 @@ export function byCategory(scores: readonly FiledScore[], categories: readonly C
     return { ...category, ratio: meanOf(own), scores: own.length }
   }
   const parts = categories.map(part)
-  const others = filed.has('') ? [part({ name: '', weight: 0 })] : []
+  const others = filed.has('') ? [part({ name: '', weight: 0, most: null })] : []
   const counting = parts.filter((p) => p.ratio !== null && p.weight > 0)
   const weights = counting.reduce((sum, p) => sum + p.weight, 0)
   const weighted = counting.reduce((sum, p) => sum + p.weight * (p.ratio ?? 0), 0) / weights

@@ -1,7 +1,7 @@
 import { ok, refuse } from '../base'
 import type { Result } from '../base'
 import type { FilingRefusal } from './refusals'
-import { MOST_CATEGORIES, MOST_HEADINGS, MOST_WEIGHT } from './types'
+import { MOST_CATEGORIES, MOST_CEILING, MOST_HEADINGS, MOST_WEIGHT } from './types'
 import type { Filing } from './types'
 
 /** Accepts headings and categories with names that differ and weights that are sensible, or names the first fault. */
@@ -15,8 +15,17 @@ export function checkFiling(filing: Filing): Result<Filing, FilingRefusal> {
       MOST_CATEGORIES,
     )
   if (fault) return refuse(fault)
-  const bad = categories.find((c) => !(c.weight >= 0 && c.weight <= MOST_WEIGHT))
-  return bad ? refuse({ code: 'filing/bad-weight', field: 'categories', name: bad.name }) : ok(filing)
+  const weight = categories.find((c) => !(c.weight >= 0 && c.weight <= MOST_WEIGHT))
+  if (weight) return refuse({ code: 'filing/bad-weight', field: 'categories', name: weight.name })
+  const ceiling = categories.find((c) => !isCeiling(c.most))
+  return ceiling
+    ? refuse({ code: 'filing/bad-ceiling', field: 'categories', name: ceiling.name })
+    : ok(filing)
+}
+
+/** A ceiling of none would let nobody have anything. */
+function isCeiling(most: number | null): boolean {
+  return most === null || (Number.isInteger(most) && most >= 1 && most <= MOST_CEILING)
 }
 
 function faultInNames(

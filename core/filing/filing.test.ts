@@ -5,9 +5,9 @@ import { MOST_HEADINGS, byCategory, checkFiling, refiled } from './index'
 import type { Category, FiledScore } from './index'
 
 const CATEGORIES: readonly Category[] = [
-  { name: 'Checks', weight: 60 },
-  { name: 'Tests', weight: 40 },
-  { name: 'Practice', weight: 0 },
+  { name: 'Checks', weight: 60, most: null },
+  { name: 'Tests', weight: 40, most: null },
+  { name: 'Practice', weight: 0, most: 2 },
 ]
 const score = (category: string, ratio: number): FiledScore => ({ category, ratio })
 
@@ -34,7 +34,9 @@ describe('evidence by category', () => {
   it('is the plain mean where the class has no categories, and tells what is filed under none', () => {
     const { parts, ratio } = byCategory([score('', 0.4), score('Old', 0.8)], [])
     expect(ratio).toBeCloseTo(0.6)
-    expect(parts).toEqual([{ name: '', weight: 0, ratio: expect.closeTo(0.6) as number, scores: 2 }])
+    expect(parts).toEqual([
+      { name: '', weight: 0, most: null, ratio: expect.closeTo(0.6) as number, scores: 2 },
+    ])
   })
 
   it('lies between the lowest and the highest score, and loses none', () => {
@@ -55,7 +57,7 @@ describe('evidence by category', () => {
 })
 
 describe('headings and categories of a class', () => {
-  it('have names that differ, and sensible weights', () => {
+  it('have names that differ, sensible weights, and ceilings of at least one', () => {
     const filing = { headings: ['Tests', 'Practice'], categories: CATEGORIES }
     expect(checkFiling(filing).ok).toBe(true)
     expect(checkFiling({ ...filing, headings: ['Tests', ' tests'] }).error).toMatchObject({
@@ -66,10 +68,17 @@ describe('headings and categories of a class', () => {
       code: 'filing/no-name',
       row: 2,
     })
+    const withCategory = (part: Partial<Category>) => ({
+      ...filing,
+      categories: [{ name: 'Checks', weight: 1, most: null, ...part }],
+    })
     for (const weight of [-1, Number.NaN, 1001])
-      expect(checkFiling({ ...filing, categories: [{ name: 'Checks', weight }] }).error?.code).toBe(
-        'filing/bad-weight',
-      )
+      expect(checkFiling(withCategory({ weight })).error?.code).toBe('filing/bad-weight')
+    for (const most of [0, 1.5, 51])
+      expect(checkFiling(withCategory({ most })).error).toMatchObject({
+        code: 'filing/bad-ceiling',
+        name: 'Checks',
+      })
     const many = Array.from({ length: MOST_HEADINGS + 1 }, (_, i) => `H${i}`)
     expect(checkFiling({ ...filing, headings: many }).error).toMatchObject({
       code: 'filing/too-many',

@@ -9,3 +9,4 @@ export type FilingRefusal =
       readonly most: number
     }
   | { readonly code: 'filing/bad-weight'; readonly field: 'categories'; readonly name: string }
+  | { readonly code: 'filing/bad-ceiling'; readonly field: 'categories'; readonly name: string }

@@ -3,11 +3,15 @@ export const MOST_HEADINGS = 40
 export const MOST_CATEGORIES = 20
 /** The largest weight; weights are shares of each other, percentages as a rule. */
 export const MOST_WEIGHT = 1000
+/** As much as one ceiling may be set to. */
+export const MOST_CEILING = 50
 
 /** A part of the grade, and how much it counts beside the others; 0: it is read, and does not count. */
 export interface Category {
   readonly name: string
   readonly weight: number
+  /** As many of its pieces as a learner may have open at once, before more of them wait; null: as many as come. */
+  readonly most: number | null
 }
 
 /** Under what a class's work is filed: headings for learners, categories for grading, both in their order. */

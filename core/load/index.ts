@@ -1,8 +1,8 @@
 /** What learners carry: minutes and pieces by day and week, what is too much, and days that would be better. */
 export { USUAL_LIMITS, betterDays, cautionsIn } from './cautions'
 export type { BetterDay, LoadCaution, LoadLimits } from './cautions'
-export { MOST_CEILING, hasRoom, queueTurn } from './ceiling'
-export type { Ceiling, QueueTurn, Queued } from './ceiling'
+export { hasRoom, isOver, openAt, queueTurn } from './ceiling'
+export type { Carried, QueueTurn, Queued } from './ceiling'
 export { loadOf } from './loadOf'
 export { weighed } from './weighed'
 export type { HeavyWeek } from './weighed'

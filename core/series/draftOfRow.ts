@@ -35,6 +35,7 @@ export function draftOfRow(
     rules: rulesSuiting(series.rules, piece.kind),
     targets: targetsOf(series.targets, laid),
     exceptIds: [],
+    overCeiling: [],
     newcomers: true,
     teams: [],
   }

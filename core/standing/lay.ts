@@ -12,6 +12,7 @@ export function draftFor(piece: StandingPiece, classId: ClassId): Draft {
     ...settingOfPiece(piece),
     targets: [versions === undefined ? target : { ...target, versions }],
     exceptIds: [],
+    overCeiling: [],
     newcomers: true,
     teams: [],
   }

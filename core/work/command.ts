@@ -64,8 +64,10 @@ export function stepsIn(command: WorkCommand | WorksCommand): readonly WorkComma
 /** What a teacher has set for an assignment. */
 export function draftOf(assignment: Assignment): Draft {
   const { pieces, title, note, about, isFirst, inTurn, window, rules } = assignment
-  const { targets, exceptIds, newcomers, teams } = assignment
-  return { pieces, title, note, about, isFirst, inTurn, window, rules, targets, exceptIds, newcomers, teams }
+  const { targets, exceptIds, newcomers, teams, overCeiling } = assignment
+  const what = { pieces, title, note, about, isFirst, inTurn, window, rules }
+  const who = { targets, exceptIds, newcomers, teams }
+  return { ...what, ...who, overCeiling }
 }
 
 /** The part of an assignment that acts change. */

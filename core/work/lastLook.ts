@@ -106,6 +106,16 @@ export type Caution =
       /** A day in another week on which less is due; null: none is near. */
       readonly better: IsoDay | null
     }
+  /** They have as many pieces of its category as their class lets them have at once: it comes when they have room. */
+  | {
+      readonly code: 'waits'
+      readonly classId: ClassId
+      readonly category: string
+      readonly most: number
+      readonly learnerIds: readonly UserId[]
+    }
+  /** Its window has ended while they waited for it. */
+  | { readonly code: 'waited-in-vain'; readonly classId: ClassId; readonly learnerIds: readonly UserId[] }
   /** Each learner gets so many pieces on their own. */
   | { readonly code: 'many-pieces'; readonly pieces: number; readonly minutes: Minutes }
 

@@ -3,14 +3,14 @@ import { PLAIN_WORK, at, ids, piecesOf, rules } from '../../tests/support/made'
 import { NO_WINDOW } from '../availability'
 import type { LearnerTerms } from '../availability'
 import { asId } from '../base'
-import type { GroupId, ResourceId } from '../base'
+import type { AssignmentId, GroupId, ResourceId } from '../base'
 import { changesAfter, concerns, notThere, whyOf } from './lens'
 import type { Assignment } from './types'
 
 const [room, ann] = [ids.class('a'), ids.user('ann')]
 const group = asId<GroupId>('g')
 const joinedAt = new Map([[room, at('09-05T00:00')]])
-const learner = { id: ann, classIds: [room], groupIds: [], joinedAt }
+const learner = { id: ann, classIds: [room], groupIds: [], queued: new Set<AssignmentId>(), joinedAt }
 const work = (part: Partial<Assignment> = {}): Assignment => ({
   id: ids.work('w'),
   schoolId: asId('school'),
@@ -48,6 +48,8 @@ describe('why a learner does not see work', () => {
   it('is said by who it goes to, where nothing is resolved for them', () => {
     const of = (part: Partial<Assignment>) => notThere(work(part), learner, null, now)?.code
     expect(of({ exceptIds: [ann] })).toBe('excepted')
+    const waiting = { ...learner, queued: new Set([ids.work('w')]) }
+    expect(notThere(work(), waiting, null, now)?.code).toBe('queued')
     expect(of({ notFor: [room] })).toBe('class-waits')
     expect(of({})).toBe('not-chosen')
     // joined on the 5th: too late for what went out on the 2nd, in time for what went out on the 6th

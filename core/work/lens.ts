@@ -2,7 +2,7 @@ import type { Level } from '../audience'
 import { WINDOW_FIELDS, windowState } from '../availability'
 import type { LearnerTerms, WindowField } from '../availability'
 import { groupBy } from '../base'
-import type { ClassId, GroupId, Instant, UserId } from '../base'
+import type { AssignmentId, ClassId, GroupId, Instant, UserId } from '../base'
 import type { Assignment, LearnerWork, WorkBecause } from './types'
 
 /** Why somebody does not see a piece of work. */
@@ -14,6 +14,8 @@ export type NotThere =
   /** Their teacher has not given it to this class, or has taken it back. */
   | { readonly code: 'class-waits' }
   | { readonly code: 'excepted' }
+  /** Their class lets them have no more of its category at once: it comes when they have room. */
+  | { readonly code: 'queued' }
   /** They joined the class when it had gone out, and newcomers do not get it. */
   | { readonly code: 'joined-later'; readonly at: Instant }
   /** It goes to groups or learners that they are not among. */
@@ -26,6 +28,8 @@ export interface LensLearner {
   readonly id: UserId
   readonly classIds: readonly ClassId[]
   readonly groupIds: readonly GroupId[]
+  /** What waits for them until they have room for it. */
+  readonly queued: ReadonlySet<AssignmentId>
   /** When they joined each of their classes. */
   readonly joinedAt: ReadonlyMap<ClassId, Instant>
 }
@@ -64,6 +68,7 @@ export function concerns(work: Assignment, { id, classIds, groupIds }: LensLearn
 }
 
 function notReached(work: Assignment, learner: LensLearner): NotThere {
+  if (learner.queued.has(work.id)) return { code: 'queued' }
   if (work.exceptIds.includes(learner.id)) return { code: 'excepted' }
   if (learner.classIds.some((c) => work.notFor.includes(c))) return { code: 'class-waits' }
   const joinedAt = joinedTooLate(work, learner)

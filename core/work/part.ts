@@ -62,13 +62,13 @@ export function checkPart(
   const isOwn = (ids: readonly ClassId[]) => ids.length > 0 && ids.every((id) => hand.has(id))
   const ofOthers = (targets: readonly AssignmentTarget[]) =>
     targets.filter((t) => !isOwn(classesOf(t.target, where)))
-  const exceptOthers = (ids: readonly UserId[]) =>
-    ids.filter((id) => !isOwn(where.learners.get(id) ?? [])).sort()
+  const othersIn = (ids: readonly UserId[]) => ids.filter((id) => !isOwn(where.learners.get(id) ?? [])).sort()
   const shared = SHARED.find((part) => !same(assignment[part], draft[part]))
   const staysWithin =
     shared === undefined &&
     same(ofOthers(assignment.targets), ofOthers(draft.targets)) &&
-    same(exceptOthers(assignment.exceptIds), exceptOthers(draft.exceptIds))
+    same(othersIn(assignment.exceptIds), othersIn(draft.exceptIds)) &&
+    same(othersIn(assignment.overCeiling), othersIn(draft.overCeiling))
   return staysWithin ? ok(draft) : refuse({ code: 'work/not-whole', field: shared ?? 'targets' })
 }
 

@@ -69,6 +69,8 @@ export interface Draft {
   /** Who works together, where pieces are handed in together; who is in none works alone. */
   readonly teams: readonly (readonly UserId[])[]
   readonly exceptIds: readonly UserId[]
+  /** Who have it though they have as much of its category open as their class lets them. */
+  readonly overCeiling: readonly UserId[]
 }
 
 /** A group by rule as it stood at one moment. */

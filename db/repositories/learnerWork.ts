@@ -7,6 +7,7 @@ import type { LearnerTerms } from '#core/availability'
 import type { GivenVersion } from '#core/versions'
 import type { LearnerWork } from '#core/work'
 import { fromLearnerWork, toGivenVersion, toLearnerWork, toOwnRules } from '../rows/workRows'
+import { workQueue } from '../schema/overTime'
 import { assignments, learnerWork } from '../schema/work'
 import { ask } from './ask'
 import { keptBy } from './keptReads'
@@ -182,7 +183,7 @@ async function countSettled(tx: Connection, id: AssignmentId): Promise<void> {
     .where(eq(assignments.id, id))
 }
 
-/** Takes an assignment from the learners of classes. */
+/** Takes an assignment from the learners of classes, and from those of them who wait for it. */
 export async function dropLearnerWork(
   tx: Connection,
   id: AssignmentId,
@@ -192,6 +193,9 @@ export async function dropLearnerWork(
   await tx
     .delete(learnerWork)
     .where(and(eq(learnerWork.assignmentId, id), inArray(learnerWork.classId, [...classIds])))
+  await tx
+    .delete(workQueue)
+    .where(and(eq(workQueue.assignmentId, id), inArray(workQueue.classId, [...classIds])))
 }
 
 /** Minutes of work that learners of classes have to hand in within a time and have not; who has none is absent. */

@@ -90,6 +90,7 @@ export const assignmentBody = readOnce(
       newcomers: z.boolean(),
       teams: STORED.list(STORED.list(id<UserId>(), 40), 300),
       ruled: STORED.list(ruledGroup, 300),
+      overCeiling: STORED.list(id<UserId>(), 1000).default([]),
     }),
     [assignmentWithClasses, assignmentWithLaterParts, assignmentWithTeams],
   ),

@@ -13,7 +13,16 @@ import {
 
 type InBody = Pick<
   Assignment,
-  'window' | 'rules' | 'notFor' | 'about' | 'isFirst' | 'inTurn' | 'newcomers' | 'teams' | 'ruled'
+  | 'window'
+  | 'rules'
+  | 'notFor'
+  | 'about'
+  | 'isFirst'
+  | 'inTurn'
+  | 'newcomers'
+  | 'teams'
+  | 'ruled'
+  | 'overCeiling'
 >
 
 /** Stored text to what of an assignment has no column of its own. */
@@ -23,8 +32,9 @@ export function toAssignmentBody(text: string): InBody {
 
 /** What of an assignment has no column of its own to stored text. */
 export function fromAssignmentBody(of: InBody): string {
-  const { window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled } = of
-  return assignmentBody.print({ window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled })
+  const { window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled, overCeiling } = of
+  const body = { window, rules, notFor, about, isFirst, inTurn, newcomers, teams, ruled }
+  return assignmentBody.print({ ...body, overCeiling })
 }
 
 interface PieceRow {

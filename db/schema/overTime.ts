@@ -2,6 +2,7 @@ import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlit
 import type {
   AssignmentId,
   ClassId,
+  Instant,
   LessonId,
   PlanId,
   SchoolId,
@@ -41,6 +42,32 @@ export const classFiling = sqliteTable('class_filing', {
   version: integer().notNull(),
   body: text().notNull(),
 })
+
+/** Learners who wait for work until they have room for it; what they have is in `learner_work`, this is not yet. */
+export const workQueue = sqliteTable(
+  'work_queue',
+  {
+    assignmentId: text()
+      .$type<AssignmentId>()
+      .notNull()
+      .references(() => assignments.id),
+    learnerId: text()
+      .$type<UserId>()
+      .notNull()
+      .references(() => users.id),
+    classId: text().$type<ClassId>().notNull(),
+    since: integer().$type<Instant>().notNull(),
+    /** When the first of its pieces would open, and the last would end, for them; null: at once, never. */
+    opensAt: integer().$type<Instant>(),
+    endsAt: integer().$type<Instant>(),
+    pieces: integer().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.assignmentId, t.learnerId] }),
+    index('work_queue_by_learner').on(t.learnerId),
+    index('work_queue_by_class').on(t.classId),
+  ],
+)
 
 /** Which work a row of a series became. */
 export const seriesReleases = sqliteTable(

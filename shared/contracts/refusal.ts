@@ -97,6 +97,7 @@ export const STATUS_OF = {
   'filing/name-twice': 422,
   'filing/too-many': 422,
   'filing/bad-weight': 422,
+  'filing/bad-ceiling': 422,
   'series/too-long': 422,
   'series/bad-step': 422,
   'series/same-piece-twice': 422,

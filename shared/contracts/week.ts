@@ -47,6 +47,14 @@ export interface WeekNeeds {
     readonly title: string
     readonly texts: number
   }[]
+  /** Work that waits for learners who have no room for it; `tooLate`: its window has ended for so many meanwhile. */
+  readonly queued: readonly {
+    readonly classId: ClassId
+    readonly assignmentId: AssignmentId
+    readonly title: string
+    readonly waits: number
+    readonly tooLate: number
+  }[]
   readonly classes: readonly {
     readonly classId: ClassId
     readonly name: string

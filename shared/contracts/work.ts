@@ -60,6 +60,8 @@ export interface Preview {
   readonly targetCounts: readonly number[]
   readonly problems: readonly Refusal[]
   readonly cautions: readonly Caution[]
+  /** Who would not have it yet: they wait until they have room for it. */
+  readonly waiting: readonly UserId[]
   /** What can be drawn from, of each piece with items. */
   readonly banks: readonly { readonly pieceId: PieceId; readonly parts: readonly BankPart[] }[]
 }
@@ -234,9 +236,14 @@ export const StandOfRecipients = contract<{
     readonly id: UserId
     readonly standing: Standing | null
     readonly minutes: number
+    /** How many pieces of the category they have open, of how many they may; null: their class has no ceiling on it. */
+    readonly open: { readonly pieces: number; readonly most: number } | null
   }[]
 }>()({
   method: 'POST',
   path: '/api/recipients/standing',
-  body: z.strictObject({ resourceIds: WIRE.list(id<ResourceId>(), MOST_PIECES) }),
+  body: z.strictObject({
+    resourceIds: WIRE.list(id<ResourceId>(), MOST_PIECES),
+    category: WIRE.prose(60),
+  }),
 })

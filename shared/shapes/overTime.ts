@@ -64,6 +64,7 @@ export function overTimeShapes(m: Makers) {
   const standingSetting = draft.omit({
     targets: true,
     exceptIds: true,
+    overCeiling: true,
     newcomers: true,
     teams: true,
   }) satisfies z.ZodType<StandingSetting>
@@ -80,7 +81,7 @@ export function overTimeShapes(m: Makers) {
   }) satisfies z.ZodType<StandingCommand>
   const filing = m.object({
     headings: m.list(m.prose(60), 100),
-    categories: m.list(m.object({ name: m.prose(60), weight: m.number() }), 100),
+    categories: m.list(m.object({ name: m.prose(60), weight: m.number(), most: m.number().nullable() }), 100),
   }) satisfies z.ZodType<Filing>
   const filingCommand = m.object({
     kind: z.literal('filing'),

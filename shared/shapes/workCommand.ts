@@ -34,6 +34,7 @@ export function workCommandShapes(m: Makers) {
     rules,
     targets: m.list(assignmentTarget, 300),
     exceptIds: m.list(id<UserId>(), 300),
+    overCeiling: m.list(id<UserId>(), 1000).default([]),
     newcomers: z.boolean(),
     teams: m.list(m.list(id<UserId>(), 40), 300),
   }) satisfies z.ZodType<Draft>

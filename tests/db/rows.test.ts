@@ -258,6 +258,7 @@ describe('whole values come back as they went in', () => {
         timeLimitMinutes: 30,
       }),
       exceptIds: [learner.id],
+      overCeiling: [learner.id],
       targets: [
         {
           target: { kind: 'class', classId: room.id },

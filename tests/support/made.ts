@@ -227,7 +227,14 @@ export function piecesOf(...resourceIds: readonly ResourceId[]): readonly WorkPi
 }
 
 /** What an assignment says besides what a test is about. */
-export const PLAIN_WORK = { about: NO_ABOUT, isFirst: false, inTurn: false, newcomers: true, teams: [] }
+export const PLAIN_WORK = {
+  about: NO_ABOUT,
+  isFirst: false,
+  inTurn: false,
+  newcomers: true,
+  teams: [],
+  overCeiling: [],
+}
 
 export function score(ratio: number): AttemptScore {
   return { points: ratio * 10, of: 10, ratio, lateDays: 0, deductedRatio: 0, items: [] }

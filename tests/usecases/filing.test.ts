@@ -11,8 +11,8 @@ import type { TestSchool } from '../support/world'
 const FILING = {
   headings: ['Checks', 'Practice'],
   categories: [
-    { name: 'Small', weight: 30 },
-    { name: 'Tests', weight: 70 },
+    { name: 'Small', weight: 30, most: null },
+    { name: 'Tests', weight: 70, most: null },
   ],
 }
 async function filed() {
@@ -66,7 +66,7 @@ describe('headings and categories of a class', () => {
     const keep = (filing: typeof FILING, who = teacher) =>
       keepFiling(deps, who, { classId: a.classId, version: 1, filing, renamed: [] })
     expect((await keep({ ...FILING, headings: ['A', 'a'] })).error?.code).toBe('filing/name-twice')
-    const below = [{ name: 'Small', weight: -1 }]
+    const below = [{ name: 'Small', weight: -1, most: null }]
     expect((await keep({ ...FILING, categories: below })).error?.code).toBe('filing/bad-weight')
     for (const who of [stranger, ann]) {
       expect((await keep(FILING, who)).error?.code).toBe('access/not-found')

@@ -31,14 +31,23 @@ describe('who needs what', () => {
     const saves = ['1', '3'].map((i) => aChange(i, { kind: 'single', choice: 'b' }))
     mustBeOk(await handIn(deps, ann, { attemptId, saves }), 'hand in')
     const stand = async (who = teacher) => {
-      const reply = mustBeOk(await standOfRecipients(deps, who, { resourceIds: [resourceId] }), 'stand')
+      const reply = mustBeOk(
+        await standOfRecipients(deps, who, { resourceIds: [resourceId], category: '' }),
+        'stand',
+      )
       return new Map(reply.learners.map(({ id: learner, ...of }) => [learner, of]))
     }
     // two of three items right; what is handed in is carried no longer
-    expect((await stand()).get(ann.userId)).toEqual({ standing: { share: 2 / 3, items: 3 }, minutes: 0 })
-    expect((await stand()).get(ben.userId)).toEqual({ standing: null, minutes: 12 })
+    expect((await stand()).get(ann.userId)).toEqual({
+      standing: { share: 2 / 3, items: 3 },
+      minutes: 0,
+      open: null,
+    })
+    expect((await stand()).get(ben.userId)).toEqual({ standing: null, minutes: 12, open: null })
     const ofColleague = await stand(await aColleague(school))
     expect([ofColleague.has(ann.userId), ofColleague.has(school.cleo.userId)]).toEqual([false, true])
-    expect((await standOfRecipients(deps, ann, { resourceIds: [] })).error?.code).toBe('access/denied')
+    expect((await standOfRecipients(deps, ann, { resourceIds: [], category: '' })).error?.code).toBe(
+      'access/denied',
+    )
   })
 })

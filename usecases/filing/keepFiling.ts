@@ -10,6 +10,7 @@ import type { Deps } from '../deps'
 import { writing } from '../rollback'
 import { classFor } from '../teaching/classAccess'
 import { stepWorks } from '../work/steps'
+import { turnQueuesIn } from '../work/turnQueues'
 import type { Stepped } from '../work/steps'
 import { changeIn, commandOf, doingIn, touchedBy } from '../work/within'
 import type { DoneToWork, WithinRefusal } from '../work/within'
@@ -93,6 +94,7 @@ export async function keepFiling(
       done.push(changed.value)
     }
     await saveFiling(tx, { ...stands, filing })
+    await turnQueuesIn(tx, [classId], deps.clock.now())
     await addToJournal(tx, {
       schoolId: actor.schoolId,
       actorId: actor.userId,
@@ -129,5 +131,6 @@ export async function stepFiling(
   const done = await stepWorks(tx, deps, actor, works)
   if (!done.ok) return done
   await saveFiling(tx, { ...stands, filing: to })
+  await turnQueuesIn(tx, [classId], deps.clock.now())
   return ok([...new Set([classId, ...done.value])])
 }

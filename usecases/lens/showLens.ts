@@ -11,6 +11,7 @@ import {
   groupsOf,
   learnerWorkIn,
   piecesIn,
+  queueOfLearners,
 } from '#db/repositories'
 import type { Connection, GroupRecord } from '#db/repositories'
 import type { Deps } from '../deps'
@@ -99,7 +100,8 @@ async function rowsFor(
 ): Promise<readonly LensRow[]> {
   const classIds = classes.map((c) => c.id)
   const groupIds = groups.filter((g) => g.learnerIds.includes(person.id)).map((g) => g.id)
-  const learner: LensLearner = { id: person.id, classIds, groupIds, joinedAt }
+  const queued = new Set((await queueOfLearners(tx, [person.id])).map((q) => q.assignmentId))
+  const learner: LensLearner = { id: person.id, classIds, groupIds, joinedAt, queued }
   const near = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
   const theirs = await learnerWorkIn(tx, person.id, classIds)
   const rowsOf = groupBy(theirs, (r) => r.assignmentId)

@@ -1,4 +1,4 @@
-import { addDays, ok, refuse } from '#core/base'
+import { addDays, groupBy, ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
@@ -24,11 +24,13 @@ import { groundsOf } from '../pacing/grounds'
 import type { ClassGround } from '../pacing/grounds'
 import { daysFor } from '../series/showSeries'
 import { havingOf } from '../standing/offers'
+import { queuesIn } from '../work/turnQueues'
 import { ownClasses } from './ownClasses'
 
 /**
  * Who and what needs the teacher, class by class: late and stuck learners, texts to score, what a plan offers, series
- * with rows that are not released, who carries too much in the week, and who has terms of their own.
+ * with rows that are not released, work that waits in queues, who carries too much in the week, and who has terms of
+ * their own.
  */
 export async function showNeeds(
   deps: Pick<Deps, 'store' | 'clock'>,
@@ -49,6 +51,7 @@ export async function showNeeds(
   return ok({
     late: await lateIn(tx, ids, now),
     toScore: await waitingIn(tx, ids),
+    queued: await queuedIn(tx, ids, now),
     classes: records.map(({ id, name, planId }) => ({
       classId: id,
       name,
@@ -61,6 +64,20 @@ export async function showNeeds(
         .filter(({ accommodation: a }) => a.timeFactor !== 1 || a.extraAttempts > 0 || a.extraDays > 0)
         .map((l) => l.name),
     })),
+  })
+}
+
+/** Work that waits in queues of classes, each once a class. */
+async function queuedIn(tx: Connection, ids: readonly ClassId[], now: Instant) {
+  const queues = await queuesIn(tx, ids, now)
+  const tooLate = new Set(queues.flatMap((q) => q.tooLate))
+  const waiting = [...tooLate, ...queues.flatMap((q) => [...q.out, ...q.waits])]
+  return [...groupBy(waiting, (q) => `${q.assignmentId} ${q.classId}`).values()].flatMap((list) => {
+    const [first] = list
+    if (!first) return []
+    const { assignmentId, classId, title } = first
+    const late = list.filter((q) => tooLate.has(q)).length
+    return [{ assignmentId, classId, title, waits: list.length - late, tooLate: late }]
   })
 }
 

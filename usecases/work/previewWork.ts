@@ -1,5 +1,5 @@
-import { ok } from '#core/base'
-import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
+import { groupBy, ok } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import { bankParts } from '#core/attempts'
 import type { BankPart } from '#core/attempts'
@@ -16,9 +16,13 @@ import type {
 import type { GivenVersion, Trail } from '#core/versions'
 import { resolveWork, windowOfClass } from '#core/work'
 import type { Caution, Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
+import { isOver } from '#core/load'
+import { learnerWorkOf } from '#db/repositories'
 import type { Deps } from '../deps'
 import { heavyWith } from '../load/heavyWith'
 import { cautionsFor, piecesSeen } from './cautions'
+import { whoWaits } from './ceiling'
+import type { Waiting } from './ceiling'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
@@ -52,6 +56,8 @@ export interface WorkPreview {
   readonly targetCounts: readonly number[]
   readonly problems: readonly (DraftRefusal | AvailabilityRefusal)[]
   readonly cautions: readonly Caution[]
+  /** Who would not have it yet: they wait until they have room for it. */
+  readonly waiting: readonly UserId[]
   /** What can be drawn from, of each piece with items. */
   readonly banks: readonly { readonly pieceId: PieceId; readonly parts: readonly BankPart[] }[]
 }
@@ -80,6 +86,7 @@ export async function previewWork(
           targetCounts: draft.targets.map(() => 0),
           problems: [checked.error],
           cautions: [],
+          waiting: [],
           banks: [],
         })
       : checked
@@ -100,6 +107,9 @@ export async function previewWork(
   const { reached } = resolution
   const now = deps.clock.now()
   const pieces = await piecesSeen(tx, draft)
+  const has = isOut ? (await learnerWorkOf(tx, [stands.id])).map((r) => r.learnerId) : []
+  const work = { ...draft, id: stands?.id ?? NEW }
+  const waiting = await whoWaits(tx, work, resolution.rows, new Set(has), now)
   return ok({
     learners: reached.length,
     classes,
@@ -112,7 +122,9 @@ export async function previewWork(
         grounds: world.classes,
         now,
       })),
+      ...waitingAsCautions(waiting, now),
     ],
+    waiting: waiting.map((w) => w.learnerId),
     banks: [...pieces]
       .filter(([, { items }]) => items.length > 0)
       .map(([pieceId, { items }]) => ({ pieceId, parts: bankParts(items) })),
@@ -122,6 +134,23 @@ export async function previewWork(
     trails: world.around.versions?.trails ?? [],
     targetCounts: draft.targets.map((t) => reach([t.target], world.around.roster).length),
     problems: resolution.problems.map((p) => p.refusal),
+  })
+}
+
+const NEW = 'new' as AssignmentId
+
+/** Who waits, class by class. */
+function waitingAsCautions(waiting: readonly Waiting[], now: Instant): readonly Caution[] {
+  return [...groupBy(waiting, (w) => w.classId)].flatMap(([classId, list]): readonly Caution[] => {
+    const [first] = list
+    const inVain = list.filter((w) => isOver(w, now)).map((w) => w.learnerId)
+    const learnerIds = list.filter((w) => !isOver(w, now)).map((w) => w.learnerId)
+    if (!first) return []
+    const { category, most } = first
+    return [
+      ...(learnerIds.length > 0 ? [{ code: 'waits' as const, classId, category, most, learnerIds }] : []),
+      ...(inVain.length > 0 ? [{ code: 'waited-in-vain' as const, classId, learnerIds: inVain }] : []),
+    ]
   })
 }
 

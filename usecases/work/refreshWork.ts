@@ -40,7 +40,12 @@ export async function refreshGiving(
   return refreshAll(tx, await assignmentIdsGiving(tx, resourceId), now)
 }
 
-async function refreshAll(tx: Connection, ids: readonly AssignmentId[], now: Instant): Promise<Refreshed> {
+/** Resolves some published work anew, in this order. */
+export async function refreshAll(
+  tx: Connection,
+  ids: readonly AssignmentId[],
+  now: Instant,
+): Promise<Refreshed> {
   const touching = await assignmentsById(tx, ids)
   const load = worldLoader(tx)
   const stuck: string[] = []

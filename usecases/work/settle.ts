@@ -4,8 +4,9 @@ import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import { mergeForBegun, noticesOf, resolveWork } from '#core/work'
 import type { Assignment, LearnerWork } from '#core/work'
-import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork } from '#db/repositories'
+import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork, saveQueue } from '#db/repositories'
 import type { Connection } from '#db/repositories'
+import { whoWaits, withoutWaiting } from './ceiling'
 import type { World } from './world'
 
 /**
@@ -30,15 +31,19 @@ export async function settle(
   return ok(reached.length)
 }
 
-/** What every learner should have now, kind to those who have begun. */
+/** What every learner should have now, kind to those who have begun; who has no room for it waits in a queue. */
 export async function mergedRows(
   tx: Connection,
-  { id, notFor }: Assignment,
+  assignment: Assignment,
   rows: Parameters<typeof mergeForBegun>[1],
   had: readonly LearnerWork[],
   now: Instant,
 ): Promise<LearnerWork[]> {
+  const { id, notFor } = assignment
   const begun = (await begunBy(tx, [id])).get(id) ?? new Set()
   const theirs = had.filter((r) => !notFor.includes(r.classId))
-  return mergeForBegun(id, rows, theirs, begun, now)
+  const next = mergeForBegun(id, rows, theirs, begun, now)
+  const waiting = await whoWaits(tx, assignment, next, new Set(theirs.map((r) => r.learnerId)), now)
+  await saveQueue(tx, id, waiting)
+  return withoutWaiting(next, waiting)
 }

@@ -1,22 +1,25 @@
-import { ok, refuse } from '#core/base'
-import type { Instant, ResourceId, UserId } from '#core/base'
+import { groupBy, ok, refuse } from '#core/base'
+import type { ClassId, Instant, ResourceId, UserId } from '#core/base'
 import { canSeeResource, isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
-import type { Standing } from '#core/evidence'
-import { classesTaughtBy, learnersOf, minutesDue, resourcesById } from '#db/repositories'
+import { foldedName } from '#core/filing'
+import { openAt } from '#core/load'
+import { carriedBy, classesTaughtBy, learnersOf, minutesDue, resourcesById } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
+import { ceilingsOn } from './ceiling'
 import { standingIn } from './standing'
 
 const WEEK = 7 * 24 * 3600 * 1000
 
 /**
- * How the learners of the actor's classes stand on the standards of some pieces, and how many minutes of work they
- * have to hand in within a week; for choosing who needs what.
+ * How the learners of the actor's classes stand on the standards of some pieces, how many minutes of work they have to
+ * hand in within a week, and how much of a category they have open; for choosing who needs what.
  */
 export async function standOfRecipients(
   deps: Deps,
   actor: Actor,
-  { resourceIds }: { readonly resourceIds: readonly ResourceId[] },
+  { resourceIds, category }: { readonly resourceIds: readonly ResourceId[]; readonly category: string },
 ) {
   if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
@@ -29,14 +32,42 @@ export async function standOfRecipients(
   const standing = await standingIn(tx, classIds, learners, standards)
   const now = deps.clock.now()
   const minutes = await minutesDue(tx, classIds, { from: now, until: (now + WEEK) as Instant })
+  const open = await openOf(tx, category, classIds, [...learners], now)
   return ok({
     standards: [...standards].sort(),
-    learners: [...learners].map(
-      (id): { readonly id: UserId; readonly standing: Standing | null; readonly minutes: number } => ({
-        id,
-        standing: standing.get(id) ?? null,
-        minutes: minutes.get(id) ?? 0,
-      }),
-    ),
+    learners: [...learners].map((id) => ({
+      id,
+      standing: standing.get(id) ?? null,
+      minutes: minutes.get(id) ?? 0,
+      open: open.get(id) ?? null,
+    })),
   })
+}
+
+/** How many pieces of a category learners have open, in the class with a ceiling on it; in several, in the fullest. */
+async function openOf(
+  tx: Connection,
+  category: string,
+  classIds: readonly ClassId[],
+  learnerIds: readonly UserId[],
+  now: Instant,
+) {
+  const open = new Map<UserId, { readonly pieces: number; readonly most: number }>()
+  const ceilings = await ceilingsOn(tx, category, classIds)
+  if (ceilings.size === 0) return open
+  const named = foldedName(category)
+  const carried = (await carriedBy(tx, learnerIds, now)).filter((c) => c.category === named)
+  for (const [classId, { most }] of ceilings) {
+    const here = groupBy(
+      carried.filter((c) => c.classId === classId),
+      (c) => c.learnerId,
+    )
+    for (const [learnerId, own] of here) {
+      const pieces = openAt(own, now)
+      const known = open.get(learnerId)
+      const isFuller = known === undefined || most - pieces < known.most - known.pieces
+      if (isFuller) open.set(learnerId, { pieces, most })
+    }
+  }
+  return open
 }

@@ -91,7 +91,8 @@ async function keep(): Promise<void> {
         />
         <p class="said mt-2" data-hook="weights">
           Weights together: {{ weights }}. A category without scores counts nothing; one of weight 0 is read
-          only.
+          only. “At once” is how many pieces of it a learner may have open before more of them wait in a
+          queue.
         </p>
       </div>
     </div>

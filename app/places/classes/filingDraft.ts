@@ -7,6 +7,8 @@ export interface FilingRow {
   readonly name: string
   readonly was: string | null
   readonly weight: number
+  /** As many as a learner may have open at once; null: as many as come. */
+  readonly most: number | null
 }
 
 /** Rows of both lists as they are kept. */
@@ -17,10 +19,10 @@ export interface FilingDraft {
 
 /** The lists as the server has them. */
 export function draftOf({ filing }: ClassFiling): FilingDraft {
-  const row = (name: string, weight: number): FilingRow => ({ key: name, name, was: name, weight })
+  const row = (name: string): FilingRow => ({ key: name, name, was: name, weight: 0, most: null })
   return {
-    headings: filing.headings.map((name) => row(name, 0)),
-    categories: filing.categories.map((c) => row(c.name, c.weight)),
+    headings: filing.headings.map(row),
+    categories: filing.categories.map((c) => ({ ...row(c.name), ...c })),
   }
 }
 
@@ -28,7 +30,7 @@ export function draftOf({ filing }: ClassFiling): FilingDraft {
 export function filingIn({ headings, categories }: FilingDraft): Filing {
   return {
     headings: headings.map((r) => r.name.trim()),
-    categories: categories.map((r) => ({ name: r.name.trim(), weight: r.weight })),
+    categories: categories.map((r) => ({ name: r.name.trim(), weight: r.weight, most: r.most })),
   }
 }
 

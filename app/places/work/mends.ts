@@ -1,6 +1,6 @@
 import type { ItemChoice, Share } from '#core/attempts'
 import type { Moment, Overrides } from '#core/availability'
-import type { ClassId, PieceId } from '#core/base'
+import type { ClassId, PieceId, UserId } from '#core/base'
 import { rulesOf } from '#core/work'
 import type { Caution } from '#core/work'
 import { sayDay } from '~/shared/words/times'
@@ -65,12 +65,29 @@ export function mendOf(
       if (better === null) return null
       return { word: `Due ${sayDay(better)}`, apply: (d) => withDue(d, classId, { kind: 'day', on: better }) }
     }
+    case 'waits': {
+      const { learnerIds } = caution
+      return { word: 'Give it all the same', apply: (d) => evenIfFull(d, learnerIds) }
+    }
+    case 'waited-in-vain': {
+      const { learnerIds } = caution
+      return { word: 'Leave them out', apply: (d) => excepting(d, learnerIds) }
+    }
     case 'opens-at-once':
     case 'past-term':
     case 'in-several':
     case 'many-pieces':
       return null
   }
+}
+
+/** Learners get it whatever they have open. */
+function evenIfFull(draft: DraftInWork, ids: readonly UserId[]): DraftInWork {
+  return { ...draft, overCeiling: [...new Set([...draft.overCeiling, ...ids])] }
+}
+
+function excepting(draft: DraftInWork, ids: readonly UserId[]): DraftInWork {
+  return { ...draft, exceptIds: [...new Set([...draft.exceptIds, ...ids])] }
 }
 
 /** Asks for no more items than there are. */

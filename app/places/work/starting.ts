@@ -66,6 +66,7 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
     rules: rulesFor(main?.kind ?? 'check', first?.id ?? null, known.presets),
     targets,
     exceptIds: [],
+    overCeiling: [],
     newcomers: true,
     teams: [],
   }

@@ -25,13 +25,17 @@ export function whoRows(
 ): readonly WhoRow[] {
   const titles = new Map(pieces.map((p) => [p.id, p.title]))
   const classes = new Map(recipients.classes.map((c) => [c.id, c.name]))
+  const waiting = new Set(preview.waiting)
   const groups = new Map<string, string>(recipients.groups.map((g) => [g.id, g.name]))
   return preview.who.map((w) => ({
     ...w,
     key: `${w.learnerId} ${w.pieceId}`,
     piece: pieces.length > 1 ? (titles.get(w.pieceId) ?? '') : '',
     className: classes.get(w.classId) ?? '',
-    why: [...new Set(w.because.filter((b) => b.level !== 'assignment').map((b) => sayWhy(b, groups)))],
+    why: [
+      ...(waiting.has(w.learnerId) ? ['waits until less is open'] : []),
+      ...new Set(w.because.filter((b) => b.level !== 'assignment').map((b) => sayWhy(b, groups))),
+    ],
   }))
 }
 

@@ -14,6 +14,8 @@ export function sayFilingRefusal(r: FilingRefusal): string {
       return `A class has at most ${r.most} of them; these are ${r.count}.`
     case 'filing/bad-weight':
       return `“${r.name}”: give a weight from 0 to 1000.`
+    case 'filing/bad-ceiling':
+      return `“${r.name}”: let a learner have from 1 to 50 pieces of it open at once, or as many as come.`
   }
 }
 

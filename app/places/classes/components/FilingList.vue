@@ -26,7 +26,7 @@ function patch(key: string, part: Partial<FilingRow>): void {
 }
 async function put(name: string): Promise<void> {
   const key = `new ${rows.value.length} ${name}`
-  rows.value = [...rows.value, { key, name, was: name || null, weight: 0 }]
+  rows.value = [...rows.value, { key, name, was: name || null, weight: 0, most: null }]
   await nextTick()
   if (name === '') list.value?.querySelector<HTMLElement>('li:last-child input')?.focus()
 }
@@ -37,12 +37,20 @@ function takeOff(key: string): void {
   rows.value = rows.value.filter((r) => r.key !== key)
 }
 const numberIn = (event: Event) => Number((event.target as HTMLInputElement).value)
+/** Nothing written means no ceiling. */
+function ceilingIn(event: Event): number | null {
+  return (event.target as HTMLInputElement).value.trim() === '' ? null : numberIn(event)
+}
 </script>
 
 <template>
   <section class="grid gap-2 content-start" :aria-label="title">
     <h2>{{ title }}</h2>
     <p class="said">{{ about }}</p>
+    <p v-if="weighted && rows.length" class="row said" aria-hidden="true">
+      <span class="flex-1">Name</span><span class="w-20">Weight</span><span class="w-20">At once</span
+      ><span class="used" /><span v-if="!disabled" class="acts" />
+    </p>
     <ol ref="list" class="grid gap-1">
       <li v-for="(r, i) in rows" :key="r.key" class="row">
         <UInput
@@ -64,6 +72,18 @@ const numberIn = (event: Event) => Number((event.target as HTMLInputElement).val
           :disabled="disabled"
           :aria-label="`Weight of ${r.name || `row ${i + 1}`}`"
           @change="patch(r.key, { weight: numberIn($event) })"
+        />
+        <UInput
+          v-if="weighted"
+          size="sm"
+          type="number"
+          class="w-20"
+          min="1"
+          placeholder="any"
+          :model-value="r.most ?? ''"
+          :disabled="disabled"
+          :aria-label="`At most open at once of ${r.name || `row ${i + 1}`}`"
+          @change="patch(r.key, { most: ceilingIn($event) })"
         />
         <span class="said used">{{
           usedAs(r.was ?? r.name) ? count(usedAs(r.was ?? r.name), 'piece') : 'unused'
@@ -122,5 +142,8 @@ const numberIn = (event: Event) => Number((event.target as HTMLInputElement).val
 }
 .used {
   min-width: 4.5rem;
+}
+.acts {
+  width: 5.7rem;
 }
 </style>

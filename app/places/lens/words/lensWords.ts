@@ -42,6 +42,8 @@ export function sayNotThere(why: NotThere, zone: string): string {
       return 'The teacher of this class has not given it yet, or has taken it back.'
     case 'excepted':
       return 'This learner is excepted, or excused.'
+    case 'queued':
+      return 'It waits: they have as much of its category open as their class lets them. It comes when they hand in.'
     case 'joined-later':
       return `They joined the class ${sayMoment(why.at, zone)}, when it had gone out; newcomers do not get it.`
     case 'not-chosen':

@@ -2,7 +2,8 @@ import type { ClassId } from '#core/base'
 import type { WeekAhead, WeekNeeds } from '#shared/contracts/week'
 import { count } from '~/shared/words/numbers'
 
-export type NeedKind = 'publish' | 'score' | 'plan' | 'series' | 'late' | 'stuck' | 'load' | 'people'
+export type NeedKind =
+  'publish' | 'score' | 'plan' | 'series' | 'queue' | 'late' | 'stuck' | 'load' | 'people'
 
 /** A line of what needs the teacher, and where it is done. */
 export interface NeedLine {
@@ -41,6 +42,17 @@ export function needsOf(week: WeekAhead, needs: WeekNeeds): readonly NeedLine[] 
       },
     })),
     ...needs.classes.flatMap((of) => linesOf(of)),
+    ...needs.queued.map((q): NeedLine => ({
+      key: `queue ${q.assignmentId} ${q.classId}`,
+      kind: 'queue',
+      text: [
+        ...(q.tooLate > 0 ? [`${count(q.tooLate, 'learner')} waited in vain`] : []),
+        ...(q.waits > 0 ? [`${count(q.waits, 'learner waits', 'learners wait')} for room`] : []),
+      ].join(', '),
+      about: `${q.title}, ${nameOf.get(q.classId) ?? ''}`,
+      act: 'Queue',
+      to: { path: `/work/${q.assignmentId}` },
+    })),
     ...needs.late.map((l): NeedLine => ({
       key: `late ${l.assignmentId} ${l.classId}`,
       kind: 'late',
@@ -53,7 +65,7 @@ export function needsOf(week: WeekAhead, needs: WeekNeeds): readonly NeedLine[] 
 }
 
 /** What is done by the teacher, and whom to look at, each in the order of its urgency. */
-const ACTS: readonly NeedKind[] = ['publish', 'score', 'plan', 'series']
+const ACTS: readonly NeedKind[] = ['publish', 'score', 'plan', 'series', 'queue']
 const PEOPLE: readonly NeedKind[] = ['stuck', 'late', 'load', 'people']
 const ORDER = [...ACTS, ...PEOPLE]
 

@@ -35,7 +35,7 @@ const stands = shallowRef<ReadonlyMap<string, Stand>>(new Map())
 watch(isOpen, async (open) => {
   if (!open) return
   const resourceIds = draft.value.pieces.map((p) => p.resourceId)
-  const reply = await call(StandOfRecipients, { body: { resourceIds } })
+  const reply = await call(StandOfRecipients, { body: { resourceIds, category: draft.value.about.category } })
   if (reply.ok) stands.value = new Map(reply.value.learners.map((l) => [l.id, l]))
 })
 const picked = computed(() => pickedKeys(draft.value))

@@ -57,6 +57,13 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
         `${of}: ${c.minutes} minutes of work are due on ${sayDay(c.on)}, with ` +
         `${c.titles.map((t) => `“${t}”`).join(' and ')}.`
       )
+    case 'waits':
+      return (
+        `${of}: ${count(c.learnerIds.length, 'learner has', 'learners have')} ${c.most} of “${c.category}” open, as ` +
+        'many as the class lets them. It waits in a queue, and comes as they hand in.'
+      )
+    case 'waited-in-vain':
+      return `${of}: it has ended while ${count(c.learnerIds.length, 'learner')} waited for it with too much open.`
     case 'heavy-week':
       return (
         `${of}: ${count(c.learnerIds.length, 'learner carries', 'learners carry')} more than the limits in the ` +

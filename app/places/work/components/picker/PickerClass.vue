@@ -31,9 +31,11 @@ function set(learner: PickedLearner, isIn: boolean): void {
 function saidOf(id: string): string {
   const stand = props.stands.get(id)
   if (!stand) return ''
-  const { standing, minutes } = stand
+  const { standing, minutes, open } = stand
   const share = standing ? `${percent(standing.share)} of ${count(standing.items, 'item')}` : 'not seen yet'
-  return minutes > 0 ? `${share} · ${minutes} min this week` : share
+  const week = minutes > 0 ? `${minutes} min this week` : ''
+  const full = open && open.pieces >= open.most ? `full: ${open.pieces} of ${open.most} open` : ''
+  return [share, week, full].filter((part) => part !== '').join(' · ')
 }
 </script>
 

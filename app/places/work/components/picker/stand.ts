@@ -4,4 +4,6 @@ import type { Standing } from '#core/evidence'
 export interface Stand {
   readonly standing: Standing | null
   readonly minutes: number
+  /** How many pieces of the work's category they have open, of how many they may; null: as many as come. */
+  readonly open: { readonly pieces: number; readonly most: number } | null
 }
