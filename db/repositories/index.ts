@@ -38,6 +38,7 @@ export {
   exampleFor,
   formName,
   formerFormsOf,
+  formsInShort,
   isFormInUse,
   ownCodeTaken,
   pieceIn,

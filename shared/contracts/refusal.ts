@@ -8,6 +8,7 @@ import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
 import type { FilingRefusal } from '#core/filing'
+import type { PlacingRefusal } from '#core/placing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
@@ -36,6 +37,7 @@ export type Refusal =
   | LibraryRefusal
   | PacingRefusal
   | FilingRefusal
+  | PlacingRefusal
   | SeriesRefusal
   | StandingRefusal
   | VersionsRefusal
@@ -93,6 +95,10 @@ export const STATUS_OF = {
   'versions/trail-in-use': 409,
   'versions/bad-thresholds': 422,
   'versions/unknown-trail': 422,
+  'placing/bad-stretch': 422,
+  'placing/not-by-days': 409,
+  'placing/nothing-to-lay': 422,
+  'placing/outside-year': 422,
   'filing/no-name': 422,
   'filing/name-twice': 422,
   'filing/too-many': 422,

@@ -5,6 +5,7 @@ export const TEACHER: readonly (readonly [path: string, words: string])[] = [
   ['/pace', 'Length here'],
   ['/pace/week', 'Needs you'],
   ['/pace/series', 'Series'],
+  ['/pace/place', 'Place pieces on days'],
   ['/pace/fit', 'Meetings there are'],
   ['/pace/charts', 'The whole plan within the year'],
   ['/pace/load', 'Minutes a week in all classes'],

@@ -82,6 +82,10 @@ describe('the scoring queue', () => {
     await p.seesIn('[data-hook="text-to-read"] h2', 'Text ')
     await p.isAccessible()
     await p.keys('h')
+    // names are back, and with them the order in which the other one has the texts
+    await p.page.waitForFunction(
+      () => !document.querySelector('[data-hook="text-to-read"] h2')?.textContent.startsWith('Text '),
+    )
 
     const other = await demoPerson(server, 'imani')
     await openQueue(other, 'Science 7 E', 'the floating ship')
@@ -89,7 +93,10 @@ describe('the scoring queue', () => {
     const stone = '[data-hook="queue-stone"]:nth-child(12)'
     for (const who of [p, other]) await who.tap(stone)
     await isAt(p, 12)
+    // "all kept" stood there before, too
+    const kept = p.page.waitForResponse((r) => r.url().endsWith('/draft-score') && r.ok())
     await p.keys('4')
+    await kept
     await p.seesIn('[data-hook="kept"]', 'all kept')
     await other.page.bringToFront()
     await isAt(other, 12)

@@ -73,6 +73,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   series: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   filing: ['base', 'work'],
+  placing: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   agenda: ['base', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],

@@ -3,7 +3,7 @@ import { asId } from '#core/base'
 import type { ClassId } from '#core/base'
 import { draftOf, filingIn, movedRow, renamedIn } from './filingDraft'
 
-const filing = { headings: ['Tests', 'Practice'], categories: [{ name: 'Checks', weight: 60 }] }
+const filing = { headings: ['Tests', 'Practice'], categories: [{ name: 'Checks', weight: 60, most: null }] }
 const page = {
   classId: asId<ClassId>('7e'),
   name: 'Science 7 E',

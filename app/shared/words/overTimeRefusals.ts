@@ -1,6 +1,8 @@
 import type { FilingRefusal } from '#core/filing'
+import type { PlacingRefusal } from '#core/placing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
+import { sayDay } from './times'
 
 /** Why headings or categories are not kept, and what to do. */
 export function sayFilingRefusal(r: FilingRefusal): string {
@@ -76,5 +78,19 @@ export function sayStandingRefusal(r: StandingRefusal): string {
       return `${r.className} follows another plan. Leave it out, or lay this plan on it first.`
     case 'standing/nothing-to-lay':
       return 'These classes have all of it already.'
+  }
+}
+
+/** Why pieces are not laid, or not moved, and what to do. */
+export function sayPlacingRefusal(r: PlacingRefusal): string {
+  switch (r.code) {
+    case 'placing/bad-stretch':
+      return `Choose a first day and a last day after it, at most ${r.most} days apart.`
+    case 'placing/not-by-days':
+      return `“${r.title}” hangs on a lesson or goes by the hour. Open it to move it.`
+    case 'placing/outside-year':
+      return `${sayDay(r.on)} is not in the school year. Choose a day in it.`
+    case 'placing/nothing-to-lay':
+      return 'Choose a class or group, and a piece to lay.'
   }
 }

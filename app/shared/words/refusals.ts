@@ -7,6 +7,7 @@ import type { FormatRefusal } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
 import type { PacingRefusal } from '#core/pacing'
 import type { FilingRefusal } from '#core/filing'
+import type { PlacingRefusal } from '#core/placing'
 import type { SeriesRefusal } from '#core/series'
 import type { StandingRefusal } from '#core/standing'
 import type { VersionsRefusal } from '#core/versions'
@@ -18,7 +19,7 @@ import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
-import { sayFilingRefusal, saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
+import { sayFilingRefusal, sayPlacingRefusal, saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
 import { sayVersionsRefusal } from './versionRefusals'
 
 export const FIELD_WORDS: Record<WindowField, string> = {
@@ -50,6 +51,8 @@ export function sayRefusal(refusal: Refusal, naming: Naming = {}): string {
       return ofCompute(refusal as ComputeRefusal)
     case 'library':
       return sayLibraryRefusal(refusal as LibraryRefusal)
+    case 'placing':
+      return sayPlacingRefusal(refusal as PlacingRefusal)
     case 'filing':
       return sayFilingRefusal(refusal as FilingRefusal)
     case 'series':

@@ -29,6 +29,7 @@ const groups = computed(() => [
       { label: 'The week ahead', suffix: 'Pace', onSelect: go('/pace/week') },
       { label: 'Planning desk', suffix: 'Pace', onSelect: go('/pace') },
       { label: 'Series', suffix: 'Pace', onSelect: go('/pace/series') },
+      { label: 'Place pieces on days', suffix: 'Pace', onSelect: go('/pace/place') },
       { label: 'Textbooks and pieces', suffix: 'Shelf', onSelect: go('/shelf') },
       { label: 'Classes', onSelect: go('/classes') },
       { label: 'Work to publish, open and due', suffix: 'Work', onSelect: go('/work') },

@@ -80,7 +80,7 @@ function ceilingIn(event: Event): number | null {
           class="w-20"
           min="1"
           placeholder="any"
-          :model-value="r.most ?? ''"
+          :model-value="r.most ?? undefined"
           :disabled="disabled"
           :aria-label="`At most open at once of ${r.name || `row ${i + 1}`}`"
           @change="patch(r.key, { most: ceilingIn($event) })"

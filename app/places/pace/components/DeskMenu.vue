@@ -37,6 +37,11 @@ const items = computed(() => [
       onSelect: () => void navigateTo({ path: '/pace/series', query: query.value }),
     },
     {
+      label: 'Place pieces on days',
+      icon: 'i-lucide-calendar-plus',
+      onSelect: () => void navigateTo('/pace/place'),
+    },
+    {
       label: 'Load by week',
       icon: 'i-lucide-weight',
       onSelect: () => void navigateTo({ path: '/pace/load', query: query.value }),

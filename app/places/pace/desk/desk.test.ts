@@ -296,7 +296,8 @@ describe('the term sheet', () => {
       titled('One', '09-05T02:00'),
       titled('Two', '09-05T02:00'),
     ])
-    expect(first?.[1]?.[1]?.filter((l) => l.includes('due'))).toEqual([
+    const ofB = [first?.[1]?.[1] ?? []].flat()
+    expect(ofB.filter((l) => l.includes('due'))).toEqual([
       '04 due 8:00 pm: One (held) · Two (held)',
       '04 due 9:00 pm: Later (held)',
     ])

@@ -33,6 +33,7 @@ const week = (moments: readonly (typeof held)[]): WeekAhead => ({
 })
 const quiet: WeekNeeds = {
   late: [],
+  queued: [],
   toScore: [],
   classes: [
     {
@@ -56,6 +57,7 @@ describe('what needs the teacher', () => {
   it('names held work once, before texts, and people last', () => {
     const needs: WeekNeeds = {
       late: [{ classId, assignmentId: work, title: 'Check', learners: 1 }],
+      queued: [],
       toScore: [{ classId, assignmentId: work, pieceId: asId<PieceId>('p1'), title: 'Report', texts: 12 }],
       classes: [{ ...quiet.classes[0]!, ownTerms: ['Ann'], stuck: ['Bo'], offers: 2 }],
     }

@@ -54,6 +54,9 @@ const to = computed(() => ({
         <UButton size="sm" color="neutral" variant="outline" to="/pace?tray=1" data-hook="tray-to-desk"
           >Place on the desk</UButton
         >
+        <UButton size="sm" color="neutral" variant="outline" to="/pace/place" data-hook="tray-to-days"
+          >Place on days</UButton
+        >
         <UButton size="sm" :to="to" data-hook="assign-ticked">Assign</UButton>
         <UButton
           size="sm"

@@ -79,5 +79,5 @@ export const useTray = defineStore('tray', () => {
   }
   /** The pieces that short codes name, and the codes that name none. */
   const read = (text: string) => call(ReadCodes, { body: { text } })
-  return { tray, cards, sums, has, load, put, take, limitTo, move, read, settled: () => pending }
+  return { tray, cards, sums, topicOf, has, load, put, take, limitTo, move, read, settled: () => pending }
 })

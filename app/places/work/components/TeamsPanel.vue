@@ -36,7 +36,7 @@ const alone = computed(() => unteamed(draft.value.teams, props.preview))
 async function standing(): Promise<ReadonlyMap<UserId, number>> {
   if (mixing.value === 'by-chance') return new Map()
   const resourceIds = draft.value.pieces.map((p) => p.resourceId)
-  const reply = await call(StandOfRecipients, { body: { resourceIds } })
+  const reply = await call(StandOfRecipients, { body: { resourceIds, category: '' } })
   if (!reply.ok) {
     tell.refused(reply.error)
     return new Map()

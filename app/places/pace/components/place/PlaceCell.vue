@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { navigateTo } from '#imports'
+import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
+import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import type { IsoDay, ResourceId } from '#core/base'
+import type { PlacedStone, PlacingColumn } from '#shared/contracts/placing'
+import { sayDay } from '~/shared/words/times'
+import type { InCell } from '../../composables/placing'
+import { holdStone } from '../../desk/holdPiece'
+
+/** A day of a class or group, with the stones of what it has from then on. */
+const props = defineProps<{
+  list: readonly InCell[]
+  column: PlacingColumn
+  on: IsoDay
+  meets: boolean
+  /** The one cell to which the Tab key goes. */
+  stop: boolean
+  hand: string | null
+  busy: boolean
+}>()
+const emit = defineEmits<{
+  enter: []
+  arrow: [event: KeyboardEvent]
+  lay: [pieceId: ResourceId]
+  drop: [stone: PlacedStone, key: string]
+  step: [stone: PlacedStone, by: 1 | -1]
+  take: [stone: PlacedStone, key: string | null]
+}>()
+const cell = useTemplateRef<HTMLElement>('cell')
+const isOver = ref(false)
+let end: (() => void) | null = null
+onMounted(() => {
+  if (!cell.value) return
+  end = dropTargetForElements({
+    element: cell.value,
+    canDrop: ({ source: { data } }) => 'pieceId' in data || 'stone' in data,
+    onDragEnter: () => {
+      isOver.value = true
+    },
+    onDragLeave: () => {
+      isOver.value = false
+    },
+    onDrop: ({ source: { data } }) => {
+      isOver.value = false
+      if (typeof data.pieceId === 'string') emit('lay', data.pieceId as ResourceId)
+      else emit('drop', data.stone as PlacedStone, data.key as string)
+    },
+  })
+})
+onBeforeUnmount(() => end?.())
+function layHand(): void {
+  if (props.hand) emit('lay', props.hand as ResourceId)
+}
+function keys(event: KeyboardEvent): void {
+  if (event.target !== cell.value) return
+  if (event.key === 'Enter' || event.key === ' ') {
+    event.preventDefault()
+    layHand()
+  } else emit('arrow', event)
+}
+function stoneKeys(event: KeyboardEvent, { stone, at }: InCell): void {
+  if (!at.isByDays || props.busy) return
+  const by = { ArrowUp: -1, ArrowDown: 1 }[event.key] as 1 | -1 | undefined
+  if (by && event.altKey) {
+    event.preventDefault()
+    emit('step', stone, by)
+  } else if (event.key === 'Delete') {
+    event.preventDefault()
+    emit('take', stone, event.shiftKey ? null : at.key)
+  }
+}
+const open = (stone: PlacedStone) => void navigateTo(`/work/${stone.assignmentId}`)
+const menuOf = ({ stone, at }: InCell) => [
+  [{ label: 'Open', icon: 'i-lucide-pencil', onSelect: () => open(stone) }],
+  ...(at.isByDays
+    ? [
+        [
+          { label: 'A school day earlier', kbds: ['alt', '↑'], onSelect: () => emit('step', stone, -1) },
+          { label: 'A school day later', kbds: ['alt', '↓'], onSelect: () => emit('step', stone, 1) },
+        ],
+        [
+          {
+            label: `Take out of ${props.column.name}`,
+            kbds: ['delete'],
+            onSelect: () => emit('take', stone, at.key),
+          },
+          {
+            label: 'Take out everywhere',
+            kbds: ['shift', 'delete'],
+            onSelect: () => emit('take', stone, null),
+          },
+        ],
+      ]
+    : []),
+]
+const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayDay(at.throughOn)}`)
+const nameOf = (c: InCell) =>
+  `${c.stone.title}, ${props.column.name}, from ${sayDay(props.on)} ${until(c)}, ${c.stone.state}` +
+  (c.at.isOwn ? ', lies alone' : '')
+</script>
+
+<template>
+  <td
+    ref="cell"
+    data-cell
+    :tabindex="stop ? 0 : -1"
+    :class="{ meets, over: isOver, aim: hand !== null }"
+    :aria-label="`${sayDay(on)}, ${column.name}${meets ? '' : ', does not meet'}${hand ? ': lay here' : ''}`"
+    :data-on="on"
+    :data-column="column.key"
+    @focus="emit('enter')"
+    @keydown="keys"
+    @click.self="layHand"
+  >
+    <div
+      v-for="c in list"
+      :key="c.stone.assignmentId"
+      :ref="(el) => holdStone(el as HTMLElement | null, c)"
+      class="stone"
+      :class="{ held: c.stone.state === 'held', hung: !c.at.isByDays, own: c.at.isOwn }"
+    >
+      <UDropdownMenu :items="menuOf(c)"
+        ><button
+          type="button"
+          :tabindex="stop ? 0 : -1"
+          :aria-label="nameOf(c)"
+          :data-stone="`${c.stone.assignmentId} ${c.at.key}`"
+          @focus="emit('enter')"
+          @keydown="stoneKeys($event, c)"
+        >
+          <span class="title">{{ c.stone.title }}</span>
+          <span class="said"
+            >{{ c.stone.minutes }} min · {{ until(c)
+            }}<template v-if="c.stone.state === 'held'"> · held</template
+            ><template v-if="c.at.isOwn"> · alone</template
+            ><template v-if="!c.at.isByDays"> · with its lesson</template></span
+          >
+        </button></UDropdownMenu
+      >
+    </div>
+  </td>
+</template>
+
+<style scoped>
+td {
+  padding: 0.2rem;
+  vertical-align: top;
+  border-bottom: 1px solid var(--ui-border);
+  border-left: 1px solid var(--ui-border);
+  height: 2.4rem;
+}
+td:not(.meets) {
+  background: color-mix(in oklab, var(--ui-bg-muted) 70%, transparent);
+}
+td.aim {
+  cursor: copy;
+}
+td.over {
+  outline: 2px solid var(--ui-primary);
+  outline-offset: -2px;
+}
+.stone {
+  border: 1px solid var(--stone-line);
+  border-radius: 7px 8px 6px 8px;
+  background: var(--stone-face);
+  cursor: grab;
+}
+.stone + .stone {
+  margin-top: 0.2rem;
+}
+.stone.held {
+  border-style: dashed;
+}
+.stone.hung {
+  border-color: transparent;
+  background: transparent;
+  cursor: default;
+}
+.stone.own {
+  border-left-width: 4px;
+}
+button {
+  display: grid;
+  width: 100%;
+  text-align: left;
+  padding: 0.2rem 0.4rem;
+  min-height: 1.6rem;
+}
+.title {
+  overflow-wrap: anywhere;
+}
+</style>

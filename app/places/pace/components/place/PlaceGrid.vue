@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, nextTick, useTemplateRef } from 'vue'
+import type { IsoDay, ResourceId } from '#core/base'
+import type { PlacedStone, Placing } from '#shared/contracts/placing'
+import { useGridKeys } from '~/shared/frame/gridKeys'
+import { count } from '~/shared/words/numbers'
+import { sayDay } from '~/shared/words/times'
+import { byCell } from '../../composables/placing'
+import PlaceCell from './PlaceCell.vue'
+
+/** Days down, classes and groups across: what learners have from which day on. */
+const props = defineProps<{
+  of: Placing
+  today: IsoDay
+  /** A piece that was taken in hand: it is laid where somebody clicks, or presses Enter. */
+  hand: string | null
+  busy: boolean
+}>()
+const emit = defineEmits<{
+  lay: [pieceId: ResourceId, on: IsoDay]
+  move: [stone: PlacedStone, key: string, on: IsoDay]
+  take: [stone: PlacedStone, key: string | null]
+}>()
+const cells = computed(() => byCell(props.of))
+const openDays = computed(() => props.of.days.filter((d) => d.closedBy === null).map((d) => d.on))
+const { isStop, move, stopAt } = useGridKeys(() => ({
+  rows: openDays.value.length,
+  columns: props.of.columns.length,
+}))
+const meets = computed(() => new Map(props.of.columns.map((c) => [c.key, new Set<string>(c.meetingDays)])))
+const table = useTemplateRef<HTMLElement>('table')
+/** One school day later or earlier; the focus goes along. */
+async function step(stone: PlacedStone, key: string, from: IsoDay, by: 1 | -1): Promise<void> {
+  const row = openDays.value.indexOf(from) + by
+  const on = openDays.value[row]
+  if (!on) return
+  stopAt(
+    row,
+    props.of.columns.findIndex((c) => c.key === key),
+  )
+  emit('move', stone, key, on)
+  await nextTick()
+}
+/** After a stone has moved, the focus is where it lies now. */
+function focusOn(stone: PlacedStone, key: string): void {
+  table.value?.querySelector<HTMLElement>(`[data-stone="${stone.assignmentId} ${key}"]`)?.focus()
+}
+const isMonday = (on: IsoDay) => sayDay(on).startsWith('Mon')
+defineExpose({ focusOn })
+</script>
+
+<template>
+  <div class="scroll" tabindex="-1">
+    <table ref="table" class="place" data-hook="place-grid">
+      <thead>
+        <tr>
+          <th scope="col" class="day"><span class="sr-only">Day</span></th>
+          <th v-for="c in of.columns" :key="c.key" scope="col">
+            {{ c.name }} <span class="said font-normal">{{ count(c.learners, 'learner') }}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="d in of.days"
+          :key="d.on"
+          :class="{ now: d.on === today, shut: d.closedBy, week: isMonday(d.on) }"
+        >
+          <th scope="row" class="day">
+            {{ sayDay(d.on) }}<span v-if="d.closedBy" class="said block font-normal">{{ d.closedBy }}</span>
+          </th>
+          <td v-if="d.closedBy" :colspan="of.columns.length" />
+          <template v-else>
+            <PlaceCell
+              v-for="(c, i) in of.columns"
+              :key="c.key"
+              :list="cells.get(`${d.on} ${c.key}`) ?? []"
+              :column="c"
+              :on="d.on"
+              :meets="meets.get(c.key)?.has(d.on) ?? false"
+              :stop="isStop(openDays.indexOf(d.on), i)"
+              :hand="hand"
+              :busy="busy"
+              @enter="stopAt(openDays.indexOf(d.on), i)"
+              @arrow="move"
+              @lay="emit('lay', $event, d.on)"
+              @drop="(stone, key) => emit('move', stone, key, d.on)"
+              @step="(stone, by) => step(stone, c.key, d.on, by)"
+              @take="(stone, key) => emit('take', stone, key)"
+            />
+          </template>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow: auto;
+  max-height: calc(100vh - 15rem);
+  min-height: 20rem;
+  border: 1px solid var(--ui-border);
+}
+.place {
+  width: 100%;
+  border-collapse: separate;
+  border-spacing: 0;
+  table-layout: fixed;
+  min-width: calc(6rem + 9rem * var(--columns, 3));
+  font-size: 0.85rem;
+}
+th {
+  text-align: left;
+  vertical-align: top;
+  padding: 0.35rem 0.5rem;
+  font-weight: 600;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  background: var(--ui-bg);
+  border-bottom: 1px solid var(--ui-border-accented);
+}
+.day {
+  width: 6rem;
+  white-space: nowrap;
+  border-bottom: 1px solid var(--ui-border);
+}
+.week > * {
+  border-top: 2px solid var(--ui-border-accented);
+}
+.now .day {
+  color: var(--today);
+  box-shadow: inset 3px 0 0 var(--today);
+}
+.shut .day {
+  color: var(--ui-text-muted);
+}
+.shut td {
+  background: var(--hatch);
+  border-bottom: 1px solid var(--ui-border);
+}
+</style>

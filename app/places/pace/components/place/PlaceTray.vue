@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import type { IsoDay, ResourceId } from '#core/base'
+import { groupBy } from '#core/base'
+import { oneADay } from '#core/placing'
+import type { ToLay } from '#core/placing'
+import type { Placing } from '#shared/contracts/placing'
+import { useTray } from '~/places/shelf'
+import DayField from '~/shared/fields/DayField.vue'
+import { sayPiece } from '~/shared/words/pieces'
+import { count } from '~/shared/words/numbers'
+import { holdPiece } from '../../desk/holdPiece'
+
+/** What was gathered, by topic, with counts and minutes: to be laid one by one, or in order over the days. */
+const props = defineProps<{ of: Placing; today: IsoDay; busy: boolean }>()
+const emit = defineEmits<{ lay: [pieces: readonly ToLay[]] }>()
+const hand = defineModel<string | null>('hand', { required: true })
+const tray = useTray()
+onMounted(() => tray.load())
+const topics = computed(() => groupBy(tray.cards, (c) => tray.topicOf(c)))
+/** How often each piece lies in the stretch. */
+const lies = computed(() => {
+  const counts = new Map<string, number>()
+  for (const id of props.of.stones.flatMap((s) => s.resourceIds)) counts.set(id, (counts.get(id) ?? 0) + 1)
+  return counts
+})
+const fresh = computed(() => tray.cards.filter((c) => !lies.value.has(c.id)))
+const from = ref<IsoDay | null>(null)
+const EVERY = [
+  { value: 'meeting', label: 'each meeting of the first class' },
+  { value: 'day', label: 'each school day' },
+]
+const every = ref('meeting')
+const days = computed(() => {
+  const open = props.of.days.filter((d) => d.closedBy === null).map((d) => d.on)
+  const meetings = props.of.columns[0]?.meetingDays ?? []
+  const start = from.value ?? (open.find((on) => on >= props.today) || open[0])
+  return start ? oneADay(fresh.value.length, every.value === 'day' ? open : meetings, start) : []
+})
+function layAll(): void {
+  const pieces = days.value.flatMap((on, i) => {
+    const id = fresh.value[i]?.id
+    return id ? [{ resourceId: id, on }] : []
+  })
+  emit('lay', pieces)
+}
+function take(id: ResourceId): void {
+  hand.value = hand.value === id ? null : id
+}
+</script>
+
+<template>
+  <section class="grid gap-3 content-start" aria-label="Tray" data-hook="place-tray">
+    <p v-if="tray.cards.length === 0">
+      Your tray is empty. Tick pieces on the <NuxtLink class="plain" to="/shelf">shelf</NuxtLink>: they wait
+      here to be laid.
+    </p>
+    <template v-else>
+      <p data-hook="gathered">
+        <b>{{ count(tray.sums.all.count, 'piece') }}, {{ tray.sums.all.minutes }} min</b> gathered.
+        <span class="said">Drag one onto a day, or take it in hand and choose the day.</span>
+      </p>
+      <div v-for="t in tray.sums.topics" :key="t.topic">
+        <h3>
+          {{ t.topic }}
+          <span class="said font-normal">{{ count(t.count, 'piece') }}, {{ t.minutes }} min</span>
+        </h3>
+        <ul>
+          <li
+            v-for="p in topics.get(t.topic)"
+            :key="p.id"
+            :ref="(el) => holdPiece(el as HTMLElement | null, p.id)"
+            :class="{ hand: hand === p.id }"
+          >
+            <span class="flex-1 min-w-0"
+              >{{ p.title }}
+              <span class="said block"
+                >{{ sayPiece(p) }}<template v-if="lies.has(p.id)"> · lies here</template></span
+              ></span
+            ><UButton
+              size="xs"
+              color="neutral"
+              :variant="hand === p.id ? 'solid' : 'outline'"
+              :aria-pressed="hand === p.id"
+              :aria-label="`Take in hand: ${p.title}`"
+              @click="take(p.id)"
+              >{{ hand === p.id ? 'In hand' : 'Take' }}</UButton
+            >
+          </li>
+        </ul>
+      </div>
+      <div class="grid gap-2 all">
+        <h3>All in order, one on</h3>
+        <USelect v-model="every" size="sm" :items="EVERY" aria-label="One piece on" data-hook="place-every" />
+        <DayField v-model="from" :today="today" may-be-empty label="From" name="lay-from" />
+        <UButton
+          size="sm"
+          variant="outline"
+          class="justify-self-start"
+          :disabled="busy || days.length === 0 || of.columns.length === 0"
+          data-hook="lay-all"
+          @click="layAll"
+          >Lay {{ count(days.length, 'piece') }}</UButton
+        >
+        <p v-if="days.length < fresh.length" class="said">
+          {{ count(fresh.length - days.length, 'piece') }} more than there are days in the stretch.
+        </p>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: start;
+  padding: 0.3rem 0;
+  border-bottom: 1px solid var(--ui-border);
+  cursor: grab;
+}
+li.hand {
+  box-shadow: inset 3px 0 0 var(--ui-primary);
+  padding-left: 0.5rem;
+}
+.all {
+  border-top: 2px solid var(--ui-border-accented);
+  padding-top: 0.6rem;
+}
+</style>

@@ -1,0 +1,23 @@
+import type { IsoDay, ResourceId } from '../base'
+
+/** As many pieces as one act lays. */
+export const MOST_LAID = 60
+/** As many days as a stretch of time for placing may have. */
+export const MOST_DAYS = 190
+
+/** From which day work is there, and through which it can be handed in; null: without an end. */
+export interface PlacedDays {
+  readonly opensOn: IsoDay
+  readonly throughOn: IsoDay | null
+}
+
+/** Where a piece lies for one class or group. `isOwn`: it was moved for them alone, and no longer goes with the others. */
+export interface Placed extends PlacedDays {
+  readonly isOwn: boolean
+}
+
+/** A piece to lay on a day. */
+export interface ToLay {
+  readonly resourceId: ResourceId
+  readonly on: IsoDay
+}

@@ -1,0 +1,67 @@
+import { ok, refuse } from '#core/base'
+import type { ClassId, IsoDay, Result, UserId } from '#core/base'
+import type { AccessRefusal, Actor } from '#core/access'
+import { keyOf } from '#core/audience'
+import type { Target } from '#core/audience'
+import { groupsOf, learnersOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
+import { groundsOf } from '../pacing/grounds'
+import type { ClassGround } from '../pacing/grounds'
+import { ownClasses } from '../week/ownClasses'
+
+/** A class or group for which pieces are laid, with the days on which it meets. */
+export interface PlacingColumn {
+  readonly key: string
+  readonly target: Target
+  readonly name: string
+  readonly learnerIds: readonly UserId[]
+  readonly ground: ClassGround
+  readonly meetingDays: readonly IsoDay[]
+}
+
+/** Classes of the actor, and groups in them, as columns in the order in which they are asked for. */
+export async function columnsFor(
+  tx: Connection,
+  actor: Actor,
+  targets: readonly Target[],
+): Promise<Result<readonly PlacingColumn[], AccessRefusal>> {
+  const all = await allColumns(tx, actor)
+  const asked = [...new Set(targets.map(keyOf))]
+  const found = asked.flatMap((key) => all.get(key) ?? [])
+  return found.length === asked.length
+    ? ok(found)
+    : refuse({ code: 'access/not-found', what: 'class or group' })
+}
+
+async function allColumns(tx: Connection, actor: Actor): Promise<ReadonlyMap<string, PlacingColumn>> {
+  const records = await ownClasses(tx, actor)
+  const grounds = await groundsOf(tx, records)
+  const classIds = records.map((r) => r.id)
+  const learners = await learnersOf(tx, classIds)
+  const days = new Map(
+    [...grounds].map(([id, { calendar }]) => [id, [...new Set(calendar.meetings.map((m) => m.on))]]),
+  )
+  const column = (target: Target, classId: ClassId, name: string, learnerIds: readonly UserId[]) => {
+    const ground = grounds.get(classId)
+    const of = { key: keyOf(target), target, name, learnerIds, meetingDays: days.get(classId) ?? [] }
+    return ground ? [[of.key, { ...of, ground }] as const] : []
+  }
+  const ofClasses = records.flatMap(({ id, name }) =>
+    column(
+      { kind: 'class', classId: id },
+      id,
+      name,
+      (learners.get(id) ?? []).map((l) => l.id),
+    ),
+  )
+  const shortNames = new Map(records.map((r) => [r.id, r.shortName]))
+  const ofGroups = (await groupsOf(tx, classIds)).flatMap((g) =>
+    column(
+      { kind: 'group', groupId: g.id },
+      g.classId,
+      `${g.name}, ${shortNames.get(g.classId) ?? ''}`,
+      g.learnerIds,
+    ),
+  )
+  return new Map([...ofClasses, ...ofGroups])
+}

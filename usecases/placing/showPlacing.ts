@@ -1,0 +1,128 @@
+import { addDays, ok, refuse } from '#core/base'
+import type { AssignmentId, Instant, IsoDay, ResourceId, Result } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { keyOf } from '#core/audience'
+import type { Target } from '#core/audience'
+import { resolveWindow } from '#core/availability'
+import { schoolDays } from '#core/calendar'
+import { MOST_DAYS, placedFor } from '#core/placing'
+import type { Placed, PlacingRefusal } from '#core/placing'
+import type { Assignment, AssignmentState } from '#core/work'
+import { assignmentIdsNear, assignmentsById, begunBy, formName, formsInShort } from '#db/repositories'
+import type { Deps } from '../deps'
+import { columnsFor } from './columns'
+import type { PlacingColumn } from './columns'
+
+/** Where work lies for one column. */
+export interface LiesAt extends Placed {
+  readonly key: string
+  /** It lies on whole days, and can be moved; else it hangs on a lesson, or goes by the hour. */
+  readonly isByDays: boolean
+}
+
+/** Work that lies in a stretch of time, in one column or several. */
+export interface Stone {
+  readonly assignmentId: AssignmentId
+  readonly version: number
+  readonly title: string
+  readonly state: AssignmentState
+  readonly resourceIds: readonly ResourceId[]
+  readonly minutes: number
+  /** So many learners have begun. */
+  readonly begun: number
+  readonly at: readonly LiesAt[]
+}
+
+/** What a teacher places in which time, for whom. */
+export interface PlacingOf {
+  readonly targets: readonly Target[]
+  readonly from: IsoDay
+  readonly through: IsoDay
+}
+
+/** A stretch of time with what lies in it for classes and groups: from which day learners have what. */
+export async function showPlacing(deps: Pick<Deps, 'store' | 'clock'>, actor: Actor, of: PlacingOf) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const stretch = checkStretch(of)
+  if (!stretch.ok) return stretch
+  const tx = deps.store.read
+  const columns = await columnsFor(tx, actor, of.targets)
+  if (!columns.ok) return columns
+  const classIds = [...new Set(columns.value.map((c) => c.ground.record.id))]
+  const near = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
+  const works = near.filter((w) => w.state !== 'withdrawn')
+  const placed = works.flatMap((work) => {
+    const at = columns.value.flatMap((c) => liesIn(work, c, of))
+    return at.length > 0 ? [{ work, at }] : []
+  })
+  const ids = placed.map((p) => p.work.id)
+  const begun = await begunBy(tx, ids)
+  const forms = await formsInShort(
+    tx,
+    placed.flatMap((p) => p.work.pieces),
+  )
+  const minutesOf = ({ pieces }: Assignment) =>
+    pieces.reduce((sum, p) => sum + (forms.get(formName(p))?.minutes ?? 0), 0)
+  const [first] = columns.value
+  return ok({
+    now: deps.clock.now(),
+    zone: first?.ground.year.zone ?? 'UTC',
+    columns: columns.value.map(({ key, target, name, learnerIds, meetingDays }) => ({
+      key,
+      target,
+      name,
+      learners: learnerIds.length,
+      meetingDays: meetingDays.filter((on) => of.from <= on && on <= of.through),
+    })),
+    days: first ? daysOf(first, of) : [],
+    stones: placed.map(({ work, at }): Stone => ({
+      assignmentId: work.id,
+      version: work.version,
+      title: work.title,
+      state: work.state,
+      resourceIds: work.pieces.map((p) => p.resourceId),
+      minutes: minutesOf(work),
+      begun: begun.get(work.id)?.size ?? 0,
+      at,
+    })),
+  })
+}
+
+/** Refused when a stretch ends before it begins, or is longer than a school year. */
+function checkStretch({ from, through }: PlacingOf): Result<true, PlacingRefusal> {
+  return from <= through && through < addDays(from, MOST_DAYS)
+    ? ok(true)
+    : refuse({ code: 'placing/bad-stretch', field: 'from', most: MOST_DAYS })
+}
+
+/** School days of the stretch; with what closes one. */
+function daysOf({ ground }: PlacingColumn, { from, through }: PlacingOf) {
+  return schoolDays(ground.year)
+    .filter((d) => from <= d.on && d.on <= through)
+    .map(({ on, closedBy }) => ({ on, closedBy }))
+}
+
+function liesIn(work: Assignment, column: PlacingColumn, { from, through }: PlacingOf): readonly LiesAt[] {
+  const { key, target, ground } = column
+  const own = work.targets.find((t) => keyOf(t.target) === key)
+  if (!own || (target.kind === 'class' && work.notFor.includes(target.classId))) return []
+  const placed = placedFor(work, key)
+  const days = placed ?? resolvedDays(work, own.overrides.window ?? {}, ground)
+  if (days === null || days.opensOn < from || days.opensOn > through) return []
+  return [{ isOwn: false, ...days, key, isByDays: placed !== null }]
+}
+
+function resolvedDays(
+  { window, publishedAt, createdAt }: Assignment,
+  own: Partial<Assignment['window']>,
+  { ground }: PlacingColumn['ground'],
+): Pick<Placed, 'opensOn' | 'throughOn'> | null {
+  const resolved = resolveWindow({ ...window, ...own }, ground)
+  if (!resolved.ok) return null
+  const { opens, listed, due, closes } = resolved.value
+  const from = opens ?? listed ?? publishedAt ?? createdAt
+  const until = due ?? closes
+  const dayOf = (at: Instant) => ground.zone.local(at).on
+  return { opensOn: dayOf(from), throughOn: until === null ? null : dayOf((until - 1) as Instant) }
+}
