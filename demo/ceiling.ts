@@ -11,7 +11,7 @@ import type { DemoSchool } from './school'
 
 /** Of this a learner has one piece open at a time: the second waits until the first is handed in. */
 export const MORE_PRACTICE = { name: 'More practice', weight: 0, most: 1 }
-const GIVEN = { section: '7E', learners: [3, 8, 14], pieces: ['mat203', 'mat303'] } as const
+const GIVEN = { section: '7E', learners: [3, 8, 14], pieces: ['mat203', 'mat104'] } as const
 
 /** Some learners of a class get two pieces of more practice, and have room for one. */
 export async function giveMorePractice(deps: Deps, { teacher, classes }: DemoSchool): Promise<void> {

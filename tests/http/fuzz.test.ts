@@ -11,6 +11,7 @@ import * as learning from '#shared/contracts/learning'
 import * as library from '#shared/contracts/library'
 import * as myWork from '#shared/contracts/myWork'
 import * as pacing from '#shared/contracts/pacing'
+import * as placing from '#shared/contracts/placing'
 import * as practice from '#shared/contracts/practice'
 import * as practiceRoutes from '#shared/contracts/practiceRoutes'
 import * as running from '#shared/contracts/running'
@@ -39,6 +40,7 @@ const ROUTES = [
   evidence,
   files,
   filing,
+  placing,
   learning,
   library,
   myWork,

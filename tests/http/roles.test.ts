@@ -905,6 +905,43 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, H, D, D, D, D, H],
   },
   {
+    route: 'POST /api/placing',
+    file: 'placing.post.ts',
+    body: { targets: [{ kind: 'class', classId: 'CLASS' }], from: '2026-10-19', through: '2026-10-30' },
+    shows: 'CLASS',
+    expected: [S, D, D, I, I, H, H, H, H],
+  },
+  {
+    route: 'POST /api/placing/lay',
+    file: 'placing/lay.post.ts',
+    body: {
+      targets: [{ kind: 'class', classId: 'CLASS' }],
+      pieces: [{ resourceId: 'PIECE', on: '2026-10-22' }],
+      stays: 1,
+    },
+    changes: 'assignments',
+    expected: [S, D, D, I, I, H, H, H, H],
+  },
+  {
+    route: 'POST /api/placing/move',
+    file: 'placing/move.post.ts',
+    body: {
+      assignmentId: 'WORK',
+      version: 'VERSION',
+      target: { kind: 'class', classId: 'CLASS' },
+      on: '2026-10-22',
+      alone: false,
+    },
+    expected: [S, H, H, I, I, I, H, H, H],
+  },
+  {
+    route: 'POST /api/placing/take',
+    file: 'placing/take.post.ts',
+    body: { assignmentId: 'WORK', version: 'VERSION', target: null },
+    changes: 'assignments',
+    expected: [S, H, H, I, I, I, H, H, H],
+  },
+  {
     route: 'POST /api/plans/PLAN/lay-work-preview',
     file: 'plans/[planId]/lay-work-preview.post.ts',
     body: { classIds: ['CLASS'] },

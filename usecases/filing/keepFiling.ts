@@ -3,8 +3,8 @@ import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkFiling, refiled } from '#core/filing'
 import type { Filing, FilingCommand, FilingRefusal, Renamed } from '#core/filing'
-import { draftOf, namedClasses, takenBack } from '#core/work'
-import { addToJournal, assignmentIdsTouching, assignmentsById, filingOf, saveFiling } from '#db/repositories'
+import { draftOf, takenBack } from '#core/work'
+import { addToJournal, assignmentIdsNear, assignmentsById, filingOf, saveFiling } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../deps'
 import { writing } from '../rollback'
@@ -43,7 +43,7 @@ export async function showFiling(
 }
 
 async function worksOf(tx: Connection, classId: ClassId) {
-  const works = await assignmentsById(tx, await assignmentIdsTouching(tx, [classId]))
+  const works = await assignmentsById(tx, await assignmentIdsNear(tx, [classId]))
   return works.filter((w) => w.state !== 'withdrawn')
 }
 
@@ -85,10 +85,10 @@ export async function keepFiling(
     const done: DoneToWork[] = []
     for (const work of await worksOf(tx, classId)) {
       const about = refiled(work.about, renamed)
-      const isOnlyHere = namedClasses(work).every((id) => id === classId)
-      if (about === work.about || !isOnlyHere) continue
+      if (about === work.about) continue
       const found = await workFor(tx, actor, work.id)
       if (!found.ok) return found
+      if (!found.value.goesTo.every((id) => id === classId)) continue
       const changed = await changeIn(doing, found.value, { ...draftOf(work), about })
       if (!changed.ok) return changed
       done.push(changed.value)

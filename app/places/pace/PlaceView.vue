@@ -123,7 +123,7 @@ useHead({
         :disabled="held.length === 0 || isBusy"
         data-hook="publish-placed"
         @click="() => void publish()"
-        >Publish {{ count(held.length, 'held piece') }}</UButton
+        >{{ held.length > 0 ? `Publish ${count(held.length, 'held piece')}` : 'Nothing is held' }}</UButton
       >
     </header>
     <div class="controls" data-print="hide">
@@ -134,7 +134,7 @@ useHead({
         multiple
         class="w-72"
         placeholder="Classes and groups"
-        aria-label="Classes and groups"
+        :aria-label="`Classes and groups: ${chosen.map((c) => c.label).join(', ')}`"
         data-hook="place-for"
         @update:model-value="put({ for: ($event as string[]).join(',') })"
       />
@@ -175,7 +175,6 @@ useHead({
           :of="shown"
           :today="today"
           :hand="hand"
-          :busy="isBusy"
           @lay="layOne"
           @move="moveStone"
           @take="take"

@@ -40,15 +40,25 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
   }
   watch([choice, () => desk.steps], () => isBusy.value || void load(), { immediate: true })
 
-  async function act(send: () => Promise<Reply>, done = ''): Promise<boolean> {
-    if (isBusy.value) return false
+  /** Acts go out one after the other, each on what the one before has left. */
+  let sending: Promise<unknown> = Promise.resolve()
+  let waiting = 0
+  function act(send: () => Promise<Reply>, done = ''): Promise<boolean> {
+    waiting++
     isBusy.value = true
-    const reply = await send()
-    if (!reply.ok) tell.refused(reply.error)
-    else if (done) tell.done(done)
-    await Promise.all([load(), desk.load(true)])
-    isBusy.value = false
-    return reply.ok
+    const acted = sending.then(async () => {
+      const reply = await send()
+      if (!reply.ok) tell.refused(reply.error)
+      else if (done) tell.done(done)
+      await load()
+      waiting--
+      isBusy.value = waiting > 0
+      // what can be undone is said above; nobody waits for it
+      void desk.load(true)
+      return reply.ok
+    })
+    sending = acted
+    return acted
   }
 
   const lay = (pieces: readonly ToLay[], stays: number | null) =>
@@ -57,25 +67,25 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
         call(LayPieces, {
           body: { targets: [...(choice.value?.targets ?? [])], pieces: [...pieces], stays },
         }),
-      `${count(pieces.length, 'piece')} laid, held until you publish`,
+      pieces.length > 1 ? `${count(pieces.length, 'piece')} laid, held until you publish` : '',
     )
-  const of = ({ assignmentId, version }: PlacedStone, key: string) => ({
-    assignmentId,
-    version,
-    target: shown.value?.columns.find((c) => c.key === key)?.target ?? null,
-  })
+  /** Work as it stands by now: an act before may have changed it. */
+  function asItStands({ assignmentId, version }: PlacedStone) {
+    const now = shown.value?.stones.find((s) => s.assignmentId === assignmentId)
+    return { assignmentId, version: now?.version ?? version }
+  }
+  const targetOf = (key: string) => shown.value?.columns.find((c) => c.key === key)?.target ?? null
   /** To another day, with those that it lies together with, or alone. */
   function move(stone: PlacedStone, key: string, on: IsoDay, alone: boolean): Promise<boolean> {
-    const { target, ...work } = of(stone, key)
+    const target = targetOf(key)
     if (!target) return Promise.resolve(false)
-    return act(() => call(MovePlaced, { body: { ...work, target, on, alone } }))
+    return act(() => call(MovePlaced, { body: { ...asItStands(stone), target, on, alone } }))
   }
   /** Out of one class or group, or (`key` null) out of all. */
-  const take = (stone: PlacedStone, key: string | null) =>
-    act(
-      () => call(TakePlaced, { body: key === null ? { ...of(stone, ''), target: null } : of(stone, key) }),
-      key === null ? 'Taken out everywhere' : 'Taken out here',
-    )
+  function take(stone: PlacedStone, key: string | null): Promise<boolean> {
+    const target = key === null ? null : targetOf(key)
+    return act(() => call(TakePlaced, { body: { ...asItStands(stone), target } }))
+  }
 
   const held = computed(() =>
     (shown.value?.stones ?? []).filter((s) => s.state === 'held' && s.at.some((at) => at.isByDays)),

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, ResourceId } from '#core/base'
@@ -17,7 +16,6 @@ const props = defineProps<{
   /** The one cell to which the Tab key goes. */
   stop: boolean
   hand: string | null
-  busy: boolean
 }>()
 const emit = defineEmits<{
   enter: []
@@ -60,7 +58,7 @@ function keys(event: KeyboardEvent): void {
   } else emit('arrow', event)
 }
 function stoneKeys(event: KeyboardEvent, { stone, at }: InCell): void {
-  if (!at.isByDays || props.busy) return
+  if (!at.isByDays) return
   const by = { ArrowUp: -1, ArrowDown: 1 }[event.key] as 1 | -1 | undefined
   if (by && event.altKey) {
     event.preventDefault()
@@ -70,34 +68,21 @@ function stoneKeys(event: KeyboardEvent, { stone, at }: InCell): void {
     emit('take', stone, event.shiftKey ? null : at.key)
   }
 }
-const open = (stone: PlacedStone) => void navigateTo(`/work/${stone.assignmentId}`)
 const menuOf = ({ stone, at }: InCell) => [
-  [{ label: 'Open', icon: 'i-lucide-pencil', onSelect: () => open(stone) }],
-  ...(at.isByDays
-    ? [
-        [
-          { label: 'A school day earlier', kbds: ['alt', '↑'], onSelect: () => emit('step', stone, -1) },
-          { label: 'A school day later', kbds: ['alt', '↓'], onSelect: () => emit('step', stone, 1) },
-        ],
-        [
-          {
-            label: `Take out of ${props.column.name}`,
-            kbds: ['delete'],
-            onSelect: () => emit('take', stone, at.key),
-          },
-          {
-            label: 'Take out everywhere',
-            kbds: ['shift', 'delete'],
-            onSelect: () => emit('take', stone, null),
-          },
-        ],
-      ]
-    : []),
+  [
+    { label: 'A school day earlier', kbds: ['alt', '↑'], onSelect: () => emit('step', stone, -1) },
+    { label: 'A school day later', kbds: ['alt', '↓'], onSelect: () => emit('step', stone, 1) },
+  ],
+  [
+    {
+      label: `Take out of ${props.column.name}`,
+      kbds: ['delete'],
+      onSelect: () => emit('take', stone, at.key),
+    },
+    { label: 'Take out everywhere', kbds: ['shift', 'delete'], onSelect: () => emit('take', stone, null) },
+  ],
 ]
 const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayDay(at.throughOn)}`)
-const nameOf = (c: InCell) =>
-  `${c.stone.title}, ${props.column.name}, from ${sayDay(props.on)} ${until(c)}, ${c.stone.state}` +
-  (c.at.isOwn ? ', lies alone' : '')
 </script>
 
 <template>
@@ -119,25 +104,35 @@ const nameOf = (c: InCell) =>
       :ref="(el) => holdStone(el as HTMLElement | null, c)"
       class="stone"
       :class="{ held: c.stone.state === 'held', hung: !c.at.isByDays, own: c.at.isOwn }"
+      @keydown="stoneKeys($event, c)"
     >
-      <UDropdownMenu :items="menuOf(c)"
-        ><button
-          type="button"
-          :tabindex="stop ? 0 : -1"
-          :aria-label="nameOf(c)"
-          :data-stone="`${c.stone.assignmentId} ${c.at.key}`"
-          @focus="emit('enter')"
-          @keydown="stoneKeys($event, c)"
-        >
-          <span class="title">{{ c.stone.title }}</span>
-          <span class="said"
-            >{{ c.stone.minutes }} min · {{ until(c)
-            }}<template v-if="c.stone.state === 'held'"> · held</template
-            ><template v-if="c.at.isOwn"> · alone</template
-            ><template v-if="!c.at.isByDays"> · with its lesson</template></span
-          >
-        </button></UDropdownMenu
+      <NuxtLink
+        class="face"
+        draggable="false"
+        :to="`/work/${c.stone.assignmentId}`"
+        :tabindex="stop ? 0 : -1"
+        :data-stone="`${c.stone.assignmentId} ${c.at.key}`"
+        @focus="emit('enter')"
       >
+        <span class="title">{{ c.stone.title }}</span>
+        <span class="sr-only">{{ column.name }}, from {{ sayDay(on) }}</span>
+        <span class="said"
+          >{{ c.stone.minutes }} min · {{ until(c)
+          }}<template v-if="c.stone.state === 'held'"> · held</template
+          ><template v-if="c.at.isOwn"> · alone</template
+          ><template v-if="!c.at.isByDays"> · with its lesson</template></span
+        >
+      </NuxtLink>
+      <UDropdownMenu v-if="c.at.isByDays" :items="menuOf(c)"
+        ><UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-ellipsis"
+          :tabindex="stop ? 0 : -1"
+          :aria-label="`More for ${c.stone.title}, ${column.name}`"
+          @focus="emit('enter')"
+      /></UDropdownMenu>
     </div>
   </td>
 </template>
@@ -161,6 +156,8 @@ td.over {
   outline-offset: -2px;
 }
 .stone {
+  display: flex;
+  align-items: start;
   border: 1px solid var(--stone-line);
   border-radius: 7px 8px 6px 8px;
   background: var(--stone-face);
@@ -180,10 +177,10 @@ td.over {
 .stone.own {
   border-left-width: 4px;
 }
-button {
+.face {
+  flex: 1;
+  min-width: 0;
   display: grid;
-  width: 100%;
-  text-align: left;
   padding: 0.2rem 0.4rem;
   min-height: 1.6rem;
 }

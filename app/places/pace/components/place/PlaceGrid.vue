@@ -14,7 +14,6 @@ const props = defineProps<{
   today: IsoDay
   /** A piece that was taken in hand: it is laid where somebody clicks, or presses Enter. */
   hand: string | null
-  busy: boolean
 }>()
 const emit = defineEmits<{
   lay: [pieceId: ResourceId, on: IsoDay]
@@ -80,7 +79,6 @@ defineExpose({ focusOn })
               :meets="meets.get(c.key)?.has(d.on) ?? false"
               :stop="isStop(openDays.indexOf(d.on), i)"
               :hand="hand"
-              :busy="busy"
               @enter="stopAt(openDays.indexOf(d.on), i)"
               @arrow="move"
               @lay="emit('lay', $event, d.on)"

@@ -61,10 +61,10 @@ function take(id: ResourceId): void {
         <span class="said">Drag one onto a day, or take it in hand and choose the day.</span>
       </p>
       <div v-for="t in tray.sums.topics" :key="t.topic">
-        <h3>
+        <h2>
           {{ t.topic }}
           <span class="said font-normal">{{ count(t.count, 'piece') }}, {{ t.minutes }} min</span>
-        </h3>
+        </h2>
         <ul>
           <li
             v-for="p in topics.get(t.topic)"
@@ -90,7 +90,7 @@ function take(id: ResourceId): void {
         </ul>
       </div>
       <div class="grid gap-2 all">
-        <h3>All in order, one on</h3>
+        <h2>All in order, one on</h2>
         <USelect v-model="every" size="sm" :items="EVERY" aria-label="One piece on" data-hook="place-every" />
         <DayField v-model="from" :today="today" may-be-empty label="From" name="lay-from" />
         <UButton

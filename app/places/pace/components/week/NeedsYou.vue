@@ -78,7 +78,8 @@ const people = computed(() => props.lines?.filter((l) => !isAct(l)) ?? [])
   padding-left: 0.5rem;
 }
 .needs .plan,
-.needs .series {
+.needs .series,
+.needs .queue {
   border-left: 4px solid var(--ui-warning);
   padding-left: 0.5rem;
 }
