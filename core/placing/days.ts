@@ -2,8 +2,8 @@ import type { IsoDay } from '../base'
 import type { PlacedDays } from './types'
 
 /**
- * Through which day a piece stays that is laid on a day: that of the class's `stays`-th meeting afterwards, or of its last
- * one. A class without a meeting afterwards has it on that day only. `stays` null: without an end.
+ * Through which day a piece stays that is laid on a day: that of the class's `stays`-th meeting afterwards, or of its
+ * last one. A class without a meeting afterwards has it on that day only. `stays` null: without an end.
  */
 export function throughOf(on: IsoDay, meetingDays: readonly IsoDay[], stays: number | null): IsoDay | null {
   if (stays === null) return null

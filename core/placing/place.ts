@@ -21,8 +21,8 @@ export interface PieceToLay {
 export type MeetingDays = ReadonlyMap<string, readonly IsoDay[]>
 
 /**
- * A piece as work for classes and groups from a day on: for all of them the same day, and for each through the n-th of its
- * own meetings afterwards.
+ * A piece as work for classes and groups from a day on: for all of them the same day, and for each through the n-th
+ * of its own meetings afterwards.
  */
 export function placedDraft(
   piece: PieceToLay,
@@ -54,7 +54,9 @@ export function placedDraft(
   }
 }
 
-/** Where work lies for a target by whole days; null where a moment of it hangs on a lesson, or has a time of its own. */
+/**
+ * Where work lies for a target by whole days; null where a moment of it hangs on a lesson, or has a time of its own.
+ */
 export function placedFor(draft: Pick<Draft, 'window' | 'targets'>, key: string): Placed | null {
   const of = draft.targets.find((t) => keyOf(t.target) === key)
   if (!of) return null
@@ -65,7 +67,8 @@ export function placedFor(draft: Pick<Draft, 'window' | 'targets'>, key: string)
 
 /**
  * Work on another day: for all that lie together, or for one target alone, which goes with the others no longer until
- * it lies on their day again. For each it stays over as many meetings as before. Null where it does not lie on a day for that target.
+ * it lies on their day again. For each it stays over as many meetings as before. Null where it does not lie on a day
+ * for that target.
  */
 export function movedTo(
   draft: Draft,

@@ -11,7 +11,10 @@ export interface PlacedDays {
   readonly throughOn: IsoDay | null
 }
 
-/** Where a piece lies for one class or group. `isOwn`: it was moved for them alone, and no longer goes with the others. */
+/**
+ * Where a piece lies for one class or group. `isOwn`: it was moved for them alone, and no longer goes with the
+ * others.
+ */
 export interface Placed extends PlacedDays {
   readonly isOwn: boolean
 }

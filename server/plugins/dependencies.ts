@@ -40,7 +40,10 @@ export default defineNitroPlugin((nitro) => {
 /** How soon what is new goes out by mail, and what waited for room is given. */
 const POST_EVERY_MS = 5000
 
-/** Gives what waited and has room by now, and mails what has become known; what fails is told by the log, and what was not taken goes with the next round. */
+/**
+ * Gives what waited and has room by now, and mails what has become known; what fails is told by the log, and what was
+ * not taken goes with the next round.
+ */
 async function post({ deps }: ServerDeps): Promise<void> {
   await turnQueues(deps).catch((error: unknown) => log('queues-failed', { reason: messageOf(error) }))
   await mailNotices(deps).catch((error: unknown) => log('mail-failed', { reason: messageOf(error) }))

@@ -23,6 +23,15 @@ export const ShowLoad = contract<ClassLoad>()({
   query: z.strictObject({ spread: z.enum(SPREADS) }),
 })
 
+/** Weeks in which learners of a class carry more than the limits, with how many they are; other weeks are absent. */
+export const ShowHeavyWeeks = contract<{
+  readonly weeks: readonly { readonly mondayOn: IsoDay; readonly learners: number }[]
+}>()({
+  method: 'GET',
+  path: '/api/classes/:classId/heavy-weeks',
+  params: z.strictObject({ classId: id<ClassId>() }),
+})
+
 /** The pieces of one learner of a class, of all their classes. */
 export interface LearnersPieces {
   readonly name: string

@@ -873,6 +873,12 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, H, H, D, H, H],
   },
   {
+    route: 'GET /api/classes/CLASS/heavy-weeks',
+    file: 'classes/[classId]/heavy-weeks.get.ts',
+    shows: 'weeks',
+    expected: [S, H, H, I, I, H, I, H, H],
+  },
+  {
     route: 'GET /api/classes/CLASS/filing',
     file: 'classes/[classId]/filing.get.ts',
     shows: 'CLASS',

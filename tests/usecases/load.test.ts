@@ -4,7 +4,7 @@ import { isoDay, mondayOf, mustBeOk } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { giveMore } from '#usecases/work/giveMore'
 import { withdrawWork } from '#usecases/work/withdrawWork'
-import { showLoad, showLoadOf } from '#usecases/load/showLoad'
+import { showHeavyWeeks, showLoad, showLoadOf } from '#usecases/load/showLoad'
 import { aSchool, publish } from '../support/world'
 
 const DUE = { ...NO_WINDOW, due: { kind: 'day' as const, on: isoDay('2026-09-09') } }
@@ -47,6 +47,18 @@ describe('what the learners of a class carry', () => {
     expect(shown.load.learners.flatMap((l) => l.pieces).every((n) => n === 0)).toBe(true)
   })
 
+  it('tells weeks in which learners carry more than the limits, and how many they are', async () => {
+    const school = await aSchool()
+    const { deps, teacher, ann, a } = school
+    const heavy = async () =>
+      mustBeOk(await showHeavyWeeks(deps, teacher, { classId: a.classId }), 'heavy').weeks
+    // six pieces are one more than is usual for a week
+    for (let n = 1; n <= 5; n++) await publish(school, { title: `Work ${n}`, window: DUE })
+    expect(await heavy()).toEqual([])
+    await publish(school, { title: 'Work 6', window: DUE, exceptIds: [ann.userId] })
+    expect((await heavy()).map((w) => w.learners)).toEqual([1])
+  })
+
   it('is for those who may see the class', async () => {
     const { deps, stranger, ann, teacher, a } = await aSchool()
     for (const who of [stranger, ann]) {
@@ -55,6 +67,8 @@ describe('what the learners of a class carry', () => {
       )
       const of = { classId: a.classId, learnerId: ann.userId }
       expect((await showLoadOf(deps, who, of)).error?.code).toBe('access/not-found')
+      const heavy = await showHeavyWeeks(deps, who, { classId: a.classId })
+      expect(heavy.error?.code).toBe('access/not-found')
     }
     const other = { classId: a.classId, learnerId: teacher.userId }
     expect((await showLoadOf(deps, teacher, other)).error?.code).toBe('access/not-found')

@@ -105,7 +105,7 @@ describe('pieces laid on days', () => {
     })
   })
 
-  it('are refused for a stretch that ends before it begins, for nobody, and for whose classes they are not', async () => {
+  it('are refused for a stretch that ends before it begins, for nobody, and in classes of others', async () => {
     const school = await laid()
     const { deps, teacher, stranger, ann, targets, check } = school
     const back = { targets, from: day(8), through: day(7) }

@@ -1,4 +1,4 @@
-import { ok, refuse } from '#core/base'
+import { groupBy, mondayOf, ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { schoolDays, zoneOf } from '#core/calendar'
@@ -41,6 +41,22 @@ export async function showLoad(
     cautions: cautionsIn(load, USUAL_LIMITS),
     now: deps.clock.now(),
   })
+}
+
+/** Weeks in which learners of a class carry more than the limits, with how many they are, in order. */
+export async function showHeavyWeeks(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Actor,
+  { classId }: { readonly classId: ClassId },
+) {
+  const shown = await showLoad(deps, actor, { classId, spread: 'window' })
+  if (!shown.ok) return shown
+  const byWeek = groupBy(shown.value.cautions, (c) => mondayOf(c.on))
+  const weeks = [...byWeek].map(([mondayOn, cautions]) => ({
+    mondayOn,
+    learners: new Set(cautions.map((c) => c.learnerId)).size,
+  }))
+  return ok({ weeks: weeks.toSorted((a, b) => (a.mondayOn < b.mondayOn ? -1 : 1)) })
 }
 
 /** What one learner of a class has to do in a week, piece by piece, of all their classes. */

@@ -38,8 +38,8 @@ export async function ceilingsOn(
 }
 
 /**
- * Who of those whom work reaches has to wait for it, because their class lets them have no more of its category at once.
- * Who has it already keeps it. `since`: from when those wait who did not yet.
+ * Who of those whom work reaches has to wait for it, because their class lets them have no more of its category at
+ * once. Who has it already keeps it. `since`: from when those wait who did not yet.
  */
 export async function whoWaits(
   tx: Connection,

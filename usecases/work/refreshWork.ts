@@ -40,7 +40,7 @@ export async function refreshGiving(
   return refreshAll(tx, await assignmentIdsGiving(tx, resourceId), now)
 }
 
-/** Resolves some published work anew, in this order. */
+/** Resolves some work anew, as far as it is published. */
 export async function refreshAll(
   tx: Connection,
   ids: readonly AssignmentId[],

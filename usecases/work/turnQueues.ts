@@ -3,7 +3,7 @@ import type { ClassId, Instant } from '#core/base'
 import { foldedName } from '#core/filing'
 import { queueTurn } from '#core/load'
 import type { QueueTurn } from '#core/load'
-import { assignmentsById, carriedBy, classesWithQueue, filingsOf, queueInClasses } from '#db/repositories'
+import { carriedBy, classesWithQueue, filingsOf, queueInClasses } from '#db/repositories'
 import type { Connection, QueuedWork } from '#db/repositories'
 import type { Deps } from '../deps'
 import { refreshAll } from './refreshWork'
@@ -48,14 +48,14 @@ export async function turnQueuesIn(
   now: Instant,
 ): Promise<number> {
   const out = (await queuesIn(tx, classIds, now)).flatMap((q) => q.out)
-  const ids = [...new Set(out.toSorted((a, b) => a.since - b.since).map((q) => q.assignmentId))]
-  await refreshAll(tx, ids, now)
+  // in whatever order: each asks again whose turn it is
+  await refreshAll(tx, [...new Set(out.map((q) => q.assignmentId))], now)
   return out.length
 }
 
 /**
- * Gives everybody what waited for them and has room by now: something was handed in, has closed, or was withdrawn. Looks
- * before it writes, so that nothing is written while nobody's turn has come. Tells how much was given.
+ * Gives everybody what waited for them and has room by now: something was handed in, has closed, or was withdrawn.
+ * Looks before it writes, so that nothing is written while nobody's turn has come. Tells how much was given.
  */
 export async function turnQueues(deps: Pick<Deps, 'store' | 'clock'>): Promise<number> {
   const now = deps.clock.now()

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import type { DeskColumn } from '../stores/deskColumn'
 import { sayDate, sayMonth } from '~/shared/words/times'
+import { count } from '~/shared/words/numbers'
+import { useHeavyWeeks } from '../composables/heavyWeeks'
 import type { DeskWeek } from '../desk/deskWeeks'
 
 const props = defineProps<{
@@ -13,6 +15,12 @@ const props = defineProps<{
 const emit = defineEmits<{ go: [ratio: number] }>()
 const track = ref<HTMLElement | null>(null)
 
+const heavy = useHeavyWeeks(() => props.column?.of.id ?? null)
+/** 'week of 5 Oct, 3 learners over the limits'. */
+function sayWeek({ mondayOn }: DeskWeek): string {
+  const over = heavy.value.get(mondayOn)
+  return `week of ${sayDate(mondayOn)}${over ? `, ${count(over, 'learner')} over the limits` : ''}`
+}
 /** A week's tint: the unit of its first stone. */
 const tints = computed(() =>
   props.weeks.map((w) => {
@@ -58,7 +66,7 @@ function keys(event: KeyboardEvent): void {
     aria-valuemin="0"
     aria-valuemax="100"
     :aria-valuenow="Math.round(top * 100)"
-    :aria-valuetext="firstShown ? `week of ${sayDate(firstShown.mondayOn)}` : ''"
+    :aria-valuetext="firstShown ? sayWeek(firstShown) : ''"
     @pointerdown="drag"
     @pointermove="drag"
     @keydown="keys"
@@ -70,7 +78,12 @@ function keys(event: KeyboardEvent): void {
       :class="{ closed: w.closedAll, current: w.isCurrent, term: w.termStarts !== null }"
       :style="{ '--tint': tints[i] }"
     >
-      <span>{{ monthAt(i) }}</span>
+      <span>{{ monthAt(i) }}</span><i
+        v-if="heavy.has(w.mondayOn)"
+        class="heavy"
+        :title="sayWeek(w)"
+        data-hook="heavy-week"
+      />
     </div>
     <div class="thumb" :style="{ top: `${top * 100}%`, height: `${shown * 100}%` }" />
   </div>
@@ -102,6 +115,20 @@ function keys(event: KeyboardEvent): void {
   font-size: 0.68rem;
   color: var(--ui-text-toned);
   pointer-events: none;
+}
+.week {
+  position: relative;
+}
+/* minutes weigh: a block at the edge, larger than a point of colour */
+.heavy {
+  position: absolute;
+  right: 0.2rem;
+  top: 50%;
+  width: 0.5rem;
+  height: 0.5rem;
+  translate: 0 -50%;
+  border-radius: 1px;
+  background: var(--ui-warning);
 }
 .week.closed {
   background: var(--hatch);
