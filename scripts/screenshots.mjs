@@ -73,7 +73,7 @@ try {
   await teacher.waitForSelector('[data-hook="series-row-4"]')
   await take(teacher, 'series')
   await teacher.evaluate(async () => {
-    const pieces = ['303', '403', '503', '603'].map((n) => `piece-lgt${n}`)
+    const pieces = ['203', '303', '403', '503'].map((n) => `piece-lgt${n}`)
     const body = JSON.stringify({ kind: 'put-in', pieces })
     await fetch('/api/tray', { method: 'POST', headers: { 'content-type': 'application/json' }, body })
   })
