@@ -70,7 +70,7 @@ const choice = computed<PlacingChoice | null>(() =>
     ? { targets: chosen.value.map((c) => c.target), from: from.value, through: through.value }
     : null,
 )
-const { shown, problem, isBusy, held, lay, move, take, publish } = usePlacing(choice)
+const { shown, problem, isBusy, goingOut, lay, move, take, publish } = usePlacing(choice)
 const put = (query: Readonly<Record<string, string>>) =>
   router.replace({ query: { ...route.query, ...query } })
 
@@ -120,10 +120,10 @@ useHead({
         >Print the record</UButton
       >
       <UButton
-        :disabled="held.length === 0 || isBusy"
+        :disabled="goingOut === 0 || isBusy"
         data-hook="publish-placed"
         @click="() => void publish()"
-        >{{ held.length > 0 ? `Publish ${count(held.length, 'held piece')}` : 'Nothing is held' }}</UButton
+        >{{ goingOut > 0 ? `Publish ${count(goingOut, 'held piece')}` : 'Nothing is held' }}</UButton
       >
     </header>
     <div class="controls" data-print="hide">

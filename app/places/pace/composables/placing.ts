@@ -5,7 +5,7 @@ import type { Target } from '#core/audience'
 import type { ToLay } from '#core/placing'
 import { MOST_AT_ONCE } from '#core/work'
 import { LayPieces, MovePlaced, ShowPlacing, TakePlaced } from '#shared/contracts/placing'
-import type { LiesAt, PlacedStone, Placing } from '#shared/contracts/placing'
+import type { PlacedStone, Placing } from '#shared/contracts/placing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { ActOnMany } from '#shared/contracts/work'
 import { useTell } from '~/shared/frame/tell'
@@ -87,33 +87,19 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
     return act(() => call(TakePlaced, { body: { ...asItStands(stone), target } }))
   }
 
+  /** What one act publishes: all that is held and lies on days here, as far as one act reaches. */
   const held = computed(() =>
-    (shown.value?.stones ?? []).filter((s) => s.state === 'held' && s.at.some((at) => at.isByDays)),
+    (shown.value?.stones ?? [])
+      .filter((s) => s.state === 'held' && s.at.some((at) => at.isByDays))
+      .slice(0, MOST_AT_ONCE),
   )
+  const goingOut = computed(() => held.value.length)
   const publish = () => {
-    const works = held.value
-      .slice(0, MOST_AT_ONCE)
-      .map(({ assignmentId, version }) => ({ assignmentId, version }))
+    const works = held.value.map(({ assignmentId, version }) => ({ assignmentId, version }))
     return act(
       () => call(ActOnMany, { body: { works, act: { kind: 'publish' } } }),
       `${count(works.length, 'piece')} published`,
     )
   }
-  return { shown, problem, isBusy, held, lay, move, take, publish }
-}
-
-/** A stone as it lies in one cell. */
-export interface InCell {
-  readonly stone: PlacedStone
-  readonly at: LiesAt
-}
-/** What opens on a day in a column, by day and column. */
-export function byCell({ stones }: Placing): ReadonlyMap<string, readonly InCell[]> {
-  const cells = new Map<string, InCell[]>()
-  for (const stone of stones)
-    for (const at of stone.at) {
-      const name = `${at.opensOn} ${at.key}`
-      cells.set(name, [...(cells.get(name) ?? []), { stone, at }])
-    }
-  return cells
+  return { shown, problem, isBusy, goingOut, lay, move, take, publish }
 }

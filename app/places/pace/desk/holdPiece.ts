@@ -1,5 +1,5 @@
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import type { InCell } from '../composables/placing'
+import type { InCell } from './placedCells'
 
 /** Makes a list row of a piece something that can be dragged onto the desk; once for each element. */
 export function holdPiece(element: HTMLElement | null, pieceId: string): void {

@@ -4,8 +4,8 @@ import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, ResourceId } from '#core/base'
 import type { PlacedStone, PlacingColumn } from '#shared/contracts/placing'
 import { sayDay } from '~/shared/words/times'
-import type { InCell } from '../../composables/placing'
 import { holdStone } from '../../desk/holdPiece'
+import type { InCell } from '../../desk/placedCells'
 
 /** A day of a class or group, with the stones of what it has from then on. */
 const props = defineProps<{

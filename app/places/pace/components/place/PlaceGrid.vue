@@ -5,7 +5,7 @@ import type { PlacedStone, Placing } from '#shared/contracts/placing'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { count } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
-import { byCell } from '../../composables/placing'
+import { byCell } from '../../desk/placedCells'
 import PlaceCell from './PlaceCell.vue'
 
 /** Days down, classes and groups across: what learners have from which day on. */

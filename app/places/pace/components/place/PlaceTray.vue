@@ -25,7 +25,7 @@ const lies = computed(() => {
   return counts
 })
 const fresh = computed(() => tray.cards.filter((c) => !lies.value.has(c.id)))
-const from = ref<IsoDay | null>(null)
+const from = ref<IsoDay | null>(props.today)
 const EVERY = [
   { value: 'meeting', label: 'each meeting of the first class' },
   { value: 'day', label: 'each school day' },
@@ -34,8 +34,7 @@ const every = ref('meeting')
 const days = computed(() => {
   const open = props.of.days.filter((d) => d.closedBy === null).map((d) => d.on)
   const meetings = props.of.columns[0]?.meetingDays ?? []
-  const start = from.value ?? (open.find((on) => on >= props.today) || open[0])
-  return start ? oneADay(fresh.value.length, every.value === 'day' ? open : meetings, start) : []
+  return oneADay(fresh.value.length, every.value === 'day' ? open : meetings, from.value ?? props.today)
 })
 function layAll(): void {
   const pieces = days.value.flatMap((on, i) => {
@@ -89,10 +88,11 @@ function take(id: ResourceId): void {
           </li>
         </ul>
       </div>
-      <div class="grid gap-2 all">
+      <p v-if="fresh.length === 0" class="said">All of it lies in these days.</p>
+      <div v-else class="grid gap-2 all">
         <h2>All in order, one on</h2>
         <USelect v-model="every" size="sm" :items="EVERY" aria-label="One piece on" data-hook="place-every" />
-        <DayField v-model="from" :today="today" may-be-empty label="From" name="lay-from" />
+        <DayField v-model="from" :today="today" label="From" name="lay-from" />
         <UButton
           size="sm"
           variant="outline"

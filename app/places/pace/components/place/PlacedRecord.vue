@@ -4,7 +4,7 @@ import type { IsoDay } from '#core/base'
 import type { Placing } from '#shared/contracts/placing'
 import { count } from '~/shared/words/numbers'
 import { sayDay, sayMoment } from '~/shared/words/times'
-import { byCell } from '../../composables/placing'
+import { byCell } from '../../desk/placedCells'
 
 /** The record on paper: who has what from which day. */
 const props = defineProps<{ of: Placing; from: IsoDay; through: IsoDay }>()
