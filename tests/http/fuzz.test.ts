@@ -9,7 +9,6 @@ import * as filing from '#shared/contracts/filing'
 import * as files from '#shared/contracts/files'
 import * as learning from '#shared/contracts/learning'
 import * as library from '#shared/contracts/library'
-import * as load from '#shared/contracts/load'
 import * as myWork from '#shared/contracts/myWork'
 import * as pacing from '#shared/contracts/pacing'
 import * as placing from '#shared/contracts/placing'
@@ -44,7 +43,6 @@ const ROUTES = [
   placing,
   learning,
   library,
-  load,
   myWork,
   pacing,
   practice,

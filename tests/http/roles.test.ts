@@ -475,7 +475,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/recipients/standing',
     file: 'recipients/standing.post.ts',
-    body: { resourceIds: ['PIECE'] },
+    body: { resourceIds: ['PIECE'], category: '' },
     shows: '"learners"',
     expected: [S, D, D, I, I, I, I, I, I],
   },
@@ -1117,7 +1117,8 @@ const series = () => ({
 })
 const standing = () => {
   const { targets: _targets, exceptIds: _except, newcomers: _new, teams: _teams, ...rest } = draft()
-  return { ...rest, lessonId: known.LESSON }
+  const { overCeiling: _over, ...setting } = rest
+  return { ...setting, lessonId: known.LESSON }
 }
 const NAMES = /OWN|RUN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
