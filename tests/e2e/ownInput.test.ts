@@ -179,7 +179,7 @@ describe('from an empty workspace to a score, on one’s own input', () => {
     await t.go('/evidence')
     await t.sees('Mira Olden')
     await t.sees('100 %')
-    expect(await t.text('tbody')).toContain('Tom Fell to do')
+    expect(await t.text('tbody')).toContain('Tom Fell no scores yet to do')
     t.isQuiet()
   })
 })

@@ -95,6 +95,8 @@ defineExpose({ focusOn })
 
 <style scoped>
 .scroll {
+  /* what is only said, not shown, stays within */
+  position: relative;
   overflow: auto;
   max-height: calc(100vh - 15rem);
   min-height: 20rem;
