@@ -59,8 +59,8 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
       )
     case 'waits':
       return (
-        `${of}: ${count(c.learnerIds.length, 'learner has', 'learners have')} ${c.most} of “${c.category}” open, as ` +
-        'many as the class lets them. It waits in a queue, and comes as they hand in.'
+        `${of}: ${count(c.learnerIds.length, 'learner has', 'learners have')} ${c.most} of “${c.category}” open, ` +
+        'as many as the class lets them. It waits in a queue, and comes as they hand in.'
       )
     case 'waited-in-vain':
       return `${of}: it has ended while ${count(c.learnerIds.length, 'learner')} waited for it with too much open.`
