@@ -1,7 +1,9 @@
 import { READY_RULES, readyRulesFor } from '../attempts'
 import { keyOf } from '../audience'
 import type { Target } from '../audience'
+import { withWindow } from '../availability'
 import type { WindowSpec } from '../availability'
+import { same } from '../base'
 import type { IsoDay, ResourceId } from '../base'
 import type { ResourceKind } from '../library'
 import { NO_ABOUT, plainPiece, rulesSuiting } from '../work'
@@ -34,9 +36,11 @@ export function placedDraft(
   },
 ): Draft {
   const { on, stays, targets, meetingDays } = of
-  const through = (target: Target) => throughOf(on, meetingDays.get(keyOf(target)) ?? [], stays)
-  const [first] = targets
-  const shared: PlacedDays = { opensOn: on, throughOn: first ? through(first) : null }
+  const daysOf = (target: Target | undefined): PlacedDays => {
+    const meets = target ? meetingDays.get(keyOf(target)) : undefined
+    return { opensOn: on, throughOn: throughOf(on, meets ?? [], stays) }
+  }
+  const window = { listed: null, putAway: null, ...momentsOf(daysOf(targets[0])) }
   return {
     pieces: [plainPiece({ resourceId: piece.id, revision: piece.revision })],
     title: piece.title,
@@ -44,9 +48,9 @@ export function placedDraft(
     about: NO_ABOUT,
     isFirst: false,
     inTurn: false,
-    window: asWindow(shared),
+    window,
     rules: rulesSuiting(READY_RULES[readyRulesFor(piece.kind)], piece.kind),
-    targets: targets.map((target) => asTarget({ target, overrides: {} }, through(target), shared)),
+    targets: targets.map((target) => lyingAt({ target, overrides: {} }, daysOf(target), window)),
     exceptIds: [],
     newcomers: true,
     teams: [],
@@ -55,13 +59,15 @@ export function placedDraft(
 }
 
 /**
- * Where work lies for a target by whole days; null where a moment of it hangs on a lesson, or has a time of its own.
+ * Where work lies for a target by whole days; null where a moment of it hangs on a lesson, has a time of its own, or
+ * where it is listed, closes or is put away at another time than it opens and is due.
  */
 export function placedFor(draft: Pick<Draft, 'window' | 'targets'>, key: string): Placed | null {
   const of = draft.targets.find((t) => keyOf(t.target) === key)
   if (!of) return null
-  const { opens, due } = { ...draft.window, ...of.overrides.window }
+  const { listed, opens, due, closes, putAway } = { ...draft.window, ...of.overrides.window }
   if (opens?.kind !== 'day' || (due !== null && due.kind !== 'day')) return null
+  if (listed !== null || putAway !== null || (closes !== null && !same(closes, due))) return null
   return { opensOn: opens.on, throughOn: due?.on ?? null, isOwn: of.overrides.window?.opens !== undefined }
 }
 
@@ -75,37 +81,23 @@ export function movedTo(
   to: { readonly on: IsoDay; readonly key: string; readonly alone: boolean },
   meetingDays: MeetingDays,
 ): Draft | null {
-  const { on, key, alone } = to
-  const moved = placedFor(draft, key)
-  if (moved === null) return null
+  const { on, key } = to
+  const lead = placedFor(draft, key)
+  if (lead === null) return null
   // one that was moved alone goes on alone
-  const isAlone = alone || moved.isOwn
-  const days = (t: AssignmentTarget): PlacedDays | null => {
-    const was = placedFor(draft, keyOf(t.target))
-    const meets = meetingDays.get(keyOf(t.target)) ?? []
-    return was && { opensOn: on, throughOn: throughOf(on, meets, staysOf(was, meets)) }
+  const isAlone = to.alone || lead.isOwn
+  const daysOf = (of: string, was: Placed): PlacedDays => {
+    const meets = meetingDays.get(of) ?? []
+    return { opensOn: on, throughOn: throughOf(on, meets, staysOf(was, meets)) }
   }
-  const goesAlong = (t: AssignmentTarget) =>
-    isAlone ? keyOf(t.target) === key : placedFor(draft, keyOf(t.target))?.isOwn === false
-  if (isAlone) {
-    const targets = draft.targets.map((t) => {
-      const own = goesAlong(t) ? days(t) : null
-      if (own === null) return t
-      const shared = sharedDays(draft)
-      // back on the day of the others it goes along with them again
-      return shared?.opensOn === on
-        ? asTarget(t, own.throughOn, shared)
-        : { ...t, overrides: { ...t.overrides, window: momentsOf(own) } }
-    })
-    return { ...draft, targets }
-  }
-  const lead = draft.targets.find((t) => keyOf(t.target) === key)
-  const shared = (lead && days(lead)) ?? { opensOn: on, throughOn: null }
-  const targets = draft.targets.map((t) => {
-    const own = goesAlong(t) ? days(t) : null
-    return own ? asTarget(t, own.throughOn, shared) : t
+  const window = isAlone ? draft.window : { ...draft.window, ...momentsOf(daysOf(key, lead)) }
+  const targets = draft.targets.map((t): AssignmentTarget => {
+    const own = keyOf(t.target)
+    const was = placedFor(draft, own)
+    const goesAlong = was !== null && (isAlone ? own === key : !was.isOwn)
+    return goesAlong ? lyingAt(t, daysOf(own, was), window) : t
   })
-  return { ...draft, window: { ...draft.window, ...momentsOf(shared) }, targets }
+  return { ...draft, window, targets }
 }
 
 /** Work without one of its targets; null when that was the only one. */
@@ -114,26 +106,17 @@ export function takenFrom(draft: Draft, key: string): Draft | null {
   return targets.length === 0 ? null : { ...draft, targets }
 }
 
-/** Where those lie that were not moved alone. */
-function sharedDays({ window: { opens, due } }: Draft): PlacedDays | null {
-  if (opens?.kind !== 'day') return null
-  return { opensOn: opens.on, throughOn: due?.kind === 'day' ? due.on : null }
-}
-
 function momentsOf({ opensOn, throughOn }: PlacedDays): Pick<WindowSpec, 'opens' | 'due' | 'closes'> {
   const opens = { kind: 'day', on: opensOn } as const
   const due = throughOn === null ? null : ({ kind: 'day', on: throughOn } as const)
   return { opens, due, closes: due }
 }
 
-function asWindow(days: PlacedDays): WindowSpec {
-  return { listed: null, putAway: null, ...momentsOf(days) }
-}
-
-/** A target that lies with the others: of its own it has at most its last day. */
-function asTarget(of: AssignmentTarget, throughOn: IsoDay | null, shared: PlacedDays): AssignmentTarget {
-  const { window: _, ...overrides } = of.overrides
-  if (throughOn === shared.throughOn) return { ...of, overrides }
-  const { due, closes } = momentsOf({ opensOn: shared.opensOn, throughOn })
-  return { ...of, overrides: { ...overrides, window: { due, closes } } }
+/** A target with days of its own as far as it needs any: on the day of all, at most its last one. */
+function lyingAt(of: AssignmentTarget, days: PlacedDays, shared: WindowSpec): AssignmentTarget {
+  const own = momentsOf(days)
+  const { due, closes } = own
+  if (!same(own.opens, shared.opens)) return { ...of, overrides: withWindow(of.overrides, own) }
+  const ends = same(due, shared.due) ? {} : { due, closes }
+  return { ...of, overrides: withWindow(of.overrides, ends) }
 }

@@ -49,6 +49,12 @@ describe('a piece laid on a day', () => {
     expect(lies(alone)).toEqual(['02-04', '09-10 own'])
     const others = movedTo(alone, { on: day(4), key: 'class a', alone: false }, meetingDays)!
     expect(lies(others)).toEqual(['04-06', '09-10 own'])
+    const sameEnd = movedTo(laid(4, 2), { on: day(5), key: 'class b', alone: true }, meetingDays)!
+    expect(lies(sameEnd)).toEqual(['04-09', '05-12 own'])
+    expect(lies(movedTo(sameEnd, { on: day(2), key: 'class a', alone: false }, meetingDays))).toEqual([
+      '02-06',
+      '05-12 own',
+    ])
     const again = movedTo(others, { on: day(10), key: 'class b', alone: false }, meetingDays)!
     expect(lies(again)).toEqual(['04-06', '10-12 own'])
     expect(lies(movedTo(again, { on: day(4), key: 'class b', alone: false }, meetingDays))).toEqual([
@@ -63,7 +69,7 @@ describe('a piece laid on a day', () => {
     expect(takenFrom(less, 'class b')).toBeNull()
   })
 
-  it('is no piece by days where it hangs on a lesson', () => {
+  it('is no piece by days where it hangs on a lesson, or takes in late work', () => {
     const opens = {
       kind: 'anchor' as const,
       lessonId: ids.lesson('l'),
@@ -75,6 +81,9 @@ describe('a piece laid on a day', () => {
     const hung = { ...laid(2), window: { ...laid(2).window, opens } }
     expect(placedFor(hung, 'class a')).toBeNull()
     expect(movedTo(hung, { on: day(4), key: 'class a', alone: false }, meetingDays)).toBeNull()
+    // a move would take the days in which late work still comes in
+    const late = { ...laid(2), window: { ...laid(2).window, closes: { kind: 'day' as const, on: day(9) } } }
+    expect(placedFor(late, 'class a')).toBeNull()
   })
 
   it('comes back to where it was when it is moved there and back', () => {

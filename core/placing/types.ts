@@ -1,4 +1,5 @@
-import type { IsoDay, ResourceId } from '../base'
+import type { AssignmentId, IsoDay, ResourceId } from '../base'
+import type { AssignmentState } from '../work'
 
 /** As many pieces as one act lays. */
 export const MOST_LAID = 60
@@ -23,4 +24,24 @@ export interface Placed extends PlacedDays {
 export interface ToLay {
   readonly resourceId: ResourceId
   readonly on: IsoDay
+}
+
+/** Where work lies for one column. */
+export interface LiesAt extends Placed {
+  readonly key: string
+  /** It lies on whole days, and can be moved; else it hangs on a lesson, or has moments of its own. */
+  readonly isByDays: boolean
+}
+
+/** Work that lies in a stretch of time, in one column or several. */
+export interface PlacedStone {
+  readonly assignmentId: AssignmentId
+  readonly version: number
+  readonly title: string
+  readonly state: AssignmentState
+  readonly resourceIds: readonly ResourceId[]
+  readonly minutes: number
+  /** So many learners have begun. */
+  readonly begun: number
+  readonly at: readonly LiesAt[]
 }

@@ -104,7 +104,8 @@ export const overridesBody = bodyOf(
     versions: choices.optional(),
   }),
 )
-export const filingBody = bodyOf('class_filing.body', filing)
+/** Looked at for every piece of work that is resolved. */
+export const filingBody = readOnce(bodyOf('class_filing.body', filing), 300)
 export const seriesBody = bodyOf('series.body', series.omit({ classId: true }))
 export const standingBody = bodyOf('standing.body', standing.omit({ lessonId: true }))
 export const standingBaseBody = bodyOf('standing_laid.base', standingSetting)

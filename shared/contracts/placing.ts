@@ -2,8 +2,7 @@ import { z } from 'zod'
 import type { AssignmentId, Instant, IsoDay, ResourceId } from '#core/base'
 import type { Target } from '#core/audience'
 import { MOST_LAID } from '#core/placing'
-import type { Placed } from '#core/placing'
-import type { AssignmentState } from '#core/work'
+import type { PlacedStone } from '#core/placing'
 import { WIRE, day } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
 import { contract, id, version } from './define'
@@ -12,24 +11,6 @@ const { target } = workShapes(WIRE)
 const MOST_COLUMNS = 60
 const targets = WIRE.list(target, MOST_COLUMNS)
 
-/** Where work lies for one column. */
-export interface LiesAt extends Placed {
-  readonly key: string
-  /** It lies on whole days, and can be moved; else it hangs on a lesson, or goes by the hour. */
-  readonly isByDays: boolean
-}
-/** Work that lies in the stretch, in one column or several. */
-export interface PlacedStone {
-  readonly assignmentId: AssignmentId
-  readonly version: number
-  readonly title: string
-  readonly state: AssignmentState
-  readonly resourceIds: readonly ResourceId[]
-  readonly minutes: number
-  /** So many learners have begun. */
-  readonly begun: number
-  readonly at: readonly LiesAt[]
-}
 /** A class or group; `meetingDays` are those in the stretch. */
 export interface PlacingColumn {
   readonly key: string

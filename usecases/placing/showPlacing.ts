@@ -1,5 +1,5 @@
 import { addDays, ok, refuse } from '#core/base'
-import type { AssignmentId, Instant, IsoDay, ResourceId, Result } from '#core/base'
+import type { Instant, IsoDay, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { keyOf } from '#core/audience'
@@ -7,32 +7,12 @@ import type { Target } from '#core/audience'
 import { resolveWindow } from '#core/availability'
 import { schoolDays } from '#core/calendar'
 import { MOST_DAYS, placedFor } from '#core/placing'
-import type { Placed, PlacingRefusal } from '#core/placing'
-import type { Assignment, AssignmentState } from '#core/work'
+import type { LiesAt, Placed, PlacedStone, PlacingRefusal } from '#core/placing'
+import type { Assignment } from '#core/work'
 import { assignmentIdsNear, assignmentsById, begunBy, formName, formsInShort } from '#db/repositories'
 import type { Deps } from '../deps'
 import { columnsFor } from './columns'
 import type { PlacingColumn } from './columns'
-
-/** Where work lies for one column. */
-export interface LiesAt extends Placed {
-  readonly key: string
-  /** It lies on whole days, and can be moved; else it hangs on a lesson, or goes by the hour. */
-  readonly isByDays: boolean
-}
-
-/** Work that lies in a stretch of time, in one column or several. */
-export interface Stone {
-  readonly assignmentId: AssignmentId
-  readonly version: number
-  readonly title: string
-  readonly state: AssignmentState
-  readonly resourceIds: readonly ResourceId[]
-  readonly minutes: number
-  /** So many learners have begun. */
-  readonly begun: number
-  readonly at: readonly LiesAt[]
-}
 
 /** What a teacher places in which time, for whom. */
 export interface PlacingOf {
@@ -76,7 +56,7 @@ export async function showPlacing(deps: Pick<Deps, 'store' | 'clock'>, actor: Ac
       meetingDays: meetingDays.filter((on) => of.from <= on && on <= of.through),
     })),
     days: first ? daysOf(first, of) : [],
-    stones: placed.map(({ work, at }): Stone => ({
+    stones: placed.map(({ work, at }): PlacedStone => ({
       assignmentId: work.id,
       version: work.version,
       title: work.title,

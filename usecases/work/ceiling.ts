@@ -57,25 +57,33 @@ export async function whoWaits(
     (r) => r.learnerId,
   )
   const learnerIds = [...next.keys()]
-  const carried = (await carriedBy(tx, learnerIds, now)).filter((c) => c.assignmentId !== work.id)
-  const queue = await queueOfLearners(tx, learnerIds)
+  const carried = groupBy(
+    (await carriedBy(tx, learnerIds, now)).filter((c) => c.assignmentId !== work.id),
+    queueName,
+  )
+  const queues = groupBy(await queueOfLearners(tx, learnerIds), queueName)
   const category = foldedName(work.about.category)
   return [...next].flatMap(([learnerId, own]): readonly Waiting[] => {
     const classId = own[0]?.classId
     const ceiling = classId && ceilings.get(classId)
     if (!classId || !ceiling) return []
-    const isAlike = (c: {
-      readonly learnerId: UserId
-      readonly classId: ClassId
-      readonly category: string
-    }) => c.learnerId === learnerId && c.classId === classId && c.category === category
-    const waiting = queue.filter(isAlike)
-    const since = waiting.find((q) => q.assignmentId === work.id)?.since ?? now
+    const name = queueName({ learnerId, classId, category })
+    const queue = queues.get(name) ?? []
+    const since = queue.find((q) => q.assignmentId === work.id)?.since ?? now
     const one = { assignmentId: work.id, learnerId, since, pieces: own.length, ...spanOf(own) }
-    const others = waiting.filter((q) => q.assignmentId !== work.id)
-    const { out } = queueTurn([...others, one], carried.filter(isAlike), ceiling.most, now)
+    const others = queue.filter((q) => q.assignmentId !== work.id)
+    const { out } = queueTurn([...others, one], carried.get(name) ?? [], ceiling.most, now)
     return out.includes(one) ? [] : [{ ...one, classId, ...ceiling }]
   })
+}
+
+/** What tells a learner's queue, or what they carry, from their others; `category` as it is compared. */
+export function queueName(of: {
+  readonly learnerId: UserId
+  readonly classId: ClassId
+  readonly category: string
+}): string {
+  return `${of.learnerId} ${of.classId} ${of.category}`
 }
 
 /** From the first opening of some pieces until the last of them ends. */

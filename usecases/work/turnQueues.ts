@@ -6,39 +6,31 @@ import type { QueueTurn } from '#core/load'
 import { carriedBy, classesWithQueue, filingsOf, queueInClasses } from '#db/repositories'
 import type { Connection, QueuedWork } from '#db/repositories'
 import type { Deps } from '../deps'
+import { queueName } from './ceiling'
 import { refreshAll } from './refreshWork'
 
-/** A learner's queue of one category in one class. */
-export interface LearnerQueue extends QueueTurn<QueuedWork> {
-  /** Null: there is no ceiling any more, and all of it comes. */
-  readonly most: number | null
-}
-
-/** Every queue of learners of some classes, and whose turn it would be in it. */
+/** Every queue of learners of some classes, by category, and whose turn it would be in it. */
 export async function queuesIn(
   tx: Connection,
   classIds: readonly ClassId[],
   now: Instant,
-): Promise<readonly LearnerQueue[]> {
+): Promise<readonly QueueTurn<QueuedWork>[]> {
   const waiting = await queueInClasses(tx, classIds)
   if (waiting.length === 0) return []
   const learnerIds = [...new Set(waiting.map((q) => q.learnerId))]
-  const carried = groupBy(await carriedBy(tx, learnerIds, now), nameOf)
+  const carried = groupBy(await carriedBy(tx, learnerIds, now), queueName)
   const ceilings = new Map(
     (await filingsOf(tx, classIds)).flatMap(({ classId, filing }) =>
       filing.categories.map((c) => [`${classId} ${foldedName(c.name)}`, c.most] as const),
     ),
   )
-  return [...groupBy(waiting, nameOf)].flatMap(([name, queue]): readonly LearnerQueue[] => {
+  return [...groupBy(waiting, queueName)].flatMap(([name, queue]): readonly QueueTurn<QueuedWork>[] => {
     const [first] = queue
     if (!first) return []
-    const most = ceilings.get(`${first.classId} ${first.category}`) ?? null
-    return [{ most, ...queueTurn(queue, carried.get(name) ?? [], most ?? Infinity, now) }]
+    // without a ceiling all of it comes
+    const most = ceilings.get(`${first.classId} ${first.category}`) ?? Infinity
+    return [queueTurn(queue, carried.get(name) ?? [], most, now)]
   })
-}
-
-function nameOf(of: Pick<QueuedWork, 'learnerId' | 'classId' | 'category'>): string {
-  return `${of.learnerId} ${of.classId} ${of.category}`
 }
 
 /** Gives learners of classes what waited for them, as far as they have room for it now. */

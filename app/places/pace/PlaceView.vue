@@ -5,8 +5,7 @@ import { addDays, mondayOf } from '#core/base'
 import type { IsoDay, ResourceId } from '#core/base'
 import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
-import type { ToLay } from '#core/placing'
-import type { PlacedStone } from '#shared/contracts/placing'
+import type { PlacedStone, ToLay } from '#core/placing'
 import { ListRecipients } from '#shared/contracts/work'
 import type { Recipients } from '#shared/contracts/work'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
@@ -46,11 +45,11 @@ interface Choice {
 const choices = computed<readonly Choice[]>(() => {
   const of = recipients.value
   if (!of) return []
-  const short = new Map(of.classes.map((c) => [c.id, c.name]))
+  const names = new Map(of.classes.map((c) => [c.id, c.name]))
   const targets: { label: string; target: Target }[] = [
     ...of.classes.map((c) => ({ label: c.name, target: { kind: 'class', classId: c.id } as const })),
     ...of.groups.map((g) => ({
-      label: `${g.name}, ${short.get(g.classId) ?? ''}`,
+      label: `${g.name}, ${names.get(g.classId) ?? ''}`,
       target: { kind: 'group', groupId: g.id } as const,
     })),
   ]

@@ -1,4 +1,5 @@
-import type { LiesAt, PlacedStone, Placing } from '#shared/contracts/placing'
+import type { LiesAt, PlacedStone } from '#core/placing'
+import type { Placing } from '#shared/contracts/placing'
 
 /** A stone as it lies in one cell. */
 export interface InCell {

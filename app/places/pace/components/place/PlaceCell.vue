@@ -2,7 +2,8 @@
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, ResourceId } from '#core/base'
-import type { PlacedStone, PlacingColumn } from '#shared/contracts/placing'
+import type { PlacedStone } from '#core/placing'
+import type { PlacingColumn } from '#shared/contracts/placing'
 import { sayDay } from '~/shared/words/times'
 import { holdStone } from '../../desk/holdPiece'
 import type { InCell } from '../../desk/placedCells'
@@ -120,7 +121,7 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
           >{{ c.stone.minutes }} min · {{ until(c)
           }}<template v-if="c.stone.state === 'held'"> · held</template
           ><template v-if="c.at.isOwn"> · alone</template
-          ><template v-if="!c.at.isByDays"> · with its lesson</template></span
+          ><template v-if="!c.at.isByDays"> · moved on its page</template></span
         >
       </NuxtLink>
       <UDropdownMenu v-if="c.at.isByDays" :items="menuOf(c)"

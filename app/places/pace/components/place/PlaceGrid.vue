@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, nextTick, useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { weekdayOf } from '#core/base'
 import type { IsoDay, ResourceId } from '#core/base'
-import type { PlacedStone, Placing } from '#shared/contracts/placing'
+import type { PlacedStone } from '#core/placing'
+import type { Placing } from '#shared/contracts/placing'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { count } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
@@ -29,22 +31,19 @@ const { isStop, move, stopAt } = useGridKeys(() => ({
 const meets = computed(() => new Map(props.of.columns.map((c) => [c.key, new Set<string>(c.meetingDays)])))
 const table = useTemplateRef<HTMLElement>('table')
 /** One school day later or earlier; the focus goes along. */
-async function step(stone: PlacedStone, key: string, from: IsoDay, by: 1 | -1): Promise<void> {
+function step(stone: PlacedStone, key: string, from: IsoDay, by: 1 | -1): void {
   const row = openDays.value.indexOf(from) + by
   const on = openDays.value[row]
   if (!on) return
-  stopAt(
-    row,
-    props.of.columns.findIndex((c) => c.key === key),
-  )
+  const column = props.of.columns.findIndex((c) => c.key === key)
+  stopAt(row, column)
   emit('move', stone, key, on)
-  await nextTick()
 }
 /** After a stone has moved, the focus is where it lies now. */
 function focusOn(stone: PlacedStone, key: string): void {
   table.value?.querySelector<HTMLElement>(`[data-stone="${stone.assignmentId} ${key}"]`)?.focus()
 }
-const isMonday = (on: IsoDay) => sayDay(on).startsWith('Mon')
+const isMonday = (on: IsoDay) => weekdayOf(on) === 1
 defineExpose({ focusOn })
 </script>
 

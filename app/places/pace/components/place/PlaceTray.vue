@@ -18,12 +18,8 @@ const hand = defineModel<string | null>('hand', { required: true })
 const tray = useTray()
 onMounted(() => tray.load())
 const topics = computed(() => groupBy(tray.cards, (c) => tray.topicOf(c)))
-/** How often each piece lies in the stretch. */
-const lies = computed(() => {
-  const counts = new Map<string, number>()
-  for (const id of props.of.stones.flatMap((s) => s.resourceIds)) counts.set(id, (counts.get(id) ?? 0) + 1)
-  return counts
-})
+/** Pieces that lie in the stretch already. */
+const lies = computed(() => new Set<string>(props.of.stones.flatMap((s) => s.resourceIds)))
 const fresh = computed(() => tray.cards.filter((c) => !lies.value.has(c.id)))
 const from = ref<IsoDay | null>(props.today)
 const EVERY = [
