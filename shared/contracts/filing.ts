@@ -19,6 +19,7 @@ export interface ClassFiling {
   /** 0: the class never had any. */
   readonly version: number
   readonly filing: Filing
+  readonly mayChange: boolean
   readonly headings: readonly NameInUse[]
   readonly categories: readonly NameInUse[]
 }

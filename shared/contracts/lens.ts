@@ -28,6 +28,8 @@ export interface LensView {
   readonly now: Instant
   readonly zone: string
   readonly work: readonly LearnerCard[]
+  /** In which order finished work is found under its headings. */
+  readonly headings: readonly string[]
   readonly rows: readonly LensRow[]
   readonly changes: readonly Change[]
 }

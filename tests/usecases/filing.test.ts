@@ -61,6 +61,17 @@ describe('headings and categories of a class', () => {
     expect(await names()).toEqual(['Checks 1', 'Quick checks 1'])
   })
 
+  it('are said to be changed only by who runs the class, and count names in whatever case as one', async () => {
+    const school = await filed()
+    const { deps, teacher, a } = school
+    await publish(school, { about: { ...NO_ABOUT, heading: 'checks ' }, title: 'Third' })
+    const { headings, mayChange } = await shown(school)
+    expect(headings.map((h) => h.count)).toEqual([3])
+    const lead = { ...teacher, userId: school.stranger.userId, role: 'lead' as const, office: false }
+    const seen = mustBeOk(await showFiling(deps, lead, { classId: a.classId }), 'lead')
+    expect([mayChange, seen.mayChange]).toEqual([true, false])
+  })
+
   it('are refused with a name twice or a weight below nothing, and for who does not run the class', async () => {
     const { deps, teacher, stranger, ann, a } = await filed()
     const keep = (filing: typeof FILING, who = teacher) =>

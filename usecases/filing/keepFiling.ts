@@ -1,7 +1,7 @@
-import { ok, refuse, same } from '#core/base'
+import { groupBy, ok, refuse, same } from '#core/base'
 import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
-import { checkFiling, refiled } from '#core/filing'
+import { checkFiling, foldedName, refiled } from '#core/filing'
 import type { Filing, FilingCommand, FilingRefusal, Renamed } from '#core/filing'
 import { draftOf, takenBack } from '#core/work'
 import { addToJournal, assignmentIdsNear, assignmentsById, filingOf, saveFiling } from '#db/repositories'
@@ -27,19 +27,21 @@ export async function showFiling(
   if (!found.ok) return found
   const { filing, version } = await filingOf(tx, input.classId)
   const works = await worksOf(tx, input.classId)
-  const counts = (names: readonly string[]) => {
-    const of = new Map<string, number>()
-    for (const name of names.map((n) => n.trim())) if (name !== '') of.set(name, (of.get(name) ?? 0) + 1)
-    return [...of].map(([name, count]) => ({ name, count }))
-  }
   return ok({
     classId: input.classId,
     name: found.value.name,
     version,
     filing,
-    headings: counts(works.map((w) => w.about.heading)),
-    categories: counts(works.map((w) => w.about.category)),
+    mayChange: (await classFor(tx, actor, input.classId, 'run')).ok,
+    headings: inUse(works.map((w) => w.about.heading)),
+    categories: inUse(works.map((w) => w.about.category)),
   })
+}
+
+/** Names with how often they stand there, each in its first spelling. */
+function inUse(names: readonly string[]) {
+  const given = names.map((n) => n.trim()).filter((n) => n !== '')
+  return [...groupBy(given, foldedName).values()].map((list) => ({ name: list[0] ?? '', count: list.length }))
 }
 
 async function worksOf(tx: Connection, classId: ClassId) {

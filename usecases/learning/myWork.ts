@@ -13,6 +13,7 @@ import {
 } from '#core/attempts'
 import type { Closings, TryInShort } from '#core/attempts'
 import { windowState } from '#core/availability'
+import { foldedName } from '#core/filing'
 import { aboutForLearners, inOrder, togetherOf, withBlocks } from '#core/work'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { closesForAll, screenFor, zoneOfLearner } from '#db/repositories'
@@ -54,9 +55,12 @@ function mayBeOverdue({ listed, tries }: LearnerScreen, now: Instant): boolean {
   })
 }
 
-/** A learner's list as it is at an instant, in the order in which they find it. */
-export async function listAt(tx: Connection, look: Look): Promise<readonly LearnerCard[]> {
-  return (await cardsOf(tx, await screenAt(tx, look), look.at)).sort(byTurn)
+/** A learner's list as it is at an instant, in the order in which they find it; of the headings those it uses. */
+export async function listAt(tx: Connection, look: Look) {
+  const screen = await screenAt(tx, look)
+  const work = (await cardsOf(tx, screen, look.at)).sort(byTurn)
+  const used = new Set(work.map((w) => foldedName(w.about.heading)))
+  return { work, headings: screen.headings.filter((h) => used.has(foldedName(h))) }
 }
 
 async function screenAt(tx: Connection, { learnerId, at, shows }: Look): Promise<LearnerScreen> {

@@ -70,7 +70,7 @@ export async function showLens(
     at,
     now,
     zone: await zoneFor(tx, person.id),
-    work: await listAt(tx, look),
+    ...(await listAt(tx, look)),
     rows,
     changes: changesAfter(resolved, at, MOST_CHANGES),
   })

@@ -28,8 +28,10 @@ async function load(): Promise<void> {
   const reply = await call(ShowFiling, { params: { classId: classId.value } })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (!reply.ok) return
+  // what is being written stays, unless the lists were changed elsewhere
+  const isNews = reply.value.classId !== page.value?.classId || reply.value.version !== page.value.version
   page.value = reply.value
-  draft.value = draftOf(reply.value)
+  if (isNews) draft.value = draftOf(reply.value)
 }
 onMounted(() => desk.load())
 watch([classId, () => desk.steps], () => void load(), { immediate: true })
@@ -55,7 +57,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <div class="page">
+  <div class="page-plain">
     <header class="flex flex-wrap items-center gap-3">
       <div class="flex-1 min-w-60">
         <p class="said">
@@ -64,7 +66,9 @@ async function keep(): Promise<void> {
         </p>
         <h1>Headings and categories</h1>
       </div>
-      <UButton :disabled="!isChanged || busy" data-hook="keep-filing" @click="keep">Keep</UButton>
+      <UButton v-if="page?.mayChange" :disabled="!isChanged || busy" data-hook="keep-filing" @click="keep"
+        >Keep</UButton
+      >
     </header>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-else-if="!page || !draft" class="said">Opening …</p>
@@ -75,7 +79,7 @@ async function keep(): Promise<void> {
         about="Learners find finished work under them, in this order."
         add="Heading"
         :used="page.headings"
-        :disabled="busy"
+        :disabled="busy || !page.mayChange"
         @update:model-value="draft = { ...draft, headings: $event }"
       />
       <div>
@@ -86,7 +90,7 @@ async function keep(): Promise<void> {
           add="Category"
           :used="page.categories"
           weighted
-          :disabled="busy"
+          :disabled="busy || !page.mayChange"
           @update:model-value="draft = { ...draft, categories: $event }"
         />
         <p class="said mt-2" data-hook="weights">
@@ -100,11 +104,7 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.page {
-  padding: 1.1rem 1.25rem 2rem;
-  display: grid;
-  gap: 0.9rem;
-  align-content: start;
+.page-plain {
   max-width: 70rem;
 }
 .lists {

@@ -8,6 +8,7 @@ const page = {
   classId: asId<ClassId>('7e'),
   name: 'Science 7 E',
   version: 1,
+  mayChange: true,
   filing,
   headings: [],
   categories: [],

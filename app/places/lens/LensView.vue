@@ -119,7 +119,13 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
           </div>
         </template>
         <div v-else class="grid gap-7 pt-4">
-          <WorkPlaces :work="view.work" :now="view.at" :zone="view.zone" :link-to="toWork" />
+          <WorkPlaces
+            :work="view.work"
+            :now="view.at"
+            :zone="view.zone"
+            :headings="view.headings"
+            :link-to="toWork"
+          />
         </div>
       </div>
       <LensSide :view="view" :work="address.work" :piece="address.piece" @at="look({ at: $event })" />

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Place } from '#core/attempts'
 import { groupBy } from '#core/base'
+import { foldedName } from '#core/filing'
 import type { AssignmentId, Instant } from '#core/base'
 import { inSeries } from '#core/agenda'
 import type { ListEntry } from '#core/agenda'
@@ -16,7 +17,7 @@ const props = defineProps<{
   now: Instant
   zone: string
   /** In which order finished work is found under its headings; others come after these. */
-  headings?: readonly string[]
+  headings: readonly string[]
   linkTo: (id: AssignmentId) => string
 }>()
 // the order stands here, so that the first page does not bring all about attempts along
@@ -46,10 +47,9 @@ function foldersOf(place: Place, list: readonly LearnerCard[]) {
 }
 /** Work without a heading comes first. */
 function placeOf(heading: string): number {
-  const list = props.headings ?? []
-  const at = list.findIndex((h) => h.toLowerCase() === heading.toLowerCase())
   if (heading === '') return -1
-  return at < 0 ? list.length : at
+  const at = props.headings.findIndex((h) => foldedName(h) === foldedName(heading))
+  return at < 0 ? props.headings.length : at
 }
 /** What is to do now stands by itself, whatever series it is of. */
 const alone = (card: LearnerCard): ListEntry => ({ series: null, cards: [card] })

@@ -103,6 +103,7 @@ function keys(event: KeyboardEvent): void {
   background: var(--ui-bg-muted);
 }
 .week {
+  position: relative;
   flex: 1;
   background: var(--tint);
   border-bottom: 1px solid color-mix(in oklab, var(--ui-border) 50%, transparent);
@@ -115,9 +116,6 @@ function keys(event: KeyboardEvent): void {
   font-size: 0.68rem;
   color: var(--ui-text-toned);
   pointer-events: none;
-}
-.week {
-  position: relative;
 }
 /* minutes weigh: a block at the edge, larger than a point of colour */
 .heavy {
