@@ -1,6 +1,6 @@
-import { CalendarDateTime, parseDate, toZoned } from '@internationalized/date'
+import { CalendarDateTime, fromAbsolute, parseDate, toCalendarDate, toZoned } from '@internationalized/date'
 import { describe, expect, it } from 'vitest'
-import { addDays, isoDay } from '../base'
+import { addDays, dayNumber, instant, isoDay } from '../base'
 import type { IsoDay } from '../base'
 import { isZone, zoneOf } from './zone'
 
@@ -59,6 +59,35 @@ describe('zoneOf', () => {
         )
     }
   })
+
+  it.each(['America/Denver', 'Europe/Lisbon', 'Australia/Lord_Howe', 'Asia/Kathmandu', 'Pacific/Auckland'])(
+    'reads local times as the slow way does, through a whole year in %s',
+    (name) => {
+      const zone = zoneOf(name)
+      const read = (ms: number) => {
+        const { on, minuteOfDay } = zone.local(instant(ms))
+        return `${on} ${minuteOfDay}`
+      }
+      const slowly = (ms: number) => {
+        const date = fromAbsolute(ms, name)
+        return `${toCalendarDate(date).toString()} ${date.hour * 60 + date.minute}`
+      }
+      const agrees = (ms: number) => expect(`${ms} ${read(ms)}`).toBe(`${ms} ${slowly(ms)}`)
+      const midnight = (on: string) => dayNumber(isoDay(on)) * 86_400_000
+      // every 97 minutes and 13 seconds: all hours of the day, in the course of the year
+      for (let n = 0; n < 5_400; n++) agrees(midnight('2026-08-01') + n * 5_833_000)
+      // around the changes of the clock more closely
+      for (const change of [
+        '2026-09-27',
+        '2026-10-04',
+        '2026-10-25',
+        '2026-11-01',
+        '2027-03-14',
+        '2027-03-28',
+      ])
+        for (let minute = -1440; minute < 2880; minute += 15) agrees(midnight(change) + minute * 60_000)
+    },
+  )
 
   it('knows which names are zones', () => {
     expect(isZone('America/Denver')).toBe(true)

@@ -1,4 +1,4 @@
-import { dayNumber, instant, mondayOf } from '../base'
+import { dayNumber, dayOfNumber, instant, mondayOf } from '../base'
 import type { Instant, IsoDay } from '../base'
 
 /**
@@ -17,6 +17,7 @@ export interface Zone {
 }
 
 const MINUTE = 60_000
+const DAY = 1440 * MINUTE
 
 /** True when this machine's time zone data know the name. */
 export function isZone(name: string): boolean {
@@ -51,19 +52,39 @@ export function zoneOf(name: string): Zone {
   const offsets = offsetsOf(wallOf)
   // per day: midnight as if it were UTC, and the offset that holds all day (null around a clock change)
   const days = new Map<IsoDay, { readonly midnight: number; readonly offset: number | null }>()
+  // the same by the number of the day in UTC, which is at most one day off, with the names of days
+  const offsetsInUtc = new Map<number, number | null>()
+  const names = new Map<number, IsoDay>()
   return {
     name,
     at: (day, minute) => {
       let known = days.get(day)
       if (known === undefined) {
-        known = { midnight: dayNumber(day) * 1440 * MINUTE, offset: offsets.ofWeek(mondayOf(day)) }
+        known = { midnight: dayNumber(day) * DAY, offset: offsets.ofWeek(mondayOf(day)) }
         days.set(day, known)
       }
       const wall = known.midnight + minute * MINUTE
       return instant(wall - (known.offset ?? offsets.ofWall(wall)))
     },
-    local: wallOf,
+    local: (at) => {
+      const offset = kept(offsetsInUtc, Math.floor(at / DAY), (n) => offsets.ofWeek(mondayOf(dayOfNumber(n))))
+      if (offset === null) return wallOf(at)
+      const wall = at + offset
+      const day = Math.floor(wall / DAY)
+      return {
+        on: kept(names, day, dayOfNumber),
+        minuteOfDay: Math.floor((wall - day * DAY) / MINUTE),
+      }
+    },
   }
+}
+
+function kept<K, V>(known: Map<K, V>, key: K, make: (key: K) => V): V {
+  const ready = known.get(key)
+  if (ready !== undefined) return ready
+  const made = make(key)
+  known.set(key, made)
+  return made
 }
 
 interface Offsets {
@@ -91,15 +112,15 @@ function offsetsOf(wallOf: Zone['local']): Offsets {
     ofWeek: (monday) => {
       const ready = weeks.get(monday)
       if (ready !== undefined) return ready
-      const start = dayNumber(monday) * 1440 * MINUTE
-      const probes = [-2, 4, 9].map((days) => at(start + days * 1440 * MINUTE))
+      const start = dayNumber(monday) * DAY
+      const probes = [-2, 4, 9].map((days) => at(start + days * DAY))
       const offset = probes[0] === probes[1] && probes[1] === probes[2] ? (probes[0] as number) : null
       weeks.set(monday, offset)
       return offset
     },
     ofWall: (wall) => {
-      const before = at(wall - 1440 * MINUTE)
-      const after = at(wall + 1440 * MINUTE)
+      const before = at(wall - DAY)
+      const after = at(wall + DAY)
       // the first of two is the one with the greater offset; a time that does not exist is read with the
       // offset before
       const valid = [before, after].filter((offset) => at(wall - offset) === offset)

@@ -1,3 +1,4 @@
+import { groupBy, mondayOf } from '../base'
 import type { IsoDay, Minutes, UserId } from '../base'
 import type { Load } from './types'
 
@@ -58,6 +59,30 @@ export function cautionsIn({ days, weeks, learners }: Load, limits: LoadLimits):
       (of.tests[i] ?? 0) > 1 ? [{ kind: 'tests-in-day', learnerId, on, count: of.tests[i] ?? 0 }] : [],
     ),
   ])
+}
+
+/** The places of weeks in which a learner carries too much. */
+export interface WeeksOver {
+  /** Weeks over a limit of weeks. */
+  readonly asWhole: readonly number[]
+  /** Weeks with a day over the limit of days, or with several tests. */
+  readonly inDays: readonly number[]
+}
+
+/** In which weeks each learner carries too much; who never does is absent. */
+export function weeksOver(load: Load, limits: LoadLimits): ReadonlyMap<UserId, WeeksOver> {
+  const placeOf = new Map(load.weeks.map((monday, i) => [monday, i]))
+  const placesOf = (cautions: readonly LoadCaution[]) => [
+    ...new Set(cautions.map((c) => placeOf.get(mondayOf(c.on)) ?? 0)),
+  ]
+  const byLearner = groupBy(cautionsIn(load, limits), (c) => c.learnerId)
+  return new Map(
+    [...byLearner].map(([learnerId, cautions]) => {
+      const isOfDay = ({ kind }: LoadCaution) => kind === 'minutes-in-day' || kind === 'tests-in-day'
+      const asWhole = placesOf(cautions.filter((c) => !isOfDay(c)))
+      return [learnerId, { asWhole, inDays: placesOf(cautions.filter(isOfDay)) }]
+    }),
+  )
 }
 
 /** A day, and what the learner who would carry most carries on it. */

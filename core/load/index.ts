@@ -1,6 +1,6 @@
 /** What learners carry: minutes and pieces by day and week, what is too much, and days that would be better. */
-export { USUAL_LIMITS, betterDays, cautionsIn } from './cautions'
-export type { BetterDay, LoadCaution, LoadLimits } from './cautions'
+export { USUAL_LIMITS, betterDays, cautionsIn, weeksOver } from './cautions'
+export type { BetterDay, LoadCaution, LoadLimits, WeeksOver } from './cautions'
 export { hasRoom, isOver, openAt, queueTurn } from './ceiling'
 export type { Carried, QueueTurn, Queued } from './ceiling'
 export { loadOf } from './loadOf'

@@ -2,14 +2,14 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addDays, asId, daysThrough, isoDay, mondayOf, weekdayOf } from '../base'
 import type { AssignmentId, IsoDay, PieceId, UserId } from '../base'
-import { USUAL_LIMITS, betterDays, cautionsIn, loadOf } from './index'
+import { USUAL_LIMITS, betterDays, cautionsIn, loadOf, weeksOver } from './index'
 import type { LoadPiece, Spread } from './index'
 
 const ANN = asId<UserId>('ann')
 const BEN = asId<UserId>('ben')
 const d = isoDay
 const piece = (minutes: number, from: string, through: string, part: Partial<LoadPiece> = {}): LoadPiece => ({
-  learnerId: ANN,
+  learnerIds: [ANN],
   assignmentId: asId<AssignmentId>('work'),
   pieceId: asId<PieceId>('p1'),
   minutes,
@@ -84,6 +84,7 @@ describe('what a learner carries', () => {
       { kind: 'pieces-in-week', learnerId: ANN, on: '2026-10-12', count: 6 },
       { kind: 'tests-in-day', learnerId: ANN, on: '2026-10-12', count: 2 },
     ])
+    expect([...weeksOver(load, USUAL_LIMITS)]).toEqual([[ANN, { asWhole: [1], inDays: [1] }]])
     const none = { minutesPerDay: null, minutesPerWeek: null, piecesPerWeek: null }
     expect(cautionsIn(load, none).map((c) => c.kind)).toEqual(['tests-in-day'])
   })
@@ -92,7 +93,7 @@ describe('what a learner carries', () => {
     const load = loadOf(
       [
         piece(50, '2026-10-12', '2026-10-12'),
-        piece(10, '2026-10-13', '2026-10-13', { learnerId: BEN }),
+        piece(10, '2026-10-13', '2026-10-13', { learnerIds: [BEN] }),
         piece(60, '2026-10-07', '2026-10-07'),
       ],
       days,
@@ -117,7 +118,7 @@ function slowly(
 ): readonly number[] {
   return days.map((day) =>
     pieces
-      .filter((p) => p.learnerId === who)
+      .filter((p) => p.learnerIds.includes(who))
       .reduce((sum, p) => {
         const [first, last] = [days[0] as IsoDay, days.at(-1) as IsoDay]
         if (p.throughOn < first || p.fromOn > last) return sum
@@ -138,7 +139,7 @@ describe('laws of load', () => {
     .filter((list) => list.length > 0)
   const anyPiece = fc
     .record({
-      who: fc.constantFrom(ANN, BEN),
+      who: fc.uniqueArray(fc.constantFrom(ANN, BEN), { minLength: 1 }),
       minutes: fc.integer({ min: 1, max: 90 }),
       from: fc.integer({ min: -9, max: 65 }),
       length: fc.integer({ min: 0, max: 12 }),
@@ -146,7 +147,7 @@ describe('laws of load', () => {
     })
     .map((p) => ({
       ...piece(p.minutes, addDays(first, p.from), addDays(first, p.from + p.length)),
-      learnerId: p.who,
+      learnerIds: p.who,
       isTest: p.isTest,
     }))
   const anySpread = fc.constantFrom<Spread>('window', 'due')
@@ -178,11 +179,12 @@ describe('laws of load', () => {
         const total = (of: (l: (typeof learners)[number]) => readonly number[]) =>
           learners.flatMap(of).reduce((a, b) => a + b, 0)
         expect(total((l) => l.days)).toBeCloseTo(
-          within.reduce((a, p) => a + p.minutes, 0),
+          within.reduce((a, p) => a + p.minutes * p.learnerIds.length, 0),
           6,
         )
-        expect(total((l) => l.pieces)).toBe(within.length)
-        expect(total((l) => l.tests)).toBe(within.filter((p) => p.isTest).length)
+        const had = (list: readonly LoadPiece[]) => list.flatMap((p) => p.learnerIds).length
+        expect(total((l) => l.pieces)).toBe(had(within))
+        expect(total((l) => l.tests)).toBe(had(within.filter((p) => p.isTest)))
       }),
     )
   })

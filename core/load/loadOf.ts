@@ -1,4 +1,4 @@
-import { groupBy, mondayOf } from '../base'
+import { mondayOf } from '../base'
 import type { IsoDay, UserId } from '../base'
 import type { LearnerLoad, Load, LoadPiece, Spread } from './types'
 
@@ -19,13 +19,26 @@ export function loadOf(
   const weeks = [...new Set(days.map(mondayOf))]
   const placeOf = new Map(weeks.map((week, i) => [week, i]))
   const weekOf = days.map((day) => placeOf.get(mondayOf(day)) ?? 0)
-  const own = groupBy(pieces, (p) => p.learnerId)
+  const of = { days, weekOf, weeks: weeks.length }
+  const tallies = new Map(learnerIds.map((id) => [id, noneOf(of)]))
+  for (const piece of pieces) {
+    const span = spanOf(piece, days)
+    if (span === null) continue
+    const [first, last] = spread === 'due' ? [span[1], span[1]] : span
+    for (const id of piece.learnerIds) {
+      const tally = tallies.get(id)
+      if (tally) count(tally, piece, { first, last, week: weekOf[last] ?? 0 })
+    }
+  }
   return {
     days,
     weeks,
-    learners: learnerIds.map((id) =>
-      loadFor(id, own.get(id) ?? [], { days, weekOf, weeks: weeks.length }, spread),
-    ),
+    learners: [...tallies].map(([learnerId, { changes, pieces, tests }]) => ({
+      learnerId,
+      ...addedUp(changes, of),
+      pieces,
+      tests,
+    })),
   }
 }
 
@@ -36,24 +49,31 @@ interface Places {
   readonly weeks: number
 }
 
-function loadFor(learnerId: UserId, pieces: readonly LoadPiece[], of: Places, spread: Spread): LearnerLoad {
-  // what comes to be carried at each place, and what ends before it: added up they are the load of each day
-  const changes = new Array<number>(of.days.length + 1).fill(0)
-  const counts = new Array<number>(of.weeks).fill(0)
-  const tests = new Array<number>(of.days.length).fill(0)
-  for (const piece of pieces) {
-    const span = spanOf(piece, of.days)
-    if (span === null) continue
-    const [first, last] = spread === 'due' ? [span[1], span[1]] : span
-    const share = piece.minutes / (last - first + 1)
-    changes[first] = (changes[first] ?? 0) + share
-    changes[last + 1] = (changes[last + 1] ?? 0) - share
-    const week = of.weekOf[span[1]] ?? 0
-    counts[week] = (counts[week] ?? 0) + 1
-    if (piece.isTest) tests[span[1]] = (tests[span[1]] ?? 0) + 1
+interface Tally {
+  /** What comes to be carried at each place, less what ends before it: added up they are the load of each day. */
+  readonly changes: number[]
+  readonly pieces: number[]
+  readonly tests: number[]
+}
+
+function noneOf({ days, weeks }: Places): Tally {
+  return {
+    changes: new Array<number>(days.length + 1).fill(0),
+    pieces: new Array<number>(weeks).fill(0),
+    tests: new Array<number>(days.length).fill(0),
   }
-  const { days, weeks } = addedUp(changes, of)
-  return { learnerId, days, weeks, pieces: counts, tests }
+}
+
+function count(
+  { changes, pieces, tests }: Tally,
+  { minutes, isTest }: LoadPiece,
+  { first, last, week }: { readonly first: number; readonly last: number; readonly week: number },
+): void {
+  const share = minutes / (last - first + 1)
+  changes[first] = (changes[first] ?? 0) + share
+  changes[last + 1] = (changes[last + 1] ?? 0) - share
+  pieces[week] = (pieces[week] ?? 0) + 1
+  if (isTest) tests[last] = (tests[last] ?? 0) + 1
 }
 
 /** The places of a window's first and last school day; null: it lies outside of all of them. */

@@ -4,9 +4,10 @@ import type { AssignmentId, IsoDay, Minutes, PieceId, UserId } from '../base'
 export const SPREADS = ['window', 'due'] as const
 export type Spread = (typeof SPREADS)[number]
 
-/** A piece that one learner has to do, of whatever class and teacher. */
+/** A piece that learners have to do on the same days, of whatever class and teacher. */
 export interface LoadPiece {
-  readonly learnerId: UserId
+  /** Each once. */
+  readonly learnerIds: readonly UserId[]
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
   readonly minutes: Minutes

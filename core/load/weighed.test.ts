@@ -7,7 +7,7 @@ import type { LoadPiece } from './index'
 const days = daysThrough(isoDay('2026-09-07'), isoDay('2026-09-18')).filter((d) => weekdayOf(d) <= 5)
 const [ann, ben] = ['ann', 'ben'].map((id) => asId<UserId>(id)) as [UserId, UserId]
 const piece = (learnerId: UserId, minutes: number, on: string): LoadPiece => ({
-  learnerId,
+  learnerIds: [learnerId],
   minutes,
   assignmentId: asId<AssignmentId>(`w${minutes}`),
   pieceId: asId<PieceId>('p1'),

@@ -21,7 +21,7 @@ export function weighed(
   schoolDays: readonly IsoDay[],
   limits: LoadLimits,
 ): readonly HeavyWeek[] {
-  const learnerIds = [...new Set(more.map((p) => p.learnerId))]
+  const learnerIds = [...new Set(more.flatMap((p) => p.learnerIds))]
   const without = loadOf(has, schoolDays, learnerIds, 'window')
   const withIt = loadOf([...has, ...more], schoolDays, learnerIds, 'window')
   const over = cautionsIn(withIt, limits).filter(

@@ -3,9 +3,9 @@ import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { ResourceKind } from '#core/library'
 import type { Connection } from './store'
 
-/** A piece that a learner has to do, with its minutes and its moments. */
+/** A piece that learners of a class have to do in the same window, with its minutes and its moments. */
 export interface PieceToDo {
-  readonly learnerId: UserId
+  readonly learnerIds: readonly UserId[]
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
   readonly title: string
@@ -28,22 +28,26 @@ export async function piecesToDo(
   within: { readonly from: Instant; readonly until: Instant },
 ): Promise<readonly PieceToDo[]> {
   if (learnerIds.length === 0) return []
-  return tx.all<PieceToDo>(
-    sql`select w.learner_id as learnerId, w.assignment_id as assignmentId, w.piece_id as pieceId, a.title as title,
+  // learners are put together before anything else is looked up: a year of a large class is tens of thousands of rows
+  const rows = await tx.all<Omit<PieceToDo, 'learnerIds'> & { readonly learnerIds: string }>(
+    sql`select w.learnerIds as learnerIds, w.assignmentId as assignmentId, w.pieceId as pieceId, a.title as title,
         c.short_name as className, r.kind as kind, coalesce(v.minutes, r.minutes) as minutes,
-        coalesce(w.opens_at, w.listed_at, a.published_at, a.created_at) as "from",
-        coalesce(w.due_at, w.closes_at) as until
-      from learner_work w
-        join assignments a on a.id = w.assignment_id and a.state = 'published'
-        join classes c on c.id = w.class_id
-        join assignment_pieces p on p.assignment_id = w.assignment_id and p.id = w.piece_id
-        join resources r on r.id = p.resource_id
-        left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
-      where w.learner_id in ${[...learnerIds]}
-        and coalesce(w.due_at, w.closes_at) > ${within.from}
-        and coalesce(w.opens_at, w.listed_at, a.published_at, a.created_at) < ${within.until}
-        and not exists (select 1 from assignment_exceptions x where x.assignment_id = w.assignment_id
-          and x.learner_id = w.learner_id)
-      order by until, w.assignment_id, w.piece_id`,
+        coalesce(w."from", a.published_at, a.created_at) as "from", w.until as until
+      from (select w.assignment_id as assignmentId, w.piece_id as pieceId, w.class_id as classId,
+          coalesce(w.opens_at, w.listed_at) as "from", coalesce(w.due_at, w.closes_at) as until,
+          json_group_array(w.learner_id) as learnerIds
+        from learner_work w
+        where w.learner_id in ${[...learnerIds]}
+          and coalesce(w.due_at, w.closes_at) > ${within.from}
+          and (w.assignment_id, w.learner_id) not in (select assignment_id, learner_id from assignment_exceptions)
+        group by 1, 2, 3, 4, 5) w
+      join assignments a on a.id = w.assignmentId and a.state = 'published'
+      join classes c on c.id = w.classId
+      join assignment_pieces p on p.assignment_id = w.assignmentId and p.id = w.pieceId
+      join resources r on r.id = p.resource_id
+      left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
+      where coalesce(w."from", a.published_at, a.created_at) < ${within.until}
+      order by until, assignmentId, pieceId`,
   )
+  return rows.map((row) => ({ ...row, learnerIds: JSON.parse(row.learnerIds) as UserId[] }))
 }

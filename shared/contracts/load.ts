@@ -1,20 +1,33 @@
 import { z } from 'zod'
-import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
+import type { ClassId, Instant, IsoDay, Minutes, UserId } from '#core/base'
 import type { ResourceKind } from '#core/library'
 import { SPREADS } from '#core/load'
-import type { Load, LoadCaution, LoadLimits } from '#core/load'
+import type { Load, LoadLimits } from '#core/load'
 import { contract, id } from './define'
 
-/** What learners of a class carry, in all of their classes, day by day and week by week. */
+/** What learners of a class carry, in all of their classes, week by week. */
 export interface ClassLoad {
   readonly classId: ClassId
   readonly name: string
   readonly zone: string
-  readonly learners: readonly { readonly id: UserId; readonly name: string }[]
-  readonly load: Load
+  /** Mondays, in order. */
+  readonly weeks: readonly IsoDay[]
+  readonly learners: readonly LearnerWeeks[]
   readonly limits: LoadLimits
-  readonly cautions: readonly LoadCaution[]
   readonly now: Instant
+}
+/** A learner's weeks, by their places. */
+export interface LearnerWeeks {
+  readonly id: UserId
+  readonly name: string
+  /** Whole minutes in each week. */
+  readonly minutes: readonly Minutes[]
+  /** Pieces whose last day lies in each week. */
+  readonly pieces: readonly number[]
+  /** Places of weeks that are over a limit as a whole. */
+  readonly heavyWeeks: readonly number[]
+  /** Places of weeks in which a day is too much. */
+  readonly heavyDays: readonly number[]
 }
 export const ShowLoad = contract<ClassLoad>()({
   method: 'GET',
@@ -32,9 +45,13 @@ export const ShowHeavyWeeks = contract<{
   params: z.strictObject({ classId: id<ClassId>() }),
 })
 
-/** The pieces of one learner of a class, of all their classes. */
+/** What one learner of a class carries day by day, and the pieces of all their classes. */
 export interface LearnersPieces {
   readonly name: string
+  /** Of this learner alone. */
+  readonly load: Load
+  /** Days that are too much. */
+  readonly heavyDays: readonly IsoDay[]
   readonly pieces: readonly {
     readonly title: string
     readonly className: string
@@ -48,4 +65,5 @@ export const ShowLoadOf = contract<LearnersPieces>()({
   method: 'GET',
   path: '/api/classes/:classId/load/:learnerId',
   params: z.strictObject({ classId: id<ClassId>(), learnerId: id<UserId>() }),
+  query: z.strictObject({ spread: z.enum(SPREADS) }),
 })

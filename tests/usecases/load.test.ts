@@ -14,23 +14,21 @@ describe('what the learners of a class carry', () => {
     const school = await aSchool()
     const { deps, teacher, ann, ben, a } = school
     const empty = mustBeOk(await showLoad(deps, teacher, { classId: a.classId, spread: 'due' }), 'empty')
-    expect(empty.load.learners.every((l) => l.days.every((m) => m === 0))).toBe(true)
+    expect(empty.learners.every((l) => l.minutes.every((m) => m === 0))).toBe(true)
     await publish(school, { window: DUE })
     const shown = mustBeOk(await showLoad(deps, teacher, { classId: a.classId, spread: 'due' }), 'load')
-    const total = (id: string) =>
-      shown.load.learners.find((l) => l.learnerId === id)?.days.reduce((x, y) => x + y, 0)
-    const pieces = mustBeOk(
-      await showLoadOf(deps, teacher, { classId: a.classId, learnerId: ann.userId }),
-      'of',
-    )
-    expect(pieces.pieces).toHaveLength(1)
-    const [piece] = pieces.pieces
+    const total = (id: string) => shown.learners.find((l) => l.id === id)?.minutes.reduce((x, y) => x + y, 0)
+    const of = { classId: a.classId, learnerId: ann.userId, spread: 'due' as const }
+    const { pieces, load, heavyDays } = mustBeOk(await showLoadOf(deps, teacher, of), 'of')
+    expect([pieces.length, heavyDays]).toEqual([1, []])
+    const [piece] = pieces
+    expect(load.learners[0]?.days[load.days.indexOf(piece!.throughOn)]).toBe(piece!.minutes)
     expect(piece?.throughOn).toBe('2026-09-09')
     expect(total(ann.userId)).toBe(piece?.minutes)
     expect(total(ben.userId)).toBe(piece?.minutes)
-    const week = shown.load.weeks.indexOf(mondayOf(piece!.throughOn))
-    expect(shown.load.learners.find((l) => l.learnerId === ann.userId)?.pieces[week]).toBe(1)
-    expect(zoneOf(shown.zone).local(shown.now).on >= shown.load.days[0]!).toBe(true)
+    const week = shown.weeks.indexOf(mondayOf(piece!.throughOn))
+    expect(shown.learners.find((l) => l.id === ann.userId)?.pieces[week]).toBe(1)
+    expect(zoneOf(shown.zone).local(shown.now).on >= shown.weeks[0]!).toBe(true)
   })
 
   it('leaves out who is excused, and what is taken back', async () => {
@@ -39,12 +37,12 @@ describe('what the learners of a class carry', () => {
     const work = await publish(school, { window: DUE })
     const more = { kind: 'excused' as const }
     mustBeOk(await giveMore(deps, teacher, { assignmentId: work, learnerIds: [ann.userId], more }), 'excuse')
-    const of = { classId: a.classId, learnerId: ann.userId }
+    const of = { classId: a.classId, learnerId: ann.userId, spread: 'due' as const }
     expect(mustBeOk(await showLoadOf(deps, teacher, of), 'of').pieces).toEqual([])
     const back = { assignmentId: work, version: 2 }
     mustBeOk(await withdrawWork(deps, teacher, back), 'back')
     const shown = mustBeOk(await showLoad(deps, teacher, { classId: a.classId, spread: 'window' }), 'load')
-    expect(shown.load.learners.flatMap((l) => l.pieces).every((n) => n === 0)).toBe(true)
+    expect(shown.learners.flatMap((l) => l.pieces).every((n) => n === 0)).toBe(true)
   })
 
   it('tells weeks in which learners carry more than the limits, and how many they are', async () => {
@@ -57,6 +55,9 @@ describe('what the learners of a class carry', () => {
     expect(await heavy()).toEqual([])
     await publish(school, { title: 'Work 6', window: DUE, exceptIds: [ann.userId] })
     expect((await heavy()).map((w) => w.learners)).toEqual([1])
+    const shown = mustBeOk(await showLoad(deps, teacher, { classId: a.classId, spread: 'due' }), 'load')
+    const places = shown.learners.map((l) => l.heavyWeeks.map((place) => shown.weeks[place]))
+    expect(places.flat()).toEqual([mondayOf(isoDay('2026-09-09'))])
   })
 
   it('is for those who may see the class', async () => {
@@ -65,12 +66,12 @@ describe('what the learners of a class carry', () => {
       expect((await showLoad(deps, who, { classId: a.classId, spread: 'due' })).error?.code).toBe(
         'access/not-found',
       )
-      const of = { classId: a.classId, learnerId: ann.userId }
+      const of = { classId: a.classId, learnerId: ann.userId, spread: 'due' as const }
       expect((await showLoadOf(deps, who, of)).error?.code).toBe('access/not-found')
       const heavy = await showHeavyWeeks(deps, who, { classId: a.classId })
       expect(heavy.error?.code).toBe('access/not-found')
     }
-    const other = { classId: a.classId, learnerId: teacher.userId }
+    const other = { classId: a.classId, learnerId: teacher.userId, spread: 'due' as const }
     expect((await showLoadOf(deps, teacher, other)).error?.code).toBe('access/not-found')
   })
 })

@@ -35,7 +35,7 @@ export async function heavyWith(
       .flatMap((row) => loadPieceOf(row, ground, pieces.get(row.pieceId), now))
     const [first] = more
     if (!first) continue
-    const learnerIds = [...new Set(more.map((p) => p.learnerId))]
+    const learnerIds = [...new Set(more.flatMap((p) => p.learnerIds))]
     const days = spanOf(more)
     const { zone } = ground.ground
     const within = { from: zone.at(days.from, 0), until: zone.at(days.through, 24 * 60) }
@@ -70,7 +70,16 @@ function loadPieceOf(
   if (!piece || until === null || until <= now) return []
   const from = terms.opens ?? terms.listed ?? now
   const { minutes, isTest } = piece
-  return [{ learnerId, assignmentId: NEW, pieceId, minutes, isTest, ...daysOf({ from, until }, zone) }]
+  return [
+    {
+      learnerIds: [learnerId],
+      assignmentId: NEW,
+      pieceId,
+      minutes,
+      isTest,
+      ...daysOf({ from, until }, zone),
+    },
+  ]
 }
 
 /** The weeks around all of some pieces. */

@@ -1,9 +1,9 @@
-import { groupBy, mondayOf, ok, refuse } from '#core/base'
+import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import type { Actor } from '#core/access'
 import { schoolDays, zoneOf } from '#core/calendar'
 import type { SchoolYear, Zone } from '#core/calendar'
-import { USUAL_LIMITS, cautionsIn, loadOf } from '#core/load'
+import { USUAL_LIMITS, cautionsIn, loadOf, weeksOver } from '#core/load'
 import type { LoadPiece, Spread } from '#core/load'
 import { learnersOf, piecesToDo, yearsById } from '#db/repositories'
 import type { Connection, PieceToDo } from '#db/repositories'
@@ -11,69 +11,67 @@ import type { Deps } from '../deps'
 import { classFor } from '../teaching/classAccess'
 
 /**
- * What each learner of a class carries over the school year, in all of their classes, with what is over the limits.
- * Other teachers' work counts, too; which it is, is told by `showLoadOf`.
+ * What each learner of a class carries in the weeks of the school year, in all of their classes, with what is over the
+ * limits. Other teachers' work counts, too; which it is, is told by `showLoadOf`.
  */
 export async function showLoad(
   deps: Pick<Deps, 'store' | 'clock'>,
   actor: Actor,
   input: { readonly classId: ClassId; readonly spread: Spread },
 ) {
-  const tx = deps.store.read
-  const found = await classInYear(tx, actor, input.classId)
+  const found = await classInYear(deps.store.read, actor, input.classId)
   if (!found.ok) return found
-  const { name, year, zone, learners } = found.value
-  const ids = learners.map((l) => l.id)
-  const pieces = await piecesToDo(tx, ids, yearIn(year, zone))
-  const load = loadOf(
-    pieces.map((p) => asLoadPiece(p, zone)),
-    openDays(year),
-    ids,
-    input.spread,
-  )
+  const { name, year, learners } = found.value
+  const { load } = await loadIn(deps.store.read, found.value, learners, input.spread)
+  const over = weeksOver(load, USUAL_LIMITS)
   return ok({
     classId: input.classId,
     name,
     zone: year.zone,
-    learners: learners.map(({ id, name }) => ({ id, name })),
-    load,
+    weeks: load.weeks,
+    learners: load.learners.map(({ weeks, pieces }, i) => {
+      const { id, name } = learners[i]!
+      const { asWhole = [], inDays = [] } = over.get(id) ?? {}
+      return { id, name, minutes: weeks.map(Math.round), pieces, heavyWeeks: asWhole, heavyDays: inDays }
+    }),
     limits: USUAL_LIMITS,
-    cautions: cautionsIn(load, USUAL_LIMITS),
     now: deps.clock.now(),
   })
 }
 
 /** Weeks in which learners of a class carry more than the limits, with how many they are, in order. */
 export async function showHeavyWeeks(
-  deps: Pick<Deps, 'store' | 'clock'>,
+  deps: Pick<Deps, 'store'>,
   actor: Actor,
   { classId }: { readonly classId: ClassId },
 ) {
-  const shown = await showLoad(deps, actor, { classId, spread: 'window' })
-  if (!shown.ok) return shown
-  const byWeek = groupBy(shown.value.cautions, (c) => mondayOf(c.on))
-  const weeks = [...byWeek].map(([mondayOn, cautions]) => ({
-    mondayOn,
-    learners: new Set(cautions.map((c) => c.learnerId)).size,
-  }))
-  return ok({ weeks: weeks.toSorted((a, b) => (a.mondayOn < b.mondayOn ? -1 : 1)) })
+  const found = await classInYear(deps.store.read, actor, classId)
+  if (!found.ok) return found
+  const { load } = await loadIn(deps.store.read, found.value, found.value.learners, 'window')
+  const learnersIn = new Array<number>(load.weeks.length).fill(0)
+  for (const { asWhole, inDays } of weeksOver(load, USUAL_LIMITS).values())
+    for (const place of new Set([...asWhole, ...inDays])) learnersIn[place] = (learnersIn[place] ?? 0) + 1
+  const weeks = load.weeks.map((mondayOn, place) => ({ mondayOn, learners: learnersIn[place] ?? 0 }))
+  return ok({ weeks: weeks.filter((w) => w.learners > 0) })
 }
 
-/** What one learner of a class has to do in a week, piece by piece, of all their classes. */
+/** What one learner of a class has to do in the school year, day by day and piece by piece, of all their classes. */
 export async function showLoadOf(
   deps: Pick<Deps, 'store'>,
   actor: Actor,
-  input: { readonly classId: ClassId; readonly learnerId: UserId },
+  input: { readonly classId: ClassId; readonly learnerId: UserId; readonly spread: Spread },
 ) {
   const tx = deps.store.read
   const found = await classInYear(tx, actor, input.classId)
   if (!found.ok) return found
-  const { year, zone, learners } = found.value
+  const { zone, learners } = found.value
   const learner = learners.find((l) => l.id === input.learnerId)
   if (!learner) return refuse({ code: 'access/not-found' as const, what: 'learner' })
-  const pieces = await piecesToDo(tx, [learner.id], yearIn(year, zone))
+  const { pieces, load } = await loadIn(tx, found.value, [learner], input.spread)
   return ok({
     name: learner.name,
+    load,
+    heavyDays: cautionsIn(load, USUAL_LIMITS).flatMap((c) => (c.kind === 'minutes-in-day' ? [c.on] : [])),
     pieces: pieces.map((p) => ({
       title: p.title,
       className: p.className,
@@ -82,6 +80,18 @@ export async function showLoadOf(
       ...daysOf(p, zone),
     })),
   })
+}
+
+async function loadIn(
+  tx: Connection,
+  { year, zone }: { readonly year: SchoolYear; readonly zone: Zone },
+  learners: readonly { readonly id: UserId }[],
+  spread: Spread,
+) {
+  const ids = learners.map((l) => l.id)
+  const pieces = await piecesToDo(tx, ids, yearIn(year, zone))
+  const loadPieces = pieces.map((p) => asLoadPiece(p, zone))
+  return { pieces, load: loadOf(loadPieces, openDays(year), ids, spread) }
 }
 
 /** A class that the actor may see, with its year and its learners. */
@@ -105,8 +115,8 @@ function yearIn(year: SchoolYear, zone: Zone): { readonly from: Instant; readonl
 
 /** A piece as the load is reckoned with it. */
 export function asLoadPiece(piece: PieceToDo, zone: Zone): LoadPiece {
-  const { learnerId, assignmentId, pieceId, minutes, kind } = piece
-  return { learnerId, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
+  const { learnerIds, assignmentId, pieceId, minutes, kind } = piece
+  return { learnerIds, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
 }
 
 /** The days on which a piece can be done: the first, and the last. */

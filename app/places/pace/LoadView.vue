@@ -50,19 +50,23 @@ watch(
 const thisWeek = computed(() =>
   shown.value ? mondayOf(zoneNamed(shown.value.zone).local(shown.value.now).on) : null,
 )
-/** What this week and the three after it hold that is too much. */
+/** For whom this week and the three after it hold too much, each with the places of these weeks. */
 const soon = computed(() => {
-  const { load, cautions } = shown.value ?? {}
-  const at = load?.weeks.findIndex((w) => w === thisWeek.value) ?? -1
-  const weeks = new Set(load?.weeks.slice(Math.max(0, at), Math.max(0, at) + 4))
-  return (cautions ?? []).filter((c) => weeks.has(mondayOf(c.on)))
+  const { weeks = [], learners = [] } = shown.value ?? {}
+  const from = Math.max(
+    0,
+    weeks.findIndex((w) => w === thisWeek.value),
+  )
+  const isSoon = (place: number) => place >= from && place < from + 4
+  return learners
+    .map((l) => [...l.heavyWeeks, ...l.heavyDays].filter(isSoon))
+    .filter((places) => places.length > 0)
 })
 const sentence = computed(() => {
-  const learners = new Set(soon.value.map((c) => c.learnerId)).size
-  if (learners === 0) return 'Nobody carries more than the limits in this week and the three after it.'
-  const first = soon.value.reduce((a, b) => (b.on < a.on ? b : a))
-  const who = count(learners, 'learner carries', 'learners carry')
-  return `${who} more than the limits soon, first in the week of ${sayDate(mondayOf(first.on))}.`
+  const first = shown.value?.weeks[Math.min(...soon.value.flat())]
+  if (!first) return 'Nobody carries more than the limits in this week and the three after it.'
+  const who = count(soon.value.length, 'learner carries', 'learners carry')
+  return `${who} more than the limits soon, first in the week of ${sayDate(first)}.`
 })
 const SPREAD_WORDS = [
   { value: 'window' as const, label: 'over the days of each window' },
@@ -109,6 +113,7 @@ const SPREAD_WORDS = [
         <LearnerDays
           v-if="chosen"
           :of="shown"
+          :spread="spread"
           :learner-id="chosen.learnerId"
           :week="chosen.week"
           @close="

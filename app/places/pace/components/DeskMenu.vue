@@ -81,7 +81,8 @@ const items = computed(() => [
 </script>
 
 <template>
-  <UDropdownMenu :items="items"
+  <!-- not modal: shutting the rest of a large page off and on again takes longer than the menu -->
+  <UDropdownMenu :items="items" :modal="false"
     ><UButton
       size="xs"
       color="neutral"

@@ -1,67 +1,62 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { addDays, mondayOf } from '#core/base'
 import type { IsoDay, UserId } from '#core/base'
 import { betterDays } from '#core/load'
+import type { Spread } from '#core/load'
 import { ShowLoadOf } from '#shared/contracts/load'
 import type { ClassLoad, LearnersPieces } from '#shared/contracts/load'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
+import { sayRefusal } from '~/shared/words/refusals'
 import { sayDate, sayDay, zoneNamed } from '~/shared/words/times'
 
 /** One learner's week, day by day, with the pieces of all their classes, and days that would be better. */
-const props = defineProps<{ of: ClassLoad; learnerId: UserId; week: IsoDay }>()
+const props = defineProps<{ of: ClassLoad; spread: Spread; learnerId: UserId; week: IsoDay }>()
 const emit = defineEmits<{ close: [] }>()
 const found = shallowRef<LearnersPieces | null>(null)
+const problem = ref('')
 watch(
-  () => [props.of.classId, props.learnerId] as const,
-  async ([classId, learnerId]) => {
+  () => [props.of.classId, props.learnerId, props.spread] as const,
+  async ([classId, learnerId, spread]) => {
     found.value = null
-    const reply = await call(ShowLoadOf, { params: { classId, learnerId } })
-    if (reply.ok && learnerId === props.learnerId) found.value = reply.value
+    const reply = await call(ShowLoadOf, { params: { classId, learnerId }, query: { spread } })
+    problem.value = reply.ok ? '' : sayRefusal(reply.error)
+    if (reply.ok && learnerId === props.learnerId && spread === props.spread) found.value = reply.value
   },
   { immediate: true },
 )
-const own = computed(() => props.of.load.learners.find((l) => l.learnerId === props.learnerId))
-const days = computed(() =>
-  props.of.load.days.flatMap((on, i) =>
-    mondayOf(on) === props.week ? [{ on, minutes: Math.round(own.value?.days[i] ?? 0) }] : [],
-  ),
-)
+const name = computed(() => props.of.learners.find((l) => l.id === props.learnerId)?.name)
+const days = computed(() => {
+  const { load } = found.value ?? {}
+  return (load?.days ?? []).flatMap((on, i) =>
+    mondayOf(on) === props.week ? [{ on, minutes: Math.round(load?.learners[0]?.days[i] ?? 0) }] : [],
+  )
+})
 /** Days over the limit, as the server found them. */
-const over = computed(
-  () =>
-    new Set(
-      props.of.cautions.flatMap((c) =>
-        c.kind === 'minutes-in-day' && c.learnerId === props.learnerId ? [c.on] : [],
-      ),
-    ),
-)
+const over = computed(() => new Set(found.value?.heavyDays))
 const most = computed(() =>
   Math.max(props.of.limits.minutesPerDay ?? 60, ...days.value.map((d) => d.minutes)),
 )
 const pieces = computed(() =>
   (found.value?.pieces ?? []).filter((p) => p.fromOn < addDays(props.week, 7) && p.throughOn >= props.week),
 )
-const heaviest = computed(() => days.value.reduce((a, b) => (b.minutes > a.minutes ? b : a), days.value[0]!))
+const heaviest = computed(() => days.value.toSorted((a, b) => b.minutes - a.minutes)[0])
 const today = computed(() => zoneNamed(props.of.zone).local(props.of.now).on)
 /** Of the days to come: what is past is nobody's choice. */
 const better = computed(() => {
-  if (!own.value || !days.value.length || heaviest.value.on < today.value) return []
-  const near = betterDays({ ...props.of.load, learners: [own.value] }, heaviest.value.on, {
-    within: 8,
-    count: 16,
-  })
+  if (!found.value || !heaviest.value || heaviest.value.on < today.value) return []
+  const near = betterDays(found.value.load, heaviest.value.on, { within: 8, count: 16 })
   return near.filter((b) => b.on >= today.value).slice(0, 3)
 })
 </script>
 
 <template>
-  <aside class="panel" :aria-label="`Week of ${found?.name ?? 'a learner'}`" data-hook="learner-days">
+  <aside class="panel" :aria-label="`Week of ${name ?? 'a learner'}`" data-hook="learner-days">
     <header class="flex items-start gap-2">
       <div class="flex-1">
-        <h2>{{ found?.name }}</h2>
+        <h2>{{ name }}</h2>
         <p class="said">Week of {{ sayDate(week) }}</p>
       </div>
       <UButton
@@ -72,6 +67,8 @@ const better = computed(() => {
         @click="emit('close')"
       />
     </header>
+    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="!found" class="said">Opening …</p>
     <ul class="days">
       <li v-for="d in days" :key="d.on">
         <span>{{ sayDay(d.on) }}</span>
@@ -79,11 +76,11 @@ const better = computed(() => {
         <span :class="{ much: over.has(d.on) }">{{ d.minutes }} min</span>
       </li>
     </ul>
-    <p v-if="better.length && heaviest.minutes > 0" class="said" data-hook="better-days">
+    <p v-if="heaviest && better.length && heaviest.minutes > 0" class="said" data-hook="better-days">
       Lighter for them than {{ sayDay(heaviest.on) }}:
       {{ better.map((b) => `${sayDay(b.on)} (${Math.round(b.most)} min)`).join(', ') }}.
     </p>
-    <h3 class="mt-3">{{ count(pieces.length, 'piece') }} in this week</h3>
+    <h3 v-if="found" class="mt-3">{{ count(pieces.length, 'piece') }} in this week</h3>
     <ul class="pieces">
       <li v-for="(p, i) in pieces" :key="i">
         <strong>{{ p.title }}</strong>

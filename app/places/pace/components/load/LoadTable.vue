@@ -3,9 +3,9 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, UserId } from '#core/base'
 import type { ClassLoad } from '#shared/contracts/load'
 import { useGridKeys } from '~/shared/frame/gridKeys'
-import { count } from '~/shared/words/numbers'
 import { sayDate } from '~/shared/words/times'
 import { useRowsInTurn } from '../../composables/rowsInTurn'
+import LoadRow from './LoadRow.vue'
 
 /** Learners × weeks: minutes as figures on a ground that gets deeper with them, whoever carries most soon on top. */
 const props = defineProps<{
@@ -16,43 +16,29 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [learnerId: UserId, week: IsoDay] }>()
 /** So many weeks from this one on decide who stands on top. */
 const SOON = 3
-const weeks = computed(() => props.of.load.weeks)
+const weeks = computed(() => props.of.weeks)
+const dates = computed(() => weeks.value.map(sayDate))
 const now = computed(() => weeks.value.findIndex((w) => w === props.thisWeek))
-const names = computed(() => new Map(props.of.learners.map((l) => [l.id, l.name])))
 const soonOf = (minutes: readonly number[]) =>
   minutes.slice(Math.max(0, now.value), Math.max(0, now.value) + SOON).reduce((a, b) => a + b, 0)
 const rows = computed(() =>
-  props.of.load.learners
-    .map((l) => ({ ...l, name: names.value.get(l.learnerId) ?? '', soon: soonOf(l.weeks) }))
+  props.of.learners
+    .map((l) => ({ ...l, soon: soonOf(l.minutes) }))
     .sort((a, b) => b.soon - a.soon || a.name.localeCompare(b.name)),
 )
-/** Weeks over a limit, by learner, as the server found them. */
-const over = computed(
-  () =>
-    new Set(
-      props.of.cautions.flatMap((c) =>
-        c.kind === 'minutes-in-week' || c.kind === 'pieces-in-week' ? [`${c.learnerId} ${c.on}`] : [],
-      ),
-    ),
-)
-const isTooMuch = (learnerId: UserId, week: IsoDay) => over.value.has(`${learnerId} ${week}`)
-const depth = (minutes: number) => Math.min(1, minutes / (props.of.limits.minutesPerWeek ?? 240))
-const ground = (minutes: number) =>
-  minutes < 0.5
-    ? undefined
-    : `color-mix(in oklab, var(--ui-primary) ${Math.round(4 + 26 * depth(minutes))}%, var(--ui-bg))`
-function say(l: (typeof rows.value)[number], i: number): string {
-  const week = weeks.value[i] as IsoDay
-  const much = isTooMuch(l.learnerId, week) ? ', over the limit' : ''
-  const minutes = count(Math.round(l.weeks[i] ?? 0), 'minute')
-  return `${l.name}, week of ${sayDate(week)}: ${minutes}, ${count(l.pieces[i] ?? 0, 'piece')}${much}`
-}
+/** Where no limit is set, the ground is deepest at the usual one. */
+const most = computed(() => props.of.limits.minutesPerWeek ?? 240)
+const chosenWeek = computed(() => weeks.value.findIndex((w) => w === props.chosen?.week))
 const { isDrawn } = useRowsInTurn(
   computed(() => rows.value.length),
   ref(0),
-  { first: 26, batch: 20 },
+  { first: 16, batch: 20 },
 )
-const { isStop, move, stopAt } = useGridKeys(() => ({ rows: rows.value.length, columns: weeks.value.length }))
+const drawn = computed(() => rows.value.filter((_, i) => isDrawn(i)))
+const { columnIn, move, stopAt } = useGridKeys(() => ({
+  rows: rows.value.length,
+  columns: weeks.value.length,
+}))
 const table = useTemplateRef<HTMLElement>('table')
 onMounted(() => {
   stopAt(0, Math.max(0, now.value))
@@ -66,32 +52,26 @@ onMounted(() => {
       <thead>
         <tr>
           <th scope="col" class="name">Learner</th>
-          <th v-for="w in weeks" :key="w" scope="col" :class="{ now: w === thisWeek }">{{ sayDate(w) }}</th>
+          <th v-for="(w, i) in weeks" :key="w" scope="col" :class="{ now: w === thisWeek }">
+            {{ dates[i] }}
+          </th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(l, row) in rows" :key="l.learnerId">
-          <th scope="row" class="name">{{ l.name }}</th>
-          <td v-if="!isDrawn(row)" :colspan="weeks.length" class="waits" />
-          <td
-            v-for="(minutes, i) in isDrawn(row) ? l.weeks : []"
-            :key="i"
-            :style="{ background: ground(minutes) }"
-          >
-            <button
-              type="button"
-              data-cell
-              :class="{ much: isTooMuch(l.learnerId, weeks[i]!) }"
-              :tabindex="isStop(row, i) ? 0 : -1"
-              :aria-pressed="chosen?.learnerId === l.learnerId && chosen.week === weeks[i]"
-              :aria-label="say(l, i)"
-              @keydown="move"
-              @focus="stopAt(row, i)"
-              @click="emit('choose', l.learnerId, weeks[i]!)"
-            >
-              {{ minutes < 0.5 ? '' : Math.round(minutes) }}
-            </button>
-          </td>
+        <LoadRow
+          v-for="(l, row) in drawn"
+          :key="l.id"
+          :of="l"
+          :dates="dates"
+          :most="most"
+          :stop="columnIn(row)"
+          :chosen="chosen?.learnerId === l.id ? chosenWeek : null"
+          @choose="emit('choose', l.id, weeks[$event]!)"
+          @stop="stopAt(row, $event)"
+          @move="move"
+        />
+        <tr v-if="drawn.length < rows.length" aria-hidden="true">
+          <td :colspan="weeks.length + 1" :style="{ height: `${2.2 * (rows.length - drawn.length)}rem` }" />
         </tr>
       </tbody>
     </table>
@@ -104,12 +84,9 @@ onMounted(() => {
   max-height: 75vh;
   scroll-padding: 3rem 1rem 1rem 13rem;
 }
-/* a row that is not drawn yet holds its place */
-.waits {
-  height: 1.9rem;
-}
 table {
-  width: auto;
+  width: max-content;
+  table-layout: fixed;
   border-collapse: separate;
   border-spacing: 0;
 }
@@ -136,21 +113,5 @@ th.now {
   color: var(--ui-primary);
   font-weight: 700;
   border-bottom: 2px solid var(--ui-primary);
-}
-td {
-  padding: 0;
-}
-button {
-  width: 100%;
-  min-width: 3.6rem;
-  min-height: 1.9rem;
-  font-variant-numeric: tabular-nums;
-}
-button.much {
-  font-weight: 700;
-  box-shadow: inset 0 -3px 0 var(--ui-error);
-}
-button[aria-pressed='true'] {
-  box-shadow: inset 0 0 0 2px var(--ui-primary);
 }
 </style>
