@@ -13,6 +13,7 @@ import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
 import { runOverTime } from './overTime'
+import { fillPages } from './pages'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
 import { buildSchool, openAsPractice } from './school'
@@ -47,6 +48,7 @@ await liveThrough(deps, school, clock)
 await openAsPractice(deps, school)
 await writeTexts(deps, school, clock)
 await buildBoats(deps, school)
+await fillPages(deps, school, clock)
 await runOverTime(deps, school)
 await store.settle()
 store.close()

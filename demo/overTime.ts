@@ -12,6 +12,7 @@ import { changeStanding } from '#usecases/standing/keepStanding'
 import { layStanding } from '#usecases/standing/layStanding'
 import { MORE_PRACTICE, giveMorePractice } from './ceiling'
 import { PIECES } from './content'
+import { LAB_PAGES } from './pages'
 import type { DemoSchool } from './school'
 
 /** Series that run beside the lessons of one class; of one, a row has no last day yet. */
@@ -46,7 +47,7 @@ const STANDING = {
 } as const
 
 const FILING = {
-  headings: ['Tests', 'Writing', 'Practice', 'In pairs'],
+  headings: ['Tests', 'Writing', LAB_PAGES, 'Practice', 'In pairs'],
   categories: [
     { name: 'Tests', weight: 40, most: null },
     { name: 'Checks', weight: 30, most: null },

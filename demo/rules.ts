@@ -77,5 +77,13 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
   test: READY_RULES.test,
 }
 
+/** Pages: filled in as often as one likes; what is measured has no key to show. */
+export const PAGE: AttemptRules = {
+  ...RULES.practice,
+  feedback: 'submission',
+  answers: 'never',
+  help: ['calculator'],
+}
+
 /** Writing tasks: one text, with words and a check of one's own; another go is given by hand. */
 export const WRITING: AttemptRules = READY_RULES.text

@@ -48,7 +48,12 @@ export function takesFiles(kind: ResourceKind): boolean {
   return TAKES_FILES.has(kind)
 }
 
-/** Whether a further try goes on with what was written before: a text is revised, not written again. */
+/** Whether a further try goes on with what was given before: a text is revised, a page is one's own copy. */
 export function isRevised(kind: ResourceKind): boolean {
-  return kind === 'writing-task'
+  return kind === 'writing-task' || kind === 'page'
+}
+
+/** Whether tries at pieces of a kind are counted: what nobody scores is done as often as one likes. */
+export function hasCountedTries(kind: ResourceKind): boolean {
+  return isScored(kind) || kind === 'writing-task'
 }

@@ -4,7 +4,7 @@ import type { LearnerCard, NoticeKind } from '#core/work'
 import { contract } from './define'
 
 // apart from what doing work needs: this comes with a learner's first page
-export const ListMyWork = contract<{
+export interface MyWork {
   readonly work: readonly LearnerCard[]
   /** How much they were told and have not read. */
   readonly unread: number
@@ -12,7 +12,8 @@ export const ListMyWork = contract<{
   readonly headings: readonly string[]
   readonly now: Instant
   readonly zone: string
-}>()({ method: 'GET', path: '/api/my-work' })
+}
+export const ListMyWork = contract<MyWork>()({ method: 'GET', path: '/api/my-work' })
 
 /** What a learner is told about their work. */
 export interface MyNotice {

@@ -83,7 +83,8 @@ export async function startTry(
     await addAttempt(tx, attempt)
     const { kind, items } = given.resource
     if (known && isRevised(kind)) {
-      const itemIds = items.filter((i) => isScoredByHand(i) || isSupportItem(i)).map((i) => i.id)
+      const goesAlong = (i: Item) => kind === 'page' || isScoredByHand(i) || isSupportItem(i)
+      const itemIds = items.filter(goesAlong).map((i) => i.id)
       await goOnWith(tx, { from: known.id, to: attempt.id, itemIds, at: now })
     }
     return ok({ ...(await openTry(tx, attempt, given)), now })

@@ -73,6 +73,12 @@ const ownFiles = computed(() => {
 function keepFiles(files: readonly MyFile[]): void {
   if (piece.value) piece.value = { ...piece.value, files }
 }
+const beginWords = computed(() => {
+  const { kind, triesUsed } = piece.value?.piece ?? {}
+  if (triesUsed === 0) return 'Begin'
+  // a page is one's own copy: it is gone on with
+  return kind === 'page' ? 'Go on filling it in' : 'Try again'
+})
 const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
 </script>
 
@@ -100,9 +106,7 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
     </template>
     <template #begin>
       <div class="my-4">
-        <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{
-          piece.piece.triesUsed === 0 ? 'Begin' : 'Try again'
-        }}</UButton>
+        <UButton size="lg" :loading="busy" data-hook="start" @click="start">{{ beginWords }}</UButton>
       </div>
     </template>
   </PieceScreen>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
-import { defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
+import { hasCopy } from '#core/agenda'
 import { ListMyWork } from '#shared/contracts/myWork'
 import type { LearnerCard } from '#core/work'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -25,6 +26,8 @@ const joining = ref(false)
 const unread = ref(0)
 const headings = shallowRef<readonly string[]>([])
 const isNewsOpen = ref(false)
+/** There is one as soon as there is a page in it. */
+const hasFolder = computed(() => work.value?.some(hasCopy))
 async function load(): Promise<void> {
   const reply = await call(ListMyWork)
   if (!reply.ok) {
@@ -59,6 +62,9 @@ useIntervalFn(() => {
       >
         What is new<template v-if="unread"> ({{ unread }})</template>
       </button>
+      <NuxtLink v-if="hasFolder" to="/learn/folder" class="plain-act ml-4" data-hook="my-folder"
+        >My folder</NuxtLink
+      >
       <MyNews v-if="isNewsOpen" @read="unread = 0" />
     </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>

@@ -20,6 +20,11 @@ const work = computed(() => props.of.work)
 const card = computed(() => props.of.piece)
 const isOne = computed(() => work.value.pieces.length === 1)
 
+/** How often it is handed in; of a page that is over there is nothing to say. */
+function sayHandingIn({ kind, triesMost, mayTry }: MyPiece['piece'], kept: string): readonly string[] {
+  if (kind !== 'page') return [sayTries(triesMost, kept as keyof typeof KEPT_WORDS)]
+  return mayTry ? ['You can go on filling it in after you have handed it in.'] : []
+}
 function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
   if (most === null) return 'You can try as often as you like.'
   return `${count(most, 'try', 'tries')}${most > 1 ? `; your ${KEPT_WORDS[kept]} counts` : ''}.`
@@ -33,7 +38,7 @@ const facts = computed(() => {
     ...(w.closesAt && w.closesAt !== w.dueAt
       ? [`Closes ${sayMoment(w.closesAt, p.zone, 'closes')}; after it is due it counts as late.`]
       : []),
-    ...(w.itemCount === 0 ? [] : [sayTries(w.triesMost, p.kept as keyof typeof KEPT_WORDS)]),
+    ...(w.itemCount === 0 ? [] : sayHandingIn(w, p.kept)),
     ...(w.timeLimitMinutes === null
       ? []
       : [`Once you start you have ${count(Math.round(w.timeLimitMinutes), 'minute')}.`]),
@@ -103,6 +108,7 @@ const facts = computed(() => {
         :zone="of.zone"
         :start-open="i === 0"
         :only="of.seen.length === 1"
+        :is-copy="card.kind === 'page'"
       />
     </template>
   </div>

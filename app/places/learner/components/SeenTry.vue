@@ -8,15 +8,28 @@ import { toInlineHtml } from '~/shared/words/markdown'
 import { count, percent } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
 
-const props = defineProps<{ attempt: SeenTry; zone: string; startOpen: boolean; only: boolean }>()
+const props = defineProps<{
+  attempt: SeenTry
+  zone: string
+  startOpen: boolean
+  only: boolean
+  /** A page: what was filled in can always be read again, whatever is told of it. */
+  isCopy: boolean
+}>()
 const open = ref(props.startOpen)
+const name = computed(() => {
+  if (!props.only) return `Try ${props.attempt.number}`
+  return props.isCopy ? 'Your copy' : 'Your try'
+})
 const ENDED = {
   learner: '',
   'time-limit': 'The time was up; what was saved counts.',
   closing: 'It closed while you were working; what was saved counts.',
 } as const
-const shown = computed(() =>
-  props.attempt.items.some((i) => i.points !== undefined || i.waits || i.right !== undefined),
+const shown = computed(
+  () =>
+    props.isCopy ||
+    props.attempt.items.some((i) => i.points !== undefined || i.waits || i.right !== undefined),
 )
 function given(item: LearnerItem, answer: Answer | null): string {
   return !answer || isOmitted(answer) ? 'no answer' : givenInWords(item, answer)
@@ -27,7 +40,7 @@ function given(item: LearnerItem, answer: Answer | null): string {
   <section class="try" data-hook="seen-try">
     <header>
       <div class="flex-1">
-        <h2>{{ only ? 'Your try' : `Try ${attempt.number}` }}</h2>
+        <h2>{{ name }}</h2>
         <p class="said">
           Handed in {{ sayMoment(attempt.submittedAt, zone)
           }}<template v-if="attempt.late"
@@ -62,7 +75,7 @@ function given(item: LearnerItem, answer: Answer | null): string {
           open = !open
         }
       "
-      >Question by question</UButton
+      >{{ isCopy ? 'What you filled in' : 'Question by question' }}</UButton
     >
     <ol v-if="open && shown">
       <li v-for="(s, i) in attempt.items" :key="s.item.id">
@@ -76,7 +89,7 @@ function given(item: LearnerItem, answer: Answer | null): string {
               markOf(s.points, s.item.points).word
             }}, {{ s.points }} of {{ s.item.points }}</span
           ><span
-            >You answered: <b>{{ given(s.item, s.answer) }}</b></span
+            >{{ isCopy ? 'You wrote' : 'You answered' }}: <b>{{ given(s.item, s.answer) }}</b></span
           >
         </p>
         <p v-if="s.right !== undefined" class="line">

@@ -30,7 +30,7 @@ const left = computed(() =>
 )
 const tries = computed(() => {
   const piece = only.value
-  if (!piece || piece.itemCount === 0) return ''
+  if (!piece || piece.itemCount === 0 || piece.kind === 'page') return ''
   if (piece.triesMost !== null)
     return (
       `${count(Math.max(0, piece.triesMost - piece.triesUsed), 'try', 'tries')} ` +
@@ -42,6 +42,7 @@ const go = computed(() => {
   if (props.work.inProgress || props.work.done > 0) return 'Go on'
   return only.value?.itemCount === 0 ? 'Read' : 'Begin'
 })
+const again = computed(() => (only.value?.kind === 'page' ? 'Go on' : 'Try again'))
 /** The next thing of several that is to be done. */
 const next = computed(() => props.work.pieces.find((p) => p.place === 'now' && !p.blockedBy) ?? null)
 /** What has to be finished before anything of this. */
@@ -81,7 +82,7 @@ const blocker = computed(() => {
       <span v-if="left" class="left">{{ left }}</span>
       <span v-if="tries && (work.place === 'now' || work.mayTry)" class="meta">{{ tries }}</span>
       <span v-if="work.place === 'now' && !blocker" class="go">{{ go }}</span>
-      <span v-else-if="work.mayTry" class="go quiet">Try again</span>
+      <span v-else-if="work.mayTry" class="go quiet">{{ again }}</span>
     </div>
   </NuxtLink>
 </template>

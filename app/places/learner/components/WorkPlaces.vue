@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Place } from '#core/attempts'
 import { groupBy } from '#core/base'
-import { foldedName } from '#core/filing'
+import { byHeading } from '#core/filing'
 import type { AssignmentId, Instant } from '#core/base'
 import { inSeries } from '#core/agenda'
 import type { ListEntry } from '#core/agenda'
@@ -40,16 +40,10 @@ function ordered(place: Place): readonly LearnerCard[] {
 }
 /** What is done lies under the headings of the class; what is to do is one list. */
 function foldersOf(place: Place, list: readonly LearnerCard[]) {
-  const byHeading = groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))
-  return [...byHeading]
+  const order = byHeading(props.headings)
+  return [...groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))]
     .map(([heading, cards]) => ({ heading, entries: place === 'now' ? cards.map(alone) : inSeries(cards) }))
-    .sort((a, b) => placeOf(a.heading) - placeOf(b.heading) || a.heading.localeCompare(b.heading))
-}
-/** Work without a heading comes first. */
-function placeOf(heading: string): number {
-  if (heading === '') return -1
-  const at = props.headings.findIndex((h) => foldedName(h) === foldedName(heading))
-  return at < 0 ? props.headings.length : at
+    .sort((a, b) => order(a.heading, b.heading))
 }
 /** What is to do now stands by itself, whatever series it is of. */
 const alone = (card: LearnerCard): ListEntry => ({ series: null, cards: [card] })
