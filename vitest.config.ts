@@ -3,13 +3,25 @@ import { defineConfig } from 'vitest/config'
 
 const app = fileURLToPath(new URL('./app', import.meta.url))
 
+/**
+ * Two at a time: by itself Vitest leaves a core of two idle, and a journey waits as much as it reckons. More would
+ * only make them slower than what they wait for.
+ */
+const WORKERS = 2
+
 export default defineConfig({
   resolve: { alias: { '~': app } },
   test: {
     projects: [
       {
         extends: true,
-        test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 60_000 },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 60_000,
+          maxWorkers: WORKERS,
+        },
       },
       {
         extends: true,
@@ -25,6 +37,7 @@ export default defineConfig({
           environment: 'node',
           testTimeout: 60_000,
           hookTimeout: 120_000,
+          maxWorkers: WORKERS,
         },
       },
       {
@@ -35,7 +48,7 @@ export default defineConfig({
           environment: 'node',
           testTimeout: 120_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          maxWorkers: WORKERS,
           // on a busy machine once more; the reporter says which test needed it, and that one wants mending
           retry: 1,
         },

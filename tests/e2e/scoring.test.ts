@@ -106,7 +106,9 @@ describe('the scoring queue', () => {
     await other.page.waitForSelector('[data-hook="conflict"]', { hidden: true })
     await other.seesIn('[data-hook="kept"]', 'all kept')
     await other.fill('[name="comment"]', 'Draw the hull.')
+    const isKept = other.page.waitForResponse((r) => r.url().endsWith('/api/comments') && r.ok())
     await other.click('keep-comment')
+    await isKept
     await other.seesIn('[data-hook="kept"]', 'all kept')
     await other.page.reload({ waitUntil: 'networkidle0' })
     await other.tap(stone)

@@ -8,6 +8,7 @@ import * as evidence from '#shared/contracts/evidence'
 import * as filing from '#shared/contracts/filing'
 import * as files from '#shared/contracts/files'
 import * as learning from '#shared/contracts/learning'
+import * as load from '#shared/contracts/load'
 import * as library from '#shared/contracts/library'
 import * as myWork from '#shared/contracts/myWork'
 import * as pacing from '#shared/contracts/pacing'
@@ -43,6 +44,7 @@ const ROUTES = [
   placing,
   learning,
   library,
+  load,
   myWork,
   pacing,
   practice,

@@ -11,6 +11,7 @@ import { count } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayDate, sayDay, zoneNamed } from '~/shared/words/times'
+import WeekLine from './WeekLine.vue'
 
 /** One learner's week, day by day, with the pieces of all their classes, and days that would be better. */
 const props = defineProps<{ of: ClassLoad; spread: Spread; learnerId: UserId; week: IsoDay }>()
@@ -27,7 +28,7 @@ watch(
   },
   { immediate: true },
 )
-const name = computed(() => props.of.learners.find((l) => l.id === props.learnerId)?.name)
+const own = computed(() => props.of.learners.find((l) => l.id === props.learnerId))
 const days = computed(() => {
   const { load } = found.value ?? {}
   return (load?.days ?? []).flatMap((on, i) =>
@@ -39,6 +40,8 @@ const over = computed(() => new Set(found.value?.heavyDays))
 const most = computed(() =>
   Math.max(props.of.limits.minutesPerDay ?? 60, ...days.value.map((d) => d.minutes)),
 )
+/** Room is left beyond the limit, so that its mark is seen. */
+const share = (minutes: number) => `${(92 * minutes) / most.value}%`
 const pieces = computed(() =>
   (found.value?.pieces ?? []).filter((p) => p.fromOn < addDays(props.week, 7) && p.throughOn >= props.week),
 )
@@ -53,10 +56,10 @@ const better = computed(() => {
 </script>
 
 <template>
-  <aside class="panel" :aria-label="`Week of ${name ?? 'a learner'}`" data-hook="learner-days">
+  <aside class="panel" :aria-label="`Week of ${own?.name ?? 'a learner'}`" data-hook="learner-days">
     <header class="flex items-start gap-2">
       <div class="flex-1">
-        <h2>{{ name }}</h2>
+        <h2>{{ own?.name }}</h2>
         <p class="said">Week of {{ sayDate(week) }}</p>
       </div>
       <UButton
@@ -72,14 +75,22 @@ const better = computed(() => {
     <ul class="days">
       <li v-for="d in days" :key="d.on">
         <span>{{ sayDay(d.on) }}</span>
-        <span class="bar" aria-hidden="true"><i :style="{ width: `${(100 * d.minutes) / most}%` }" /></span>
+        <span class="bar" aria-hidden="true"
+          ><i :style="{ width: share(d.minutes) }" /><b
+            v-if="of.limits.minutesPerDay"
+            :style="{ left: share(of.limits.minutesPerDay) }"
+        /></span>
         <span :class="{ much: over.has(d.on) }">{{ d.minutes }} min</span>
       </li>
     </ul>
+    <p v-if="found && of.limits.minutesPerDay" class="said">
+      The mark stands at {{ of.limits.minutesPerDay }} minutes a day.
+    </p>
     <p v-if="heaviest && better.length && heaviest.minutes > 0" class="said" data-hook="better-days">
       Lighter for them than {{ sayDay(heaviest.on) }}:
       {{ better.map((b) => `${sayDay(b.on)} (${Math.round(b.most)} min)`).join(', ') }}.
     </p>
+    <WeekLine v-if="own" :of="own" :weeks="of.weeks" :week="week" :ceiling="of.limits.minutesPerWeek" />
     <h3 v-if="found" class="mt-3">{{ count(pieces.length, 'piece') }} in this week</h3>
     <ul class="pieces">
       <li v-for="(p, i) in pieces" :key="i">
@@ -115,6 +126,7 @@ const better = computed(() => {
   font-variant-numeric: tabular-nums;
 }
 .bar {
+  position: relative;
   height: 0.7rem;
   background: var(--ui-bg-accented);
   border-radius: 2px;
@@ -124,6 +136,14 @@ const better = computed(() => {
   height: 100%;
   background: var(--ui-primary);
   border-radius: 2px;
+}
+/* as far as a day shall go */
+.bar b {
+  position: absolute;
+  top: -3px;
+  bottom: -3px;
+  width: 2px;
+  background: var(--ui-error);
 }
 .much {
   font-weight: 700;
