@@ -805,7 +805,7 @@ const TABLE: readonly Row[] = [
     expected: [S, H, H, I, I, H, I, H, H],
   },
   {
-    route: 'GET /api/classes/CLASS/load/none',
+    route: 'GET /api/classes/CLASS/load/none?spread=due',
     file: 'classes/[classId]/load/[learnerId].get.ts',
     expected: [S, H, H, H, H, H, H, H, H],
   },

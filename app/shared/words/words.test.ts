@@ -228,6 +228,7 @@ describe('refusals', () => {
     learners: 2,
     seconds: 2,
     until: at('10-21T20:30'),
+    from: at('10-21T20:30'),
     seen: { of: 'order' },
     now: { of: 'order' },
     unit: 'meetings',

@@ -27,9 +27,8 @@ const words = computed(() => {
   const { ceiling } = props
   const over = ceiling === null ? 0 : props.of.minutes.filter((m) => m > ceiling).length
   const most = on ? `Most in the week of ${sayDate(on)}: ${count(minutes, 'minute')}.` : ''
-  return ceiling === null
-    ? most
-    : `${most} ${count(over, 'week')} above ${ceiling} minutes (the dashed line).`
+  const weeks = over === 0 ? 'No week' : count(over, 'week')
+  return ceiling === null ? most : `${most} ${weeks} above ${ceiling} minutes (the dashed line).`
 })
 </script>
 
