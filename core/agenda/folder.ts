@@ -1,6 +1,6 @@
 import { groupBy } from '../base'
 import type { AssignmentId, ClassId, Instant, PieceId } from '../base'
-import { byHeading, foldedName } from '../filing'
+import { byHeading } from '../filing'
 import type { LearnerCard, LearnerPiece } from '../work'
 
 /** What became of an own copy so far; `missed`: it is over and was not handed in. */
@@ -31,14 +31,14 @@ export interface ClassFolder {
  * @param headings in the order in which they are found
  */
 export function folderOf(cards: readonly LearnerCard[], headings: readonly string[]): readonly ClassFolder[] {
-  const order = byHeading(headings)
   const byClass = groupBy(cards.filter(hasCopy), (c) => c.classId)
   return [...byClass].map(([classId, own]) => ({
     classId,
     className: own[0]?.className ?? '',
-    parts: [...groupBy(own, (c) => foldedName(c.about.heading)).values()]
-      .map((list) => ({ heading: list[0]?.about.heading.trim() ?? '', copies: copiesOf(list) }))
-      .sort((a, b) => order(a.heading, b.heading)),
+    parts: byHeading(own, (c) => c.about.heading, headings).map(({ heading, list }) => ({
+      heading,
+      copies: copiesOf(list),
+    })),
   }))
 }
 

@@ -1,6 +1,7 @@
 /** Headings and grading categories of a class, and a learner's evidence by category. */
 export { byCategory } from './byCategory'
 export { byHeading } from './byHeading'
+export type { UnderHeading } from './byHeading'
 export { checkFiling, foldedName } from './checkFiling'
 export { asFilingStep } from './command'
 export type { FilingCommand, FilingStep } from './command'

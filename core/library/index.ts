@@ -52,7 +52,15 @@ export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from '
 export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
 export { isForPractice, practised } from './practice'
 export type { PracticeResult } from './practice'
-export { hasCountedTries, hasLink, isRevised, isScored, itemsOfKind, isWebAddress, takesFiles } from './resourceKinds'
+export {
+  hasCountedTries,
+  hasLink,
+  isRevised,
+  isScored,
+  itemsOfKind,
+  isWebAddress,
+  takesFiles,
+} from './resourceKinds'
 export type { ItemsOfKind } from './resourceKinds'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
 export type { InTray, Tray, TraySum } from './tray'

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Place } from '#core/attempts'
-import { groupBy } from '#core/base'
 import { byHeading } from '#core/filing'
 import type { AssignmentId, Instant } from '#core/base'
 import { inSeries } from '#core/agenda'
@@ -40,10 +39,11 @@ function ordered(place: Place): readonly LearnerCard[] {
 }
 /** What is done lies under the headings of the class; what is to do is one list. */
 function foldersOf(place: Place, list: readonly LearnerCard[]) {
-  const order = byHeading(props.headings)
-  return [...groupBy(list, (w) => (place === 'done' ? w.about.heading.trim() : ''))]
-    .map(([heading, cards]) => ({ heading, entries: place === 'now' ? cards.map(alone) : inSeries(cards) }))
-    .sort((a, b) => order(a.heading, b.heading))
+  const headingOf = (w: LearnerCard) => (place === 'done' ? w.about.heading : '')
+  return byHeading(list, headingOf, props.headings).map(({ heading, list: cards }) => ({
+    heading,
+    entries: place === 'now' ? cards.map(alone) : inSeries(cards),
+  }))
 }
 /** What is to do now stands by itself, whatever series it is of. */
 const alone = (card: LearnerCard): ListEntry => ({ series: null, cards: [card] })
