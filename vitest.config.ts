@@ -9,6 +9,9 @@ const app = fileURLToPath(new URL('./app', import.meta.url))
  */
 const WORKERS = 2
 
+/** Takes as long as all other tests of routes together; the daily loop goes without. */
+const FUZZ = 'tests/http/fuzz.test.ts'
+
 export default defineConfig({
   resolve: { alias: { '~': app } },
   test: {
@@ -34,6 +37,18 @@ export default defineConfig({
             'tests/db/**/*.test.ts',
             'app/**/*.test.ts',
           ],
+          exclude: [FUZZ],
+          environment: 'node',
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+          maxWorkers: WORKERS,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'fuzz',
+          include: [FUZZ],
           environment: 'node',
           testTimeout: 60_000,
           hookTimeout: 120_000,

@@ -30,6 +30,7 @@ const more = process.argv.slice(2)
 // one after the other: the journeys need both cores to themselves
 if (more.length > 0) await runBin('vitest/vitest.mjs', ['run', ...more], { env })
 else {
-  await runBin('vitest/vitest.mjs', ['run', '--project', 'core', '--project', 'routes'], { env })
+  const projects = ['core', 'routes', 'fuzz'].flatMap((name) => ['--project', name])
+  await runBin('vitest/vitest.mjs', ['run', ...projects], { env })
   await runBin('vitest/vitest.mjs', ['run', '--project', 'e2e'], { env })
 }

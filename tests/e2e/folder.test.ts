@@ -41,7 +41,7 @@ describe('a learner’s folder', () => {
     await p.click('confirm-hand-in')
     await p.sees('You wrote: 3.6')
     await p.go('/learn/folder')
-    await p.seesIn('[data-hook="folder-sentence"]', '2 pages of your own, all handed in')
+    await p.seesIn('[data-hook="folder-sentence"]', '2 pages of your own, none still to fill in')
     p.isQuiet()
   })
 })

@@ -24,9 +24,7 @@ const copies = computed(() => classes.value.flatMap((c) => c.parts.flatMap((p) =
 const sentence = computed(() => {
   const toFill = copies.value.filter((c) => c.state === 'blank' || c.state === 'begun').length
   const pages = count(copies.value.length, 'page')
-  return toFill > 0
-    ? `${pages} of your own, ${toFill} still to fill in.`
-    : `${pages} of your own, all handed in.`
+  return `${pages} of your own, ${toFill === 0 ? 'none' : toFill} still to fill in.`
 })
 const STATE_WORDS: Readonly<Record<CopyState, string>> = {
   blank: 'to fill in',
