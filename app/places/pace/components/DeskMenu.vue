@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
+import { navigateTo, preloadRouteComponents } from '#imports'
 import { computed } from 'vue'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useDialogs } from '~/shared/frame/dialogs'
@@ -13,6 +13,12 @@ const open = useDialogs()
 const toMenu = () => document.querySelector<HTMLElement>('[data-hook="desk-menu"]')
 const one = computed(() => (props.columns.length === 1 ? (props.columns[0] ?? null) : null))
 const query = computed(() => (one.value ? { class: one.value.of.id } : {}))
+
+/** Pages that the menu leads to come while it is being read. */
+const NEXT = ['/pace/fit', '/pace/week', '/pace/series', '/pace/place', '/pace/load', '/pace/sheet']
+function opens(isOpen: boolean): void {
+  if (isOpen) for (const path of NEXT) void preloadRouteComponents(path)
+}
 
 const items = computed(() => [
   [
@@ -82,7 +88,7 @@ const items = computed(() => [
 
 <template>
   <!-- not modal: shutting the rest of a large page off and on again takes longer than the menu -->
-  <UDropdownMenu :items="items" :modal="false"
+  <UDropdownMenu :items="items" :modal="false" @update:open="opens"
     ><UButton
       size="xs"
       color="neutral"
