@@ -47,7 +47,6 @@ export const ShowHeavyWeeks = contract<{
 
 /** What one learner of a class carries day by day, and the pieces of all their classes. */
 export interface LearnersPieces {
-  readonly name: string
   /** Of this learner alone. */
   readonly load: Load
   /** Days that are too much. */

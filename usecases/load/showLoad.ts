@@ -69,7 +69,6 @@ export async function showLoadOf(
   if (!learner) return refuse({ code: 'access/not-found' as const, what: 'learner' })
   const { pieces, load } = await loadIn(tx, found.value, [learner], input.spread)
   return ok({
-    name: learner.name,
     load,
     heavyDays: cautionsIn(load, USUAL_LIMITS).flatMap((c) => (c.kind === 'minutes-in-day' ? [c.on] : [])),
     pieces: pieces.map((p) => ({

@@ -22,7 +22,7 @@ onMounted(async () => {
 const classes = computed(() => (list.value ? folderOf(list.value.work, list.value.headings) : []))
 const copies = computed(() => classes.value.flatMap((c) => c.parts.flatMap((p) => p.copies)))
 const sentence = computed(() => {
-  const toFill = copies.value.filter((c) => c.state === 'blank' || c.state === 'begun').length
+  const toFill = copies.value.filter(isToFill).length
   const pages = count(copies.value.length, 'page')
   return `${pages} of your own, ${toFill === 0 ? 'none' : toFill} still to fill in.`
 })
@@ -32,14 +32,15 @@ const STATE_WORDS: Readonly<Record<CopyState, string>> = {
   'handed-in': 'handed in',
   missed: 'not handed in',
 }
+function isToFill({ state }: PageCopy): boolean {
+  return state === 'blank' || state === 'begun'
+}
 function say(copy: PageCopy): string {
   const zone = list.value?.zone ?? 'UTC'
-  const isToFill = copy.state === 'blank' || copy.state === 'begun'
-  if (copy.state === 'handed-in' && copy.handedInAt !== null)
-    return `handed in ${sayMoment(copy.handedInAt, zone)}`
-  if (isToFill && copy.dueAt !== null)
-    return `${STATE_WORDS[copy.state]}, due ${sayMoment(copy.dueAt, zone, 'due')}`
-  return STATE_WORDS[copy.state]
+  const words = STATE_WORDS[copy.state]
+  if (isToFill(copy))
+    return copy.dueAt === null ? words : `${words}, due ${sayMoment(copy.dueAt, zone, 'due')}`
+  return copy.handedInAt === null ? words : `${words} ${sayMoment(copy.handedInAt, zone)}`
 }
 </script>
 

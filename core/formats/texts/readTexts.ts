@@ -24,7 +24,7 @@ export interface TextsRead {
 /** As long as one text may be, in letters. */
 const MOST_LETTERS = 20_000
 const MOST_TEXTS = 400
-/** A cell that is longer is no text that was pasted too long, but a quote that was never closed. */
+/** A cell that is longer is no text that was pasted too long, but a quote without its end. */
 const MOST_IN_CELL = 10 * MOST_LETTERS
 const NAMES = { who: ['learner', 'name', 'who', 'student', 'pupil'], text: ['text', 'answer', 'writing'] }
 

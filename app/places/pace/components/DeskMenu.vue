@@ -14,50 +14,27 @@ const toMenu = () => document.querySelector<HTMLElement>('[data-hook="desk-menu"
 const one = computed(() => (props.columns.length === 1 ? (props.columns[0] ?? null) : null))
 const query = computed(() => (one.value ? { class: one.value.of.id } : {}))
 
-/** Pages that the menu leads to come while it is being read. */
-const NEXT = ['/pace/fit', '/pace/week', '/pace/series', '/pace/place', '/pace/load', '/pace/sheet']
+/** Pages that the menu leads to: of the class that is looked at alone, or of all. */
+const PAGES = [
+  { label: 'Make it fit', icon: 'i-lucide-ruler', path: '/pace/fit', isOfClass: true },
+  { label: 'Fit, drift and forecast', icon: 'i-lucide-chart-line', path: '/pace/charts', isOfClass: true },
+  { label: 'The week ahead', icon: 'i-lucide-calendar-days', path: '/pace/week', isOfClass: false },
+  { label: 'Series', icon: 'i-lucide-list-video', path: '/pace/series', isOfClass: true },
+  { label: 'Place pieces on days', icon: 'i-lucide-calendar-plus', path: '/pace/place', isOfClass: false },
+  { label: 'Load by week', icon: 'i-lucide-weight', path: '/pace/load', isOfClass: true },
+  { label: 'Term sheet to print', icon: 'i-lucide-printer', path: '/pace/sheet', isOfClass: true },
+] as const
+/** They come while the menu is being read. */
 function opens(isOpen: boolean): void {
-  if (isOpen) for (const path of NEXT) void preloadRouteComponents(path)
+  if (isOpen) for (const { path } of PAGES) void preloadRouteComponents(path)
 }
 
 const items = computed(() => [
-  [
-    {
-      label: 'Make it fit',
-      icon: 'i-lucide-ruler',
-      onSelect: () => void navigateTo({ path: '/pace/fit', query: query.value }),
-    },
-    {
-      label: 'Fit, drift and forecast',
-      icon: 'i-lucide-chart-line',
-      onSelect: () => void navigateTo({ path: '/pace/charts', query: query.value }),
-    },
-    {
-      label: 'The week ahead',
-      icon: 'i-lucide-calendar-days',
-      onSelect: () => void navigateTo('/pace/week'),
-    },
-    {
-      label: 'Series',
-      icon: 'i-lucide-list-video',
-      onSelect: () => void navigateTo({ path: '/pace/series', query: query.value }),
-    },
-    {
-      label: 'Place pieces on days',
-      icon: 'i-lucide-calendar-plus',
-      onSelect: () => void navigateTo('/pace/place'),
-    },
-    {
-      label: 'Load by week',
-      icon: 'i-lucide-weight',
-      onSelect: () => void navigateTo({ path: '/pace/load', query: query.value }),
-    },
-    {
-      label: 'Term sheet to print',
-      icon: 'i-lucide-printer',
-      onSelect: () => void navigateTo({ path: '/pace/sheet', query: query.value }),
-    },
-  ],
+  PAGES.map(({ label, icon, path, isOfClass }) => ({
+    label,
+    icon,
+    onSelect: () => void navigateTo({ path, query: isOfClass ? query.value : {} }),
+  })),
   [
     {
       label: 'Change the plan',

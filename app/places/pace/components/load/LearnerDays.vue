@@ -23,8 +23,10 @@ watch(
   async ([classId, learnerId, spread]) => {
     found.value = null
     const reply = await call(ShowLoadOf, { params: { classId, learnerId }, query: { spread } })
+    // another one was chosen meanwhile
+    if (learnerId !== props.learnerId || spread !== props.spread) return
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
-    if (reply.ok && learnerId === props.learnerId && spread === props.spread) found.value = reply.value
+    if (reply.ok) found.value = reply.value
   },
   { immediate: true },
 )
