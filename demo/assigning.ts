@@ -8,7 +8,7 @@ import { keepPreset } from '#usecases/presets/presets'
 import { keepGroup } from '#usecases/teaching/keepGroup'
 import { assign } from '#usecases/work/assign'
 import { PIECES } from './content'
-import type { Demo } from './history'
+import type { Demo } from './demo'
 import { RULES } from './rules'
 import { FROM_BELOW, PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
 

@@ -3,11 +3,11 @@ import type { ClassId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT, plainPiece } from '#core/work'
 import { learnersOf } from '#db/repositories'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { assign } from '#usecases/work/assign'
 import { PIECES } from './content'
 import { RULES } from './rules'
-import type { DemoSchool } from './school'
+import type { DemoSchool } from './demo'
 
 /** Of this a learner has one piece open at a time: the second waits until the first is handed in. */
 export const MORE_PRACTICE = { name: 'More practice', weight: 0, most: 1 }

@@ -7,14 +7,14 @@ import { NO_MATERIAL, addressOf } from '#core/library'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT } from '#core/work'
 import { learnersOf } from '#db/repositories'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { handFile } from '#usecases/learning/handFiles'
 import { keepFile } from '#usecases/library/files'
 import { makePiece } from '#usecases/library/shelf'
 import { mailNotices } from '#usecases/notices/mailNotices'
 import { assign } from '#usecases/work/assign'
 import { RULES } from './rules'
-import type { DemoSchool } from './school'
+import type { DemoSchool } from './demo'
 
 const picture = (name: string) => ({
   name,

@@ -32,8 +32,8 @@ import type { About, Draft, LearnerWork, When, WorkPiece } from '#core/work'
 import { DEMO_PEOPLE } from '#shared/demoPeople'
 import { simulatedAnswers, simulatedLearner } from '#standins/learners'
 import type { SimulatedLearner } from '#standins/learners'
-import type { Deps } from '#usecases/deps'
-import { givenPiece } from '#usecases/learning/givenPiece'
+import type { Deps } from '#usecases/ground/deps'
+import { givenPiece } from '#usecases/settling/givenPiece'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { changePiece } from '#usecases/library/changePiece'
 import { makePiece } from '#usecases/library/shelf'
@@ -59,18 +59,10 @@ import {
   YEAR,
 } from './scenario'
 import type { DemoWork } from './scenario'
-import type { DemoSchool } from './school'
+import type { Demo, DemoSchool } from './demo'
 
 /** The checks that are open at the demo's now. */
 const LATEST = ['wav302', 'pro302']
-
-export type Demo = DemoSchool & {
-  readonly known: ReadonlySet<UserId>
-  readonly deps: Deps
-  readonly clock: { readonly set: (at: Instant) => void }
-  readonly lessons: ReadonlyMap<string, LessonId>
-  readonly groups: ReadonlyMap<ClassId, GroupId>
-}
 
 const zone = zoneOf(YEAR.zone)
 const until = parseInstant(DEMO_NOW) as Instant

@@ -3,7 +3,7 @@ import { isoDay, mustBeOk } from '#core/base'
 import type { ClassId, PlanId } from '#core/base'
 import type { Series, SeriesRule } from '#core/series'
 import { standingOf } from '#db/repositories'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { mailNotices } from '#usecases/notices/mailNotices'
 import { keepFiling } from '#usecases/filing/keepFiling'
 import { makeSeries } from '#usecases/series/keepSeries'
@@ -13,7 +13,7 @@ import { layStanding } from '#usecases/standing/layStanding'
 import { MORE_PRACTICE, giveMorePractice } from './ceiling'
 import { PIECES } from './content'
 import { LAB_PAGES } from './pages'
-import type { DemoSchool } from './school'
+import type { DemoSchool } from './demo'
 
 /** Series that run beside the lessons of one class; of one, a row has no last day yet. */
 const SERIES: readonly {

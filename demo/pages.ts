@@ -6,15 +6,15 @@ import { NO_MATERIAL } from '#core/library'
 import type { Answer, Item } from '#core/library'
 import { NO_ABOUT, plainPiece } from '#core/work'
 import { learnersOf } from '#db/repositories'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { makePiece } from '#usecases/library/shelf'
 import { mailNotices } from '#usecases/notices/mailNotices'
 import { assign } from '#usecases/work/assign'
-import type { Demo } from './history'
+import type { Demo } from './demo'
 import { PAGE } from './rules'
 import { DEMO_NOW, SEED } from './scenario'
-import type { DemoSchool } from './school'
+import type { DemoSchool } from './demo'
 
 const until = parseInstant(DEMO_NOW) as Instant
 const DAY = 24 * 60

@@ -18,7 +18,7 @@ import type { Connection, UserRecord } from '#db/repositories'
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '#shared/demoPeople'
 import { joinClass } from '#usecases/accounts/joinClass'
 import { signUp } from '#usecases/accounts/signUp'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { setRoute } from '#usecases/library/practiceRoutes'
 import { layPlan } from '#usecases/pacing/layPlan'
 import { adoptBook } from '#usecases/pacing/plans'
@@ -27,15 +27,10 @@ import { makeClass } from '#usecases/teaching/makeClass'
 import { addRoster } from '#usecases/teaching/roster'
 import { makeYear } from '#usecases/teaching/years'
 import { HEAT, PIECES, STANDARDS, WAVES } from './content'
+import type { DemoSchool } from './demo'
 import { inventNames } from './people'
 import { fixTests, shapePlan } from './planning'
 import { SCHOOL, SECTIONS, SEED, YEAR } from './scenario'
-
-export interface DemoSchool {
-  readonly teacher: Actor
-  readonly classes: ReadonlyMap<string, ClassId>
-  readonly plans: ReadonlyMap<string, PlanId>
-}
 
 /** Textbooks, year, staff, classes, rosters and plans, through the use-cases wherever there is one. */
 export async function buildSchool(deps: Deps): Promise<DemoSchool> {

@@ -1,12 +1,12 @@
 import { asId, mustBeOk, weekdayOf } from '#core/base'
 import type { ClassId, IsoDay, TrailId, UserId } from '#core/base'
 import { learnersOf } from '#db/repositories'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import { setTrails, showTrailSheet } from '#usecases/evidence/trailSheet'
 import { keepLayer } from '#usecases/library/versions'
 import { PIECES } from './content'
 import { VERSIONS } from './content/versions'
-import type { DemoSchool } from './school'
+import type { DemoSchool } from './demo'
 
 /** Sections in which learners work on trails. */
 const ON_TRAILS = ['7D', '7E'] as const

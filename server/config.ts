@@ -2,7 +2,7 @@ import proxyaddr from 'proxy-addr'
 import { z } from 'zod'
 import { parseInstant } from '#core/base'
 import type { Instant } from '#core/base'
-import type { SignUpRule } from '#usecases/deps'
+import type { SignUpRule } from '#usecases/ground/deps'
 
 const listed = (text: string) =>
   text

@@ -3,7 +3,18 @@ import { dirname, join, relative, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { cyclesIn } from './support/cycles'
-import { APP_FILES, COLUMNS, EXTRA, FOLDERS, MAY, PACING, PLACES, SIZES, TOPICS } from './support/house'
+import {
+  APP_FILES,
+  COLUMNS,
+  EXTRA,
+  FLOORS,
+  FOLDERS,
+  MAY,
+  PACING,
+  PLACES,
+  SIZES,
+  TOPICS,
+} from './support/house'
 import type { Folder } from './support/house'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
@@ -23,7 +34,7 @@ const everything: Source[] = [...FOLDERS, 'tests', 'demo', 'bench', 'scripts']
 const isHouse = ({ path }: Source) =>
   FOLDERS.includes(path.split('/')[0] as Folder) && !path.endsWith('.test.ts')
 const sources = everything.filter(isHouse)
-const known = new Set(sources.map((s) => s.path))
+const known = new Set(everything.map((s) => s.path))
 
 const IMPORTS = [
   /^\s*(?:import|export)\s[^'"]*?from\s+['"]([^'"]+)['"]/gm,
@@ -60,6 +71,15 @@ function breachInCore(path: string, to: string): string | null {
   return PACING[here]?.includes(there) ? null : `pacing/${here} may not use pacing/${there}`
 }
 
+/** Why a use-case may not import a path; null where it may. */
+function breachInUsecases(path: string, to: string): string | null {
+  const [, from = ''] = path.split('/')
+  const [, other = ''] = to.split('/')
+  const floorOf = (folder: string) => FLOORS.findIndex((floor) => floor.includes(folder))
+  if (from === other || floorOf(other) < floorOf(from)) return null
+  return `${from} may not use ${other}, which is no floor below it`
+}
+
 /** Why a file of the app may not import a path; null where it may. */
 function breachInApp(path: string, to: string): string | null {
   const [, room = '', place = ''] = path.split('/')
@@ -89,6 +109,7 @@ function breachOf(path: string, target: string): string | null {
   if (folder === 'usecases' && other === 'db' && target !== '#db/repositories')
     return 'use-cases know the repositories only'
   if (folder === 'core') return breachInCore(path, to)
+  if (folder === 'usecases' && other === 'usecases') return breachInUsecases(path, to)
   return folder === 'app' && other === 'app' ? breachInApp(path, to) : null
 }
 
@@ -129,9 +150,9 @@ describe('the house', () => {
     expect(everything.flatMap(tooWide)).toEqual([])
   })
 
-  it('has no circles', () => {
+  it('has no circles, in tests and demo neither', () => {
     const graph = new Map(
-      sources.map(({ path, text }) => [
+      everything.map(({ path, text }) => [
         path,
         importsOf(text).flatMap((target) => fileOf(pathOf(target, path) ?? '') ?? []),
       ]),
@@ -139,7 +160,7 @@ describe('the house', () => {
     expect(cyclesIn(graph)).toEqual([])
   })
 
-  it('lists every core topic and every place', () => {
+  it('lists every core topic, every floor of the use-cases and every place', () => {
     const foldersIn = (path: string) =>
       readdirSync(ROOT + path, { withFileTypes: true })
         .filter((e) => e.isDirectory())
@@ -147,6 +168,7 @@ describe('the house', () => {
         .sort()
     expect(foldersIn('core')).toEqual(Object.keys(TOPICS).sort())
     expect(foldersIn('core/pacing')).toEqual(Object.keys(PACING).sort())
+    expect(foldersIn('usecases')).toEqual(FLOORS.flat().sort())
     expect(foldersIn('app/places')).toEqual(Object.keys(PLACES).sort())
   })
 
@@ -172,6 +194,14 @@ describe('the house', () => {
     ],
     ['pacing against itself', { path: 'core/pacing/plan/x.ts', text: "import { layOut } from '../layout'" }],
     ['a part past its door', { path: 'core/pacing/fit/x.ts', text: "import { a } from '../layout/layOut'" }],
+    [
+      'a use-case against the stream',
+      { path: 'usecases/settling/x.ts', text: "import { a } from '../work/workFor'" },
+    ],
+    [
+      'a use-case of a neighbour',
+      { path: 'usecases/series/x.ts', text: "import { a } from '../standing/offers'" },
+    ],
     ['a use-case that knows SQL', { path: 'usecases/work/x.ts', text: "import { eq } from 'drizzle-orm'" }],
     ['a use-case with the database', { path: 'usecases/work/x.ts', text: "import { a } from '#db/client'" }],
     [

@@ -203,7 +203,6 @@ export {
 export type { SeriesRecord } from './series'
 export { laidIn, saveLaid, saveStanding, standingById, standingOf } from './standing'
 export type { LaidRecord, StandingRecord } from './standing'
-export type { JournalCommand } from './planning'
 export { kindsOf, lateIn, waitingIn } from './week'
 export type { LateIn, WaitingIn } from './week'
 export { filingOf, filingsOf, saveFiling } from './filing'

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { BookId, ClassId, Instant, PlanId, SchoolId, UserId } from '#core/base'
 import type { Plan } from '#core/pacing'
 import { fromCommand, fromPlan, toCommand, toPlan } from '../rows/calendarRows'
-import type { JournalCommand } from '../rows/calendarRows'
+import type { JournalCommand } from '#core/journal'
 import { feeds, journal, plans } from '../schema/pacing'
 import { users } from '../schema/people'
 import type { Connection } from './store'
@@ -57,8 +57,6 @@ function toPlanRecord(r: typeof plans.$inferSelect): PlanRecord {
   const { schoolId, ownerId, bookId, version, archivedAt } = r
   return { plan: toPlan(r), schoolId, ownerId, bookId, version, isArchived: archivedAt !== null }
 }
-
-export type { JournalCommand }
 
 /** Adds a plan. */
 export async function addPlan(tx: Connection, record: Omit<PlanRecord, 'isArchived'>): Promise<void> {

@@ -1,10 +1,7 @@
 import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
-import type { ClassPacing, PacingCommand, Plan } from '#core/pacing'
-import type { FilingCommand } from '#core/filing'
-import type { SeriesCommand } from '#core/series'
-import type { StandingCommand } from '#core/standing'
-import type { WorkCommand, WorksCommand } from '#core/work'
+import type { JournalCommand } from '#core/journal'
+import type { ClassPacing, Plan } from '#core/pacing'
 import { classBody, commandBody, planBody, yearBody } from './bodies'
 
 /** A class with what it does differently from plan and timetable. `version` counts changes. */
@@ -65,10 +62,6 @@ export function fromPlan(plan: Plan): string {
   const { id: _, ...rest } = plan
   return planBody.print(rest)
 }
-
-/** Every act that is written down, so that it can be taken back. */
-export type JournalCommand =
-  PacingCommand | WorkCommand | WorksCommand | SeriesCommand | StandingCommand | FilingCommand
 
 /** Stored text to an act. */
 export function toCommand(text: string): JournalCommand {

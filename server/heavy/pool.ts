@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os'
 import { Tinypool } from 'tinypool'
 import { ok, refuse } from '#core/base'
 import type { ComputeRefusal, Result } from '#core/base'
-import type { Heavy, JobName, Outputs, Task } from '#usecases/heavy'
+import type { Heavy, JobName, Outputs, Task } from '#usecases/ground/heavy'
 
 /** So long, and with so much memory, a job may take; so many may wait. */
 export const HEAVY_LIMITS = { seconds: 1.5, megabytes: 192, waiting: 60 }

@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import type { SentLetter } from '#shared/contracts/running'
 import type { Person } from '#usecases/accounts/session'
-import type { Deps } from '#usecases/deps'
+import type { Deps } from '#usecases/ground/deps'
 import type { HeavyPool } from '../heavy/pool'
 import type { figuresOf } from './figures'
 

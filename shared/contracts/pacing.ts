@@ -1,11 +1,8 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, Instant, LessonId, PlanId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
-import type { ClassCommand, ClassPacing, Consequence, PacingCommand, Plan, Way } from '#core/pacing'
-import type { FilingStep } from '#core/filing'
-import type { SeriesStep } from '#core/series'
-import type { StandingStep } from '#core/standing'
-import type { WorkStep } from '#core/work'
+import type { ClassCommand, ClassPacing, Consequence, Plan, Way } from '#core/pacing'
+import type { SaidAct } from '#core/journal'
 import type { AssignmentState } from '#core/work'
 import { contract, id } from './define'
 import { commandShapes } from '../shapes/command'
@@ -33,11 +30,10 @@ export interface DeskWork {
   readonly dueAt: Instant | null
   readonly lessonIds: readonly LessonId[]
 }
-/** An act that can be taken back, or is shown as done. */
-export type Step = PacingCommand | WorkStep | SeriesStep | StandingStep | FilingStep
+/** What the asking teacher's undo and redo would do. */
 export interface Steps {
-  readonly undo: Step | null
-  readonly redo: Step | null
+  readonly undo: SaidAct | null
+  readonly redo: SaidAct | null
 }
 /** Everything from which the desk computes its layouts with the same core as the server. */
 export interface Desk {
@@ -121,7 +117,7 @@ export interface PastAct {
   readonly at: Instant
   readonly by: string
   readonly undone: boolean
-  readonly command: Step
+  readonly command: SaidAct
 }
 /** The latest planning acts on what is in view, newest first. */
 export const ShowHistory = contract<{ readonly acts: readonly PastAct[] }>()({

@@ -13,7 +13,7 @@ import { clockAt } from '#standins/clock'
 import { listMyWork } from '#usecases/learning/myWork'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { startTry } from '#usecases/learning/tries'
-import { worldLoader } from '#usecases/work/world'
+import { worldLoader } from '#usecases/ground/world'
 import { P1, at } from '../support/made'
 import { MIGRATIONS, aBench, aFolder } from '../support/world'
 

@@ -77,6 +77,8 @@ export const TOPICS: Record<string, readonly string[]> = {
   agenda: ['base', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
+  journal: ['pacing', 'work', 'series', 'standing', 'filing'],
+  knockOn: ['base', 'calendar', 'pacing', 'availability', 'work'],
 }
 
 /** Parts of pacing and what each may use besides itself. */
@@ -90,6 +92,23 @@ export const PACING: Record<string, readonly string[]> = {
   ripple: ['plan', 'track', 'layout', 'fit', 'command'],
   forecast: ['plan', 'track', 'layout'],
 }
+
+/**
+ * Floors of the use-cases, lowest first. A folder may use the floors below its own, never its neighbours on the same
+ * floor nor what is above: so no circle of folders can be.
+ */
+export const FLOORS: readonly (readonly string[])[] = [
+  // what several acts read
+  ['ground'],
+  // what follows from any change
+  ['settling'],
+  ['accounts', 'presets', 'load'],
+  ['pacing', 'work'],
+  ['library', 'evidence', 'teaching', 'filing', 'standing', 'series', 'placing'],
+  ['learning', 'week'],
+  // what reads all of them
+  ['journal', 'lens', 'notices'],
+]
 
 /** Places of the app and which others each may use, through their doors. */
 export const PLACES: Record<string, readonly string[]> = {

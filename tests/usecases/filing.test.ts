@@ -4,7 +4,7 @@ import { NO_ABOUT } from '#core/work'
 import { showGrid } from '#usecases/evidence/evidence'
 import { keepFiling, showFiling } from '#usecases/filing/keepFiling'
 import { listMyWork } from '#usecases/learning/myWork'
-import { redo, undo } from '#usecases/pacing/acts'
+import { redo, undo } from '#usecases/journal/journal'
 import { aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 

@@ -4,7 +4,7 @@ import { ok, refuse } from '#core/base'
 import type { Instant, Result, UserId } from '#core/base'
 import { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 
 /** From where somebody asks: the network's address, and a mark that the browser keeps after a sign-in. */
 export interface Origin {

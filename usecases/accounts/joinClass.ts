@@ -13,9 +13,9 @@ import {
   userBySignIn,
 } from '#db/repositories'
 import type { ClassRecord, Connection, UserRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { reachNewcomer } from '../work/refreshWork'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { reachNewcomer } from '../settling/refreshWork'
 import { claimAccount } from './claimAccount'
 import { knock, knockFrom, letIn, rememberPlace } from './doors'
 import type { Origin } from './doors'

@@ -3,7 +3,7 @@ import type { AccessRefusal, Actor } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
 import { removeSessionsOf, savePassword, userById } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { knock, letIn } from './doors'
 
 export type Done = Result<{ readonly done: true }, AccessRefusal>

@@ -3,7 +3,7 @@ import type { Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { addSession, removeOldSessions, removeSession } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 
 const SESSION_MINUTES = 60 * 24 * 14
 

@@ -4,8 +4,8 @@ import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { KeptComment } from '#core/evidence'
 import { addComment, commentsOf, dropComment } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 
 /** As many as one teacher keeps; the oldest gives way. */
 const MOST_COMMENTS = 200

@@ -21,9 +21,9 @@ import { takesFiles } from '#core/library'
 import type { Resource } from '#core/library'
 import { inOrder, rulesOf } from '#core/work'
 import type { Assignment, WorkPiece } from '#core/work'
-import type { Deps } from '../deps'
-import { settleOverdue } from '../learning/settleOverdue'
-import { classFor, classesInView } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { settleOverdue } from '../settling/settleOverdue'
+import { classFor, classesInView } from '../ground/classAccess'
 import { workFor } from '../work/workFor'
 
 /** A class's learners × work, oldest due first, with kept scores, late marks and tries. */

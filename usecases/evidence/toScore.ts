@@ -19,11 +19,11 @@ import {
   piecesIn,
 } from '#db/repositories'
 import type { Connection, DraftRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { expectedIn, givenPiece } from '../learning/givenPiece'
-import type { GivenPiece } from '../learning/givenPiece'
-import { settleOverdue } from '../learning/settleOverdue'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { expectedIn, givenPiece } from '../settling/givenPiece'
+import type { GivenPiece } from '../settling/givenPiece'
+import { settleOverdue } from '../settling/settleOverdue'
+import { classFor } from '../ground/classAccess'
 import { workFor } from '../work/workFor'
 
 /** Answers of one class to one piece. */

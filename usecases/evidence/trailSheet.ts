@@ -14,11 +14,11 @@ import {
   trailsIn,
   yearsById,
 } from '#db/repositories'
-import type { Deps } from '../deps'
-import { settleOverdue } from '../learning/settleOverdue'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
-import { refreshWork } from '../work/refreshWork'
+import type { Deps } from '../ground/deps'
+import { settleOverdue } from '../settling/settleOverdue'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
+import { refreshWork } from '../settling/refreshWork'
 import { trailPaths } from './trailPaths'
 
 /** A class's learners with their trails, what they had with how much support, and what the scores suggest next. */

@@ -2,16 +2,14 @@ import { groupBy, ok, refuse, same } from '#core/base'
 import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { checkFiling, foldedName, refiled } from '#core/filing'
-import type { Filing, FilingCommand, FilingRefusal, Renamed } from '#core/filing'
-import { draftOf, takenBack } from '#core/work'
+import type { Filing, FilingRefusal, Renamed } from '#core/filing'
+import { draftOf } from '#core/work'
 import { addToJournal, assignmentIdsNear, assignmentsById, filingOf, saveFiling } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
-import { stepWorks } from '../work/steps'
-import { turnQueuesIn } from '../work/turnQueues'
-import type { Stepped } from '../work/steps'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
+import { turnQueuesIn } from '../settling/turnQueues'
 import { changeIn, commandOf, doingIn, touchedBy } from '../work/within'
 import type { DoneToWork, WithinRefusal } from '../work/within'
 import { workFor } from '../work/workFor'
@@ -112,27 +110,4 @@ export async function keepFiling(
     })
     return ok({ version: stands.version + 1, works: done.length })
   })
-}
-
-/** Takes a change of headings and categories back, or does it again, with the work that it filed. */
-export async function stepFiling(
-  tx: Connection,
-  deps: Deps,
-  actor: Actor,
-  way: 'undo' | 'redo',
-  command: FilingCommand,
-): Promise<Stepped> {
-  const { classId } = command
-  const may = await classFor(tx, actor, classId, 'run')
-  if (!may.ok) return may
-  const [from, to] = way === 'undo' ? [command.to, command.from] : [command.from, command.to]
-  const stands = await filingOf(tx, classId)
-  if (!same(stands.filing, from))
-    return refuse({ code: 'work/changed-since', field: 'state', title: may.value.name })
-  const works = way === 'undo' ? [...command.works].reverse().map(takenBack) : command.works
-  const done = await stepWorks(tx, deps, actor, works)
-  if (!done.ok) return done
-  await saveFiling(tx, { ...stands, filing: to })
-  await turnQueuesIn(tx, [classId], deps.clock.now())
-  return ok([...new Set([classId, ...done.value])])
 }

@@ -7,14 +7,14 @@ import { mayHandFiles } from '#core/work'
 import type { MyFile } from '#core/work'
 import { addFile, addHanded, dropFile, handedAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { readFileSent } from '../library/files'
 import type { FileRefusal } from '../library/files'
 import type { FileToRead } from '../library/imports'
-import { writing } from '../rollback'
-import { givenPiece } from './givenPiece'
+import { writing } from '../ground/writing'
+import { givenPiece } from '../settling/givenPiece'
 import { cardAt } from './myWork'
-import { isAmong } from './team'
+import { isAmong } from '../settling/team'
 
 /** A piece of an assignment. */
 interface OfWork {

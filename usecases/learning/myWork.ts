@@ -18,10 +18,10 @@ import { aboutForLearners, inOrder, togetherOf, withBlocks } from '#core/work'
 import type { LearnerCard, LearnerPiece } from '#core/work'
 import { closesForAll, screenFor, zoneOfLearner } from '#db/repositories'
 import type { Connection, LearnerScreen, ListedPiece } from '#db/repositories'
-import type { Deps } from '../deps'
-import { tryTermsOf } from './givenPiece'
-import { newsSince } from '../notices/since'
-import { settleOverdue } from './settleOverdue'
+import type { Deps } from '../ground/deps'
+import { tryTermsOf } from '../settling/givenPiece'
+import { newsSince } from './newsSince'
+import { settleOverdue } from '../settling/settleOverdue'
 
 export type Listed = ListedPiece
 

@@ -17,9 +17,9 @@ import {
   resourceById,
 } from '#db/repositories'
 import type { Connection, PracticeRoute } from '#db/repositories'
-import type { Deps } from '../deps'
-import { groundsOf } from '../pacing/grounds'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { groundsOf } from '../ground/classGrounds'
+import { writing } from '../ground/writing'
 
 /** The practice routes of the actor's classes, in book order, with what they did and where each class is. */
 export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: Actor) {

@@ -4,7 +4,7 @@ import type { AccessRefusal, Actor } from '#core/access'
 import { classesOfLearner, learnersOf } from '#db/repositories'
 import type { ClassRecord, Connection, Person } from '#db/repositories'
 import type { Look } from '../learning/myWork'
-import { classesInView } from '../teaching/classAccess'
+import { classesInView } from '../ground/classAccess'
 
 /** A learner seen through the lens: their screens, as far as they are about classes that the actor may see. */
 export interface OnLearner {

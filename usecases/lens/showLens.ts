@@ -14,7 +14,7 @@ import {
   queueOfLearners,
 } from '#db/repositories'
 import type { Connection, GroupRecord } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { pieceAt } from '../learning/myPiece'
 import { listAt, zoneFor } from '../learning/myWork'
 import { lensOn } from './lensOn'

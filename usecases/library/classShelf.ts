@@ -4,9 +4,9 @@ import type { AccessRefusal, Actor } from '#core/access'
 import type { ClassShelf } from '#core/library'
 import { booksFor, classShelfOf, plansById, saveClassShelf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 /** A class's textbooks and usual narrowing; before anybody has said, the textbook on which its plan draws. */
 export async function showClassShelf(deps: Pick<Deps, 'store'>, actor: Actor, classId: ClassId) {

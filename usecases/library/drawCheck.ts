@@ -5,7 +5,7 @@ import { drawItems, sharesFor } from '#core/attempts'
 import type { Mix } from '#core/attempts'
 import { differentOnes } from '#core/library'
 import { piecesServing } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 
 /**
  * Draws items for a check on standards, as many of each, from all pieces open to the actor; says which standards have

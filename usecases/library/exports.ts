@@ -4,7 +4,7 @@ import { canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { printCase, printItems, printOutline, printQtiPackage } from '#core/formats'
 import { booksFor, frameworksFor, resourceById, standardsOf } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import type { FileText } from '../pacing/files'
 
 /** A piece with its items as a file: a QTI 3.0 package, or a bank of items as a table. */

@@ -4,8 +4,8 @@ import { canSeeResource, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { addPointer, cardsById, dropPointer, pointersFrom, resourceById } from '#db/repositories'
 import type { Connection, GuidePointer } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 import { asCard } from './shelf'
 
 /** From a check, or from a standard wherever it is weak. */

@@ -22,8 +22,8 @@ import {
   usesOf,
 } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 
 export interface FileToRead {
   readonly name: string

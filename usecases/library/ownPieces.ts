@@ -14,8 +14,8 @@ import {
   usesOf,
 } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 
 /** A piece that the actor wrote; what they may not see is not found. */
 async function ownPiece(

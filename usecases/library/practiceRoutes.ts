@@ -2,9 +2,9 @@ import { ok, refuse } from '#core/base'
 import type { BookId, ClassId, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { addRoute, booksFor, closeRoute, openRoutes } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 /** Textbooks that are open to a class as practice. */
 export async function showRoutes(deps: Pick<Deps, 'store'>, actor: Actor, classId: ClassId) {

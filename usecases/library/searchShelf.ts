@@ -6,8 +6,8 @@ import { facetCounts, narrowed, wordsOf } from '#core/library'
 import type { SearchOrder, ShelfFilter } from '#core/library'
 import { cardsById, givenBefore, piecesWithWords } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
 import { asCard } from './shelf'
 
 /** As many are shown of what was found; who needs more narrows it. */

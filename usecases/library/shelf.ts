@@ -18,12 +18,12 @@ import {
   trailSettingsOf,
 } from '#db/repositories'
 import type { Connection, ResourceCard } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 import { withKeptFiles } from './files'
-import { classesInView } from '../teaching/classAccess'
+import { classesInView } from '../ground/classAccess'
 import { classWindow, namedClasses } from '#core/work'
-import { worldLoader } from '../work/world'
+import { worldLoader } from '../ground/world'
 
 /** What a shelf shows of a piece. */
 export function asCard(

@@ -4,8 +4,8 @@ import type { Actor } from '#core/access'
 import { isScored, neighbourhood, pathTo } from '#core/library'
 import { cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
 import { asCard } from './shelf'
 
 /** As many steps back are drawn. */

@@ -6,8 +6,8 @@ import { codesIn, putIn, takeOut } from '#core/library'
 import type { Tray } from '#core/library'
 import { cardsByCode, cardsFor, saveTray, trayOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 import { asCard } from './shelf'
 
 /** What is done with a tray; `order` names the pieces in the order in which they shall stand. */

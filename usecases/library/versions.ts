@@ -6,9 +6,9 @@ import { checkLayer } from '#core/versions'
 import type { Layer, VersionsRefusal } from '#core/versions'
 import { dropLayer as dropOne, layersOf, resourceById, saveLayer, trailSettingsOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { refreshGiving } from '../work/refreshWork'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { refreshGiving } from '../settling/refreshWork'
 
 /** The school's trails, and the layers that lie over a piece. */
 export async function showVersions(deps: Pick<Deps, 'store'>, actor: Actor, resourceId: ResourceId) {

@@ -5,7 +5,7 @@ import type { LoadPiece } from '#core/load'
 import type { Caution, PieceAtLastLook, Resolution } from '#core/work'
 import { piecesToDo } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { ClassGround } from '../pacing/grounds'
+import type { ClassGround } from '../ground/classGrounds'
 import { asLoadPiece, daysOf } from './showLoad'
 
 const NEW = 'new' as AssignmentId

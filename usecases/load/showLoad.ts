@@ -7,8 +7,8 @@ import { USUAL_LIMITS, cautionsIn, loadOf, weeksOver } from '#core/load'
 import type { LoadPiece, Spread } from '#core/load'
 import { learnersOf, piecesToDo, yearsById } from '#db/repositories'
 import type { Connection, PieceToDo } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { classFor } from '../ground/classAccess'
 
 /**
  * What each learner of a class carries in the weeks of the school year, in all of their classes, with what is over the

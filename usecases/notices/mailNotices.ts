@@ -1,7 +1,7 @@
 import { groupBy } from '#core/base'
 import type { Instant } from '#core/base'
 import { forgetNotices, isMailWaiting, takeNoticesToMail } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { zoneFor } from '../learning/myWork'
 
 const AT_ONCE = 500

@@ -3,9 +3,9 @@ import type { Instant, Result } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import { markNoticesRead, noticesFor } from '#db/repositories'
 import type { NoticeRecord } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { zoneFor } from '../learning/myWork'
-import { newsSince } from './since'
+import { newsSince } from '../learning/newsSince'
 
 const MOST_SHOWN = 40
 

@@ -11,20 +11,13 @@ import {
   undoable,
   yearsOf,
 } from '#db/repositories'
-import type { Connection, JournalCommand } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from '../teaching/classAccess'
-import type { PacingCommand } from '#core/pacing'
-import { asFilingStep } from '#core/filing'
-import type { FilingStep } from '#core/filing'
-import { asSeriesStep } from '#core/series'
-import type { SeriesStep } from '#core/series'
-import { asStandingStep } from '#core/standing'
-import type { StandingStep } from '#core/standing'
-import { anchoredLessons, asStep, classWindow, namedClasses } from '#core/work'
-import type { WorkStep } from '#core/work'
-import { groundsOf } from './grounds'
-import type { ClassGround } from './grounds'
+import type { Connection } from '#db/repositories'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
+import { sayAct } from '#core/journal'
+import { anchoredLessons, classWindow, namedClasses } from '#core/work'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
 
 /** Everything from which the desk computes its layouts, of the latest year that has classes in view. */
 export async function showDesk(deps: Deps, actor: Actor) {
@@ -94,15 +87,5 @@ export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, Cla
 /** What the actor's undo and redo would do. */
 export async function steps(tx: Connection, actor: Actor) {
   const { undo, redo } = await undoable(tx, actor.userId)
-  return { undo: undo ? stepOf(undo.command) : null, redo: redo ? stepOf(redo.command) : null }
-}
-
-type Step = PacingCommand | WorkStep | SeriesStep | StandingStep | FilingStep
-
-/** An act as it is said. */
-export function stepOf(command: JournalCommand): Step {
-  if (command.kind === 'work' || command.kind === 'works') return asStep(command)
-  if (command.kind === 'series') return asSeriesStep(command)
-  if (command.kind === 'filing') return asFilingStep(command)
-  return command.kind === 'standing' ? asStandingStep(command) : command
+  return { undo: undo ? sayAct(undo.command) : null, redo: redo ? sayAct(redo.command) : null }
 }

@@ -14,12 +14,12 @@ import {
   yearsById,
 } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 import { deskWork } from './desk'
-import { groundsOf } from './grounds'
-import type { ClassGround } from './grounds'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
 
 /** A file to be sent: its name, media type, and text or bytes. */
 export interface FileText {

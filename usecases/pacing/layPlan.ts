@@ -5,12 +5,12 @@ import type { Actor } from '#core/access'
 import { AS_PLANNED, baselineOf } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
-import { refreshWork } from '../work/refreshWork'
-import { groundsOf } from './grounds'
-import type { ClassGround } from './grounds'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
+import { refreshWork } from '../settling/refreshWork'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
 
 /** Lays a plan onto classes the actor teaches. What does not fit is listed for the class with least room. */
 export async function layPlan(

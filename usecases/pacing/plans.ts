@@ -19,8 +19,8 @@ import {
   userById,
   yearsOf,
 } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
 
 /** Dry run of an outline. */
 export async function readOutline(

@@ -6,10 +6,10 @@ import type { CalendarRefusal } from '#core/calendar'
 import { act, checkOutcome } from '#core/pacing'
 import type { PacingCommand, PacingRefusal } from '#core/pacing'
 import { assignmentIdsTouching, assignmentsById, begunBy, learnersOf } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
 import { loadPlanning } from './planningState'
-import type { ClassRipple } from './ripples'
+import type { ClassRipple } from '#core/knockOn'
 
 /**
  * What a change would do to every class in view that it reaches, for each way out, anchored work included.

@@ -5,9 +5,9 @@ import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
 import { groupsOf, learnersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import { groundsOf } from '../pacing/grounds'
-import type { ClassGround } from '../pacing/grounds'
-import { ownClasses } from '../week/ownClasses'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
+import { ownClasses } from '../ground/ownClasses'
 
 /** A class or group for which pieces are laid, with the days on which it meets. */
 export interface PlacingColumn {

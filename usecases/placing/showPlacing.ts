@@ -10,7 +10,7 @@ import { MOST_DAYS, placedFor } from '#core/placing'
 import type { LiesAt, Placed, PlacedStone, PlacingRefusal } from '#core/placing'
 import type { Assignment } from '#core/work'
 import { assignmentIdsNear, assignmentsById, begunBy, formName, formsInShort } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { columnsFor } from './columns'
 import type { PlacingColumn } from './columns'
 

@@ -7,9 +7,9 @@ import type { AttemptRefusal } from '#core/attempts'
 import { MOST_PRESETS } from '#core/work'
 import type { Preset, WorkRefusal } from '#core/work'
 import { dropPreset as dropOne, presetsOf, savePreset } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from '../teaching/classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 /** A teacher's own presets of attempt rules, by name. */
 export async function listPresets(

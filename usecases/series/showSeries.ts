@@ -15,9 +15,9 @@ import {
   teachersOf,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { groundFor } from '../pacing/grounds'
-import type { ClassGround } from '../pacing/grounds'
+import type { Deps } from '../ground/deps'
+import { groundFor } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
 
 /** A class's series with what their rows became, and the days on which rows can open. */
 export async function showSeries(deps: Deps, actor: Actor, input: { readonly classId: ClassId }) {

@@ -8,8 +8,8 @@ import type { Plan } from '#core/pacing'
 import type { WorkRefusal } from '#core/work'
 import { addToJournal, resourcesById, saveStanding, standingById, standingOf } from '#db/repositories'
 import type { Connection, StandingRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 import { planFor } from './planFor'
 
 export type KeepRefusal = AccessRefusal | StandingRefusal | WorkRefusal
@@ -108,24 +108,4 @@ async function note(
     at: deps.clock.now(),
     command: { kind: 'standing', planId, standingId: id, from, to },
   })
-}
-
-/** Takes a change of standing work back, or does it again. Refused when it was changed since. */
-export async function stepStanding(
-  tx: Connection,
-  actor: Actor,
-  way: 'undo' | 'redo',
-  { planId, standingId, ...of }: StandingCommand,
-): Promise<Result<readonly never[], AccessRefusal | WorkRefusal>> {
-  const [from, to] = way === 'undo' ? [of.to, of.from] : [of.from, of.to]
-  const found = await planFor(tx, actor, planId, 'edit')
-  if (!found.ok) return found
-  const record = await standingById(tx, standingId)
-  const stands = record && !record.isGone ? record.piece : null
-  if (!record || !same(stands, from)) {
-    const title = (to ?? from)?.title ?? ''
-    return refuse({ code: 'work/changed-since', field: 'state', title })
-  }
-  await saveStanding(tx, [{ ...record, isGone: to === null, piece: to ?? record.piece }])
-  return ok([])
 }

@@ -4,9 +4,9 @@ import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
 import { deleteForGood, groupsById, isInUse, plansById, setArchived, yearsById } from '#db/repositories'
 import type { Archivable, Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 export type Gone = Result<{ readonly done: 'deleted' | 'archived' }, AccessRefusal>
 

@@ -3,9 +3,9 @@ import type { ClassId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { learnersOf, setGrades } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 export type Graded = Result<{ readonly learners: number }, AccessRefusal | AudienceRefusal>
 

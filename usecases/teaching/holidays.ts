@@ -3,7 +3,7 @@ import type { IsoDay, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { Holiday, HolidayPlace } from '#ports'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 
 export interface HolidayOffer {
   readonly countries: readonly HolidayPlace[]

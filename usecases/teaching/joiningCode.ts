@@ -2,9 +2,9 @@ import type { AccessRefusal, Actor } from '#core/access'
 import { ok } from '#core/base'
 import type { ClassId, Result } from '#core/base'
 import { saveJoining } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { classFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { classFor } from '../ground/classAccess'
 
 export type Joining = Result<{ readonly joinCode: string; readonly joinOpen: boolean }, AccessRefusal>
 

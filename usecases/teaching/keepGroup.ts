@@ -5,11 +5,11 @@ import { faultInGroupRule } from '#core/audience'
 import type { AudienceRefusal, GroupRule } from '#core/audience'
 import { groupsOf, learnersOf, saveGroup } from '#db/repositories'
 import type { GroupRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { refreshWork } from '../work/refreshWork'
-import { asTheyStand } from '../work/standing'
-import { classFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { refreshWork } from '../settling/refreshWork'
+import { asTheyStand } from '../ground/standOnStandards'
+import { classFor } from '../ground/classAccess'
 
 export type GroupKept = Result<
   { readonly groupId: GroupId; readonly learners: number },

@@ -6,9 +6,9 @@ import { checkPattern } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
 import { AS_PLANNED } from '#core/pacing'
 import { addClass, addTeacher, classesOfSchool, plansById, yearsById } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { putOn } from '../pacing/layPlan'
-import { writing } from '../rollback'
+import { writing } from '../ground/writing'
 
 export interface NewClass {
   readonly yearId: YearId

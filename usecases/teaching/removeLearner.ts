@@ -3,10 +3,10 @@ import type { AudienceRefusal } from '#core/audience'
 import { ok } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
 import { leaveClass } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { refreshWork } from '../work/refreshWork'
-import { learnerFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { refreshWork } from '../settling/refreshWork'
+import { learnerFor } from '../ground/classAccess'
 
 export type Removed = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
 

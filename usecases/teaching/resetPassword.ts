@@ -4,9 +4,9 @@ import { ok, refuse } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
 import { removeSessionsOf, saveClaim, savePassword, userById } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { learnerFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { learnerFor } from '../ground/classAccess'
 
 /** What a learner needs to sign in, for a card that is handed over. */
 export interface SignInCard {

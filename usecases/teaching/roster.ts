@@ -6,10 +6,10 @@ import { NO_ACCOMMODATION } from '#core/availability'
 import type { FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
 import { addUsers, enrol, groupsOf, learnersOf, saveGroup, setGrades, takenSignIns } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { reachNewcomer } from '../work/refreshWork'
-import { classFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { reachNewcomer } from '../settling/refreshWork'
+import { classFor } from '../ground/classAccess'
 
 interface Trial extends RosterReading {
   readonly known: readonly string[]

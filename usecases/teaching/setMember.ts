@@ -3,10 +3,10 @@ import type { ClassId, GroupId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Actor } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { groupsOf, setMember as saveMember } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { refreshWork } from '../work/refreshWork'
-import { learnerFor } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { refreshWork } from '../settling/refreshWork'
+import { learnerFor } from '../ground/classAccess'
 
 export type MemberSet = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
 

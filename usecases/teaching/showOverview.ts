@@ -4,8 +4,8 @@ import { canEditYear, isTeacher } from '#core/access'
 import type { AccessRefusal, Actor } from '#core/access'
 import { meetingsPlanned } from '#core/pacing'
 import { archivedFor, learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classesInView } from './classAccess'
+import type { Deps } from '../ground/deps'
+import { classesInView } from '../ground/classAccess'
 
 /** Years, classes and plans of a teacher; what is missing tells what to do first. */
 export async function showOverview(deps: Deps, actor: Actor) {

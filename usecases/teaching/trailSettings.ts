@@ -5,8 +5,8 @@ import type { AccessRefusal, Actor } from '#core/access'
 import { checkTrails, faultInThresholds } from '#core/versions'
 import type { StepThresholds, Trail, VersionsRefusal } from '#core/versions'
 import { saveTrailSettings, trailSettingsOf, trailUses } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 
 /** A school's trails with how much each is used, and from which scores steps are suggested. */
 export async function showTrailSettings(deps: Pick<Deps, 'store'>, actor: Actor) {

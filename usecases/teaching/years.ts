@@ -6,7 +6,7 @@ import { checkYear, isZone } from '#core/calendar'
 import type { CalendarRefusal, SchoolYear } from '#core/calendar'
 import type { ClosureReading, FormatRefusal } from '#core/formats'
 import { addYear } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 
 /** Adds a school year. */
 export async function makeYear(

@@ -17,15 +17,15 @@ import {
   waitingIn,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { trailPaths } from '../evidence/trailPaths'
 import { asLoadPiece } from '../load/showLoad'
-import { groundsOf } from '../pacing/grounds'
-import type { ClassGround } from '../pacing/grounds'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
 import { daysFor } from '../series/showSeries'
 import { havingOf } from '../standing/offers'
-import { queuesIn } from '../work/turnQueues'
-import { ownClasses } from './ownClasses'
+import { queuesIn } from '../settling/turnQueues'
+import { ownClasses } from '../ground/ownClasses'
 
 /**
  * Who and what needs the teacher, class by class: late and stuck learners, texts to score, what a plan offers, series

@@ -9,10 +9,10 @@ import { sumsOf, weekOf, weekToPrepare } from '#core/week'
 import type { WeekClass } from '#core/week'
 import { assignmentIdsTouching, assignmentsById, kindsOf, learnersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { groundsOf } from '../pacing/grounds'
-import type { ClassGround } from '../pacing/grounds'
-import { ownClasses } from './ownClasses'
+import type { Deps } from '../ground/deps'
+import { groundsOf } from '../ground/classGrounds'
+import type { ClassGround } from '../ground/classGrounds'
+import { ownClasses } from '../ground/ownClasses'
 
 /**
  * A week of the actor's own classes: the one that holds `on`; without one the week that has to be ready.

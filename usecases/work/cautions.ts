@@ -10,8 +10,8 @@ import {
   piecesIn,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { ClassGround } from '../pacing/grounds'
-import type { World } from './world'
+import type { ClassGround } from '../ground/classGrounds'
+import type { World } from '../ground/world'
 
 /** What the last look finds in a draft, class by class. `stands`: the assignment that is changed. */
 export async function cautionsFor(

@@ -8,8 +8,8 @@ import { checkDraft, namedClasses } from '#core/work'
 import type { Draft, Recipients, WhereTargetsAre, WorkRefusal } from '#core/work'
 import { resourcesById, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import { worldLoader } from './world'
-import type { World } from './world'
+import { worldLoader } from '../ground/world'
+import type { World } from '../ground/world'
 
 export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | WorkRefusal
 

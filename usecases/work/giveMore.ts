@@ -6,14 +6,14 @@ import { checkPart, namedClasses, settingOf, withMore } from '#core/work'
 import type { More, WorkRefusal } from '#core/work'
 import { learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
 import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
-import { settle } from './settle'
+import { settle } from '../settling/settle'
 import { writeDown } from './steps'
 import { workFor } from './workFor'
-import { worldLoader } from './world'
+import { worldLoader } from '../ground/world'
 
 export type Given = Result<{ readonly learners: number }, DraftRefusal | AvailabilityRefusal | WorkRefusal>
 

@@ -2,9 +2,9 @@ import { ok, refuse } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { Actor } from '#core/access'
 import { groupsOf, learnersOf } from '#db/repositories'
-import type { Deps } from '../deps'
-import { asTheyStand } from './standing'
-import { worldLoader } from './world'
+import type { Deps } from '../ground/deps'
+import { asTheyStand } from '../ground/standOnStandards'
+import { worldLoader } from '../ground/world'
 
 /** Classes, groups and learners to whom the actor can assign. */
 export async function listRecipients(deps: Deps, actor: Actor) {

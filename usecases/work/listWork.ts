@@ -18,11 +18,11 @@ import {
 } from '#core/work'
 import type { Assignment, LearnerWork, Need, Progress } from '#core/work'
 import { assignmentsFor, attemptsOf, learnerWorkOf, resourcesById } from '#db/repositories'
-import type { Deps } from '../deps'
-import { settleOverdue } from '../learning/settleOverdue'
-import { classesInView } from '../teaching/classAccess'
-import { worldLoader } from './world'
-import type { World } from './world'
+import type { Deps } from '../ground/deps'
+import { settleOverdue } from '../settling/settleOverdue'
+import { classesInView } from '../ground/classAccess'
+import { worldLoader } from '../ground/world'
+import type { World } from '../ground/world'
 
 /** One assignment in a teacher's list, with how far each of its classes is. */
 export interface ListedWork extends Progress, Pick<Assignment, 'id' | 'title' | 'state' | 'version'> {

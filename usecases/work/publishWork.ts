@@ -6,13 +6,13 @@ import type { AvailabilityRefusal } from '#core/availability'
 import { namedClasses, publishedBy, ruledNow } from '#core/work'
 import { saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { writing } from '../rollback'
-import { settle } from './settle'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { settle } from '../settling/settle'
 import { writeDown } from './steps'
 import type { DoneToWork } from './within'
 import { workAt } from './workFor'
-import { worldLoader } from './world'
+import { worldLoader } from '../ground/world'
 
 type PublishRefusal = AccessRefusal | AudienceRefusal | AvailabilityRefusal
 export type Published = Result<{ readonly learners: number }, PublishRefusal>

@@ -3,7 +3,7 @@ import type { AssignmentId } from '#core/base'
 import type { Actor } from '#core/access'
 import { draftOf } from '#core/work'
 import { begunIn } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { workFor } from './workFor'
 
 /** One assignment as it was set, for changing it. */

@@ -6,9 +6,9 @@ import { foldedName } from '#core/filing'
 import { openAt } from '#core/load'
 import { carriedBy, classesTaughtBy, learnersOf, minutesDue, resourcesById } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { ceilingsOn } from './ceiling'
-import { standingIn } from './standing'
+import type { Deps } from '../ground/deps'
+import { ceilingsOn } from '../settling/ceiling'
+import { standingIn } from '../ground/standOnStandards'
 
 const WEEK = 7 * 24 * 3600 * 1000
 

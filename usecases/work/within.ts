@@ -6,12 +6,12 @@ import { changed, checkPart, namedClasses, publishedBy, ruledNow, settingOf } fr
 import type { Assignment, Draft, WorkCommand, WorkRefusal } from '#core/work'
 import { addAssignment, begunIn, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
-import { settle } from './settle'
+import { settle } from '../settling/settle'
 import type { WorkInHand } from './workFor'
-import { worldLoader } from './world'
+import { worldLoader } from '../ground/world'
 
 /** What an act made of an assignment, and how many learners it reaches. */
 export interface DoneToWork {

@@ -1,5 +1,5 @@
 import { Undo } from '#shared/contracts/pacing'
-import { undo } from '#usecases/pacing/acts'
+import { undo } from '#usecases/journal/journal'
 import { handle } from '../../http/handle'
 
 export default handle(Undo, ({ deps, actor }) => undo(deps, actor))

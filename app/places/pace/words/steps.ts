@@ -14,7 +14,8 @@ import type {
 import type { SeriesAct } from '#core/series'
 import type { StandingStep } from '#core/standing'
 import type { WorkAct } from '#core/work'
-import type { DeskClass, Step } from '#shared/contracts/pacing'
+import type { SaidAct } from '#core/journal'
+import type { DeskClass } from '#shared/contracts/pacing'
 import { count, sayMeetings } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
 import { WAY_WORDS } from './ways'
@@ -25,7 +26,7 @@ interface Known {
 }
 
 /** An act in a few words: '8 A: W2.3 takes 1½ meetings'. */
-export function sayStep(command: Step, known: Known): string {
+export function sayStep(command: SaidAct, known: Known): string {
   switch (command.kind) {
     case 'work':
       return command.others === 0

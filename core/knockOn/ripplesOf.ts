@@ -1,13 +1,13 @@
-import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
-import { groupBy } from '#core/base'
-import { movedWindows } from '#core/availability'
-import type { Ground, MovedWindow } from '#core/availability'
-import { meetings, zoneOf } from '#core/calendar'
-import type { ClassCalendar } from '#core/calendar'
-import { extentsOf, heldIn, ripple, singlesOf, withHeld } from '#core/pacing'
-import type { ClassSide, Layout, PacingCommand, PacingState, RippleWay } from '#core/pacing'
-import { windowsOfClass } from '#core/work'
-import type { Assignment } from '#core/work'
+import type { AssignmentId, ClassId, LessonId, UserId } from '../base'
+import { groupBy } from '../base'
+import { movedWindows } from '../availability'
+import type { Ground, MovedWindow } from '../availability'
+import { meetings, zoneOf } from '../calendar'
+import type { ClassCalendar } from '../calendar'
+import { extentsOf, heldIn, ripple, singlesOf, withHeld } from '../pacing'
+import type { ClassSide, Layout, PacingCommand, PacingState, RippleWay } from '../pacing'
+import { windowsOfClass } from '../work'
+import type { Assignment } from '../work'
 
 /** Everything from which the ways out of a change are computed; plain values, so that a worker can have it. */
 export interface RippleQuestion {

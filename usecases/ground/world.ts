@@ -12,9 +12,9 @@ import {
   trailsMade,
 } from '#db/repositories'
 import type { Connection, GroupRecord, Person } from '#db/repositories'
-import { groundsOf } from '../pacing/grounds'
-import type { ClassGround } from '../pacing/grounds'
-import { asTheyStand } from './standing'
+import { groundsOf } from './classGrounds'
+import type { ClassGround } from './classGrounds'
+import { asTheyStand } from './standOnStandards'
 
 /**
  * The classes, groups and people among whom an author's assignments are resolved; `around` is what the core

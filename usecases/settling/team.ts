@@ -4,7 +4,7 @@ import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import { teamMates } from '#core/work'
 import { addAttempt, attemptsAt, copyAnswers, publishedWorkFor, userById } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import type { GivenPiece } from './givenPiece'
 
 /** The try at which somebody else of a learner's team is; null: nobody is. It is theirs to go on with. */

@@ -8,7 +8,7 @@ import {
   parseRoster,
   readShelfFile,
 } from '#core/formats'
-import { ripplesOf } from './pacing/ripples'
+import { ripplesOf } from '#core/knockOn'
 
 const JOBS = {
   closures: parseClosures,

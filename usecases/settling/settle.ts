@@ -7,7 +7,7 @@ import type { Assignment, LearnerWork } from '#core/work'
 import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork, saveQueue } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { whoWaits, withoutWaiting } from './ceiling'
-import type { World } from './world'
+import type { World } from '../ground/world'
 
 /**
  * Checks that every window stands, and for published work writes every learner's own terms and tells them what is

@@ -1,22 +1,13 @@
 import { ok, refuse, same } from '#core/base'
-import type { Actor } from '#core/access'
 import type { SeriesCommand } from '#core/series'
 import { takenBack } from '#core/work'
 import { dropSeries, saveSeries, seriesById } from '#db/repositories'
-import type { Connection } from '#db/repositories'
-import type { Deps } from '../deps'
-import { classFor } from '../teaching/classAccess'
-import { stepWorks } from '../work/steps'
-import type { Stepped } from '../work/steps'
+import { classFor } from '../ground/classAccess'
+import { touching } from '../ground/stepping'
+import type { StepIn, Stepped, SteppingOf } from '../ground/stepping'
+import { stepWorks } from '../work/workStepping'
 
-/** Takes an act on a series back, or does it again, with all that it did to work. */
-export async function stepSeries(
-  tx: Connection,
-  deps: Deps,
-  actor: Actor,
-  way: 'undo' | 'redo',
-  command: SeriesCommand,
-): Promise<Stepped> {
+async function stepSeries({ tx, deps, actor, way }: StepIn, command: SeriesCommand): Promise<Stepped> {
   const [from, to] = way === 'undo' ? [command.to, command.from] : [command.from, command.to]
   const classId = (to ?? from)?.classId
   if (classId === undefined) throw new Error('an act on no series')
@@ -34,5 +25,8 @@ export async function stepSeries(
     const made = { schoolId: actor.schoolId, authorId: actor.userId, createdAt: deps.clock.now(), version: 0 }
     await saveSeries(tx, { ...(stands ?? { id: command.seriesId, ...made }), series: to })
   }
-  return ok([...new Set([classId, ...done.value])])
+  return ok(touching([classId, ...done.value]))
 }
+
+/** An act on a series is taken back, or done again, with all that it did to work. */
+export const seriesStepping: SteppingOf<SeriesCommand> = { series: stepSeries }

@@ -8,7 +8,7 @@ import type { Layout, Plan } from '#core/pacing'
 import type { Ground } from '#core/availability'
 import { plansById, yearsById } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
-import { classFor } from '../teaching/classAccess'
+import { classFor } from './classAccess'
 
 /** A class with its calendar, its plan laid out, and the ground its anchors stand on. */
 export interface ClassGround {

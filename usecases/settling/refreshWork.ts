@@ -11,8 +11,8 @@ import {
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { mergedRows } from './settle'
-import { worldLoader } from './world'
-import type { World } from './world'
+import { worldLoader } from '../ground/world'
+import type { World } from '../ground/world'
 
 /**
  * How many assignments' windows moved, and the titles of those that could not follow and stay as they were.

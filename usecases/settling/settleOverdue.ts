@@ -15,7 +15,7 @@ import {
 } from '#db/repositories'
 import { CannotWrite } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { endForTeam } from './team'

@@ -5,7 +5,7 @@ import { queueTurn } from '#core/load'
 import type { QueueTurn } from '#core/load'
 import { carriedBy, classesWithQueue, filingsOf, queueInClasses } from '#db/repositories'
 import type { Connection, QueuedWork } from '#db/repositories'
-import type { Deps } from '../deps'
+import type { Deps } from '../ground/deps'
 import { queueName } from './ceiling'
 import { refreshAll } from './refreshWork'
 

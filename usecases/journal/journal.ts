@@ -1,0 +1,57 @@
+import { ok, refuse } from '#core/base'
+import { isTeacher } from '#core/access'
+import type { Actor } from '#core/access'
+import { sayAct } from '#core/journal'
+import { historyOf, markJournal, undoable } from '#db/repositories'
+import { classesInView } from '../ground/classAccess'
+import type { Deps } from '../ground/deps'
+import { writing } from '../ground/writing'
+import { afterAct } from '../pacing/afterAct'
+import { stepAct } from './stepping'
+
+const MOST_SHOWN = 60
+
+/**
+ * Takes back the actor's last act; null when there is none. Refused when somebody changed the same thing
+ * since.
+ */
+export async function undo(deps: Deps, actor: Actor) {
+  return step(deps, actor, 'undo')
+}
+
+/** Does the last undone act again; null when there is none. */
+export async function redo(deps: Deps, actor: Actor) {
+  return step(deps, actor, 'redo')
+}
+
+async function step(deps: Deps, actor: Actor, way: 'undo' | 'redo') {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  return writing(deps.store, async (tx) => {
+    const entry = (await undoable(tx, actor.userId))[way]
+    if (!entry) return ok(null)
+    const done = await stepAct({ tx, deps, actor, way }, entry.command.kind, entry.command)
+    if (!done.ok) return done
+    await markJournal(tx, entry.seq, way === 'undo' ? 'undone' : 'done')
+    return ok(await afterAct(tx, actor, done.value))
+  })
+}
+
+/**
+ * The latest acts on the classes in view, on their plans and year: what, who, when; newest first.
+ */
+export async function showHistory(deps: Deps, actor: Actor) {
+  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+  const tx = deps.store.read
+  const records = await classesInView(tx, actor)
+  const ids = new Set(records.flatMap((r) => [r.id, r.yearId, ...(r.planId ? [r.planId] : [])]))
+  const acts = await historyOf(tx, actor.schoolId, [...ids], MOST_SHOWN)
+  return ok({
+    acts: acts.map(({ seq, at, by, state, command }) => ({
+      seq,
+      at,
+      by,
+      undone: state === 'undone',
+      command: sayAct(command),
+    })),
+  })
+}
