@@ -85,6 +85,9 @@ export default defineNuxtConfig({
     },
   },
   nitro: {
+    // addresses stand in contracts, and what answers them in the tables of server/routes; no folder is searched
+    apiDir: 'no-folder',
+    routesDir: 'no-folder',
     compressPublicAssets: { gzip: true, brotli: true },
     imports: { autoImport: false },
     errorHandler: here('./server/http/onError.ts'),

@@ -1,10 +1,10 @@
 import type { ClassId, GroupId, Instant, LessonId, PlanId, UserId } from '#core/base'
 import type { Deps } from '#usecases/ground/deps'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 
 /** The school as it was set up. */
 export interface DemoSchool {
-  readonly teacher: Actor
+  readonly teacher: Teacher
   readonly classes: ReadonlyMap<string, ClassId>
   readonly plans: ReadonlyMap<string, PlanId>
 }

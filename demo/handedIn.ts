@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { asId, isoDay, mustBeOk } from '#core/base'
 import type { ClassId, PieceId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import { NO_MATERIAL, addressOf } from '#core/library'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT } from '#core/work'
@@ -102,7 +102,7 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
     const learner = learners[at]
     if (!learner) throw new Error('the class is too small')
     const { schoolId } = teacher
-    const actor: Actor = { userId: learner.id, schoolId, role: 'learner', office: false }
+    const actor: Learner = { userId: learner.id, schoolId, role: 'learner', office: false }
     mustBeOk(await handFile(deps, actor, { assignmentId, pieceId, ...file }), file.name)
   }
   // they were told at once: a server that starts has nothing to catch up on

@@ -21,7 +21,7 @@ import type {
   ResourceId,
   UserId,
 } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import type { AnswerChange } from '#core/attempts'
 import type { Moment } from '#core/availability'
 import { zoneOf } from '#core/calendar'
@@ -310,7 +310,12 @@ async function tryPiece(
   // a second try only after a first that could be better, and not by everybody
   if (before.length !== nth - 1 || before.some((a) => a.submittedAt === null)) return
   if (nth === 2 && ((before[0]?.score?.ratio ?? 1) > 0.8 || personOf(row.learnerId).random() < 0.45)) return
-  const learner: Actor = { userId: row.learnerId, schoolId: teacher.schoolId, role: 'learner', office: false }
+  const learner: Learner = {
+    userId: row.learnerId,
+    schoolId: teacher.schoolId,
+    role: 'learner',
+    office: false,
+  }
   clock.set(at)
   const started = await startTry(deps, learner, row)
   if (!started.ok) return
@@ -351,7 +356,7 @@ async function startSome(
       (await attemptsAt(deps.store.read, row, row.learnerId)).length > 0
     )
       continue
-    const learner: Actor = {
+    const learner: Learner = {
       userId: row.learnerId,
       schoolId: teacher.schoolId,
       role: 'learner',

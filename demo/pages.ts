@@ -1,6 +1,6 @@
 import { addMinutes, asId, isoDay, mustBeOk, parseInstant, seedOf, seededRandom } from '#core/base'
 import type { ClassId, Instant, ItemId, PageId, PieceId, Random } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner, Teacher } from '#core/access'
 import { NO_WINDOW } from '#core/availability'
 import { NO_MATERIAL } from '#core/library'
 import type { Answer, Item } from '#core/library'
@@ -112,7 +112,7 @@ function found(item: Item, random: Random): Answer {
   return { kind: 'numeric', text: (item.value * (0.85 + 0.3 * random())).toFixed(1) }
 }
 
-async function give(deps: Deps, teacher: Actor, classId: ClassId, page: Page) {
+async function give(deps: Deps, teacher: Teacher, classId: ClassId, page: Page) {
   const { code, title, minutes, standards, content, items, due } = page
   const about = { kind: 'page', role: 'core', grade: 8, language: 'en', readingLevel: 7 } as const
   const words = { title, code, minutes, standards, content, items, material: NO_MATERIAL }
@@ -149,7 +149,7 @@ async function fillIn(
   const people = (await learnersOf(deps.store.read, [classId])).get(classId) ?? []
   const opened = addMinutes(until, -page.openedDaysAgo * DAY)
   for (const [i, { id }] of people.entries()) {
-    const learner: Actor = { userId: id, schoolId: teacher.schoolId, role: 'learner', office: false }
+    const learner: Learner = { userId: id, schoolId: teacher.schoolId, role: 'learner', office: false }
     clock.set(addMinutes(opened, DAY + i * 7))
     const try1 = mustBeOk(await startTry(deps, learner, { assignmentId, pieceId: P1 }), 'start')
     const random = seededRandom(seedOf(`${SEED} ${page.code} ${id}`))

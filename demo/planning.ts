@@ -1,6 +1,6 @@
 import { asId, mustBeOk } from '#core/base'
 import type { ClassId, IsoDay, LessonId, PlanId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { blank, planCommand, recordLesson, sequenceOf } from '#core/pacing'
 import type { Happened, Plan, PlanLesson } from '#core/pacing'
 import { classById, plansById } from '#db/repositories'
@@ -16,7 +16,7 @@ const planWith = async (deps: Deps, planId: PlanId) =>
   (await plansById(deps.store.read, [planId])).get(planId)?.plan as Plan
 
 /** Weights, a catch-up buffer and the fixed test, as the teacher wants them before the year begins. */
-export async function shapePlan(deps: Deps, teacher: Actor, course: string, planId: PlanId): Promise<void> {
+export async function shapePlan(deps: Deps, teacher: Teacher, course: string, planId: PlanId): Promise<void> {
   const plan = await planWith(deps, planId)
   const shape = SHAPING[course]
   if (!shape) return
@@ -46,7 +46,7 @@ export async function shapePlan(deps: Deps, teacher: Actor, course: string, plan
 /** The test dates that single sections have of their own. */
 export async function fixTests(
   deps: Deps,
-  teacher: Actor,
+  teacher: Teacher,
   classes: ReadonlyMap<string, ClassId>,
   plans: ReadonlyMap<string, PlanId>,
 ): Promise<void> {
@@ -115,7 +115,7 @@ export async function recordDay({ deps, teacher, classes }: Demo): Promise<void>
  * Records the section's next lesson once its laid-out meetings are over: finished, or carried over where it
  * takes longer.
  */
-async function recordNext(deps: Deps, teacher: Actor, section: string, classId: ClassId): Promise<boolean> {
+async function recordNext(deps: Deps, teacher: Teacher, section: string, classId: ClassId): Promise<boolean> {
   const record = (await classById(deps.store.read, classId)) as ClassRecord
   const { plan, layout, calendar } = (await groundsOf(deps.store.read, [record])).get(classId) as ClassGround
   if (!plan || !layout) return false

@@ -1,6 +1,6 @@
 import { asId, mustBeOk } from '#core/base'
 import type { BookId, ClassId, PlanId, ResourceId, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { NO_ACCOMMODATION } from '#core/availability'
 import {
   addBook,
@@ -125,7 +125,7 @@ async function shelve(deps: Deps): Promise<void> {
 
 const ORIGIN = { address: 'demo', browser: null }
 
-async function staff(deps: Deps): Promise<Actor> {
+async function staff(deps: Deps): Promise<Teacher> {
   const [imani, ...others] = DEMO_PEOPLE.filter((p) => p.role !== 'learner')
   if (!imani) throw new Error('the demo has no teacher')
   const { user } = mustBeOk(
@@ -154,13 +154,13 @@ async function staff(deps: Deps): Promise<Actor> {
     createdAt: deps.clock.now(),
   }))
   await deps.store.write((tx) => addUsers(tx, people))
-  return { userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office }
+  return { userId: user.id, schoolId: user.schoolId, role: 'teacher', office: user.office }
 }
 
 /** The section a demo learner is in, as their line says. */
 const sectionOf = (about: string) => SECTIONS.find((s) => about.startsWith(s.name))?.key
 
-async function rosters(deps: Deps, teacher: Actor, classes: ReadonlyMap<string, ClassId>): Promise<void> {
+async function rosters(deps: Deps, teacher: Teacher, classes: ReadonlyMap<string, ClassId>): Promise<void> {
   const total = SECTIONS.reduce((n, s) => n + s.size, 0)
   const names = inventNames(total, SEED)
   let next = 0
@@ -220,7 +220,7 @@ async function claimAll(deps: Deps, classes: ReadonlyMap<string, ClassId>): Prom
 
 async function accounts(
   deps: Deps,
-  teacher: Actor,
+  teacher: Teacher,
   classes: ReadonlyMap<string, ClassId>,
   codes: ReadonlyMap<string, string>,
 ): Promise<void> {

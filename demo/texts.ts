@@ -1,6 +1,6 @@
 import { addMinutes, asId, mustBeOk, parseInstant, seedOf, seededRandom } from '#core/base'
 import type { AssignmentId, ClassId, Instant, PageId, PieceId, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner, Teacher } from '#core/access'
 import { NO_WINDOW } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import { isScoredByHand } from '#core/library'
@@ -66,7 +66,7 @@ async function thoseWithEasier(deps: Deps, classId: ClassId): Promise<readonly U
 
 async function give(
   deps: Deps,
-  teacher: Actor,
+  teacher: Teacher,
   classId: ClassId,
   task: keyof typeof TEXTS,
 ): Promise<AssignmentId> {
@@ -118,13 +118,13 @@ interface Task {
 
 async function write(
   deps: Deps,
-  teacher: Actor,
+  teacher: Teacher,
   clock: Demo['clock'],
   { assignmentId, classId, task }: Task,
 ): Promise<void> {
   const people = (await learnersOf(deps.store.read, [classId])).get(classId) ?? []
   for (const [i, { id }] of people.entries()) {
-    const learner: Actor = { userId: id, schoolId: teacher.schoolId, role: 'learner', office: false }
+    const learner: Learner = { userId: id, schoolId: teacher.schoolId, role: 'learner', office: false }
     clock.set(addMinutes(until, -7 * DAY + i * 137))
     const { attemptId, items } = mustBeOk(
       await startTry(deps, learner, { assignmentId, pieceId: P1 }),
@@ -163,7 +163,7 @@ function shareOf(task: keyof typeof TEXTS, text: string): number {
   return worth.reduce<number>((sum, n) => sum + n, 0) / worth.length
 }
 
-async function score(deps: Deps, teacher: Actor, of: Task & { readonly most: number }): Promise<void> {
+async function score(deps: Deps, teacher: Teacher, of: Task & { readonly most: number }): Promise<void> {
   const { assignmentId, classId, task, most } = of
   const isOfWaves = (text: string) => text.includes('energy')
   const fitting = COMMENTS.filter((text) => task === 'wav602' || !isOfWaves(text))

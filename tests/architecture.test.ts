@@ -206,7 +206,7 @@ describe('the house', () => {
     ['a use-case with the database', { path: 'usecases/work/x.ts', text: "import { a } from '#db/client'" }],
     [
       'a route past the use-cases',
-      { path: 'server/api/x.get.ts', text: "import { a } from '#db/repositories'" },
+      { path: 'server/routes/x.ts', text: "import { a } from '#db/repositories'" },
     ],
     ['a contract with the server', { path: 'shared/contracts/x.ts', text: "import { a } from 'h3'" }],
     ['a lazy import', { path: 'app/shared/x.ts', text: "const db = await import('#db/repositories')" }],
@@ -219,7 +219,7 @@ describe('the house', () => {
       { path: 'app/places/work/x.ts', text: "import a from '~/places/pace/stores/desk'" },
     ],
     ['a shared file with a place', { path: 'app/shared/x.ts', text: "import { a } from '~/places/pace'" }],
-    ['a route with work in it', { path: 'server/api/x.get.ts', text: 'x\n'.repeat(21) }],
+    ['a table of routes with work in it', { path: 'server/routes/x.ts', text: 'x\n'.repeat(91) }],
   ])('notices %s', (_, planted) => {
     expect(breaches(planted)).not.toEqual([])
   })

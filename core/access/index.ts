@@ -12,8 +12,9 @@ export {
   canSeeWork,
   canSetTrails,
   canWriteResource,
-  isTeacher,
 } from './predicates'
 export type { AccessRefusal } from './refusals'
 export { ROLES } from './types'
-export type { Actor, ClassFacts, PlanFacts, ResourceFacts, Role, WorkFacts } from './types'
+export type { Actor, ClassFacts, Learner, PlanFacts, ResourceFacts, Role, Teacher, WorkFacts } from './types'
+export { isFor, isTeacher } from './whoFor'
+export type { ActorFor, WhoFor } from './whoFor'

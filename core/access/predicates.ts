@@ -1,10 +1,6 @@
 import type { SchoolId } from '../base'
 import type { Actor, ClassFacts, PlanFacts, ResourceFacts, WorkFacts } from './types'
-
-/** Teachers and leads; never learners. */
-export function isTeacher(actor: Actor): boolean {
-  return actor.role === 'teacher' || actor.role === 'lead'
-}
+import { isTeacher } from './whoFor'
 
 /** Change a class: only those who teach it. */
 export function canRunClass(actor: Actor, of: ClassFacts): boolean {

@@ -11,6 +11,15 @@ export interface Actor {
   readonly office: boolean
 }
 
+/** Somebody who teaches, or leads a department. */
+export interface Teacher extends Actor {
+  readonly role: 'teacher' | 'lead'
+}
+/** Somebody who learns. */
+export interface Learner extends Actor {
+  readonly role: 'learner'
+}
+
 export interface ClassFacts {
   readonly schoolId: SchoolId
   readonly teacherIds: readonly UserId[]

@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import type { ActorFor, WhoFor } from '#core/access'
 import type { SentLetter } from '#shared/contracts/running'
 import type { Person } from '#usecases/accounts/session'
 import type { Deps } from '#usecases/ground/deps'
@@ -22,10 +23,14 @@ export interface ServerDeps {
   readonly trusts: (address: string, hop: number) => boolean
 }
 
-/** What a route's act gets besides its input. */
-export interface Asked {
+/** What a route's act gets besides its input; for whom it is says who can be asking. */
+export type AskedBy<For extends WhoFor> = For extends 'anybody'
+  ? AskedByAnybody
+  : AskedByAnybody & { readonly actor: Person & ActorFor<For> }
+
+/** The same, where nobody is asked who they are. */
+export interface AskedByAnybody {
   readonly deps: Deps
-  readonly actor: Person
   readonly event: H3Event
   readonly demo: boolean
   readonly outbox: Outbox | null

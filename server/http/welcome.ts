@@ -5,13 +5,13 @@ import type { Refusal } from '#shared/contracts/refusal'
 import { actorOf, whoAmI } from '#usecases/accounts/session'
 import type { Origin } from '#usecases/accounts/doors'
 import type { SignedIn } from '#usecases/accounts/signIn'
-import type { Asked } from './context'
+import type { AskedByAnybody } from './context'
 import { keepBrowser } from './origin'
 import { keepTicket } from './session'
 
 /** Keeps a new session in the cookie and says who it is. */
 export async function welcome(
-  { deps, event, demo }: Omit<Asked, 'actor'>,
+  { deps, event, demo }: AskedByAnybody,
   { browser }: Origin,
   signedIn: Result<SignedIn, Refusal>,
 ): Promise<Result<Me, Refusal>> {

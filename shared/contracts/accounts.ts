@@ -23,8 +23,9 @@ const signIn = z
 const password = z.string().min(8, 'needs at least 8 characters').max(200, 'is longer than 200 characters')
 
 /** Who is signed in; refused when nobody is. */
-export const WhoAmI = contract<Me>()({ method: 'GET', path: '/api/me' })
+export const WhoAmI = contract<Me>()({ for: 'newcomer', method: 'GET', path: '/api/me' })
 export const SignIn = contract<Me>()({
+  for: 'anybody',
   method: 'POST',
   path: '/api/sign-in',
   body: z.strictObject({
@@ -32,9 +33,14 @@ export const SignIn = contract<Me>()({
     password: z.string().min(1, 'is empty').max(200),
   }),
 })
-export const SignOut = contract<{ readonly done: true }>()({ method: 'POST', path: '/api/sign-out' })
+export const SignOut = contract<{ readonly done: true }>()({
+  for: 'anybody',
+  method: 'POST',
+  path: '/api/sign-out',
+})
 /** A new teacher with an empty school of their own. */
 export const SignUp = contract<Me>()({
+  for: 'anybody',
   method: 'POST',
   path: '/api/sign-up',
   body: z.strictObject({
@@ -47,17 +53,20 @@ export const SignUp = contract<Me>()({
 })
 /** Whether new schools are let in here. */
 export const ShowEntry = contract<{ readonly signUp: 'open' | 'closed' | 'invitation' }>()({
+  for: 'anybody',
   method: 'GET',
   path: '/api/entry',
 })
 /** Another password for oneself; every other session ends. */
 export const ChangePassword = contract<{ readonly done: true }>()({
+  for: 'newcomer',
   method: 'POST',
   path: '/api/me/password',
   body: z.strictObject({ current: z.string().min(1, 'is empty').max(200), next: password }),
 })
 /** Signs out everywhere but here. */
 export const EndOtherSessions = contract<{ readonly done: true }>()({
+  for: 'signed-in',
   method: 'POST',
   path: '/api/me/end-sessions',
 })
@@ -66,6 +75,7 @@ export const EndOtherSessions = contract<{ readonly done: true }>()({
  * else is added.
  */
 export const JoinClass = contract<Me>()({
+  for: 'anybody',
   method: 'POST',
   path: '/api/join',
   body: z.strictObject({
@@ -77,6 +87,7 @@ export const JoinClass = contract<Me>()({
 })
 /** A learner who has an account joins one more class. */
 export const JoinAnother = contract<{ readonly className: string }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/join-another',
   body: z.strictObject({
@@ -93,6 +104,7 @@ export interface DemoPerson {
 }
 /** People of the demo for one-click sign-in; empty outside the demo. */
 export const DemoPeople = contract<{ readonly people: readonly DemoPerson[] }>()({
+  for: 'anybody',
   method: 'GET',
   path: '/api/demo-people',
 })

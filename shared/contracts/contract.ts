@@ -1,9 +1,18 @@
 import type { z } from 'zod'
+import type { WhoFor } from '#core/access'
 
 export type Method = 'GET' | 'POST'
 
 /** The agreement about one address between browser and server. */
-export interface Contract<Reply, Params extends z.ZodType, Query extends z.ZodType, Body extends z.ZodType> {
+export interface Contract<
+  Reply,
+  Params extends z.ZodType,
+  Query extends z.ZodType,
+  Body extends z.ZodType,
+  For extends WhoFor = WhoFor,
+> {
+  /** Who is let in at all; what they may do there is asked of the thing itself. */
+  readonly for: For
   readonly method: Method
   /** With `:name` for parameters, such as '/api/classes/:classId'. */
   readonly path: string

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import type { WhoFor } from '#core/access'
 import type { Contract, Method } from './contract'
-
 import { WIRE } from '../shapes/makers'
 
 export { day, id } from '../shapes/makers'
@@ -8,16 +8,23 @@ export { day, id } from '../shapes/makers'
 const NOTHING = z.strictObject({})
 type Nothing = typeof NOTHING
 
-/** Makes a contract; parts that are left out accept nothing. */
+/** Makes a contract; parts that are left out accept nothing. Who it is for is never left out. */
 export function contract<Reply>() {
-  return <P extends z.ZodType = Nothing, Q extends z.ZodType = Nothing, B extends z.ZodType = Nothing>(def: {
+  return <
+    const F extends WhoFor,
+    P extends z.ZodType = Nothing,
+    Q extends z.ZodType = Nothing,
+    B extends z.ZodType = Nothing,
+  >(def: {
+    for: F
     method: Method
     path: string
     params?: P
     query?: Q
     body?: B
     mostBytes?: number
-  }): Contract<Reply, P, Q, B> => ({
+  }): Contract<Reply, P, Q, B, F> => ({
+    for: def.for,
     method: def.method,
     path: def.path,
     mostBytes: def.mostBytes ?? 200_000,

@@ -49,6 +49,7 @@ export interface ClassGrid {
   readonly now: Instant
 }
 export const ShowGrid = contract<ClassGrid>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/evidence/:classId',
   params: z.strictObject({ classId: id<ClassId>() }),
@@ -66,6 +67,7 @@ export interface ScoringQueue {
   readonly without: readonly { readonly id: UserId; readonly name: string }[]
 }
 export const ListToScore = contract<ScoringQueue>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/evidence/to-score/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
@@ -76,6 +78,7 @@ export const ListToScore = contract<ScoringQueue>()({
  * the reply's is the next.
  */
 export const DraftScore = contract<{ readonly version: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/tries/:attemptId/draft-score',
   params: z.strictObject({ attemptId: id<AttemptId>() }),
@@ -93,6 +96,7 @@ export const ReleaseScores = contract<{
   readonly returned: number
   readonly left: number
 }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/evidence/release/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
@@ -100,6 +104,7 @@ export const ReleaseScores = contract<{
 })
 /** Takes over texts that learners wrote elsewhere: all of them or none. */
 export const AddTexts = contract<{ readonly added: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/evidence/texts/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
@@ -120,12 +125,14 @@ interface Comments {
 }
 /** Keeps a comment of one's own to use it again. */
 export const KeepComment = contract<Comments>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/comments',
   body: z.strictObject({ text: prose(2000) }),
 })
 /** Forgets one. */
 export const ForgetComment = contract<Comments>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/comments/:id/forget',
   params: z.strictObject({ id: id<CommentId>() }),
@@ -155,6 +162,7 @@ export interface PieceFigures {
  * all.
  */
 export const ShowItems = contract<PieceFigures>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/evidence/items/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),

@@ -20,6 +20,7 @@ const mostBytes = mostBytesOf(MOST_FILE_BYTES)
 
 /** What a file holds, and what would become of each part of it. */
 export const PreviewImport = contract<ShelfReading>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/read-file',
   body: file,
@@ -33,6 +34,7 @@ export interface Imported {
 }
 /** Takes over all that can be taken of a file, or nothing. */
 export const MakeImport = contract<Imported>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/imports',
   body: file,
@@ -49,11 +51,13 @@ export interface ImportMade {
 }
 /** What the asker has read in, the latest first. */
 export const ListImports = contract<{ readonly imports: readonly ImportMade[] }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/shelf/imports',
 })
 /** Takes back all that came from a file. */
 export const TakeImportBack = contract<{ readonly pieces: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/imports/:importId/take-back',
   params: z.strictObject({ importId: WIRE.line(64) }),
@@ -62,6 +66,7 @@ export const TakeImportBack = contract<{ readonly pieces: number }>()({
 export const PIECE_FILES = ['qti', 'csv'] as const
 /** A piece as a QTI 3.0 package (.zip), or its items as a table (.csv). */
 export const PieceFile = contract<unknown>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/resources/:resourceId/file',
   params: z.strictObject({ resourceId: id<ResourceId>() }),
@@ -70,15 +75,17 @@ export const PieceFile = contract<unknown>()({
 /** Frameworks of standards open to the asker. */
 export const ListFrameworks = contract<{
   readonly frameworks: readonly { readonly id: string; readonly title: string }[]
-}>()({ method: 'GET', path: '/api/frameworks' })
+}>()({ for: 'teacher', method: 'GET', path: '/api/frameworks' })
 /** A framework of standards as CASE 1.0 (.json). */
 export const FrameworkFile = contract<unknown>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/frameworks/:frameworkId/file',
   params: z.strictObject({ frameworkId: WIRE.line(64) }),
 })
 /** The outline of a textbook as a table (.csv). */
 export const BookFile = contract<unknown>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/books/:bookId/file',
   params: z.strictObject({ bookId: id<BookId>() }),
@@ -86,6 +93,7 @@ export const BookFile = contract<unknown>()({
 
 /** Keeps a picture, a sheet or a recording for pieces of one's own. */
 export const KeepFile = contract<KeptFile>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/files',
   body: z.strictObject(fileOf(MOST_KEPT_BYTES)),
@@ -93,6 +101,7 @@ export const KeepFile = contract<KeptFile>()({
 })
 /** The content of a kept file. */
 export const ShowFile = contract<unknown>()({
+  for: 'signed-in',
   method: 'GET',
   path: '/api/files/:fileId',
   params: z.strictObject({ fileId: id<FileId>() }),
@@ -102,6 +111,7 @@ export interface MyFiles {
 }
 /** Hands in a file for a piece of one's own work. */
 export const HandFile = contract<MyFiles>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/my-work/:assignmentId/files',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
@@ -110,6 +120,7 @@ export const HandFile = contract<MyFiles>()({
 })
 /** Takes a file back that one handed in. */
 export const TakeFileBack = contract<MyFiles>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/my-work/:assignmentId/files/:fileId/take-back',
   params: z.strictObject({ assignmentId: id<AssignmentId>(), fileId: id<FileId>() }),

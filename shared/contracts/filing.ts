@@ -24,12 +24,14 @@ export interface ClassFiling {
   readonly categories: readonly NameInUse[]
 }
 export const ShowFiling = contract<ClassFiling>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/filing',
   params: ofClass,
 })
 /** `renamed`: names that were changed, so that the class's work follows. */
 export const KeepFiling = contract<{ readonly version: number; readonly works: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/filing',
   params: ofClass,

@@ -92,6 +92,7 @@ const ofWork = z.strictObject({ assignmentId: id<AssignmentId>() })
 const ofTry = z.strictObject({ attemptId: id<AttemptId>() })
 /** One piece of an assignment; without a name, the one that is to be done next. */
 export const ShowMyPiece = contract<MyPiece>()({
+  for: 'learner',
   method: 'GET',
   path: '/api/my-work/:assignmentId',
   params: ofWork,
@@ -99,6 +100,7 @@ export const ShowMyPiece = contract<MyPiece>()({
 })
 /** Starts a try at a piece, or goes on with the one in progress. */
 export const StartTry = contract<OpenTry & { readonly now: Instant }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/my-work/:assignmentId/start',
   params: ofWork,
@@ -123,6 +125,7 @@ export const SaveAnswers = contract<{
   readonly stands: readonly StandingAnswer[]
   readonly stale: readonly ItemId[]
 }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/tries/:attemptId/answers',
   params: ofTry,
@@ -130,6 +133,7 @@ export const SaveAnswers = contract<{
 })
 /** Hands in a try with what was saved; handing in twice is the same as once. */
 export const HandIn = contract<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/tries/:attemptId/hand-in',
   params: ofTry,
@@ -137,6 +141,7 @@ export const HandIn = contract<{ readonly assignmentId: AssignmentId; readonly s
 })
 /** Gives one answer for good, where something is shown item by item or the next item depends on it. */
 export const FixAnswer = contract<OpenTry & { readonly now: Instant }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/tries/:attemptId/fix',
   params: ofTry,

@@ -44,6 +44,7 @@ const ofLearner = z.strictObject({ learnerId: id<UserId>() })
 
 /** What a learner sees at an instant, and why. */
 export const ShowLens = contract<LensView>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/lens/:learnerId',
   params: ofLearner,
@@ -51,6 +52,7 @@ export const ShowLens = contract<LensView>()({
 })
 /** One piece as a learner sees it at an instant. */
 export const ShowLensPiece = contract<MyPiece>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/lens/:learnerId/:assignmentId',
   params: ofLearner.extend({ assignmentId: id<AssignmentId>() }),

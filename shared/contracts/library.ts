@@ -45,7 +45,7 @@ export interface Shelf {
   readonly pieces: readonly PieceCard[]
   readonly standards: readonly Standard[]
 }
-export const ShowShelf = contract<Shelf>()({ method: 'GET', path: '/api/shelf' })
+export const ShowShelf = contract<Shelf>()({ for: 'teacher', method: 'GET', path: '/api/shelf' })
 
 /** A piece that was found, with the asker's classes that had it. */
 export interface FoundPiece {
@@ -61,6 +61,7 @@ export interface Found {
 const { material, shelfFilter, classShelf } = libraryShapes(WIRE)
 /** Pieces open to the asker whose words fit, narrowed; without words, all of them. */
 export const SearchShelf = contract<Found>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/search',
   body: z.strictObject({ text: prose(200), filter: shelfFilter, order: z.enum(SEARCH_ORDERS) }),
@@ -87,6 +88,7 @@ export interface Inside {
 }
 /** A piece with its items and answers, for teachers. */
 export const LookInside = contract<Inside>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/resources/:resourceId',
   params: z.strictObject({ resourceId: id<ResourceId>() }),
@@ -108,6 +110,7 @@ const ownPiece = z.strictObject({
 })
 /** Adds an own piece, found under the school's own pieces. */
 export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources',
   body: ownPiece,
@@ -117,6 +120,7 @@ export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
  * it, and this is the next one.
  */
 export const ChangePiece = contract<{ readonly revision: number; readonly isNewForm: boolean }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId',
   params: z.strictObject({ resourceId: id<ResourceId>() }),
@@ -124,10 +128,11 @@ export const ChangePiece = contract<{ readonly revision: number; readonly isNewF
 })
 
 /** What the asker has in their tray. Pieces that are no longer open to them are not in it. */
-export const ShowTray = contract<Tray>()({ method: 'GET', path: '/api/tray' })
+export const ShowTray = contract<Tray>()({ for: 'teacher', method: 'GET', path: '/api/tray' })
 const some = WIRE.list(id<ResourceId>(), MOST_IN_TRAY)
 /** Puts into the tray, takes out, puts in order, or sets its limit in minutes. */
 export const ChangeTray = contract<Tray>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/tray',
   body: z.discriminatedUnion('kind', [
@@ -142,6 +147,7 @@ export const ReadCodes = contract<{
   readonly found: readonly PieceCard[]
   readonly unknown: readonly string[]
 }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/codes',
   body: z.strictObject({ text: prose(4000) }),
@@ -150,11 +156,13 @@ export const ReadCodes = contract<{
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 /** A class's textbooks, and by what its searches are narrowed. */
 export const ShowClassShelf = contract<ClassShelf>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/shelf',
   params: ofClass,
 })
 export const SetClassShelf = contract<ClassShelf>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/shelf',
   params: ofClass,
@@ -182,6 +190,7 @@ export interface StandardPage {
 }
 /** All about one standard that is open to the asker. */
 export const ShowStandard = contract<StandardPage>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/standards/:code',
   params: z.strictObject({ code: line(60) }),
@@ -199,6 +208,7 @@ export interface DrawnCheck {
 }
 /** Draws items for a check from all banks open to the asker; the same seed draws the same. */
 export const DrawCheck = contract<DrawnCheck>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/shelf/draw-check',
   body: z.strictObject({
@@ -215,6 +225,7 @@ export const DrawCheck = contract<DrawnCheck>()({
 const ofPiece = z.strictObject({ resourceId: id<ResourceId>() })
 /** Opens an own piece to the whole school, or takes it back. */
 export const SharePiece = contract<{ readonly isShared: boolean }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId/share',
   params: ofPiece,
@@ -222,12 +233,14 @@ export const SharePiece = contract<{ readonly isShared: boolean }>()({
 })
 /** Makes an own copy of any piece. */
 export const CopyPiece = contract<{ readonly resourceId: ResourceId }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId/copy',
   params: ofPiece,
 })
 /** Takes an own piece off the shelf for good; not while work gives it out. */
 export const DropPiece = contract<{ readonly title: string }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId/drop',
   params: ofPiece,
@@ -239,6 +252,7 @@ export interface Difference {
 }
 /** What differs between a piece's form of some revision and the one it has now. */
 export const ShowDifference = contract<Difference>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/resources/:resourceId/difference/:revision',
   params: ofPiece.extend({ revision: z.coerce.number().int().min(1) }),
@@ -249,12 +263,14 @@ export interface Guide {
   readonly pointers: readonly { readonly standard: string | null; readonly to: PieceCard }[]
 }
 export const ShowGuide = contract<Guide>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/resources/:resourceId/guide',
   params: ofPiece,
 })
 /** Points from a check or a standard to a piece, or no longer. */
 export const SetPointer = contract<{ readonly isOn: boolean }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/guide',
   body: z.strictObject({
@@ -272,12 +288,14 @@ interface Routes {
 }
 /** Textbooks that are open to a class as practice. */
 export const ShowRoutes = contract<Routes>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/routes',
   params: ofClass,
 })
 /** Opens a textbook to a class as practice, or closes it. */
 export const SetRoute = contract<Routes>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/routes',
   params: ofClass,

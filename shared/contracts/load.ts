@@ -30,6 +30,7 @@ export interface LearnerWeeks {
   readonly heavyDays: readonly number[]
 }
 export const ShowLoad = contract<ClassLoad>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/load',
   params: z.strictObject({ classId: id<ClassId>() }),
@@ -40,6 +41,7 @@ export const ShowLoad = contract<ClassLoad>()({
 export const ShowHeavyWeeks = contract<{
   readonly weeks: readonly { readonly mondayOn: IsoDay; readonly learners: number }[]
 }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/heavy-weeks',
   params: z.strictObject({ classId: id<ClassId>() }),
@@ -61,6 +63,7 @@ export interface LearnersPieces {
   }[]
 }
 export const ShowLoadOf = contract<LearnersPieces>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/load/:learnerId',
   params: z.strictObject({ classId: id<ClassId>(), learnerId: id<UserId>() }),

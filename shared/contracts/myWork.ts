@@ -13,7 +13,7 @@ export interface MyWork {
   readonly now: Instant
   readonly zone: string
 }
-export const ListMyWork = contract<MyWork>()({ method: 'GET', path: '/api/my-work' })
+export const ListMyWork = contract<MyWork>()({ for: 'learner', method: 'GET', path: '/api/my-work' })
 
 /** What a learner is told about their work. */
 export interface MyNotice {
@@ -29,9 +29,10 @@ export const ListMyNotices = contract<{
   readonly notices: readonly MyNotice[]
   readonly now: Instant
   readonly zone: string
-}>()({ method: 'GET', path: '/api/my-notices' })
+}>()({ for: 'learner', method: 'GET', path: '/api/my-notices' })
 /** All that could be read by now was. */
 export const ReadMyNotices = contract<{ readonly done: true }>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/my-notices',
   body: z.strictObject({}),

@@ -46,7 +46,7 @@ export interface Desk {
   readonly steps: Steps
   readonly now: Instant
 }
-export const ShowDesk = contract<Desk>()({ method: 'GET', path: '/api/desk' })
+export const ShowDesk = contract<Desk>()({ for: 'teacher', method: 'GET', path: '/api/desk' })
 
 /**
  * What a planning act changed. `stuck`: titles of work whose anchors no longer fit the year and whose windows
@@ -70,14 +70,15 @@ export interface Replanned {
 const { command } = commandShapes(WIRE)
 const MOST_BYTES = 3_000_000
 export const DoCommand = contract<Replanned>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/desk/command',
   body: command,
   mostBytes: MOST_BYTES,
 })
 /** Takes back (or does again) the asking teacher's own last act. */
-export const Undo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/undo' })
-export const Redo = contract<Replanned | null>()({ method: 'POST', path: '/api/desk/redo' })
+export const Undo = contract<Replanned | null>()({ for: 'teacher', method: 'POST', path: '/api/desk/undo' })
+export const Redo = contract<Replanned | null>()({ for: 'teacher', method: 'POST', path: '/api/desk/redo' })
 
 /**
  * Work whose window a way out would move; `begun`: some learners have opened it, so that it may only grow for
@@ -106,6 +107,7 @@ export interface ClassRipple {
 }
 /** The five ways out of a change for every class it reaches. Nothing is changed. */
 export const PreviewRipple = contract<{ readonly classes: readonly ClassRipple[] }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/desk/ripple',
   body: command,
@@ -121,6 +123,7 @@ export interface PastAct {
 }
 /** The latest planning acts on what is in view, newest first. */
 export const ShowHistory = contract<{ readonly acts: readonly PastAct[] }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/desk/history',
 })
@@ -132,12 +135,14 @@ export interface ShownFeed {
   readonly createdAt: Instant | null
 }
 export const ShowFeed = contract<ShownFeed>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/feed',
   params: ofClass,
 })
 /** Makes a new address, which ends the old one; or only ends it. */
 export const ChangeFeed = contract<ShownFeed>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/feed',
   params: ofClass,
@@ -145,6 +150,7 @@ export const ChangeFeed = contract<ShownFeed>()({
 })
 /** The feed itself, for calendar programs: no sign-in, the token is the key. */
 export const ReadFeed = contract<unknown>()({
+  for: 'anybody',
   method: 'GET',
   path: '/api/feeds/:token',
   params: z.strictObject({ token: z.string().min(20).max(80) }),
@@ -152,6 +158,7 @@ export const ReadFeed = contract<unknown>()({
 export const FILE_KINDS = ['calendar', 'layout'] as const
 /** A class's calendar (.ics) or layout (.csv) as a file. */
 export const ClassFile = contract<unknown>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/file',
   params: ofClass,
@@ -159,6 +166,7 @@ export const ClassFile = contract<unknown>()({
 })
 /** A plan as .csv, in the form that the plan table takes back. */
 export const PlanFile = contract<unknown>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/plans/:planId/file',
   params: z.strictObject({ planId: id<PlanId>() }),

@@ -29,6 +29,7 @@ export interface Placing {
 }
 /** What lies in a stretch of time for classes and groups. Changes nothing; asked with a body, for there may be many. */
 export const ShowPlacing = contract<Placing>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/placing',
   body: z.strictObject({ targets, from: day, through: day }),
@@ -39,6 +40,7 @@ interface Done {
 }
 /** Each piece becomes work of its own, held until it is published. `stays`: meetings afterwards; null: no end. */
 export const LayPieces = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/placing/lay',
   body: z.strictObject({
@@ -50,12 +52,14 @@ export const LayPieces = contract<Done>()({
 const ofWork = { assignmentId: id<AssignmentId>(), version }
 /** `alone`: only for this class or group; else for all that it lies together for. */
 export const MovePlaced = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/placing/move',
   body: z.strictObject({ ...ofWork, target, on: day, alone: z.boolean() }),
 })
 /** `target` null: from everybody. */
 export const TakePlaced = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/placing/take',
   body: z.strictObject({ ...ofWork, target: target.nullable() }),

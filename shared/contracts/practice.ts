@@ -15,6 +15,7 @@ export interface PracticePiece {
 }
 const ofPiece = z.strictObject({ resourceId: id<ResourceId>() })
 export const OpenPractice = contract<PracticePiece>()({
+  for: 'learner',
   method: 'GET',
   path: '/api/practice/:resourceId',
   params: ofPiece,
@@ -26,6 +27,7 @@ export interface PracticeDone {
 }
 /** Scores answers, and shows at once what is right. */
 export const CheckPractice = contract<PracticeDone>()({
+  for: 'learner',
   method: 'POST',
   path: '/api/practice/:resourceId',
   params: ofPiece,

@@ -30,6 +30,7 @@ export interface RouteToPractise {
   }[]
 }
 export const ShowPractice = contract<{ readonly routes: readonly RouteToPractise[] }>()({
+  for: 'learner',
   method: 'GET',
   path: '/api/practice',
 })

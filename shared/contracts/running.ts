@@ -8,7 +8,7 @@ export interface Health {
   readonly canWrite: boolean
   readonly version: string
 }
-export const ShowHealth = contract<Health>()({ method: 'GET', path: '/api/health' })
+export const ShowHealth = contract<Health>()({ for: 'anybody', method: 'GET', path: '/api/health' })
 /** A letter that the demo would have mailed. */
 export interface SentLetter {
   readonly number: number
@@ -23,8 +23,9 @@ export interface SentLetter {
 }
 /** The outbox of the demo's mail stand-in, for teachers; not there anywhere else. */
 export const ShowOutbox = contract<{ readonly letters: readonly SentLetter[] }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/outbox',
 })
 /** Figures about the server's work, for who has the token. */
-export const ShowFigures = contract<unknown>()({ method: 'GET', path: '/api/metrics' })
+export const ShowFigures = contract<unknown>()({ for: 'anybody', method: 'GET', path: '/api/metrics' })

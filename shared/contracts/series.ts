@@ -61,6 +61,7 @@ export interface ClassSeries {
   readonly pieces: readonly SeriesPiece[]
 }
 export const ShowSeries = contract<ClassSeries>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/series',
   params: z.strictObject({ classId: id<ClassId>() }),
@@ -76,12 +77,14 @@ const ofSeries = z.strictObject({ seriesId: id<SeriesId>() })
 const mostBytes = 2_000_000
 
 export const MakeSeries = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/series',
   body: z.strictObject({ series }),
   mostBytes,
 })
 export const ChangeSeries = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/series/:seriesId',
   params: ofSeries,
@@ -90,6 +93,7 @@ export const ChangeSeries = contract<Done>()({
 })
 /** Publishes every row that has both days and is not released. */
 export const ReleaseSeries = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/series/:seriesId/release',
   params: ofSeries,
@@ -97,12 +101,14 @@ export const ReleaseSeries = contract<Done>()({
 })
 /** Takes back all rows that nobody has begun, to start over. */
 export const ClearSeries = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/series/:seriesId/clear',
   params: ofSeries,
   body: z.strictObject({ version }),
 })
 export const RemoveSeries = contract<Done>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/series/:seriesId/remove',
   params: ofSeries,

@@ -43,6 +43,7 @@ export interface StandingOfPlan {
   readonly pieces: readonly SeriesPiece[]
 }
 export const ShowStanding = contract<StandingOfPlan>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/plans/:planId/standing',
   params: ofPlan,
@@ -52,6 +53,7 @@ interface Kept {
   readonly standingIds: readonly StandingId[]
 }
 export const AddStanding = contract<Kept>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/standing',
   params: ofPlan,
@@ -60,6 +62,7 @@ export const AddStanding = contract<Kept>()({
 })
 /** `piece` null: it is taken out. */
 export const ChangeStanding = contract<Kept>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/standing/:standingId',
   params: z.strictObject({ planId: id<PlanId>(), standingId: id<StandingId>() }),
@@ -89,6 +92,7 @@ export interface LayPreview {
   }[]
 }
 export const PreviewLay = contract<LayPreview>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/lay-work-preview',
   params: ofPlan,
@@ -96,6 +100,7 @@ export const PreviewLay = contract<LayPreview>()({
 })
 /** Which pieces, class by class: one that has no place in one class, or is over there, may go to the others. */
 export const LayStanding = contract<{ readonly works: number; readonly classes: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/lay-work',
   params: ofPlan,
@@ -109,6 +114,7 @@ export const LayStanding = contract<{ readonly works: number; readonly classes: 
 })
 /** A class takes over what its plan offers, or leaves it as it is. */
 export const AnswerOffers = contract<{ readonly works: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/offers',
   params: ofPlan,

@@ -1,16 +1,9 @@
 import { GRADES, isGrade } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { z } from 'zod'
-import type { BookId, ClassId, GroupId, IsoDay, LessonId, PlanId, UserId, YearId } from '#core/base'
+import type { ClassId, GroupId, IsoDay, PlanId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
-import type {
-  ClosureReading,
-  FoundClosure,
-  OutlineReading,
-  PlanTableReading,
-  RosterReading,
-} from '#core/formats'
-import type { Plan } from '#core/pacing'
+import type { ClosureReading, FoundClosure, RosterReading } from '#core/formats'
 import type { Accommodation } from '#core/availability'
 import { calendarShapes } from '../shapes/calendar'
 import { WIRE } from '../shapes/makers'
@@ -57,11 +50,12 @@ export interface Overview {
   /** What was taken out of use and can be brought back. */
   readonly archived: readonly (Thing & { readonly title: string })[]
 }
-export const ShowOverview = contract<Overview>()({ method: 'GET', path: '/api/overview' })
+export const ShowOverview = contract<Overview>()({ for: 'teacher', method: 'GET', path: '/api/overview' })
 
 const { yearWithoutId: yearInput, patternRow } = calendarShapes(WIRE)
 export type YearInput = z.output<typeof yearInput>
 export const MakeYear = contract<{ readonly yearId: YearId }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/years',
   body: yearInput,
@@ -73,6 +67,7 @@ export interface HolidayOffer {
 }
 /** Public holidays in a year, of a country and region. */
 export const OfferHolidays = contract<HolidayOffer>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/holidays',
   query: z.strictObject({
@@ -84,6 +79,7 @@ export const OfferHolidays = contract<HolidayOffer>()({
 })
 /** Dry run: what an .ics file would add as closures. Nothing is changed. */
 export const ReadClosures = contract<ClosureReading>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/read-closures',
   body: z.strictObject({ text: z.string(), firstOn: day, lastOn: day, zone: z.string().min(1).max(60) }),
@@ -91,6 +87,7 @@ export const ReadClosures = contract<ClosureReading>()({
 })
 
 export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode: string }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes',
   body: z.strictObject({
@@ -140,6 +137,7 @@ export interface ClassPage {
 }
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 export const ShowClass = contract<ClassPage>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId',
   params: ofClass,
@@ -153,6 +151,7 @@ export interface RosterTrial extends RosterReading {
 }
 /** Dry run of a pasted or uploaded roster. */
 export const ReadRoster = contract<RosterTrial>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/read-roster',
   params: ofClass,
@@ -164,6 +163,7 @@ export const ReadRoster = contract<RosterTrial>()({
  * those out.
  */
 export const AddRoster = contract<{ readonly added: number; readonly known: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/roster',
   params: ofClass,
@@ -171,6 +171,7 @@ export const AddRoster = contract<{ readonly added: number; readonly known: numb
   mostBytes: 600_000,
 })
 export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/groups',
   params: ofClass,
@@ -183,6 +184,7 @@ export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners
 })
 /** Puts one learner into a group, or takes them out. */
 export const SetMember = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/members',
   params: ofClass,
@@ -190,6 +192,7 @@ export const SetMember = contract<{ readonly done: true }>()({
 })
 /** Puts learners into a grade; null: none that is known. */
 export const GradeLearners = contract<{ readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/grades',
   params: ofClass,
@@ -197,6 +200,7 @@ export const GradeLearners = contract<{ readonly learners: number }>()({
 })
 /** What holds of a learner in all work; a grade that is absent stays. */
 export const SetAccommodation = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/accommodation',
   params: ofClass,
@@ -218,6 +222,7 @@ export interface SignInCard {
 }
 /** A new password for a learner, which they have to change; their sessions end. */
 export const ResetPassword = contract<SignInCard>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/reset-password',
   params: ofClass,
@@ -225,6 +230,7 @@ export const ResetPassword = contract<SignInCard>()({
 })
 /** Takes a learner out of a class. */
 export const RemoveLearner = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/remove-learner',
   params: ofClass,
@@ -232,6 +238,7 @@ export const RemoveLearner = contract<{ readonly done: true }>()({
 })
 /** Closes a class to newcomers, opens it, or gives it another code. */
 export const SetJoining = contract<{ readonly joinCode: string; readonly joinOpen: boolean }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/joining',
   params: ofClass,
@@ -240,77 +247,15 @@ export const SetJoining = contract<{ readonly joinCode: string; readonly joinOpe
 
 /** Takes something away: for good while nothing hangs on it, else into the archive. */
 export const TakeAway = contract<{ readonly done: 'deleted' | 'archived' }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/take-away',
   body: archivable,
 })
 /** Brings something back from the archive. */
 export const BringBack = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/bring-back',
   body: archivable,
-})
-
-/** Dry run of a pasted or uploaded outline. */
-export const ReadOutline = contract<OutlineReading>()({
-  method: 'POST',
-  path: '/api/read-outline',
-  body: z.strictObject({ text: z.string() }),
-  mostBytes: 600_000,
-})
-export const MakePlan = contract<{ readonly planId: PlanId }>()({
-  method: 'POST',
-  path: '/api/plans',
-  body: z.strictObject({ title: line(80), course: line(60), text: z.string() }),
-  mostBytes: 600_000,
-})
-/** Takes a textbook's ready plan. */
-export const AdoptBook = contract<{ readonly planId: PlanId }>()({
-  method: 'POST',
-  path: '/api/plans/adopt',
-  body: z.strictObject({ bookId: id<BookId>() }),
-})
-export interface LaidOut {
-  readonly placed: number
-  readonly slackHalves: number
-  readonly notPlaced: readonly {
-    readonly lessonId: LessonId
-    readonly number: string
-    readonly title: string
-    readonly needHalves: number
-    readonly freeHalves: number | null
-  }[]
-}
-/** Lays a plan onto classes; what does not fit is listed with the reason. */
-export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
-  method: 'POST',
-  path: '/api/plans/:planId/lay',
-  params: z.strictObject({ planId: id<PlanId>() }),
-  body: z.strictObject({
-    classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class'),
-  }),
-})
-
-const ofPlan = z.strictObject({ planId: id<PlanId>() })
-/** A plan to look at or change, with the school year it is most likely laid on. */
-export interface PlanPage {
-  readonly plan: Plan
-  readonly mayEdit: boolean
-  readonly owner: string
-  readonly year: SchoolYear | null
-  readonly classes: readonly { readonly id: ClassId; readonly name: string }[]
-}
-export const ShowPlan = contract<PlanPage>()({ method: 'GET', path: '/api/plans/:planId', params: ofPlan })
-/** A copy of a plan of the school as one's own. */
-export const CopyPlan = contract<{ readonly planId: PlanId }>()({
-  method: 'POST',
-  path: '/api/plans/:planId/copy',
-  params: ofPlan,
-})
-/** Dry run of a pasted plan table. */
-export const ReadPlanTable = contract<PlanTableReading>()({
-  method: 'POST',
-  path: '/api/plans/read-table',
-  body: z.strictObject({ text: z.string() }),
-  mostBytes: 600_000,
 })

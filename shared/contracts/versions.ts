@@ -30,12 +30,14 @@ export interface PieceVersions {
   }[]
 }
 export const ShowVersions = contract<PieceVersions>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/resources/:resourceId/versions',
   params: ofPiece,
 })
 /** Lays support over a piece for the learners on a trail. */
 export const KeepLayer = contract<{ readonly version: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId/versions/:trailId',
   params: ofTrail,
@@ -43,6 +45,7 @@ export const KeepLayer = contract<{ readonly version: number }>()({
 })
 /** Takes a layer off a piece. */
 export const DropLayer = contract<{ readonly version: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/resources/:resourceId/versions/:trailId/drop',
   params: ofTrail,
@@ -56,8 +59,13 @@ export interface TrailSettings {
   readonly version: number
   readonly maySet: boolean
 }
-export const ShowTrailSettings = contract<TrailSettings>()({ method: 'GET', path: '/api/trails' })
+export const ShowTrailSettings = contract<TrailSettings>()({
+  for: 'teacher',
+  method: 'GET',
+  path: '/api/trails',
+})
 export const SetTrailSettings = contract<{ readonly version: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/trails',
   body: z.strictObject({ trails, thresholds, version: seen }),
@@ -92,12 +100,14 @@ export interface TrailSheet {
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 /** A class's learners with their trails, what they had, and what the scores suggest. */
 export const ShowTrailSheet = contract<TrailSheet>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/classes/:classId/trails',
   params: ofClass,
 })
 /** Puts learners of a class on trails from now on. */
 export const SetTrails = contract<{ readonly moved: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/classes/:classId/trails',
   params: ofClass,

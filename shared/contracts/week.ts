@@ -27,6 +27,7 @@ export interface WeekAhead {
 }
 /** Without `on`, this week; from Friday afternoon on the next. */
 export const ShowWeek = contract<WeekAhead>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/week',
   query: z.strictObject({ on: day.optional() }),
@@ -70,6 +71,7 @@ export interface WeekNeeds {
   }[]
 }
 export const ShowNeeds = contract<WeekNeeds>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/week-needs',
   query: z.strictObject({ mondayOn: day }),

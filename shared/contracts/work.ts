@@ -66,11 +66,13 @@ export interface Preview {
   readonly banks: readonly { readonly pieceId: PieceId; readonly parts: readonly BankPart[] }[]
 }
 export const PreviewWork = contract<Preview>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work/preview',
   body: z.strictObject({ assignmentId: id<AssignmentId>().nullable(), draft: draftInput }),
 })
 export const Assign = contract<{ readonly assignmentId: AssignmentId; readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work',
   body: z.strictObject({ draft: draftInput, publish: z.boolean() }),
@@ -79,18 +81,21 @@ export const Assign = contract<{ readonly assignmentId: AssignmentId; readonly l
 const ofWork = z.strictObject({ assignmentId: id<AssignmentId>() })
 /** Changes an assignment, and publishes it in the same act when asked to. */
 export const ChangeWork = contract<{ readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work/:assignmentId',
   params: ofWork,
   body: z.strictObject({ version, draft: draftInput, publish: z.boolean() }),
 })
 export const PublishWork = contract<{ readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work/:assignmentId/publish',
   params: ofWork,
   body: z.strictObject({ version }),
 })
 export const WithdrawWork = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work/:assignmentId/withdraw',
   params: ofWork,
@@ -109,6 +114,7 @@ const manyAct = z.discriminatedUnion('kind', [
 export type ManyAct = z.infer<typeof manyAct>
 /** Publishes, takes back or moves several assignments as one step: all of them or none. */
 export const ActOnMany = contract<{ readonly works: number; readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work-at-once',
   body: z.strictObject({
@@ -121,11 +127,13 @@ export const ActOnMany = contract<{ readonly works: number; readonly learners: n
 })
 
 export const ListPresets = contract<{ readonly presets: readonly Preset[] }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/presets',
 })
 /** Keeps attempt rules under a name, in place of what it stood for before. */
 export const KeepPreset = contract<{ readonly presetId: PresetId }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/presets',
   body: z.strictObject({
@@ -136,6 +144,7 @@ export const KeepPreset = contract<{ readonly presetId: PresetId }>()({
   }),
 })
 export const DropPreset = contract<{ readonly done: true }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/presets/:presetId/drop',
   params: z.strictObject({ presetId: id<PresetId>() }),
@@ -144,6 +153,7 @@ export const DropPreset = contract<{ readonly done: true }>()({
 
 /** Gives chosen learners one more try or more time, excuses them, or no longer does. */
 export const GiveMore = contract<{ readonly learners: number }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/work/:assignmentId/give',
   params: ofWork,
@@ -184,6 +194,7 @@ export interface WorkRow extends Progress {
   readonly classes: readonly WorkInClass[]
 }
 export const ListWork = contract<{ readonly work: readonly WorkRow[]; readonly now: Instant }>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/work',
 })
@@ -200,6 +211,7 @@ export interface WorkPage {
   readonly draft: Draft
 }
 export const ShowWork = contract<WorkPage>()({
+  for: 'teacher',
   method: 'GET',
   path: '/api/work/:assignmentId',
   params: ofWork,
@@ -227,7 +239,11 @@ export interface Recipients {
   }[]
 }
 /** Whom the asking teacher can assign to. */
-export const ListRecipients = contract<Recipients>()({ method: 'GET', path: '/api/recipients' })
+export const ListRecipients = contract<Recipients>()({
+  for: 'teacher',
+  method: 'GET',
+  path: '/api/recipients',
+})
 
 /** How learners of the asker's classes stand on the standards of pieces, and what they carry within a week. */
 export const StandOfRecipients = contract<{
@@ -240,6 +256,7 @@ export const StandOfRecipients = contract<{
     readonly open: { readonly pieces: number; readonly most: number } | null
   }[]
 }>()({
+  for: 'teacher',
   method: 'POST',
   path: '/api/recipients/standing',
   body: z.strictObject({

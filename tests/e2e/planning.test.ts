@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { ShowDesk } from '#shared/contracts/pacing'
-import { LayPlan, MakePlan, ShowOverview } from '#shared/contracts/teaching'
+import { LayPlan, MakePlan } from '#shared/contracts/plans'
+import { ShowOverview } from '#shared/contracts/teaching'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
 import { aServer, signedIn } from '../support/server'

@@ -4,8 +4,8 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll } from 'vitest'
 import { asId, isoDay, mustBeOk } from '#core/base'
-import type { ClassId, Instant, LessonId, PlanId, ResourceId, UserId, YearId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { ClassId, Instant, LessonId, PlanId, ResourceId, SchoolId, UserId, YearId } from '#core/base'
+import type { Learner, Role, Teacher } from '#core/access'
 import type { Moment } from '#core/availability'
 import type { Item } from '#core/library'
 import { openStore } from '#db/client'
@@ -89,18 +89,25 @@ export async function aBench(now: Instant = at('09-01T12:00')): Promise<Bench> {
   }
 }
 
-const asActor = (user: {
+interface KnownUser {
   readonly id: UserId
-  readonly schoolId: Actor['schoolId']
-  readonly role: Actor['role']
+  readonly schoolId: SchoolId
   readonly office: boolean
-}): Actor => ({ userId: user.id, schoolId: user.schoolId, role: user.role, office: user.office })
+}
+/** Somebody who asks in a role; they are not asked which they have. */
+const asking = <R extends Role>(role: R, { id: userId, schoolId, office }: KnownUser) => ({
+  userId,
+  schoolId,
+  role,
+  office,
+})
 const PASSWORD = 'long enough'
 export const AT_SCHOOL = { address: 'school', browser: null }
 
 /** A new teacher with a school of their own. */
-export async function aTeacher({ deps }: Bench, name: string): Promise<Actor> {
-  return asActor(
+export async function aTeacher({ deps }: Bench, name: string): Promise<Teacher> {
+  return asking(
+    'teacher',
     mustBeOk(
       await signUp(deps, {
         school: `${name}'s school`,
@@ -116,8 +123,9 @@ export async function aTeacher({ deps }: Bench, name: string): Promise<Actor> {
 }
 
 /** A learner who joined with the class's code. */
-export async function aLearner({ deps }: Bench, code: string, name: string): Promise<Actor> {
-  return asActor(
+export async function aLearner({ deps }: Bench, code: string, name: string): Promise<Learner> {
+  return asking(
+    'learner',
     mustBeOk(
       await joinClass(deps, {
         code,
@@ -136,8 +144,8 @@ export interface Room {
   readonly joinCode: string
 }
 export interface TestSchool extends Bench {
-  readonly teacher: Actor
-  readonly stranger: Actor
+  readonly teacher: Teacher
+  readonly stranger: Teacher
   /** Meets Mon, Wed, Fri at 9:00 for 50 minutes. */
   readonly a: Room
   /** Meets Tue, Thu at 9:00. */
@@ -148,9 +156,9 @@ export interface TestSchool extends Bench {
   readonly lesson: (number: string) => LessonId
   readonly check: ResourceId
   readonly items: readonly Item[]
-  readonly ann: Actor
-  readonly ben: Actor
-  readonly cleo: Actor
+  readonly ann: Learner
+  readonly ben: Learner
+  readonly cleo: Learner
 }
 
 /**

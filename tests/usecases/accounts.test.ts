@@ -198,7 +198,6 @@ describe('passwords', () => {
     const before = await signedIn(school, 'ann.ash')
     const of = { classId: school.a.classId, learnerId: school.ann.userId }
     expect((await resetPassword(school.deps, school.stranger, of)).error?.code).toBe('access/not-found')
-    expect((await resetPassword(school.deps, school.ben, of)).error?.code).toBe('access/not-found')
     const cleo = { ...of, learnerId: school.cleo.userId }
     expect((await resetPassword(school.deps, school.teacher, cleo)).error?.code).toBe('audience/not-in-class')
     const card = mustBeOk(await resetPassword(school.deps, school.teacher, of), 'card')
@@ -292,8 +291,5 @@ describe('joining a class', () => {
         )
       ).error?.code,
     ).toBe('access/unknown-code')
-    expect((await joinAnother(school.deps, school.teacher, school.b.joinCode)).error?.code).toBe(
-      'access/denied',
-    )
   })
 })

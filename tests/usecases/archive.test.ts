@@ -78,7 +78,7 @@ describe('what was made by mistake', () => {
       { kind: 'class', id: school.a.classId, title: 'Class A' },
     ])
     // learners keep what they have
-    expect((await listMyWork(deps, school.ann)).value?.work).toHaveLength(1)
+    expect((await listMyWork(deps, school.ann)).value.work).toHaveLength(1)
     mustBeOk(await bringBack(deps, teacher, room), 'back')
     expect(await overview(school)).toEqual(before)
   })
@@ -108,8 +108,7 @@ describe('what was made by mistake', () => {
       { kind: 'group', id: 'none' as GroupId },
     ] as const
     for (const thing of things) {
-      for (const who of [school.stranger, school.ann])
-        expect((await takeAway(deps, who, thing)).error?.code).toMatch(/not-found|denied/)
+      expect((await takeAway(deps, school.stranger, thing)).error?.code).toMatch(/not-found|denied/)
       expect((await takeAway(deps, colleague, thing)).ok, `${thing.kind} by a colleague`).toBe(false)
     }
     expect((await overview(school)).classes).toHaveLength(2)
@@ -163,7 +162,7 @@ describe('the door of a class', () => {
     expect((await showClass(deps, teacher, classId)).value?.learners.some((l) => l.groupIds.length > 0)).toBe(
       false,
     )
-    expect((await listMyWork(deps, school.ann)).value?.work).toEqual([])
+    expect((await listMyWork(deps, school.ann)).value.work).toEqual([])
     expect((await removeLearner(deps, teacher, out)).error?.code).toBe('audience/not-in-class')
   })
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import { isoDay, mustBeOk } from '#core/base'
 import type { AssignmentId } from '#core/base'
 import { NO_ABOUT } from '#core/work'
@@ -35,11 +35,11 @@ async function ceiling({ deps, teacher, a }: TestSchool, most: number | null, ve
   const filing = { headings: [], categories: [{ name: 'more practice', weight: 0, most }] }
   return keepFiling(deps, teacher, { classId: a.classId, version, filing, renamed: [] })
 }
-async function handsIn({ deps }: TestSchool, who: Actor, assignmentId: AssignmentId) {
+async function handsIn({ deps }: TestSchool, who: Learner, assignmentId: AssignmentId) {
   const { attemptId } = mustBeOk(await startTry(deps, who, { assignmentId, pieceId: P1 }), 'start')
   mustBeOk(await handIn(deps, who, { attemptId, saves: [] }), 'hand in')
 }
-const titles = async ({ deps }: TestSchool, who: Actor) =>
+const titles = async ({ deps }: TestSchool, who: Learner) =>
   mustBeOk(await listMyWork(deps, who), 'mine')
     .work.map((w) => w.title)
     .sort()

@@ -34,7 +34,7 @@ async function addOwn(school: TestSchool, length: Partial<LessonLength>, id = 'o
 async function planned(school: TestSchool) {
   const { showDesk } = await import('#usecases/pacing/desk')
   const desk = (await showDesk(school.deps, school.teacher)).value
-  const plan = desk?.plans.find((p) => p.id === school.planId)
+  const plan = desk.plans.find((p) => p.id === school.planId)
   if (!plan) throw new Error('a desk without the plan')
   return { plan }
 }

@@ -92,7 +92,7 @@ describe('planning acts', () => {
       to: 4,
     })
     const after = await stored()
-    expect((await showDesk(school.deps, school.teacher)).value?.steps.undo).toMatchObject({
+    expect((await showDesk(school.deps, school.teacher)).value.steps.undo).toMatchObject({
       kind: 'length',
       to: 4,
     })
@@ -119,7 +119,6 @@ describe('planning acts', () => {
     const school = await aSchool()
     const command = lose(school.a.classId, '2026-09-02')
     expect((await doCommand(school.deps, school.stranger, command)).error?.code).toBe('access/not-found')
-    expect((await doCommand(school.deps, school.ann, command)).error?.code).toBe('access/not-found')
     expect(
       (await doCommand(school.deps, school.teacher, lose(school.a.classId, '2026-09-03'))).error?.code,
     ).toBe('pacing/no-such-meeting')
@@ -129,7 +128,6 @@ describe('planning acts', () => {
       seen: { of: 'meeting', change: null },
       now: { of: 'meeting', change: { kind: 'cancel', why: 'Snow day' } },
     })
-    expect((await undo(school.deps, school.ann)).error?.code).toBe('access/denied')
     expect((await undo(school.deps, school.stranger)).value).toBeNull()
   })
 

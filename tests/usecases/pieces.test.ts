@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { asId, mustBeOk } from '#core/base'
 import type { AssignmentId, PieceId, ResourceId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import { momentsOf } from '#core/work'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { listMyWork } from '#usecases/learning/myWork'
@@ -57,10 +57,13 @@ async function readThenCheck(school: TestSchool, leastMinutes = 0) {
 }
 const shown = async (school: TestSchool, id: AssignmentId, pieceId: PieceId | null, who = school.ann) =>
   mustBeOk(await showMyPiece(school.deps, who, { assignmentId: id, pieceId }), 'piece')
-const begin = async (school: TestSchool, who: Actor, id: AssignmentId, pieceId: PieceId) =>
+const begin = async (school: TestSchool, who: Learner, id: AssignmentId, pieceId: PieceId) =>
   mustBeOk(await startTry(school.deps, who, { assignmentId: id, pieceId }), 'start')
-const finish = (school: TestSchool, who: Actor, attemptId: Awaited<ReturnType<typeof begin>>['attemptId']) =>
-  handIn(school.deps, who, { attemptId, saves: [] })
+const finish = (
+  school: TestSchool,
+  who: Learner,
+  attemptId: Awaited<ReturnType<typeof begin>>['attemptId'],
+) => handIn(school.deps, who, { attemptId, saves: [] })
 
 describe('an assignment of a reading and a check', () => {
   it('is one card with its steps in order, each with its own dates', async () => {

@@ -10,7 +10,7 @@ import { doCommand } from '#usecases/pacing/doCommand'
 import { showDesk } from '#usecases/pacing/desk'
 import { changeFeed, classFile, planFile, readFeed, showFeed } from '#usecases/pacing/files'
 import { layPlan } from '#usecases/pacing/layPlan'
-import { copyPlan, readPlanTable, showPlan } from '#usecases/pacing/plans'
+import { copyPlan, showPlan } from '#usecases/pacing/plans'
 import { previewRipple } from '#usecases/pacing/previewRipple'
 import { startTry } from '#usecases/learning/tries'
 import { at, closure, only } from '../support/made'
@@ -175,9 +175,6 @@ describe('a snow day', () => {
     expect(
       (await doCommand(school.deps, school.stranger, await noteOf(school, '2026-09-02'))).error?.code,
     ).toBe('access/not-found')
-    expect(
-      (await previewRipple(school.deps, school.ann, await noteOf(school, '2026-09-02'))).error?.code,
-    ).toBe('access/denied')
   })
 })
 
@@ -258,7 +255,6 @@ describe('changing a plan', () => {
       plan: { title: 'Copy of Plan' },
     })
     expect((await showPlan(school.deps, school.stranger, school.planId)).error?.code).toBe('access/not-found')
-    expect((await readPlanTable(school.deps, school.ann, 'Number\na')).error?.code).toBe('access/denied')
   })
 
   it('refuses fixed dates on a closed day, and against the order', async () => {
@@ -308,7 +304,6 @@ describe('what was changed', () => {
       ['note', 'Tess', false],
     ])
     expect(mustBeOk(await showHistory(school.deps, school.stranger), 'history').acts).toEqual([])
-    expect((await showHistory(school.deps, school.ann)).error?.code).toBe('access/denied')
   })
 
   it('starts anew for a class that gets another plan, with that layout as the baseline', async () => {
@@ -347,12 +342,10 @@ describe('files and feeds', () => {
     expect(mustBeOk(await planFile(school.deps, school.teacher, school.planId), 'plan').text).toContain(
       'Unit,Number,Title',
     )
-    for (const who of [school.stranger, school.ann]) {
-      expect((await classFile(school.deps, who, school.a.classId, 'calendar')).error?.code).toBe(
-        'access/not-found',
-      )
-      expect((await planFile(school.deps, who, school.planId)).error?.code).toBe('access/not-found')
-    }
+    expect((await classFile(school.deps, school.stranger, school.a.classId, 'calendar')).error?.code).toBe(
+      'access/not-found',
+    )
+    expect((await planFile(school.deps, school.stranger, school.planId)).error?.code).toBe('access/not-found')
   })
 
   it('a feed follows the plan until it is revoked or renewed', async () => {
@@ -391,9 +384,8 @@ describe('files and feeds', () => {
     expect((await readFeed(school.deps, token)).error?.code).toBe('access/not-found')
     await changeFeed(school.deps, school.teacher, { classId: school.a.classId, to: 'none' })
     expect((await readFeed(school.deps, second)).error?.code).toBe('access/not-found')
-    for (const who of [school.stranger, school.ann])
-      expect((await changeFeed(school.deps, who, { classId: school.a.classId, to: 'new' })).error?.code).toBe(
-        'access/not-found',
-      )
+    expect(
+      (await changeFeed(school.deps, school.stranger, { classId: school.a.classId, to: 'new' })).error?.code,
+    ).toBe('access/not-found')
   })
 })

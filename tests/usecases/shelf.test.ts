@@ -57,7 +57,6 @@ describe('the tray', () => {
     mustBeOk(await changeTray(deps, teacher, { kind: 'take-out', pieces: [b] }), 'take')
     expect(mustBeOk(await showTray(deps, teacher), 'tray').pieces).toEqual([a])
     expect(mustBeOk(await showTray(deps, await aColleague(school)), 'tray').pieces).toEqual([])
-    expect((await showTray(deps, school.ann)).error?.code).toBe('access/denied')
   })
 
   it('takes nothing that is not open to them, and loses what is gone', async () => {
@@ -100,7 +99,6 @@ describe('a standard', () => {
     expect(page.itemCount).toBe(2)
     expect((await showStandard(school.deps, school.teacher, 'D.9')).error?.code).toBe('access/not-found')
     expect((await showStandard(school.deps, school.stranger, 'D.1')).error?.code).toBe('access/not-found')
-    expect((await showStandard(school.deps, school.ann, 'D.1')).error?.code).toBe('access/denied')
   })
 })
 
@@ -132,8 +130,7 @@ describe('a check that is drawn', () => {
     const easy = await draw({ standards: ['D.1'], mix: { easy: 100, middle: 0, hard: 0 } })
     expect(easy.items.map((d) => d.item.difficulty)).toEqual([1, 1])
     const ofOther = { standards: ['D.1'], perStandard: 1, mix: null, seed: '' }
-    expect((await drawCheck(school.deps, school.stranger, ofOther)).value?.items).toEqual([])
-    expect((await drawCheck(school.deps, school.ann, ofOther)).error?.code).toBe('access/denied')
+    expect((await drawCheck(school.deps, school.stranger, ofOther)).value.items).toEqual([])
   })
 })
 
@@ -147,7 +144,6 @@ describe('own pieces', () => {
     expect((await inside(first)).resource).toMatchObject({ code: 'chk101v2', title: 'Check (copy)' })
     expect((await inside(second)).resource.code).toBe('chk101v3')
     expect(await inside(first)).toMatchObject({ mayEdit: true, isShared: false, source: 'own' })
-    expect((await copyPiece(deps, school.ann, school.check)).error?.code).toBe('access/denied')
     expect((await copyPiece(deps, school.stranger, first)).error?.code).toBe('access/not-found')
   })
 
@@ -221,7 +217,7 @@ describe('a class’s shelf', () => {
       'access/not-found',
     )
     expect(mustBeOk(await showClassShelf(deps, teacher, classId), 'shelf')).toEqual(kept)
-    for (const who of [school.stranger, school.ann, await aColleague(school)])
+    for (const who of [school.stranger, await aColleague(school)])
       expect((await setClassShelf(deps, who, { classId, shelf })).error?.code).toBe('access/not-found')
   })
 })
@@ -244,7 +240,6 @@ describe('guide pointers', () => {
     expect(await guide(check)).toEqual([])
     const other = await point({ kind: 'piece', resourceId: check }, true, school.stranger)
     expect(other.error?.code).toBe('access/not-found')
-    expect((await showGuide(deps, school.ann, check)).error?.code).toBe('access/not-found')
   })
 
   it('of a textbook are taken out for one school, and put back', async () => {
@@ -313,7 +308,7 @@ describe('a practice route', () => {
     const routes = async (who = ann) => mustBeOk(await showPractice(deps, who), 'practice').routes
     expect(await routes()).toEqual([])
     expect((await openPractice(deps, ann, practice)).error?.code).toBe('access/not-found')
-    for (const who of [school.stranger, ann, await aColleague(school)])
+    for (const who of [school.stranger, await aColleague(school)])
       expect((await route(true, who)).error?.code).toBe('access/not-found')
     mustBeOk(await route(true), 'open')
     mustBeOk(await route(true), 'open twice')

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { GroupId, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { isoDay, mustBeOk } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
 import { undo } from '#usecases/journal/journal'
@@ -31,14 +31,12 @@ describe('school year', () => {
       'access/denied',
     )
     expect((await makeYear(bench.deps, teacher, year)).ok).toBe(true)
-    expect((await showOverview(bench.deps, teacher)).value?.years.map((y) => y.year.name)).toEqual([
-      '2026/27',
-    ])
+    expect((await showOverview(bench.deps, teacher)).value.years.map((y) => y.year.name)).toEqual(['2026/27'])
   })
 
   it('lays every class out anew when it changes, and refuses an outdated change', async () => {
     const school = await aSchool()
-    const known = (await showOverview(school.deps, school.teacher)).value?.years[0]
+    const known = (await showOverview(school.deps, school.teacher)).value.years[0]
     const yearId = known?.year.id as never
     const before = (await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings ?? 0
     const from = known?.year as SchoolYear
@@ -56,14 +54,14 @@ describe('school year', () => {
     })
     expect((await doCommand(school.deps, school.stranger, change)).error?.code).toBe('access/not-found')
     expect((await undo(school.deps, school.teacher)).ok).toBe(true)
-    expect((await showOverview(school.deps, school.teacher)).value?.years[0]?.year).toEqual(from)
+    expect((await showOverview(school.deps, school.teacher)).value.years[0]?.year).toEqual(from)
     expect((await showClass(school.deps, school.teacher, school.a.classId)).value?.meetings).toBe(before)
   })
 
   it('changes no other school’s year by an id in the new values', async () => {
     const school = await aSchool()
     const foreign = mustBeOk(await makeYear(school.deps, school.stranger, year), 'their year')
-    const from = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year as SchoolYear
+    const from = (await showOverview(school.deps, school.teacher)).value.years[0]?.year as SchoolYear
     const change = {
       kind: 'year' as const,
       yearId: from.id,
@@ -71,7 +69,7 @@ describe('school year', () => {
       to: { ...from, id: foreign.yearId, name: 'Taken' },
     }
     expect((await doCommand(school.deps, school.teacher, change)).error?.code).toBe('pacing/ids-disagree')
-    expect((await showOverview(school.deps, school.stranger)).value?.years).toMatchObject([
+    expect((await showOverview(school.deps, school.stranger)).value.years).toMatchObject([
       { version: 1, year: { id: foreign.yearId, name: year.name } },
     ])
   })
@@ -110,14 +108,13 @@ describe('school year', () => {
     expect((await readClosures(school.deps, school.teacher, input)).error?.code).toBe(
       'formats/not-a-calendar',
     )
-    expect((await readClosures(school.deps, school.ann, input)).error?.code).toBe('access/denied')
   })
 })
 
 describe('classes', () => {
   it('makes a class with its plan in one, or nothing at all', async () => {
     const school = await aSchool()
-    const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never
+    const yearId = (await showOverview(school.deps, school.teacher)).value.years[0]?.year.id as never
     const input = { yearId, name: 'New', shortName: 'N', course: 'C', pattern: onDays(1, 2) }
     const made = mustBeOk(
       await makeClass(school.deps, school.teacher, { ...input, planId: school.planId }),
@@ -140,15 +137,12 @@ describe('classes', () => {
 
   it('refuses a class without meetings or of a foreign year', async () => {
     const school = await aSchool()
-    const yearId = (await showOverview(school.deps, school.teacher)).value?.years[0]?.year.id as never
+    const yearId = (await showOverview(school.deps, school.teacher)).value.years[0]?.year.id as never
     const input = { yearId, name: 'X', shortName: 'X', course: 'C', pattern: [] }
     expect((await makeClass(school.deps, school.teacher, input)).error?.code).toBe('calendar/no-meetings')
     expect(
       (await makeClass(school.deps, school.stranger, { ...input, pattern: onDays(1) })).error?.code,
     ).toBe('access/not-found')
-    expect((await makeClass(school.deps, school.ann, { ...input, pattern: onDays(1) })).error?.code).toBe(
-      'access/denied',
-    )
   })
 
   it('changes when it meets, for those who teach it', async () => {
@@ -212,7 +206,7 @@ describe('classes', () => {
       rule: null,
     })
     const groupId = made.value?.groupId as GroupId
-    const set = (actor: Actor, learnerId: UserId, isIn: boolean) =>
+    const set = (actor: Teacher, learnerId: UserId, isIn: boolean) =>
       setMember(school.deps, actor, { classId, groupId, learnerId, isIn })
     const members = async () =>
       (await showClass(school.deps, school.teacher, classId)).value?.learners
@@ -293,8 +287,7 @@ describe('plans', () => {
       lines: [1],
     })
     expect((await make('')).error?.code).toBe('formats/empty')
-    expect((await make('One,First,1', school.ann)).error?.code).toBe('access/denied')
-    expect((await showOverview(school.deps, school.teacher)).value?.plans.length).toBe(1)
+    expect((await showOverview(school.deps, school.teacher)).value.plans.length).toBe(1)
   })
 
   it('lists what does not fit into the year, with the reason', async () => {
@@ -323,12 +316,11 @@ describe('plans', () => {
     expect((await adoptBook(school.deps, school.teacher, 'none' as never)).error?.code).toBe(
       'access/not-found',
     )
-    expect((await adoptBook(school.deps, school.ann, 'none' as never)).error?.code).toBe('access/denied')
   })
 
   it('shows the desk of own classes, and none of a stranger’s', async () => {
     const school = await aSchool()
-    expect((await showDesk(school.deps, school.teacher)).value?.classes.map((c) => c.name)).toEqual([
+    expect((await showDesk(school.deps, school.teacher)).value.classes.map((c) => c.name)).toEqual([
       'Class A',
       'Class B',
     ])
@@ -337,6 +329,5 @@ describe('plans', () => {
       classes: [],
       plans: [],
     })
-    expect((await showDesk(school.deps, school.ann)).error?.code).toBe('access/denied')
   })
 })

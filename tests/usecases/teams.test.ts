@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import type { AssignmentId, AttemptId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import { learnerWorkOf } from '#db/repositories'
 import { showGrid } from '#usecases/evidence/evidence'
 import { showMyPiece } from '#usecases/learning/myPiece'
@@ -23,9 +23,9 @@ async function together(part: Partial<Parameters<typeof publish>[1]> = {}) {
   })
   return { school, dora, id }
 }
-const begin = async (school: TestSchool, who: Actor, id: AssignmentId) =>
+const begin = async (school: TestSchool, who: Learner, id: AssignmentId) =>
   mustBeOk(await startTry(school.deps, who, only(id)), 'start')
-const seen = async (school: TestSchool, who: Actor, id: AssignmentId) =>
+const seen = async (school: TestSchool, who: Learner, id: AssignmentId) =>
   mustBeOk(await showMyPiece(school.deps, who, { assignmentId: id, pieceId: P1 }), 'piece')
 const RIGHT = [
   aChange('1', { kind: 'single', choice: 'b' }),
@@ -33,7 +33,7 @@ const RIGHT = [
   aChange('3', { kind: 'numeric', text: '2.5' }),
   aChange('4', { kind: 'text', text: 'resting place' }),
 ]
-const hand = (school: TestSchool, who: Actor, attemptId: AttemptId, saves = RIGHT) =>
+const hand = (school: TestSchool, who: Learner, attemptId: AttemptId, saves = RIGHT) =>
   handIn(school.deps, who, { attemptId, saves })
 
 describe('work that is handed in together', () => {
@@ -109,7 +109,7 @@ describe('work that is handed in together', () => {
     const { attemptId } = await begin(school, school.ann, id)
     mustBeOk(await hand(school, school.ann, attemptId), 'hand in')
     const { cells } = mustBeOk(await showGrid(school.deps, school.teacher, school.a.classId), 'grid')
-    const ratioOf = (who: Actor) => cells.find((c) => c.learnerId === who.userId)?.ratio
+    const ratioOf = (who: Learner) => cells.find((c) => c.learnerId === who.userId)?.ratio
     expect([ratioOf(school.ann), ratioOf(school.ben)]).toEqual([0.5, 1])
   })
 

@@ -1,5 +1,5 @@
 import { DOORS } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import { asId, ok, refuse } from '#core/base'
 import type { ClassId, Result, SchoolId, UserId } from '#core/base'
 import { NO_ACCOMMODATION } from '#core/availability'
@@ -98,8 +98,7 @@ async function accountFor(
 export type JoinedAnother = Result<{ readonly className: string }, AccessRefusal>
 
 /** A signed-in learner joins one more class of their school. */
-export async function joinAnother(deps: Deps, actor: Actor, code: string): Promise<JoinedAnother> {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
+export async function joinAnother(deps: Deps, actor: Learner, code: string): Promise<JoinedAnother> {
   const knocks = [{ key: `join-another ${actor.userId}`, rule: DOORS.joiningAnother }]
   const may = await knock(deps, 'code', knocks)
   if (!may.ok) return may

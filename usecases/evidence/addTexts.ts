@@ -1,7 +1,7 @@
 import { asId, instant, ok, refuse } from '#core/base'
 import type { AttemptId, Instant, Result, UserId } from '#core/base'
 import type { Attempt, AttemptRefusal } from '#core/attempts'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { isScoredByHand } from '#core/library'
 import { addAttempt, attemptsAt, fixAnswer, publishedWorkFor } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
@@ -26,7 +26,7 @@ type Added = Result<{ readonly added: number }, AccessRefusal | AttemptRefusal>
  */
 export async function addTexts(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: OfClass & { readonly texts: readonly WrittenText[] },
 ): Promise<Added> {
   return writing(deps.store, async (tx): Promise<Added> => {

@@ -1,7 +1,6 @@
-import { asId, ok, refuse } from '#core/base'
+import { asId, ok } from '#core/base'
 import type { CommentId, Result } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { KeptComment } from '#core/evidence'
 import { addComment, commentsOf, dropComment } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -15,10 +14,9 @@ type Kept = Result<{ readonly comments: readonly KeptComment[] }, AccessRefusal>
 /** Keeps a comment of the teacher to use it again; what is kept already, is not kept twice. */
 export async function keepComment(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   { text }: { readonly text: string },
 ): Promise<Kept> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Kept> => {
     const kept = await commentsOf(tx, actor.userId)
     const said = text.trim()
@@ -34,10 +32,9 @@ export async function keepComment(
 /** Forgets a kept comment of the teacher; what was said to learners with it stays. */
 export async function forgetComment(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   { id }: { readonly id: CommentId },
 ): Promise<Kept> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Kept> => {
     await dropComment(tx, { id, ownerId: actor.userId })
     return ok({ comments: await commentsOf(tx, actor.userId) })

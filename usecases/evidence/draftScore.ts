@@ -2,7 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { AttemptId, ItemId, Result } from '#core/base'
 import { areLevelsOf, criteriaFor } from '#core/attempts'
 import type { Attempt, AttemptRefusal, Levels } from '#core/attempts'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { isScoredByHand } from '#core/library'
 import { attemptById, classHaving, draftsOf, saveDraft } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -21,7 +21,7 @@ type Drafted = Result<{ readonly version: number }, AccessRefusal | AttemptRefus
  */
 export async function draftScore(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly attemptId: AttemptId
     readonly itemId: ItemId
@@ -58,7 +58,7 @@ export async function draftScore(
 /** The try that was handed in, for who teaches its learner. */
 async function handedInTry(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   attemptId: AttemptId,
 ): Promise<Result<Attempt, AccessRefusal>> {
   const missing = refuse({ code: 'access/not-found' as const, what: 'try' })

@@ -1,6 +1,6 @@
 import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { pieceName } from '#core/attempts'
 import { grid, itemFigures, standingTry } from '#core/evidence'
 import { byCategory } from '#core/filing'
@@ -27,7 +27,7 @@ import { classFor, classesInView } from '../ground/classAccess'
 import { workFor } from '../work/workFor'
 
 /** A class's learners × work, oldest due first, with kept scores, late marks and tries. */
-export async function showGrid(deps: Deps, actor: Actor, classId: ClassId) {
+export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
@@ -137,7 +137,7 @@ function commonest<T>(values: readonly T[]): T | null {
  */
 export async function showItems(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly assignmentId: AssignmentId
     readonly classId: ClassId | null

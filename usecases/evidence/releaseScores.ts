@@ -2,7 +2,7 @@ import { ok } from '#core/base'
 import type { Result, UserId } from '#core/base'
 import { pointsByCriteria, scoredByHand } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { AnswerToScore } from '#core/evidence'
 import { attemptById, attemptsSharedWith, dropDraft, saveScore } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -32,7 +32,7 @@ type Released = Result<
  * Gives the learners of a class what was given for their answers to a piece, all at once, with another go where that
  * was chosen. What is not scored by all criteria stays; released twice is released once.
  */
-export async function releaseScores(deps: Deps, actor: Actor, input: OfClass): Promise<Released> {
+export async function releaseScores(deps: Deps, actor: Teacher, input: OfClass): Promise<Released> {
   return writing(deps.store, async (tx): Promise<Released> => {
     const found = await pieceOfClass(tx, actor, input)
     if (!found.ok) return found

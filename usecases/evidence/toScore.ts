@@ -2,7 +2,7 @@ import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, Result, UserId } from '#core/base'
 import { criteriaFor } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AnswerToScore, KeptComment } from '#core/evidence'
 import { forLearner, isOmitted, isScoredByHand } from '#core/library'
 import type { Answer } from '#core/library'
@@ -48,7 +48,7 @@ interface Queue {
 /** The work, its piece and the class's name, for who may see both. */
 export async function pieceOfClass(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   input: OfClass,
 ): Promise<Result<{ assignment: Assignment; piece: WorkPiece; className: string }, AccessRefusal>> {
   const found = await workFor(tx, actor, input.assignmentId)
@@ -64,7 +64,7 @@ export async function pieceOfClass(
 /** Answers of one class to a piece that a person scores, with what was given and released so far, by name. */
 export async function listToScore(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: OfClass,
 ): Promise<Result<Queue, AccessRefusal>> {
   const tx = deps.store.read

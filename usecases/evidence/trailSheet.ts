@@ -1,6 +1,6 @@
 import { mondayOf, ok, refuse } from '#core/base'
 import type { ClassId, Result, TrailId, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { zoneOf } from '#core/calendar'
 import { effectOfSupport, suggestStep, supportByWeek, trailOf } from '#core/versions'
 import type { VersionsRefusal } from '#core/versions'
@@ -22,7 +22,7 @@ import { refreshWork } from '../settling/refreshWork'
 import { trailPaths } from './trailPaths'
 
 /** A class's learners with their trails, what they had with how much support, and what the scores suggest next. */
-export async function showTrailSheet(deps: Deps, actor: Actor, classId: ClassId) {
+export async function showTrailSheet(deps: Deps, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
@@ -70,7 +70,7 @@ type Stepped = Result<{ readonly moved: number }, AccessRefusal | VersionsRefusa
  */
 export async function setTrails(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly usual: TrailId | null

@@ -1,6 +1,6 @@
 import { groupBy, ok, refuse, same } from '#core/base'
 import type { ClassId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkFiling, foldedName, refiled } from '#core/filing'
 import type { Filing, FilingRefusal, Renamed } from '#core/filing'
 import { draftOf } from '#core/work'
@@ -17,7 +17,7 @@ import { workFor } from '../work/workFor'
 /** A class's headings and categories, with how many pieces of its work are under each name. */
 export async function showFiling(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId },
 ) {
   const tx = deps.store.read
@@ -58,7 +58,7 @@ export type FilingKept = Result<
  */
 export async function keepFiling(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly version: number

@@ -1,7 +1,7 @@
 import { refuse, ok } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
-import { canRunClass, canSeeClass, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canRunClass, canSeeClass } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { classById, classesOfSchool, classesTaughtBy, learnersOf, teachersOf } from '#db/repositories'
 import type { ClassRecord, Connection, Person } from '#db/repositories'
@@ -9,7 +9,7 @@ import type { ClassRecord, Connection, Person } from '#db/repositories'
 /** A class that the actor may change ('run') or look at ('see'). What one may not see is not found. */
 export async function classFor(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   classId: ClassId,
   act: 'run' | 'see',
 ): Promise<Result<ClassRecord, AccessRefusal>> {
@@ -25,15 +25,14 @@ export async function classFor(
 }
 
 /** Classes a teacher works with: their own; for a lead every class of the school. */
-export async function classesInView(tx: Connection, actor: Actor): Promise<readonly ClassRecord[]> {
-  if (!isTeacher(actor)) return []
+export async function classesInView(tx: Connection, actor: Teacher): Promise<readonly ClassRecord[]> {
   return actor.role === 'lead' ? classesOfSchool(tx, actor.schoolId) : classesTaughtBy(tx, actor.userId)
 }
 
 /** A learner of a class that the actor runs. */
 export async function learnerFor(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly classId: ClassId; readonly learnerId: UserId },
 ): Promise<Result<Person, AccessRefusal | AudienceRefusal>> {
   const found = await classFor(tx, actor, of.classId, 'run')

@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { ClassId, Instant, IsoDay, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { schoolDays, meetings, zoneOf } from '#core/calendar'
 import type { ClassCalendar, SchoolYear, Zone } from '#core/calendar'
 import { extentsOf, heldIn, layOut, withHeld } from '#core/pacing'
@@ -66,7 +66,7 @@ export async function groundsOf(
 /** A class that the actor may see, or change, with its calendar and layout. */
 export async function groundFor(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   classId: ClassId,
   act: 'run' | 'see',
 ): Promise<Result<ClassGround, AccessRefusal>> {

@@ -1,9 +1,9 @@
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { classesTaughtBy } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
 
 /** The classes that a teacher teaches, of the year that most of them are in; a lead's week is their own, too. */
-export async function ownClasses(tx: Connection, actor: Actor): Promise<readonly ClassRecord[]> {
+export async function ownClasses(tx: Connection, actor: Teacher): Promise<readonly ClassRecord[]> {
   const taught = await classesTaughtBy(tx, actor.userId)
   const counts = new Map<string, number>()
   for (const { yearId } of taught) counts.set(yearId, (counts.get(yearId) ?? 0) + 1)

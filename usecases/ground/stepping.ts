@@ -1,5 +1,5 @@
 import type { ClassId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import type { CalendarRefusal, SchoolYear } from '#core/calendar'
@@ -16,7 +16,7 @@ export type StepRefusal =
 export interface StepIn {
   readonly tx: Connection
   readonly deps: Deps
-  readonly actor: Actor
+  readonly actor: Teacher
   readonly way: 'undo' | 'redo'
 }
 

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { AttemptId, Instant, ItemId, Result } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Learner } from '#core/access'
 import { itemToFollow, itemsOf, mayFix } from '#core/attempts'
 import type { AnswerChange, Attempt } from '#core/attempts'
 import { leftOut } from '#core/library'
@@ -24,7 +24,7 @@ type Fixed = Result<Awaited<ReturnType<typeof openTry>> & { readonly now: Instan
  */
 export async function fixAnswer(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   input: {
     readonly attemptId: AttemptId
     readonly itemId: ItemId

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, FileId, PieceId, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import { MOST_FILES, takesFiles } from '#core/library'
 import { mayHandFiles } from '#core/work'
@@ -43,10 +43,9 @@ export async function filesHandedBy(
 async function mayHand(
   tx: Connection,
   deps: Pick<Deps, 'clock'>,
-  actor: Actor,
+  actor: Learner,
   of: OfWork,
 ): Promise<Result<true, AccessRefusal | AttemptRefusal>> {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
   const now = deps.clock.now()
   const known = await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId)
   const card = known?.work.pieces.find((p) => p.pieceId === of.pieceId)
@@ -55,7 +54,7 @@ async function mayHand(
 }
 
 /** Hands in a file for a piece of the actor's own work. Refused before it opens and after it has closed. */
-export async function handFile(deps: Deps, actor: Actor, of: OfWork & FileToRead): Promise<Handed> {
+export async function handFile(deps: Deps, actor: Learner, of: OfWork & FileToRead): Promise<Handed> {
   const early = await mayHand(deps.store.read, deps, actor, of)
   if (!early.ok) return early
   const read = await readFileSent(deps, actor, of)
@@ -84,7 +83,7 @@ export async function handFile(deps: Deps, actor: Actor, of: OfWork & FileToRead
 /** Takes a file back that the actor handed in, while the work is open. */
 export async function takeFileBack(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   of: OfWork & { readonly fileId: FileId },
 ): Promise<Handed> {
   return writing(deps.store, async (tx): Promise<Handed> => {

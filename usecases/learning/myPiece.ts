@@ -1,6 +1,6 @@
 import { ok, refuse, same } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
 import { NO_MATERIAL, takesFiles } from '#core/library'
@@ -62,10 +62,9 @@ function supportShown(support: Support): Support | null {
 /** One piece of the actor's own work, as it is now. */
 export async function showMyPiece(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId | null },
 ) {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   await settleOverdue(deps, { learnerId: actor.userId })
   await settleTeam(deps, of.assignmentId)
   return pieceAt(deps.store.read, { learnerId: actor.userId, at: deps.clock.now() }, of)

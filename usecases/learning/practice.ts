@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import { checkAnswer } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
 import { forLearner, isForPractice, practised } from '#core/library'
@@ -22,8 +22,7 @@ import { groundsOf } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
 
 /** The practice routes of the actor's classes, in book order, with what they did and where each class is. */
-export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: Actor) {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
+export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: Learner) {
   const tx = deps.store.read
   const routes = await openRoutes(tx, await classesOfLearner(tx, actor.userId))
   const books = (await booksFor(tx, actor.schoolId)).filter((b) => routes.some((r) => r.bookId === b.id))
@@ -87,10 +86,10 @@ async function whereClassesAre(
 /** A piece of a textbook that is open to the actor as practice. */
 async function pieceOfRoute(
   tx: Connection,
-  actor: Actor,
+  actor: Learner,
   resourceId: ResourceId,
 ): Promise<Result<Resource, AccessRefusal>> {
-  const record = actor.role === 'learner' ? await resourceById(tx, resourceId) : null
+  const record = await resourceById(tx, resourceId)
   const missing = refuse({ code: 'access/not-found' as const, what: 'piece' })
   if (!record || record.bookId === null || !isForPractice(record.resource)) return missing
   const bookId: BookId = record.bookId
@@ -99,7 +98,7 @@ async function pieceOfRoute(
 }
 
 /** A piece of a route as its learner sees it, without keys. */
-export async function openPractice(deps: Pick<Deps, 'store'>, actor: Actor, resourceId: ResourceId) {
+export async function openPractice(deps: Pick<Deps, 'store'>, actor: Learner, resourceId: ResourceId) {
   const found = await pieceOfRoute(deps.store.read, actor, resourceId)
   if (!found.ok) return found
   const { title, kind, minutes, content, material, items } = found.value
@@ -114,7 +113,7 @@ type Done = Result<
 /** Scores what a learner answered in practice, and shows at once what is right. Nothing of it counts. */
 export async function checkPractice(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   input: {
     readonly resourceId: ResourceId
     readonly answers: readonly { readonly itemId: ItemId; readonly answer: Answer }[]

@@ -1,6 +1,6 @@
 import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import {
   checkAnswer,
   itemsOf,
@@ -36,10 +36,9 @@ export interface Saves {
 /** Starts a try, or goes on with the one in progress: two requests at once get the same try. */
 export async function startTry(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId },
 ) {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' as const })
   await settleOverdue(deps, { learnerId: actor.userId })
   await settleTeam(deps, of.assignmentId)
   const now = deps.clock.now()
@@ -114,7 +113,7 @@ function itemsOfVersion(
 /** A try of the actor, or of their team, that may still be changed, with its items. Somebody else's is not found. */
 export async function changeable(
   tx: Connection,
-  actor: Actor,
+  actor: Learner,
   attemptId: AttemptId,
   now: Instant,
 ): Promise<
@@ -156,7 +155,7 @@ export interface AnswersSaved {
  */
 export async function saveAnswers(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
   { attemptId, saves }: Saves,
 ): Promise<Result<AnswersSaved, TryRefusal>> {
   const now = deps.clock.now()
@@ -176,7 +175,7 @@ export async function saveAnswers(
 }
 
 /** Saves what comes along with an act. Refused, too, when something newer stands: the learner chooses first. */
-export async function sendAlong(deps: Deps, actor: Actor, input: Saves): Promise<Result<true, TryRefusal>> {
+export async function sendAlong(deps: Deps, actor: Learner, input: Saves): Promise<Result<true, TryRefusal>> {
   if (input.saves.length === 0) return ok(true)
   const saved = await saveAnswers(deps, actor, input)
   if (!saved.ok) return saved
@@ -193,7 +192,7 @@ type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submitted
  * Hands in a try, or says that a piece is read. Doing it again, or twice at once, gives the same answer and changes
  * nothing. Refused when an answer that comes along was made from an older one than stands: the learner chooses first.
  */
-export async function handIn(deps: Deps, actor: Actor, input: Saves): Promise<HandedIn> {
+export async function handIn(deps: Deps, actor: Learner, input: Saves): Promise<HandedIn> {
   const sent = await sendAlong(deps, actor, input)
   if (!sent.ok && sent.error.code !== 'attempts/already-handed-in') return sent
   const now = deps.clock.now()

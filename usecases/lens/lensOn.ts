@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { classesOfLearner, learnersOf } from '#db/repositories'
 import type { ClassRecord, Connection, Person } from '#db/repositories'
 import type { Look } from '../learning/myWork'
@@ -21,7 +21,7 @@ export interface OnLearner {
 /** A learner of one of the actor's classes, as of an instant; everybody else is not found. */
 export async function lensOn(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly learnerId: UserId; readonly at: Instant },
 ): Promise<Result<OnLearner, AccessRefusal>> {
   const theirs = await classesOfLearner(tx, of.learnerId)

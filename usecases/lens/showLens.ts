@@ -1,6 +1,6 @@
 import { groupBy, ok } from '#core/base'
 import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { LearnerTerms } from '#core/availability'
 import { changesAfter, concerns, inOrder, notThere, whyOf } from '#core/work'
 import type { Assignment, LearnerWork, LensLearner, NotThere, Why } from '#core/work'
@@ -43,7 +43,7 @@ export interface LensRow {
  */
 export async function showLens(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly learnerId: UserId; readonly at: Instant | null },
 ) {
   const tx = deps.store.read
@@ -79,7 +79,7 @@ export async function showLens(
 /** One piece as the learner sees it then; read only. What they do not see is not found. */
 export async function showLensPiece(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   of: {
     readonly learnerId: UserId
     readonly assignmentId: AssignmentId

@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ResourceId, Result } from '#core/base'
 import { canSeeResource, canWriteResource } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal, Resource } from '#core/library'
 import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
@@ -23,7 +23,7 @@ export type PieceChanged = Result<
  */
 export async function changePiece(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly resourceId: ResourceId; readonly revision: number; readonly piece: WrittenPiece },
 ): Promise<PieceChanged> {
   return writing(deps.store, async (tx): Promise<PieceChanged> => {

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { ClassShelf } from '#core/library'
 import { booksFor, classShelfOf, plansById, saveClassShelf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -9,7 +9,7 @@ import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 
 /** A class's textbooks and usual narrowing; before anybody has said, the textbook on which its plan draws. */
-export async function showClassShelf(deps: Pick<Deps, 'store'>, actor: Actor, classId: ClassId) {
+export async function showClassShelf(deps: Pick<Deps, 'store'>, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
@@ -21,7 +21,7 @@ export async function showClassShelf(deps: Pick<Deps, 'store'>, actor: Actor, cl
 
 async function booksOfPlan(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   planId: Parameters<typeof plansById>[1][number] | null,
 ) {
   if (planId === null) return []
@@ -34,7 +34,7 @@ async function booksOfPlan(
 /** Sets a class's textbooks and usual narrowing. Refused for textbooks that are not open to the school. */
 export async function setClassShelf(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly shelf: ClassShelf },
 ): Promise<Result<ClassShelf, AccessRefusal>> {
   return writing(deps.store, async (tx): Promise<Result<ClassShelf, AccessRefusal>> => {

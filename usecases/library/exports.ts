@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { BookId, ResourceId, Result } from '#core/base'
-import { canSeeResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSeeResource } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { printCase, printItems, printOutline, printQtiPackage } from '#core/formats'
 import { booksFor, frameworksFor, resourceById, standardsOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -10,7 +10,7 @@ import type { FileText } from '../pacing/files'
 /** A piece with its items as a file: a QTI 3.0 package, or a bank of items as a table. */
 export async function pieceFile(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly resourceId: ResourceId; readonly as: 'qti' | 'csv' },
 ): Promise<Result<FileText, AccessRefusal>> {
   const record = await resourceById(deps.store.read, of.resourceId)
@@ -28,10 +28,9 @@ export async function pieceFile(
 /** A framework of standards as CASE 1.0. */
 export async function frameworkFile(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   frameworkId: string,
 ): Promise<Result<FileText, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const tx = deps.store.read
   const framework = (await frameworksFor(tx, actor.schoolId)).find((f) => f.id === frameworkId)
   if (!framework) return refuse({ code: 'access/not-found', what: 'framework' })
@@ -42,10 +41,9 @@ export async function frameworkFile(
 /** The outline of a textbook as a table. */
 export async function outlineFile(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   bookId: BookId,
 ): Promise<Result<FileText, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const book = (await booksFor(deps.store.read, actor.schoolId)).find((b) => b.id === bookId)
   if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
   const name = `${book.title.replace(/[^\p{L}\p{N} .-]/gu, '').trim() || 'textbook'}.csv`
@@ -53,8 +51,7 @@ export async function outlineFile(
 }
 
 /** Frameworks of standards open to the actor. */
-export async function listFrameworks(deps: Pick<Deps, 'store'>, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function listFrameworks(deps: Pick<Deps, 'store'>, actor: Teacher) {
   const frameworks = await frameworksFor(deps.store.read, actor.schoolId)
   return ok({ frameworks: frameworks.map(({ id, title }) => ({ id, title })) })
 }

@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ComputeRefusal, FileId, Result } from '#core/base'
 import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Actor, Teacher } from '#core/access'
 import { MOST_KEPT_BYTES, picturesIn, textsOf } from '#core/library'
 import type { KeptFile, LibraryRefusal, Resource } from '#core/library'
 import { addFile, bytesOf, filesById, handedAs, learnerWorkOf } from '#db/repositories'
@@ -49,10 +49,9 @@ function plainNameOf(name: string): string {
 /** Keeps a teacher's file for pieces of theirs: a picture, a sheet, a recording. */
 export async function keepFile(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   sent: FileToRead,
 ): Promise<Result<KeptFile, FileRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const read = await readFileSent(deps, actor, sent)
   if (!read.ok) return read
   return writing(deps.store, async (tx): Promise<Result<KeptFile, FileRefusal>> => {
@@ -86,7 +85,7 @@ async function maySee(
   if (schoolId !== actor.schoolId) return false
   const handed = await handedAs(tx, file.id)
   if (ownerId === actor.userId || !handed) return true
-  if (actor.role === 'learner') return isAmong((await givenPiece(tx, handed)).teams, actor.userId, ownerId)
+  if (!isTeacher(actor)) return isAmong((await givenPiece(tx, handed)).teams, actor.userId, ownerId)
   const rows = await learnerWorkOf(tx, [handed.assignmentId])
   const row = rows.find((r) => r.learnerId === ownerId && r.pieceId === handed.pieceId)
   return row !== undefined && (await classFor(tx, actor, row.classId, 'see')).ok

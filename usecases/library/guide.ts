@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ResourceId, Result } from '#core/base'
-import { canSeeResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSeeResource } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { addPointer, cardsById, dropPointer, pointersFrom, resourceById } from '#db/repositories'
 import type { Connection, GuidePointer } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -24,7 +24,7 @@ function holding(pointers: readonly GuidePointer[]): readonly GuidePointer[] {
 }
 
 /** "If weak here, give that": what a piece, and the standards it serves, point to. */
-export async function showGuide(deps: Pick<Deps, 'store'>, actor: Actor, resourceId: ResourceId) {
+export async function showGuide(deps: Pick<Deps, 'store'>, actor: Teacher, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
   if (!record || !canSeeResource(actor, record))
@@ -48,10 +48,9 @@ type Pointed = Result<{ readonly isOn: boolean }, AccessRefusal>
 /** Points from a check or a standard to a piece, or no longer; for the whole school. */
 export async function setPointer(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly from: PointsFrom; readonly to: ResourceId; readonly isOn: boolean },
 ): Promise<Pointed> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Pointed> => {
     const { from, to, isOn } = input
     const named = from.kind === 'piece' ? [from.resourceId, to] : [to]
@@ -77,7 +76,7 @@ export async function setPointer(
   })
 }
 
-async function areOpen(tx: Connection, actor: Actor, ids: readonly ResourceId[]): Promise<boolean> {
+async function areOpen(tx: Connection, actor: Teacher, ids: readonly ResourceId[]): Promise<boolean> {
   const records = await Promise.all(ids.map((id) => resourceById(tx, id)))
   return records.every((record) => record !== null && canSeeResource(actor, record))
 }

@@ -1,7 +1,6 @@
 import { asId, ok, refuse } from '#core/base'
 import type { BookId, ComputeRefusal, ResourceId, Result } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { FormatRefusal, ShelfReading } from '#core/formats'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
@@ -35,10 +34,9 @@ type ReadRefusal = AccessRefusal | FormatRefusal | ComputeRefusal
 /** What a file holds, and what would become of each part of it here; nothing is changed. */
 export async function previewImport(
   deps: Pick<Deps, 'store' | 'heavy'>,
-  actor: Actor,
+  actor: Teacher,
   file: FileToRead,
 ): Promise<Result<ShelfReading, ReadRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const read = await deps.heavy.run(
     'shelfFile',
     file.name,
@@ -49,7 +47,7 @@ export async function previewImport(
 }
 
 /** Without standards whose codes are taken here: what names them goes on meaning the ones that are there. */
-async function asItFits(tx: Connection, actor: Actor, reading: ShelfReading): Promise<ShelfReading> {
+async function asItFits(tx: Connection, actor: Teacher, reading: ShelfReading): Promise<ShelfReading> {
   if (reading.standards.length === 0) return reading
   const known = new Set((await standardsFor(tx, actor.schoolId)).map((s) => s.code.toLowerCase()))
   const isTaken = (code: string) => known.has(code.toLowerCase())
@@ -80,7 +78,7 @@ type Imported = Result<
  * Takes over all that can be taken of a file, or nothing: pieces as the actor's own, standards for the school, and a
  * textbook, with what is in it, for the school.
  */
-export async function makeImport(deps: Deps, actor: Actor, file: FileToRead): Promise<Imported> {
+export async function makeImport(deps: Deps, actor: Teacher, file: FileToRead): Promise<Imported> {
   const read = await previewImport(deps, actor, file)
   if (!read.ok) return read
   const { pieces, standards, rows, book } = read.value
@@ -133,7 +131,7 @@ const lessonIn = (bookId: BookId, lessonId: string) => `${bookId}.${lessonId}`
 async function addWhole(
   deps: Deps,
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   book: NonNullable<ShelfReading['book']>,
 ): Promise<BookId> {
   const id = asId<BookId>(deps.ids.newId())
@@ -146,7 +144,7 @@ async function addWhole(
   return id
 }
 
-async function addAll(tx: Connection, actor: Actor, id: string, reading: ShelfReading): Promise<void> {
+async function addAll(tx: Connection, actor: Teacher, id: string, reading: ShelfReading): Promise<void> {
   const { schoolId } = actor
   const { title, outsideId, standards } = reading
   await addFramework(tx, { id, schoolId, title: title.slice(0, 200), outsideId })
@@ -159,8 +157,7 @@ async function addAll(tx: Connection, actor: Actor, id: string, reading: ShelfRe
 }
 
 /** What the actor has read in, the latest first. */
-export async function listImports(deps: Pick<Deps, 'store'>, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function listImports(deps: Pick<Deps, 'store'>, actor: Teacher) {
   const made = await importsOf(deps.store.read, actor.userId)
   return ok({
     imports: made.map(({ id, name, madeAt, pieces, frameworkId, bookId, takenBackAt }) => ({
@@ -181,10 +178,10 @@ type TakenBack = Result<{ readonly pieces: number }, AccessRefusal | LibraryRefu
  * Takes back all that came from a file. Refused while work gives any of it out; what was removed already stays so.
  * Questions that name its standards go on naming their codes.
  */
-export async function takeImportBack(deps: Deps, actor: Actor, importId: string): Promise<TakenBack> {
+export async function takeImportBack(deps: Deps, actor: Teacher, importId: string): Promise<TakenBack> {
   return writing(deps.store, async (tx): Promise<TakenBack> => {
     const made = (await importsOf(tx, actor.userId)).find((i) => i.id === importId && i.takenBackAt === null)
-    if (!made || !isTeacher(actor)) return refuse({ code: 'access/not-found', what: 'import' })
+    if (!made) return refuse({ code: 'access/not-found', what: 'import' })
     const works = await usesOf(tx, made.pieces)
     if (works > 0) return refuse({ code: 'library/piece-in-use', field: 'resourceId', works })
     if (made.bookId !== null && (await isBookInUse(tx, made.bookId)))

@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ResourceId, Result } from '#core/base'
-import { canSeeResource, canWriteResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSeeResource, canWriteResource } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { differenceOf } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
 import {
@@ -20,7 +20,7 @@ import { writing } from '../ground/writing'
 /** A piece that the actor wrote; what they may not see is not found. */
 async function ownPiece(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   resourceId: ResourceId,
 ): Promise<Result<ResourceRecord, AccessRefusal>> {
   const record = await resourceById(tx, resourceId)
@@ -31,7 +31,7 @@ async function ownPiece(
 /** Opens an own piece to the whole school, or takes it back; work that gives it out keeps it. */
 export async function sharePiece(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly resourceId: ResourceId; readonly isShared: boolean },
 ): Promise<Result<{ readonly isShared: boolean }, AccessRefusal>> {
   return writing(deps.store, async (tx): Promise<Result<{ readonly isShared: boolean }, AccessRefusal>> => {
@@ -45,8 +45,7 @@ export async function sharePiece(
 type Copied = Result<{ readonly resourceId: ResourceId }, AccessRefusal>
 
 /** An own copy of any piece that is open to the actor, to be changed as they like. */
-export async function copyPiece(deps: Deps, actor: Actor, resourceId: ResourceId): Promise<Copied> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+export async function copyPiece(deps: Deps, actor: Teacher, resourceId: ResourceId): Promise<Copied> {
   return writing(deps.store, async (tx): Promise<Copied> => {
     const record = await resourceById(tx, resourceId)
     if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
@@ -71,7 +70,7 @@ export async function copyPiece(deps: Deps, actor: Actor, resourceId: ResourceId
 }
 
 /** A short code near another one that no own piece of the school has. */
-async function freeCode(tx: Connection, actor: Actor, like: string): Promise<string> {
+async function freeCode(tx: Connection, actor: Teacher, like: string): Promise<string> {
   const stem = like.slice(0, 12)
   for (let n = 2; ; n++) {
     const code = `${stem}v${n}`
@@ -84,7 +83,7 @@ type Dropped = Result<{ readonly title: string }, AccessRefusal | LibraryRefusal
 /** Takes an own piece off the shelf for good. Refused while work gives it out or gave it out. */
 export async function dropPiece(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   resourceId: ResourceId,
 ): Promise<Dropped> {
   return writing(deps.store, async (tx): Promise<Dropped> => {
@@ -100,7 +99,7 @@ export async function dropPiece(
 /** What differs between a piece's form of some revision and the one it has now. */
 export async function showDifference(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly resourceId: ResourceId; readonly revision: number },
 ) {
   const tx = deps.store.read

@@ -1,13 +1,13 @@
 import { ok, refuse } from '#core/base'
 import type { BookId, ClassId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { addRoute, booksFor, closeRoute, openRoutes } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 
 /** Textbooks that are open to a class as practice. */
-export async function showRoutes(deps: Pick<Deps, 'store'>, actor: Actor, classId: ClassId) {
+export async function showRoutes(deps: Pick<Deps, 'store'>, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
@@ -20,7 +20,7 @@ type RouteSet = Result<{ readonly bookIds: readonly BookId[] }, AccessRefusal>
 /** Opens a textbook to a class as practice of its learners' own choice, or closes it; several stand side by side. */
 export async function setRoute(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly bookId: BookId; readonly isOpen: boolean },
 ): Promise<RouteSet> {
   return writing(deps.store, async (tx): Promise<RouteSet> => {

@@ -1,7 +1,6 @@
-import { groupBy, ok, refuse } from '#core/base'
+import { groupBy, ok } from '#core/base'
 import type { ClassId, ResourceId } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { facetCounts, narrowed, wordsOf } from '#core/library'
 import type { SearchOrder, ShelfFilter } from '#core/library'
 import { cardsById, givenBefore, piecesWithWords } from '#db/repositories'
@@ -16,10 +15,9 @@ const MOST_SHOWN = 60
 /** Pieces open to the asker whose words fit, with counts to narrow them by, and which of their classes had each. */
 export async function searchShelf(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   asked: { readonly text: string; readonly filter: ShelfFilter; readonly order: SearchOrder },
 ) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const found = await piecesWithWords(tx, actor, wordsOf(asked.text))
   const left = narrowed(found, asked.filter, asked.order)
@@ -40,7 +38,7 @@ export async function searchShelf(
 /** Names of the asker's classes that were given pieces, by piece. */
 async function hadBy(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   ids: readonly ResourceId[],
 ): Promise<ReadonlyMap<ResourceId, readonly string[]>> {
   const classes = await classesInView(tx, actor)

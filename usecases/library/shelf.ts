@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ResourceId, Result, UserId } from '#core/base'
-import { canWriteResource, canSeeResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canWriteResource, canSeeResource } from '#core/access'
+import type { AccessRefusal, Actor, Teacher } from '#core/access'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal, Resource, Source } from '#core/library'
 import {
@@ -40,8 +40,7 @@ function sourceOf({ schoolId, ownerId }: Pick<ResourceCard, 'schoolId' | 'ownerI
 }
 
 /** The textbooks as outlines, and cards of every piece open to the school. */
-export async function showShelf(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function showShelf(deps: Deps, actor: Teacher) {
   const tx = deps.store.read
   const pieces = await cardsFor(tx, actor)
   return ok({
@@ -55,10 +54,10 @@ export async function showShelf(deps: Deps, actor: Actor) {
  * A piece with items and answers, its standards in words, and where and when the actor's classes already had
  * it.
  */
-export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceId) {
+export async function lookInside(deps: Deps, actor: Teacher, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
-  if (!record || !isTeacher(actor)) return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  if (!record) return refuse({ code: 'access/not-found' as const, what: 'piece' })
   const codes = [...record.resource.standards, ...record.resource.items.flatMap((i) => i.standard ?? [])]
   const classIds = (await classesInView(tx, actor)).map((c) => c.id)
   const load = worldLoader(tx)
@@ -93,7 +92,7 @@ export async function lookInside(deps: Deps, actor: Actor, resourceId: ResourceI
 }
 
 /** The trails of the school for which a piece has a version, by name. */
-async function versionNames(tx: Connection, actor: Actor, id: ResourceId): Promise<readonly string[]> {
+async function versionNames(tx: Connection, actor: Teacher, id: ResourceId): Promise<readonly string[]> {
   const { trails } = await trailSettingsOf(tx, actor.schoolId)
   const made = new Set((await layersOf(tx, actor.schoolId, [id])).map((l) => l.trailId))
   return trails.filter((t) => made.has(t.id)).map((t) => t.name)
@@ -110,10 +109,9 @@ export function standardsIn(piece: Pick<Resource, 'standards' | 'items'>): reado
  */
 export async function makePiece(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: Omit<Resource, 'id'>,
 ): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(
     deps.store,
     async (tx): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> => {

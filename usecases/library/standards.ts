@@ -1,6 +1,5 @@
 import { ok, refuse } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { isScored, neighbourhood, pathTo } from '#core/library'
 import { cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
@@ -15,8 +14,7 @@ const STEPS_DRAWN = 3
  * A standard in words, what it needs and what needs it, the pieces that serve it, and the lessons of the actor's plans
  * that teach or assess it.
  */
-export async function showStandard(deps: Pick<Deps, 'store'>, actor: Actor, code: string) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function showStandard(deps: Pick<Deps, 'store'>, actor: Teacher, code: string) {
   const tx = deps.store.read
   const standards = await standardsFor(tx, actor.schoolId)
   const standard = standards.find((s) => s.code.toLowerCase() === code.toLowerCase())
@@ -38,7 +36,7 @@ export async function showStandard(deps: Pick<Deps, 'store'>, actor: Actor, code
 }
 
 /** Lessons of plans that the actor's classes have, or that are the actor's own, whose textbook lessons serve it. */
-async function planned(tx: Connection, actor: Actor, serving: readonly ResourceRecord[]) {
+async function planned(tx: Connection, actor: Teacher, serving: readonly ResourceRecord[]) {
   const inUse = new Set((await classesInView(tx, actor)).map((c) => c.planId))
   const plans = (await plansOf(tx, actor.schoolId)).filter(
     (p) => p.ownerId === actor.userId || inUse.has(p.plan.id),

@@ -1,7 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ResourceId, Result } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { codesIn, putIn, takeOut } from '#core/library'
 import type { Tray } from '#core/library'
 import { cardsByCode, cardsFor, saveTray, trayOf } from '#db/repositories'
@@ -16,13 +15,12 @@ export type TrayAct =
   | { readonly kind: 'limit'; readonly minutes: number | null }
 
 /** The actor's tray; pieces that are no longer open to them are left out. */
-export async function showTray(deps: Pick<Deps, 'store'>, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function showTray(deps: Pick<Deps, 'store'>, actor: Teacher) {
   const tx = deps.store.read
   return ok(await openIn(tx, actor, await trayOf(tx, actor.userId)))
 }
 
-async function openIn(tx: Connection, actor: Actor, tray: Tray): Promise<Tray> {
+async function openIn(tx: Connection, actor: Teacher, tray: Tray): Promise<Tray> {
   if (tray.pieces.length === 0) return tray
   const open = new Set((await cardsFor(tx, actor)).map((c) => c.id))
   return { ...tray, pieces: tray.pieces.filter((id) => open.has(id)) }
@@ -31,10 +29,9 @@ async function openIn(tx: Connection, actor: Actor, tray: Tray): Promise<Tray> {
 /** Changes the actor's tray. A piece that is not open to them is not found, and nothing changes. */
 export async function changeTray(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   act: TrayAct,
 ): Promise<Result<Tray, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Result<Tray, AccessRefusal>> => {
     const tray = await openIn(tx, actor, await trayOf(tx, actor.userId))
     const next = after(tray, act)
@@ -62,8 +59,7 @@ function after(tray: Tray, act: TrayAct): Tray {
 }
 
 /** Pieces open to the actor by short codes in a text, in the order of the codes; codes that are nowhere are named. */
-export async function readCodes(deps: Pick<Deps, 'store'>, actor: Actor, text: string) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function readCodes(deps: Pick<Deps, 'store'>, actor: Teacher, text: string) {
   const codes = codesIn(text)
   const cards = await cardsByCode(deps.store.read, actor, codes)
   const found = codes.flatMap((code) => cards.filter((c) => c.code.toLowerCase() === code))

@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ResourceId, Result, TrailId } from '#core/base'
-import { canSeeResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSeeResource } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkLayer } from '#core/versions'
 import type { Layer, VersionsRefusal } from '#core/versions'
 import { dropLayer as dropOne, layersOf, resourceById, saveLayer, trailSettingsOf } from '#db/repositories'
@@ -11,7 +11,7 @@ import { writing } from '../ground/writing'
 import { refreshGiving } from '../settling/refreshWork'
 
 /** The school's trails, and the layers that lie over a piece. */
-export async function showVersions(deps: Pick<Deps, 'store'>, actor: Actor, resourceId: ResourceId) {
+export async function showVersions(deps: Pick<Deps, 'store'>, actor: Teacher, resourceId: ResourceId) {
   const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
   if (!record || !canSeeResource(actor, record))
@@ -35,7 +35,7 @@ type Kept = Result<{ readonly version: number }, AccessRefusal | VersionsRefusal
  */
 export async function keepLayer(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: OfTrail & { readonly layer: Layer },
 ): Promise<Kept> {
   return writing(deps.store, async (tx): Promise<Kept> => {
@@ -61,7 +61,7 @@ export async function keepLayer(
 }
 
 /** Takes a layer off a piece; who has not begun gets the version with less support, or the core. */
-export async function dropLayer(deps: Deps, actor: Actor, input: OfTrail): Promise<Kept> {
+export async function dropLayer(deps: Deps, actor: Teacher, input: OfTrail): Promise<Kept> {
   return writing(deps.store, async (tx): Promise<Kept> => {
     const { resourceId, trailId } = input
     const stands = await standing(tx, actor, input)
@@ -75,10 +75,9 @@ export async function dropLayer(deps: Deps, actor: Actor, input: OfTrail): Promi
 /** Whether a layer still is as somebody saw it, on a trail that there is. */
 async function standing(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   { resourceId, trailId, version }: OfTrail,
 ): Promise<Result<true, AccessRefusal | VersionsRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const { trails } = await trailSettingsOf(tx, actor.schoolId)
   if (!trails.some((t) => t.id === trailId))
     return refuse({ code: 'versions/unknown-trail', field: 'trailId' })

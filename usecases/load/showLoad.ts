@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { schoolDays, zoneOf } from '#core/calendar'
 import type { SchoolYear, Zone } from '#core/calendar'
 import { USUAL_LIMITS, cautionsIn, loadOf, weeksOver } from '#core/load'
@@ -16,7 +16,7 @@ import { classFor } from '../ground/classAccess'
  */
 export async function showLoad(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly spread: Spread },
 ) {
   const found = await classInYear(deps.store.read, actor, input.classId)
@@ -42,7 +42,7 @@ export async function showLoad(
 /** Weeks in which learners of a class carry more than the limits, with how many they are, in order. */
 export async function showHeavyWeeks(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   { classId }: { readonly classId: ClassId },
 ) {
   const found = await classInYear(deps.store.read, actor, classId)
@@ -58,7 +58,7 @@ export async function showHeavyWeeks(
 /** What one learner of a class has to do in the school year, day by day and piece by piece, of all their classes. */
 export async function showLoadOf(
   deps: Pick<Deps, 'store'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly learnerId: UserId; readonly spread: Spread },
 ) {
   const tx = deps.store.read
@@ -94,7 +94,7 @@ async function loadIn(
 }
 
 /** A class that the actor may see, with its year and its learners. */
-async function classInYear(tx: Connection, actor: Actor, classId: ClassId) {
+async function classInYear(tx: Connection, actor: Teacher, classId: ClassId) {
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
   const { name, yearId } = found.value

@@ -1,6 +1,6 @@
-import { ok, refuse } from '#core/base'
+import { ok } from '#core/base'
 import type { Instant, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Learner } from '#core/access'
 import { markNoticesRead, noticesFor } from '#db/repositories'
 import type { NoticeRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -15,8 +15,7 @@ type Listed = Result<
 >
 
 /** What a learner is told about their work: new, moved, more time, taken back; the newest first. */
-export async function listMyNotices(deps: Deps, actor: Actor): Promise<Listed> {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
+export async function listMyNotices(deps: Deps, actor: Learner): Promise<Listed> {
   const tx = deps.store.read
   const now = deps.clock.now()
   const notices = await noticesFor(tx, actor.userId, { now, since: newsSince(now), most: MOST_SHOWN })
@@ -26,9 +25,8 @@ export async function listMyNotices(deps: Deps, actor: Actor): Promise<Listed> {
 /** Marks all that a learner is told by now as read. */
 export async function readMyNotices(
   deps: Deps,
-  actor: Actor,
+  actor: Learner,
 ): Promise<Result<{ readonly done: true }, AccessRefusal>> {
-  if (actor.role !== 'learner') return refuse({ code: 'access/denied' })
   await deps.store.write((tx) => markNoticesRead(tx, actor.userId, deps.clock.now()))
   return ok({ done: true })
 }

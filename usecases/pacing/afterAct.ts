@@ -1,4 +1,4 @@
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { classesById } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { classesInView } from '../ground/classAccess'
@@ -7,7 +7,7 @@ import type { Touched } from '../ground/stepping'
 import { deskWork, steps } from './desk'
 
 /** What an act changed, for the desk of the one who did it; of its classes those in view. */
-export async function afterAct(tx: Connection, actor: Actor, { classIds, planning }: Touched) {
+export async function afterAct(tx: Connection, actor: Teacher, { classIds, planning }: Touched) {
   const inView = new Set((await classesInView(tx, actor)).map((c) => c.id))
   const affected = classIds.filter((id) => inView.has(id))
   const classes = await classesById(tx, affected)

@@ -1,7 +1,7 @@
-import { ok, refuse } from '#core/base'
+import { ok } from '#core/base'
 import type { ClassId } from '#core/base'
-import { canEditPlan, canEditYear, canRunClass, isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import { canEditPlan, canEditYear, canRunClass } from '#core/access'
+import type { Teacher } from '#core/access'
 import {
   assignmentIdsTouching,
   assignmentsById,
@@ -20,8 +20,7 @@ import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 
 /** Everything from which the desk computes its layouts, of the latest year that has classes in view. */
-export async function showDesk(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function showDesk(deps: Deps, actor: Teacher) {
   const tx = deps.store.read
   const years = await yearsOf(tx, actor.schoolId)
   const all = await classesInView(tx, actor)
@@ -85,7 +84,7 @@ export async function deskWork(tx: Connection, grounds: ReadonlyMap<ClassId, Cla
 }
 
 /** What the actor's undo and redo would do. */
-export async function steps(tx: Connection, actor: Actor) {
+export async function steps(tx: Connection, actor: Teacher) {
   const { undo, redo } = await undoable(tx, actor.userId)
   return { undo: undo ? sayAct(undo.command) : null, redo: redo ? sayAct(redo.command) : null }
 }

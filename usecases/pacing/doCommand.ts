@@ -1,5 +1,5 @@
 import { ok } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { withFreeNoteIds } from '#core/pacing'
 import type { PacingCommand } from '#core/pacing'
 import { addToJournal } from '#db/repositories'
@@ -13,7 +13,7 @@ import { loadPlanning, namedIn } from './planningState'
  * Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored
  * work and writes the act down, in one transaction.
  */
-export async function doCommand(deps: Deps, actor: Actor, asked: PacingCommand) {
+export async function doCommand(deps: Deps, actor: Teacher, asked: PacingCommand) {
   return writing(deps.store, async (tx) => {
     const planning = await loadPlanning(tx, actor, asked)
     if (!planning.ok) return planning

@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, PlanId, Result } from '#core/base'
 import { canRunClass, canSeePlan } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { classEvents, printCalendar, printLayout, printPlanTable } from '#core/formats'
 import { sequenceOf } from '#core/pacing'
 import {
@@ -44,7 +44,7 @@ const fileName = (text: string) =>
 /** A class's calendar or layout as a file, for those who may see the class. */
 export async function classFile(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   classId: ClassId,
   kind: 'calendar' | 'layout',
 ): Promise<Result<FileText, AccessRefusal>> {
@@ -75,7 +75,7 @@ export async function classFile(
 /** A plan as a table, for teachers of its school. */
 export async function planFile(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   planId: PlanId,
 ): Promise<Result<FileText, AccessRefusal>> {
   const known = (await plansById(deps.store.read, [planId])).get(planId)
@@ -127,7 +127,7 @@ async function calendarText(
 /** The actor's own feed of a class they teach. */
 export async function showFeed(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   classId: ClassId,
 ): Promise<Result<ShownFeed, AccessRefusal>> {
   const found = await classFor(deps.store.read, actor, classId, 'run')
@@ -142,7 +142,7 @@ function shown(feed: { readonly token: string; readonly createdAt: Instant } | n
 /** Gives the actor a new address for a class, or none; the old one ends at once. */
 export async function changeFeed(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly to: 'new' | 'none' },
 ): Promise<Result<ShownFeed, AccessRefusal>> {
   return writing(deps.store, async (tx): Promise<Result<ShownFeed, AccessRefusal>> => {

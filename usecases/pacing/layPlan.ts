@@ -1,7 +1,7 @@
 import { refuse, ok } from '#core/base'
 import type { ClassId, PlanId } from '#core/base'
 import { canSeePlan } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { AS_PLANNED, baselineOf } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
@@ -15,7 +15,7 @@ import type { ClassGround } from '../ground/classGrounds'
 /** Lays a plan onto classes the actor teaches. What does not fit is listed for the class with least room. */
 export async function layPlan(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
 ) {
   return writing(deps.store, async (tx) => {

@@ -1,7 +1,7 @@
 import { isoDay, ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, YearId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { singlesOf } from '#core/pacing'
 import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
 import {
@@ -50,7 +50,7 @@ export function namedIn(command: PacingCommand): Named {
  */
 export async function loadPlanning(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   command: PacingCommand,
 ): Promise<Result<Planning, AccessRefusal | PacingRefusal>> {
   const named = namedIn(command)
@@ -113,7 +113,7 @@ export async function loadPlanning(
 
 async function mayRunAll(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   ids: readonly ClassId[],
   records: readonly ClassRecord[],
 ): Promise<Result<true, AccessRefusal>> {
@@ -130,7 +130,7 @@ async function mayRunAll(
 /** Classes that a note's year or a plan reaches beyond those named. */
 async function reachedBy(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   { classIds, yearIds, planIds }: Named,
 ): Promise<ClassRecord[]> {
   const found =
@@ -141,7 +141,7 @@ async function reachedBy(
 
 async function mayNote(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   command: PacingCommand,
 ): Promise<Result<true, AccessRefusal>> {
   if (canEditYear(actor, actor.schoolId)) return ok(true)

@@ -1,7 +1,7 @@
 import { asId, groupBy, ok, refuse } from '#core/base'
 import type { BookId, ComputeRefusal, LessonId, PlanId, Result, StandingId, UnitId } from '#core/base'
-import { canEditPlan, canSeePlan, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canEditPlan, canSeePlan } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/formats'
 import type { Book } from '#core/library'
@@ -25,10 +25,9 @@ import { classesInView } from '../ground/classAccess'
 /** Dry run of an outline. */
 export async function readOutline(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   text: string,
 ): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const read = await deps.heavy.run('outline', text)
   return read.ok ? read.value : read
 }
@@ -36,16 +35,15 @@ export async function readOutline(
 /** Dry run of a plan table. */
 export async function readPlanTable(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   text: string,
 ): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const read = await deps.heavy.run('planTable', text)
   return read.ok ? read.value : read
 }
 
 /** A plan of the actor's school, with the classes of theirs that follow it and the year of these. */
-export async function showPlan(deps: Deps, actor: Actor, planId: PlanId) {
+export async function showPlan(deps: Deps, actor: Teacher, planId: PlanId) {
   const tx = deps.store.read
   const known = (await plansById(tx, [planId])).get(planId)
   if (!known || !canSeePlan(actor, known)) return refuse({ code: 'access/not-found' as const, what: 'plan' })
@@ -64,7 +62,7 @@ export async function showPlan(deps: Deps, actor: Actor, planId: PlanId) {
 /** Takes a plan of the school as one's own, to reshape it; lessons get ids of their own. */
 export async function copyPlan(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   planId: PlanId,
 ): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
   const known = (await plansById(deps.store.read, [planId])).get(planId)
@@ -100,7 +98,7 @@ export async function copyPlan(
  */
 export async function makePlan(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly title: string; readonly course: string; readonly text: string },
 ): Promise<
   Result<
@@ -108,7 +106,6 @@ export async function makePlan(
     AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal | ComputeRefusal
   >
 > {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const read = await deps.heavy.run('outline', input.text)
   if (!read.ok) return read
   const outline = read.value
@@ -167,10 +164,9 @@ function lengthAround(typical: number): PlanLesson['length'] {
 /** Takes a textbook's ready plan with its typical lengths. */
 export async function adoptBook(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   bookId: BookId,
 ): Promise<Result<{ readonly planId: PlanId }, AccessRefusal | PacingRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const book = (await booksFor(deps.store.read, actor.schoolId)).find((b) => b.id === bookId)
   if (!book) return refuse({ code: 'access/not-found', what: 'textbook' })
   const plan = readyPlan(deps, book)
@@ -225,7 +221,7 @@ function readyPlan(deps: Deps, book: Book): Plan {
 
 async function keepPlan(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   plan: Plan,
   bookId: BookId | null,
   standing: readonly StandingPiece[] = [],

@@ -1,7 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ComputeRefusal, Result } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { CalendarRefusal } from '#core/calendar'
 import { act, checkOutcome } from '#core/pacing'
 import type { PacingCommand, PacingRefusal } from '#core/pacing'
@@ -17,7 +16,7 @@ import type { ClassRipple } from '#core/knockOn'
  */
 export async function previewRipple(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   change: PacingCommand,
 ): Promise<
   Result<
@@ -25,7 +24,6 @@ export async function previewRipple(
     AccessRefusal | PacingRefusal | CalendarRefusal | ComputeRefusal
   >
 > {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const tx = deps.store.read
   const planning = await loadPlanning(tx, actor, change)
   if (!planning.ok) return planning

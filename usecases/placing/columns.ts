@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, IsoDay, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
 import { groupsOf, learnersOf } from '#db/repositories'
@@ -22,7 +22,7 @@ export interface PlacingColumn {
 /** Classes of the actor, and groups in them, as columns in the order in which they are asked for. */
 export async function columnsFor(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   targets: readonly Target[],
 ): Promise<Result<readonly PlacingColumn[], AccessRefusal>> {
   const all = await allColumns(tx, actor)
@@ -33,7 +33,7 @@ export async function columnsFor(
     : refuse({ code: 'access/not-found', what: 'class or group' })
 }
 
-async function allColumns(tx: Connection, actor: Actor): Promise<ReadonlyMap<string, PlacingColumn>> {
+async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<string, PlacingColumn>> {
   const records = await ownClasses(tx, actor)
   const grounds = await groundsOf(tx, records)
   const classIds = records.map((r) => r.id)

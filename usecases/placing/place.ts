@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, IsoDay, Result } from '#core/base'
-import { canSeeResource, isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import { canSeeResource } from '#core/access'
+import type { Teacher } from '#core/access'
 import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
 import type { SchoolYear } from '#core/calendar'
@@ -28,14 +28,13 @@ export type PlacedWork = Result<{ readonly works: number }, PlacingRefusal | Wit
  */
 export async function layPieces(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly targets: readonly Target[]
     readonly pieces: readonly ToLay[]
     readonly stays: number | null
   },
 ): Promise<PlacedWork> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<PlacedWork> => {
     const { pieces, stays, targets } = input
     if (pieces.length === 0 || targets.length === 0)
@@ -82,7 +81,7 @@ interface PlacedAtVersion {
  */
 export async function movePlaced(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: PlacedAtVersion & { readonly on: IsoDay; readonly alone: boolean },
 ): Promise<PlacedWork> {
   return writing(deps.store, async (tx): Promise<PlacedWork> => {
@@ -133,7 +132,7 @@ async function meetingDaysOf(
 /** Takes work from one class or group, or from all; taken from the last, it is withdrawn. */
 export async function takePlaced(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: Omit<PlacedAtVersion, 'target'> & { readonly target: Target | null },
 ): Promise<PlacedWork> {
   return writing(deps.store, async (tx): Promise<PlacedWork> => {

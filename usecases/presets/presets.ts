@@ -1,7 +1,6 @@
 import { asId, ok, refuse } from '#core/base'
 import type { PresetId, Result } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { faultInRules } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
 import { MOST_PRESETS } from '#core/work'
@@ -14,17 +13,15 @@ import { classFor } from '../ground/classAccess'
 /** A teacher's own presets of attempt rules, by name. */
 export async function listPresets(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
 ): Promise<Result<{ readonly presets: readonly Preset[] }, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return ok({ presets: await presetsOf(deps.store.read, actor.userId) })
 }
 
 export type PresetKept = Result<{ readonly presetId: PresetId }, AccessRefusal | AttemptRefusal | WorkRefusal>
 
 /** Keeps attempt rules under a name; under a name that is there already, in place of what it stood for. */
-export async function keepPreset(deps: Deps, actor: Actor, input: Omit<Preset, 'id'>): Promise<PresetKept> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+export async function keepPreset(deps: Deps, actor: Teacher, input: Omit<Preset, 'id'>): Promise<PresetKept> {
   return writing(deps.store, async (tx): Promise<PresetKept> => {
     const fault = faultInRules(input.rules)
     if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
@@ -45,10 +42,9 @@ export async function keepPreset(deps: Deps, actor: Actor, input: Omit<Preset, '
 /** Takes an own preset away; work that began with it keeps its rules. */
 export async function dropPreset(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   presetId: PresetId,
 ): Promise<Result<{ readonly done: true }, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Result<{ readonly done: true }, AccessRefusal>> => {
     const isGone = await dropOne(tx, actor.userId, presetId)
     return isGone ? ok({ done: true }) : refuse({ code: 'access/not-found', what: 'preset' })

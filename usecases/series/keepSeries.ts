@@ -1,6 +1,6 @@
 import { asId, ok, refuse, same } from '#core/base'
 import type { Result, SeriesId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { checkSeries, followed } from '#core/series'
 import type { Series } from '#core/series'
 import { draftOf } from '#core/work'
@@ -22,7 +22,7 @@ import type { ReleasedRow } from './showSeries'
 /** Makes a series; nothing is released by that. */
 export async function makeSeries(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly series: Series },
 ): Promise<SeriesDone> {
   return writing(deps.store, async (tx): Promise<SeriesDone> => {
@@ -53,7 +53,7 @@ export async function makeSeries(
  */
 export async function changeSeries(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly seriesId: SeriesId; readonly version: number; readonly series: Series },
 ): Promise<SeriesDone> {
   return writing(deps.store, async (tx): Promise<SeriesDone> => {
@@ -84,7 +84,7 @@ export async function changeSeries(
 
 async function faultIn(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   series: Series,
   stands: Series | null,
 ): Promise<Result<true, ActRefusal>> {

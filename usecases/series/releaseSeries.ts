@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, SeriesId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { addReleases, dropSeries, forgetRelease, releasesOf, saveSeries } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -22,7 +22,7 @@ export interface SeriesAtVersion {
  * Publishes all rows that have both days and are not released yet, each as work of its own; it opens by itself when
  * its day comes. Refused when there is none.
  */
-export async function releaseSeries(deps: Deps, actor: Actor, input: SeriesAtVersion): Promise<SeriesDone> {
+export async function releaseSeries(deps: Deps, actor: Teacher, input: SeriesAtVersion): Promise<SeriesDone> {
   return writing(deps.store, async (tx): Promise<SeriesDone> => {
     const found = await seriesAt(tx, actor, input)
     if (!found.ok) return found
@@ -54,7 +54,7 @@ export async function releaseSeries(deps: Deps, actor: Actor, input: SeriesAtVer
  * Takes back all rows that nobody has begun and clears the series of them, as one step, to start over. Rows that
  * learners have begun stay; `rows` tells how many went.
  */
-export async function clearSeries(deps: Deps, actor: Actor, input: SeriesAtVersion): Promise<SeriesDone> {
+export async function clearSeries(deps: Deps, actor: Teacher, input: SeriesAtVersion): Promise<SeriesDone> {
   return writing(deps.store, async (tx): Promise<SeriesDone> => {
     const found = await seriesAt(tx, actor, input)
     if (!found.ok) return found
@@ -80,7 +80,7 @@ export async function clearSeries(deps: Deps, actor: Actor, input: SeriesAtVersi
 }
 
 /** Takes a series away that has no released rows. */
-export async function removeSeries(deps: Deps, actor: Actor, input: SeriesAtVersion): Promise<SeriesDone> {
+export async function removeSeries(deps: Deps, actor: Teacher, input: SeriesAtVersion): Promise<SeriesDone> {
   return writing(deps.store, async (tx): Promise<SeriesDone> => {
     const found = await seriesAt(tx, actor, input)
     if (!found.ok) return found

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result, SeriesId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { canSeeResource } from '#core/access'
 import { draftOfRow, layRows } from '#core/series'
 import type { LaidRow, Series, SeriesAct, SeriesRefusal } from '#core/series'
@@ -24,7 +24,7 @@ export type SeriesDone = Result<
 /** A series that the actor may change, as it stood at `version`, with its class. */
 export async function seriesAt(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly seriesId: SeriesId; readonly version: number },
 ): Promise<Result<{ readonly record: SeriesRecord; readonly ground: ClassGround }, AccessRefusal>> {
   const record = await seriesById(tx, of.seriesId)
@@ -40,7 +40,7 @@ export async function seriesAt(
 /** Refused when pieces are not the actor's to give, or somebody named is not in the class. */
 export async function checkMembers(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   series: Series,
   stands: Series | null,
 ): Promise<Result<true, ActRefusal>> {
@@ -91,7 +91,7 @@ export async function draftsOf(
 export async function noteSeries(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   act: {
     readonly what: SeriesAct
     readonly seriesId: SeriesId

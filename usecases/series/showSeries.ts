@@ -1,7 +1,7 @@
 import { ok } from '#core/base'
 import type { AssignmentId, ClassId, IsoDay, SeriesId } from '#core/base'
 import { canRunClass } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { SeriesDays } from '#core/series'
 import {
   assignmentsById,
@@ -20,7 +20,7 @@ import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 
 /** A class's series with what their rows became, and the days on which rows can open. */
-export async function showSeries(deps: Deps, actor: Actor, input: { readonly classId: ClassId }) {
+export async function showSeries(deps: Deps, actor: Teacher, input: { readonly classId: ClassId }) {
   const tx = deps.store.read
   const found = await groundFor(tx, actor, input.classId, 'see')
   if (!found.ok) return found

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, StandingId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { draftFor, settingOfPiece, withChanges } from '#core/standing'
 import { draftOf } from '#core/work'
 import { saveLaid, standingOf } from '#db/repositories'
@@ -26,7 +26,7 @@ export type Answered = Result<{ readonly works: number }, WithinRefusal>
  */
 export async function answerOffers(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly planId: PlanId
     readonly classId: ClassId

@@ -1,7 +1,7 @@
 import { asId, ok, refuse, same } from '#core/base'
 import type { PlanId, Result, StandingId } from '#core/base'
 import { canSeeResource } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { MOST_STANDING, checkStanding } from '#core/standing'
 import type { StandingCommand, StandingPiece, StandingRefusal } from '#core/standing'
 import type { Plan } from '#core/pacing'
@@ -18,7 +18,7 @@ export type Kept = Result<{ readonly standingIds: readonly StandingId[] }, KeepR
 /** Adds pieces to a plan's standing work, each an act of its own: classes on which it was laid are offered them. */
 export async function addStanding(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly planId: PlanId; readonly pieces: readonly StandingPiece[] },
 ): Promise<Kept> {
   return writing(deps.store, async (tx): Promise<Kept> => {
@@ -45,7 +45,7 @@ export async function addStanding(
 /** Changes a piece of standing work, or (null) takes it out; classes that have it are offered the change. */
 export async function changeStanding(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly planId: PlanId
     readonly standingId: StandingId
@@ -76,7 +76,7 @@ export async function changeStanding(
 
 async function checkedPiece(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   piece: StandingPiece,
   plan: Plan,
   stands: StandingPiece | null,
@@ -97,7 +97,7 @@ async function checkedPiece(
 async function note(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   planId: PlanId,
   { id, from, to }: Pick<StandingCommand, 'from' | 'to'> & { readonly id: StandingId },
 ): Promise<void> {

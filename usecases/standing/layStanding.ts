@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, StandingId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { Plan } from '#core/pacing'
 import { draftFor, settingOfPiece } from '#core/standing'
 import type { StandingRefusal } from '#core/standing'
@@ -36,7 +36,7 @@ type LayRefusal = WithinRefusal | StandingRefusal | AccessRefusal
 /** What laying a plan's standing work onto classes would make, class by class. */
 export async function previewLay(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
 ) {
   const tx = deps.store.read
@@ -78,7 +78,7 @@ function windowIn({ piece }: StandingRecord, { record, ground }: ClassGround): W
 /** The plan's standing work that was not taken out, and classes of the actor on that plan. */
 async function standingAndClasses(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
 ): Promise<
   Result<
@@ -116,7 +116,7 @@ export type LaidOn = Result<{ readonly works: number; readonly classes: number }
  */
 export async function layStanding(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly planId: PlanId
     readonly classes: readonly {

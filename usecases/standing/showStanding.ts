@@ -1,7 +1,7 @@
 import { ok } from '#core/base'
 import type { PlanId } from '#core/base'
 import { canEditPlan, canRunClass } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { learnersOf, resourcesById, standingOf, teachersOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
@@ -11,7 +11,7 @@ import { planFor } from './planFor'
 /** A plan's standing work, and what the actor's classes on that plan have of it. */
 export async function showStanding(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly planId: PlanId },
 ) {
   const tx = deps.store.read

@@ -1,5 +1,5 @@
 import { canEditPlan, canEditYear } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
 import { deleteForGood, groupsById, isInUse, plansById, setArchived, yearsById } from '#db/repositories'
@@ -14,7 +14,7 @@ export type Gone = Result<{ readonly done: 'deleted' | 'archived' }, AccessRefus
  * Takes away a year, class, plan or group: for good while nothing hangs on it; else it leaves the lists, with
  * everything kept, and can be brought back.
  */
-export async function takeAway(deps: Deps, actor: Actor, thing: Archivable): Promise<Gone> {
+export async function takeAway(deps: Deps, actor: Teacher, thing: Archivable): Promise<Gone> {
   return writing(deps.store, async (tx): Promise<Gone> => {
     const may = await mayTakeAway(tx, actor, thing)
     if (!may.ok) return may
@@ -30,7 +30,7 @@ export async function takeAway(deps: Deps, actor: Actor, thing: Archivable): Pro
 export type Back = Result<{ readonly done: true }, AccessRefusal>
 
 /** Brings back what was archived. */
-export async function bringBack(deps: Deps, actor: Actor, thing: Archivable): Promise<Back> {
+export async function bringBack(deps: Deps, actor: Teacher, thing: Archivable): Promise<Back> {
   return writing(deps.store, async (tx): Promise<Back> => {
     const may = await mayTakeAway(tx, actor, thing)
     if (!may.ok) return may
@@ -41,7 +41,7 @@ export async function bringBack(deps: Deps, actor: Actor, thing: Archivable): Pr
 
 async function mayTakeAway(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   thing: Archivable,
 ): Promise<Result<unknown, AccessRefusal>> {
   switch (thing.kind) {

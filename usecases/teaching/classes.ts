@@ -1,7 +1,7 @@
 import { ok } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
 import { canRunClass } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
 import { lossesBetween } from '#core/calendar'
@@ -15,7 +15,7 @@ import { asTheyStand } from '../ground/standOnStandards'
 import { classFor, learnerFor } from '../ground/classAccess'
 
 /** A class with its roster, groups, timetable and lost meetings per term. */
-export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
+export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
@@ -61,7 +61,7 @@ export async function showClass(deps: Deps, actor: Actor, classId: ClassId) {
 /** Sets a learner's extra time, attempts and days, and their grade where it is given; open and future work follows. */
 export async function setAccommodation(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly learnerId: UserId

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { learnersOf, setGrades } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -15,7 +15,7 @@ export type Graded = Result<{ readonly learners: number }, AccessRefusal | Audie
  */
 export async function gradeLearners(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly learnerIds: readonly UserId[]

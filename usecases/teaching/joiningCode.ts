@@ -1,4 +1,4 @@
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { ok } from '#core/base'
 import type { ClassId, Result } from '#core/base'
 import { saveJoining } from '#db/repositories'
@@ -11,7 +11,7 @@ export type Joining = Result<{ readonly joinCode: string; readonly joinOpen: boo
 /** Closes a class to newcomers, opens it again, or gives it another code; the old one lets nobody in any more. */
 export async function setJoining(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly act: 'close' | 'open' | 'renew' },
 ): Promise<Joining> {
   return writing(deps.store, async (tx): Promise<Joining> => {

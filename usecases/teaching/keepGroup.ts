@@ -1,6 +1,6 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ClassId, GroupId, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { faultInGroupRule } from '#core/audience'
 import type { AudienceRefusal, GroupRule } from '#core/audience'
 import { groupsOf, learnersOf, saveGroup } from '#db/repositories'
@@ -22,7 +22,7 @@ export type GroupKept = Result<
  */
 export async function keepGroup(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly groupId: GroupId | null

@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, YearId } from '#core/base'
-import { canSeePlan, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSeePlan } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkPattern } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
 import { AS_PLANNED } from '#core/pacing'
@@ -22,8 +22,7 @@ export interface NewClass {
 type Made = Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
 
 /** Adds a class taught by the actor, with a joining code and, if wanted, a plan: all of it or nothing. */
-export async function makeClass(deps: Deps, actor: Actor, input: NewClass): Promise<Made> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
+export async function makeClass(deps: Deps, actor: Teacher, input: NewClass): Promise<Made> {
   const { planId, ...own } = input
   return writing(deps.store, async (tx): Promise<Made> => {
     const year = (await yearsById(tx, [input.yearId])).get(input.yearId)

@@ -1,4 +1,4 @@
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { ok } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
@@ -16,7 +16,7 @@ export type Removed = Result<{ readonly done: true }, AccessRefusal | AudienceRe
  */
 export async function removeLearner(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly learnerId: UserId },
 ): Promise<Removed> {
   return writing(deps.store, async (tx): Promise<Removed> => {

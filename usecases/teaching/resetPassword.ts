@@ -1,4 +1,4 @@
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
@@ -22,7 +22,7 @@ export type Reset = Result<SignInCard, AccessRefusal | AudienceRefusal>
  */
 export async function resetPassword(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly learnerId: UserId },
 ): Promise<Reset> {
   const may = await learnerFor(deps.store.read, actor, input)

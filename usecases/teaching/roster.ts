@@ -1,6 +1,6 @@
 import { asId, groupBy, ok, refuse } from '#core/base'
 import type { ClassId, ComputeRefusal, GroupId, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { NO_ACCOMMODATION } from '#core/availability'
 import type { FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
@@ -23,7 +23,7 @@ interface Trial extends RosterReading {
  */
 export async function readRoster(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly text: string },
 ): Promise<Result<Trial, AccessRefusal | FormatRefusal | ComputeRefusal>> {
   const found = await classFor(deps.store.read, actor, input.classId, 'run')
@@ -58,7 +58,7 @@ async function sorted(tx: Connection, classId: ClassId, entries: readonly Roster
  */
 export async function addRoster(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly classId: ClassId; readonly text: string; readonly skipBad: boolean },
 ): Promise<
   Result<
@@ -141,7 +141,7 @@ function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<string, UserId
 async function addToGroups(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   classId: ClassId,
   entries: readonly RosterEntry[],
   idOf: ReadonlyMap<string, UserId>,

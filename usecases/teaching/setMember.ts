@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, GroupId, Result, UserId } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { groupsOf, setMember as saveMember } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -16,7 +16,7 @@ export type MemberSet = Result<{ readonly done: true }, AccessRefusal | Audience
  */
 export async function setMember(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly classId: ClassId
     readonly groupId: GroupId

@@ -1,15 +1,13 @@
-import { ok, refuse } from '#core/base'
-import type { Result } from '#core/base'
-import { canEditYear, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { ok } from '#core/base'
+import { canEditYear } from '#core/access'
+import type { Teacher } from '#core/access'
 import { meetingsPlanned } from '#core/pacing'
 import { archivedFor, learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
 
 /** Years, classes and plans of a teacher; what is missing tells what to do first. */
-export async function showOverview(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' }) satisfies Result<never, AccessRefusal>
+export async function showOverview(deps: Deps, actor: Teacher) {
   const tx = deps.store.read
   const records = await classesInView(tx, actor)
   const [years, plans, learners, teachers] = [

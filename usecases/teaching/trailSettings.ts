@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
-import { canSetTrails, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canSetTrails } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkTrails, faultInThresholds } from '#core/versions'
 import type { StepThresholds, Trail, VersionsRefusal } from '#core/versions'
 import { saveTrailSettings, trailSettingsOf, trailUses } from '#db/repositories'
@@ -9,8 +9,7 @@ import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 
 /** A school's trails with how much each is used, and from which scores steps are suggested. */
-export async function showTrailSettings(deps: Pick<Deps, 'store'>, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function showTrailSettings(deps: Pick<Deps, 'store'>, actor: Teacher) {
   const tx = deps.store.read
   const settings = await trailSettingsOf(tx, actor.schoolId)
   const uses = await trailUses(tx, actor.schoolId)
@@ -27,7 +26,7 @@ type Set = Result<{ readonly version: number }, AccessRefusal | VersionsRefusal>
 /** Names, orders, adds and takes away a school's trails, and sets its thresholds. A trail in use cannot go. */
 export async function setTrailSettings(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly trails: readonly Trail[]
     readonly thresholds: StepThresholds

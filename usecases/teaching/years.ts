@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { ComputeRefusal, IsoDay, Result, YearId } from '#core/base'
-import { canEditYear, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canEditYear } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { checkYear, isZone } from '#core/calendar'
 import type { CalendarRefusal, SchoolYear } from '#core/calendar'
 import type { ClosureReading, FormatRefusal } from '#core/formats'
@@ -11,7 +11,7 @@ import type { Deps } from '../ground/deps'
 /** Adds a school year. */
 export async function makeYear(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: Omit<SchoolYear, 'id'>,
 ): Promise<Result<{ readonly yearId: YearId }, AccessRefusal | CalendarRefusal>> {
   if (!canEditYear(actor, actor.schoolId)) return refuse({ code: 'access/denied' })
@@ -24,10 +24,9 @@ export async function makeYear(
 /** Dry run of an .ics file of closures. */
 export async function readClosures(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly text: string; readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zone: string },
 ): Promise<Result<ClosureReading, AccessRefusal | CalendarRefusal | FormatRefusal | ComputeRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const { text, firstOn, lastOn, zone } = input
   if (!isZone(zone)) return refuse({ code: 'calendar/unknown-zone', field: 'zone', zone })
   const read = await deps.heavy.run('closures', text, { firstOn, lastOn, zone })

@@ -1,7 +1,6 @@
-import { addDays, groupBy, ok, refuse } from '#core/base'
+import { addDays, groupBy, ok } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { schoolDays } from '#core/calendar'
 import { USUAL_LIMITS, cautionsIn, loadOf } from '#core/load'
 import { layRows } from '#core/series'
@@ -34,10 +33,9 @@ import { ownClasses } from '../ground/ownClasses'
  */
 export async function showNeeds(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly mondayOn: IsoDay },
 ) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const records = await ownClasses(tx, actor)
   const ids = records.map((r) => r.id)
@@ -85,7 +83,7 @@ type NamesIn = ReadonlyMap<ClassId, readonly string[]>
 
 async function stuckIn(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   learners: Awaited<ReturnType<typeof learnersOf>>,
   now: Instant,
 ): Promise<NamesIn> {

@@ -1,7 +1,6 @@
-import { addDays, mondayOf, ok, refuse } from '#core/base'
+import { addDays, mondayOf, ok } from '#core/base'
 import type { IsoDay } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { zoneOf } from '#core/calendar'
 import { anchoredLessons, classWindow, namedClasses } from '#core/work'
 import type { Assignment } from '#core/work'
@@ -19,10 +18,9 @@ import { ownClasses } from '../ground/ownClasses'
  */
 export async function showWeek(
   deps: Pick<Deps, 'store' | 'clock'>,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly on: IsoDay | null },
 ) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
   const tx = deps.store.read
   const records = await ownClasses(tx, actor)
   const grounds = [...(await groundsOf(tx, records)).values()]

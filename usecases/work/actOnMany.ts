@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { changed, checkPart, namedClasses, shifted } from '#core/work'
 import type { WorkAct, WorkRefusal } from '#core/work'
@@ -40,7 +40,7 @@ export type DoneToMany = Result<{ readonly works: number; readonly learners: num
  */
 export async function actOnMany(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly works: readonly WorkAtVersion[]; readonly act: ManyAct },
 ): Promise<DoneToMany> {
   return writing(deps.store, async (tx): Promise<DoneToMany> => {

@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -19,7 +19,7 @@ export type Assigned = Result<
  */
 export async function assign(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: { readonly draft: Draft; readonly publish: boolean },
 ): Promise<Assigned> {
   return writing(deps.store, async (tx): Promise<Assigned> => {

@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -18,7 +18,7 @@ export type Changed = Result<{ readonly learners: number }, WithinRefusal>
  */
 export async function changeWork(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: {
     readonly assignmentId: AssignmentId
     readonly version: number

@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
-import { canAssignTo, canSeeResource, isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import { canAssignTo, canSeeResource } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import type { AudienceRefusal } from '#core/audience'
 import { checkDraft, namedClasses } from '#core/work'
@@ -19,13 +19,12 @@ export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | Wo
  */
 export async function checkedDraft(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   authorId: UserId,
   draft: Draft,
   stands: Draft | null = null,
   load = worldLoader(tx, 'as-they-stand'),
 ): Promise<Result<World, DraftRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const found = await resourcesById(
     tx,
     draft.pieces.map((p) => p.resourceId),
@@ -46,7 +45,7 @@ export async function checkedDraft(
 /** Whether tasks that are given in place of others are the actor's to give, and have results in common with them. */
 async function checkOtherTasks(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   draft: Draft,
 ): Promise<Result<true, DraftRefusal>> {
   const chosen = draft.targets.flatMap((t) =>
@@ -69,7 +68,7 @@ async function checkOtherTasks(
   return ok(true)
 }
 
-async function recipientsIn(tx: Connection, actor: Actor, world: World): Promise<Recipients> {
+async function recipientsIn(tx: Connection, actor: Teacher, world: World): Promise<Recipients> {
   const teachers = await teachersOf(tx, [...world.classes.keys()])
   const classes = new Map(
     [...world.classes].map(([id, { record }]) => {

@@ -1,6 +1,6 @@
 import { ok, refuse, same } from '#core/base'
 import type { AssignmentId, Result, UserId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { checkPart, namedClasses, settingOf, withMore } from '#core/work'
 import type { More, WorkRefusal } from '#core/work'
@@ -28,12 +28,12 @@ interface MoreFor {
  * it needs no version: two teachers who give one try each have given two. Where everybody has as much already, nothing
  * is done, and 0 learners are told.
  */
-export async function giveMore(deps: Deps, actor: Actor, input: MoreFor): Promise<Given> {
+export async function giveMore(deps: Deps, actor: Teacher, input: MoreFor): Promise<Given> {
   return writing(deps.store, (tx) => giveMoreIn(tx, deps, actor, input))
 }
 
 /** The same as a part of another act. */
-export async function giveMoreIn(tx: Connection, deps: Deps, actor: Actor, input: MoreFor): Promise<Given> {
+export async function giveMoreIn(tx: Connection, deps: Deps, actor: Teacher, input: MoreFor): Promise<Given> {
   const found = await workFor(tx, actor, input.assignmentId)
   if (!found.ok) return found
   const { assignment, hand } = found.value

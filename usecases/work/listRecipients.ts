@@ -1,14 +1,12 @@
-import { ok, refuse } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { Actor } from '#core/access'
+import { ok } from '#core/base'
+import type { Teacher } from '#core/access'
 import { groupsOf, learnersOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { asTheyStand } from '../ground/standOnStandards'
 import { worldLoader } from '../ground/world'
 
 /** Classes, groups and learners to whom the actor can assign. */
-export async function listRecipients(deps: Deps, actor: Actor) {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' as const })
+export async function listRecipients(deps: Deps, actor: Teacher) {
   const tx = deps.store.read
   const world = await worldLoader(tx)(actor.userId, [])
   const ids = [...world.classes.keys()]

@@ -1,7 +1,6 @@
-import { groupBy, ok, refuse } from '#core/base'
+import { groupBy, ok } from '#core/base'
 import type { ClassId, Instant, LessonId, Result, UserId } from '#core/base'
-import { isTeacher } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { Attempt } from '#core/attempts'
 import { NO_WINDOW, windowState } from '#core/availability'
 import type { Window, WorkState } from '#core/availability'
@@ -47,9 +46,8 @@ interface ListedClass extends Progress {
 /** All work of a teacher's classes with how far it is, most urgent need first. */
 export async function listWork(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
 ): Promise<Result<{ readonly work: readonly ListedWork[]; readonly now: Instant }, AccessRefusal>> {
-  if (!isTeacher(actor)) return refuse({ code: 'access/denied' })
   const tx = deps.store.read
   const now = deps.clock.now()
   const classIds = (await classesInView(tx, actor)).map((c) => c.id)

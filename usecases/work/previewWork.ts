@@ -3,7 +3,7 @@ import type { AssignmentId, ClassId, Instant, PieceId, Result, UserId } from '#c
 import { headCounts, reach } from '#core/audience'
 import { bankParts } from '#core/attempts'
 import type { BankPart } from '#core/attempts'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { resolveWindow, spanOf } from '#core/availability'
 import type {
   AvailabilityRefusal,
@@ -68,7 +68,7 @@ export interface WorkPreview {
  */
 export async function previewWork(
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   { assignmentId, draft }: { readonly assignmentId: AssignmentId | null; readonly draft: Draft },
 ): Promise<Result<WorkPreview, DraftRefusal>> {
   const tx = deps.store.read

@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import { namedClasses, publishedBy, ruledNow } from '#core/work'
@@ -23,7 +23,7 @@ export interface WorkAtVersion {
 }
 
 /** Publishes held (or withdrawn) work: for every class, or for those that the actor teaches. */
-export async function publishWork(deps: Deps, actor: Actor, input: WorkAtVersion): Promise<Published> {
+export async function publishWork(deps: Deps, actor: Teacher, input: WorkAtVersion): Promise<Published> {
   return writing(deps.store, async (tx): Promise<Published> => {
     const done = await publishIn(tx, deps, actor, input)
     if (!done.ok) return done
@@ -36,7 +36,7 @@ export async function publishWork(deps: Deps, actor: Actor, input: WorkAtVersion
 export async function publishIn(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: WorkAtVersion,
   load = worldLoader(tx, 'as-they-stand'),
 ): Promise<Result<DoneToWork, PublishRefusal>> {

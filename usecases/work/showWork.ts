@@ -1,13 +1,13 @@
 import { ok } from '#core/base'
 import type { AssignmentId } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import { draftOf } from '#core/work'
 import { begunIn } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { workFor } from './workFor'
 
 /** One assignment as it was set, for changing it. */
-export async function showWork(deps: Deps, actor: Actor, assignmentId: AssignmentId) {
+export async function showWork(deps: Deps, actor: Teacher, assignmentId: AssignmentId) {
   const found = await workFor(deps.store.read, actor, assignmentId)
   if (!found.ok) return found
   const { assignment, hand } = found.value

@@ -1,4 +1,4 @@
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { WorkAct } from '#core/work'
 import { addToJournal } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -10,7 +10,7 @@ import type { DoneToWork } from './within'
 export async function writeDown(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   what: WorkAct,
   done: readonly Omit<DoneToWork, 'learners'>[],
 ): Promise<void> {

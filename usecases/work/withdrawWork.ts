@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { noticesOf, withdrawnBy } from '#core/work'
 import { addNotices, dropLearnerWork, learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -17,7 +17,7 @@ export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
  * Takes work back, from every class or from those that the actor teaches: learners no longer see it, what they did
  * is kept.
  */
-export async function withdrawWork(deps: Deps, actor: Actor, input: WorkAtVersion): Promise<Withdrawn> {
+export async function withdrawWork(deps: Deps, actor: Teacher, input: WorkAtVersion): Promise<Withdrawn> {
   return writing(deps.store, async (tx): Promise<Withdrawn> => {
     const done = await withdrawIn(tx, deps, actor, input)
     if (!done.ok) return done
@@ -30,7 +30,7 @@ export async function withdrawWork(deps: Deps, actor: Actor, input: WorkAtVersio
 export async function withdrawIn(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   input: WorkAtVersion,
 ): Promise<Result<DoneToWork, AccessRefusal>> {
   const found = await workAt(tx, actor, input)

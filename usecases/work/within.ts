@@ -1,6 +1,6 @@
 import { asId, ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
-import type { Actor } from '#core/access'
+import type { Teacher } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { changed, checkPart, namedClasses, publishedBy, ruledNow, settingOf } from '#core/work'
 import type { Assignment, Draft, WorkCommand, WorkRefusal } from '#core/work'
@@ -25,12 +25,12 @@ export interface DoneToWork {
 export interface Doing {
   readonly tx: Connection
   readonly deps: Deps
-  readonly actor: Actor
+  readonly actor: Teacher
   readonly load: ReturnType<typeof worldLoader>
 }
 
 /** An act on several assignments begins. */
-export function doingIn(tx: Connection, deps: Deps, actor: Actor): Doing {
+export function doingIn(tx: Connection, deps: Deps, actor: Teacher): Doing {
   return { tx, deps, actor, load: worldLoader(tx, 'as-they-stand') }
 }
 

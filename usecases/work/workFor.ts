@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, Result } from '#core/base'
 import { canAssignTo, canSeeWork } from '#core/access'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import { handOn, namedClasses } from '#core/work'
 import type { Assignment, Hand } from '#core/work'
 import { assignmentById, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
@@ -17,7 +17,7 @@ export interface WorkInHand {
 /** An assignment the actor may change, as far as they may; what they may not see is not found. */
 export async function workFor(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   id: AssignmentId,
 ): Promise<Result<WorkInHand, AccessRefusal>> {
   const assignment = await assignmentById(tx, id)
@@ -34,7 +34,7 @@ export async function workFor(
 /** The same, as it stood at `version`; refused when somebody changed it meanwhile. */
 export async function workAt(
   tx: Connection,
-  actor: Actor,
+  actor: Teacher,
   of: { readonly assignmentId: AssignmentId; readonly version: number },
 ): Promise<Result<WorkInHand, AccessRefusal>> {
   const found = await workFor(tx, actor, of.assignmentId)

@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { ClassId, Result } from '#core/base'
-import type { AccessRefusal, Actor } from '#core/access'
+import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import { checkPart, namedClasses, noticesOf, stepped, stepsIn, takenBack } from '#core/work'
@@ -25,7 +25,7 @@ export type WorksStepped = Result<
 export async function stepWorks(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   commands: readonly WorkCommand[],
 ): Promise<WorksStepped> {
   const classIds = new Set<ClassId>()
@@ -44,7 +44,7 @@ export async function stepWorks(
 async function stepWork(
   tx: Connection,
   deps: Deps,
-  actor: Actor,
+  actor: Teacher,
   command: WorkCommand,
 ): Promise<WorksStepped> {
   const found = await workFor(tx, actor, command.assignmentId)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { LessonRow, TableMerge } from '#core/pacing'
-import { ReadPlanTable } from '#shared/contracts/teaching'
+import { ReadPlanTable } from '#shared/contracts/plans'
 import { useDryRun } from '../../composables/dryRun'
 import { call } from '~/shared/wire/call'
 import { PLAN_ROW_WORDS } from '../../words/faults'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, shallowRef, watch } from 'vue'
 import type { OutlineReading } from '#core/formats'
-import { MakePlan, ReadOutline } from '#shared/contracts/teaching'
+import { MakePlan, ReadOutline } from '#shared/contracts/plans'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { namedFields, useContractForm } from '~/shared/fields/form'
 import { useTell } from '~/shared/frame/tell'
