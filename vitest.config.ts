@@ -61,8 +61,9 @@ export default defineConfig({
           name: 'e2e',
           include: ['tests/e2e/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          // generous: no journey comes near half of it, on a machine that does other things neither
+          testTimeout: 240_000,
+          hookTimeout: 240_000,
           maxWorkers: WORKERS,
           // on a busy machine once more; the reporter says which test needed it, and that one wants mending
           retry: 1,

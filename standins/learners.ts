@@ -1,7 +1,7 @@
 import { seededRandom } from '#core/base'
 import type { ItemId, Random } from '#core/base'
-import { exampleAnswer } from '#core/library'
 import type { Answer, Item } from '#core/library'
+import { exampleAnswer } from './exampleAnswers'
 
 /** A made-up learner: how able, how diligent, how quick. */
 export interface SimulatedLearner {

@@ -3,7 +3,6 @@ import { seedOf, seededRandom } from '#core/base'
 import {
   ITEM_KINDS,
   checkResource,
-  exampleAnswer,
   faultInStandards,
   findingsIn,
   givenInWords,
@@ -11,6 +10,7 @@ import {
   rightInWords,
   scoreItem,
 } from '#core/library'
+import { exampleAnswer } from '#standins/exampleAnswers'
 import type { Answer, Item } from '#core/library'
 import { HEAT, PIECES, STANDARDS, WAVES } from '../demo/content'
 import { filled, reckon } from '../demo/content/reckon'

@@ -1,3 +1,4 @@
+import { cardOfKind } from '../library'
 import { groupBy } from '../base'
 import type { AssignmentId, ClassId, Instant, PieceId } from '../base'
 import { byHeading } from '../filing'
@@ -48,7 +49,7 @@ export function hasCopy(card: LearnerCard): boolean {
 }
 
 function isCopy({ kind, place }: LearnerPiece): boolean {
-  return kind === 'page' && place !== 'next'
+  return cardOfKind(kind).isOwnCopy && place !== 'next'
 }
 
 function copiesOf(cards: readonly LearnerCard[]): readonly PageCopy[] {

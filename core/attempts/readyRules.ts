@@ -1,4 +1,5 @@
-import type { ResourceKind } from '../library'
+import { cardOfKind } from '../library'
+import type { ResourceKind, RulesLike } from '../library'
 import { LATER_RULES } from './types'
 import type { AttemptRules } from './types'
 
@@ -48,9 +49,14 @@ export const READY_RULES: Readonly<Record<ReadyKey, AttemptRules>> = {
   },
 }
 
+const READY_FOR: Record<RulesLike, ReadyKey> = {
+  test: 'test',
+  check: 'two',
+  practice: 'practice',
+  text: 'text',
+}
+
 /** The ready rules with which a piece of a kind begins. */
 export function readyRulesFor(kind: ResourceKind): ReadyKey {
-  if (kind === 'test') return 'test'
-  if (kind === 'check') return 'two'
-  return kind === 'writing-task' ? 'text' : 'practice'
+  return READY_FOR[cardOfKind(kind).rulesLike]
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { aCheck, multiple, numeric, single, text } from '../../tests/support/made'
 import { checkResource, countByKind } from './checkResource'
-import { isScored } from './resourceKinds'
+import { cardOfKind, hasRules, kindsThat } from './resourceCards'
 import type { Item } from './kinds'
 import type { Resource } from './types'
 
@@ -24,9 +24,7 @@ describe('checkResource', () => {
   it('wants items for what is scored, none for a reading', () => {
     expect(codeOf([])).toBe('library/no-items')
     expect(codeOf([], { kind: 'reading' })).toBeUndefined()
-    expect(
-      ['reading', 'worked-example', 'practice-set', 'check', 'test'].map((k) => isScored(k as never)),
-    ).toEqual([false, false, true, true, true])
+    expect(kindsThat((card) => card.isScored)).toEqual(['practice-set', 'check', 'test'])
   })
 
   it.each<[string, Item]>([
@@ -72,5 +70,33 @@ describe('checkResource', () => {
       numeric: 0,
       text: 1,
     })
+  })
+})
+
+describe('what sets a kind of piece apart', () => {
+  it('gives rules something to hold on to wherever something is given back', () => {
+    const none = { itemCount: 0 }
+    const some = { itemCount: 3 }
+    for (const kind of ['check', 'test', 'practice-set', 'writing-task', 'project', 'page'] as const)
+      expect(hasRules({ kind, ...none }), kind).toBe(true)
+    for (const kind of ['reading', 'read-aloud', 'word-list', 'video'] as const)
+      expect([hasRules({ kind, ...none }), hasRules({ kind, ...some })], kind).toEqual([false, true])
+    expect(hasRules({ kind: 'link', ...none })).toBe(false)
+  })
+
+  it('keeps checks, tests, texts and copies out of practice of one’s own choice', () => {
+    expect(kindsThat((card) => !card.isForPractice)).toEqual([
+      'check',
+      'test',
+      'writing-task',
+      'page',
+      'project',
+      'file',
+    ])
+  })
+
+  it('says of each kind which rules are like its own', () => {
+    expect(cardOfKind('writing-task').rulesLike).toBe('text')
+    expect(kindsThat((card) => card.rulesLike === 'test')).toEqual(['test'])
   })
 })

@@ -4,7 +4,8 @@ import type { LibraryRefusal } from './refusals'
 import { ITEM_KINDS, checkItem } from './kinds'
 import type { Item, ItemKind } from './kinds'
 import { hasSilentPicture, textsOf } from './files'
-import { hasLink, isWebAddress, itemsOfKind } from './resourceKinds'
+import { cardOfKind } from './resourceCards'
+import { isWebAddress } from './webAddress'
 import type { Resource } from './types'
 
 /** Counts of items by kind, for looking before choosing. */
@@ -36,16 +37,16 @@ export function checkResource(resource: Resource): Result<Resource, LibraryRefus
 function missingIn(resource: Resource): LibraryRefusal | null {
   const { kind, items, material } = resource
   const { link, words, files } = material
+  const card = cardOfKind(kind)
   if (textsOf(resource).some(hasSilentPicture)) return { code: 'library/silent-picture', field: 'content' }
-  if (kind === 'file' && files.length === 0) return { code: 'library/no-file', field: 'files' }
-  const isFilmHere = kind === 'video' && files.some((f) => f.sort === 'film')
-  if (itemsOfKind(kind) === 'needed' && items.length === 0)
-    return { code: 'library/no-items', field: 'items' }
-  if (itemsOfKind(kind) === 'none' && items.length > 0)
+  if (card.needsFile && files.length === 0) return { code: 'library/no-file', field: 'files' }
+  const isFilmHere = card.link === 'film' && files.some((f) => f.sort === 'film')
+  if (card.items === 'needed' && items.length === 0) return { code: 'library/no-items', field: 'items' }
+  if (card.items === 'none' && items.length > 0)
     return { code: 'library/items-not-asked', field: 'items', kind }
   if (link !== '' && !isWebAddress(link)) return { code: 'library/bad-link', field: 'link' }
-  if (hasLink(kind) && link === '' && !isFilmHere) return { code: 'library/bad-link', field: 'link' }
-  if (kind === 'word-list' && words.length === 0) return { code: 'library/no-words', field: 'words' }
+  if (card.link !== null && link === '' && !isFilmHere) return { code: 'library/bad-link', field: 'link' }
+  if (card.words === 'learnt' && words.length === 0) return { code: 'library/no-words', field: 'words' }
   const folded = words.map((w) => w.word.trim().toLowerCase())
   const twice = folded.findIndex((word, i) => folded.indexOf(word) !== i)
   if (twice >= 0) return { code: 'library/same-word-twice', field: 'words', word: words[twice]?.word ?? '' }

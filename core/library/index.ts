@@ -18,21 +18,25 @@ export {
 } from './files'
 export type { FileSort, KeptFile } from './files'
 export { findingsIn } from './itemFindings'
-export type { ItemFinding } from './itemFindings'
 export {
   ITEM_KINDS,
+  KEY_COLUMNS,
   KINDS,
+  answerFieldOf,
   blanksAsTyped,
   blanksIn,
   blanksOf,
   chosenIn,
-  exampleAnswer,
   fitsItem,
   forLearner,
+  fromCells,
+  fromTyped,
   givenInWords,
+  isChosenAmong,
   isOmitted,
   isScoredByHand,
   leftOut,
+  linesOnPaper,
   matchingOf,
   mixed,
   optionsOf,
@@ -42,26 +46,35 @@ export {
   readingsOf,
   rightInWords,
   rightOptions,
+  saidAfter,
   scoreItem,
   takes,
+  toCells,
+  toTyped,
   wordsIn,
 } from './kinds'
-export type { Answer, FieldType, FieldTypes, Fields, Item, ItemKind, LearnerItem, Option } from './kinds'
+export type {
+  Answer,
+  AnswerType,
+  FieldType,
+  FieldTypes,
+  Fields,
+  Item,
+  ItemBase,
+  ItemFinding,
+  ItemKind,
+  KeyColumn,
+  LearnerItem,
+  Option,
+} from './kinds'
 export type { LibraryRefusal } from './refusals'
 export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from './search'
 export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
-export { isForPractice, practised } from './practice'
+export { practised } from './practice'
 export type { PracticeResult } from './practice'
-export {
-  hasCountedTries,
-  hasLink,
-  isRevised,
-  isScored,
-  itemsOfKind,
-  isWebAddress,
-  takesFiles,
-} from './resourceKinds'
-export type { ItemsOfKind } from './resourceKinds'
+export { cardOfKind, hasRules, kindsThat } from './resourceCards'
+export type { RulesLike } from './resourceCards'
+export { isWebAddress } from './webAddress'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
 export type { InTray, Tray, TraySum } from './tray'
 export { BENCHMARK_TIMES, NO_MATERIAL, RESOURCE_KINDS, RESOURCE_ROLES } from './types'

@@ -2,17 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { extended, ids, multiple, single } from '../../tests/support/made'
 import type { ItemId } from '../base'
 import type { Answer } from './kinds'
-import { isForPractice, practised } from './practice'
+import { practised } from './practice'
 
 describe('practice of one’s own choice', () => {
-  it('leaves checks and tests to set work', () => {
-    expect(
-      (['reading', 'practice-set', 'check', 'test', 'project'] as const).filter((kind) =>
-        isForPractice({ kind }),
-      ),
-    ).toEqual(['reading', 'practice-set'])
-  })
-
   it('says at once how each answer did, and tells nothing of what was left out', () => {
     const answers = new Map<ItemId, Answer>([[ids.item('2'), { kind: 'multiple', choices: ['a'] }]])
     const { results, ratio } = practised([single('1'), multiple('2'), extended('3')], answers)

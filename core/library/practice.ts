@@ -2,23 +2,6 @@ import { isOmitted, rightInWords, scoreItem } from './kinds'
 import type { Answer, Item } from './kinds'
 import { isScoredByHand } from './kinds'
 import type { ItemId } from '../base'
-import type { Resource, ResourceKind } from './types'
-
-/** Kinds that learners take by themselves; checks and tests stay for set work. */
-const FREE: ReadonlySet<ResourceKind> = new Set<ResourceKind>([
-  'reading',
-  'video',
-  'worked-example',
-  'practice-set',
-  'word-list',
-  'read-aloud',
-  'link',
-])
-
-/** Whether a piece may be taken along a practice route. */
-export function isForPractice({ kind }: Pick<Resource, 'kind'>): boolean {
-  return FREE.has(kind)
-}
 
 /** How one answer did in practice: everything is shown at once, since nothing counts. */
 export interface PracticeResult {

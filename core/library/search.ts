@@ -1,6 +1,6 @@
 import { assertNever } from '../base'
 import type { BookId, ResourceId } from '../base'
-import { isScored } from './resourceKinds'
+import { cardOfKind } from './resourceCards'
 import type { ResourceKind, ResourceRole } from './types'
 
 /** Where a piece comes from. */
@@ -81,7 +81,7 @@ export function valueOf(facet: Facet, piece: PieceFacts): string {
     case 'source':
       return piece.source
     case 'scoring':
-      return isScored(piece.kind) ? 'self-scoring' : 'no-score'
+      return cardOfKind(piece.kind).isScored ? 'self-scoring' : 'no-score'
     case 'versions':
       return piece.hasVersions ? 'versions' : 'no-versions'
     case 'level':

@@ -1,6 +1,7 @@
 import { READY_RULES, readyRulesFor } from '../attempts'
 import type { Anchor, WindowSpec } from '../availability'
 import type { LessonId, ResourceId } from '../base'
+import { cardOfKind } from '../library'
 import type { ResourceKind, ResourceRole } from '../library'
 import { NO_ABOUT, plainPiece, rulesSuiting } from '../work'
 import type { When } from '../work'
@@ -15,9 +16,6 @@ export interface LessonPiece {
   readonly role: ResourceRole
 }
 
-/** Kinds that a lesson usually sets; the rest is there for choosing. */
-const USUAL: readonly ResourceKind[] = ['reading', 'check', 'test', 'writing-task']
-
 /**
  * What a lesson of a textbook usually sets: its core readings before class, a test in class, checks and texts
  * afterwards. A plan's first lesson has no meeting before it, its last none after it.
@@ -28,7 +26,7 @@ export function readyWork(
   { isFirst, isLast }: { readonly isFirst: boolean; readonly isLast: boolean },
 ): readonly StandingPiece[] {
   return pieces
-    .filter((p) => p.role === 'core' && USUAL.includes(p.kind))
+    .filter((p) => p.role === 'core' && cardOfKind(p.kind).isUsual)
     .map((p) => standingOf(lessonId, p, usualWindow(lessonId, usualWhen(p.kind, isFirst), isLast)))
 }
 
@@ -53,8 +51,8 @@ export function standingOf(
 
 /** Where a kind of piece usually stands to its lesson; before a plan's first one there is no meeting. */
 export function usualWhen(kind: ResourceKind, isFirst = false): When {
-  if (kind === 'test') return 'in'
-  return kind === 'reading' && !isFirst ? 'before' : 'after'
+  const { when } = cardOfKind(kind)
+  return when === 'before' && isFirst ? 'after' : when
 }
 
 /**

@@ -1,3 +1,4 @@
+import { cardOfKind } from '../library'
 import { addDays, mondayOf } from '../base'
 import type { Instant, IsoDay } from '../base'
 import type {
@@ -78,7 +79,7 @@ function missingFor(lesson: WeekLesson, works: readonly WeekWork[]): readonly Mi
     .filter((w) => w.isHeld)
     .map(({ assignmentId, title }) => ({ code: 'held' as const, assignmentId, title }))
   const pages = own
-    .filter((w) => w.kinds.includes('page'))
+    .filter((w) => w.kinds.some((kind) => cardOfKind(kind).isPrepared))
     .map(({ assignmentId, title }) => ({ code: 'to-print' as const, assignmentId, title }))
   if (own.length > 0 || UNPREPARED.includes(lesson.kind)) return [...held, ...pages]
   return [{ code: TESTED.includes(lesson.kind) ? 'no-test' : 'no-work' }]

@@ -1,5 +1,7 @@
 import { grownOnly } from '../availability'
+import type { LearnerTerms } from '../availability'
 import type { AssignmentId, Instant, UserId } from '../base'
+import { OWN_RULE_FIELDS } from './ownRules'
 import type { Resolution } from './resolve'
 import type { LearnerWork } from './types'
 
@@ -57,23 +59,28 @@ export function isSameWork(a: readonly LearnerWork[], b: readonly LearnerWork[])
   return a.length === b.length && b.every((r) => known.has(keyOf(r)))
 }
 
+/** How each of a learner's terms is compared; minutes of a limit to the whole one. */
+const AS_COMPARED: { readonly [Field in keyof LearnerTerms]: (value: LearnerTerms[Field]) => unknown } = {
+  listed: asItIs,
+  opens: asItIs,
+  due: asItIs,
+  closes: asItIs,
+  putAway: asItIs,
+  maxAttempts: asItIs,
+  timeLimitMinutes: (minutes) => (minutes === null ? null : Math.round(minutes)),
+}
+const TERM_FIELDS = Object.keys(AS_COMPARED) as (keyof LearnerTerms)[]
+
+function asItIs<T>(value: T): T {
+  return value
+}
+
+function compared<Field extends keyof LearnerTerms>(terms: LearnerTerms, field: Field): unknown {
+  return AS_COMPARED[field](terms[field])
+}
+
 function keyOf({ learnerId, pieceId, classId, terms, rules, version }: LearnerWork): string {
-  const { listed, opens, due, closes, putAway, maxAttempts, timeLimitMinutes } = terms
-  const minutes = timeLimitMinutes === null ? null : Math.round(timeLimitMinutes)
-  return JSON.stringify([
-    learnerId,
-    pieceId,
-    classId,
-    listed,
-    opens,
-    due,
-    closes,
-    putAway,
-    maxAttempts,
-    minutes,
-    rules.waitMinutes,
-    rules.passPercent,
-    rules.help,
-    version,
-  ])
+  const moments = TERM_FIELDS.map((field) => compared(terms, field))
+  const own = OWN_RULE_FIELDS.map((field) => rules[field])
+  return JSON.stringify([learnerId, pieceId, classId, moments, own, version])
 }

@@ -5,9 +5,6 @@ import type { Reached, TargetLevel } from '../audience'
 import { same } from '../base'
 import type { AssignmentTarget, OwnRules, WorkBecause } from './types'
 
-/** Rules that a target may change for its learners; absent ones stay as they are for everybody. */
-export const OWN_RULE_FIELDS = ['waitMinutes', 'passPercent', 'help'] as const satisfies (keyof OwnRules)[]
-
 /** What of the rules is other for one learner, and because of what. */
 export interface ResolvedRules {
   readonly rules: Partial<OwnRules>
@@ -27,6 +24,9 @@ const KINDER: KinderOf = {
   passPercent: (a, b) => (a === null || b === null ? null : Math.min(a, b)),
   help: (a, b) => HELPS.filter((h) => a.includes(h) || b.includes(h)),
 }
+
+/** Rules that a target may change for its learners; absent ones stay as they are for everybody. */
+export const OWN_RULE_FIELDS = Object.keys(KINDER) as readonly (keyof OwnRules)[]
 
 /**
  * Each learner's own rules for a piece: their own target over their groups over their classes over what the piece has;

@@ -72,18 +72,25 @@ export function checkPart(
   return staysWithin ? ok(draft) : refuse({ code: 'work/not-whole', field: shared ?? 'targets' })
 }
 
-const SHARED = [
-  'pieces',
-  'title',
-  'note',
-  'about',
-  'isFirst',
-  'inTurn',
-  'window',
-  'rules',
-  'newcomers',
-  'teams',
-] as const
+/** What all classes of a piece of work share; who it goes to is each class's own. */
+const IS_SHARED = {
+  pieces: true,
+  title: true,
+  note: true,
+  about: true,
+  isFirst: true,
+  inTurn: true,
+  window: true,
+  rules: true,
+  newcomers: true,
+  teams: true,
+  targets: false,
+  exceptIds: false,
+  overCeiling: false,
+} satisfies Record<keyof Draft, boolean>
+type SharedPart = { [Part in keyof Draft]: (typeof IS_SHARED)[Part] extends true ? Part : never }[keyof Draft]
+const isShared = (part: keyof Draft): part is SharedPart => IS_SHARED[part]
+const SHARED = (Object.keys(IS_SHARED) as (keyof Draft)[]).filter(isShared)
 
 function classesOf(target: Target, { groups, learners }: WhereTargetsAre): readonly ClassId[] {
   switch (target.kind) {

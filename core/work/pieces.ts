@@ -2,7 +2,7 @@ import type { Anchor, WindowSpec } from '../availability'
 import type { AttemptRules } from '../attempts'
 import { asId } from '../base'
 import type { LessonId, PieceId, ResourceId } from '../base'
-import { hasCountedTries } from '../library'
+import { cardOfKind } from '../library'
 import type { ResourceKind } from '../library'
 import type { WorkRefusal } from './refusals'
 import type { Begun, When, WorkPiece } from './types'
@@ -22,7 +22,7 @@ export function plainPiece(
 
 /** Rules as they suit a kind: what nobody scores or revises is done as often as one likes. */
 export function rulesSuiting(rules: AttemptRules, kind: ResourceKind): AttemptRules {
-  return hasCountedTries(kind) ? rules : { ...rules, maxAttempts: null }
+  return cardOfKind(kind).hasCountedTries ? rules : { ...rules, maxAttempts: null }
 }
 
 /** The rules of one piece: the assignment's, with what the piece does differently. */

@@ -1,6 +1,7 @@
 import { and, asc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
 import type { BookId, ResourceId, SchoolId, UserId } from '#core/base'
+import { kindsThat } from '#core/library'
 import type { Book, Resource } from '#core/library'
 import { fromBook, fromResource, toBook, toResource } from '../rows/libraryRows'
 import type { ResourceRecord, ResourceRow } from '../rows/libraryRows'
@@ -299,6 +300,9 @@ export async function addResources(tx: Connection, records: readonly ResourceRec
     await tx.insert(resources).values(records.slice(from, from + ROWS_AT_ONCE).map(fromResource))
 }
 
+/** Kinds that show how something is done. */
+const EXAMPLES = kindsThat((card) => card.isExample)
+
 /** The worked example of the textbook lesson that a piece belongs to; null when it has none, or is one itself. */
 export async function exampleFor(
   tx: Connection,
@@ -306,7 +310,7 @@ export async function exampleFor(
 ): Promise<{ readonly title: string; readonly content: string } | null> {
   const [row] = await tx.all<{ id: ResourceId }>(
     sql`select e.id from resources r join resources e on e.book_id = r.book_id
-      and e.book_lesson_id = r.book_lesson_id and e.kind = 'worked-example' and e.id <> r.id
+      and e.book_lesson_id = r.book_lesson_id and e.kind in ${EXAMPLES} and e.id <> r.id
       where r.id = ${id} order by e.position limit 1`,
   )
   const found = row ? await resourceById(tx, row.id) : null

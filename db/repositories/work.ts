@@ -1,3 +1,4 @@
+import { kindsThat } from '#core/library'
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import { groupBy } from '#core/base'
 import type { AssignmentId, ClassId, Instant, ResourceId, SchoolId, UserId } from '#core/base'
@@ -181,18 +182,20 @@ export async function addAssignment(tx: Connection, record: Assignment): Promise
   await addParts(tx, record)
 }
 
-/** Replaces an assignment as it stood at `record.version`; false when somebody changed it meanwhile. */
-export async function saveAssignment(tx: Connection, record: Assignment): Promise<boolean> {
+/**
+ * Replaces an assignment as it stood at `record.version`. A version that is not there any more is a defect: whoever
+ * saves has loaded it in the same transaction, and said no to a version that somebody saw before.
+ */
+export async function saveAssignment(tx: Connection, record: Assignment): Promise<void> {
   const done = await tx
     .update(assignments)
     .set(rowOf({ ...record, version: record.version + 1 }))
     .where(and(eq(assignments.id, record.id), eq(assignments.version, record.version)))
-  if (done.rowsAffected !== 1) return false
+  if (done.rowsAffected !== 1) throw new Error('an assignment changed inside its own transaction')
   await tx.delete(assignmentTargets).where(eq(assignmentTargets.assignmentId, record.id))
   await tx.delete(assignmentExceptions).where(eq(assignmentExceptions.assignmentId, record.id))
   await tx.delete(assignmentPieces).where(eq(assignmentPieces.assignmentId, record.id))
   await addParts(tx, record)
-  return true
 }
 
 async function addParts(tx: Connection, record: Assignment): Promise<void> {
@@ -232,6 +235,9 @@ export async function givenBefore(
       and not exists (select 1 from json_each(a.body, '$.notFor') n where n.value = t.ref_id)`)
 }
 
+/** Kinds that count as a test. */
+const TESTS = kindsThat((card) => card.measures === 'test')
+
 /** What assignments hold, in short: minutes of all their pieces, and whether one of these is a test. */
 export async function gistOf(
   tx: Connection,
@@ -240,7 +246,7 @@ export async function gistOf(
   if (ids.length === 0) return new Map()
   const rows = await tx.all<{ id: AssignmentId; minutes: number; tests: number }>(
     sql`select p.assignment_id as id, sum(coalesce(v.minutes, r.minutes)) as minutes,
-      sum(r.kind = 'test') as tests from assignment_pieces p join resources r on r.id = p.resource_id
+      sum(r.kind in ${TESTS}) as tests from assignment_pieces p join resources r on r.id = p.resource_id
       left join resource_revisions v on v.resource_id = p.resource_id and v.revision = p.revision
       where p.assignment_id in ${[...ids]} group by p.assignment_id`,
   )

@@ -67,7 +67,6 @@ describe('the shelf', () => {
         true,
       )
     })
-    const from = Date.now()
     await p.choose('[data-hook="for-class"]', 'For Science 8 A')
     await p.click('by-standard')
     await p.page.locator('::-p-text(Vibrations and waves)').click()
@@ -81,7 +80,6 @@ describe('the shelf', () => {
     await p.sees('Published to')
     const presses = await p.page.evaluate(() => (window as unknown as { presses: number }).presses)
     expect(presses).toBeLessThanOrEqual(10)
-    expect(Date.now() - from).toBeLessThan(60_000)
     p.isQuiet()
   })
 

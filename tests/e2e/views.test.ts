@@ -1,9 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, visit, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
+import { walksByTab } from '../support/focus'
+import { PHONE, looksRight, looksRightOnPhone } from '../support/looks'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
-import { TEACHER, shown } from './places'
 
 withBrowser()
 let server: Running
@@ -20,81 +21,125 @@ async function toTexts(p: Person): Promise<void> {
   await p.has('[data-hook="score-sheet"]')
 }
 
-describe.each(['light', 'dark'] as const)('every main view, in %s, has nothing for axe to find', (scheme) => {
-  // another scheme of colours changes nothing but colours
-  const rules = scheme === 'light' ? 'all' : 'colours'
-
-  it('at the door and in the places of a teacher', async () => {
-    const door = await visit(server, '/sign-in')
-    await door.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
-    await door.sees('The demo school')
-    await door.isAccessible(rules)
-    await door.go('/join')
-    await door.isAccessible(rules)
-    const teacher = await demoPerson(server, 'imani', '/pace')
-    await teacher.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
-    for (const [path, words] of TEACHER) {
-      await teacher.go(path)
-      await shown(teacher, words)
-      await teacher.isAccessible(rules)
+describe('views further in have nothing for axe to find, and show their focus', () => {
+  it('at the door', async () => {
+    const p = await visit(server, '/sign-in')
+    await p.sees('The demo school')
+    await looksRight(p)
+    for (const path of ['/join', '/sign-up']) {
+      await p.go(path)
+      await looksRight(p)
     }
-    teacher.isQuiet()
   })
 
-  it('further in, with what opens on the desk', async () => {
-    const teacher = await demoPerson(server, 'imani', '/classes')
-    await teacher.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
-    await teacher.page.locator('[data-hook="classes"] a').click()
-    await teacher.sees('Joining code')
-    await teacher.isAccessible(rules)
-    await teacher.go('/classes/plans')
-    await teacher.click('edit-plan')
-    await teacher.has('[role="option"]')
-    await teacher.page.locator('[role="option"]').click()
-    await teacher.sees('Not right after a break')
-    await teacher.isAccessible(rules)
-    await teacher.go('/pace')
-    await teacher.click('announce')
-    await teacher.sees('The whole school')
-    await teacher.isAccessible(rules)
-    await teacher.click('look-note')
-    await teacher.has('[data-hook="ripple-detail"]')
-    await teacher.isAccessible(rules)
-    await teacher.dropRipple()
-    await teacher.page.locator('.colhead .name').click()
-    await teacher.sees('Week of Mon 19 Oct')
-    await teacher.isAccessible(rules)
-    await teacher.go('/evidence')
-    await teacher.click('column')
-    await teacher.sees('hardest first')
-    await teacher.isAccessible(rules)
-    await toTexts(teacher)
-    await teacher.isAccessible(rules)
-    teacher.isQuiet()
+  it('in a class and a plan', async () => {
+    const p = await demoPerson(server, 'imani', '/classes')
+    await p.page.locator('[data-hook="classes"] a').click()
+    await p.sees('Joining code')
+    await looksRight(p)
+    await p.go('/classes/plans')
+    await p.click('edit-plan')
+    await p.has('[role="option"]')
+    await p.page.locator('[role="option"]').click()
+    await p.sees('Not right after a break')
+    await looksRight(p)
+    p.isQuiet()
+  })
+
+  it('in what opens on the desk', async () => {
+    const p = await demoPerson(server, 'imani', '/pace')
+    await p.click('announce')
+    await p.sees('The whole school')
+    await looksRight(p)
+    await p.click('look-note')
+    await p.has('[data-hook="ripple-detail"]')
+    await looksRight(p)
+    await p.dropRipple()
+    await p.page.locator('.colhead .name').click()
+    await p.sees('Week of Mon 19 Oct')
+    await looksRight(p)
+    p.isQuiet()
+  })
+
+  it('in the questions of a piece and its texts', async () => {
+    const p = await demoPerson(server, 'imani', '/evidence')
+    await p.click('column')
+    await p.sees('hardest first')
+    await looksRight(p)
+    await toTexts(p)
+    await looksRight(p)
+    p.isQuiet()
   })
 
   it('for a learner', async () => {
-    const learner = await demoPerson(server, 'saoirse')
-    await learner.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }])
-    await learner.sees('Now')
-    await learner.isAccessible(rules)
-    await learner.page.locator('[data-hook="work-now"][data-steps="2"]').click()
-    await learner.has('[data-hook="finish"]')
-    await learner.isAccessible(rules)
-    await learner.go('/learn')
-    await learner.page.locator('[data-hook="work-now"][data-steps="1"]').click()
-    await learner.has('[data-hook="start"], fieldset')
-    await learner.isAccessible(rules)
-    if (await learner.page.$('[data-hook="start"]')) await learner.click('start')
-    await learner.has('fieldset[data-kind]')
-    await learner.isAccessible(rules)
-    await learner.go('/learn')
-    await learner.click('work-done')
-    await learner.sees('My work')
-    await learner.isAccessible(rules)
-    learner.isQuiet()
+    const p = await demoPerson(server, 'saoirse')
+    await goesThroughWork(p, looksRight)
+    p.isQuiet()
   })
 })
+
+describe('on a phone they fit, and show their focus', () => {
+  it('in a class, a plan, and texts to score', async () => {
+    const p = await demoPerson(server, 'imani', '/classes', PHONE)
+    await p.page.locator('[data-hook="classes"] a').click()
+    await p.sees('Joining code')
+    await looksRightOnPhone(p)
+    await p.go('/classes/plans')
+    await p.click('edit-plan')
+    await p.has('[role="option"]')
+    await looksRightOnPhone(p)
+    await p.go('/evidence')
+    await p.click('column')
+    await p.sees('hardest first')
+    await walksByTab(p)
+    await toTexts(p)
+    await p.fits()
+  })
+
+  it('in what opens on the desk', async () => {
+    const p = await demoPerson(server, 'imani', '/pace', PHONE)
+    await p.click('announce')
+    await p.sees('The whole school')
+    await walksByTab(p)
+    await p.click('look-note')
+    await p.has('[data-hook="ripple-detail"]')
+    await walksByTab(p)
+    await p.dropRipple()
+    await p.page.locator('.colhead .name').click()
+    await p.sees('Week of Mon 19 Oct')
+    await walksByTab(p)
+  })
+
+  it('at the door and for a learner', async () => {
+    const door = await visit(server, '/sign-in', PHONE)
+    await door.sees('The demo school')
+    await looksRightOnPhone(door)
+    const p = await demoPerson(server, 'saoirse', '/', PHONE)
+    await goesThroughWork(p, looksRightOnPhone)
+  })
+})
+
+/** A learner's list, the steps of one piece of work, a check before and while it is done, and what is over. */
+async function goesThroughWork(p: Person, look: (p: Person) => Promise<void>): Promise<void> {
+  await p.sees('Now')
+  await look(p)
+  await p.page.locator('[data-hook="work-now"][data-steps="2"]').click()
+  await p.has('[data-hook="finish"]')
+  await look(p)
+  await p.go('/learn')
+  await p.page.locator('[data-hook="work-now"][data-steps="1"]').click()
+  await p.has('[data-hook="start"], fieldset')
+  if (await p.page.$('[data-hook="start"]')) {
+    await look(p)
+    await p.click('start')
+  }
+  await p.has('fieldset[data-kind]')
+  await look(p)
+  await p.go('/learn')
+  await p.click('work-done')
+  await p.sees('My work')
+  await look(p)
+}
 
 describe('every main view', () => {
   it('fits a phone of 360 px for learners, without scrolling sideways', async () => {
@@ -109,30 +154,6 @@ describe('every main view', () => {
     await p.fits()
     await p.click('hand-in')
     await p.sees('not answered yet')
-    await p.fits()
-  })
-
-  it.each([
-    ['a phone of 390 px', { width: 390, height: 844 }],
-    ['a laptop at 200 %', { width: 640, height: 400 }],
-  ])('fits %s for teachers', async (_, size) => {
-    const p = await demoPerson(server, 'imani', '/pace', size)
-    for (const [path, words] of TEACHER) {
-      await p.go(path)
-      // on a phone the details are a sheet that is asked for
-      if (path === '/pace') await p.click('toggle-details')
-      await shown(p, words)
-      await p.fits()
-    }
-    await p.go('/classes')
-    await p.page.locator('[data-hook="classes"] a').click()
-    await p.sees('Joining code')
-    await p.fits()
-    await p.go('/classes/plans')
-    await p.click('edit-plan')
-    await p.has('[role="option"]')
-    await p.fits()
-    await toTexts(p)
     await p.fits()
   })
 

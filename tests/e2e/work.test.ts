@@ -210,7 +210,7 @@ describe('losing the network', () => {
     await p.page.setOfflineMode(false)
     await p.page.waitForFunction(
       () => document.querySelector('[data-hook="saved"]')?.textContent.startsWith('saved'),
-      { timeout: 15_000 },
+      { timeout: 45_000 },
     )
     await p.page.reload({ waitUntil: 'networkidle0' })
     await p.sees('1 of 8 answered')

@@ -2,25 +2,15 @@ import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, it, vi } from 'vitest'
-import * as accounts from '#shared/contracts/accounts'
 import type { AnyContract } from '#shared/contracts/contract'
-import * as evidence from '#shared/contracts/evidence'
-import * as filing from '#shared/contracts/filing'
-import * as files from '#shared/contracts/files'
-import * as learning from '#shared/contracts/learning'
-import * as load from '#shared/contracts/load'
-import * as library from '#shared/contracts/library'
-import * as myWork from '#shared/contracts/myWork'
-import * as pacing from '#shared/contracts/pacing'
-import * as placing from '#shared/contracts/placing'
-import * as practice from '#shared/contracts/practice'
-import * as practiceRoutes from '#shared/contracts/practiceRoutes'
-import * as running from '#shared/contracts/running'
-import * as series from '#shared/contracts/series'
-import * as standing from '#shared/contracts/standing'
-import * as teaching from '#shared/contracts/teaching'
-import * as week from '#shared/contracts/week'
-import * as work from '#shared/contracts/work'
+import { StartTry } from '#shared/contracts/learning'
+import { ShowShelf } from '#shared/contracts/library'
+import { ListMyWork } from '#shared/contracts/myWork'
+import { ShowDesk } from '#shared/contracts/pacing'
+import { ShowClass } from '#shared/contracts/teaching'
+import { ListWork } from '#shared/contracts/work'
+import { CONTRACTS } from '../support/contracts'
+import { cpuMsOf } from '../support/cpu'
 import { Agent, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
 import { fuzzer, inAddress } from '../support/fuzz'
@@ -30,34 +20,11 @@ import { aFolder } from '../support/world'
 const SEED = 20_261_126
 const A_ROUTE = 2000
 const AT_ONCE = 12
-const SLOWEST_MS = 2000
+/** Of processor that one answer may take. */
+const MOST_CPU_MS = 2000
 const MOST_MEGABYTES = 30
 const TELLS_HEAP = fileURLToPath(new URL('../support/tellsHeap.mjs', import.meta.url))
 
-const isContract = (value: unknown): value is AnyContract =>
-  typeof value === 'object' && value !== null && 'path' in value && 'method' in value
-const ROUTES = [
-  accounts,
-  evidence,
-  files,
-  filing,
-  placing,
-  learning,
-  library,
-  load,
-  myWork,
-  pacing,
-  practice,
-  practiceRoutes,
-  running,
-  series,
-  standing,
-  teaching,
-  week,
-  work,
-]
-  .flatMap((module) => Object.values(module as Record<string, unknown>))
-  .filter(isContract)
 /** What would take the ground from under the others comes last. */
 const ENDS_SOMETHING = [
   '/api/classes/:classId/remove-learner',
@@ -69,7 +36,7 @@ const ENDS_SOMETHING = [
   '/api/sign-out',
 ]
 const last = (r: AnyContract) => ENDS_SOMETHING.indexOf(r.path)
-const IN_ORDER = [...ROUTES].sort((a, b) => last(a) - last(b))
+const IN_ORDER = [...CONTRACTS].sort((a, b) => last(a) - last(b))
 
 const TOLD_IN = join(aFolder(), 'heap')
 /**
@@ -96,14 +63,14 @@ beforeAll(async () => {
   const teacher = await signedIn(server, 'imani')
   const learner = await signedIn(server, 'noa')
   people = [teacher, teacher, teacher, learner, learner, new Agent(server)]
-  const desk = (await teacher.call(pacing.ShowDesk)).value
+  const desk = (await teacher.call(ShowDesk)).value
   const classIds = desk?.classes.map((c) => c.id) ?? []
-  const room = (await teacher.call(teaching.ShowClass, { params: { classId: classIds[0] as never } })).value
-  const list = (await teacher.call(work.ListWork)).value?.work ?? []
-  const mine = (await learner.call(myWork.ListMyWork)).value?.work ?? []
-  const shelf = (await teacher.call(library.ShowShelf)).value
+  const room = (await teacher.call(ShowClass, { params: { classId: classIds[0] as never } })).value
+  const list = (await teacher.call(ListWork)).value?.work ?? []
+  const mine = (await learner.call(ListMyWork)).value?.work ?? []
+  const shelf = (await teacher.call(ShowShelf)).value
   const open = mine.find((w) => w.pieces.some((p) => p.mayTry && p.itemCount > 0))
-  const started = await learner.call(learning.StartTry, {
+  const started = await learner.call(StartTry, {
     params: { assignmentId: open?.id as never },
     body: { pieceId: (open?.pieces.find((p) => p.mayTry && p.itemCount > 0)?.pieceId ?? 'p1') as never },
   })
@@ -174,13 +141,36 @@ const READ_BY: Readonly<Record<string, (id: string) => string>> = {
   resourceId: (id) => `/api/resources/${id}`,
 }
 
+interface Sent {
+  readonly who: Agent
+  readonly method: string
+  readonly path: string
+  readonly body: string | undefined
+}
+const said = ({ path, body }: Sent) => `${path} ${(body ?? '').slice(0, 600)}`
+
+/**
+ * What takes the server long, out of requests that were answered late: each is asked again alone, and counts by the
+ * server's own time of processor. What was late only because others, or other programs, were in its way is not slow.
+ */
+async function slowAmong(late: readonly Sent[]): Promise<readonly string[]> {
+  const slow: string[] = []
+  for (const sent of late.slice(0, 2 * AT_ONCE)) {
+    const before = cpuMsOf(server)
+    await sent.who.raw(sent.method, sent.path, sent.body)
+    const took = cpuMsOf(server) - before
+    if (took > MOST_CPU_MS) slow.push(`${took} ms: ${said(sent)}`)
+  }
+  return slow
+}
+
 describe('whatever is sent', () => {
   it.each(IN_ORDER.map((r) => [`${r.method} ${r.path}`, r] as const))(
     '%s: is answered, soon, and never by a defect',
-    { timeout: 240_000 },
+    { timeout: 480_000 },
     async (name, route) => {
       const fuzz = fuzzer(SEED + name.length, known)
-      const slow: string[] = []
+      const late: Sent[] = []
       const broken: string[] = []
       const made: { readonly who: Agent; readonly path: string }[] = []
       const send = async (): Promise<void> => {
@@ -195,18 +185,16 @@ describe('whatever is sent', () => {
         )
         if (fuzz.random() < 0.9 && route.method === 'GET' && !/:|\?/.test(route.path)) asked.set('x', 'y')
         const who = fuzz.one(people)
+        const sent: Sent = {
+          who,
+          method: route.method,
+          path: asked.size ? `${path}?${asked}` : path,
+          body: route.method === 'POST' ? JSON.stringify(fuzz.value(route.body, hostile) ?? null) : undefined,
+        }
         const began = performance.now()
-        const body = route.method === 'POST' ? { body: fuzz.value(route.body, hostile) } : {}
-        const { status, text } = await who.raw(
-          route.method,
-          asked.size ? `${path}?${asked}` : path,
-          route.method === 'POST' ? JSON.stringify(body.body ?? null) : undefined,
-        )
-        if (status >= 500 && status !== 503)
-          broken.push(`${status} ${path} ${JSON.stringify(body).slice(0, 600)}`)
-        const took = Math.round(performance.now() - began)
-        if (took > SLOWEST_MS)
-          slow.push(`${took} ms: ${status} ${path} ${JSON.stringify(body).slice(0, 600)}`)
+        const { status, text } = await who.raw(sent.method, sent.path, sent.body)
+        if (status >= 500 && status !== 503) broken.push(`${status} ${said(sent)}`)
+        if (performance.now() - began > MOST_CPU_MS) late.push(sent)
         if (status !== 200 || route.method === 'GET') return
         for (const [key, at] of Object.entries(READ_BY)) {
           const id = /^\{/.test(text) && (JSON.parse(text) as Record<string, unknown>)[key]
@@ -217,8 +205,7 @@ describe('whatever is sent', () => {
       for (let sent = 0; sent < A_ROUTE; sent += AT_ONCE)
         await Promise.all(Array.from({ length: Math.min(AT_ONCE, A_ROUTE - sent) }, send))
       expect(broken.slice(0, 3)).toEqual([])
-      // of a batch that was slow, all that was in it: one of them kept the others waiting
-      expect(slow.slice(0, AT_ONCE)).toEqual([])
+      expect(await slowAmong(late)).toEqual([])
       for (const { who, path } of made)
         expect([path, (await who.raw('GET', path)).status]).toEqual([path, 200])
       if (route.method === 'POST') await readAll()

@@ -1,5 +1,5 @@
 import { EventEmitter, once } from 'node:events'
-import { monitorEventLoopDelay } from 'node:perf_hooks'
+import { performance } from 'node:perf_hooks'
 import { afterAll, describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
 import { parseClosures, parseRoster } from '#core/formats'
@@ -93,13 +93,15 @@ describe('a heavy job', () => {
   it('leaves this thread free', async () => {
     const heavy = aPool({ seconds: 60 }).until(null)
     await heavy.run('roster', 'Ana Reyes')
-    const delay = monitorEventLoopDelay({ resolution: 5 })
-    delay.enable()
+    const before = performance.eventLoopUtilization()
     expect((await heavy.run('closures', slow, YEAR)).ok).toBe(true)
-    delay.disable()
-    expect(delay.percentile(99) / 1e6).toBeLessThan(50)
+    // reading it here would keep this thread busy from end to end, however quick or slow the machine
+    expect(performance.eventLoopUtilization(before).utilization).toBeLessThan(0.5)
   })
 })
+
+/** So many others are answered while one file is read. */
+const MANY = 5
 
 describe('what once froze the server', () => {
   const HOSTILE = {
@@ -118,15 +120,14 @@ describe('what once froze the server', () => {
     const running = { isDone: false }
     const reading = teacher.call(ReadClosures, { body: { text, ...YEAR } })
     void reading.finally(() => (running.isDone = true))
-    const waits: number[] = []
+    let answered = 0
     while (!running.isDone) {
-      const began = performance.now()
-      await other.raw('GET', '/api/me')
-      waits.push(performance.now() - began)
+      expect((await other.raw('GET', '/api/me')).status).toBe(401)
+      answered++
     }
     const reply = await reading
     expect([200, 422]).toContain(reply.status)
-    // half of the others were answered within 50 ms, on a machine that does other things, too
-    expect(waits.sort((a, b) => a - b)[Math.floor(waits.length / 2)]).toBeLessThan(50)
+    // a server that reads it itself answers nobody, or one, before it is done
+    expect(answered).toBeGreaterThan(MANY)
   })
 })

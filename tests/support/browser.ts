@@ -132,7 +132,7 @@ export class Person {
     await this.page
       .waitForFunction(
         (w) => document.body.innerText.replace(/\s+/g, ' ').includes(w),
-        { timeout: 15_000 },
+        { timeout: 45_000 },
         words,
       )
       .catch(async () => {
@@ -152,7 +152,7 @@ export class Person {
     return this.page.$eval(selector, (e) => (e as HTMLElement).innerText.replace(/\s+/g, ' '))
   }
   async has(selector: string): Promise<void> {
-    await this.page.waitForSelector(selector, { timeout: 15_000 })
+    await this.page.waitForSelector(selector, { timeout: 45_000 })
   }
   async keys(...keys: string[]): Promise<void> {
     for (const key of keys) {

@@ -10,6 +10,7 @@ import { doCommand } from '#usecases/pacing/doCommand'
 import { previewRipple } from '#usecases/pacing/previewRipple'
 import { addRoster } from '#usecases/teaching/roster'
 import { makeYear } from '#usecases/teaching/years'
+import { cpuMs } from '../support/cpu'
 import { aLesson, aYear, closure, ids } from '../support/made'
 import { aColleague, aSchool } from '../support/world'
 import type { TestSchool } from '../support/world'
@@ -115,10 +116,10 @@ describe('a note from outside', () => {
       count: 4000,
       most: 400,
     })
-    const began = performance.now()
+    const before = cpuMs()
     mustBeOk(await doCommand(school.deps, school.teacher, many(400)), '400 notes')
     // generous: 4,000 took a minute and a half
-    expect(performance.now() - began).toBeLessThan(5000)
+    expect(cpuMs() - before).toBeLessThan(5000)
   })
 
   it('of two years in one act is refused: each year has its own', async () => {
@@ -188,7 +189,7 @@ describe('a record from outside', () => {
 
 describe('outside text', () => {
   it('is not matched where a cell is longer than anything it may hold', () => {
-    const began = performance.now()
+    const before = cpuMs()
     expect(parsePlanTable(`Number,Usual\na,1${' '.repeat(20_000)}x`).error).toEqual({
       code: 'formats/cell-too-long',
       field: 'text',
@@ -204,7 +205,7 @@ describe('outside text', () => {
       { line: 2, fault: 'too-many-groups', text: 'Ana Reyes' },
     ])
     // generous: it took minutes
-    expect(performance.now() - began).toBeLessThan(5000)
+    expect(cpuMs() - before).toBeLessThan(5000)
   })
 
   it('of 4,900 rows is a roster like any other', async () => {

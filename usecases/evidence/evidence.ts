@@ -17,7 +17,7 @@ import {
   piecesIn,
   yearsById,
 } from '#db/repositories'
-import { takesFiles } from '#core/library'
+import { cardOfKind } from '#core/library'
 import type { Resource } from '#core/library'
 import { inOrder, rulesOf } from '#core/work'
 import type { Assignment, WorkPiece } from '#core/work'
@@ -117,7 +117,7 @@ function workOf(
     title: record.title,
     pieceTitle: record.pieces.length > 1 ? (resource?.title ?? '') : null,
     isRead: resource?.items.length === 0,
-    takesFiles: resource ? takesFiles(resource.kind) : false,
+    takesFiles: resource ? cardOfKind(resource.kind).takesFiles : false,
     excusedIds: record.exceptIds.filter((id) => inClass.has(id)),
     category: record.about.category,
     passPercent: rulesOf(record, piece).passPercent,

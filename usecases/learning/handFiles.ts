@@ -2,7 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { AssignmentId, FileId, PieceId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
-import { MOST_FILES, takesFiles } from '#core/library'
+import { cardOfKind, MOST_FILES } from '#core/library'
 import { mayHandFiles } from '#core/work'
 import type { MyFile } from '#core/work'
 import { addFile, addHanded, dropFile, handedAt } from '#db/repositories'
@@ -49,7 +49,7 @@ async function mayHand(
   const now = deps.clock.now()
   const known = await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId)
   const card = known?.work.pieces.find((p) => p.pieceId === of.pieceId)
-  if (!card || !takesFiles(card.kind)) return refuse({ code: 'access/not-found', what: 'work' })
+  if (!card || !cardOfKind(card.kind).takesFiles) return refuse({ code: 'access/not-found', what: 'work' })
   return mayHandFiles(card, now)
 }
 

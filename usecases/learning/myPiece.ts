@@ -3,7 +3,7 @@ import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
-import { NO_MATERIAL, takesFiles } from '#core/library'
+import { cardOfKind, NO_MATERIAL } from '#core/library'
 import { NO_SUPPORT, isSupportItem, keptItems } from '#core/versions'
 import type { Support } from '#core/versions'
 import type { LearnerCard, LearnerPiece } from '#core/work'
@@ -112,7 +112,9 @@ export async function pieceAt(
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
     seen: await seenTries(tx, tries, listed, given, now),
-    files: takesFiles(resource.kind) ? await filesHandedBy(tx, listed, learnerId, given.teams) : null,
+    files: cardOfKind(resource.kind).takesFiles
+      ? await filesHandedBy(tx, listed, learnerId, given.teams)
+      : null,
     mates: await namesOfMates(tx, given.teams, learnerId),
     kept: rules.kept,
     feedbackWhen: rules.feedback,

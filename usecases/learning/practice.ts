@@ -3,7 +3,7 @@ import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import { checkAnswer } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
-import { forLearner, isForPractice, practised } from '#core/library'
+import { cardOfKind, forLearner, practised } from '#core/library'
 import type { Answer, PracticeResult, Resource } from '#core/library'
 import { lessonAt } from '#core/pacing'
 import {
@@ -31,7 +31,7 @@ export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: L
       tx,
       books.map((b) => b.id),
     )
-  ).filter(isForPractice)
+  ).filter(({ kind }) => cardOfKind(kind).isForPractice)
   const done = new Map((await practisedBy(tx, actor.userId)).map((p) => [p.resourceId, p]))
   const here = await whereClassesAre(deps, routes)
   return ok({
@@ -91,7 +91,7 @@ async function pieceOfRoute(
 ): Promise<Result<Resource, AccessRefusal>> {
   const record = await resourceById(tx, resourceId)
   const missing = refuse({ code: 'access/not-found' as const, what: 'piece' })
-  if (!record || record.bookId === null || !isForPractice(record.resource)) return missing
+  if (!record || record.bookId === null || !cardOfKind(record.resource.kind).isForPractice) return missing
   const bookId: BookId = record.bookId
   const routes = await openRoutes(tx, await classesOfLearner(tx, actor.userId))
   return routes.some((r) => r.bookId === bookId) ? ok(record.resource) : missing

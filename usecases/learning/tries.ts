@@ -11,7 +11,7 @@ import {
   orderItems,
 } from '#core/attempts'
 import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
-import { isRevised, isScoredByHand } from '#core/library'
+import { cardOfKind, isScoredByHand } from '#core/library'
 import type { Item } from '#core/library'
 import { isSupportItem, keptItems } from '#core/versions'
 import { windowState } from '#core/availability'
@@ -81,8 +81,9 @@ export async function startTry(
     }
     await addAttempt(tx, attempt)
     const { kind, items } = given.resource
-    if (known && isRevised(kind)) {
-      const goesAlong = (i: Item) => kind === 'page' || isScoredByHand(i) || isSupportItem(i)
+    const { isRevised, isOwnCopy } = cardOfKind(kind)
+    if (known && isRevised) {
+      const goesAlong = (i: Item) => isOwnCopy || isScoredByHand(i) || isSupportItem(i)
       const itemIds = items.filter(goesAlong).map((i) => i.id)
       await goOnWith(tx, { from: known.id, to: attempt.id, itemIds, at: now })
     }

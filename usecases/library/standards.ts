@@ -1,6 +1,6 @@
 import { ok, refuse } from '#core/base'
 import type { Teacher } from '#core/access'
-import { isScored, neighbourhood, pathTo } from '#core/library'
+import { cardOfKind, neighbourhood, pathTo } from '#core/library'
 import { cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -43,10 +43,9 @@ async function planned(tx: Connection, actor: Teacher, serving: readonly Resourc
   )
   const howIn = (bookLessonId: string | null) => {
     const here = serving.filter((r) => r.bookLessonId !== null && r.bookLessonId === bookLessonId)
-    const isAssessed = here.some(
-      ({ resource }) => isScored(resource.kind) && resource.kind !== 'practice-set',
-    )
-    const isTaught = here.some(({ resource }) => !isScored(resource.kind) || resource.kind === 'practice-set')
+    const measures = ({ resource }: (typeof here)[number]) => cardOfKind(resource.kind).measures !== null
+    const isAssessed = here.some(measures)
+    const isTaught = !here.every(measures)
     return [...(isTaught ? ['taught' as const] : []), ...(isAssessed ? ['assessed' as const] : [])]
   }
   return plans.flatMap(({ plan }) =>

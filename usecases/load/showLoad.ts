@@ -1,3 +1,4 @@
+import { cardOfKind } from '#core/library'
 import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
@@ -115,7 +116,14 @@ function yearIn(year: SchoolYear, zone: Zone): { readonly from: Instant; readonl
 /** A piece as the load is reckoned with it. */
 export function asLoadPiece(piece: PieceToDo, zone: Zone): LoadPiece {
   const { learnerIds, assignmentId, pieceId, minutes, kind } = piece
-  return { learnerIds, assignmentId, pieceId, minutes, isTest: kind === 'test', ...daysOf(piece, zone) }
+  return {
+    learnerIds,
+    assignmentId,
+    pieceId,
+    minutes,
+    isTest: cardOfKind(kind).measures === 'test',
+    ...daysOf(piece, zone),
+  }
 }
 
 /** The days on which a piece can be done: the first, and the last. */

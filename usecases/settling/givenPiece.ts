@@ -1,6 +1,7 @@
 import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
 import { readingTerms } from '#core/attempts'
 import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
+import { cardOfKind } from '#core/library'
 import type { Material, Resource } from '#core/library'
 import { EMPTY_LAYER, composeVersion } from '#core/versions'
 import type { GivenVersion, KeptItems, Layer, Support } from '#core/versions'
@@ -93,7 +94,7 @@ export function expectedIn({
  */
 export function materialShown({ resource, rules }: Pick<GivenPiece, 'resource' | 'rules'>): Material {
   const { kind, material } = resource
-  const hides = kind === 'writing-task' && !rules.help.includes('expected-words')
+  const hides = cardOfKind(kind).words === 'expected' && !rules.help.includes('expected-words')
   return hides ? { ...material, words: [] } : material
 }
 

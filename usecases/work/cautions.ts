@@ -1,3 +1,4 @@
+import { cardOfKind } from '#core/library'
 import type { AssignmentId, ClassId, Instant, LessonId, PieceId } from '#core/base'
 import { classWindow, lastLook, namedClasses } from '#core/work'
 import type { Assignment, Caution, ClassAtLastLook, Draft, PieceAtLastLook, Resolution } from '#core/work'
@@ -62,7 +63,12 @@ export async function piecesSeen(
     pieces.flatMap((piece): readonly [PieceId, PieceAtLastLook][] => {
       const form = forms.get(formName(piece))
       if (!form) return []
-      return [[piece.id, { isTest: form.kind === 'test', minutes: form.minutes, items: form.items }]]
+      return [
+        [
+          piece.id,
+          { isTest: cardOfKind(form.kind).measures === 'test', minutes: form.minutes, items: form.items },
+        ],
+      ]
     }),
   )
 }

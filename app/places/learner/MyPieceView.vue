@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
+import { cardOfKind } from '#core/library'
 import type { AssignmentId, PieceId } from '#core/base'
 import type { MyFile } from '#core/work'
 import { ShowMyPiece, StartTry } from '#shared/contracts/learning'
@@ -77,7 +78,7 @@ const beginWords = computed(() => {
   const { kind, triesUsed } = piece.value?.piece ?? {}
   if (triesUsed === 0) return 'Begin'
   // a page is one's own copy: it is gone on with
-  return kind === 'page' ? 'Go on filling it in' : 'Try again'
+  return kind && cardOfKind(kind).isOwnCopy ? 'Go on filling it in' : 'Try again'
 })
 const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
 </script>

@@ -1,4 +1,4 @@
-import { optionsOf } from '#core/library'
+import { saidAfter } from '#core/library'
 import type { LearnerItem } from '#core/library'
 import { plainText } from '~/shared/words/markdown'
 
@@ -9,14 +9,7 @@ export function canReadAloud(): boolean {
 
 /** Speaks a question and its options in the browser's own voice; asked again, it begins anew. */
 export function readAloud(item: LearnerItem): void {
-  const text = [item.stem, ...partsOf(item)].map(plainText).join('. ')
+  const text = [item.stem, ...saidAfter(item)].map(plainText).join('. ')
   window.speechSynthesis.cancel()
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(text))
-}
-
-/** What is read after the question. */
-function partsOf(item: LearnerItem): readonly string[] {
-  if (item.kind === 'matching') return [...item.prompts, ...item.partners].map((o) => o.text)
-  if (item.kind === 'blanks') return [item.passage.replace(/\[\d+\]/g, '…')]
-  return optionsOf(item).map((o) => o.text)
 }

@@ -1,3 +1,5 @@
+import { WAYS } from '#core/pacing'
+
 /** Everything a key can do on the desk. */
 export type DeskAct =
   | 'later'
@@ -89,9 +91,9 @@ export const DESK_KEYS: readonly Binding<DeskAct>[] = [
 
 export const RIPPLE_KEYS: readonly Binding<RippleAct>[] = [
   {
-    keys: ['1', '2', '3', '4', '5'],
-    does: ['choose-way', 'choose-way', 'choose-way', 'choose-way', 'choose-way'],
-    shown: '1 to 5',
+    keys: WAYS.map((_, i) => String(i + 1)),
+    does: WAYS.map(() => 'choose-way'),
+    shown: `1 to ${WAYS.length}`,
     what: 'Choose a way out',
   },
   { keys: ['Enter'], does: ['make'], shown: 'Enter', what: 'Make the change' },

@@ -3,7 +3,7 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { ResourceId } from '#core/base'
-import { itemsOfKind } from '#core/library'
+import { cardOfKind } from '#core/library'
 import type { ReplyOf } from '#shared/contracts/contract'
 import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
 import { newDraft } from './itemDraft'
@@ -50,8 +50,8 @@ onMounted(async () => {
 })
 const shelf = useShelf()
 onMounted(() => void shelf.load())
-const hasItems = computed(() => itemsOfKind(form.value.kind) !== 'none')
-const isAsked = computed(() => itemsOfKind(form.value.kind) === 'needed')
+const hasItems = computed(() => cardOfKind(form.value.kind).items !== 'none')
+const isAsked = computed(() => cardOfKind(form.value.kind).items === 'needed')
 const MARKDOWN = String.raw`Markdown: **bold**, lists, tables; formulas as $v = f \lambda$.`
 const textHelp = computed(() => (isAsked.value ? `Shown before the questions. ${MARKDOWN}` : MARKDOWN))
 const isLoaded = ref(!changed)
@@ -127,7 +127,7 @@ const asking = useContractForm<Saved>({
     <p v-if="missing" class="note-line needs" role="alert">{{ missing }}</p>
     <PieceFields v-model="form" />
     <MaterialForm v-model="form" />
-    <PieceFiles v-model="form.files" :is-needed="form.kind === 'file'" />
+    <PieceFiles v-model="form.files" :is-needed="cardOfKind(form.kind).needsFile" />
     <PieceText v-model="form.content" :help="textHelp" />
     <template v-if="hasItems">
       <ItemForm

@@ -1,4 +1,4 @@
-import { NO_MATERIAL, hasLink, itemsOfKind } from '#core/library'
+import { cardOfKind, NO_MATERIAL } from '#core/library'
 import type { Criterion, KeptFile, Resource, ResourceKind, ResourceRole, WordEntry } from '#core/library'
 import { newDraft, toDraft, toItems } from './itemDraft'
 import type { ItemDraft } from './itemDraft'
@@ -73,35 +73,26 @@ export function toPieceDraft(piece: Resource): PieceDraft {
 /** The piece as it is sent: what its kind does not have stays behind. */
 export function toWritten(draft: PieceDraft) {
   const { link, transcript, words, rubric, files, readingLevel, items, ...plain } = draft
+  const card = cardOfKind(draft.kind)
   return {
     ...plain,
     readingLevel: readingLevel === '' ? null : Number(readingLevel),
     material: {
       ...NO_MATERIAL,
       files,
-      ...(hasLink(draft.kind) ? { link: link.trim() } : {}),
-      ...(draft.kind === 'video' ? { transcript } : {}),
-      ...(hasWords(draft.kind) ? { words: words.filter((w) => w.word.trim() !== '') } : {}),
-      ...(isJudged(draft.kind) ? { rubric } : {}),
+      ...(card.link !== null ? { link: link.trim() } : {}),
+      ...(card.link === 'film' ? { transcript } : {}),
+      ...(card.words !== null ? { words: words.filter((w) => w.word.trim() !== '') } : {}),
+      ...(card.hasCriteria ? { rubric } : {}),
     },
-    items: itemsOfKind(draft.kind) === 'none' ? [] : toItems(items),
+    items: card.items === 'none' ? [] : toItems(items),
   }
-}
-
-/** Kinds with words: to be learnt, or expected in a text. */
-export function hasWords(kind: ResourceKind): boolean {
-  return kind === 'word-list' || kind === 'writing-task'
-}
-
-/** Kinds whose work is looked at by criteria. */
-export function isJudged(kind: ResourceKind): boolean {
-  return kind === 'writing-task' || kind === 'project'
 }
 
 /** With what the items of a kind begin, where it needs some. */
 export function firstItems(kind: ResourceKind, items: ItemDraft[]): ItemDraft[] {
   const isUntouched = items.length === 0 || (items.length === 1 && items[0]?.stem.trim() === '')
   if (!isUntouched) return items
-  if (itemsOfKind(kind) !== 'needed') return []
-  return [newDraft(kind === 'writing-task' || kind === 'page' ? 'extended' : 'single')]
+  const card = cardOfKind(kind)
+  return card.items === 'needed' ? [newDraft(card.firstItem)] : []
 }

@@ -13,6 +13,7 @@ const card = (id: string, kind: StartingCard['kind'], bookLessonId: string | nul
   kind,
   revision: 3,
   bookLessonId,
+  itemCount: kind === 'reading' ? 0 : 8,
 })
 const W1 = asId<LessonId>('W1')
 const plans = new Map([

@@ -2,7 +2,7 @@ import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
 import { READY_RULES, readyRulesFor } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
-import { isScored } from '#core/library'
+import { cardOfKind, hasRules } from '#core/library'
 import type { ResourceKind } from '#core/library'
 import type { Plan } from '#core/pacing'
 import { NO_ABOUT, presetFor, rulesSuiting } from '#core/work'
@@ -21,6 +21,7 @@ export interface StartingCard {
   readonly kind: ResourceKind
   readonly revision: number
   readonly bookLessonId: string | null
+  readonly itemCount: number
 }
 
 /** With what a teacher comes to the composer: pieces, and perhaps a lesson, a class, or learners. */
@@ -45,8 +46,9 @@ export interface Known {
  */
 export function startingDraft(start: Start, known: Known): DraftInWork {
   const { cards, learnerIds } = start
-  // what the rules are for: a check or a test rather than what is read before it
-  const main = cards.find((c) => isScored(c.kind)) ?? cards[0] ?? null
+  // what the rules are for: a check, a test or a text rather than what is read before it
+  const main =
+    cards.find((c) => cardOfKind(c.kind).hasCountedTries) ?? cards.find(hasRules) ?? cards[0] ?? null
   const first = classFor(start, main, known)
   const lesson = lessonFor(start, main, known, first)
   const sharing = known.classes.filter((c) => c.planId !== null && c.planId === first?.planId)

@@ -73,5 +73,13 @@ onBeforeUnmount(() => chart?.dispose())
 </script>
 
 <template>
-  <div ref="box" role="img" :aria-label="label" :style="{ height: `${height ?? 260}px` }" />
+  <div ref="box" class="chart" role="img" :aria-label="label" :style="{ height: `${height ?? 260}px` }" />
 </template>
+
+<style scoped>
+/* as wide as there is room, never as what was drawn before: a window that is made narrower has its charts follow */
+.chart {
+  contain: inline-size;
+  overflow: hidden;
+}
+</style>

@@ -1,5 +1,8 @@
-import { kind, pick } from './kind'
+import { tellsWord } from './findings'
+import { kind } from './kind'
 import { folded } from './text'
+
+const BLANK = /\[(\d{1,2})\]/g
 
 /** Words are missing in a text; points × blanks that are filled rightly ÷ blanks. Case and spaces do not count. */
 export const blanks = kind({
@@ -37,18 +40,14 @@ export const blanks = kind({
     blanksIn(passage)
       .map((n) => (accepted[n] ?? []).join(' / '))
       .join(', '),
-  example: ({ passage, accepted }, isRight, random) => ({
-    kind: 'blanks',
-    words: Object.fromEntries(
-      blanksIn(passage).map((n) => {
-        const right = accepted[n]?.[0] ?? ''
-        return [n, isRight ? right : pick([right, 'motion', 'speed', ''], random)]
-      }),
-    ),
-  }),
+  findings: ({ stem, passage, accepted }) => tellsWord(`${stem} ${passage}`, Object.values(accepted).flat()),
+  saidAfter: ({ passage }) => [passage.replace(BLANK, '…')],
+  linesOnPaper: () => 0,
+  toTyped: (item) => ({ passage: blanksAsTyped(item) }),
+  fromTyped: ({ text }) => blanksOf(text('passage')),
+  toCells: (item) => ({ answers: blanksAsTyped(item) }),
+  fromCells: (cell) => blanksOf(cell('answers')),
 })
-
-const BLANK = /\[(\d{1,2})\]/g
 
 /** The numbers of a passage's blanks, in the order in which they stand. */
 export function blanksIn(passage: string): readonly string[] {

@@ -1,4 +1,6 @@
-import { kind, pick } from './kind'
+import { countIn } from './cells'
+import { readNumber } from './readNumber'
+import { kind } from './kind'
 
 /** Several sentences, read and scored by the teacher. `guide` says what earns the points; learners do not see it. */
 export const extended = kind({
@@ -21,19 +23,38 @@ export const extended = kind({
   chosen: () => [],
   right: () => [],
   rightInWords: ({ guide }) => guide,
-  example: (_, isRight, random) => ({
-    kind: 'extended',
-    text: isRight ? RIGHT : pick(LIKELY, random),
+  findings: ({ guide }) => (guide.trim() === '' ? [{ code: 'no-guide' }] : []),
+  saidAfter: () => [],
+  // about seven words to a line of handwriting
+  linesOnPaper: ({ leastWords }) => Math.max(6, Math.ceil(leastWords / 7)),
+  toTyped: ({ leastWords, mostWords, leastParagraphs, guide }) => ({
+    leastWords: String(leastWords),
+    mostWords: String(mostWords),
+    leastParagraphs: String(leastParagraphs),
+    guide,
+  }),
+  fromTyped: ({ text }) => {
+    const count = (name: string) => readNumber(text(name), '') ?? 0
+    return {
+      leastWords: count('leastWords'),
+      mostWords: count('mostWords'),
+      leastParagraphs: count('leastParagraphs'),
+      guide: text('guide'),
+    }
+  },
+  toCells: ({ leastWords, mostWords, leastParagraphs, guide }) => ({
+    answers: guide,
+    words: String(leastWords),
+    mostwords: String(mostWords),
+    paragraphs: String(leastParagraphs),
+  }),
+  fromCells: (cell) => ({
+    leastWords: countIn(cell('words')),
+    mostWords: countIn(cell('mostwords')),
+    leastParagraphs: countIn(cell('paragraphs')),
+    guide: cell('answers'),
   }),
 })
-
-const RIGHT =
-  'It takes both measurements, says why they belong together, and ends with what follows from them.'
-const LIKELY = [
-  'I think it gets bigger because there is more of it.',
-  'We measured it twice and the second one was slower, so the weight does not matter but the length does.',
-  'The wave moves and the water stays, you can see it with the cork.',
-]
 
 /** Words of a text, by spaces. */
 export function wordsIn(text: string): number {

@@ -2,27 +2,38 @@
 export { blanksAsTyped, blanksIn, blanksOf, passageParts } from './blanks'
 export { wordsIn } from './extended'
 export type { FieldType, FieldTypes, Fields, Option } from './fields'
-export type { ItemFault } from './kind'
+export { KEY_COLUMNS } from './cells'
+export type { KeyColumn } from './cells'
+export type { ItemFinding } from './findings'
+export type { ItemBase, ItemFault } from './kind'
 export { matchingOf } from './matching'
 export { mixed } from './mixed'
 export { orderingOf } from './ordering'
 export { readNumber, readingsOf } from './readNumber'
 export { ITEM_KINDS, KINDS } from './table'
-export type { Answer, Item, ItemKind, LearnerItem } from './table'
+export type { Answer, AnswerType, Item, ItemKind, LearnerItem } from './table'
 export { folded } from './text'
 export {
   checkItem,
+  answerFieldOf,
   chosenIn,
-  exampleAnswer,
+  findingsOfKind,
   fitsItem,
   forLearner,
+  fromCells,
+  fromTyped,
   givenInWords,
+  isChosenAmong,
   isOmitted,
   isScoredByHand,
   leftOut,
+  linesOnPaper,
   optionsOf,
   rightInWords,
   rightOptions,
+  saidAfter,
   scoreItem,
   takes,
+  toCells,
+  toTyped,
 } from './verbs'

@@ -1,5 +1,8 @@
-import type { ItemId, Random } from '../../base'
+import type { ItemId } from '../../base'
+import type { Cells, ReadCell } from './cells'
 import type { Fields, ValuesOf } from './fields'
+import type { ItemFinding } from './findings'
+import type { Typed } from './typed'
 
 export interface ItemBase {
   readonly id: ItemId
@@ -62,8 +65,20 @@ export interface Kind<Name extends string, F extends Fields, A extends Fields, S
   readonly right: (item: ItemOf<Name, F>) => readonly string[]
   /** The right answer as text, for showing after a try. */
   readonly rightInWords: (item: ItemOf<Name, F>) => string
-  /** An answer that somebody might give: a right one, or a likely wrong one. */
-  readonly example: (item: ItemOf<Name, F>, isRight: boolean, random: Random) => AnswerOf<Name, A>
+  /** What is worth a second look, besides what is of any kind. */
+  readonly findings: (item: ItemOf<Name, F>) => readonly ItemFinding[]
+  /** What is read aloud after the question, of what a learner sees. */
+  readonly saidAfter: (item: ShownOf<F, Shown>) => readonly string[]
+  /** Lines to be left for an answer that is written on paper; 0: it is ticked, or written into the text. */
+  readonly linesOnPaper: (item: ItemOf<Name, F>) => number
+  /** What is typed of an item in a form, by field; what is ticked is not. */
+  readonly toTyped: (item: ItemOf<Name, F>) => Readonly<Record<string, string>>
+  /** Fields of what was typed and ticked; what cannot be read becomes something that `check` refuses. */
+  readonly fromTyped: (typed: Typed) => ValuesOf<F>
+  /** The columns of a table of questions in which its key stands. */
+  readonly toCells: (item: ItemOf<Name, F>) => Cells
+  /** Fields of a row of such a table. */
+  readonly fromCells: (cell: ReadCell) => ValuesOf<F>
 }
 
 /** Fixes the types of a kind from its name and fields. */
@@ -74,9 +89,4 @@ export function kind<
   const Shown extends keyof F,
 >(of: Kind<Name, F, A, Shown>): Kind<Name, F, A, Shown> {
   return of
-}
-
-/** One of the values, each as likely. */
-export function pick<T>(values: readonly T[], random: Random): T {
-  return values[Math.floor(random() * values.length)] as T
 }

@@ -11,13 +11,13 @@ import {
   single,
   text,
 } from '../../../tests/support/made'
+import { exampleAnswer } from '../../../standins/exampleAnswers'
 import { seedOf, seededRandom } from '../../base'
 import {
   ITEM_KINDS,
   KINDS,
   blanksAsTyped,
   blanksOf,
-  exampleAnswer,
   fitsItem,
   folded,
   forLearner,

@@ -1,4 +1,6 @@
-import { pick, kind } from './kind'
+import { joined, parted } from './cells'
+import { partsOf } from './typed'
+import { kind } from './kind'
 import { mixed } from './mixed'
 import { checkOptions, textOf } from './options'
 
@@ -34,12 +36,23 @@ export const matching = kind({
   chosen: () => [],
   right: () => [],
   rightInWords: (item) => inPairs(item, item.right),
-  example: (item, isRight, random) => ({
-    kind: 'matching',
-    pairs: isRight
-      ? item.right
-      : Object.fromEntries(item.prompts.map((p) => [p.id, pick(item.partners, random).id])),
+  findings: () => [],
+  saidAfter: ({ prompts, partners }) => [...prompts, ...partners].map((o) => o.text),
+  linesOnPaper: () => 0,
+  toTyped: (item) => {
+    const pairs = item.prompts.map((p) => `${p.text} = ${partnerOf(item, p.id)}`)
+    return { prompts: [...pairs, ...leftOver(item).map((text) => `= ${text}`)].join('\n') }
+  },
+  fromTyped: ({ text }) => pairsTyped(text('prompts')),
+  toCells: (item) => ({
+    answers: joined(leftOver(item)),
+    right: joined(item.prompts.flatMap((p) => [p.text, partnerOf(item, p.id)])),
   }),
+  fromCells: (cell) => {
+    const texts = parted(cell('right'))
+    const pairs = texts.flatMap((text, i) => (i % 2 === 0 ? [[text, texts[i + 1] ?? ''] as const] : []))
+    return matchingOf(pairs, parted(cell('answers')))
+  },
 })
 
 type Entries = readonly { readonly id: string; readonly text: string }[]
@@ -54,6 +67,35 @@ function inPairs(
       return partner === undefined ? [] : [`${text}: ${textOf(partners, partner)}`]
     })
     .join('; ')
+}
+
+interface Pairing {
+  readonly partners: Entries
+  readonly right: Readonly<Record<string, string>>
+}
+
+/** The text of a prompt's right partner. */
+function partnerOf({ partners, right }: Pairing, prompt: string): string {
+  return textOf(partners, right[prompt] ?? '')
+}
+
+/** Partners that belong to nothing. */
+function leftOver({ partners, right }: Pairing): readonly string[] {
+  const used = new Set(Object.values(right))
+  return partners.filter((p) => !used.has(p.id)).map((p) => p.text)
+}
+
+/** Lines such as 'echo = a reflected sound'; '= a light' is a partner of nothing. */
+function pairsTyped(text: string) {
+  const lines = partsOf(text, /\n/).map((line) => {
+    const at = line.indexOf('=')
+    const [left, right] = at < 0 ? [line, ''] : [line.slice(0, at), line.slice(at + 1)]
+    return [left.trim(), right.trim()] as const
+  })
+  return matchingOf(
+    lines.filter(([left]) => left !== ''),
+    lines.flatMap(([left, right]) => (left === '' ? [right] : [])),
+  )
 }
 
 /** Prompts, partners and key of a matching; `more` are partners that belong to nothing. */

@@ -1,3 +1,5 @@
+import { cellsOfOptions, optionsInCells } from './cells'
+import { idsTicked, optionsTicked } from './typed'
 import { kind } from './kind'
 import { areOptions, checkOptions, textsOf } from './options'
 
@@ -20,11 +22,12 @@ export const multiple = kind({
   chosen: ({ choices }) => choices,
   right: (item) => item.right,
   rightInWords: (item) => textsOf(item.options, item.right),
-  example: (item, isRight, random) => {
-    const likely = () =>
-      item.options
-        .filter((o) => (item.right.includes(o.id) ? random() < 0.7 : random() < 0.35))
-        .map((o) => o.id)
-    return { kind: 'multiple', choices: isRight ? item.right : likely() }
-  },
+  findings: ({ options, right }) =>
+    options.length > 0 && right.length === options.length ? [{ code: 'all-right' }] : [],
+  saidAfter: ({ options }) => options.map((o) => o.text),
+  linesOnPaper: () => 0,
+  toTyped: () => ({}),
+  fromTyped: (typed) => ({ options: optionsTicked(typed), right: idsTicked(typed) }),
+  toCells: (item) => cellsOfOptions(item.options, item.right),
+  fromCells: optionsInCells,
 })

@@ -1,5 +1,5 @@
-import { kind, pick } from './kind'
-import { decimalOf, isWithin, readingsOf } from './readNumber'
+import { kind } from './kind'
+import { decimalOf, isWithin, readNumber, readingsOf } from './readNumber'
 
 /** A number within a tolerance; all or nothing. */
 export const numeric = kind({
@@ -25,9 +25,21 @@ export const numeric = kind({
   right: () => [],
   rightInWords: ({ value, tolerance, unit }) =>
     `${value}${unit ? ` ${unit}` : ''}${tolerance > 0 ? ` (± ${tolerance})` : ''}`,
-  example: ({ value }, isRight, random) => {
-    const likely = () =>
-      Number((value * pick([0.1, 0.5, 2, 10], random) + (value === 0 ? 1 : 0)).toPrecision(3))
-    return { kind: 'numeric', text: String(isRight ? value : likely()) }
+  findings: ({ value, tolerance }) => {
+    const isFraction = Number.isFinite(value) && !Number.isInteger(value)
+    return isFraction && tolerance === 0 ? [{ code: 'exact-fraction', value }] : []
   },
+  saidAfter: () => [],
+  linesOnPaper: () => 1,
+  toTyped: ({ value, tolerance, unit }) => ({ value: String(value), tolerance: String(tolerance), unit }),
+  fromTyped: ({ text }) => {
+    const number = (name: string) => readNumber(text(name), text('unit')) ?? Number.NaN
+    return { value: number('value'), tolerance: number('tolerance'), unit: text('unit') }
+  },
+  toCells: ({ value, tolerance, unit }) => ({ right: String(value), tolerance: String(tolerance), unit }),
+  fromCells: (cell) => ({
+    value: readNumber(cell('right'), '') ?? Number.NaN,
+    tolerance: readNumber(cell('tolerance') || '0', '') ?? Number.NaN,
+    unit: cell('unit'),
+  }),
 })

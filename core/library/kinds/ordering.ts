@@ -1,7 +1,9 @@
+import { joined, parted } from './cells'
+import type { Option } from './fields'
+import { partsOf } from './typed'
 import { kind } from './kind'
 import { areOptions, checkOptions, textOf } from './options'
 import { mixed } from './mixed'
-import { shuffled } from '../../base'
 
 /**
  * Several steps are put in order; the points are shared over neighbours: each pair of steps that follow one another as
@@ -29,12 +31,23 @@ export const ordering = kind({
   inWords: (item, { order }) => order.map((id) => textOf(item.options, id)).join(' → '),
   chosen: () => [],
   right: () => [],
-  rightInWords: (item) => item.right.map((id) => textOf(item.options, id)).join(' → '),
-  example: (item, isRight, random) => ({
-    kind: 'ordering',
-    order: isRight ? item.right : shuffled(item.right, random),
-  }),
+  rightInWords: (item) => inOrder(item).join(' → '),
+  findings: () => [],
+  saidAfter: ({ options }) => options.map((o) => o.text),
+  linesOnPaper: () => 0,
+  toTyped: (item) => ({ options: inOrder(item).join('\n') }),
+  fromTyped: ({ text }) => orderingOf(partsOf(text('options'), /\n/)),
+  toCells: (item) => ({ right: joined(inOrder(item)) }),
+  fromCells: (cell) => orderingOf(parted(cell('right'))),
 })
+
+/** The steps' texts as they should stand. */
+function inOrder(item: {
+  readonly options: readonly Option[]
+  readonly right: readonly string[]
+}): readonly string[] {
+  return item.right.map((id) => textOf(item.options, id))
+}
 
 /** The options and the key of an ordering whose texts are given in their right order. */
 export function orderingOf(texts: readonly string[]) {

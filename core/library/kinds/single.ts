@@ -1,4 +1,7 @@
-import { kind, pick } from './kind'
+import { cellsOfOptions, optionsInCells } from './cells'
+import { tellsByLength } from './findings'
+import { idsTicked, optionsTicked } from './typed'
+import { kind } from './kind'
 import { areOptions, checkOptions, textsOf } from './options'
 
 /** One option is right; all or nothing. */
@@ -15,13 +18,14 @@ export const single = kind({
   chosen: ({ choice }) => (choice === null ? [] : [choice]),
   right: (item) => [item.right],
   rightInWords: (item) => textsOf(item.options, [item.right]),
-  example: (item, isRight, random) => ({
-    kind: 'single',
-    choice: isRight
-      ? item.right
-      : pick(
-          item.options.filter((o) => o.id !== item.right),
-          random,
-        ).id,
-  }),
+  findings: (item) => (tellsByLength(item.options, [item.right]) ? [{ code: 'right-is-longest' }] : []),
+  saidAfter: ({ options }) => options.map((o) => o.text),
+  linesOnPaper: () => 0,
+  toTyped: () => ({}),
+  fromTyped: (typed) => ({ options: optionsTicked(typed), right: idsTicked(typed)[0] ?? '' }),
+  toCells: (item) => cellsOfOptions(item.options, [item.right]),
+  fromCells: (cell) => {
+    const { options, right } = optionsInCells(cell)
+    return { options, right: right[0] ?? '' }
+  },
 })

@@ -1,6 +1,8 @@
 import { blanks } from './blanks'
 import { extended } from './extended'
+import type { Cells, ReadCell } from './cells'
 import type { Fields } from './fields'
+import type { ItemFinding } from './findings'
 import type { AnswerOf, ItemOf, Kind, LearnerItemOf } from './kind'
 import { matching } from './matching'
 import { multiple } from './multiple'
@@ -8,6 +10,7 @@ import { numeric } from './numeric'
 import { ordering } from './ordering'
 import { single } from './single'
 import { text } from './text'
+import type { Typed } from './typed'
 
 /**
  * Every kind of item. Adding one here makes it known to the checks, the wire, the rows, the forms and the
@@ -37,6 +40,11 @@ export type LearnerItem = {
   [K in ItemKind]: LearnerItemOf<K, Kinds[K]['fields'], Kinds[K]['shown'][number]>
 }[ItemKind]
 
+/** What learners give, whatever the kind: an input for each of these is all that a kind needs. */
+export type AnswerType = {
+  [K in ItemKind]: Kinds[K]['answer'][keyof Kinds[K]['answer']]
+}[ItemKind]
+
 /** A kind as the verbs use it, once item and answer are known to be of the same kind. */
 interface AnyKind {
   readonly fields: Fields
@@ -51,7 +59,13 @@ interface AnyKind {
   readonly chosen: (answer: Answer) => readonly string[]
   readonly right: (item: Item) => readonly string[]
   readonly rightInWords: (item: Item) => string
-  readonly example: (item: Item, isRight: boolean, random: () => number) => Answer
+  readonly findings: (item: Item) => readonly ItemFinding[]
+  readonly saidAfter: (item: Item | LearnerItem) => readonly string[]
+  readonly linesOnPaper: (item: Item) => number
+  readonly toTyped: (item: Item) => Readonly<Record<string, string>>
+  readonly fromTyped: (typed: Typed) => object
+  readonly toCells: (item: Item) => Cells
+  readonly fromCells: (cell: ReadCell) => object
 }
 
 /** The kind of an item or answer. The one place where the union of kinds is taken for its member. */

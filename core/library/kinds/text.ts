@@ -1,4 +1,7 @@
-import { kind, pick } from './kind'
+import { joined, parted } from './cells'
+import { tellsWord } from './findings'
+import { partsOf } from './typed'
+import { kind } from './kind'
 
 /** A word or two, one of those accepted; case and spaces do not count; all or nothing. */
 export const text = kind({
@@ -18,10 +21,13 @@ export const text = kind({
   chosen: () => [],
   right: () => [],
   rightInWords: (item) => item.accepted.join(' / '),
-  example: (item, isRight, random) => ({
-    kind: 'text',
-    text: isRight ? (item.accepted[0] ?? '') : pick(['not sure', 'motion', 'speed', 'particles'], random),
-  }),
+  findings: ({ stem, accepted }) => tellsWord(stem, accepted),
+  saidAfter: () => [],
+  linesOnPaper: () => 1,
+  toTyped: ({ accepted }) => ({ accepted: accepted.join('; ') }),
+  fromTyped: ({ text }) => ({ accepted: partsOf(text('accepted'), /[;\n]/) }),
+  toCells: ({ accepted }) => ({ right: joined(accepted) }),
+  fromCells: (cell) => ({ accepted: parted(cell('right')) }),
 })
 
 /** Case, accents' composition and runs of spaces do not count. */

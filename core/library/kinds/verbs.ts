@@ -1,8 +1,10 @@
-import type { Random } from '../../base'
+import type { Cells, ReadCell } from './cells'
 import type { FieldType, Option } from './fields'
-import type { ItemFault } from './kind'
+import type { ItemFinding } from './findings'
+import type { ItemBase, ItemFault } from './kind'
 import { kindOf } from './table'
-import type { Answer, Item, ItemKind, LearnerItem } from './table'
+import type { Answer, AnswerType, Item, ItemKind, LearnerItem } from './table'
+import type { Typed } from './typed'
 
 /** Why an item cannot be answered or scored; null when it can. */
 export function checkItem(item: Item): ItemFault | null {
@@ -86,7 +88,49 @@ function emptyOf(type: FieldType): unknown {
   return type in EMPTY ? EMPTY[type] : ''
 }
 
-/** An answer that a made-up learner gives: a right one, or a likely wrong one. */
-export function exampleAnswer(item: Item, isRight: boolean, random: Random): Answer {
-  return kindOf(item).example(item, isRight, random)
+/** What a second look would find in an item because of its kind. */
+export function findingsOfKind(item: Item): readonly ItemFinding[] {
+  return kindOf(item).findings(item)
+}
+
+/** What is read aloud of an item after its question. */
+export function saidAfter(item: Item | LearnerItem): readonly string[] {
+  return kindOf(item).saidAfter(item)
+}
+
+/** Lines to be left on paper for the answer to an item. */
+export function linesOnPaper(item: Item): number {
+  return kindOf(item).linesOnPaper(item)
+}
+
+/** Whether an item's answers choose among its options, so that choices can be counted for each. */
+export function isChosenAmong(item: Pick<Item, 'kind'>): boolean {
+  return takes(item.kind, 'option-or-none') || takes(item.kind, 'option-set')
+}
+
+/** The field of an answer of a kind, and what it holds. */
+export function answerFieldOf(kind: ItemKind): { readonly name: string; readonly type: AnswerType } {
+  const [[name, type] = []] = Object.entries(kindOf({ kind }).answer)
+  if (name === undefined) throw new Error(`answers of ${kind} hold nothing`)
+  return { name, type: type as AnswerType }
+}
+
+/** What is typed of an item in a form, by field. */
+export function toTyped(item: Item): Readonly<Record<string, string>> {
+  return kindOf(item).toTyped(item)
+}
+
+/** An item of what was typed in a form; `check` refuses what could not be read. */
+export function fromTyped(kind: ItemKind, base: ItemBase, typed: Typed): Item {
+  return { ...base, kind, ...kindOf({ kind }).fromTyped(typed) } as Item
+}
+
+/** The key of an item as cells of a table of questions. */
+export function toCells(item: Item): Cells {
+  return kindOf(item).toCells(item)
+}
+
+/** An item of a row of such a table; `check` refuses what could not be read. */
+export function fromCells(kind: ItemKind, base: ItemBase, cell: ReadCell): Item {
+  return { ...base, kind, ...kindOf({ kind }).fromCells(cell) } as Item
 }

@@ -139,18 +139,20 @@ function actNote(
   return ok({ ...state, year: { ...state.year, notes } })
 }
 
-const YEAR_PARTS = [
-  'name',
-  'zone',
-  'firstOn',
-  'lastOn',
-  'weekdays',
-  'terms',
-  'notes',
-  'rotation',
-  'wholeFromRatio',
-  'freeTime',
-] as const satisfies readonly (keyof SchoolYear)[]
+type YearPart = Exclude<keyof SchoolYear, 'id'>
+/** All that somebody may have changed meanwhile. */
+const YEAR_PARTS = Object.keys({
+  name: true,
+  zone: true,
+  firstOn: true,
+  lastOn: true,
+  weekdays: true,
+  terms: true,
+  notes: true,
+  rotation: true,
+  wholeFromRatio: true,
+  freeTime: true,
+} satisfies Record<YearPart, true>) as readonly YearPart[]
 
 /** The year is replaced as a whole; every class loaded must still be able to meet in it. */
 function actYear(

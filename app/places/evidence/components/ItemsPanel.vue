@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
-import { isScoredByHand, optionsOf, rightInWords, rightOptions } from '#core/library'
+import { isScoredByHand, isChosenAmong, optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
 import type { ItemFigures } from '#core/evidence'
@@ -67,7 +67,7 @@ function sayFigures(f: ItemFigures, item: Item): string {
   ].join(', ')
 }
 /** Options whose choices are counted; an order chooses none. */
-const barsOf = (item: Item) => (item.kind === 'ordering' ? [] : optionsOf(item))
+const barsOf = (item: Item) => (isChosenAmong(item) ? optionsOf(item) : [])
 const rows = computed(() =>
   (figures.value?.figures ?? []).flatMap((f) => {
     const at = figures.value?.items.findIndex((i) => i.id === f.itemId) ?? -1

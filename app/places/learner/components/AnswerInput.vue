@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { chosenIn, leftOut, takes } from '#core/library'
-import type { Answer, LearnerItem } from '#core/library'
+import type { Component } from 'vue'
+import { answerFieldOf, leftOut } from '#core/library'
+import type { Answer, AnswerType, LearnerItem } from '#core/library'
 import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
@@ -11,6 +12,18 @@ import AnswerOrder from './answers/AnswerOrder.vue'
 import AnswerPairs from './answers/AnswerPairs.vue'
 import AnswerProse from './answers/AnswerProse.vue'
 import AnswerTyped from './answers/AnswerTyped.vue'
+
+/** The input of what an answer holds, whatever kind of item asks for it; one that is missing does not compile. */
+const INPUTS: Record<AnswerType, Component> = {
+  'option-or-none': AnswerOptions,
+  'option-set': AnswerOptions,
+  'option-order': AnswerOrder,
+  pairs: AnswerPairs,
+  'words-in-blanks': AnswerBlanks,
+  prose: AnswerProse,
+  'typed-number': AnswerTyped,
+  line: AnswerTyped,
+}
 
 const props = defineProps<{
   item: LearnerItem
@@ -26,6 +39,11 @@ const emit = defineEmits<{ answer: [answer: Answer] }>()
 const given = computed(() =>
   props.answer?.kind === props.item.kind ? props.answer : leftOut({ kind: props.item.kind }),
 )
+const field = computed(() => answerFieldOf(props.item.kind))
+const value = computed(() => (given.value as unknown as Readonly<Record<string, unknown>>)[field.value.name])
+function give(next: unknown): void {
+  emit('answer', { kind: props.item.kind, [field.value.name]: next } as Answer)
+}
 </script>
 
 <template>
@@ -41,58 +59,14 @@ const given = computed(() =>
       <span class="number">{{ number }}</span><span v-html="toInlineHtml(item.stem)" />
     </legend>
     <p class="hint">{{ ITEM_KIND_WORDS[item.kind].ask }} · {{ count(item.points, 'point') }}</p>
-    <AnswerOptions
-      v-if="item.kind === 'single' || item.kind === 'multiple'"
-      :name="item.id"
-      :options="item.options"
-      :chosen="chosenIn(given)"
-      :takes-one="takes(item.kind, 'option-or-none')"
-      @one="emit('answer', { kind: 'single', choice: $event })"
-      @several="emit('answer', { kind: 'multiple', choices: $event })"
-    />
-    <AnswerOrder
-      v-else-if="item.kind === 'ordering' && given.kind === 'ordering'"
-      :options="item.options"
-      :order="given.order"
+    <component
+      :is="INPUTS[field.type]"
+      :item="item"
+      :value="value"
+      :number="number"
       :is-final="isFinal"
-      @order="emit('answer', { kind: 'ordering', order: $event })"
-    />
-    <AnswerPairs
-      v-else-if="item.kind === 'matching' && given.kind === 'matching'"
-      :prompts="item.prompts"
-      :partners="item.partners"
-      :pairs="given.pairs"
-      @pairs="emit('answer', { kind: 'matching', pairs: $event })"
-    />
-    <AnswerBlanks
-      v-else-if="item.kind === 'blanks' && given.kind === 'blanks'"
-      :passage="item.passage"
-      :words="given.words"
-      :number="number"
       :spelling="spelling"
-      @words="emit('answer', { kind: 'blanks', words: $event })"
-    />
-    <AnswerProse
-      v-else-if="item.kind === 'extended' && given.kind === 'extended'"
-      :text="given.text"
-      :least-words="item.leastWords"
-      :most-words="item.mostWords"
-      :least-paragraphs="item.leastParagraphs"
-      :number="number"
-      :spelling="spelling"
-      @text="emit('answer', { kind: 'extended', text: $event })"
-    />
-    <AnswerTyped
-      v-else-if="
-        (item.kind === 'numeric' || item.kind === 'text') &&
-        (given.kind === 'numeric' || given.kind === 'text')
-      "
-      :typed="given.text"
-      :takes-number="item.kind === 'numeric'"
-      :unit="item.kind === 'numeric' ? item.unit : ''"
-      :number="number"
-      :spelling="spelling"
-      @typed="emit('answer', { kind: given.kind as 'numeric' | 'text', text: $event })"
+      @value="give"
     />
   </fieldset>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { cardOfKind } from '#core/library'
 import type { Instant, PieceId } from '#core/base'
 import type { MyPiece } from '#shared/contracts/learning'
 import { count, percent } from '~/shared/words/numbers'
@@ -22,7 +23,7 @@ const isOne = computed(() => work.value.pieces.length === 1)
 
 /** How often it is handed in; of a page that is over there is nothing to say. */
 function sayHandingIn({ kind, triesMost, mayTry }: MyPiece['piece'], kept: string): readonly string[] {
-  if (kind !== 'page') return [sayTries(triesMost, kept as keyof typeof KEPT_WORDS)]
+  if (!cardOfKind(kind).isOwnCopy) return [sayTries(triesMost, kept as keyof typeof KEPT_WORDS)]
   return mayTry ? ['You can go on filling it in after you have handed it in.'] : []
 }
 function sayTries(most: number | null, kept: keyof typeof KEPT_WORDS): string {
@@ -108,7 +109,7 @@ const facts = computed(() => {
         :zone="of.zone"
         :start-open="i === 0"
         :only="of.seen.length === 1"
-        :is-copy="card.kind === 'page'"
+        :is-copy="cardOfKind(card.kind).isOwnCopy"
       />
     </template>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { cardOfKind } from '#core/library'
 import type { Instant } from '#core/base'
 import type { LearnerCard } from '#core/work'
 import { count, percent } from '~/shared/words/numbers'
@@ -30,7 +31,7 @@ const left = computed(() =>
 )
 const tries = computed(() => {
   const piece = only.value
-  if (!piece || piece.itemCount === 0 || piece.kind === 'page') return ''
+  if (!piece || piece.itemCount === 0 || cardOfKind(piece.kind).isOwnCopy) return ''
   if (piece.triesMost !== null)
     return (
       `${count(Math.max(0, piece.triesMost - piece.triesUsed), 'try', 'tries')} ` +
@@ -42,7 +43,7 @@ const go = computed(() => {
   if (props.work.inProgress || props.work.done > 0) return 'Go on'
   return only.value?.itemCount === 0 ? 'Read' : 'Begin'
 })
-const again = computed(() => (only.value?.kind === 'page' ? 'Go on' : 'Try again'))
+const again = computed(() => (only.value && cardOfKind(only.value.kind).isOwnCopy ? 'Go on' : 'Try again'))
 /** The next thing of several that is to be done. */
 const next = computed(() => props.work.pieces.find((p) => p.place === 'now' && !p.blockedBy) ?? null)
 /** What has to be finished before anything of this. */

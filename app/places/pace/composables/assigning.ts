@@ -1,3 +1,4 @@
+import { cardOfKind } from '#core/library'
 import { navigateTo } from '#imports'
 import type { ClassId, LessonId } from '#core/base'
 import { useShelf } from '~/places/shelf'
@@ -16,7 +17,7 @@ export function useAssigning() {
   async function assignLesson(at: Selection | null, column: DeskColumn | null): Promise<void> {
     if (at?.kind !== 'lesson') return
     const pieces = shelf.piecesOf(column?.lessons.get(at.lessonId)?.bookLessonId ?? null)
-    const piece = pieces.find((p) => p.kind === 'check') ?? pieces[0]
+    const piece = pieces.find((p) => cardOfKind(p.kind).measures === 'check') ?? pieces[0]
     if (piece) await assign(piece.id, at.lessonId, at.classId)
   }
   return { assign, assignLesson }

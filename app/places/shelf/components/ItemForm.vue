@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { ITEM_KINDS } from '#core/library'
+import { ITEM_KINDS, isChosenAmong, takes } from '#core/library'
 import type { Standard } from '#core/library'
 import { ITEM_KIND_WORDS } from '~/shared/words/itemKinds'
 import { toItems, typedFieldsOf } from '../itemDraft'
@@ -16,8 +16,8 @@ const HARD_ITEMS = ['very easy', 'easy', 'middle', 'hard', 'very hard'].map((lab
   value: i + 1,
 }))
 /** Its answers are ticked as right. */
-const isTicked = computed(() => draft.value.kind === 'single' || draft.value.kind === 'multiple')
-const hasOneRight = computed(() => draft.value.kind === 'single')
+const isTicked = computed(() => isChosenAmong(draft.value))
+const hasOneRight = computed(() => takes(draft.value.kind, 'option-or-none'))
 const typedFields = computed(() => typedFieldsOf(draft.value.kind))
 const wordsOf = (name: string) => ITEM_KIND_WORDS[draft.value.kind].fields[name] ?? { label: name }
 

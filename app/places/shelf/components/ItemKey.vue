@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { optionsOf, rightInWords, rightOptions, takes } from '#core/library'
+import { isChosenAmong, isScoredByHand, optionsOf, rightInWords, rightOptions, takes } from '#core/library'
 import type { Item } from '#core/library'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
@@ -8,13 +8,13 @@ import { count } from '~/shared/words/numbers'
 const props = defineProps<{ item: Item; number: number }>()
 const rights = computed(() => rightOptions(props.item))
 /** Options that are chosen among; an order is said in words. */
-const options = computed(() => (props.item.kind === 'ordering' ? [] : optionsOf(props.item)))
+const options = computed(() => (isChosenAmong(props.item) ? optionsOf(props.item) : []))
 const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
 const key = computed(() => {
   const { item } = props
   const right = rightInWords(item)
-  if (item.kind === 'extended') return right === '' ? 'Scored by hand' : `Scored by hand: ${right}`
-  return item.kind === 'blanks' ? `${item.passage} ${right}` : right
+  if (isScoredByHand(item)) return right === '' ? 'Scored by hand' : `Scored by hand: ${right}`
+  return 'passage' in item ? `${item.passage} ${right}` : right
 })
 </script>
 

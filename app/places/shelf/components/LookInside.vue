@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { drawItems } from '#core/attempts'
-import { countByKind, isScored, isScoredByHand } from '#core/library'
+import { cardOfKind, countByKind, isScoredByHand } from '#core/library'
 import type { ItemKind } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { LookInside } from '#shared/contracts/library'
@@ -191,7 +191,7 @@ const assignTo = computed(() => ({
     </template>
     <TryOut v-else-if="resource.items.length" :items="resource.items" />
     <GuideOfPiece
-      v-if="isScored(resource.kind)"
+      v-if="cardOfKind(resource.kind).isScored"
       :resource-id="resource.id"
       :standards="resource.standards"
       @choose="emit('choose', $event)"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hasLink } from '#core/library'
-import { isJudged } from '../pieceDraft'
+import { cardOfKind } from '#core/library'
 import type { PieceDraft } from '../pieceDraft'
 
 /** What a piece has besides text and questions: an address, a transcript, words, criteria. */
 const draft = defineModel<PieceDraft>({ required: true })
+const card = computed(() => cardOfKind(draft.value.kind))
 const FILM = 'Begins with https:// and ends in a film, such as .mp4 or .webm'
 const PAGE = 'Begins with https://; it opens in a page of its own'
 /** Words without more, a line each. */
@@ -15,28 +15,28 @@ const expected = computed({
     draft.value.words = text.split('\n').map((word) => ({ word, meaning: '', example: '' }))
   },
 })
-const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
+const linkHelp = computed(() => (card.value.link === 'film' ? FILM : PAGE))
 </script>
 
 <template>
-  <div v-if="hasLink(draft.kind)" class="grid gap-3">
+  <div v-if="card.link !== null" class="grid gap-3">
     <UFormField label="Address" name="material.link" :help="linkHelp"
       ><UInput v-model="draft.link" name="link" maxlength="500" placeholder="https://"
     /></UFormField>
     <UFormField
-      v-if="draft.kind === 'video'"
+      v-if="card.link === 'film'"
       label="Transcript"
       help="For who cannot hear it, or reads it again; it is searched, too"
       ><UTextarea v-model="draft.transcript" :rows="4" autoresize name="transcript"
     /></UFormField>
   </div>
   <UFormField
-    v-if="draft.kind === 'writing-task'"
+    v-if="card.words === 'expected'"
     label="Expected words"
     help="One in each line. Shown, and found in a learner’s own check, where the work allows it"
     ><UTextarea v-model="expected" :rows="3" autoresize name="expected-words"
   /></UFormField>
-  <section v-if="draft.kind === 'word-list'" aria-label="Words" class="grid gap-2">
+  <section v-if="card.words === 'learnt'" aria-label="Words" class="grid gap-2">
     <div v-for="(w, i) in draft.words" :key="i" class="row">
       <UInput v-model="w.word" :aria-label="`Word ${i + 1}`" :name="`word-${i + 1}`" placeholder="word" />
       <UInput v-model="w.meaning" :aria-label="`Meaning ${i + 1}`" placeholder="what it means" />
@@ -59,7 +59,7 @@ const linkHelp = computed(() => (draft.value.kind === 'video' ? FILM : PAGE))
       >Add a word</UButton
     >
   </section>
-  <section v-if="isJudged(draft.kind)" aria-label="Criteria" class="grid gap-2">
+  <section v-if="card.hasCriteria" aria-label="Criteria" class="grid gap-2">
     <p class="said">By what it is scored; learners see this before they begin.</p>
     <div v-for="(c, i) in draft.rubric" :key="i" class="row">
       <UInput v-model="c.name" :aria-label="`Criterion ${i + 1}`" placeholder="criterion" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { optionsOf, passageParts } from '#core/library'
-import type { Item, Resource } from '#core/library'
+import { linesOnPaper, optionsOf, passageParts } from '#core/library'
+import type { Resource } from '#core/library'
 import { cellsOf, composeVersion, isSupportItem } from '#core/versions'
 import type { Layer } from '#core/versions'
 import { SupportPanel } from '~/places/learner'
@@ -27,11 +27,6 @@ const rows = computed(() => {
     cells: cells.value.slice(r * columns.value, (r + 1) * columns.value),
   }))
 })
-/** So many lines are left for an answer that is written. */
-function linesFor(item: Item): number {
-  if (item.kind === 'extended') return Math.max(6, Math.ceil(item.leastWords / 7))
-  return item.kind === 'text' || item.kind === 'numeric' ? 1 : 0
-}
 const blanked = (text: string) =>
   passageParts(text)
     .map((p) => ('blank' in p ? '______________' : p.text))
@@ -75,7 +70,7 @@ const blanked = (text: string) =>
     </div>
     <p v-for="frame in support.frames" :key="frame.id" class="frame">{{ blanked(frame.text) }}</p>
     <ol v-if="questions.length">
-      <li v-for="item in questions" :key="item.id" :class="{ long: linesFor(item) > 3 }">
+      <li v-for="item in questions" :key="item.id" :class="{ long: linesOnPaper(item) > 3 }">
         <p v-html="toInlineHtml(item.stem)" />
         <p v-if="item.hint && layer.hints.some((h) => h.itemId === item.id)" class="said">
           Hint: {{ item.hint }}
@@ -85,7 +80,7 @@ const blanked = (text: string) =>
             <span class="tick" /> <span v-html="toInlineHtml(o.text)" />
           </li>
         </ul>
-        <table v-if="item.kind === 'matching'" class="pairs">
+        <table v-if="'prompts' in item" class="pairs">
           <tbody>
             <tr v-for="(p, i) in item.prompts" :key="p.id">
               <td>{{ p.text }}</td>
@@ -94,8 +89,8 @@ const blanked = (text: string) =>
             </tr>
           </tbody>
         </table>
-        <p v-if="item.kind === 'blanks'" class="frame">{{ blanked(item.passage) }}</p>
-        <div v-for="n in linesFor(item)" :key="n" class="line" />
+        <p v-if="'passage' in item" class="frame">{{ blanked(item.passage) }}</p>
+        <div v-for="n in linesOnPaper(item)" :key="n" class="line" />
       </li>
     </ol>
   </article>

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { AttemptRules } from '#core/attempts'
 import type { Preview, Recipients } from '#shared/contracts/work'
-import { isScored } from '#core/library'
+import { hasRules } from '#core/library'
 import { rulesOf } from '#core/work'
 import { useShelf } from '~/places/shelf'
 import type { DraftInWork } from '../draft'
@@ -15,27 +15,28 @@ const shelf = useShelf()
 const ALL = 'all'
 const chosen = ref<string>(ALL)
 
-const scored = computed(() =>
+/** Pieces for which there is something to rule. */
+const ruled = computed(() =>
   draft.value.pieces.flatMap((p) => {
     const card = shelf.piece(p.resourceId)
-    return !card || isScored(card.kind) ? [{ piece: p, title: card?.title ?? 'A piece' }] : []
+    return !card || hasRules(card) ? [{ piece: p, title: card?.title ?? 'A piece' }] : []
   }),
 )
 const choices = computed(() => [
   { label: 'All pieces', value: ALL },
-  ...scored.value.map(({ piece, title }) => ({
+  ...ruled.value.map(({ piece, title }) => ({
     label: Object.keys(piece.rules).length > 0 ? `${title} (own rules)` : title,
     value: piece.id as string,
   })),
 ])
 const piece = computed(() => draft.value.pieces.find((p) => p.id === chosen.value) ?? null)
-watch(scored, () => {
-  if (!scored.value.some((s) => s.piece.id === chosen.value)) chosen.value = ALL
+watch(ruled, () => {
+  if (!ruled.value.some((s) => s.piece.id === chosen.value)) chosen.value = ALL
 })
 
 /** For what rules can be kept: the kind of the piece they are for, and the first class. */
 const kind = computed(() => {
-  const of = piece.value ?? scored.value[0]?.piece
+  const of = piece.value ?? ruled.value[0]?.piece
   return (of && shelf.piece(of.resourceId)?.kind) ?? null
 })
 const ofClass = computed(() => {
@@ -66,9 +67,9 @@ const rules = computed<AttemptRules>({
 
 <template>
   <div class="grid gap-3 content-start">
-    <RulesPanel v-model="rules" :scored="scored.length > 0" :bank="bank" :kind="kind" :of-class="ofClass">
+    <RulesPanel v-model="rules" :scored="ruled.length > 0" :bank="bank" :kind="kind" :of-class="ofClass">
       <USelect
-        v-if="scored.length > 1"
+        v-if="ruled.length > 1"
         v-model="chosen"
         class="w-full"
         :items="choices"

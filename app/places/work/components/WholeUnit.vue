@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { cardOfKind } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
 import { count } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
@@ -36,7 +37,7 @@ const keepOnly = (of: (c: PieceCard) => boolean) => {
         color="neutral"
         variant="outline"
         data-hook="only-checks"
-        @click="keepOnly((c) => c.kind === 'check' || c.kind === 'test')"
+        @click="keepOnly((c) => cardOfKind(c.kind).measures !== null)"
         >Only checks and tests</UButton
       >
       <UButton size="xs" color="neutral" variant="outline" @click="keepOnly((c) => c.role === 'core')"

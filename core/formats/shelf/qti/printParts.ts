@@ -1,4 +1,4 @@
-import { blanksIn, passageParts } from '../../../library'
+import { blanksIn, passageParts, rightInWords } from '../../../library'
 import type { Item, Option } from '../../../library'
 import { element, escapeXml } from '../xml'
 import { paragraph } from './text'
@@ -53,40 +53,41 @@ const choices = (options: readonly Option[]) =>
 const ASKED = { 'response-identifier': 'RESPONSE' }
 type Of<Kind extends Item['kind']> = Extract<Item, { kind: Kind }>
 
+/** How items of a kind are printed; of a kind that the format does not know, as a text that a person scores. */
+const PARTS: { readonly [Kind in Item['kind']]?: (item: Of<Kind>) => Parts } = {
+  single: choiceParts,
+  multiple: choiceParts,
+  numeric: typedParts,
+  text: typedParts,
+  ordering: (item) => ({
+    responses: declared('RESPONSE', 'ordered', 'identifier', item.right),
+    body: element('qti-order-interaction', ASKED, prompt(item.stem), ...choices(item.options)),
+    scoring: template(MATCH),
+  }),
+  matching: matchingParts,
+  blanks: blanksParts,
+  extended: ({ stem, guide, leastWords, mostWords, leastParagraphs }) =>
+    writtenParts(stem, guide, {
+      'data-least-words': leastWords,
+      'data-most-words': mostWords,
+      'data-least-paragraphs': leastParagraphs,
+    }),
+}
+
 /** The parts of an item by its kind. */
 export function partsOf(item: Item): Parts {
-  switch (item.kind) {
-    case 'single':
-    case 'multiple':
-      return choiceParts(item)
-    case 'numeric':
-    case 'text':
-      return typedParts(item)
-    case 'ordering':
-      return {
-        responses: declared('RESPONSE', 'ordered', 'identifier', item.right),
-        body: element('qti-order-interaction', ASKED, prompt(item.stem), ...choices(item.options)),
-        scoring: template(MATCH),
-      }
-    case 'matching':
-      return matchingParts(item)
-    case 'blanks':
-      return blanksParts(item)
-    case 'extended': {
-      const asked = {
-        ...ASKED,
-        'min-strings': 1,
-        'data-least-words': item.leastWords,
-        'data-most-words': item.mostWords,
-        'data-least-paragraphs': item.leastParagraphs,
-      }
-      const guide = item.guide === '' ? '' : rubric('scorer', 'scoring', item.guide)
-      return {
-        responses: declared('RESPONSE', 'single', 'string', []),
-        body: `${guide}${element('qti-extended-text-interaction', asked, prompt(item.stem))}`,
-        scoring: '',
-      }
-    }
+  const print = PARTS[item.kind] as ((item: Item) => Parts) | undefined
+  return print ? print(item) : writtenParts(item.stem, rightInWords(item), {})
+}
+
+/** A text; `guide` tells who scores it what earns the points. */
+function writtenParts(stem: string, guide: string, range: Readonly<Record<string, number>>): Parts {
+  const asked = { ...ASKED, 'min-strings': 1, ...range }
+  const told = guide === '' ? '' : rubric('scorer', 'scoring', guide)
+  return {
+    responses: declared('RESPONSE', 'single', 'string', []),
+    body: `${told}${element('qti-extended-text-interaction', asked, prompt(stem))}`,
+    scoring: '',
   }
 }
 

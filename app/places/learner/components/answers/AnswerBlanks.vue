@@ -1,23 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { passageParts } from '#core/library'
+import type { AnswerInputProps } from './input'
 
 /** Words are written into a text where they are missing. */
-const props = defineProps<{
-  passage: string
-  words: Readonly<Record<string, string>>
-  /** Null: it is no question. */
-  number: number | null
-  spelling: boolean
-}>()
-const emit = defineEmits<{ words: [words: Readonly<Record<string, string>>] }>()
-const parts = computed(() => passageParts(props.passage))
+const props = defineProps<AnswerInputProps<'words-in-blanks'>>()
+const emit = defineEmits<{ value: [words: Readonly<Record<string, string>>] }>()
+const parts = computed(() => passageParts('passage' in props.item ? props.item.passage : ''))
 const count = computed(() => parts.value.filter((p) => 'blank' in p).length)
 const nth = (at: number) => parts.value.slice(0, at + 1).filter((p) => 'blank' in p).length
 function write(blank: string, event: Event): void {
   const text = (event.target as HTMLInputElement).value
-  const { [blank]: _, ...others } = props.words
-  emit('words', text === '' ? others : { ...others, [blank]: text })
+  const { [blank]: _, ...others } = props.value
+  emit('value', text === '' ? others : { ...others, [blank]: text })
 }
 </script>
 
@@ -27,8 +22,8 @@ function write(blank: string, event: Event): void {
       ><input
         v-if="'blank' in part"
         type="text"
-        :value="words[part.blank] ?? ''"
-        :style="{ width: `${Math.max(7, (words[part.blank]?.length ?? 0) + 2)}ch` }"
+        :value="value[part.blank] ?? ''"
+        :style="{ width: `${Math.max(7, (value[part.blank]?.length ?? 0) + 2)}ch` }"
         maxlength="200"
         :aria-label="`Blank ${nth(i)} of ${count} in ${number === null ? 'this sentence' : `question ${number}`}`"
         autocomplete="off"

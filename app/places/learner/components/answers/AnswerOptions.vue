@@ -1,18 +1,21 @@
 <script setup lang="ts">
-import type { Option } from '#core/library'
+import { computed } from 'vue'
+import { optionsOf, takes } from '#core/library'
+import type { AnswerInputProps } from './input'
 
 /** One or several of some options are chosen. */
-const props = defineProps<{
-  /** Parts this group of radio buttons from others. */
-  name: string
-  options: readonly Option[]
-  chosen: readonly string[]
-  takesOne: boolean
-}>()
-const emit = defineEmits<{ one: [id: string]; several: [ids: readonly string[]] }>()
+const props = defineProps<AnswerInputProps<'option-or-none' | 'option-set'>>()
+const emit = defineEmits<{ value: [chosen: string | readonly string[]] }>()
+const options = computed(() => optionsOf(props.item))
+const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
+const chosen = computed((): readonly string[] => {
+  const { value } = props
+  if (value === null) return []
+  return typeof value === 'string' ? [value] : value
+})
 function tick(id: string): void {
-  const next = props.chosen.includes(id) ? props.chosen.filter((c) => c !== id) : [...props.chosen, id]
-  emit('several', next)
+  const isOn = chosen.value.includes(id)
+  emit('value', isOn ? chosen.value.filter((c) => c !== id) : [...chosen.value, id])
 }
 </script>
 
@@ -21,10 +24,10 @@ function tick(id: string): void {
     <input
       v-if="takesOne"
       type="radio"
-      :name="name"
+      :name="item.id"
       :value="o.id"
       :checked="chosen.includes(o.id)"
-      @change="emit('one', o.id)"
+      @change="emit('value', o.id)"
     />
     <input v-else type="checkbox" :checked="chosen.includes(o.id)" @change="tick(o.id)" />
     <span>{{ o.text }}</span>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef } from 'vue'
-import type { Option } from '#core/library'
+import { optionsOf } from '#core/library'
+import type { AnswerInputProps } from './input'
 
 /** Steps are moved up and down until they stand in order; until one was moved, nothing is answered. */
-const props = defineProps<{ options: readonly Option[]; order: readonly string[]; isFinal: boolean }>()
-const emit = defineEmits<{ order: [ids: readonly string[]] }>()
+const props = defineProps<AnswerInputProps<'option-order'>>()
+const emit = defineEmits<{ value: [ids: readonly string[]] }>()
 const list = useTemplateRef<HTMLElement>('list')
 const steps = computed(() => {
-  const placed = props.order.flatMap((id) => props.options.find((o) => o.id === id) ?? [])
-  return [...placed, ...props.options.filter((o) => !props.order.includes(o.id))]
+  const options = optionsOf(props.item)
+  const placed = props.value.flatMap((id) => options.find((o) => o.id === id) ?? [])
+  return [...placed, ...options.filter((o) => !props.value.includes(o.id))]
 })
 
 /** Moves a step by one place, with the focus on it. */
@@ -18,7 +20,7 @@ async function move(at: number, by: 1 | -1): Promise<void> {
   const [id] = ids.splice(at, 1)
   if (props.isFinal || id === undefined || to < 0 || to > ids.length) return
   ids.splice(to, 0, id)
-  emit('order', ids)
+  emit('value', ids)
   await nextTick()
   const row = list.value?.children[to]
   const same = row?.querySelector<HTMLButtonElement>(by === -1 ? '.up:enabled' : '.down:enabled')
@@ -57,7 +59,7 @@ async function move(at: number, by: 1 | -1): Promise<void> {
     </li>
   </ol>
   <p class="note" role="status">
-    {{ order.length === 0 ? 'Not answered yet: move the steps with the arrows.' : 'This is your order.' }}
+    {{ value.length === 0 ? 'Not answered yet: move the steps with the arrows.' : 'This is your order.' }}
   </p>
 </template>
 

@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import type { Option } from '#core/library'
+import { computed } from 'vue'
+import type { AnswerInputProps } from './input'
 
 /** Each prompt gets a partner out of one list. */
-const props = defineProps<{
-  prompts: readonly Option[]
-  partners: readonly Option[]
-  pairs: Readonly<Record<string, string>>
-}>()
-const emit = defineEmits<{ pairs: [pairs: Readonly<Record<string, string>>] }>()
+const props = defineProps<AnswerInputProps<'pairs'>>()
+const emit = defineEmits<{ value: [pairs: Readonly<Record<string, string>>] }>()
+const prompts = computed(() => ('prompts' in props.item ? props.item.prompts : []))
+const partners = computed(() => ('partners' in props.item ? props.item.partners : []))
 function give(prompt: string, partner: string): void {
-  const { [prompt]: _, ...others } = props.pairs
-  emit('pairs', partner === '' ? others : { ...others, [prompt]: partner })
+  const { [prompt]: _, ...others } = props.value
+  emit('value', partner === '' ? others : { ...others, [prompt]: partner })
 }
 </script>
 
@@ -20,8 +19,8 @@ function give(prompt: string, partner: string): void {
       <label>
         <span>{{ p.text }}</span>
         <select
-          :value="pairs[p.id] ?? ''"
-          :class="{ on: p.id in pairs }"
+          :value="value[p.id] ?? ''"
+          :class="{ on: p.id in value }"
           @change="give(p.id, ($event.target as HTMLSelectElement).value)"
         >
           <option value="">choose …</option>

@@ -2,33 +2,30 @@
 import { computed } from 'vue'
 import { wordsIn } from '#core/library'
 import { sayLength } from '../../textLength'
+import type { AnswerInputProps } from './input'
+
+const ANY_LENGTH = { leastWords: 0, mostWords: 0, leastParagraphs: 0 }
 
 /** Several sentences are written, with their words and paragraphs counted. */
-const props = defineProps<{
-  text: string
-  leastWords: number
-  mostWords: number
-  leastParagraphs: number
-  number: number
-  spelling: boolean
-}>()
-const emit = defineEmits<{ text: [text: string] }>()
-const length = computed(() => sayLength(props.text, props))
+const props = defineProps<AnswerInputProps<'prose'>>()
+const emit = defineEmits<{ value: [text: string] }>()
+const wanted = computed(() => ('leastWords' in props.item ? props.item : ANY_LENGTH))
+const length = computed(() => sayLength(props.value, wanted.value))
 const rows = computed(() =>
-  Math.min(16, Math.max(6, Math.ceil(props.leastWords / 9), wordsIn(props.text) / 9)),
+  Math.min(16, Math.max(6, Math.ceil(wanted.value.leastWords / 9), wordsIn(props.value) / 9)),
 )
 </script>
 
 <template>
   <div class="prose-answer">
     <textarea
-      :value="text"
+      :value="value"
       :rows="rows"
       maxlength="20000"
       :aria-label="`Answer to question ${number}`"
       :aria-describedby="`words-${number}`"
       :spellcheck="spelling"
-      @input="emit('text', ($event.target as HTMLTextAreaElement).value)"
+      @input="emit('value', ($event.target as HTMLTextAreaElement).value)"
     />
     <p :id="`words-${number}`" class="note">{{ length }}</p>
   </div>

@@ -1,19 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { readingsOf } from '#core/library'
+import { readingsOf, takes } from '#core/library'
+import type { AnswerInputProps } from './input'
 
 /** A number or a few words are typed. */
-const props = defineProps<{
-  typed: string
-  takesNumber: boolean
-  unit: string
-  number: number
-  spelling: boolean
-}>()
-const emit = defineEmits<{ typed: [text: string] }>()
+const props = defineProps<AnswerInputProps<'typed-number' | 'line'>>()
+const emit = defineEmits<{ value: [text: string] }>()
+const takesNumber = computed(() => takes(props.item.kind, 'typed-number'))
+const unit = computed(() => ('unit' in props.item ? props.item.unit : ''))
 /** Said while typing: what is no number cannot be right, whatever was meant. */
 const isNoNumber = computed(
-  () => props.takesNumber && props.typed.trim() !== '' && readingsOf(props.typed, props.unit).length === 0,
+  () => takesNumber.value && props.value.trim() !== '' && readingsOf(props.value, unit.value).length === 0,
 )
 const noteId = computed(() => `no-number-${props.number}`)
 </script>
@@ -23,14 +20,14 @@ const noteId = computed(() => `no-number-${props.number}`)
     <input
       type="text"
       :inputmode="takesNumber ? 'decimal' : 'text'"
-      :value="typed"
+      :value="value"
       :maxlength="takesNumber ? 60 : 500"
       :aria-label="`Answer to question ${number}`"
       :aria-describedby="isNoNumber ? noteId : undefined"
       autocomplete="off"
       autocapitalize="off"
       :spellcheck="spelling"
-      @input="emit('typed', ($event.target as HTMLInputElement).value)"
+      @input="emit('value', ($event.target as HTMLInputElement).value)"
     />
     <span v-if="unit">{{ unit }}</span>
   </div>

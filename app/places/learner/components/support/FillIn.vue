@@ -39,11 +39,12 @@ function write(of: Readonly<Record<string, string>>): void {
     />
     <AnswerBlanks
       v-else-if="item.kind === 'blanks'"
-      :passage="item.passage"
-      :words="words"
+      :item="item"
+      :value="words"
       :number="null"
+      :is-final="isFinal === true"
       :spelling="spelling"
-      @words="write"
+      @value="write"
     />
     <TwoAnswers
       v-if="elsewhere"

@@ -1,0 +1,3 @@
+import { looksAtViews } from './places'
+
+looksAtViews('classes')
