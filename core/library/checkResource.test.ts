@@ -74,14 +74,8 @@ describe('checkResource', () => {
 })
 
 describe('what sets a kind of piece apart', () => {
-  it('gives rules something to hold on to wherever something is given back', () => {
-    const none = { itemCount: 0 }
-    const some = { itemCount: 3 }
-    for (const kind of ['check', 'test', 'practice-set', 'writing-task', 'project', 'page'] as const)
-      expect(hasRules({ kind, ...none }), kind).toBe(true)
-    for (const kind of ['reading', 'read-aloud', 'word-list', 'video'] as const)
-      expect([hasRules({ kind, ...none }), hasRules({ kind, ...some })], kind).toEqual([false, true])
-    expect(hasRules({ kind: 'link', ...none })).toBe(false)
+  it('gives rules something to hold on to wherever there is something to answer, be it in a reading', () => {
+    expect([hasRules({ itemCount: 0 }), hasRules({ itemCount: 1 })]).toEqual([false, true])
   })
 
   it('keeps checks, tests, texts and copies out of practice of one’s own choice', () => {

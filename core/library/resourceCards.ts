@@ -123,16 +123,9 @@ export function kindsThat(holds: (card: ResourceCard) => boolean): readonly Reso
 }
 
 /**
- * Whether rules of tries, time and what is shown have anything to hold on to in a piece: whoever takes it gives
- * something, be it answers, a text or files.
+ * Whether rules of tries, time and what is shown have anything to hold on to in a piece: it has something to be answered,
+ * written or filled in, whatever its kind. What has nothing of it is done by the learner's word.
  */
-export function hasRules({
-  kind,
-  itemCount,
-}: {
-  readonly kind: ResourceKind
-  readonly itemCount: number
-}): boolean {
-  const { hasCountedTries, takesFiles } = CARDS[kind]
-  return hasCountedTries || takesFiles || itemCount > 0
+export function hasRules({ itemCount }: { readonly itemCount: number }): boolean {
+  return itemCount > 0
 }
