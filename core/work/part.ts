@@ -6,33 +6,41 @@ import type { WorkRefusal } from './refusals'
 import type { Assignment, AssignmentTarget, Draft } from './types'
 
 /**
- * How far somebody's hand reaches on an assignment: all of it, for its author and for who teaches all its
+ * How far somebody's reach reaches on an assignment: all of it, for its author and for who teaches all its
  * classes; else only these of its classes.
  */
-export type Hand = 'whole' | ReadonlySet<ClassId>
+export type WorkReach = 'whole' | ReadonlySet<ClassId>
 
-/** Whose hand reaches how far, of all classes that an assignment goes to. */
-export function handOn(isAuthor: boolean, goesTo: readonly ClassId[], taught: ReadonlySet<ClassId>): Hand {
+/** Whose reach reaches how far, of all classes that an assignment goes to. */
+export function reachOnWork(
+  isAuthor: boolean,
+  goesTo: readonly ClassId[],
+  taught: ReadonlySet<ClassId>,
+): WorkReach {
   if (isAuthor || goesTo.every((id) => taught.has(id))) return 'whole'
   return new Set(goesTo.filter((id) => taught.has(id)))
 }
 
-/** Published as far as the hand reaches: the other classes of held work go on waiting. */
+/** Published as far as the reach reaches: the other classes of held work go on waiting. */
 export function publishedBy(
-  hand: Hand,
+  reach: WorkReach,
   assignment: Assignment,
   goesTo: readonly ClassId[],
   now: Instant,
 ): Assignment {
-  const waiting = new Set(hand === 'whole' ? [] : waitingIn(assignment, goesTo))
-  if (hand !== 'whole') for (const id of hand) waiting.delete(id)
+  const waiting = new Set(reach === 'whole' ? [] : waitingIn(assignment, goesTo))
+  if (reach !== 'whole') for (const id of reach) waiting.delete(id)
   return { ...published(assignment, now), notFor: [...waiting] }
 }
 
-/** Taken back as far as the hand reaches; from all when nothing is left. */
-export function withdrawnBy(hand: Hand, assignment: Assignment, goesTo: readonly ClassId[]): Assignment {
-  if (hand === 'whole') return withdrawn(assignment)
-  const waiting = new Set([...assignment.notFor, ...hand])
+/** Taken back as far as the reach reaches; from all when nothing is left. */
+export function withdrawnBy(
+  reach: WorkReach,
+  assignment: Assignment,
+  goesTo: readonly ClassId[],
+): Assignment {
+  if (reach === 'whole') return withdrawn(assignment)
+  const waiting = new Set([...assignment.notFor, ...reach])
   return goesTo.every((id) => waiting.has(id))
     ? withdrawn(assignment)
     : { ...assignment, notFor: [...waiting] }
@@ -49,17 +57,17 @@ export interface WhereTargetsAre {
 }
 
 /**
- * Whether a change stays within the hand's own classes: their targets, and exceptions among their learners.
+ * Whether a change stays within the reach's own classes: their targets, and exceptions among their learners.
  * Refused when it touches what all classes share, or another class.
  */
 export function checkPart(
-  hand: Hand,
+  reach: WorkReach,
   assignment: Draft,
   draft: Draft,
   where: WhereTargetsAre,
 ): Result<Draft, WorkRefusal> {
-  if (hand === 'whole') return ok(draft)
-  const isOwn = (ids: readonly ClassId[]) => ids.length > 0 && ids.every((id) => hand.has(id))
+  if (reach === 'whole') return ok(draft)
+  const isOwn = (ids: readonly ClassId[]) => ids.length > 0 && ids.every((id) => reach.has(id))
   const ofOthers = (targets: readonly AssignmentTarget[]) =>
     targets.filter((t) => !isOwn(classesOf(t.target, where)))
   const othersIn = (ids: readonly UserId[]) => ids.filter((id) => !isOwn(where.learners.get(id) ?? [])).sort()

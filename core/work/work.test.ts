@@ -4,7 +4,7 @@ import { NO_WINDOW } from '../availability'
 import { asId } from '../base'
 import type { GroupId, PieceId, ResourceId, TrailId } from '../base'
 import { changed, published, withdrawn } from './acts'
-import { checkPart, handOn, publishedBy, withdrawnBy } from './part'
+import { checkPart, reachOnWork, publishedBy, withdrawnBy } from './part'
 import { checkDraft } from './checkDraft'
 import { isSameWork, mergeForBegun } from './merge'
 import { byNeed, needOf } from './need'
@@ -103,9 +103,9 @@ describe('work of several classes', () => {
   const now = at('09-02T08:00')
 
   it('is whole in the hand of its author and of who teaches all of it', () => {
-    expect(handOn(true, [a, b], new Set())).toBe('whole')
-    expect(handOn(false, [a, b], new Set([a, b]))).toBe('whole')
-    expect(handOn(false, [a, b], new Set([b, ids.class('c')]))).toEqual(mine)
+    expect(reachOnWork(true, [a, b], new Set())).toBe('whole')
+    expect(reachOnWork(false, [a, b], new Set([a, b]))).toBe('whole')
+    expect(reachOnWork(false, [a, b], new Set([b, ids.class('c')]))).toEqual(mine)
   })
 
   it('is published and taken back class by class', () => {

@@ -10,7 +10,7 @@ import type { Deps } from '../ground/deps'
 import { givenPiece } from '../settling/givenPiece'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
-import { giveMoreIn } from '../work/giveMore'
+import { giveMoreToLearners } from '../work/giveMore'
 import type { Given } from '../work/giveMore'
 import { answersToScore, draftedAt, pieceOfClass } from './toScore'
 import type { OfClass } from './toScore'
@@ -51,7 +51,7 @@ export async function releaseScores(deps: Deps, actor: Teacher, input: OfClass):
     if (again.size > 0) {
       const { assignmentId, pieceId } = input
       const more = { kind: 'try' as const, pieceId }
-      const given = await giveMoreIn(tx, deps, actor, { assignmentId, learnerIds: [...again], more })
+      const given = await giveMoreToLearners(tx, deps, actor, { assignmentId, learnerIds: [...again], more })
       if (!given.ok) return given
     }
     return ok({ released, returned: again.size, left: drafted.length - released })

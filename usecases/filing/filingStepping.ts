@@ -5,7 +5,7 @@ import { filingOf, saveFiling } from '#db/repositories'
 import { classFor } from '../ground/classAccess'
 import { touching } from '../ground/stepping'
 import type { StepIn, Stepped, SteppingOf } from '../ground/stepping'
-import { turnQueuesIn } from '../settling/turnQueues'
+import { turnQueuesOfClasses } from '../settling/turnQueues'
 import { stepWorks } from '../work/workStepping'
 
 async function stepFiling({ tx, deps, actor, way }: StepIn, command: FilingCommand): Promise<Stepped> {
@@ -20,7 +20,7 @@ async function stepFiling({ tx, deps, actor, way }: StepIn, command: FilingComma
   const done = await stepWorks(tx, deps, actor, works)
   if (!done.ok) return done
   await saveFiling(tx, { ...stands, filing: to })
-  await turnQueuesIn(tx, [classId], deps.clock.now())
+  await turnQueuesOfClasses(tx, [classId], deps.clock.now())
   return ok(touching([classId, ...done.value]))
 }
 

@@ -9,9 +9,9 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
-import { turnQueuesIn } from '../settling/turnQueues'
-import { changeIn, commandOf, doingIn, touchedBy } from '../work/within'
-import type { DoneToWork, WithinRefusal } from '../work/within'
+import { turnQueuesOfClasses } from '../settling/turnQueues'
+import { changeAssignment, commandOf, openWorkSession, idsTouched } from '../work/workSession'
+import type { WorkChange, WorkActRefusal } from '../work/workSession'
 import { workFor } from '../work/workFor'
 
 /** A class's headings and categories, with how many pieces of its work are under each name. */
@@ -49,7 +49,7 @@ async function worksOf(tx: Connection, classId: ClassId) {
 
 export type FilingKept = Result<
   { readonly version: number; readonly works: number },
-  FilingRefusal | WithinRefusal | AccessRefusal
+  FilingRefusal | WorkActRefusal | AccessRefusal
 >
 
 /**
@@ -81,20 +81,20 @@ export async function keepFiling(
         now: stands.version,
       })
     if (same(stands.filing, filing)) return ok({ version: stands.version, works: 0 })
-    const doing = doingIn(tx, deps, actor)
-    const done: DoneToWork[] = []
+    const session = openWorkSession(tx, deps, actor)
+    const done: WorkChange[] = []
     for (const work of await worksOf(tx, classId)) {
       const about = refiled(work.about, renamed)
       if (about === work.about) continue
       const found = await workFor(tx, actor, work.id)
       if (!found.ok) return found
       if (!found.value.goesTo.every((id) => id === classId)) continue
-      const changed = await changeIn(doing, found.value, { ...draftOf(work), about })
+      const changed = await changeAssignment(session, found.value, { ...draftOf(work), about })
       if (!changed.ok) return changed
       done.push(changed.value)
     }
     await saveFiling(tx, { ...stands, filing })
-    await turnQueuesIn(tx, [classId], deps.clock.now())
+    await turnQueuesOfClasses(tx, [classId], deps.clock.now())
     await addToJournal(tx, {
       schoolId: actor.schoolId,
       actorId: actor.userId,

@@ -14,13 +14,13 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { writeDown } from '../work/steps'
-import { withdrawIn } from '../work/withdrawWork'
-import { changeIn, doingIn, makeIn } from '../work/within'
-import type { DoneToWork, WithinRefusal } from '../work/within'
+import { withdrawAssignment } from '../work/withdrawWork'
+import { changeAssignment, openWorkSession, makeAssignment } from '../work/workSession'
+import type { WorkChange, WorkActRefusal } from '../work/workSession'
 import { workAt } from '../work/workFor'
 import { columnsFor } from './columns'
 
-export type PlacedWork = Result<{ readonly works: number }, PlacingRefusal | WithinRefusal>
+export type PlacedWork = Result<{ readonly works: number }, PlacingRefusal | WorkActRefusal>
 
 /**
  * Lays pieces on days for classes and groups, each as work of its own that is held until it is published; all as one
@@ -48,15 +48,19 @@ export async function layPieces(
     )
     const outside = pieces.find((p) => columns.value.some((c) => isOutside(p.on, c.ground.year)))
     if (outside) return refuse({ code: 'placing/outside-year', field: 'on', on: outside.on })
-    const doing = doingIn(tx, deps, actor)
-    const done: DoneToWork[] = []
+    const session = openWorkSession(tx, deps, actor)
+    const done: WorkChange[] = []
     for (const { resourceId, on } of pieces) {
       const of = found.get(resourceId)
       if (!of || !canSeeResource(actor, of)) return refuse({ code: 'access/not-found', what: 'piece' })
       const { title, kind } = of.resource
       const piece = { id: resourceId, revision: of.revision, title, kind }
       const whom = columns.value.map((c) => c.target)
-      const made = await makeIn(doing, placedDraft(piece, { on, stays, targets: whom, meetingDays }), false)
+      const made = await makeAssignment(
+        session,
+        placedDraft(piece, { on, stays, targets: whom, meetingDays }),
+        false,
+      )
       if (!made.ok) return made
       done.push(made.value)
     }
@@ -88,17 +92,17 @@ export async function movePlaced(
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
     const { assignment } = found.value
-    const doing = doingIn(tx, deps, actor)
+    const session = openWorkSession(tx, deps, actor)
     const draft = draftOf(assignment)
     const key = keyOf(input.target)
-    const world = await doing.load(assignment.authorId, found.value.goesTo)
+    const world = await session.load(assignment.authorId, found.value.goesTo)
     const years = [...world.classes.values()].map((c) => c.year)
     if (years.every((year) => isOutside(input.on, year)))
       return refuse({ code: 'placing/outside-year', field: 'on', on: input.on })
     const meetingDays = await meetingDaysOf(tx, draft, key, (classId) => world.classes.get(classId)?.calendar)
     const next = movedTo(draft, { on: input.on, key, alone: input.alone }, meetingDays)
     if (next === null) return refuse({ code: 'placing/not-by-days', field: 'on', title: assignment.title })
-    const done = await changeIn(doing, found.value, next)
+    const done = await changeAssignment(session, found.value, next)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, 'shifted', [done.value])
     return ok({ works: 1 })
@@ -141,8 +145,8 @@ export async function takePlaced(
     const { target } = input
     const next = target ? takenFrom(draftOf(found.value.assignment), keyOf(target)) : null
     const done = next
-      ? await changeIn(doingIn(tx, deps, actor), found.value, next)
-      : await withdrawIn(tx, deps, actor, input)
+      ? await changeAssignment(openWorkSession(tx, deps, actor), found.value, next)
+      : await withdrawAssignment(tx, deps, actor, input)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, next ? 'changed' : 'withdrawn', [done.value])
     return ok({ works: 1 })

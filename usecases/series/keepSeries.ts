@@ -10,9 +10,9 @@ import type { Deps } from '../ground/deps'
 import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
-import { changeIn, doingIn } from '../work/within'
-import type { Doing, DoneToWork } from '../work/within'
-import { withdrawIn } from '../work/withdrawWork'
+import { changeAssignment, openWorkSession } from '../work/workSession'
+import type { WorkSession, WorkChange } from '../work/workSession'
+import { withdrawAssignment } from '../work/withdrawWork'
 import { workFor } from '../work/workFor'
 import { checkMembers, draftsOf, noteSeries, seriesAt } from './seriesAct'
 import type { ActRefusal, SeriesDone } from './seriesAct'
@@ -66,7 +66,7 @@ export async function changeSeries(
     if (!fault.ok) return fault
     if (same(from, to)) return ok({ seriesId: record.id, rows: 0, version: record.version })
     const released = (await rowsOf(tx, [record.id])).get(record.id) ?? []
-    const done = await followRows(doingIn(tx, deps, actor), { from, to, released, ground })
+    const done = await followRows(openWorkSession(tx, deps, actor), { from, to, released, ground })
     if (!done.ok) return done
     await saveSeries(tx, { ...record, series: to })
     const { classId } = from
@@ -101,25 +101,25 @@ interface Following {
 
 /** Changes the work of released rows where the series changed; the first refusal ends it. */
 async function followRows(
-  doing: Doing,
+  session: WorkSession,
   { from, to, released, ground }: Following,
-): Promise<Result<readonly DoneToWork[], ActRefusal>> {
+): Promise<Result<readonly WorkChange[], ActRefusal>> {
   const byRow = (list: Awaited<ReturnType<typeof draftsOf>>) =>
     new Map(list.map((r) => [r.laid.rowId, r.draft]))
-  const was = byRow(await draftsOf(doing.tx, from, ground))
-  const becomes = byRow(await draftsOf(doing.tx, to, ground))
-  const done: DoneToWork[] = []
+  const was = byRow(await draftsOf(session.tx, from, ground))
+  const becomes = byRow(await draftsOf(session.tx, to, ground))
+  const done: WorkChange[] = []
   for (const row of released) {
     const [had, next] = [was.get(row.rowId) ?? null, becomes.get(row.rowId) ?? null]
     if (next !== null && had !== null && same(had, next)) continue
-    const found = await workFor(doing.tx, doing.actor, row.assignmentId)
+    const found = await workFor(session.tx, session.actor, row.assignmentId)
     if (!found.ok) return found
     const { assignment } = found.value
     if (next === null || next.pieces[0]?.resourceId !== assignment.pieces[0]?.resourceId) {
       const position = from.rows.findIndex((r) => r.id === row.rowId) + 1
       if (row.begun > 0)
         return refuse({ code: 'series/row-begun', field: 'rows', row: position, title: assignment.title })
-      const taken = await withdrawIn(doing.tx, doing.deps, doing.actor, {
+      const taken = await withdrawAssignment(session.tx, session.deps, session.actor, {
         assignmentId: assignment.id,
         version: assignment.version,
       })
@@ -127,7 +127,7 @@ async function followRows(
       done.push(taken.value)
       continue
     }
-    const changed = await changeIn(doing, found.value, followed(draftOf(assignment), had, next))
+    const changed = await changeAssignment(session, found.value, followed(draftOf(assignment), had, next))
     if (!changed.ok) return changed
     done.push(changed.value)
   }

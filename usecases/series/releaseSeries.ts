@@ -4,9 +4,9 @@ import type { Teacher } from '#core/access'
 import { addReleases, dropSeries, forgetRelease, releasesOf, saveSeries } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
-import { doingIn, makeIn } from '../work/within'
-import type { DoneToWork } from '../work/within'
-import { withdrawIn } from '../work/withdrawWork'
+import { openWorkSession, makeAssignment } from '../work/workSession'
+import type { WorkChange } from '../work/workSession'
+import { withdrawAssignment } from '../work/withdrawWork'
 import { workFor } from '../work/workFor'
 import { draftsOf, noteSeries, seriesAt } from './seriesAct'
 import type { SeriesDone } from './seriesAct'
@@ -30,12 +30,12 @@ export async function releaseSeries(deps: Deps, actor: Teacher, input: SeriesAtV
     const { id: seriesId, series } = record
     const released = new Set((await rowsOf(tx, [seriesId])).get(seriesId)?.map((r) => r.rowId))
     const before = (await releasesOf(tx, [seriesId])).get(seriesId) ?? new Map<string, AssignmentId>()
-    const doing = doingIn(tx, deps, actor)
-    const done: DoneToWork[] = []
+    const session = openWorkSession(tx, deps, actor)
+    const done: WorkChange[] = []
     const made: { rowId: string; assignmentId: AssignmentId }[] = []
     for (const { laid, draft } of await draftsOf(tx, series, ground)) {
       if (draft === null || released.has(laid.rowId)) continue
-      const one = await makeIn(doing, draft, true)
+      const one = await makeAssignment(session, draft, true)
       if (!one.ok) return one
       if (before.has(laid.rowId)) await forgetRelease(tx, seriesId, laid.rowId)
       made.push({ rowId: laid.rowId, assignmentId: one.value.after.id })
@@ -61,13 +61,13 @@ export async function clearSeries(deps: Deps, actor: Teacher, input: SeriesAtVer
     const { record } = found.value
     const { id: seriesId, series: from } = record
     const released = (await rowsOf(tx, [seriesId])).get(seriesId) ?? []
-    const done: DoneToWork[] = []
+    const done: WorkChange[] = []
     for (const { assignmentId, begun } of released) {
       if (begun > 0) continue
       const work = await workFor(tx, actor, assignmentId)
       if (!work.ok) return work
       const { version } = work.value.assignment
-      const one = await withdrawIn(tx, deps, actor, { assignmentId, version })
+      const one = await withdrawAssignment(tx, deps, actor, { assignmentId, version })
       if (!one.ok) return one
       done.push(one.value)
     }

@@ -10,11 +10,11 @@ import type { Connection, SeriesRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
-import { commandOf, touchedBy } from '../work/within'
-import type { DoneToWork, WithinRefusal } from '../work/within'
+import { commandOf, idsTouched } from '../work/workSession'
+import type { WorkChange, WorkActRefusal } from '../work/workSession'
 import { daysFor } from './showSeries'
 
-export type ActRefusal = WithinRefusal | SeriesRefusal | AccessRefusal
+export type ActRefusal = WorkActRefusal | SeriesRefusal | AccessRefusal
 /** How many rows' work was touched, and the series' version since. */
 export type SeriesDone = Result<
   { readonly seriesId: SeriesId; readonly rows: number; readonly version: number },
@@ -98,7 +98,7 @@ export async function noteSeries(
     readonly classId: ClassId
     readonly from: Series | null
     readonly to: Series | null
-    readonly done: readonly DoneToWork[]
+    readonly done: readonly WorkChange[]
   },
 ): Promise<void> {
   const { what, seriesId, classId, from, to, done } = act
@@ -114,6 +114,6 @@ export async function noteSeries(
   })
 }
 
-function saidOf({ after }: DoneToWork): 'withdrawn' | 'changed' {
+function saidOf({ after }: WorkChange): 'withdrawn' | 'changed' {
   return after.state === 'withdrawn' ? 'withdrawn' : 'changed'
 }

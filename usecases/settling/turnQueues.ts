@@ -34,7 +34,7 @@ export async function queuesIn(
 }
 
 /** Gives learners of classes what waited for them, as far as they have room for it now. */
-export async function turnQueuesIn(
+export async function turnQueuesOfClasses(
   tx: Connection,
   classIds: readonly ClassId[],
   now: Instant,
@@ -54,5 +54,5 @@ export async function turnQueues(deps: Pick<Deps, 'store' | 'clock'>): Promise<n
   const classIds = await classesWithQueue(deps.store.read)
   const due = (await queuesIn(deps.store.read, classIds, now)).flatMap((q) => q.out)
   if (due.length === 0) return 0
-  return deps.store.write((tx) => turnQueuesIn(tx, [...new Set(due.map((q) => q.classId))], now))
+  return deps.store.write((tx) => turnQueuesOfClasses(tx, [...new Set(due.map((q) => q.classId))], now))
 }

@@ -9,16 +9,16 @@ import type { Deps } from '../ground/deps'
 import { groundFor } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
 import { writeDown } from '../work/steps'
-import { changeIn, doingIn, makeIn } from '../work/within'
-import type { Doing, DoneToWork, WithinRefusal } from '../work/within'
-import { withdrawIn } from '../work/withdrawWork'
+import { changeAssignment, openWorkSession, makeAssignment } from '../work/workSession'
+import type { WorkSession, WorkChange, WorkActRefusal } from '../work/workSession'
+import { withdrawAssignment } from '../work/withdrawWork'
 import { workFor } from '../work/workFor'
 import { laidAs } from './layStanding'
 import { havingOf, laidName } from './offers'
 import type { ClassHas } from './offers'
 import { planFor } from './planFor'
 
-export type Answered = Result<{ readonly works: number }, WithinRefusal>
+export type Answered = Result<{ readonly works: number }, WorkActRefusal>
 
 /**
  * A class takes over what its plan offers, or leaves it as it is, for chosen pieces, as one step. What the class made
@@ -45,8 +45,8 @@ export async function answerOffers(
     const asked = has.filter((h) => input.standingIds.includes(h.standingId) && h.offer.kind !== 'settled')
     if (asked.length < new Set(input.standingIds).size)
       return refuse({ code: 'access/not-found', what: 'offer' })
-    const doing = doingIn(tx, deps, actor)
-    const done: DoneToWork[] = []
+    const session = openWorkSession(tx, deps, actor)
+    const done: WorkChange[] = []
     const kept: LaidRecord[] = []
     for (const one of asked) {
       const record = records.get(one.standingId)
@@ -56,7 +56,7 @@ export async function answerOffers(
         kept.push(leftAsIs(record, classId, known))
         continue
       }
-      const taken = await take(doing, { publish: publishes(has), record, one, known })
+      const taken = await take(session, { publish: publishes(has), record, one, known })
       if (!taken.ok) return taken
       done.push(taken.value.done)
       kept.push(taken.value.laid)
@@ -86,23 +86,23 @@ interface Taking {
 }
 
 async function take(
-  doing: Doing,
+  session: WorkSession,
   { publish, record, one, known }: Taking,
-): Promise<Result<{ readonly done: DoneToWork; readonly laid: LaidRecord }, WithinRefusal>> {
+): Promise<Result<{ readonly done: WorkChange; readonly laid: LaidRecord }, WorkActRefusal>> {
   const { classId, assignmentId } = one
   if (assignmentId === null || known?.base == null) {
-    const made = await makeIn(doing, draftFor(record.piece, classId), publish)
+    const made = await makeAssignment(session, draftFor(record.piece, classId), publish)
     return made.ok ? ok({ done: made.value, laid: laidAs(record, classId, made.value) }) : made
   }
-  const found = await workFor(doing.tx, doing.actor, assignmentId)
+  const found = await workFor(session.tx, session.actor, assignmentId)
   if (!found.ok) return found
   const { assignment } = found.value
   if (one.offer.kind === 'gone') {
     const { version } = assignment
-    const gone = await withdrawIn(doing.tx, doing.deps, doing.actor, { assignmentId, version })
+    const gone = await withdrawAssignment(session.tx, session.deps, session.actor, { assignmentId, version })
     return gone.ok ? ok({ done: gone.value, laid: known }) : gone
   }
   const next = withChanges(draftOf(assignment), known.base, settingOfPiece(record.piece))
-  const changed = await changeIn(doing, found.value, next)
+  const changed = await changeAssignment(session, found.value, next)
   return changed.ok ? ok({ done: changed.value, laid: laidAs(record, classId, changed.value) }) : changed
 }

@@ -14,8 +14,8 @@ import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
 import { writeDown } from '../work/steps'
-import { doingIn, makeIn } from '../work/within'
-import type { DoneToWork, WithinRefusal } from '../work/within'
+import { openWorkSession, makeAssignment } from '../work/workSession'
+import type { WorkChange, WorkActRefusal } from '../work/workSession'
 import { havingOf, laidName } from './offers'
 import { planFor } from './planFor'
 
@@ -31,7 +31,7 @@ export interface WouldBe {
   readonly isOver: boolean
 }
 
-type LayRefusal = WithinRefusal | StandingRefusal | AccessRefusal
+type LayRefusal = WorkActRefusal | StandingRefusal | AccessRefusal
 
 /** What laying a plan's standing work onto classes would make, class by class. */
 export async function previewLay(
@@ -137,8 +137,8 @@ export async function layStanding(
       return refuse({ code: 'access/not-found', what: 'piece of standing work' })
     const { has } = await havingOf(tx, plan, standing, classIds)
     const there = new Set(has.flatMap((h) => (h.assignmentId ? [laidName(h)] : [])))
-    const doing = doingIn(tx, deps, actor)
-    const done: DoneToWork[] = []
+    const session = openWorkSession(tx, deps, actor)
+    const done: WorkChange[] = []
     const laid: LaidRecord[] = []
     for (const ground of grounds) {
       const { id: classId, name: className } = ground.record
@@ -148,7 +148,7 @@ export async function layStanding(
           const { title } = record.piece
           return refuse({ code: 'standing/no-place', field: 'window', title, className })
         }
-        const made = await makeIn(doing, draftFor(record.piece, classId), input.publish)
+        const made = await makeAssignment(session, draftFor(record.piece, classId), input.publish)
         if (!made.ok) return made
         done.push(made.value)
         laid.push(laidAs(record, classId, made.value))
@@ -162,6 +162,6 @@ export async function layStanding(
 }
 
 /** What is remembered of a piece that was laid. */
-export function laidAs({ id, piece }: StandingRecord, classId: ClassId, { after }: DoneToWork): LaidRecord {
+export function laidAs({ id, piece }: StandingRecord, classId: ClassId, { after }: WorkChange): LaidRecord {
   return { standingId: id, classId, assignmentId: after.id, base: settingOfPiece(piece), refused: 0 }
 }

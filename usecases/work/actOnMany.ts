@@ -9,12 +9,12 @@ import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { whereIn } from './draft'
 import type { DraftRefusal } from './draft'
-import { publishIn } from './publishWork'
+import { publishAssignment } from './publishWork'
 import type { WorkAtVersion } from './publishWork'
 import { settle } from '../settling/settle'
 import { writeDown } from './steps'
-import type { Doing, DoneToWork } from './within'
-import { withdrawIn } from './withdrawWork'
+import type { WorkSession, WorkChange } from './workSession'
+import { withdrawAssignment } from './withdrawWork'
 import { workAt } from './workFor'
 import { worldLoader } from '../ground/world'
 
@@ -44,7 +44,7 @@ export async function actOnMany(
   input: { readonly works: readonly WorkAtVersion[]; readonly act: ManyAct },
 ): Promise<DoneToMany> {
   return writing(deps.store, async (tx): Promise<DoneToMany> => {
-    const done: DoneToWork[] = []
+    const done: WorkChange[] = []
     // classes and rosters are the same for all of them
     const load = worldLoader(tx, input.act.kind === 'publish' ? 'as-they-stand' : 'as-they-were')
     const asked = new Map(input.works.map((w) => [w.assignmentId, w]))
@@ -59,34 +59,34 @@ export async function actOnMany(
 }
 
 async function actOnOne(
-  doing: Doing,
+  session: WorkSession,
   work: WorkAtVersion,
   act: ManyAct,
-): Promise<Result<DoneToWork, ManyRefusal>> {
-  const { tx, deps, actor, load } = doing
+): Promise<Result<WorkChange, ManyRefusal>> {
+  const { tx, deps, actor, load } = session
   switch (act.kind) {
     case 'publish':
-      return publishIn(tx, deps, actor, work, load)
+      return publishAssignment(tx, deps, actor, work, load)
     case 'withdraw':
-      return withdrawIn(tx, deps, actor, work)
+      return withdrawAssignment(tx, deps, actor, work)
     case 'shift':
-      return shiftIn(doing, work, act.meetings)
+      return shiftIn(session, work, act.meetings)
   }
 }
 
 async function shiftIn(
-  { tx, deps, actor, load }: Doing,
+  { tx, deps, actor, load }: WorkSession,
   work: WorkAtVersion,
   meetings: number,
-): Promise<Result<DoneToWork, ManyRefusal>> {
+): Promise<Result<WorkChange, ManyRefusal>> {
   const found = await workAt(tx, actor, work)
   if (!found.ok) return found
-  const { assignment: before, hand } = found.value
+  const { assignment: before, reach } = found.value
   const world = await load(before.authorId, namedClasses(before))
   const where = whereIn(world)
   const moved = shifted(before, meetings, world.around.grounds, where)
   if (!moved.ok) return moved
-  const part = checkPart(hand, before, moved.value, where)
+  const part = checkPart(reach, before, moved.value, where)
   if (!part.ok) return part
   const next = changed(before, moved.value, (await begunIn(tx, before.id)).pieces)
   if (!next.ok) return next

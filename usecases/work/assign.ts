@@ -5,12 +5,12 @@ import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { writeDown } from './steps'
-import { doingIn, makeIn } from './within'
-import type { WithinRefusal } from './within'
+import { openWorkSession, makeAssignment } from './workSession'
+import type { WorkActRefusal } from './workSession'
 
 export type Assigned = Result<
   { readonly assignmentId: AssignmentId; readonly learners: number },
-  WithinRefusal
+  WorkActRefusal
 >
 
 /**
@@ -23,7 +23,7 @@ export async function assign(
   input: { readonly draft: Draft; readonly publish: boolean },
 ): Promise<Assigned> {
   return writing(deps.store, async (tx): Promise<Assigned> => {
-    const done = await makeIn(doingIn(tx, deps, actor), input.draft, input.publish)
+    const done = await makeAssignment(openWorkSession(tx, deps, actor), input.draft, input.publish)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, input.publish ? 'published' : 'made', [done.value])
     return ok({ assignmentId: done.value.after.id, learners: done.value.learners })

@@ -5,11 +5,11 @@ import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { writeDown } from './steps'
-import { changeIn, doingIn } from './within'
-import type { WithinRefusal } from './within'
+import { changeAssignment, openWorkSession } from './workSession'
+import type { WorkActRefusal } from './workSession'
 import { workAt } from './workFor'
 
-export type Changed = Result<{ readonly learners: number }, WithinRefusal>
+export type Changed = Result<{ readonly learners: number }, WorkActRefusal>
 
 /**
  * Replaces an assignment's settings, and publishes it in the same act when asked to.
@@ -29,7 +29,12 @@ export async function changeWork(
   return writing(deps.store, async (tx): Promise<Changed> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    const done = await changeIn(doingIn(tx, deps, actor), found.value, input.draft, input.publish)
+    const done = await changeAssignment(
+      openWorkSession(tx, deps, actor),
+      found.value,
+      input.draft,
+      input.publish,
+    )
     if (!done.ok) return done
     await writeDown(tx, deps, actor, input.publish ? 'published' : 'changed', [done.value])
     return ok({ learners: done.value.learners })

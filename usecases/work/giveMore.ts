@@ -29,14 +29,19 @@ interface MoreFor {
  * is done, and 0 learners are told.
  */
 export async function giveMore(deps: Deps, actor: Teacher, input: MoreFor): Promise<Given> {
-  return writing(deps.store, (tx) => giveMoreIn(tx, deps, actor, input))
+  return writing(deps.store, (tx) => giveMoreToLearners(tx, deps, actor, input))
 }
 
 /** The same as a part of another act. */
-export async function giveMoreIn(tx: Connection, deps: Deps, actor: Teacher, input: MoreFor): Promise<Given> {
+export async function giveMoreToLearners(
+  tx: Connection,
+  deps: Deps,
+  actor: Teacher,
+  input: MoreFor,
+): Promise<Given> {
   const found = await workFor(tx, actor, input.assignmentId)
   if (!found.ok) return found
-  const { assignment, hand } = found.value
+  const { assignment, reach } = found.value
   if (assignment.state === 'withdrawn') return refuse({ code: 'work/withdrawn', field: 'state' })
   const { more } = input
   if (more.kind === 'try' && !assignment.pieces.some((p) => p.id === more.pieceId))
@@ -54,7 +59,7 @@ export async function giveMoreIn(tx: Connection, deps: Deps, actor: Teacher, inp
   if (same(settingOf(next), settingOf(assignment))) return ok({ learners: 0 })
   const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment, load)
   if (!world.ok) return world
-  const part = checkPart(hand, assignment, next, whereIn(world.value))
+  const part = checkPart(reach, assignment, next, whereIn(world.value))
   if (!part.ok) return part
   await saveAssignment(tx, next)
   const settled = await settle(tx, next, world.value, deps.clock.now())

@@ -10,7 +10,7 @@ import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { settle } from '../settling/settle'
 import { writeDown } from './steps'
-import type { DoneToWork } from './within'
+import type { WorkChange } from './workSession'
 import { workAt } from './workFor'
 import { worldLoader } from '../ground/world'
 
@@ -25,7 +25,7 @@ export interface WorkAtVersion {
 /** Publishes held (or withdrawn) work: for every class, or for those that the actor teaches. */
 export async function publishWork(deps: Deps, actor: Teacher, input: WorkAtVersion): Promise<Published> {
   return writing(deps.store, async (tx): Promise<Published> => {
-    const done = await publishIn(tx, deps, actor, input)
+    const done = await publishAssignment(tx, deps, actor, input)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, 'published', [done.value])
     return ok({ learners: done.value.learners })
@@ -33,22 +33,22 @@ export async function publishWork(deps: Deps, actor: Teacher, input: WorkAtVersi
 }
 
 /** The same within an act that consists of more. */
-export async function publishIn(
+export async function publishAssignment(
   tx: Connection,
   deps: Deps,
   actor: Teacher,
   input: WorkAtVersion,
   load = worldLoader(tx, 'as-they-stand'),
-): Promise<Result<DoneToWork, PublishRefusal>> {
+): Promise<Result<WorkChange, PublishRefusal>> {
   const found = await workAt(tx, actor, input)
   if (!found.ok) return found
-  const { assignment: before, goesTo, hand } = found.value
+  const { assignment: before, goesTo, reach } = found.value
   const now = deps.clock.now()
   const world = await load(before.authorId, namedClasses(before))
   // what is published anew goes by how groups stand now; of what learners have, the groups stay
   const known = before.state === 'published' ? before.ruled : []
   const after = {
-    ...publishedBy(hand, before, goesTo, now),
+    ...publishedBy(reach, before, goesTo, now),
     ruled: ruledNow(before, world.groups, known),
   }
   await saveAssignment(tx, after)

@@ -10,10 +10,10 @@ import { workFor } from './workFor'
 export async function showWork(deps: Deps, actor: Teacher, assignmentId: AssignmentId) {
   const found = await workFor(deps.store.read, actor, assignmentId)
   if (!found.ok) return found
-  const { assignment, hand } = found.value
+  const { assignment, reach } = found.value
   const { id, version, state } = assignment
   const { learners: begun, pieces: byPiece } = await begunIn(deps.store.read, id)
   const begunOf = Object.fromEntries(byPiece)
   const draft = draftOf(assignment)
-  return ok({ id, version, state, begun, begunOf, draft, isWhole: hand === 'whole' })
+  return ok({ id, version, state, begun, begunOf, draft, isWhole: reach === 'whole' })
 }

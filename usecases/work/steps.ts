@@ -3,8 +3,8 @@ import type { WorkAct } from '#core/work'
 import { addToJournal } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { commandOf, touchedBy } from './within'
-import type { DoneToWork } from './within'
+import { commandOf, idsTouched } from './workSession'
+import type { WorkChange } from './workSession'
 
 /** Writes an act on one or several assignments down, so that it can be taken back as one step. */
 export async function writeDown(
@@ -12,7 +12,7 @@ export async function writeDown(
   deps: Deps,
   actor: Teacher,
   what: WorkAct,
-  done: readonly Omit<DoneToWork, 'learners'>[],
+  done: readonly Omit<WorkChange, 'learners'>[],
 ): Promise<void> {
   const steps = done.map((one) => commandOf(what, one))
   const [first] = steps
@@ -20,7 +20,7 @@ export async function writeDown(
   await addToJournal(tx, {
     schoolId: actor.schoolId,
     actorId: actor.userId,
-    touches: touchedBy(done),
+    touches: idsTouched(done),
     at: deps.clock.now(),
     command: steps.length === 1 ? first : { kind: 'works', what, steps },
   })

@@ -8,7 +8,7 @@ import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import type { WorkAtVersion } from './publishWork'
 import { writeDown } from './steps'
-import type { DoneToWork } from './within'
+import type { WorkChange } from './workSession'
 import { workAt } from './workFor'
 
 export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
@@ -19,7 +19,7 @@ export type Withdrawn = Result<{ readonly done: true }, AccessRefusal>
  */
 export async function withdrawWork(deps: Deps, actor: Teacher, input: WorkAtVersion): Promise<Withdrawn> {
   return writing(deps.store, async (tx): Promise<Withdrawn> => {
-    const done = await withdrawIn(tx, deps, actor, input)
+    const done = await withdrawAssignment(tx, deps, actor, input)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, 'withdrawn', [done.value])
     return ok({ done: true })
@@ -27,16 +27,16 @@ export async function withdrawWork(deps: Deps, actor: Teacher, input: WorkAtVers
 }
 
 /** The same within an act that consists of more. */
-export async function withdrawIn(
+export async function withdrawAssignment(
   tx: Connection,
   deps: Deps,
   actor: Teacher,
   input: WorkAtVersion,
-): Promise<Result<DoneToWork, AccessRefusal>> {
+): Promise<Result<WorkChange, AccessRefusal>> {
   const found = await workAt(tx, actor, input)
   if (!found.ok) return found
-  const { assignment: before, goesTo, hand } = found.value
-  const after = withdrawnBy(hand, before, goesTo)
+  const { assignment: before, goesTo, reach } = found.value
+  const after = withdrawnBy(reach, before, goesTo)
   await saveAssignment(tx, after)
   const had = before.state === 'published' ? await learnerWorkOf(tx, [before.id]) : []
   if (after.state === 'published') await dropLearnerWork(tx, after.id, after.notFor)

@@ -2,16 +2,16 @@ import { ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, Result } from '#core/base'
 import { canAssignTo, canSeeWork } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
-import { handOn, namedClasses } from '#core/work'
-import type { Assignment, Hand } from '#core/work'
+import { reachOnWork, namedClasses } from '#core/work'
+import type { Assignment, WorkReach } from '#core/work'
 import { assignmentById, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 
-/** An assignment, the classes it goes to, and how far the actor's hand reaches on it. */
-export interface WorkInHand {
+/** An assignment, the classes it goes to, and how far the actor's reach reaches on it. */
+export interface WorkInReach {
   readonly assignment: Assignment
   readonly goesTo: readonly ClassId[]
-  readonly hand: Hand
+  readonly reach: WorkReach
 }
 
 /** An assignment the actor may change, as far as they may; what they may not see is not found. */
@@ -19,7 +19,7 @@ export async function workFor(
   tx: Connection,
   actor: Teacher,
   id: AssignmentId,
-): Promise<Result<WorkInHand, AccessRefusal>> {
+): Promise<Result<WorkInReach, AccessRefusal>> {
   const assignment = await assignmentById(tx, id)
   if (!assignment) return refuse({ code: 'access/not-found', what: 'assignment' })
   const { schoolId, authorId } = assignment
@@ -28,7 +28,7 @@ export async function workFor(
   if (!canSeeWork(actor, { schoolId, authorId, classTeacherIds: [...teachers.values()].flat() }))
     return refuse({ code: 'access/not-found', what: 'assignment' })
   const taught = goesTo.filter((c) => canAssignTo(actor, { schoolId, teacherIds: teachers.get(c) ?? [] }))
-  return ok({ assignment, goesTo, hand: handOn(authorId === actor.userId, goesTo, new Set(taught)) })
+  return ok({ assignment, goesTo, reach: reachOnWork(authorId === actor.userId, goesTo, new Set(taught)) })
 }
 
 /** The same, as it stood at `version`; refused when somebody changed it meanwhile. */
@@ -36,7 +36,7 @@ export async function workAt(
   tx: Connection,
   actor: Teacher,
   of: { readonly assignmentId: AssignmentId; readonly version: number },
-): Promise<Result<WorkInHand, AccessRefusal>> {
+): Promise<Result<WorkInReach, AccessRefusal>> {
   const found = await workFor(tx, actor, of.assignmentId)
   if (!found.ok || found.value.assignment.version === of.version) return found
   const now = found.value.assignment.version

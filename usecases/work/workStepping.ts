@@ -49,13 +49,13 @@ async function stepWork(
 ): Promise<WorksStepped> {
   const found = await workFor(tx, actor, command.assignmentId)
   if (!found.ok) return found
-  const { assignment, goesTo, hand } = found.value
+  const { assignment, goesTo, reach } = found.value
   const next = stepped(assignment, command, await begunIn(tx, assignment.id), deps.clock.now())
   if (!next.ok) return next
   const world = await worldLoader(tx)(assignment.authorId, namedClasses(next.value))
-  const part = checkPart(hand, assignment, next.value, whereIn(world))
+  const part = checkPart(reach, assignment, next.value, whereIn(world))
   if (!part.ok) return part
-  if (hand !== 'whole' && next.value.state !== assignment.state)
+  if (reach !== 'whole' && next.value.state !== assignment.state)
     return refuse({ code: 'work/not-whole', field: 'targets' })
   await saveAssignment(tx, next.value)
   const now = deps.clock.now()

@@ -10,11 +10,11 @@ import type { Deps } from '../ground/deps'
 import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
 import { settle } from '../settling/settle'
-import type { WorkInHand } from './workFor'
+import type { WorkInReach } from './workFor'
 import { worldLoader } from '../ground/world'
 
 /** What an act made of an assignment, and how many learners it reaches. */
-export interface DoneToWork {
+export interface WorkChange {
   /** Null: it was not there. */
   readonly before: Assignment | null
   readonly after: Assignment
@@ -22,7 +22,7 @@ export interface DoneToWork {
 }
 
 /** In what an act that consists of more than one assignment is done; the world is loaded once for all of them. */
-export interface Doing {
+export interface WorkSession {
   readonly tx: Connection
   readonly deps: Deps
   readonly actor: Teacher
@@ -30,18 +30,22 @@ export interface Doing {
 }
 
 /** An act on several assignments begins. */
-export function doingIn(tx: Connection, deps: Deps, actor: Teacher): Doing {
+export function openWorkSession(tx: Connection, deps: Deps, actor: Teacher): WorkSession {
   return { tx, deps, actor, load: worldLoader(tx, 'as-they-stand') }
 }
 
-export type WithinRefusal = DraftRefusal | AvailabilityRefusal | WorkRefusal
-export type DoneWithin = Result<DoneToWork, WithinRefusal>
+export type WorkActRefusal = DraftRefusal | AvailabilityRefusal | WorkRefusal
+export type WorkChanged = Result<WorkChange, WorkActRefusal>
 
 /**
  * Makes an assignment, held or published at once. Refused when a window cannot stand in a class or nobody is reached.
  */
-export async function makeIn(doing: Doing, draft: Draft, publish: boolean): Promise<DoneWithin> {
-  const { tx, deps, actor, load } = doing
+export async function makeAssignment(
+  session: WorkSession,
+  draft: Draft,
+  publish: boolean,
+): Promise<WorkChanged> {
+  const { tx, deps, actor, load } = session
   const world = await checkedDraft(tx, actor, actor.userId, draft, null, load)
   if (!world.ok) return world
   const now = deps.clock.now()
@@ -66,21 +70,21 @@ export async function makeIn(doing: Doing, draft: Draft, publish: boolean): Prom
  * Gives an assignment other settings, and publishes it in the same act when asked to; who has begun loses no time, and
  * no piece they have begun is exchanged.
  */
-export async function changeIn(
-  doing: Doing,
-  { assignment, goesTo, hand }: WorkInHand,
+export async function changeAssignment(
+  session: WorkSession,
+  { assignment, goesTo, reach }: WorkInReach,
   draft: Draft,
   publish = false,
-): Promise<DoneWithin> {
-  const { tx, deps, actor, load } = doing
+): Promise<WorkChanged> {
+  const { tx, deps, actor, load } = session
   const next = changed(assignment, draft, (await begunIn(tx, assignment.id)).pieces)
   if (!next.ok) return next
   const world = await checkedDraft(tx, actor, assignment.authorId, draft, assignment, load)
   if (!world.ok) return world
-  const part = checkPart(hand, assignment, draft, whereIn(world.value))
+  const part = checkPart(reach, assignment, draft, whereIn(world.value))
   if (!part.ok) return part
   const now = deps.clock.now()
-  const stands = publish ? publishedBy(hand, next.value, goesTo, now) : next.value
+  const stands = publish ? publishedBy(reach, next.value, goesTo, now) : next.value
   const isOut = stands.state === 'published'
   const ruled = isOut ? ruledNow(stands, world.value.groups, assignment.ruled) : stands.ruled
   const after = { ...stands, ruled }
@@ -92,13 +96,13 @@ export async function changeIn(
 /** What was done to one assignment, as a step that can be taken back. */
 export function commandOf(
   what: WorkCommand['what'],
-  { before, after }: Omit<DoneToWork, 'learners'>,
+  { before, after }: Omit<WorkChange, 'learners'>,
 ): WorkCommand {
   const from = before === null ? null : settingOf(before)
   return { kind: 'work', what, assignmentId: after.id, from, to: settingOf(after) }
 }
 
 /** Everything an act on work touches, for the history: the work and its classes. */
-export function touchedBy(done: readonly Omit<DoneToWork, 'learners'>[]): readonly string[] {
+export function idsTouched(done: readonly Omit<WorkChange, 'learners'>[]): readonly string[] {
   return [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))]
 }
