@@ -9,7 +9,7 @@ import type { ResourceKind } from '../library'
 import { NO_ABOUT, plainPiece, rulesSuiting } from '../work'
 import type { AssignmentTarget, Draft } from '../work'
 import { staysOf, throughOf } from './days'
-import type { Placed, PlacedDays } from './types'
+import type { LaidDays, PlacedDays } from './types'
 
 /** What is laid: the piece in the form that is given out. */
 export interface PieceToLay {
@@ -62,7 +62,7 @@ export function placedDraft(
  * Where work lies for a target by whole days; null where a moment of it hangs on a lesson, has a time of its own, or
  * where it is listed, closes or is put away at another time than it opens and is due.
  */
-export function placedFor(draft: Pick<Draft, 'window' | 'targets'>, key: string): Placed | null {
+export function placedFor(draft: Pick<Draft, 'window' | 'targets'>, key: string): LaidDays | null {
   const of = draft.targets.find((t) => keyOf(t.target) === key)
   if (!of) return null
   const { listed, opens, due, closes, putAway } = { ...draft.window, ...of.overrides.window }
@@ -86,7 +86,7 @@ export function movedTo(
   if (lead === null) return null
   // one that was moved alone goes on alone
   const isAlone = to.alone || lead.isOwn
-  const daysOf = (of: string, was: Placed): PlacedDays => {
+  const daysOf = (of: string, was: LaidDays): PlacedDays => {
     const meets = meetingDays.get(of) ?? []
     return { opensOn: on, throughOn: throughOf(on, meets, staysOf(was, meets)) }
   }

@@ -16,7 +16,7 @@ export interface PlacedDays {
  * Where a piece lies for one class or group. `isOwn`: it was moved for them alone, and no longer goes with the
  * others.
  */
-export interface Placed extends PlacedDays {
+export interface LaidDays extends PlacedDays {
   readonly isOwn: boolean
 }
 
@@ -27,7 +27,7 @@ export interface ToLay {
 }
 
 /** Where work lies for one column. */
-export interface LiesAt extends Placed {
+export interface LiesAt extends LaidDays {
   readonly key: string
   /** It lies on whole days, and can be moved; else it hangs on a lesson, or has moments of its own. */
   readonly isByDays: boolean

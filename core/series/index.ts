@@ -12,7 +12,7 @@ export type {
   LaidRow,
   NotReleased,
   Overlap,
-  Placed,
+  RowDaysOrWhy,
   RowDays,
   RowFor,
   Series,

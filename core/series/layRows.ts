@@ -1,6 +1,6 @@
 import { addDays, weekdayOf } from '../base'
 import type { IsoDay } from '../base'
-import type { LaidRow, Placed, RowDays, SeriesDays, SeriesPlan, SeriesRow, SeriesRule } from './types'
+import type { LaidRow, RowDaysOrWhy, RowDays, SeriesDays, SeriesPlan, SeriesRow, SeriesRule } from './types'
 
 /** When the place of a row opens by the rule, and through which day; `insteadOf` where a closure stood in the way. */
 interface Slot {
@@ -39,7 +39,7 @@ function laid(row: SeriesRow, slot: Slot | null, rule: SeriesRule, { lastOn }: S
 
 const PAST = { days: null, why: 'past-the-year' } as const
 
-function placed({ opensOn, throughOn }: RowDays, lastOn: IsoDay): Placed {
+function placed({ opensOn, throughOn }: RowDays, lastOn: IsoDay): RowDaysOrWhy {
   if (opensOn === null || throughOn === null) return { days: null, why: 'no-day' }
   if (opensOn > lastOn) return PAST
   return throughOn < opensOn ? { days: null, why: 'ends-first' } : { days: { opensOn, throughOn }, why: null }

@@ -87,16 +87,16 @@ export interface WholeDays {
 }
 
 /** Days that are both there, or why it is not released. */
-export type Placed =
+export type RowDaysOrWhy =
   { readonly days: WholeDays; readonly why: null } | { readonly days: null; readonly why: NotReleased }
 
 /** A row as it is laid out. */
-export type LaidRow = Placed & {
+export type LaidRow = RowDaysOrWhy & {
   readonly rowId: string
   /** The day on which it would have opened, had the school been open; null: it opens as planned. */
   readonly insteadOf: IsoDay | null
   /** For whom it is otherwise, in the order of the row's own. */
-  readonly others: readonly (Placed & { readonly target: Target })[]
+  readonly others: readonly (RowDaysOrWhy & { readonly target: Target })[]
 }
 
 /** Two rows that are open on the same day, for everybody or for one group or learner. */

@@ -19,13 +19,16 @@ export function cellsOf(organiser: Organiser): readonly OrganiserCell[] {
   return placesOf(organiser).map(([id, of]) => ({ id, of, given: organiser.filled[id] ?? null }))
 }
 
-type Placed = readonly [id: string, of: CellPlace]
+type PlacedCell = readonly [id: string, of: CellPlace]
 
-function placesOf(organiser: Organiser): readonly Placed[] {
+function placesOf(organiser: Organiser): readonly PlacedCell[] {
   switch (organiser.kind) {
     case 'table':
       return organiser.rows.flatMap((row, r) =>
-        organiser.columns.map((column, c): Placed => [`r${r + 1}c${c + 1}`, { kind: 'table', column, row }]),
+        organiser.columns.map((column, c): PlacedCell => [
+          `r${r + 1}c${c + 1}`,
+          { kind: 'table', column, row },
+        ]),
       )
     case 'web':
       return numbered(organiser.branches).map((n) => [`b${n}`, { kind: 'branch', number: n }])
@@ -34,7 +37,7 @@ function placesOf(organiser: Organiser): readonly Placed[] {
     case 'claim':
       return [
         ['claim', { kind: 'claim' }],
-        ...numbered(organiser.reasons).flatMap((n): readonly Placed[] => [
+        ...numbered(organiser.reasons).flatMap((n): readonly PlacedCell[] => [
           [`reason${n}`, { kind: 'reason', number: n }],
           [`evidence${n}`, { kind: 'evidence', number: n }],
         ]),

@@ -6,12 +6,12 @@ import type { WorkRefusal } from './refusals'
 import type { Assignment, AssignmentTarget, Draft } from './types'
 
 /**
- * How far somebody's reach reaches on an assignment: all of it, for its author and for who teaches all its
+ * How far somebody reaches on an assignment: all of it, for its author and for who teaches all its
  * classes; else only these of its classes.
  */
 export type WorkReach = 'whole' | ReadonlySet<ClassId>
 
-/** Whose reach reaches how far, of all classes that an assignment goes to. */
+/** Who reaches how far, of all classes that an assignment goes to. */
 export function reachOnWork(
   isAuthor: boolean,
   goesTo: readonly ClassId[],
@@ -21,7 +21,7 @@ export function reachOnWork(
   return new Set(goesTo.filter((id) => taught.has(id)))
 }
 
-/** Published as far as the reach reaches: the other classes of held work go on waiting. */
+/** Published as far as somebody reaches: the other classes of held work go on waiting. */
 export function publishedBy(
   reach: WorkReach,
   assignment: Assignment,
@@ -33,7 +33,7 @@ export function publishedBy(
   return { ...published(assignment, now), notFor: [...waiting] }
 }
 
-/** Taken back as far as the reach reaches; from all when nothing is left. */
+/** Taken back as far as somebody reaches; from all when nothing is left. */
 export function withdrawnBy(
   reach: WorkReach,
   assignment: Assignment,
@@ -57,7 +57,7 @@ export interface WhereTargetsAre {
 }
 
 /**
- * Whether a change stays within the reach's own classes: their targets, and exceptions among their learners.
+ * Whether a change stays within the own classes of who makes it: their targets, and exceptions among their learners.
  * Refused when it touches what all classes share, or another class.
  */
 export function checkPart(

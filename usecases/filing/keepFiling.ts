@@ -98,7 +98,7 @@ export async function keepFiling(
     await addToJournal(tx, {
       schoolId: actor.schoolId,
       actorId: actor.userId,
-      touches: [...new Set([classId, ...touchedBy(done)])],
+      touches: [...new Set([classId, ...idsTouched(done)])],
       at: deps.clock.now(),
       command: {
         kind: 'filing',

@@ -6,7 +6,7 @@ import type { Target } from '#core/audience'
 import { resolveWindow } from '#core/availability'
 import { schoolDays } from '#core/calendar'
 import { MOST_DAYS, placedFor } from '#core/placing'
-import type { LiesAt, Placed, PlacedStone, PlacingRefusal } from '#core/placing'
+import type { LiesAt, LaidDays, PlacedStone, PlacingRefusal } from '#core/placing'
 import type { Assignment } from '#core/work'
 import { assignmentIdsNear, assignmentsById, begunBy, formName, formsInShort } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -95,7 +95,7 @@ function resolvedDays(
   { window, publishedAt, createdAt }: Assignment,
   own: Partial<Assignment['window']>,
   { ground }: PlacingColumn['ground'],
-): Pick<Placed, 'opensOn' | 'throughOn'> | null {
+): Pick<LaidDays, 'opensOn' | 'throughOn'> | null {
   const resolved = resolveWindow({ ...window, ...own }, ground)
   if (!resolved.ok) return null
   const { opens, listed, due, closes } = resolved.value

@@ -108,7 +108,7 @@ export async function noteSeries(
   await addToJournal(tx, {
     schoolId: actor.schoolId,
     actorId: actor.userId,
-    touches: [...new Set([seriesId, classId, ...touchedBy(done)])],
+    touches: [...new Set([seriesId, classId, ...idsTouched(done)])],
     at: deps.clock.now(),
     command: { kind: 'series', what, seriesId, from, to, works },
   })

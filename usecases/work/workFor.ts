@@ -7,7 +7,7 @@ import type { Assignment, WorkReach } from '#core/work'
 import { assignmentById, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 
-/** An assignment, the classes it goes to, and how far the actor's reach reaches on it. */
+/** An assignment, the classes it goes to, and how far the actor reaches on it. */
 export interface WorkInReach {
   readonly assignment: Assignment
   readonly goesTo: readonly ClassId[]

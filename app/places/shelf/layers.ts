@@ -1,7 +1,7 @@
 import type { OnTheWay, Way } from '#core/library'
 
 /** A standard with its place in the drawing: columns from left to right, rows from the top. */
-export interface Placed extends OnTheWay {
+export interface PlacedInDrawing extends OnTheWay {
   readonly column: number
   readonly row: number
 }
@@ -10,7 +10,7 @@ export interface Placed extends OnTheWay {
 export function layers(nodes: readonly OnTheWay[], ways: readonly Way[]) {
   const most = Math.max(0, ...nodes.map((n) => n.steps))
   const taken = new Map<number, number>()
-  const placed = nodes.map((node): Placed => {
+  const placed = nodes.map((node): PlacedInDrawing => {
     const column = most - node.steps
     const row = taken.get(column) ?? 0
     taken.set(column, row + 1)

@@ -23,7 +23,7 @@ const textIn = (of: Json, name: string): string => {
 }
 const idIn = (of: unknown): string => (isJson(of) ? textIn(of, 'identifier') : '')
 
-interface Placed {
+interface SequencedStandard {
   readonly id: string
   readonly code: string
   readonly text: string
@@ -76,7 +76,7 @@ function take(items: readonly Json[], relations: readonly Json[]) {
       .map((r) => [idIn(r.originNodeURI), Number(r.sequenceNumber)]),
   )
   const seen = new Set<string>()
-  const taken: Placed[] = []
+  const taken: SequencedStandard[] = []
   const rows: ShelfRow[] = []
   for (const [i, item] of items.entries()) {
     const id = textIn(item, 'identifier')
@@ -104,7 +104,7 @@ function faultOf(code: string, words: string, seen: ReadonlySet<string>): Shortf
 }
 
 /** The tree top down, each part in the order of its sequence numbers. */
-function inTree(taken: readonly Placed[], relations: readonly Json[]): readonly ReadStandard[] {
+function inTree(taken: readonly SequencedStandard[], relations: readonly Json[]): readonly ReadStandard[] {
   const byId = new Map(taken.map((t) => [t.id, t]))
   const parents = new Map<string, string>()
   const requires = new Map<string, string[]>()
@@ -115,9 +115,9 @@ function inTree(taken: readonly Placed[], relations: readonly Json[]): readonly 
     if (type === 'isChildOf' && !parents.has(from.id)) parents.set(from.id, to.id)
     if (type === 'precedes') requires.set(to.id, [...(requires.get(to.id) ?? []), from.code])
   }
-  const held = new Map<string | undefined, Placed[]>()
+  const held = new Map<string | undefined, SequencedStandard[]>()
   for (const t of taken) held.set(parents.get(t.id), [...(held.get(parents.get(t.id)) ?? []), t])
-  const levelOf = (t: Placed): StandardLevel => {
+  const levelOf = (t: SequencedStandard): StandardLevel => {
     const named = STANDARD_LEVELS.find((level) => level === t.type.toLowerCase())
     const below = held.get(t.id) ?? []
     if (named) return named
@@ -126,7 +126,7 @@ function inTree(taken: readonly Placed[], relations: readonly Json[]): readonly 
   }
   const list: ReadStandard[] = []
   const done = new Set<string>()
-  const walk = (t: Placed): void => {
+  const walk = (t: SequencedStandard): void => {
     if (done.has(t.id)) return
     done.add(t.id)
     const parent = byId.get(parents.get(t.id) ?? '')?.code ?? null
@@ -141,7 +141,7 @@ function inTree(taken: readonly Placed[], relations: readonly Json[]): readonly 
   return list
 }
 
-const inSequence = (list: readonly Placed[]) => [...list].sort((a, b) => a.sequence - b.sequence)
+const inSequence = (list: readonly SequencedStandard[]) => [...list].sort((a, b) => a.sequence - b.sequence)
 
 function leftOut(relations: readonly Json[]): readonly ShelfRow[] {
   const counts = new Map<string, number>()
