@@ -12,7 +12,7 @@ import { onThisThread } from '#usecases/ground/heavy'
 import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
-import { runOverTime } from './overTime'
+import { runClassWork } from './classWork'
 import { fillPages } from './pages'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
@@ -49,6 +49,6 @@ await openAsPractice(deps, school)
 await writeTexts(deps, school, clock)
 await buildBoats(deps, school)
 await fillPages(deps, school, clock)
-await runOverTime(deps, school)
+await runClassWork(deps, school)
 await store.settle()
 store.close()

@@ -25,7 +25,7 @@ export { countedRatio, keptScore, scoreAttempt, shownPoints } from './scoreAttem
 export { scoredByHand } from './scoreByHand'
 export type { HandScore } from './scoreByHand'
 export { takeSave } from './takeSave'
-export type { AnswerChange, StandingAnswer, Taken } from './takeSave'
+export type { AnswerChange, KeptAnswer, Taken } from './takeSave'
 export {
   ENDED_BY,
   HARDNESSES,

@@ -1,6 +1,6 @@
 import type { Instant, ItemId, UserId } from '../base'
 import type { RuleField } from './checkRules'
-import type { StandingAnswer } from './takeSave'
+import type { KeptAnswer } from './takeSave'
 
 /** Why a try cannot be started, saved or handed in; nothing already saved is lost. */
 export type AttemptRefusal =
@@ -18,7 +18,7 @@ export type AttemptRefusal =
       /** Answers that were changed on another page stand; they are named, so that the learner can choose. */
       readonly code: 'attempts/answered-elsewhere'
       readonly field: 'saves'
-      readonly stands: readonly StandingAnswer[]
+      readonly stands: readonly KeptAnswer[]
     }
   | { readonly code: 'attempts/time-is-up'; readonly field: 'attemptId'; readonly deadlineAt: Instant }
   /** A piece that is only read was not open for its least time. */

@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { asId } from '../base'
 import type { ItemId, PageId } from '../base'
 import { takeSave } from './takeSave'
-import type { AnswerChange, StandingAnswer } from './takeSave'
+import type { AnswerChange, KeptAnswer } from './takeSave'
 
 const [a, b] = [asId<PageId>('a'), asId<PageId>('b')]
 const itemId = asId<ItemId>('q1')
 const answer = (text: string) => ({ kind: 'text', text }) as const
-const stands = (over: Partial<StandingAnswer>): StandingAnswer => ({
+const stands = (over: Partial<KeptAnswer>): KeptAnswer => ({
   itemId,
   answer: answer('stands'),
   revision: 3,
@@ -58,11 +58,11 @@ describe('two pages and a bad line', () => {
     })
     fc.assert(
       fc.property(fc.array(step, { maxLength: 40 }), (steps) => {
-        let standing: StandingAnswer | null = null
+        let standing: KeptAnswer | null = null
         const pages = { a: { seen: 0, edit: 0 }, b: { seen: 0, edit: 0 } }
         const sent: { readonly page: 'a' | 'b'; readonly change: AnswerChange }[] = []
         const arrive = (page: 'a' | 'b', c: AnswerChange) => {
-          const before: StandingAnswer | null = standing
+          const before: KeptAnswer | null = standing
           const isSame = JSON.stringify(before?.answer) === JSON.stringify(c.answer)
           const taken = takeSave(before, c, isSame)
           if (taken !== 'written') return
@@ -74,7 +74,7 @@ describe('two pages and a bad line', () => {
         for (const { page, act } of steps as { page: 'a' | 'b'; act: string }[]) {
           const of = pages[page]
           if (act === 'type') of.edit++
-          if (act === 'look') of.seen = (standing as StandingAnswer | null)?.revision ?? 0
+          if (act === 'look') of.seen = (standing as KeptAnswer | null)?.revision ?? 0
           if (act === 'send') {
             const made = change({
               from: of.seen,

@@ -2,7 +2,7 @@ import type { ItemId, PageId } from '../base'
 import type { Answer } from '../library'
 
 /** An answer as it stands on the server. */
-export interface StandingAnswer {
+export interface KeptAnswer {
   readonly itemId: ItemId
   readonly answer: Answer
   /** How often it was written; 1 for the first time. */
@@ -33,7 +33,7 @@ export type Taken = 'written' | 'known' | 'stale'
  * page wrote last and the change is a later one of it: then nobody else's answer is overwritten. What was given for
  * good stays.
  */
-export function takeSave(standing: StandingAnswer | null, change: AnswerChange, isSame: boolean): Taken {
+export function takeSave(standing: KeptAnswer | null, change: AnswerChange, isSame: boolean): Taken {
   if (standing === null) return 'written'
   if (isSame) return 'known'
   if (standing.isFinal) return 'stale'

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { ItemId } from '../base'
 import type { Answer } from '../library'
 import { P1, aTry, at, ids, extended, multiple, single } from '../../tests/support/made'
-import { grid, standingTry } from './grid'
+import { grid, tryThatCounts } from './grid'
 import { itemFigures } from './itemFigures'
 import type { GridInput } from './types'
 
@@ -117,13 +117,13 @@ describe('standingTry', () => {
 
   it('is the try that counts; for a mean, the latest', () => {
     expect(
-      (['best', 'first', 'latest', 'mean'] as const).map((kept) => standingTry(tries, kept)?.number),
+      (['best', 'first', 'latest', 'mean'] as const).map((kept) => tryThatCounts(tries, kept)?.number),
     ).toEqual([2, 1, 3, 3])
-    expect(standingTry([aTry(1, 0, { submittedAt: null })], 'best')).toBeNull()
+    expect(tryThatCounts([aTry(1, 0, { submittedAt: null })], 'best')).toBeNull()
   })
 
   it('takes the earlier of two equal best tries', () => {
-    expect(standingTry([aTry(1, 0.9), aTry(2, 0.9)], 'best')?.number).toBe(1)
+    expect(tryThatCounts([aTry(1, 0.9), aTry(2, 0.9)], 'best')?.number).toBe(1)
   })
 })
 

@@ -73,7 +73,7 @@ function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): b
  * The try whose answers stand for the learner: the one kept; for a mean, the latest. Null while none is
  * handed in.
  */
-export function standingTry(tries: readonly Attempt[], kept: Kept): Attempt | null {
+export function tryThatCounts(tries: readonly Attempt[], kept: Kept): Attempt | null {
   const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   if (kept === 'first') return done[0] ?? null
   if (kept !== 'best') return done[done.length - 1] ?? null

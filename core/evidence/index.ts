@@ -1,10 +1,10 @@
 /** What came back: the grid of learners × work and figures per item, always with counts. */
 export type { AnswerToScore, KeptComment, ScoreDraft } from './answerToScore'
 export { bandOf } from './band'
-export { grid, standingTry } from './grid'
+export { grid, tryThatCounts } from './grid'
 export { itemFigures } from './itemFigures'
 export type { Cell, CellState, GridInput, GridTerms, GridWork, ItemFigures } from './types'
-export { standingOn } from './standing'
-export type { CountedTry, Standing } from './standing'
+export { meansOnStandards } from './meansOnStandards'
+export type { CountedTry, MeanOnStandards } from './meansOnStandards'
 export { givenFor, nextToScore, pointsGiven, scoringState } from './queue'
 export type { ScoreGiven, ScoringState } from './queue'

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { takeSave } from '#core/attempts'
-import type { AnswerChange, StandingAnswer } from '#core/attempts'
+import type { AnswerChange, KeptAnswer } from '#core/attempts'
 import type { AttemptId, ItemId, PageId } from '#core/base'
 import { answerToText, textToAnswer } from '../rows/answerRow'
 import type { AnswerSaves, Connection, SavedAnswer } from './store'
@@ -62,7 +62,7 @@ export function gathered(
 
 interface Row {
   readonly attemptId: AttemptId
-  readonly stands: StandingAnswer
+  readonly stands: KeptAnswer
   readonly text: string
   readonly savedAt: number
 }

@@ -3,7 +3,7 @@ import type { ClassId, GroupId, Instant, PlanId, SchoolId, UserId, YearId } from
 import { classTeachers, classes, enrolments, years } from '../schema/calendar'
 import { feeds, journal, plans } from '../schema/pacing'
 import { groups } from '../schema/people'
-import { series } from '../schema/overTime'
+import { series } from '../schema/classWork'
 import { assignmentTargets, learnerWork } from '../schema/work'
 import { classTrails, learnerTrails } from '../schema/versions'
 import { dropJournalOf } from './planning'

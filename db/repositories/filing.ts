@@ -3,7 +3,7 @@ import type { ClassId } from '#core/base'
 import { NO_FILING } from '#core/filing'
 import type { Filing } from '#core/filing'
 import { filingBody } from '../rows/bodies'
-import { classFiling } from '../schema/overTime'
+import { classFiling } from '../schema/classWork'
 import type { Connection } from './store'
 
 /** A class's headings and categories; `version` 0: it never had any. */

@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm'
 import type { AssignmentId, ClassId, Instant, UserId } from '#core/base'
 import { foldedName } from '#core/filing'
 import type { Carried, Queued } from '#core/load'
-import { workQueue } from '../schema/overTime'
+import { workQueue } from '../schema/classWork'
 import type { Connection } from './store'
 
 /** Work that waits for a learner, with the class in which it reaches them. */

@@ -2,7 +2,7 @@ import { and, asc, countDistinct, eq, inArray, sql } from 'drizzle-orm'
 import type { AssignmentId, ClassId, Instant, SchoolId, SeriesId, UserId } from '#core/base'
 import type { Series } from '#core/series'
 import { seriesBody } from '../rows/bodies'
-import { series, seriesReleases } from '../schema/overTime'
+import { series, seriesReleases } from '../schema/classWork'
 import { learnerWork } from '../schema/work'
 import type { Connection } from './store'
 

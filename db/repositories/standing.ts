@@ -2,7 +2,7 @@ import { asc, eq, inArray } from 'drizzle-orm'
 import type { AssignmentId, ClassId, PlanId, StandingId } from '#core/base'
 import type { StandingPiece, StandingSetting } from '#core/standing'
 import { standingBaseBody, standingBody } from '../rows/bodies'
-import { standing, standingLaid } from '../schema/overTime'
+import { standing, standingLaid } from '../schema/classWork'
 import type { Connection } from './store'
 
 /** A piece of a plan's standing work as it is kept; `version` counts its changes. */

@@ -2,7 +2,7 @@ import type { ResultSet } from '@libsql/client'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import type { Role } from '#core/access'
 import type { AttemptId, Instant, SchoolId, UserId } from '#core/base'
-import type { AnswerChange, StandingAnswer, Taken } from '#core/attempts'
+import type { AnswerChange, KeptAnswer, Taken } from '#core/attempts'
 
 /** A reading connection or an open write transaction; repositories take either. */
 export type Connection = BaseSQLiteDatabase<'async', ResultSet>
@@ -16,7 +16,7 @@ export interface AnswerSaves {
 /** What became of one change, and what stands now. */
 export interface SavedAnswer {
   readonly taken: Taken
-  readonly stands: StandingAnswer
+  readonly stands: KeptAnswer
 }
 
 /** Who a session belongs to, in which school. */

@@ -5,7 +5,7 @@ import { commandShapes } from '#shared/shapes/command'
 import { itemShapes } from '#shared/shapes/items'
 import { libraryShapes } from '#shared/shapes/library'
 import { STORED, id } from '#shared/shapes/makers'
-import { overTimeShapes } from '#shared/shapes/overTime'
+import { classWorkShapes } from '#shared/shapes/classWork'
 import { pacingShapes } from '#shared/shapes/pacing'
 import { versionShapes } from '#shared/shapes/versions'
 import { workShapes } from '#shared/shapes/work'
@@ -33,7 +33,7 @@ const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
 const { filing, filingCommand, series, seriesCommand, standing, standingSetting, standingCommand } =
-  overTimeShapes(STORED)
+  classWorkShapes(STORED)
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const {
   window,

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import type { ClassId } from '#core/base'
 import type { Filing } from '#core/filing'
 import { WIRE } from '../shapes/makers'
-import { overTimeShapes } from '../shapes/overTime'
+import { classWorkShapes } from '../shapes/classWork'
 import { contract, id } from './define'
 
-const { filing } = overTimeShapes(WIRE)
+const { filing } = classWorkShapes(WIRE)
 const ofClass = z.strictObject({ classId: id<ClassId>() })
 
 /** A name under which work of a class is filed, whether the class lists it or not. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { AssignmentId, AttemptId, Instant, ItemId, PageId, PieceId } from '#core/base'
-import type { EndedBy, Help, StandingAnswer } from '#core/attempts'
+import type { EndedBy, Help, KeptAnswer } from '#core/attempts'
 import type { Answer, LearnerItem, Material } from '#core/library'
 import type { Support } from '#core/versions'
 import type { LearnerCard, LearnerPiece, MyFile } from '#core/work'
@@ -122,7 +122,7 @@ const saves = WIRE.list(
 /** Saved for good when answered, except what is `stale`: there something newer stands. */
 export const SaveAnswers = contract<{
   readonly savedAt: Instant
-  readonly stands: readonly StandingAnswer[]
+  readonly stands: readonly KeptAnswer[]
   readonly stale: readonly ItemId[]
 }>()({
   for: 'learner',

@@ -12,10 +12,10 @@ import type {
 import type { ResourceKind } from '#core/library'
 import type { Series, SeriesDays } from '#core/series'
 import { WIRE } from '../shapes/makers'
-import { overTimeShapes } from '../shapes/overTime'
+import { classWorkShapes } from '../shapes/classWork'
 import { contract, id, version } from './define'
 
-const { series } = overTimeShapes(WIRE)
+const { series } = classWorkShapes(WIRE)
 
 /** What became of a row: work that is held or published, with how many have it and have begun. */
 export interface ReleasedRow {

@@ -6,11 +6,11 @@ import { MOST_STANDING } from '#core/standing'
 import type { Offer, StandingPiece } from '#core/standing'
 import type { AssignmentState } from '#core/work'
 import { WIRE } from '../shapes/makers'
-import { overTimeShapes } from '../shapes/overTime'
+import { classWorkShapes } from '../shapes/classWork'
 import { contract, id, version } from './define'
 import type { SeriesPiece } from './series'
 
-const { standing } = overTimeShapes(WIRE)
+const { standing } = classWorkShapes(WIRE)
 const ofPlan = z.strictObject({ planId: id<PlanId>() })
 
 /** How a class stands to one piece of its plan's standing work. */

@@ -10,7 +10,7 @@ import type {
   ResourceId,
   UserId,
 } from '#core/base'
-import type { Standing } from '#core/evidence'
+import type { MeanOnStandards } from '#core/evidence'
 import type { BankPart } from '#core/attempts'
 import type { LearnerTerms, Window, WindowSpan, WorkState } from '#core/availability'
 import { RESOURCE_KINDS } from '#core/library'
@@ -250,7 +250,7 @@ export const StandOfRecipients = contract<{
   readonly standards: readonly string[]
   readonly learners: readonly {
     readonly id: UserId
-    readonly standing: Standing | null
+    readonly standing: MeanOnStandards | null
     readonly minutes: number
     /** How many pieces of the category they have open, of how many they may; null: their class has no ceiling on it. */
     readonly open: { readonly pieces: number; readonly most: number } | null

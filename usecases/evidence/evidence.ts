@@ -2,7 +2,7 @@ import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
 import { pieceName } from '#core/attempts'
-import { grid, itemFigures, standingTry } from '#core/evidence'
+import { grid, itemFigures, tryThatCounts } from '#core/evidence'
 import { byCategory } from '#core/filing'
 import {
   answersOf,
@@ -172,7 +172,7 @@ export async function showItems(
   const { kept } = rulesOf(record, piece)
   const standing = [...learners].flatMap(
     (id) =>
-      standingTry(
+      tryThatCounts(
         tries.filter((t) => t.learnerId === id),
         kept,
       ) ?? [],

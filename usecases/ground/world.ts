@@ -14,7 +14,7 @@ import {
 import type { Connection, GroupRecord, Person } from '#db/repositories'
 import { groundsOf } from './classGrounds'
 import type { ClassGround } from './classGrounds'
-import { asTheyStand } from './standOnStandards'
+import { asTheyStand } from './meansOnStandards'
 
 /**
  * The classes, groups and people among whom an author's assignments are resolved; `around` is what the core

@@ -10,7 +10,7 @@ import {
   mayStart,
   orderItems,
 } from '#core/attempts'
-import type { AnswerChange, Attempt, AttemptRefusal, StandingAnswer } from '#core/attempts'
+import type { AnswerChange, Attempt, AttemptRefusal, KeptAnswer } from '#core/attempts'
 import { cardOfKind, isScoredByHand } from '#core/library'
 import type { Item } from '#core/library'
 import { isSupportItem, keptItems } from '#core/versions'
@@ -145,7 +145,7 @@ function checkSaves(items: readonly Item[], saves: readonly AnswerChange[]): Res
 export interface AnswersSaved {
   readonly savedAt: Instant
   /** Every answer that was sent, as it stands now. */
-  readonly stands: readonly StandingAnswer[]
+  readonly stands: readonly KeptAnswer[]
   /** Those of them that another page had changed: what was sent is not kept. */
   readonly stale: readonly ItemId[]
 }

@@ -11,7 +11,7 @@ import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
 import { refreshWork } from '../settling/refreshWork'
-import { asTheyStand } from '../ground/standOnStandards'
+import { asTheyStand } from '../ground/meansOnStandards'
 import { classFor, learnerFor } from '../ground/classAccess'
 
 /** A class with its roster, groups, timetable and lost meetings per term. */

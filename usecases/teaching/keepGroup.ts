@@ -8,7 +8,7 @@ import type { GroupRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { refreshWork } from '../settling/refreshWork'
-import { asTheyStand } from '../ground/standOnStandards'
+import { asTheyStand } from '../ground/meansOnStandards'
 import { classFor } from '../ground/classAccess'
 
 export type GroupKept = Result<

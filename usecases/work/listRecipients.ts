@@ -2,7 +2,7 @@ import { ok } from '#core/base'
 import type { Teacher } from '#core/access'
 import { groupsOf, learnersOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { asTheyStand } from '../ground/standOnStandards'
+import { asTheyStand } from '../ground/meansOnStandards'
 import { worldLoader } from '../ground/world'
 
 /** Classes, groups and learners to whom the actor can assign. */

@@ -8,7 +8,7 @@ import { carriedBy, classesTaughtBy, learnersOf, minutesDue, resourcesById } fro
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { ceilingsOn } from '../settling/ceiling'
-import { standingIn } from '../ground/standOnStandards'
+import { meansInClasses } from '../ground/meansOnStandards'
 
 const WEEK = 7 * 24 * 3600 * 1000
 
@@ -28,7 +28,7 @@ export async function standOfRecipients(
   )
   const classIds = (await classesTaughtBy(tx, actor.userId)).map((c) => c.id)
   const learners = new Set([...(await learnersOf(tx, classIds)).values()].flat().map((l) => l.id))
-  const standing = await standingIn(tx, classIds, learners, standards)
+  const standing = await meansInClasses(tx, classIds, learners, standards)
   const now = deps.clock.now()
   const minutes = await minutesDue(tx, classIds, { from: now, until: (now + WEEK) as Instant })
   const open = await openOf(tx, category, classIds, [...learners], now)

@@ -19,7 +19,12 @@ import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
-import { sayFilingRefusal, sayPlacingRefusal, saySeriesRefusal, sayStandingRefusal } from './overTimeRefusals'
+import {
+  sayFilingRefusal,
+  sayPlacingRefusal,
+  saySeriesRefusal,
+  sayStandingRefusal,
+} from './classWorkRefusals'
 import { sayVersionsRefusal } from './versionRefusals'
 
 export const FIELD_WORDS: Record<WindowField, string> = {

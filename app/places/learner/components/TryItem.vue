@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import type { Help, StandingAnswer } from '#core/attempts'
+import type { Help, KeptAnswer } from '#core/attempts'
 import { isOmitted } from '#core/library'
 import type { Answer, LearnerItem } from '#core/library'
 import type { OpenTry, SeenItem } from '#shared/contracts/learning'
@@ -14,7 +14,7 @@ const props = defineProps<{
   number: number
   answer: Answer | undefined
   /** What another page has answered meanwhile. */
-  elsewhere: StandingAnswer | undefined
+  elsewhere: KeptAnswer | undefined
   /** There once it was answered for good. */
   given: Omit<SeenItem, 'item' | 'answer'> | undefined
   mode: OpenTry['mode']

@@ -1,6 +1,6 @@
 import { computed, shallowRef } from 'vue'
 import type { Instant, ItemId } from '#core/base'
-import type { AnswerChange, StandingAnswer } from '#core/attempts'
+import type { AnswerChange, KeptAnswer } from '#core/attempts'
 import type { Answer } from '#core/library'
 import { FixAnswer, HandIn, SaveAnswers } from '#shared/contracts/learning'
 import type { OpenTry } from '#shared/contracts/learning'
@@ -24,7 +24,7 @@ export function useAnswering(attempt: OpenTry) {
   const paper = shallowRef(attempt)
   const answers = shallowRef<ByItem<Answer>>({ ...attempt.answers, ...answersIn(unsent.all()) })
   /** What stands on the server where it was answered on another page, too. */
-  const elsewhere = shallowRef<ByItem<StandingAnswer>>({})
+  const elsewhere = shallowRef<ByItem<KeptAnswer>>({})
   const savedAt = shallowRef<Instant | null>(null)
   const lost = shallowRef(false)
   const refusal = shallowRef<Refusal | null>(null)
@@ -66,7 +66,7 @@ export function useAnswering(attempt: OpenTry) {
     askAbout(stands.filter((s) => stale.includes(s.itemId)))
     savedAt.value = reply.value.savedAt
   }
-  function askAbout(stands: readonly StandingAnswer[]): void {
+  function askAbout(stands: readonly KeptAnswer[]): void {
     elsewhere.value = { ...elsewhere.value, ...Object.fromEntries(stands.map((s) => [s.itemId, s])) }
   }
   /** The learner's choice where two pages answered: what stands on the server, or what this page has. */

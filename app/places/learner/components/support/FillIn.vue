@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { StandingAnswer } from '#core/attempts'
+import type { KeptAnswer } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
 import { PLANNER_ID } from '#core/versions'
 import type { Organiser } from '#core/versions'
@@ -13,7 +13,7 @@ const props = defineProps<{
   item: LearnerItem
   organiser: Organiser | null
   answer: Answer | undefined
-  elsewhere: StandingAnswer | undefined
+  elsewhere: KeptAnswer | undefined
   spelling: boolean
   /** It is only looked at. */
   isFinal?: boolean

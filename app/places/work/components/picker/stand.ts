@@ -1,8 +1,8 @@
-import type { Standing } from '#core/evidence'
+import type { MeanOnStandards } from '#core/evidence'
 
 /** How a learner stands on the standards of the pieces, and what they have to hand in this week. */
 export interface Stand {
-  readonly standing: Standing | null
+  readonly standing: MeanOnStandards | null
   readonly minutes: number
   /** How many pieces of the work's category they have open, of how many they may; null: as many as come. */
   readonly open: { readonly pieces: number; readonly most: number } | null

@@ -2,8 +2,8 @@ import { isInGroup } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { groupBy } from '#core/base'
 import type { ClassId, GroupId, UserId } from '#core/base'
-import { standingOn, standingTry } from '#core/evidence'
-import type { CountedTry, Standing } from '#core/evidence'
+import { meansOnStandards, tryThatCounts } from '#core/evidence'
+import type { CountedTry, MeanOnStandards } from '#core/evidence'
 import { rulesOf } from '#core/work'
 import {
   assignmentIdsNear,
@@ -16,13 +16,13 @@ import {
 import type { Connection, GroupRecord, Person } from '#db/repositories'
 
 /** How learners of classes stand on some standards, by the tries that count. */
-export async function standingIn(
+export async function meansInClasses(
   tx: Connection,
   classIds: readonly ClassId[],
   learners: ReadonlySet<UserId>,
   standards: ReadonlySet<string>,
-): Promise<ReadonlyMap<UserId, Standing>> {
-  return standingOn(standards, await countedTries(tx, classIds, learners, standards))
+): Promise<ReadonlyMap<UserId, MeanOnStandards>> {
+  return meansOnStandards(standards, await countedTries(tx, classIds, learners, standards))
 }
 
 /**
@@ -46,7 +46,7 @@ export async function asTheyStand(
     const tries = isJudged ? await countedTries(tx, [classId], new Set(people.map((l) => l.id)), null) : []
     for (const { id, rule } of own) {
       if (rule === null) continue
-      const standing = standingBy(rule, tries)
+      const standing = meansByRule(rule, tries)
       const isIn = (l: Person) => isInGroup(rule, { grade: l.grade, standing: standing.get(l.id) ?? null })
       members.set(
         id,
@@ -57,10 +57,10 @@ export async function asTheyStand(
   return groups.map((g) => ({ ...g, learnerIds: members.get(g.id) ?? g.learnerIds }))
 }
 
-function standingBy(rule: GroupRule, tries: readonly CountedTry[]): ReadonlyMap<UserId, Standing> {
+function meansByRule(rule: GroupRule, tries: readonly CountedTry[]): ReadonlyMap<UserId, MeanOnStandards> {
   if (rule.kind === 'grade') return new Map()
   const all = tries.flatMap((t) => t.items.flatMap((i) => i.standard ?? []))
-  return standingOn(new Set(rule.standards.length === 0 ? all : rule.standards), tries)
+  return meansOnStandards(new Set(rule.standards.length === 0 ? all : rule.standards), tries)
 }
 
 /** The tries that count of pieces with items of these standards; null: of any. */
@@ -86,7 +86,7 @@ async function countedTries(
   const triesOf = groupBy(tries, (t) => `${t.assignmentId} ${t.pieceId} ${t.learnerId}`)
   return asked.flatMap(({ id, pieceId, items, kept }) =>
     [...learners].flatMap((learnerId) => {
-      const standing = standingTry(triesOf.get(`${id} ${pieceId} ${learnerId}`) ?? [], kept)
+      const standing = tryThatCounts(triesOf.get(`${id} ${pieceId} ${learnerId}`) ?? [], kept)
       return standing?.score ? [{ learnerId, score: standing.score, items }] : []
     }),
   )

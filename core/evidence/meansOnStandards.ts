@@ -3,7 +3,7 @@ import type { UserId } from '../base'
 import type { Item } from '../library'
 
 /** How somebody stands on some standards: the share of points they earned on items of these, 0 to 1. */
-export interface Standing {
+export interface MeanOnStandards {
   readonly share: number
   /** On how many items it rests. */
   readonly items: number
@@ -17,10 +17,10 @@ export interface CountedTry {
 }
 
 /** How learners stand on standards, by all items of these in their tries; who has met none is absent. */
-export function standingOn(
+export function meansOnStandards(
   standards: ReadonlySet<string>,
   tries: readonly CountedTry[],
-): ReadonlyMap<UserId, Standing> {
+): ReadonlyMap<UserId, MeanOnStandards> {
   const sums = new Map<UserId, { points: number; of: number; items: number }>()
   for (const { learnerId, score, items } of tries) {
     const ofStandards = new Set(

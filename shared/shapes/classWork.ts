@@ -15,7 +15,7 @@ import { workCommandShapes } from './workCommand'
 const MOST_SENT = 5000
 
 /** Series, a plan's standing work, and acts on them. */
-export function overTimeShapes(m: Makers) {
+export function classWorkShapes(m: Makers) {
   const { rules, target } = workShapes(m)
   const { draft, workCommand } = workCommandShapes(m)
   const { choices } = versionShapes(m)

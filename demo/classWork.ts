@@ -62,7 +62,7 @@ const FILING = {
  * What runs by itself: two series in one class, work that waits for room in another, and a unit's standing work laid on
  * two, changed in the plan since.
  */
-export async function runOverTime(deps: Deps, school: DemoSchool): Promise<void> {
+export async function runClassWork(deps: Deps, school: DemoSchool): Promise<void> {
   for (const of of SERIES) await beginSeries(deps, school, of)
   await fileUnderNames(deps, school)
   await giveMorePractice(deps, school)
