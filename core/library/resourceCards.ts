@@ -123,8 +123,8 @@ export function kindsThat(holds: (card: ResourceCard) => boolean): readonly Reso
 }
 
 /**
- * Whether rules of tries, time and what is shown have anything to hold on to in a piece: it has something to be answered,
- * written or filled in, whatever its kind. What has nothing of it is done by the learner's word.
+ * Whether rules of tries, time and what is shown have anything to hold on to in a piece: it has something to be
+ * answered, written or filled in, whatever its kind. What has nothing of it is done by the learner's word.
  */
 export function hasRules({ itemCount }: { readonly itemCount: number }): boolean {
   return itemCount > 0

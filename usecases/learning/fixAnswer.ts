@@ -20,7 +20,7 @@ type Fixed = Result<Awaited<ReturnType<typeof openTry>> & { readonly now: Instan
 
 /**
  * Gives one answer for good, where the rules show something item by item or the next item depends on it; tells how the
- * try stands then. WorkSession it again changes nothing.
+ * try stands then. Doing it again changes nothing.
  */
 export async function fixAnswer(
   deps: Deps,

@@ -190,7 +190,7 @@ export async function sendAlong(deps: Deps, actor: Learner, input: Saves): Promi
 type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submittedAt: Instant }, TryRefusal>
 
 /**
- * Hands in a try, or says that a piece is read. WorkSession it again, or twice at once, gives the same answer and changes
+ * Hands in a try, or says that a piece is read. Doing it again, or twice at once, gives the same answer and changes
  * nothing. Refused when an answer that comes along was made from an older one than stands: the learner chooses first.
  */
 export async function handIn(deps: Deps, actor: Learner, input: Saves): Promise<HandedIn> {
