@@ -381,7 +381,7 @@ describe('the teacher’s view of it', () => {
     ).toBe('access/not-found')
   })
 
-  it('shows neither to strangers or learners', async () => {
+  it('shows neither to strangers', async () => {
     const school = await aSchool()
     const id = await publish(school)
     expect((await showGrid(school.deps, school.stranger, school.a.classId)).error?.code).toBe(

@@ -86,7 +86,7 @@ describe('what learners are told', () => {
     expect(school.letters()[0]?.lines.map((l) => l.title)).toEqual(['Later'])
   })
 
-  it('is the learner’s own: teachers have none', async () => {
+  it('is the learner’s own', async () => {
     const school = await aSchool()
     await publish(school)
     mustBeOk(await readMyNotices(school.deps, school.ben), 'read')
