@@ -1,5 +1,7 @@
 import { fork } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
 import { createClient } from '@libsql/client'
+import type { Client } from '@libsql/client'
 import { copyFileSync, mkdirSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
@@ -10,32 +12,64 @@ import { aFolder, MIGRATIONS } from '../support/world'
 
 const WRITER = fileURLToPath(new URL('./writer.ts', import.meta.url))
 
-/** Two processes write numbered rows into one file for a while; each names those it was told are kept. */
-async function twoWriters(
-  file: string,
-  way: 'careful' | 'careless',
-): Promise<{ readonly acknowledged: number; readonly lost: number }> {
-  const run = (name: string) =>
-    new Promise<string[]>((resolve, reject) => {
-      const child = fork(WRITER, [file, name, way], {
-        execArgv: ['--import', 'tsx'],
-        env: {
-          ...process.env,
-          TSX_TSCONFIG_PATH: fileURLToPath(new URL('../../tsconfig.node.json', import.meta.url)),
-        },
-      })
-      let keys: string[] = []
-      child.on('message', (message) => {
-        keys = message as string[]
-      })
-      child.on('error', reject)
-      child.on('exit', () => resolve(keys))
+/** Two processes write numbered rows into one file at once; each names those it was told are kept. */
+async function twoWriters(file: string): Promise<{ readonly acknowledged: number; readonly lost: number }> {
+  const children = ['p', 'q'].map((name) =>
+    fork(WRITER, [file, name], {
+      execArgv: ['--import', 'tsx'],
+      env: {
+        ...process.env,
+        TSX_TSCONFIG_PATH: fileURLToPath(new URL('../../tsconfig.node.json', import.meta.url)),
+      },
+    }),
+  )
+  const next = (child: ChildProcess) =>
+    new Promise<unknown>((resolve, reject) => {
+      child.once('message', resolve)
+      child.once('error', reject)
+      child.once('exit', (code) => reject(new Error(`a writer ended with ${code}`)))
     })
-  const acknowledged = (await Promise.all([run('p'), run('q')])).flat()
+  // both are up before either begins, so that they do get in each other's way
+  await Promise.all(children.map(next))
+  const keys = children.map(next)
+  for (const child of children) child.send('begin')
+  const acknowledged = (await Promise.all(keys)).flat() as string[]
+  const kept = new Set(await keysIn(file))
+  return { acknowledged: acknowledged.length, lost: acknowledged.filter((key) => !kept.has(key)).length }
+}
+
+const insertOf = (key: string) => ({ sql: 'INSERT INTO kept (key) VALUES (?)', args: [key] })
+
+async function keysIn(file: string): Promise<string[]> {
   const client = createClient({ url: pathToFileURL(file).href })
-  const kept = new Set((await client.execute('SELECT key FROM kept')).rows.map((r) => String(r.key)))
+  const { rows } = await client.execute('SELECT key FROM kept')
   client.close()
-  return { acknowledged: acknowledged.length, lost: acknowledged.filter((k) => !kept.has(k)).length }
+  return rows.map((row) => String(row.key))
+}
+
+/**
+ * A connection that was refused once, because another held the write, and what it then says of one more row;
+ * `write` is how it writes.
+ */
+async function afterOneRefusal(
+  file: string,
+  write: (client: Client, key: string) => Promise<unknown>,
+): Promise<{ readonly acknowledged: boolean; readonly kept: boolean }> {
+  const url = pathToFileURL(file).href
+  const other = createClient({ url, concurrency: 1 })
+  const client = createClient({ url, concurrency: 1, timeout: 0 })
+  await client.execute(insertOf('before'))
+  const held = await other.transaction('write')
+  await held.execute(insertOf('held'))
+  await expect(write(client, 'refused')).rejects.toThrow('SQLITE_BUSY')
+  await held.commit()
+  other.close()
+  const acknowledged = await write(client, 'after').then(
+    () => true,
+    () => false,
+  )
+  client.close()
+  return { acknowledged, kept: (await keysIn(file)).includes('after') }
 }
 
 async function aTable(): Promise<string> {
@@ -49,15 +83,23 @@ async function aTable(): Promise<string> {
 
 describe('writing from two processes', () => {
   it('loses nothing it acknowledged, by the rules of the writer queue', async () => {
-    const got = await twoWriters(await aTable(), 'careful')
+    const got = await twoWriters(await aTable())
     expect(got.acknowledged).toBeGreaterThan(50)
     expect(got.lost).toBe(0)
   })
+})
 
-  it('would lose acknowledged writes without them, which is why the rules are there', async () => {
-    const got = await twoWriters(await aTable(), 'careless')
-    expect(got.acknowledged).toBeGreaterThan(50)
-    expect(got.lost).toBeGreaterThan(0)
+describe('a connection that was refused once', () => {
+  it('would lose what it acknowledges, which is why it is renewed', async () => {
+    const got = await afterOneRefusal(await aTable(), (client, key) => client.execute(insertOf(key)))
+    expect(got).toEqual({ acknowledged: true, kept: false })
+  })
+
+  it('keeps what it acknowledges once the queue has renewed it', async () => {
+    const got = await afterOneRefusal(await aTable(), (client, key) =>
+      writeQueue(() => client.reconnect())(() => client.execute(insertOf(key))),
+    )
+    expect(got).toEqual({ acknowledged: true, kept: true })
   })
 })
 
