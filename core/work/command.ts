@@ -1,6 +1,7 @@
 import { ok, refuse, same } from '../base'
 import type { AssignmentId, Instant, Result } from '../base'
 import { faultInExchange } from './pieces'
+import { namedClasses } from './resolve'
 import type { WorkRefusal } from './refusals'
 import type { Assignment, Begun, Draft } from './types'
 
@@ -107,4 +108,21 @@ export function stepped(
 /** Whether a class that has it would have it no longer. */
 function takesClass(stands: WorkSetting, to: WorkSetting): boolean {
   return to.notFor.some((id) => !stands.notFor.includes(id))
+}
+
+/** An assignment before an act and after it; null: it was not there. */
+export interface WorkBeforeAndAfter {
+  readonly before: Assignment | null
+  readonly after: Assignment
+}
+
+/** What was done to one assignment, as a step that can be taken back. */
+export function commandOf(what: WorkCommand['what'], { before, after }: WorkBeforeAndAfter): WorkCommand {
+  const from = before === null ? null : settingOf(before)
+  return { kind: 'work', what, assignmentId: after.id, from, to: settingOf(after) }
+}
+
+/** Everything an act on work touches, for the history: the work and its classes. */
+export function idsTouched(done: readonly WorkBeforeAndAfter[]): readonly string[] {
+  return [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))]
 }

@@ -8,13 +8,15 @@ export {
   MOST_IN_STEP,
   WORK_ACTS,
   asStep,
+  commandOf,
   draftOf,
+  idsTouched,
   settingOf,
   stepped,
   stepsIn,
   takenBack,
 } from './command'
-export type { WorkAct, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
+export type { WorkAct, WorkBeforeAndAfter, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
 export { mayHandFiles } from './handingFiles'
 export type { MyFile } from './handingFiles'
 export { checkDraft } from './checkDraft'
@@ -27,6 +29,7 @@ export { withMore } from './more'
 export type { More } from './more'
 export { isSameWork, mergeForBegun } from './merge'
 export { OWN_RULE_FIELDS } from './ownRules'
+export { tryTermsOf } from './tryTerms'
 export { checkPart, reachOnWork, publishedBy, withdrawnBy } from './part'
 export type { WorkReach, WhereTargetsAre } from './part'
 export { NEEDS, byNeed, needOf } from './need'

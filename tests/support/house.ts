@@ -74,7 +74,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   filing: ['base', 'work'],
   placing: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
-  agenda: ['base', 'library', 'attempts', 'availability', 'filing', 'work'],
+  agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
   journal: ['pacing', 'work', 'series', 'standing', 'filing'],

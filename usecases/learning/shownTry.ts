@@ -1,10 +1,10 @@
 import type { Instant, ItemId } from '#core/base'
-import { HELPS, criteriaFor, isRevealed, itemsOf, shownPoints } from '#core/attempts'
-import type { Attempt, AttemptRules, AttemptScore, Closings, Help } from '#core/attempts'
-import type { LearnerTerms } from '#core/availability'
-import { forLearner, isScoredByHand, rightInWords, scoreItem } from '#core/library'
-import type { Answer, Criterion, Item } from '#core/library'
-import { isSupportItem } from '#core/versions'
+import { HELPS, itemsOf } from '#core/attempts'
+import type { Attempt, Help } from '#core/attempts'
+import { forLearner } from '#core/library'
+import type { Answer } from '#core/library'
+import { seenTry, seenWhileOpen } from '#core/agenda'
+import type { SeenWhileOpen } from '#core/agenda'
 import { answersOf, exampleFor, writtenIn } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { expectedIn, isAdaptive } from '../settling/givenPiece'
@@ -53,29 +53,6 @@ function helpFor({ rules, support }: GivenPiece): readonly Help[] {
   return HELPS.filter((h) => rules.help.includes(h) || (h === 'read-aloud' && support.readAloud))
 }
 
-/** What of an item that was given for good is shown at once. */
-interface SeenWhileOpen {
-  readonly points?: number
-  readonly waits?: true
-  readonly feedback?: string
-  readonly right?: string
-}
-
-function seenWhileOpen(item: Item, answer: Answer | undefined, rules: AttemptRules): SeenWhileOpen {
-  const earned = isScoredByHand(item)
-    ? { waits: true as const }
-    : { points: shownPoints(scoreItem(item, answer)) }
-  return {
-    ...(rules.feedback === 'item' ? { ...earned, feedback: item.feedback } : {}),
-    ...(rules.answers === 'item' ? keyOf(item) : {}),
-  }
-}
-
-/** The right answer; what a person scores has a guide for them instead, and learners do not see it. */
-function keyOf(item: Item): { readonly right?: string } {
-  return isScoredByHand(item) ? {} : { right: rightInWords(item) }
-}
-
 /** Tries that were handed in, with as much as the rules show. */
 export async function seenTries(
   tx: Connection,
@@ -93,69 +70,4 @@ export async function seenTries(
   return done.map((attempt) =>
     seenTry(attempt, given, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
   )
-}
-
-interface Earned {
-  readonly points?: number
-  readonly waits?: true
-  readonly comment?: string
-  readonly criteria?: readonly { readonly name: string; readonly points: number; readonly of: number }[]
-}
-
-/** What an item has earned, and for what; or that it waits for who scores it. */
-function earnedFor(item: Item, score: AttemptScore | null, rubric: readonly Criterion[]): Earned {
-  const earned = score?.items.find((s) => s.itemId === item.id)
-  if (earned?.waits) return { waits: true }
-  const points = shownPoints(earned?.points ?? 0)
-  const { comment, levels } = earned ?? {}
-  const criteria = criteriaFor(item, rubric).map(({ name, points }, i) => ({
-    name,
-    points: levels?.[i] ?? 0,
-    of: points,
-  }))
-  return {
-    points,
-    ...(comment === undefined ? {} : { comment }),
-    ...(levels?.length === criteria.length && rubric.length > 0 ? { criteria } : {}),
-  }
-}
-
-function seenTry(
-  attempt: Attempt,
-  { resource, rules }: Pick<GivenPiece, 'rules' | 'resource'>,
-  terms: LearnerTerms,
-  closings: Closings,
-  answers: ReadonlyMap<string, Answer>,
-  now: Instant,
-) {
-  const feedback = isRevealed(rules.feedback, closings, now)
-  const keys = isRevealed(rules.answers, closings, now)
-  const { score } = attempt
-  const asked = itemsOf(resource.items, attempt, rules.order).filter((item) => !isSupportItem(item))
-  const submittedAt = attempt.submittedAt as Instant
-  return {
-    attemptId: attempt.id,
-    number: attempt.number,
-    submittedAt,
-    endedBy: attempt.endedBy ?? 'learner',
-    late: terms.due !== null && submittedAt >= terms.due,
-    score:
-      feedback && score
-        ? {
-            points: shownPoints(score.points),
-            of: score.of,
-            ratio: score.ratio,
-            lateDays: score.lateDays,
-            deductedRatio: score.deductedRatio,
-            isEstimate: score.estimate !== undefined,
-            waiting: score.waiting ?? 0,
-          }
-        : null,
-    items: asked.map((item) => ({
-      item: forLearner(item),
-      answer: answers.get(item.id) ?? null,
-      ...(feedback ? { ...earnedFor(item, score, resource.material.rubric), feedback: item.feedback } : {}),
-      ...(keys ? keyOf(item) : {}),
-    })),
-  }
 }

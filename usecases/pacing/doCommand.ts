@@ -1,13 +1,13 @@
 import { ok } from '#core/base'
 import type { Teacher } from '#core/access'
-import { withFreeNoteIds } from '#core/pacing'
+import { namedIn, withFreeNoteIds } from '#core/pacing'
 import type { PacingCommand } from '#core/pacing'
 import { addToJournal } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { afterAct } from './afterAct'
 import { perform } from './perform'
-import { loadPlanning, namedIn } from './planningState'
+import { loadPlanning } from './planningState'
 
 /**
  * Performs one planning act, however many changes it consists of: re-lays its classes, moves their anchored

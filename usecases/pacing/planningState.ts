@@ -2,8 +2,8 @@ import { isoDay, ok, refuse } from '#core/base'
 import type { ClassId, PlanId, Result, YearId } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
-import { singlesOf } from '#core/pacing'
-import type { PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
+import { classesNotedIn, namedIn, singlesOf } from '#core/pacing'
+import type { NamedIds, PacingCommand, PacingRefusal, PacingState } from '#core/pacing'
 import {
   classesById,
   classesOfSchool,
@@ -24,23 +24,6 @@ export interface Planning {
   /** Classes that the act names, and those a note or plan reaches. */
   readonly classes: ReadonlyMap<ClassId, ClassRecord>
   readonly state: PacingState
-}
-
-interface Named {
-  readonly classIds: ReadonlySet<ClassId>
-  readonly yearIds: ReadonlySet<YearId>
-  readonly planIds: ReadonlySet<PlanId>
-}
-
-/** The ids an act names. */
-export function namedIn(command: PacingCommand): Named {
-  const named = { classIds: new Set<ClassId>(), yearIds: new Set<YearId>(), planIds: new Set<PlanId>() }
-  for (const one of singlesOf(command)) {
-    if (one.kind === 'note' || one.kind === 'year') named.yearIds.add(one.yearId)
-    else if (one.kind === 'plan') named.planIds.add(one.planId)
-    else named.classIds.add(one.classId)
-  }
-  return named
 }
 
 /**
@@ -131,7 +114,7 @@ async function mayRunAll(
 async function reachedBy(
   tx: Connection,
   actor: Teacher,
-  { classIds, yearIds, planIds }: Named,
+  { classIds, yearIds, planIds }: NamedIds,
 ): Promise<ClassRecord[]> {
   const found =
     yearIds.size > 0 ? (await classesOfSchool(tx, actor.schoolId)).filter((c) => yearIds.has(c.yearId)) : []
@@ -156,16 +139,6 @@ async function mayNote(
     }
   }
   return ok(true)
-}
-
-/** Classes that the act's notes are newly about. */
-function classesNotedIn(command: PacingCommand): readonly ClassId[] {
-  return singlesOf(command).flatMap((one) => {
-    if (one.kind === 'note') return one.to?.classIds ?? []
-    if (one.kind !== 'year') return []
-    const before = new Set(one.from.notes.flatMap((n) => n.classIds))
-    return one.to.notes.flatMap((n) => n.classIds).filter((id) => !before.has(id))
-  })
 }
 
 /** Refused where a class is not one of the year: another school's is as unknown as one that never was. */

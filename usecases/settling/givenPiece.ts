@@ -1,6 +1,5 @@
 import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
-import { readingTerms } from '#core/attempts'
-import type { Attempt, AttemptRules, TryTerms } from '#core/attempts'
+import type { Attempt, AttemptRules } from '#core/attempts'
 import { cardOfKind } from '#core/library'
 import type { Material, Resource } from '#core/library'
 import { EMPTY_LAYER, composeVersion } from '#core/versions'
@@ -101,13 +100,6 @@ export function materialShown({ resource, rules }: Pick<GivenPiece, 'resource' |
 /** The same, by the rules of somebody who has some of their own. */
 export function asTheirs(given: GivenPiece, { rules }: Pick<LearnerWork, 'rules'>): GivenPiece {
   return { ...given, rules: { ...given.rules, ...rules } }
-}
-
-/** A learner's own moments and limits as the attempt rules read them. */
-export function tryTermsOf({ terms }: Pick<LearnerWork, 'terms'>, isRead: boolean): TryTerms {
-  const { maxAttempts, timeLimitMinutes } = terms
-  const of = { opensAt: terms.opens, dueAt: terms.due, closesAt: terms.closes, maxAttempts, timeLimitMinutes }
-  return isRead ? readingTerms(of) : of
 }
 
 /** Whether a try's items are chosen one after another; one that began by other rules has them all. */

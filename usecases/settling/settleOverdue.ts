@@ -4,6 +4,7 @@ import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import { isOmitted } from '#core/library'
 import { isSupportItem } from '#core/versions'
+import { tryTermsOf } from '#core/work'
 import {
   answersOf,
   assignmentById,
@@ -16,7 +17,7 @@ import {
 import { CannotWrite } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { givenPiece, isAdaptive, tryTermsOf } from './givenPiece'
+import { givenPiece, isAdaptive } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { endForTeam } from './team'
 

@@ -1,9 +1,9 @@
 import type { Teacher } from '#core/access'
+import { commandOf, idsTouched } from '#core/work'
 import type { WorkAct } from '#core/work'
 import { addToJournal } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { commandOf, idsTouched } from './workSession'
 import type { WorkChange } from './workSession'
 
 /** Writes an act on one or several assignments down, so that it can be taken back as one step. */

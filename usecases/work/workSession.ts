@@ -2,8 +2,8 @@ import { asId, ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Teacher } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
-import { changed, checkPart, namedClasses, publishedBy, ruledNow, settingOf } from '#core/work'
-import type { Assignment, Draft, WorkCommand, WorkRefusal } from '#core/work'
+import { changed, checkPart, publishedBy, ruledNow } from '#core/work'
+import type { Assignment, Draft, WorkRefusal } from '#core/work'
 import { addAssignment, begunIn, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -91,18 +91,4 @@ export async function changeAssignment(
   await saveAssignment(tx, after)
   const reached = await settle(tx, after, world.value, now)
   return reached.ok ? ok({ before: assignment, after, learners: reached.value }) : reached
-}
-
-/** What was done to one assignment, as a step that can be taken back. */
-export function commandOf(
-  what: WorkCommand['what'],
-  { before, after }: Omit<WorkChange, 'learners'>,
-): WorkCommand {
-  const from = before === null ? null : settingOf(before)
-  return { kind: 'work', what, assignmentId: after.id, from, to: settingOf(after) }
-}
-
-/** Everything an act on work touches, for the history: the work and its classes. */
-export function idsTouched(done: readonly Omit<WorkChange, 'learners'>[]): readonly string[] {
-  return [...new Set(done.flatMap(({ after }) => [after.id, ...namedClasses(after)]))]
 }
