@@ -97,7 +97,11 @@ export default defineNuxtConfig({
   vite: {
     // nothing here or in the packages in use is written with the options API
     define: { __VUE_OPTIONS_API__: 'false' },
-    build: { sourcemap: false },
+    build: {
+      sourcemap: false,
+      // core does nothing by being loaded: what a page does not call of it is not sent with it
+      rollupOptions: { treeshake: { moduleSideEffects: (id) => !id.startsWith(here('./core')) } },
+    },
     plugins: [iconsInUse(here('./app'))],
   },
   typescript: {

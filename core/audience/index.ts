@@ -2,6 +2,8 @@
 export { faultInGroupRule, GRADES, isGrade, isInGroup } from './groupRule'
 export type { GradeRule, GroupRule, StandingRule } from './groupRule'
 export { keyOf } from './keyOf'
+export { STRONGEST_FIRST, strongest } from './levels'
+export type { GivenAtLevel, GivenBy } from './levels'
 export { headCounts, reach } from './reach'
 export type { AudienceRefusal } from './refusals'
 export { asDefaults, resolveFields } from './resolveFields'

@@ -1,6 +1,5 @@
-import type { Because, Kinder, Layer, ResolvedFields, TargetLevel } from './types'
-
-const RANK: Record<TargetLevel, number> = { class: 1, group: 2, learner: 3 }
+import { byStrength } from './levels'
+import type { Because, Kinder, Layer, ResolvedFields } from './types'
 
 /** An assignment's own values, before anybody changes anything. */
 export function asDefaults<F extends object>(fields: F): ResolvedFields<F> {
@@ -49,6 +48,6 @@ function wins<F, K extends keyof F>(
 ): boolean {
   const given = layer.fields[field]
   if (given === undefined || best === undefined) return given !== undefined
-  const higher = RANK[layer.level] - RANK[best.level]
+  const higher = byStrength(best.level, layer.level)
   return higher > 0 || (higher === 0 && kinder[field](given, best.fields[field] as F[K]) > 0)
 }

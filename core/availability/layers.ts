@@ -1,4 +1,4 @@
-import { asDefaults, resolveFields } from '../audience'
+import { STRONGEST_FIRST, asDefaults, resolveFields } from '../audience'
 import type { Layer, Level, Reached, ResolvedFields } from '../audience'
 import { ok } from '../base'
 import type { ClassId, Instant, Result } from '../base'
@@ -68,9 +68,10 @@ export function withCloses(
 ): FieldsOfTerms {
   const { due, closes } = resolved.fields
   if (closes !== null || due === null) return resolved
-  const level = (['learner', 'group'] as const).find((l) => own.some((o) => o.level === l && gives(o)))
+  const all = [...own, ...classLayers]
+  const level = STRONGEST_FIRST.find((l) => all.some((layer) => layer.level === l && gives(layer)))
   let kinder: { readonly closes: Instant; readonly by: Layer<LearnerTerms> } | null = null
-  for (const by of level ? own.filter((o) => o.level === level) : classLayers) {
+  for (const by of all.filter((layer) => layer.level === level)) {
     const at = by.fields.closes ?? due
     if (gives(by) && at > (kinder?.closes ?? due)) kinder = { closes: at, by }
   }

@@ -8,7 +8,8 @@ export interface Carried {
 
 /** Work that waits until its learner has room for it. */
 export interface Queued extends Carried {
-  readonly assignmentId: AssignmentId
+  /** Null: work that is not kept yet. */
+  readonly assignmentId: AssignmentId | null
   readonly learnerId: UserId
   /** How many pieces it holds; from the first of them until the last it is open. */
   readonly pieces: number
@@ -73,5 +74,5 @@ export function isOver({ until }: Pick<Queued, 'until'>, now: Instant): boolean 
 }
 
 function byId(a: Queued, b: Queued): number {
-  return a.assignmentId < b.assignmentId ? -1 : 1
+  return (a.assignmentId ?? '') < (b.assignmentId ?? '') ? -1 : 1
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addDays, asId, daysThrough, isoDay, mondayOf, weekdayOf } from '../base'
-import type { AssignmentId, IsoDay, PieceId, UserId } from '../base'
+import type { IsoDay, UserId } from '../base'
 import { USUAL_LIMITS, betterDays, cautionsIn, loadOf, weeksOver } from './index'
 import type { LoadPiece, Spread } from './index'
 
@@ -10,8 +10,6 @@ const BEN = asId<UserId>('ben')
 const d = isoDay
 const piece = (minutes: number, from: string, through: string, part: Partial<LoadPiece> = {}): LoadPiece => ({
   learnerIds: [ANN],
-  assignmentId: asId<AssignmentId>('work'),
-  pieceId: asId<PieceId>('p1'),
   minutes,
   fromOn: d(from),
   throughOn: d(through),

@@ -1,4 +1,4 @@
-import type { AssignmentId, IsoDay, Minutes, PieceId, UserId } from '../base'
+import type { IsoDay, Minutes, UserId } from '../base'
 
 /** Whether a piece's minutes count on each school day of its window, or all of them on the day on which it is due. */
 export const SPREADS = ['window', 'due'] as const
@@ -8,8 +8,6 @@ export type Spread = (typeof SPREADS)[number]
 export interface LoadPiece {
   /** Each once. */
   readonly learnerIds: readonly UserId[]
-  readonly assignmentId: AssignmentId
-  readonly pieceId: PieceId
   readonly minutes: Minutes
   /** From which day on they can do it. */
   readonly fromOn: IsoDay

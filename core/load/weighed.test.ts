@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { asId, daysThrough, isoDay, weekdayOf } from '../base'
-import type { AssignmentId, PieceId, UserId } from '../base'
+import type { UserId } from '../base'
 import { weighed } from './index'
 import type { LoadPiece } from './index'
 
@@ -9,8 +9,6 @@ const [ann, ben] = ['ann', 'ben'].map((id) => asId<UserId>(id)) as [UserId, User
 const piece = (learnerId: UserId, minutes: number, on: string): LoadPiece => ({
   learnerIds: [learnerId],
   minutes,
-  assignmentId: asId<AssignmentId>(`w${minutes}`),
-  pieceId: asId<PieceId>('p1'),
   fromOn: isoDay(on),
   throughOn: isoDay(on),
   isTest: false,
@@ -21,7 +19,10 @@ describe('what work would weigh', () => {
   it('names who would be over the limits with it, and in which week', () => {
     const has = [piece(ann, 80, '2026-09-08'), piece(ben, 20, '2026-09-08')]
     const more = [piece(ann, 30, '2026-09-10'), piece(ben, 30, '2026-09-10')]
-    expect(weighed(has, more, days, limits)).toEqual([{ mondayOn: '2026-09-07', learnerIds: [ann] }])
+    expect(weighed(has, more, days, limits)).toEqual([
+      // nothing is due on Wednesday the 9th, one day before
+      { mondayOn: '2026-09-07', learnerIds: [ann], better: null },
+    ])
     const nextWeek = [piece(ann, 30, '2026-09-15')]
     expect(weighed(has, nextWeek, days, limits)).toEqual([])
   })

@@ -1,6 +1,6 @@
 import { HELPS } from '../attempts'
 import type { AttemptRules } from '../attempts'
-import { keyOf } from '../audience'
+import { keyOf, strongest } from '../audience'
 import type { Reached, TargetLevel } from '../audience'
 import { same } from '../base'
 import type { AssignmentTarget, OwnRules, WorkBecause } from './types'
@@ -11,11 +11,7 @@ export interface ResolvedRules {
   readonly because: readonly WorkBecause[]
 }
 
-interface Given<F extends keyof OwnRules> {
-  readonly value: OwnRules[F]
-  readonly sourceId: string | null
-}
-type GivenBy = (level: TargetLevel, id: string) => Partial<OwnRules>
+type RulesOfTarget = (level: TargetLevel, id: string) => Partial<OwnRules>
 type KinderOf = { readonly [F in keyof OwnRules]: (a: OwnRules[F], b: OwnRules[F]) => OwnRules[F] }
 
 /** The kinder of two: less to wait, a lower mark or none, and whatever help either allows. */
@@ -39,7 +35,7 @@ export function ownRulesBy(
   const given = new Map(targets.flatMap((t) => (t.rules ? [[keyOf(t.target), t.rules] as const] : [])))
   // mostly no target changes any, and then nobody is looked at
   if (given.size === 0) return () => PLAIN
-  const by: GivenBy = (level, id) => given.get(`${level} ${id}`) ?? {}
+  const by: RulesOfTarget = (level, id) => given.get(`${level} ${id}`) ?? {}
   return (one, base) => {
     const found = OWN_RULE_FIELDS.map((field) => resolved(field, one, base, by))
     return {
@@ -53,38 +49,18 @@ const PLAIN: ResolvedRules = { rules: {}, because: [] }
 
 function resolved<F extends keyof OwnRules>(
   field: F,
-  { learnerId, groupIds, classIds }: Reached,
+  one: Reached,
   base: AttemptRules,
-  by: GivenBy,
+  by: RulesOfTarget,
 ): ResolvedRules {
-  const atLevel = (level: TargetLevel, ids: readonly string[]) =>
-    ids.flatMap((id) => asGiven(field, by(level, id), id))
-  const personal = atLevel('learner', [learnerId])
-  const ofGroups = atLevel('group', groupIds)
-  const ofClasses = atLevel('class', classIds)
-  const levels: readonly (readonly [TargetLevel, readonly Given<F>[]])[] = [
-    ['learner', personal],
-    ['group', ofGroups],
-    [
-      'class',
-      ofClasses.length < classIds.length ? [...ofClasses, { value: base[field], sourceId: null }] : ofClasses,
-    ],
-  ]
-  const [level, values] = levels.find(([, list]) => list.some((g) => g.sourceId !== null)) ?? []
-  const [first, ...others] = values ?? []
-  if (level === undefined || first === undefined) return PLAIN
-  const value = others.reduce((a, g) => KINDER[field](a, g.value), first.value)
+  const found = strongest(one, (level, id) => by(level, id)[field] as OwnRules[F] | undefined)
+  if (found === null) return PLAIN
+  const { level, given } = found
+  const isSilentClass = level === 'class' && given.length < one.classIds.length
+  const values = given.map((g) => g.value)
+  const value = [...values, ...(isSilentClass ? [base[field]] : [])].reduce(KINDER[field])
   if (same(value, base[field])) return PLAIN
-  const from = values?.find((g) => g.sourceId !== null && same(g.value, value)) ?? first
+  const from = given.find((g) => same(g.value, value)) ?? given[0]
   const because = { field, level, sourceId: from.sourceId }
   return { rules: { [field]: value } as Partial<OwnRules>, because: [because] }
-}
-
-function asGiven<F extends keyof OwnRules>(
-  field: F,
-  rules: Partial<OwnRules>,
-  sourceId: string,
-): readonly Given<F>[] {
-  const value = rules[field] as OwnRules[F] | undefined
-  return value === undefined ? [] : [{ value, sourceId }]
 }

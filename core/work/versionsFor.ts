@@ -1,4 +1,4 @@
-import { keyOf } from '../audience'
+import { keyOf, strongest } from '../audience'
 import type { Reached, TargetLevel } from '../audience'
 import type { ClassId, PieceId, ResourceId, TrailId, UserId } from '../base'
 import { supportOf, versionFor } from '../versions'
@@ -56,26 +56,18 @@ export function versionsBy(
 const taskOf = ({ resourceId, revision }: VersionChoice & { kind: 'parallel' }) => ({ resourceId, revision })
 
 function chosenFor(
-  { learnerId, groupIds, classIds }: Reached,
+  one: Reached,
   pieceId: PieceId,
   given: ReadonlyMap<string, Readonly<Record<PieceId, VersionChoice>>>,
   trails: readonly Trail[],
 ): Chosen | null {
   if (given.size === 0) return null
-  const levels: readonly (readonly [TargetLevel, readonly string[]])[] = [
-    ['learner', [learnerId]],
-    ['group', groupIds],
-    ['class', classIds],
-  ]
-  for (const [level, ids] of levels) {
-    const found = ids.flatMap((sourceId): readonly Chosen[] => {
-      const choice = given.get(`${level} ${sourceId}`)?.[pieceId]
-      return choice ? [{ choice, level, sourceId }] : []
-    })
-    const [best] = [...found].sort((a, b) => weightOf(b.choice, trails) - weightOf(a.choice, trails))
-    if (best) return best
-  }
-  return null
+  const found = strongest(one, (level, id) => given.get(`${level} ${id}`)?.[pieceId])
+  if (found === null) return null
+  const [first, ...others] = found.given
+  const isKinder = (a: VersionChoice, b: VersionChoice) => weightOf(a, trails) > weightOf(b, trails)
+  const best = others.reduce((a, b) => (isKinder(b.value, a.value) ? b : a), first)
+  return { choice: best.value, level: found.level, sourceId: best.sourceId }
 }
 
 function weightOf(choice: VersionChoice, trails: readonly Trail[]): number {

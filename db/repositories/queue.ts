@@ -7,6 +7,7 @@ import type { Connection } from './store'
 
 /** Work that waits for a learner, with the class in which it reaches them. */
 export interface QueuedWork extends Queued {
+  readonly assignmentId: AssignmentId
   readonly classId: ClassId
   readonly title: string
   /** As it is compared: without case and spaces around it. */
@@ -60,7 +61,7 @@ export async function saveQueue(
   const list = JSON.stringify(waiting)
   if (waiting.length > 0)
     await tx.run(sql`insert into work_queue (assignment_id, learner_id, class_id, since, opens_at, ends_at, pieces)
-      select value ->> 'assignmentId', value ->> 'learnerId', value ->> 'classId', value ->> 'since',
+      select ${assignmentId}, value ->> 'learnerId', value ->> 'classId', value ->> 'since',
         value ->> 'from', value ->> 'until', value ->> 'pieces' from json_each(${list})`)
 }
 

@@ -97,7 +97,7 @@ describe('a connection that was refused once', () => {
 
   it('keeps what it acknowledges once the queue has renewed it', async () => {
     const got = await afterOneRefusal(await aTable(), (client, key) =>
-      writeQueue(() => client.reconnect())(() => client.execute(insertOf(key))),
+      writeQueue(async () => client.reconnect())(() => client.execute(insertOf(key))),
     )
     expect(got).toEqual({ acknowledged: true, kept: true })
   })

@@ -1,15 +1,15 @@
-import { cardOfKind } from '#core/library'
 import { ok, refuse } from '#core/base'
 import type { ClassId, Instant, IsoDay, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
 import { schoolDays, zoneOf } from '#core/calendar'
 import type { SchoolYear, Zone } from '#core/calendar'
-import { USUAL_LIMITS, cautionsIn, loadOf, weeksOver } from '#core/load'
-import type { LoadPiece, Spread } from '#core/load'
+import { USUAL_LIMITS, cautionsIn, daysToDo, loadOf, weeksOver } from '#core/load'
+import type { Spread } from '#core/load'
 import { learnersOf, piecesToDo, yearsById } from '#db/repositories'
-import type { Connection, PieceToDo } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classFor } from '../ground/classAccess'
+import { asLoadPiece } from './loadPieces'
 
 /**
  * What each learner of a class carries in the weeks of the school year, in all of their classes, with what is over the
@@ -77,7 +77,7 @@ export async function showLoadOf(
       className: p.className,
       kind: p.kind,
       minutes: p.minutes,
-      ...daysOf(p, zone),
+      ...daysToDo(p, zone),
     })),
   })
 }
@@ -111,26 +111,4 @@ function openDays(year: SchoolYear): readonly IsoDay[] {
 
 function yearIn(year: SchoolYear, zone: Zone): { readonly from: Instant; readonly until: Instant } {
   return { from: zone.at(year.firstOn, 0), until: zone.at(year.lastOn, 24 * 60) }
-}
-
-/** A piece as the load is reckoned with it. */
-export function asLoadPiece(piece: PieceToDo, zone: Zone): LoadPiece {
-  const { learnerIds, assignmentId, pieceId, minutes, kind } = piece
-  return {
-    learnerIds,
-    assignmentId,
-    pieceId,
-    minutes,
-    isTest: cardOfKind(kind).measures === 'test',
-    ...daysOf(piece, zone),
-  }
-}
-
-/** The days on which a piece can be done: the first, and the last. */
-export function daysOf(
-  { from, until }: Pick<PieceToDo, 'from' | 'until'>,
-  zone: Zone,
-): Pick<LoadPiece, 'fromOn' | 'throughOn'> {
-  // a moment at 00:00 belongs to the day that has just ended
-  return { fromOn: zone.local(from).on, throughOn: zone.local((until - 1) as Instant).on }
 }

@@ -43,7 +43,10 @@ export async function ceilingsOn(
  */
 export async function whoWaits(
   tx: Connection,
-  work: Pick<Draft, 'about' | 'overCeiling'> & { readonly id: AssignmentId },
+  work: Pick<Draft, 'about' | 'overCeiling'> & {
+    /** Null: work that is not kept yet. */
+    readonly id: AssignmentId | null
+  },
   rows: readonly Pick<LearnerWork, 'learnerId' | 'classId' | 'terms'>[],
   has: ReadonlySet<UserId>,
   now: Instant,

@@ -18,7 +18,7 @@ import {
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { trailPaths } from '../evidence/trailPaths'
-import { asLoadPiece } from '../load/showLoad'
+import { asLoadPiece } from '../load/loadPieces'
 import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import { daysFor } from '../series/showSeries'

@@ -1,7 +1,10 @@
 import { cardOfKind } from '#core/library'
 import type { AssignmentId, ClassId, Instant, LessonId, PieceId } from '#core/base'
-import { classWindow, lastLook, namedClasses } from '#core/work'
-import type { Assignment, Caution, ClassAtLastLook, Draft, PieceAtLastLook, Resolution } from '#core/work'
+import { groupBy } from '#core/base'
+import { lastLook } from '#core/lastLook'
+import type { Caution, ClassAtLastLook, PieceAtLastLook } from '#core/lastLook'
+import { classWindow, namedClasses } from '#core/work'
+import type { Assignment, Draft, Resolution } from '#core/work'
 import {
   assignmentIdsTouching,
   assignmentsById,
@@ -13,44 +16,60 @@ import {
 import type { Connection } from '#db/repositories'
 import type { ClassGround } from '../ground/classGrounds'
 import type { World } from '../ground/world'
+import { heavyWeeksIn } from '../load/heavyWeeks'
+import type { Waiting } from '../settling/ceiling'
 
-/** What the last look finds in a draft, class by class. `stands`: the assignment that is changed. */
-export async function cautionsFor(
-  tx: Connection,
-  of: {
-    readonly draft: Draft
-    readonly stands: Assignment | null
-    readonly world: World
-    readonly classes: readonly Pick<ClassAtLastLook, 'classId' | 'window' | 'pieces' | 'span'>[]
-    readonly reached: Resolution['reached']
-    readonly pieces: ReadonlyMap<PieceId, PieceAtLastLook>
-    readonly now: Instant
-  },
-): Promise<readonly Caution[]> {
-  const { draft, stands, world, classes, reached, pieces: seenPieces, now } = of
-  const given = await givenBefore(
-    tx,
-    draft.pieces.map((p) => p.resourceId),
-    classes.map((c) => c.classId),
-    stands?.id ?? null,
-  )
-  const around = await workBeside(
-    tx,
-    classes.map((c) => c.classId),
-    stands?.id ?? null,
-  )
-  const looked = classes.flatMap(({ classId, window, pieces, span }) => {
+/** A draft as it would go out. */
+export interface LookedAt {
+  readonly draft: Draft
+  /** The assignment that is changed. */
+  readonly stands: Assignment | null
+  readonly world: World
+  readonly resolution: Resolution
+  readonly classes: readonly Pick<ClassAtLastLook, 'classId' | 'window' | 'pieces' | 'span'>[]
+  readonly pieces: ReadonlyMap<PieceId, PieceAtLastLook>
+  readonly waiting: readonly Waiting[]
+  readonly now: Instant
+}
+
+/** What the last look finds in a draft, class by class. */
+export async function cautionsFor(tx: Connection, of: LookedAt): Promise<readonly Caution[]> {
+  const { draft, pieces, now } = of
+  const { reached } = of.resolution
+  return lastLook({ draft, classes: await classesSeen(tx, of), reached, pieces, now })
+}
+
+/** What is to be known of each class, for all of them in few questions. */
+async function classesSeen(tx: Connection, of: LookedAt): Promise<readonly ClassAtLastLook[]> {
+  const { draft, world, resolution, pieces, now } = of
+  const stands = of.stands?.id ?? null
+  const classIds = of.classes.map((c) => c.classId)
+  const resourceIds = draft.pieces.map((p) => p.resourceId)
+  const given = groupBy(await givenBefore(tx, resourceIds, classIds, stands), (g) => g.classId)
+  const around = await workBeside(tx, classIds, stands)
+  const waiting = groupBy(of.waiting, (w) => w.classId)
+  const seen: ClassAtLastLook[] = []
+  for (const { classId, window, pieces: ownWindows, span } of of.classes) {
     const ground = world.classes.get(classId)
-    if (!ground) return []
-    const had = new Map(given.filter((g) => g.classId === classId).map((g) => [g.resourceId, g.title]))
-    const learnerIds = world.around.roster.classes.get(classId) ?? []
+    if (!ground) continue
     const others = around
       .filter(({ work }) => namedClasses(work).includes(classId) && !work.notFor.includes(classId))
       .map((o) => ({ ...o, title: o.work.title, window: classWindow(o.work, classId, ground.ground) }))
-    const seen = { classId, window, pieces, span, had, learnerIds, others }
-    return { ...seen, ground: ground.ground, ...ofYear(ground) }
-  })
-  return lastLook(draft, looked, reached, seenPieces, now)
+    seen.push({
+      classId,
+      window,
+      pieces: ownWindows,
+      span,
+      ground: ground.ground,
+      ...ofYear(ground),
+      had: new Map((given.get(classId) ?? []).map((g) => [g.resourceId, g.title])),
+      learnerIds: world.around.roster.classes.get(classId) ?? [],
+      others,
+      heavyWeeks: await heavyWeeksIn(tx, ground, { rows: resolution.rows, pieces, stands, now }),
+      waiting: waiting.get(classId) ?? [],
+    })
+  }
+  return seen
 }
 
 /** What the last look, and whoever draws, needs to know of the pieces of a draft. */

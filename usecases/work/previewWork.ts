@@ -1,5 +1,5 @@
-import { groupBy, ok } from '#core/base'
-import type { AssignmentId, ClassId, Instant, PieceId, Result, UserId } from '#core/base'
+import { ok } from '#core/base'
+import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import { bankParts } from '#core/attempts'
 import type { BankPart } from '#core/attempts'
@@ -15,14 +15,12 @@ import type {
 } from '#core/availability'
 import type { GivenVersion, Trail } from '#core/versions'
 import { resolveWork, windowOfClass } from '#core/work'
-import type { Caution, Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
-import { isOver } from '#core/load'
+import type { Caution } from '#core/lastLook'
+import type { Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import { learnerWorkOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { heavyWith } from '../load/heavyWith'
 import { cautionsFor, piecesSeen } from './cautions'
 import { whoWaits } from '../settling/ceiling'
-import type { Waiting } from '../settling/ceiling'
 import { checkedDraft } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
@@ -108,22 +106,14 @@ export async function previewWork(
   const now = deps.clock.now()
   const pieces = await piecesSeen(tx, draft)
   const has = isOut ? (await learnerWorkOf(tx, [stands.id])).map((r) => r.learnerId) : []
-  const work = { ...draft, id: stands?.id ?? NEW }
+  const work = { ...draft, id: stands?.id ?? null }
   const waiting = await whoWaits(tx, work, resolution.rows, new Set(has), now)
+  const looked = { draft, stands, world, resolution, classes, pieces, waiting, now }
+  const cautions = await cautionsFor(tx, looked)
   return ok({
     learners: reached.length,
     classes,
-    cautions: [
-      ...(await cautionsFor(tx, { draft, stands, world, classes, reached, pieces, now })),
-      ...(await heavyWith(tx, {
-        rows: resolution.rows,
-        pieces,
-        stands: stands?.id ?? null,
-        grounds: world.classes,
-        now,
-      })),
-      ...waitingAsCautions(waiting, now),
-    ],
+    cautions,
     waiting: waiting.map((w) => w.learnerId),
     banks: [...pieces]
       .filter(([, { items }]) => items.length > 0)
@@ -134,23 +124,6 @@ export async function previewWork(
     trails: world.around.versions?.trails ?? [],
     targetCounts: draft.targets.map((t) => reach([t.target], world.around.roster).length),
     problems: resolution.problems.map((p) => p.refusal),
-  })
-}
-
-const NEW = 'new' as AssignmentId
-
-/** Who waits, class by class. */
-function waitingAsCautions(waiting: readonly Waiting[], now: Instant): readonly Caution[] {
-  return [...groupBy(waiting, (w) => w.classId)].flatMap(([classId, list]): readonly Caution[] => {
-    const [first] = list
-    const inVain = list.filter((w) => isOver(w, now)).map((w) => w.learnerId)
-    const learnerIds = list.filter((w) => !isOver(w, now)).map((w) => w.learnerId)
-    if (!first) return []
-    const { category, most } = first
-    return [
-      ...(learnerIds.length > 0 ? [{ code: 'waits' as const, classId, category, most, learnerIds }] : []),
-      ...(inVain.length > 0 ? [{ code: 'waited-in-vain' as const, classId, learnerIds: inVain }] : []),
-    ]
   })
 }
 

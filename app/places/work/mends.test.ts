@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
-import type { Caution } from '#core/work'
+import type { Caution } from '#core/lastLook'
 import { NO_WINDOW } from '#core/availability'
 import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'

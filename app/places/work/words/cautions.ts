@@ -1,6 +1,6 @@
 import { assertNever } from '#core/base'
 import type { ClassId, LessonId, PieceId } from '#core/base'
-import type { Caution } from '#core/work'
+import type { Caution } from '#core/lastLook'
 import { count } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
 

@@ -6,9 +6,9 @@ import type { Moment } from '../availability'
 import { asId, isoDay } from '../base'
 import type { ResourceId, UserId } from '../base'
 import { meetings, zoneOf } from '../calendar'
-import { lastLook } from './lastLook'
-import type { ClassAtLastLook, OtherWork } from './lastLook'
-import type { Draft } from './types'
+import type { Draft } from '../work'
+import { lastLook } from './index'
+import type { ClassAtLastLook, LastLookFacts, OtherWork } from './index'
 
 const room = ids.class('a')
 const lesson = ids.lesson('l')
@@ -39,10 +39,20 @@ const aClass = (part: Partial<ClassAtLastLook> = {}): ClassAtLastLook => ({
   had: new Map(),
   learnerIds: [],
   others: [],
+  heavyWeeks: [],
+  waiting: [],
+  ...part,
+})
+const facts = (part: Partial<LastLookFacts>): LastLookFacts => ({
+  draft: draft(),
+  classes: [],
+  reached: [],
+  pieces: new Map(),
+  now,
   ...part,
 })
 const look = (part: Partial<ClassAtLastLook>, of = draft()) =>
-  lastLook(of, [aClass(part)], [], new Map(), now)
+  lastLook(facts({ draft: of, classes: [aClass(part)] }))
 const due = (text: string, opens = '09-09T09:00') => ({
   window: { ...NO_WINDOW, opens: at(opens), due: at(text), closes: at(text) },
 })
@@ -117,7 +127,7 @@ describe('the last look', () => {
       { learnerId: ids.user('bo'), classIds: [room], groupIds: [], byClass: true, byName: true },
       { learnerId: ids.user('cy'), classIds: [room, other], groupIds: [], byClass: false, byName: true },
     ]
-    expect(lastLook(draft(), [aClass()], reached, new Map(), now)).toEqual([
+    expect(lastLook(facts({ classes: [aClass()], reached }))).toEqual([
       { code: 'in-several', learnerIds: ['ann'] },
     ])
   })
@@ -126,11 +136,8 @@ describe('the last look', () => {
 describe('the last look at pieces and at what else there is', () => {
   const items = [1, 2, 3].map((n) => single(`q${n}`, { difficulty: n }))
   const known = new Map([[P1, { isTest: true, minutes: 40, items }]])
-  const all = (
-    of: Draft,
-    part: Partial<ClassAtLastLook> = {},
-    reached: Parameters<typeof lastLook>[2] = [],
-  ) => lastLook(of, [aClass(part)], reached, known, now)
+  const all = (of: Draft, part: Partial<ClassAtLastLook> = {}, reached: LastLookFacts['reached'] = []) =>
+    lastLook({ draft: of, classes: [aClass(part)], reached, pieces: known, now })
   const other = (part: Partial<OtherWork> = {}): OtherWork => ({
     title: 'Test',
     minutes: 30,
@@ -178,9 +185,33 @@ describe('the last look at pieces and at what else there is', () => {
   it('says how many pieces each learner would get', () => {
     const many = piecesOf(...Array.from({ length: 8 }, () => check))
     const minutes = new Map(many.map((p) => [p.id, { isTest: false, minutes: 5, items: [] }]))
-    expect(lastLook(draft({ pieces: many }), [], [], minutes, now)).toEqual([
+    expect(lastLook(facts({ draft: draft({ pieces: many }), pieces: minutes }))).toEqual([
       { code: 'many-pieces', pieces: 8, minutes: 40 },
     ])
-    expect(lastLook(draft({ pieces: many.slice(1) }), [], [], minutes, now)).toEqual([])
+    expect(lastLook(facts({ draft: draft({ pieces: many.slice(1) }), pieces: minutes }))).toEqual([])
+  })
+
+  it('says who waits in a queue, and for whom it is over before it came', () => {
+    const waits = (learnerId: string, until: string) => ({
+      learnerId: ids.user(learnerId),
+      until: at(until),
+      category: 'Homework',
+      most: 2,
+    })
+    const waiting = [waits('ann', '09-14T09:50'), waits('bo', '09-07T11:00')]
+    const seen = { classId: room, learnerIds: ['ann'] }
+    expect(all(draft(), { waiting })).toEqual([
+      { code: 'waits', category: 'Homework', most: 2, ...seen },
+      { code: 'waited-in-vain', classId: room, learnerIds: ['bo'] },
+    ])
+  })
+
+  it('says which weeks it makes too much, and which day would be lighter', () => {
+    const week = {
+      mondayOn: isoDay('2026-09-14'),
+      learnerIds: [ids.user('ann')],
+      better: isoDay('2026-09-22'),
+    }
+    expect(all(draft(), { heavyWeeks: [week] })).toEqual([{ code: 'heavy-week', classId: room, ...week }])
   })
 })

@@ -1,0 +1,36 @@
+import type { Window } from '../availability'
+import type { Instant, Minutes } from '../base'
+import type { Caution } from './caution'
+import type { ClassAtLastLook, LastLookFacts } from './facts'
+
+/** More minutes of work that is due on one day are too much for most. */
+const FULL_DAY: Minutes = 90
+
+/** What the class has besides, seen together with this. */
+export function besideOthers(of: ClassAtLastLook, { draft, pieces }: LastLookFacts): readonly Caution[] {
+  const { classId, window, others, ground } = of
+  if (window === null) return []
+  const found: Caution[] = []
+  if (draft.isFirst) {
+    const meanwhile = others.find((o) => o.isTest && o.window !== null && overlap(window, o.window))
+    if (meanwhile) found.push({ code: 'blocks-test', classId, title: meanwhile.title })
+  }
+  if (window.due === null) return found
+  const dayOf = (at: Instant) => ground.zone.local((at - 1) as Instant).on
+  const on = dayOf(window.due)
+  const sameDay = others.filter(
+    (o) => o.window !== null && o.window.due !== null && dayOf(o.window.due) === on,
+  )
+  const test = [...pieces.values()].some((p) => p.isTest) ? sameDay.find((o) => o.isTest) : undefined
+  if (test) found.push({ code: 'two-tests', classId, on, title: test.title })
+  const minutes = [...pieces.values(), ...sameDay].reduce((sum, p) => sum + p.minutes, 0)
+  if (sameDay.length > 0 && minutes > FULL_DAY)
+    found.push({ code: 'full-day', classId, on, minutes, titles: sameDay.map((o) => o.title) })
+  return found
+}
+
+function overlap(a: Window, b: Window): boolean {
+  const from = (w: Window) => w.opens ?? w.listed ?? Number.NEGATIVE_INFINITY
+  const until = (w: Window) => w.closes ?? w.due ?? Number.POSITIVE_INFINITY
+  return from(a) < until(b) && from(b) < until(a)
+}
