@@ -67,8 +67,9 @@ export function workShapes(m: Makers) {
     window: window.partial(),
     rules: m.object(shape).partial(),
   }) satisfies z.ZodType<Omit<WorkPiece, 'id' | 'resourceId' | 'revision'>>
-  const { waitMinutes, passPercent, help } = shape
-  const ownRules = m.object({ waitMinutes, passPercent, help }).partial() satisfies z.ZodType<
+  // all of them, whatever is added: one that were left out here would never reach a learner
+  const ownShape = Object.fromEntries(OWN_RULE_FIELDS.map((field) => [field, shape[field]]))
+  const ownRules = m.object(ownShape as Pick<typeof shape, keyof OwnRules>).partial() satisfies z.ZodType<
     Partial<OwnRules>
   >
   const overrides = m.object({

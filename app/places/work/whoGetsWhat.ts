@@ -4,6 +4,7 @@ import type { Window, WindowField } from '#core/availability'
 import type { PieceId } from '#core/base'
 import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { FIELD_WORDS } from '~/shared/words/refusals'
+import { OWN_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
 import { LEVEL_WORDS } from './words/moments'
 
@@ -40,18 +41,10 @@ export function whoRows(
 }
 
 type Field = WhoGetsWhat['because'][number]['field']
-const OTHER_FIELDS: Record<Exclude<Field, WindowField>, string> = {
-  maxAttempts: 'tries',
-  timeLimitMinutes: 'time',
-  waitMinutes: 'wait between tries',
-  passPercent: 'pass mark',
-  help: 'help',
-  version: 'version',
-}
 const isMoment = (field: Field): field is WindowField => field in FIELD_WORDS
 
 function sayWhy(b: WhoGetsWhat['because'][number], groups: ReadonlyMap<string, string>): string {
-  const field = isMoment(b.field) ? FIELD_WORDS[b.field].toLowerCase() : OTHER_FIELDS[b.field]
+  const field = isMoment(b.field) ? FIELD_WORDS[b.field].toLowerCase() : OWN_WORDS[b.field]
   const group = b.level === 'group' ? groups.get(b.sourceId ?? '') : undefined
   return `${field}: ${group ?? LEVEL_WORDS[b.level]}`
 }

@@ -1,5 +1,7 @@
+import type { WindowField } from '#core/availability'
 import { READY_RULES } from '#core/attempts'
 import type { AttemptRules, Help, Kept, Passing, ReadyKey, Reveal } from '#core/attempts'
+import type { WorkBecause } from '#core/work'
 
 export const KEPT_WORDS: Record<Kept, string> = {
   best: 'best try',
@@ -23,6 +25,16 @@ export const HELP_WORDS: Record<Help, string> = {
   'expected-words': 'the expected words',
   'own-check': 'a check of their own text',
   'worked-example': 'the worked example',
+}
+
+/** Limits, rules and the version that can be other for a class, a group or a learner, as nouns. */
+export const OWN_WORDS: Record<Exclude<WorkBecause['field'], WindowField>, string> = {
+  maxAttempts: 'tries',
+  timeLimitMinutes: 'time for a try',
+  waitMinutes: 'wait between tries',
+  passPercent: 'pass mark',
+  help: 'help',
+  version: 'version',
 }
 
 export const PASSING_WORDS: Record<NonNullable<Passing>, string> = {

@@ -2,6 +2,7 @@ import { assertNever } from '#core/base'
 import type { Instant } from '#core/base'
 import type { WindowField } from '#core/availability'
 import type { NotThere, Why } from '#core/work'
+import { OWN_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
 
 const FIELD_WORDS: Record<Why['fields'][number], string> = {
@@ -10,12 +11,7 @@ const FIELD_WORDS: Record<Why['fields'][number], string> = {
   due: 'due',
   closes: 'closes',
   putAway: 'put away',
-  maxAttempts: 'tries',
-  timeLimitMinutes: 'time limit',
-  waitMinutes: 'wait between tries',
-  version: 'the version',
-  passPercent: 'pass mark',
-  help: 'help',
+  ...OWN_WORDS,
 }
 const CHANGE_WORDS: Record<WindowField, string> = {
   listed: 'appears',

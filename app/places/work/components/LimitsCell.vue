@@ -15,7 +15,17 @@ const props = defineProps<{
   help: readonly Help[]
 }>()
 const emit = defineEmits<{ set: [own: OwnLimits] }>()
-const NUMBERS = {
+interface NumberField {
+  readonly label: string
+  /** What stands for no limit at all, and how that is said. */
+  readonly none: 0 | null
+  readonly noneWord: string
+  readonly unit: string
+  readonly start: number
+  readonly most: number
+}
+type Field = Exclude<keyof OwnLimits, 'help'>
+const NUMBERS: Record<Field, NumberField> = {
   maxAttempts: {
     label: 'Tries',
     none: null,
@@ -41,9 +51,8 @@ const NUMBERS = {
     most: 20_160,
   },
   passPercent: { label: 'Pass mark', none: null, noneWord: 'none', unit: 'percent', start: 50, most: 100 },
-} as const
-const FIELDS = ['maxAttempts', 'timeLimitMinutes', 'waitMinutes', 'passPercent'] as const
-type Field = (typeof FIELDS)[number]
+}
+const FIELDS = Object.keys(NUMBERS) as Field[]
 type Way = 'as-ruled' | 'none' | 'number'
 
 const said = computed(() => sayLimits(props.own))

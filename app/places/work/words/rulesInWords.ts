@@ -11,28 +11,40 @@ export interface RuleLine {
   readonly differs: boolean
 }
 
+/** A rule's own line, null where there is nothing to say; or the rule in whose line it is told. */
+type Said = ((rules: AttemptRules) => string | null) | keyof AttemptRules
+
+/** Every rule, in the order in which a learner meets them. */
+const SAID: Record<keyof AttemptRules, Said> = {
+  maxAttempts: ({ maxAttempts, kept }) => {
+    if (maxAttempts === 1) return '1 try'
+    const tries = maxAttempts === null ? 'As many tries as they like' : count(maxAttempts, 'try', 'tries')
+    return `${tries}, the ${KEPT_WORDS[kept]} counts`
+  },
+  kept: 'maxAttempts',
+  waitMinutes: ({ waitMinutes }) =>
+    waitMinutes > 0 ? `${count(waitMinutes, 'minute')} between tries` : null,
+  timeLimitMinutes: ({ timeLimitMinutes }) =>
+    timeLimitMinutes === null ? 'No time limit' : `${count(timeLimitMinutes, 'minute')} for a try`,
+  items: ({ items, order }) => itemsInWords(items, order),
+  order: 'items',
+  feedback: ({ feedback }) => `Score and feedback ${REVEAL_WORDS[feedback]}`,
+  answers: ({ answers }) => `Right answers ${REVEAL_WORDS[answers]}`,
+  help: ({ help }) => (help.length === 0 ? 'No help' : `Help: ${help.map((h) => HELP_WORDS[h]).join(', ')}`),
+  passPercent: ({ passPercent }) => (passPercent === null ? null : `Passed from ${passPercent} %`),
+  late: ({ late }) => (late === null ? null : `${late.percentPerDay} % off for each day late`),
+}
+const RULES = Object.keys(SAID) as (keyof AttemptRules)[]
+
 /** Rules as short lines, in the order in which a learner meets them. */
 export function rulesInWords(rules: AttemptRules, ready: AttemptRules | null): readonly RuleLine[] {
-  const line = (text: string, ...keys: readonly (keyof AttemptRules)[]): RuleLine => ({
-    text,
-    differs: ready !== null && keys.some((k) => !same(rules[k], ready[k])),
+  const isOther = (rule: keyof AttemptRules) => ready !== null && !same(rules[rule], ready[rule])
+  return RULES.flatMap((rule): readonly RuleLine[] => {
+    const said = SAID[rule]
+    const text = typeof said === 'string' ? null : said(rules)
+    const told = RULES.filter((other) => other === rule || SAID[other] === rule)
+    return text === null ? [] : [{ text, differs: told.some(isOther) }]
   })
-  const { maxAttempts, kept, waitMinutes, timeLimitMinutes, passPercent, late, help } = rules
-  const tries = maxAttempts === null ? 'As many tries as they like' : count(maxAttempts, 'try', 'tries')
-  return [
-    line(maxAttempts === 1 ? tries : `${tries}, the ${KEPT_WORDS[kept]} counts`, 'maxAttempts', 'kept'),
-    ...(waitMinutes > 0 ? [line(`${count(waitMinutes, 'minute')} between tries`, 'waitMinutes')] : []),
-    line(
-      timeLimitMinutes === null ? 'No time limit' : `${count(timeLimitMinutes, 'minute')} for a try`,
-      'timeLimitMinutes',
-    ),
-    line(itemsInWords(rules.items, rules.order), 'items', 'order'),
-    line(`Score and feedback ${REVEAL_WORDS[rules.feedback]}`, 'feedback'),
-    line(`Right answers ${REVEAL_WORDS[rules.answers]}`, 'answers'),
-    line(help.length === 0 ? 'No help' : `Help: ${help.map((h) => HELP_WORDS[h]).join(', ')}`, 'help'),
-    ...(passPercent === null ? [] : [line(`Passed from ${passPercent} %`, 'passPercent')]),
-    ...(late === null ? [] : [line(`${late.percentPerDay} % off for each day late`)]),
-  ]
 }
 
 function itemsInWords(choice: ItemChoice, order: AttemptRules['order']): string {
@@ -46,14 +58,21 @@ function itemsInWords(choice: ItemChoice, order: AttemptRules['order']): string 
   }
 }
 
+/** How each of a target's own limits and rules is said. */
+const SAID_OF_OWN: { readonly [Part in keyof Required<OwnLimits>]: (value: Own<Part>) => string } = {
+  maxAttempts: (most) => (most === null ? 'any number of tries' : count(most, 'try', 'tries')),
+  timeLimitMinutes: (minutes) => (minutes === null ? 'no time limit' : `${minutes} min`),
+  waitMinutes: (minutes) => (minutes === 0 ? 'no wait' : `${minutes} min between tries`),
+  passPercent: (percent) => (percent === null ? 'no pass mark' : `passed from ${percent} %`),
+  help: (help) => `help: ${help.map((h) => HELP_WORDS[h]).join(', ') || 'none'}`,
+}
+type Own<Part extends keyof OwnLimits> = Exclude<OwnLimits[Part], undefined>
+
 /** What a target has in place of the rules, in few words: '3 tries, 20 min, help: hints'; empty: nothing. */
 export function sayLimits(own: OwnLimits): string {
-  const { maxAttempts, timeLimitMinutes, waitMinutes, passPercent, help } = own
-  const tries =
-    maxAttempts === null ? 'any number of tries' : maxAttempts && count(maxAttempts, 'try', 'tries')
-  const time = timeLimitMinutes === null ? 'no time limit' : timeLimitMinutes && `${timeLimitMinutes} min`
-  const wait = waitMinutes === 0 ? 'no wait' : waitMinutes && `${waitMinutes} min between tries`
-  const pass = passPercent === null ? 'no pass mark' : passPercent && `passed from ${passPercent} %`
-  const allowed = help && (help.map((h) => HELP_WORDS[h]).join(', ') || 'none')
-  return [tries, time, wait, pass, allowed && `help: ${allowed}`].filter(Boolean).join(', ')
+  const say = <Part extends keyof OwnLimits>(part: Part): readonly string[] => {
+    const value = own[part]
+    return value === undefined ? [] : [SAID_OF_OWN[part](value as Own<Part>)]
+  }
+  return (Object.keys(SAID_OF_OWN) as (keyof OwnLimits)[]).flatMap(say).join(', ')
 }
