@@ -1,8 +1,9 @@
 import { ok } from '../base'
 import type { Result } from '../base'
-import { headings, parseCells } from './csv'
 import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
+import { readTable } from './table'
+import type { Positions } from './table'
 
 export interface OutlineLesson {
   readonly line: number
@@ -22,19 +23,19 @@ export interface OutlineReading {
   readonly bad: readonly BadOutlineRow[]
 }
 
-const NAMES = {
+const COLUMNS = {
   unit: ['unit', 'topic', 'chapter'],
   lesson: ['lesson', 'title'],
   meetings: ['meetings', 'length', 'days', 'periods', 'count'],
 }
 
-type Columns = Readonly<Partial<Record<keyof typeof NAMES, number>>>
+type Column = keyof typeof COLUMNS
 
 /**
  * Where the columns of an outline without headings stand: unit, lesson, meetings; or lessons alone, or lesson and
  * meetings, when no row has anything else.
  */
-function columnsOf(rows: readonly TextRow[]): Columns {
+function columnsOf(rows: readonly TextRow[]): Positions<Column> {
   const isOne = rows.every(({ cells }) => cells.slice(1).every((c) => c === ''))
   if (isOne) return { lesson: 0 }
   const isTwo = rows.every(({ cells }) => cells.slice(2).every((c) => c === '') && isCount(cells[1] ?? ''))
@@ -54,16 +55,13 @@ const ONLY_UNIT = '1'
  * Lengths are whole or half meetings from 0.5 to 40; anything else is listed as a bad row with its line.
  */
 export function parseOutline(text: string): Result<OutlineReading, FormatRefusal> {
-  const rows = parseCells(text)
-  if (!rows.ok) return rows
-  const head = rows.value[0] ? headings(rows.value[0], NAMES, ['lesson']) : null
-  const data = head ? rows.value.slice(1) : rows.value
-  const at: Columns = head ?? columnsOf(data)
+  const table = readTable<Column>(text, { columns: COLUMNS, needed: ['lesson'], headless: columnsOf })
+  if (!table.ok) return table
+  const { at, rows } = table.value
   const lessons: OutlineLesson[] = []
   const bad: BadOutlineRow[] = []
   let unit = at.unit === undefined ? ONLY_UNIT : ''
-  for (const { line, cells } of data) {
-    const cell = (key: keyof Columns) => cells[at[key] ?? -1] ?? ''
+  for (const { line, cells, cell } of rows) {
     unit = cell('unit') || unit
     const title = cell('lesson')
     const meetings = lengthIn(cell('meetings'))

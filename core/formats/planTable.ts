@@ -2,8 +2,9 @@ import { assertNever, ok, parseIsoDay } from '../base'
 import type { IsoDay, Result } from '../base'
 import { LESSON_KINDS, WEIGHTS } from '../pacing'
 import type { FixedDate, Layout, LessonLength, LessonRow, Plan, PlanLesson } from '../pacing'
-import { headings, parseCells, printCells } from './csv'
+import { printCells } from './csv'
 import type { FormatRefusal } from './refusals'
+import { inOrderOf, readTable } from './table'
 
 /**
  * One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is.
@@ -30,20 +31,8 @@ export interface PlanTableReading {
   readonly bad: readonly BadPlanRow[]
 }
 
-const COLUMNS = [
-  'unit',
-  'number',
-  'title',
-  'kind',
-  'weight',
-  'least',
-  'usual',
-  'most',
-  'fixed',
-  'break',
-] as const
-type Column = (typeof COLUMNS)[number]
-const NAMES: Readonly<Record<Column, readonly string[]>> = {
+/** The first of the words that head a column is how it is written. */
+const COLUMNS = {
   unit: ['unit', 'topic'],
   number: ['number', 'no', 'no.', 'code'],
   title: ['title', 'lesson'],
@@ -54,7 +43,8 @@ const NAMES: Readonly<Record<Column, readonly string[]>> = {
   most: ['most', 'max'],
   fixed: ['fixed', 'date', 'fixed date'],
   break: ['not after a break', 'not after break', 'break'],
-}
+} as const
+type Column = keyof typeof COLUMNS
 
 /**
  * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least,
@@ -64,18 +54,19 @@ const NAMES: Readonly<Record<Column, readonly string[]>> = {
  * '… to …', 'none'. Bad rows are listed with their line, never dropped.
  */
 export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {
-  const cells = parseCells(text)
-  if (!cells.ok) return cells
-  const head = cells.value[0] ? headings(cells.value[0], NAMES, ['number', 'title']) : null
-  const at: Readonly<Record<string, number>> = head ?? Object.fromEntries(COLUMNS.map((c, i) => [c, i]))
+  const table = readTable<Column>(text, {
+    columns: COLUMNS,
+    needed: ['number', 'title'],
+    headless: () => inOrderOf(COLUMNS),
+  })
+  if (!table.ok) return table
   const rows: PlanRow[] = []
   const bad: BadPlanRow[] = []
   const seen = new Set<string>()
   let unit: string | null = null
-  for (const row of head ? cells.value.slice(1) : cells.value) {
-    const cell = (column: Column) => row.cells[at[column] ?? -1] ?? ''
+  for (const { line, cell } of table.value.rows) {
     unit = cell('unit') || unit
-    const read = readRow(row.line, unit, cell, seen)
+    const read = readRow(line, unit, cell, seen)
     if ('fault' in read) bad.push(read)
     else rows.push(read)
   }
@@ -182,21 +173,25 @@ function printLength({ unit }: LessonLength, n: number): string {
 /** A plan as CSV, with the headings that `parsePlanTable` reads. */
 export function printPlanTable(plan: Plan): string {
   const titles = new Map(plan.units.map((u) => [u.id, u.title]))
-  return printCells([
-    ['Unit', 'Number', 'Title', 'Kind', 'Weight', 'Least', 'Usual', 'Most', 'Fixed', 'Not after a break'],
-    ...plan.lessons.map((l) => [
-      titles.get(l.unitId) ?? '',
-      l.number,
-      l.title,
-      l.kind,
-      l.weight,
-      printLength(l.length, l.length.min),
-      printLength(l.length, l.length.typical),
-      printLength(l.length, l.length.max),
-      printFixed(l.fixed),
-      l.notAfterBreak ? 'yes' : '',
-    ]),
-  ])
+  const printed: Record<Column, (lesson: PlanLesson) => string> = {
+    unit: (lesson) => titles.get(lesson.unitId) ?? '',
+    number: (lesson) => lesson.number,
+    title: (lesson) => lesson.title,
+    kind: (lesson) => lesson.kind,
+    weight: (lesson) => lesson.weight,
+    least: ({ length }) => printLength(length, length.min),
+    usual: ({ length }) => printLength(length, length.typical),
+    most: ({ length }) => printLength(length, length.max),
+    fixed: (lesson) => printFixed(lesson.fixed),
+    break: (lesson) => (lesson.notAfterBreak ? 'yes' : ''),
+  }
+  const columns = Object.keys(COLUMNS) as Column[]
+  const head = columns.map((column) => capitalised(COLUMNS[column][0]))
+  return printCells([head, ...plan.lessons.map((lesson) => columns.map((column) => printed[column](lesson)))])
+}
+
+function capitalised(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}`
 }
 
 /** A class's layout as CSV: a row per lesson with its dates, meetings, and what became of it. */

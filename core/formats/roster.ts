@@ -1,8 +1,8 @@
 import { isGrade } from '../audience'
 import { ok } from '../base'
 import type { Result } from '../base'
-import { headings, parseCells } from './csv'
 import type { FormatRefusal } from './refusals'
+import { readTable } from './table'
 
 export interface RosterEntry {
   readonly line: number
@@ -35,7 +35,7 @@ export interface RosterReading {
 /** Groups that one row may name. */
 const MOST_GROUPS = 20
 
-const NAMES = {
+const COLUMNS = {
   name: ['name', 'learner', 'student', 'full name'],
   given: ['given name', 'first name', 'given', 'first'],
   family: ['family name', 'last name', 'surname', 'family', 'last'],
@@ -43,6 +43,8 @@ const NAMES = {
   groups: ['group', 'groups'],
   grade: ['grade', 'year group', 'grade level'],
 }
+type Column = keyof typeof COLUMNS
+type Cell = (column: Column) => string
 
 /**
  * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in; groups
@@ -50,18 +52,16 @@ const NAMES = {
  * never dropped.
  */
 export function parseRoster(text: string): Result<RosterReading, FormatRefusal> {
-  const rows = parseCells(text)
-  if (!rows.ok) return rows
-  const head = rows.value[0] ? headings(rows.value[0], NAMES, ['name', 'given', 'family']) : null
-  const at: Partial<Record<keyof typeof NAMES, number>> = head ?? { name: 0, signIn: 1, groups: 2 }
+  const table = readTable<Column>(text, {
+    columns: COLUMNS,
+    needed: ['name', 'given', 'family'],
+    headless: () => ({ name: 0, signIn: 1, groups: 2 }),
+  })
+  if (!table.ok) return table
   const entries: RosterEntry[] = []
   const bad: BadRow[] = []
   const seen = { names: new Set<string>(), signIns: new Set<string>() }
-  for (const { line, cells } of head ? rows.value.slice(1) : rows.value) {
-    const cell = (key: keyof typeof NAMES) => {
-      const i = at[key]
-      return i === undefined ? '' : (cells[i] ?? '')
-    }
+  for (const { line, cells, cell } of table.value.rows) {
     const entry = entryOf(line, cell)
     const found = faultIn(entry, cell, seen)
     if (found) {
@@ -74,8 +74,6 @@ export function parseRoster(text: string): Result<RosterReading, FormatRefusal> 
   }
   return ok({ entries, bad })
 }
-
-type Cell = (key: keyof typeof NAMES) => string
 
 function entryOf(line: number, cell: Cell): RosterEntry {
   const name = cell('name') || [cell('given'), cell('family')].filter(Boolean).join(' ')

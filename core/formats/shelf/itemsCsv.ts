@@ -2,8 +2,9 @@ import { asId, ok, refuse } from '../../base'
 import type { ItemId, Result } from '../../base'
 import { ITEM_KINDS, KEY_COLUMNS, faultOf, fromCells, toCells } from '../../library'
 import type { Item } from '../../library'
-import { asMeant, headings, parseCells, printCells } from '../csv'
+import { printCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
+import { readTable } from '../table'
 import { plainPiece } from './plainPiece'
 import { NO_BOOK } from './types'
 import type { ShelfReading, ShelfRow, Shortfall } from './types'
@@ -50,15 +51,13 @@ function rowOf(item: Item): Partial<Row> {
  * them). Rows that cannot be answered or scored are named with their line and left out.
  */
 export function parseItems(text: string, title: string): Result<ShelfReading, FormatRefusal> {
-  const cells = parseCells(text)
-  if (!cells.ok) return cells
-  const [first, ...data] = cells.value
-  const at = first ? headings<Column>(first, COLUMNS, ['kind', 'question']) : null
-  if (at?.kind === undefined || at.question === undefined)
+  const table = readTable<Column>(text, { columns: COLUMNS, needed: ['kind', 'question'] })
+  if (!table.ok) return table
+  const { at } = table.value
+  if (at.kind === undefined || at.question === undefined)
     return refuse({ code: 'formats/no-item-headings', field: 'text' })
   const items: Item[] = []
-  const rows = data.map(({ line, cells: row }): ShelfRow => {
-    const cell = (column: Column) => asMeant(row[at[column] ?? -1] ?? '')
+  const rows = table.value.rows.map(({ line, cell }): ShelfRow => {
     const read = readItem(cell, items.length + 1)
     const where = `line ${line}`
     const what = cell('question').slice(0, 200)

@@ -6,6 +6,9 @@ import type { Files } from './archive'
 import { parseXml } from './xml'
 import type { Xml } from './xml'
 
+/** What lists the files of a package. */
+export const MANIFEST = 'imsmanifest.xml'
+
 /**
  * XML of a file within a package. Refused when it is not there, no text, or not well formed.
  * @param prepared what is read of its text; all of it, when left out

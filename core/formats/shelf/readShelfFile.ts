@@ -2,16 +2,18 @@ import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
 import { textOf, unpack } from './archive'
+import type { Files } from './archive'
 import { isCartridge, readCartridge } from './books/cartridge'
 import { CONTAINER, readEpub } from './books/epub'
 import { isOutline, readOutline } from './books/outlineTable'
 import { parseCase } from './caseIn'
 import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
-import { xmlOf } from './packageXml'
+import { MANIFEST, xmlOf } from './packageXml'
 import { readQtiFile, readQtiPackage } from './qti/package'
 import { withoutPictures } from '../../library'
-import type { ReadPiece, ShelfReading, ShelfRow } from './types'
+import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from './types'
+import type { Xml } from './xml'
 
 /** As large as a file may be, in bytes. */
 const LARGEST_FILE = 20_000_000
@@ -51,33 +53,116 @@ function withoutItsPictures(reading: ShelfReading): ShelfReading {
   return rows.length === 0 ? reading : { ...reading, pieces, rows: [...reading.rows, ...rows] }
 }
 
+const NOTHING_KNOWN = refuse({ code: 'formats/nothing-known' as const, field: 'file' as const })
+
+/** A single file whose content is words. */
+interface TextFile {
+  readonly title: string
+  readonly text: string
+  /** Its first letter that is no space. */
+  readonly start: string
+  /** Named like a table. */
+  readonly isTable: boolean
+}
+interface PackageFile {
+  readonly title: string
+  readonly files: Files
+  readonly manifest: Xml | null
+}
+interface Reads<File> {
+  readonly isIt: (file: File) => boolean
+  readonly read: (file: File) => Result<ShelfReading, FormatRefusal>
+}
+
+/** How each format is known, alone or in a package; they are asked in this order, the most particular first. */
+const READERS: Record<
+  ShelfFormat,
+  { readonly text?: Reads<TextFile>; readonly package?: Reads<PackageFile> }
+> = {
+  epub: {
+    package: {
+      isIt: ({ files }) => files.has(CONTAINER),
+      read: ({ files, title }) => readEpub(files, title),
+    },
+  },
+  cartridge: {
+    package: {
+      isIt: ({ manifest }) => manifest !== null && isCartridge(manifest),
+      read: ({ files, manifest, title }) =>
+        manifest ? readCartridge(files, manifest, title) : NOTHING_KNOWN,
+    },
+  },
+  case: {
+    text: { isIt: ({ start }) => start === '{', read: ({ text }) => parseCase(text) },
+    package: {
+      isIt: ({ files }) => !files.has(MANIFEST) && jsonIn(files) !== undefined,
+      read: ({ files }) => {
+        const text = textOf(jsonIn(files) ?? new Uint8Array())
+        return text.ok ? parseCase(text.value) : text
+      },
+    },
+  },
+  qti: {
+    text: { isIt: ({ start }) => start === '<', read: ({ text, title }) => readQtiFile(text, title) },
+    package: { isIt: () => true, read: ({ files, title }) => readQtiPackage(files, title) },
+  },
+  outline: {
+    text: {
+      isIt: ({ isTable, text }) => isTable && isOutline(text),
+      read: ({ text, title }) => readOutline(text, title),
+    },
+  },
+  'items-csv': {
+    text: { isIt: ({ isTable }) => isTable, read: ({ text, title }) => parseItems(text, title) },
+  },
+  markdown: {
+    text: { isIt: () => true, read: ({ text, title }) => parseReading(text, title) },
+  },
+}
+
+function jsonIn(files: Files): Uint8Array | undefined {
+  return [...files].find(([name]) => name.endsWith('.json'))?.[1]
+}
+
 function readFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
   if (bytes.length > LARGEST_FILE) return refuse({ code: 'formats/package-too-large', field: 'file' })
-  const title =
-    name
-      .replace(/^.*[\\/]/, '')
-      .replace(/\.[A-Za-z0-9]{1,8}$/, '')
-      .slice(0, 100) || 'File'
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readPackage(bytes, title)
+  const isPackage = bytes[0] === 0x50 && bytes[1] === 0x4b
+  return isPackage ? readPackage(bytes, titleOf(name)) : readText(name, bytes)
+}
+
+/** The name without its folders and its ending. */
+function titleOf(name: string): string {
+  const last = name.replace(/^.*[\\/]/, '').replace(/\.[A-Za-z0-9]{1,8}$/, '')
+  return last.slice(0, 100) || 'File'
+}
+
+function readText(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
   const text = textOf(bytes)
   if (!text.ok) return text
-  const start = text.value.replace(/^\uFEFF/, '').trimStart()
-  if (start.startsWith('{')) return parseCase(text.value)
-  if (start.startsWith('<')) return readQtiFile(text.value, title)
-  if (!/\.(?:csv|tsv|txt)$/i.test(name)) return parseReading(text.value, title)
-  return isOutline(text.value) ? readOutline(text.value, title) : parseItems(text.value, title)
+  const start = text.value
+    .replace(/^\uFEFF/, '')
+    .trimStart()
+    .charAt(0)
+  const isTable = /\.(?:csv|tsv|txt)$/i.test(name)
+  const file = { title: titleOf(name), text: text.value, start, isTable }
+  return read(file, (of) => of.text)
 }
 
 function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, FormatRefusal> {
   const files = unpack(bytes, (name) => /\.(?:xml|json|opf|ncx|x?html?)$/i.test(name))
   if (!files.ok) return files
-  if (files.value.size === 0) return refuse({ code: 'formats/nothing-known', field: 'file' })
-  if (files.value.has(CONTAINER)) return readEpub(files.value, title)
-  const manifest = xmlOf(files.value, 'imsmanifest.xml').value
-  if (manifest && isCartridge(manifest)) return readCartridge(files.value, manifest, title)
-  const [json] = [...files.value].filter(([name]) => name.endsWith('.json'))
-  if (files.value.has('imsmanifest.xml') || !json) return readQtiPackage(files.value, title)
-  const text = textOf(json[1])
-  return text.ok ? parseCase(text.value) : text
+  if (files.value.size === 0) return NOTHING_KNOWN
+  const manifest = xmlOf(files.value, MANIFEST).value ?? null
+  return read({ title, files: files.value, manifest }, (of) => of.package)
+}
+
+/** Reads a file as the first format that it is. */
+function read<File>(
+  file: File,
+  readsOf: (of: (typeof READERS)[ShelfFormat]) => Reads<File> | undefined,
+): Result<ShelfReading, FormatRefusal> {
+  const known = Object.values(READERS).flatMap((of) => readsOf(of) ?? [])
+  const reader = known.find((reads) => reads.isIt(file))
+  return reader ? reader.read(file) : NOTHING_KNOWN
 }

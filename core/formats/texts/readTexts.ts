@@ -1,7 +1,7 @@
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
-import { headings, parseCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
+import { readTable } from '../table'
 import { textOf, unpack } from '../shelf/archive'
 
 /** A text that was written elsewhere, and by whose name it came. */
@@ -26,7 +26,7 @@ const MOST_LETTERS = 20_000
 const MOST_TEXTS = 400
 /** A cell that is longer is no text that was pasted too long, but a quote without its end. */
 const MOST_IN_CELL = 10 * MOST_LETTERS
-const NAMES = { who: ['learner', 'name', 'who', 'student', 'pupil'], text: ['text', 'answer', 'writing'] }
+const COLUMNS = { who: ['learner', 'name', 'who', 'student', 'pupil'], text: ['text', 'answer', 'writing'] }
 
 /**
  * Reads texts of learners out of a file: a text named by its learner, a zip of such texts, or a table (CSV) with the
@@ -69,19 +69,20 @@ function ofOne(name: string, bytes: Uint8Array): Result<TextsRead, FormatRefusal
 }
 
 function ofTable(name: string, source: string): Result<TextsRead, FormatRefusal> {
-  const cells = parseCells(source, MOST_IN_CELL)
-  if (!cells.ok) return cells
-  const [first, ...rows] = cells.value
-  const at = first ? headings(first, NAMES, ['who', 'text']) : null
-  const { who, text } = at ?? {}
+  const reading = { columns: COLUMNS, needed: ['who', 'text'] as const, mostInCell: MOST_IN_CELL }
+  const table = readTable<keyof typeof COLUMNS>(source, reading)
+  if (!table.ok) return table
+  const { at, rows } = table.value
+  const { who, text } = at
   if (who === undefined || text === undefined)
     return refuse({ code: 'formats/no-text-headings', field: 'text' })
   return ok(
     sorted(
-      rows.map(({ cells: row }, i) => ({
+      // a text may begin with any sign, and stays as it was written
+      rows.map(({ cells, cell }, i) => ({
         where: `${name}, row ${i + 2}`,
-        who: row[who] ?? '',
-        text: row[text] ?? '',
+        who: cell('who'),
+        text: cells[text] ?? '',
       })),
     ),
   )

@@ -1,8 +1,10 @@
 import type { Result } from '../../../base'
 import type { Book, BookLesson } from '../../../library'
-import { asMeant, headings, parseCells, printCells } from '../../csv'
+import { printCells } from '../../csv'
 import { lengthIn } from '../../outline'
 import type { FormatRefusal } from '../../refusals'
+import { readTable } from '../../table'
+import type { TableReading } from '../../table'
 import type { ShelfReading, ShelfRow } from '../types'
 import { readingOfBook } from './foundBook'
 import type { FoundLesson } from './foundBook'
@@ -16,6 +18,7 @@ const COLUMNS = {
   kind: ['kind'],
 } as const
 type Column = keyof typeof COLUMNS
+const READING: TableReading<Column> = { columns: COLUMNS, needed: ['lesson'] }
 const KINDS: readonly BookLesson['kind'][] = ['lesson', 'test', 'project', 'review']
 
 /** The outline of a textbook as CSV, one row a lesson. What is read of it again is the same. */
@@ -29,10 +32,9 @@ export function printOutline(book: Pick<Book, 'units'>): string {
 
 /** Whether the headings of a table are those of an outline. */
 export function isOutline(text: string): boolean {
-  const cells = parseCells(text)
-  const [first] = cells.ok ? cells.value : []
-  const at = first ? headings<Column>(first, COLUMNS, ['lesson']) : null
-  return at?.lesson !== undefined && (at.unit !== undefined || at.meetings !== undefined)
+  const table = readTable<Column>(text, READING)
+  const at = table.ok ? table.value.at : {}
+  return at.lesson !== undefined && (at.unit !== undefined || at.meetings !== undefined)
 }
 
 /**
@@ -40,13 +42,10 @@ export function isOutline(text: string): boolean {
  * without pieces. An empty unit repeats the one above; rows that say no lesson or no length are named and left out.
  */
 export function readOutline(text: string, title: string): Result<ShelfReading, FormatRefusal> {
-  const cells = parseCells(text)
-  if (!cells.ok) return cells
-  const [first, ...data] = cells.value
-  const at = (first ? headings<Column>(first, COLUMNS, ['lesson']) : null) ?? {}
+  const table = readTable<Column>(text, READING)
+  if (!table.ok) return table
   const units: { title: string; number?: string; lessons: FoundLesson[] }[] = []
-  const rows = data.map(({ line, cells: row }): ShelfRow => {
-    const cell = (column: Column) => asMeant(row[at[column] ?? -1] ?? '')
+  const rows = table.value.rows.map(({ line, cell }): ShelfRow => {
     const what = cell('lesson')
     const where = `line ${line}`
     const meetings = lengthIn(cell('meetings'))

@@ -4,7 +4,7 @@ import type { Resource } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
 import { pack } from '../archive'
 import type { Files } from '../archive'
-import { xmlOf } from '../packageXml'
+import { MANIFEST, xmlOf } from '../packageXml'
 import { plainPiece } from '../plainPiece'
 import { NO_BOOK } from '../types'
 import type { ShelfReading, ShelfRow } from '../types'
@@ -15,7 +15,6 @@ import { readQtiItem } from './readItem'
 import { identifierOf } from './text'
 import type { BesideItem } from './readItem'
 
-const MANIFEST = 'imsmanifest.xml'
 const DIFFICULTIES = ['very easy', 'easy', 'medium', 'difficult', 'very difficult'] as const
 const MOST_ITEMS = 100
 

@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest'
+import { inOrderOf, readTable } from './table'
+import type { TableReading } from './table'
+
+const COLUMNS = { name: ['name', 'learner'], grade: ['grade'], note: ['note'] } as const
+type Column = keyof typeof COLUMNS
+const READING: TableReading<Column> = { columns: COLUMNS, needed: ['name'] }
+
+function cellsOf(text: string, reading = READING): readonly string[] {
+  const table = readTable<Column>(text, reading)
+  if (!table.ok) throw new Error(table.error.code)
+  return table.value.rows.map((row) => `${row.line}: ${row.cell('name')}/${row.cell('grade')}`)
+}
+
+describe('a table', () => {
+  it('is read by its headings, in whatever order and with whatever between', () => {
+    expect(cellsOf('Grade,Other,Learner\n7,x,Ann\n\n8,y,Bo')).toEqual(['2: Ann/7', '4: Bo/8'])
+    for (const separator of [';', '\t', '|', ','])
+      expect(cellsOf(['Name', 'Grade'].join(separator) + `\nAnn${separator}7`)).toEqual(['2: Ann/7'])
+  })
+
+  it('has its columns where the reader says when nothing heads them, or nowhere', () => {
+    const headless = () => inOrderOf<Column>(COLUMNS)
+    expect(inOrderOf<Column>(COLUMNS)).toEqual({ name: 0, grade: 1, note: 2 })
+    expect(cellsOf('Ann,7\nBo,8', { ...READING, headless })).toEqual(['1: Ann/7', '2: Bo/8'])
+    expect(cellsOf('Ann,7')).toEqual(['1: /'])
+  })
+
+  it('gives cells as they were meant, and the whole row beside them', () => {
+    const table = readTable<Column>("Name,Grade\n'-5 degrees,7", READING)
+    expect(table.ok && table.value.rows[0]?.cell('name')).toBe('-5 degrees')
+    expect(table.ok && table.value.rows[0]?.cells).toEqual(["'-5 degrees", '7'])
+    expect(table.ok && table.value.rows[0]?.cell('note')).toBe('')
+  })
+
+  it('keeps a comma within quotes, and one column alone is one', () => {
+    expect(cellsOf('Name,Grade\n"Smith, Ann",7')).toEqual(['2: Smith, Ann/7'])
+    expect(cellsOf('Name\nAnn Smith\nBo Lee')).toEqual(['2: Ann Smith/', '3: Bo Lee/'])
+  })
+})
