@@ -48,7 +48,10 @@ export function readTable<Column extends string>(
   const unheaded = headless ? headless(data) : ({} as Positions<Column>)
   const at = head ?? unheaded
   const rows = data.map(({ line, cells }) => {
-    const cell = (column: Column) => asMeant(cells[at[column] ?? -1] ?? '')
+    const cell = (column: Column) => {
+      const place: number | undefined = at[column]
+      return place === undefined ? '' : asMeant(cells[place] ?? '')
+    }
     return { line, cells, cell }
   })
   return ok({ at, rows })
