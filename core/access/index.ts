@@ -7,6 +7,7 @@ export {
   canEditYear,
   canRunClass,
   canSeeClass,
+  seesWholeSchool,
   canSeePlan,
   canSeeResource,
   canSeeWork,

@@ -9,7 +9,12 @@ export function canRunClass(actor: Actor, of: ClassFacts): boolean {
 
 /** Look at a class: those who teach it, and the department lead of the school. */
 export function canSeeClass(actor: Actor, of: ClassFacts): boolean {
-  return canRunClass(actor, of) || (actor.role === 'lead' && actor.schoolId === of.schoolId)
+  return canRunClass(actor, of) || (seesWholeSchool(actor) && actor.schoolId === of.schoolId)
+}
+
+/** Looks at all classes of the school, not only at their own: the department lead. */
+export function seesWholeSchool(actor: Actor): boolean {
+  return actor.role === 'lead'
 }
 
 /** Give work to a class: only those who teach it. */
@@ -24,7 +29,7 @@ export function canEditYear(actor: Actor, schoolId: SchoolId): boolean {
 
 /** Name a school's trails, and say from which scores a step is suggested: the office, and the department lead. */
 export function canSetTrails(actor: Actor): boolean {
-  return isTeacher(actor) && (actor.office || actor.role === 'lead')
+  return isTeacher(actor) && (actor.office || seesWholeSchool(actor))
 }
 
 /** Read a plan, to adopt it: any teacher of the school. */

@@ -1,6 +1,6 @@
 import { refuse, ok } from '#core/base'
 import type { ClassId, Result, UserId } from '#core/base'
-import { canRunClass, canSeeClass } from '#core/access'
+import { canRunClass, canSeeClass, seesWholeSchool } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { classById, classesOfSchool, classesTaughtBy, learnersOf, teachersOf } from '#db/repositories'
@@ -26,7 +26,7 @@ export async function classFor(
 
 /** Classes a teacher works with: their own; for a lead every class of the school. */
 export async function classesInView(tx: Connection, actor: Teacher): Promise<readonly ClassRecord[]> {
-  return actor.role === 'lead' ? classesOfSchool(tx, actor.schoolId) : classesTaughtBy(tx, actor.userId)
+  return seesWholeSchool(actor) ? classesOfSchool(tx, actor.schoolId) : classesTaughtBy(tx, actor.userId)
 }
 
 /** A learner of a class that the actor runs. */
