@@ -49,6 +49,7 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
     feedback: 'submission',
     answers: 'submission',
     late: null,
+    ...LATER_RULES,
     items: {
       kind: 'drawn',
       again: 'new',
@@ -70,9 +71,9 @@ export const RULES: Record<DemoWork['kind'], AttemptRules> = {
     feedback: 'item',
     answers: 'item',
     late: null,
+    ...LATER_RULES,
     items: { kind: 'adaptive', most: 6, untilError: 0.8 },
     help: ['hints', 'calculator'],
-    passPercent: null,
   },
   test: READY_RULES.test,
 }

@@ -4,7 +4,7 @@ import { movedWindows } from '../availability'
 import type { Ground, MovedWindow } from '../availability'
 import { meetings, zoneOf } from '../calendar'
 import type { ClassCalendar } from '../calendar'
-import { extentsOf, heldIn, ripple, singlesOf, withHeld } from '../pacing'
+import { extentsOf, heldIn, ripple, singlesOf, withHeld, yearOf } from '../pacing'
 import type { ClassSide, Layout, PacingCommand, PacingState, RippleWay } from '../pacing'
 import { windowsOfClass } from '../work'
 import type { Assignment } from '../work'
@@ -45,16 +45,17 @@ function classAt(state: PacingState, classId: ClassId): OneClass {
   const of = state.classes.get(classId)
   const plan = of?.planId ? state.plans.get(of.planId) : undefined
   if (!of || !plan) throw new Error('ripple through a class without a plan')
-  const zone = zoneOf(state.year.zone)
-  const planned = meetings(state.year, classId, of.pattern, of.pacing.changes, zone)
+  const year = yearOf(state)
+  const zone = zoneOf(year.zone)
+  const planned = meetings(year, classId, of.pattern, of.pacing.changes, zone)
   const calendar = withHeld(planned, heldIn(of.pacing), zone)
   return {
     calendar,
-    side: { plan, pacing: of.pacing, calendar, terms: state.year.terms },
+    side: { plan, pacing: of.pacing, calendar, terms: year.terms },
     ground: (layout) => ({
       zone,
-      firstOn: state.year.firstOn,
-      lastOn: state.year.lastOn,
+      firstOn: year.firstOn,
+      lastOn: year.lastOn,
       meetings: calendar.meetings,
       extents: extentsOf(layout),
     }),

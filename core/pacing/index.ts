@@ -42,6 +42,7 @@ export type { DriftPoint, Happened } from './record'
 export {
   WAYS,
   act,
+  yearOf,
   blank,
   classesNotedIn,
   checkOutcome,

@@ -17,7 +17,7 @@ export async function doCommand(deps: Deps, actor: Teacher, asked: PacingCommand
   return writing(deps.store, async (tx) => {
     const planning = await loadPlanning(tx, actor, asked)
     if (!planning.ok) return planning
-    const command = withFreeNoteIds(asked, planning.value.state.year.notes, deps.ids.newId)
+    const command = withFreeNoteIds(asked, planning.value.state.year?.notes ?? [], deps.ids.newId)
     const now = deps.clock.now()
     const done = await perform(tx, planning.value, command, { isNew: true, now })
     if (!done.ok) return done

@@ -1,5 +1,5 @@
-import { isoDay, ok, refuse } from '#core/base'
-import type { ClassId, PlanId, Result, YearId } from '#core/base'
+import { ok, refuse } from '#core/base'
+import type { ClassId, PlanId, Result } from '#core/base'
 import { canEditPlan, canEditYear, canRunClass, canSeeClass } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { classesNotedIn, namedIn, singlesOf } from '#core/pacing'
@@ -19,7 +19,8 @@ import type { ClassRecord, Connection, PlanRecord, YearRecord } from '#db/reposi
 
 /** What an act is about, loaded: the state it changes and the records that hold it. */
 export interface Planning {
-  readonly year: YearRecord
+  /** Null: only plans that no class follows yet; they belong to no year. */
+  readonly year: YearRecord | null
   readonly plans: ReadonlyMap<PlanId, PlanRecord>
   /** Classes that the act names, and those a note or plan reaches. */
   readonly classes: ReadonlyMap<ClassId, ClassRecord>
@@ -69,28 +70,11 @@ export async function loadPlanning(
     )),
   ])
   const classes = new Map(reached.map((r) => [r.id, r]))
-  // a plan that no class follows yet belongs to no year; nothing in it looks at one
-  const of = year ?? {
-    year: {
-      id: '' as YearId,
-      name: '',
-      zone: 'UTC',
-      firstOn: isoDay('1970-01-01'),
-      lastOn: isoDay('1970-01-01'),
-      weekdays: [],
-      terms: [],
-      notes: [],
-      rotation: null,
-    },
-    schoolId: actor.schoolId,
-    version: 0,
-    isArchived: false,
-  }
   return ok({
-    year: of,
+    year: year ?? null,
     plans: all,
     classes,
-    state: { year: of.year, plans: new Map([...all].map(([id, p]) => [id, p.plan])), classes },
+    state: { year: year?.year ?? null, plans: new Map([...all].map(([id, p]) => [id, p.plan])), classes },
   })
 }
 
@@ -163,7 +147,8 @@ export async function savePlanning(
   const mustSave = (done: boolean) => {
     if (!done) throw new Error('changed inside its own transaction')
   }
-  if (next.year !== same.year) mustSave(await saveYear(tx, next.year, planning.year.version))
+  if (next.year && next.year !== same.year && planning.year)
+    mustSave(await saveYear(tx, next.year, planning.year.version))
   for (const [id, plan] of next.plans)
     if (plan !== same.plans.get(id))
       mustSave(await savePlan(tx, { ...(planning.plans.get(id) as PlanRecord), plan }))

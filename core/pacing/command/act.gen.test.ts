@@ -8,7 +8,7 @@ import { layOut } from '../layout'
 import { AS_PLANNED, WEIGHTS, sequenceOf } from '../plan'
 import type { ClassPacing, PlanLesson } from '../plan'
 import { ripple } from '../ripple'
-import { act } from './act'
+import { act, yearOf } from './act'
 import type { PacingState } from './act'
 import { inverseOf } from './command'
 import type { PacingCommand } from './types'
@@ -60,8 +60,8 @@ const sideOf = (state: PacingState) => {
   return {
     plan,
     pacing: of?.pacing as ClassPacing,
-    calendar: meetings(state.year, classId, of?.pattern ?? [], of?.pacing.changes ?? []),
-    terms: state.year.terms,
+    calendar: meetings(yearOf(state), classId, of?.pattern ?? [], of?.pacing.changes ?? []),
+    terms: yearOf(state).terms,
   }
 }
 const text = (state: PacingState) => JSON.stringify([state.year, [...state.plans], [...state.classes]])
@@ -84,7 +84,7 @@ function commandOf(state: PacingState, what: number, n: number): PacingCommand {
     return {
       kind: 'note',
       yearId: year.id,
-      from: state.year.notes.find((x) => x.id === `n-${on}`) ?? null,
+      from: yearOf(state).notes.find((x) => x.id === `n-${on}`) ?? null,
       to: closure(on),
     }
   if (what === 2)
@@ -124,10 +124,10 @@ function commandOf(state: PacingState, what: number, n: number): PacingCommand {
     return {
       kind: 'year',
       yearId: year.id,
-      from: state.year,
+      from: yearOf(state),
       to: {
-        ...state.year,
-        notes: [...state.year.notes, closure(on, on, { id: `y-${n}-${state.year.notes.length}` })],
+        ...yearOf(state),
+        notes: [...yearOf(state).notes, closure(on, on, { id: `y-${n}-${yearOf(state).notes.length}` })],
       },
     }
   const change = of.changes.find((c) => c.on === on && c.startMinute === 540) ?? null

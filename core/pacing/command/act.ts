@@ -20,7 +20,8 @@ import type {
 
 /** What planning acts change: a school year, plans, and the classes laid out on them. */
 export interface PacingState {
-  readonly year: SchoolYear
+  /** Null: the plans that it is about belong to no year yet, since no class follows them. */
+  readonly year: SchoolYear | null
   readonly plans: ReadonlyMap<PlanId, Plan>
   readonly classes: ReadonlyMap<ClassId, ClassOnPlan>
 }
@@ -28,6 +29,12 @@ export interface ClassOnPlan {
   readonly planId: PlanId | null
   readonly pattern: readonly PatternRow[]
   readonly pacing: ClassPacing
+}
+
+/** The year in which an act takes place. */
+export function yearOf({ year }: PacingState): SchoolYear {
+  if (!year) throw new Error('act in a year that was not loaded')
+  return year
 }
 
 /**
@@ -50,7 +57,7 @@ export function act(
   }
   if (!singlesOf(command).some((one) => one.kind === 'note')) return ok(now)
   // once for all notes: looking at a whole year for each of hundreds took minutes
-  const year = checkYear(now.year)
+  const year = checkYear(yearOf(now))
   return year.ok ? ok({ ...now, year: year.value }) : year
 }
 
@@ -100,7 +107,7 @@ function actClass(
   if (!of) throw new Error('act on a class that was not loaded')
   const next = applyToClass(of.pacing, command, {
     plan: plan ?? { lessons: [] },
-    hasMeeting: (on, start) => hasMeeting(dayOf(state.year, on), of, on, start),
+    hasMeeting: (on, start) => hasMeeting(dayOf(yearOf(state), on), of, on, start),
   })
   return next.ok
     ? ok({ ...state, classes: new Map(state.classes).set(command.classId, { ...of, pacing: next.value }) })
@@ -126,7 +133,8 @@ function actNote(
   { from, to }: NoteCommand,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
   const id = from?.id ?? to?.id
-  const now = state.year.notes.find((n) => n.id === id) ?? null
+  const year = yearOf(state)
+  const now = year.notes.find((n) => n.id === id) ?? null
   if (!same(now, from))
     return refuse({
       code: 'pacing/changed-meanwhile',
@@ -134,9 +142,9 @@ function actNote(
       seen: { of: 'day-note', note: from },
       now: { of: 'day-note', note: now },
     })
-  const notes = state.year.notes.filter((n) => n !== now)
+  const notes = year.notes.filter((n) => n !== now)
   if (to !== null) notes.push(to)
-  return ok({ ...state, year: { ...state.year, notes } })
+  return ok({ ...state, year: { ...year, notes } })
 }
 
 type YearPart = Exclude<keyof SchoolYear, 'id'>
@@ -159,7 +167,7 @@ function actYear(
   state: PacingState,
   { from, to }: YearCommand,
 ): Result<PacingState, PacingRefusal | CalendarRefusal> {
-  const [now, seen] = [inOrder(state.year), inOrder(from)]
+  const [now, seen] = [inOrder(yearOf(state)), inOrder(from)]
   const changed = YEAR_PARTS.filter((part) => !same(now[part], seen[part]))
   if (changed.length > 0)
     return refuse({
@@ -190,7 +198,7 @@ function actPattern(
       seen: { of: 'pattern' },
       now: { of: 'pattern' },
     })
-  const pattern = checkPattern(state.year, to)
+  const pattern = checkPattern(yearOf(state), to)
   return pattern.ok
     ? ok({ ...state, classes: new Map(state.classes).set(classId, { ...of, pattern: pattern.value }) })
     : pattern

@@ -3,6 +3,7 @@ import type { LessonId, UnitId } from '../../base'
 import { MOST_LESSONS, checkFixed, checkFixedIn, checkLesson, fixedOf, sequenceOf } from '../plan'
 import type { LessonRecord, PlanLesson } from '../plan'
 import type { PacingRefusal } from '../refusals'
+import { yearOf } from './act'
 import type { PacingState } from './act'
 import { singlesOf } from './command'
 import { MOST_NOTES } from './tooManyNotes'
@@ -14,7 +15,6 @@ import type { ClassCommand, PacingCommand } from './types'
  * more lessons than can be laid out.
  */
 export function checkOutcome(state: PacingState, command: PacingCommand): PacingRefusal | null {
-  const { year } = state
   const full = tooMany(state, command)
   if (full) return full
   for (const one of singlesOf(command)) {
@@ -24,7 +24,7 @@ export function checkOutcome(state: PacingState, command: PacingCommand): Pacing
       return { code: 'pacing/bad-order', field: 'order' }
     if (one.kind !== 'plan' || state.classes.size === 0) continue
     for (const { from, to } of one.lessons) {
-      const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, year) : null
+      const bad = to?.fixed && !same(from?.fixed, to.fixed) ? checkFixedIn(to, to.fixed, yearOf(state)) : null
       if (bad) return bad
     }
   }
@@ -36,8 +36,9 @@ const MOST_CHANGES = 1000
 
 function tooMany(state: PacingState, command: PacingCommand): PacingRefusal | null {
   const kinds = new Set(singlesOf(command).map((one) => one.kind))
-  if ((kinds.has('note') || kinds.has('year')) && state.year.notes.length > MOST_NOTES)
-    return { code: 'pacing/too-many', field: 'notes', count: state.year.notes.length, most: MOST_NOTES }
+  const isOfYear = kinds.has('note') || kinds.has('year')
+  const notes = isOfYear ? yearOf(state).notes.length : 0
+  if (notes > MOST_NOTES) return { code: 'pacing/too-many', field: 'notes', count: notes, most: MOST_NOTES }
   if (!kinds.has('meeting')) return null
   const count = Math.max(0, ...[...state.classes.values()].map((c) => c.pacing.changes.length))
   return count > MOST_CHANGES
@@ -73,7 +74,7 @@ function checkOfClass(
       if (one.to === 'free') return null
       const lesson = lessons.find((l) => l.id === one.lessonId)
       return (
-        (lesson && checkFixedIn(lesson, one.to, state.year)) ??
+        (lesson && checkFixedIn(lesson, one.to, yearOf(state))) ??
         checkFixed(lessons.map((l) => ({ ...l, fixed: fixedOf(l, of.pacing) })))
       )
     }

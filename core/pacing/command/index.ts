@@ -1,5 +1,5 @@
 /** Planning acts, what they do to a state, and their inverse. */
-export { act } from './act'
+export { act, yearOf } from './act'
 export type { ClassOnPlan, PacingState } from './act'
 export { checkOutcome } from './checkOutcome'
 export { inverseOf, singlesOf } from './command'

@@ -5,7 +5,7 @@ import { addDays, asId, isoDay } from '../../base'
 import type { UnitId } from '../../base'
 import { AS_PLANNED, LEFT_BECAUSE } from '../plan'
 import type { PlanLesson } from '../plan'
-import { act } from './act'
+import { act, yearOf } from './act'
 import type { PacingState } from './act'
 import { checkOutcome } from './checkOutcome'
 import { inverseOf, singlesOf } from './command'
@@ -66,7 +66,7 @@ function commandOf(state: PacingState, { what, name, other, n, sawIt }: Whim): S
         to: n % 9 || null,
       }
     case 1: {
-      const from = state.year.notes.find((x) => x.id === `n${n % 4}`) ?? null
+      const from = yearOf(state).notes.find((x) => x.id === `n${n % 4}`) ?? null
       const to = n % 3 === 0 ? null : closure(on, addDays(on, n % 3), { id: `n${n % 4}`, name: other })
       return { kind: 'note', yearId: year.id, from: seen(from), to }
     }
@@ -123,8 +123,8 @@ function commandOf(state: PacingState, { what, name, other, n, sawIt }: Whim): S
     case 11:
       return { kind: 'pattern', classId, from: of.pattern, to: onDays(((n % 5) + 1) as 1, 3) }
     case 12: {
-      const to = { ...state.year, name: other, terms: [], lastOn: addDays(isoDay('2026-09-20'), n) }
-      return { kind: 'year', yearId: year.id, from: state.year, to }
+      const to = { ...yearOf(state), name: other, terms: [], lastOn: addDays(isoDay('2026-09-20'), n) }
+      return { kind: 'year', yearId: year.id, from: yearOf(state), to }
     }
     default: {
       const twice = { lessonId, from: inPlan, to: inPlan && ({ ...inPlan, title: other } as PlanLesson) }
