@@ -9,7 +9,7 @@ import SupportFigure from './components/SupportFigure.vue'
 import TrailPath from './components/TrailPath.vue'
 import TrailNames from './components/TrailNames.vue'
 import { useTrailSteps } from './composables/trailSteps'
-import type { Shown } from './composables/trailSteps'
+import type { Shown } from './rowsShown'
 import { REASON_WORDS } from './words/parts'
 
 /** Who works with how much support next: each learner's path, what the scores suggest, and the step that is set. */

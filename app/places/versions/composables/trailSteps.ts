@@ -4,9 +4,8 @@ import { SetTrails, ShowTrailSheet } from '#shared/contracts/versions'
 import type { TrailRow, TrailSheet } from '#shared/contracts/versions'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
-
-/** Which learners of a sheet are looked at. */
-export type Shown = 'all' | 'suggested' | 'stuck' | 'low' | 'high' | `group ${string}`
+import { rowsShown } from '../rowsShown'
+import type { Shown } from '../rowsShown'
 
 /** A class's trail sheet, with the steps that were set on it and are not kept yet. */
 export function useTrailSteps(classId: ClassId) {
@@ -21,18 +20,7 @@ export function useTrailSteps(classId: ClassId) {
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
     if (reply.ok) sheet.value = reply.value
   }
-  const rows = computed(() => sheet.value?.rows.filter(isShown) ?? [])
-  function isShown(row: TrailRow): boolean {
-    const last = row.points.findLast((p) => p.percent !== null)?.percent ?? null
-    const { lessFrom, moreBelow } = sheet.value?.thresholds ?? { lessFrom: 80, moreBelow: 65 }
-    if (shown.value === 'suggested') return row.next.step !== 'stay'
-    if (shown.value === 'stuck') return row.next.stuck !== null
-    if (shown.value === 'low') return last !== null && last < moreBelow
-    if (shown.value === 'high') return last !== null && last >= lessFrom
-    if (shown.value === 'all') return true
-    const group = sheet.value?.groups.find((g) => `group ${g.id}` === shown.value)
-    return group?.learnerIds.includes(row.learnerId) ?? false
-  }
+  const rows = computed(() => (sheet.value ? rowsShown(sheet.value, shown.value) : []))
   const nextOf = (row: TrailRow): TrailId => steps.value.get(row.learnerId) ?? row.trailId
   function set(row: TrailRow, to: TrailId): void {
     const next = new Map(steps.value)
