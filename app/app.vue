@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useHead } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { onMounted } from 'vue'
 import { defineFormula } from '~/shared/frame/formula'
 import { keepShell } from '~/shared/frame/keepShell'
 import { useMe } from '~/shared/session/me'
 
+const APP = 'Step Cairn'
+useHead({ titleTemplate: (title) => (title && title !== APP ? `${title} · ${APP}` : APP) })
 defineFormula()
 // the outermost frame: overlays, toasts, the layout of the page; without a connection it says so
 const me = useMe()

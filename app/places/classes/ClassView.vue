@@ -27,7 +27,7 @@ const adding = ref(false)
 const tell = useTell()
 const away = useAwayFromDesk()
 const desk = useDesk()
-useHead({ title: computed(() => `${page.value?.name ?? 'Class'} · Step Cairn`) })
+useHead({ title: computed(() => page.value?.name ?? 'Class') })
 async function load(): Promise<void> {
   const reply = await call(ShowClass, { params: { classId } })
   if (reply.ok) {

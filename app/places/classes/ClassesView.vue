@@ -8,7 +8,7 @@ import { sayDay } from '~/shared/words/times'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import { useTakingAway } from './composables/takingAway'
 
-useHead({ title: 'Classes · Step Cairn' })
+useHead({ title: 'Classes' })
 const store = useOverview()
 onMounted(() => store.load(true))
 const o = computed(() => store.overview)

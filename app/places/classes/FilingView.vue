@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import { same } from '#core/base'
 import { KeepFiling, ShowFiling } from '#shared/contracts/filing'
 import type { ClassFiling } from '#shared/contracts/filing'
 import { useDesk } from '~/places/pace'
+import { useAddress } from '~/shared/frame/address'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -15,15 +16,15 @@ import { draftOf, filingIn, renamedIn } from './filingDraft'
 import type { FilingDraft } from './filingDraft'
 
 /** Under what a class's work is filed: headings for its learners, categories with weights for grading. */
-const route = useRoute()
+const address = useAddress()
 const desk = useDesk()
 const tell = useTell()
-const classId = computed(() => String(route.query.class ?? '') as ClassId)
+const classId = computed(() => address.idNeeded<ClassId>('class'))
 const page = shallowRef<ClassFiling | null>(null)
 const draft = shallowRef<FilingDraft | null>(null)
 const problem = ref('')
 const busy = ref(false)
-useHead({ title: computed(() => `Headings and categories of ${page.value?.name ?? 'a class'} · Step Cairn`) })
+useHead({ title: computed(() => `Headings and categories of ${page.value?.name ?? 'a class'}`) })
 async function load(): Promise<void> {
   const reply = await call(ShowFiling, { params: { classId: classId.value } })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)

@@ -15,7 +15,7 @@ import { sayRefusal } from '~/shared/words/refusals'
 import PatternRows from './components/PatternRows.vue'
 import { shortNameOf } from './shortName'
 
-useHead({ title: 'New class · Step Cairn' })
+useHead({ title: 'New class' })
 const LATER = 'later'
 const store = useOverview()
 const form = reactive<{ name: string; shortName: string; course: string; pattern: readonly PatternRow[] }>({

@@ -25,7 +25,7 @@ const tell = useTell()
 const selected = ref<ReadonlySet<LessonId>>(new Set())
 const pasting = ref(false)
 const busy = ref(false)
-useHead({ title: computed(() => `${page.value?.plan.title ?? 'Plan'} · Step Cairn`) })
+useHead({ title: computed(() => page.value?.plan.title ?? 'Plan') })
 onMounted(() => Promise.all([plan.load(), desk.load()]))
 
 const chosen = computed(() => draft.value?.lessons.filter((l) => selected.value.has(l.id)) ?? [])

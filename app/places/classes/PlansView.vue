@@ -13,7 +13,7 @@ import { count, meetingsOf } from '~/shared/words/numbers'
 import { useTakingAway } from './composables/takingAway'
 import OutlineForm from './components/setup/OutlineForm.vue'
 
-useHead({ title: 'Plans · Step Cairn' })
+useHead({ title: 'Plans' })
 const store = useOverview()
 const shelf = useShelf()
 const tell = useTell()

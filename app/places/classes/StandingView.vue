@@ -16,7 +16,7 @@ import { sayStandingWindow } from './words/standing'
 const route = useRoute()
 const planId = String(route.params.planId) as PlanId
 const { said, problem, busy, add, change, lay, answer, byLesson, offers, pieceOf } = useStanding(planId)
-useHead({ title: computed(() => `Standing work of ${said.value?.plan.title ?? 'a plan'} · Step Cairn`) })
+useHead({ title: computed(() => `Standing work of ${said.value?.plan.title ?? 'a plan'}`) })
 const shelf = useShelf()
 const desk = useDesk()
 onMounted(() => Promise.all([shelf.load(), desk.load()]))

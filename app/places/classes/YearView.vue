@@ -22,7 +22,7 @@ import { useTakingAway } from './composables/takingAway'
 import { useYearForm } from './composables/yearForm'
 import { sayYearFault } from './words/yearFaults'
 
-useHead({ title: 'School year · Step Cairn' })
+useHead({ title: 'School year' })
 const store = useOverview()
 const tell = useTell()
 const away = useAwayFromDesk()

@@ -8,7 +8,7 @@ import { useTell } from '~/shared/frame/tell'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
 
-useHead({ title: 'Your account · Step Cairn' })
+useHead({ title: 'Your account' })
 const store = useMe()
 const tell = useTell()
 const mustChange = computed(() => store.me?.mustChangePassword ?? false)

@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { JoinClass } from '#shared/contracts/accounts'
+import { useAddress } from '~/shared/frame/address'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
 
-useHead({ title: 'Join a class · Step Cairn' })
-const route = useRoute()
+useHead({ title: 'Join a class' })
+const address = useAddress()
 const { state, form } = useEntryForm(
   JoinClass.body,
   (body) => call(JoinClass, { body }),
-  { code: typeof route.query.code === 'string' ? route.query.code : '', name: '', signIn: '', password: '' },
+  { code: address.text('code') ?? '', name: '', signIn: '', password: '' },
   { code: 'The code', name: 'Your name', signIn: 'Sign-in name', password: 'Password' },
   () => '/learn',
 )

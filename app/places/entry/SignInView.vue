@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { onMounted, shallowRef } from 'vue'
 import { DemoPeople, SignIn } from '#shared/contracts/accounts'
 import type { DemoPerson } from '#shared/contracts/accounts'
+import { useAddress } from '~/shared/frame/address'
 import { call } from '~/shared/wire/call'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { useEntryForm } from './composables/entryForm'
 
-useHead({ title: 'Sign in · Step Cairn' })
-const route = useRoute()
+useHead({ title: 'Sign in' })
+const address = useAddress()
 const people = shallowRef<readonly DemoPerson[]>([])
-const goOn = (): string =>
-  typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
-    ? route.query.to
-    : '/'
+/** Only an address of ours: nobody is led elsewhere by signing in. */
+const inside = (path: string | null) => (path?.startsWith('/') && !path.startsWith('//') ? path : null)
+const goOn = (): string => inside(address.text('to')) ?? '/'
 const { state, form } = useEntryForm(
   SignIn.body,
   (body) => call(SignIn, { body }),

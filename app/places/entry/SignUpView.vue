@@ -6,7 +6,7 @@ import ContractForm from '~/shared/fields/ContractForm.vue'
 import { call } from '~/shared/wire/call'
 import { useEntryForm } from './composables/entryForm'
 
-useHead({ title: 'Set up a school · Step Cairn' })
+useHead({ title: 'Set up a school' })
 const { state, form } = useEntryForm(
   SignUp.body,
   (body) => call(SignUp, { body }),

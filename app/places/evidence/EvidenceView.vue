@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import { pieceName } from '#core/attempts'
@@ -9,6 +9,7 @@ import { foldedName } from '#core/filing'
 import { ShowGrid } from '#shared/contracts/evidence'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { Refusal } from '#shared/contracts/refusal'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -21,20 +22,18 @@ import WorkGrid from './components/WorkGrid.vue'
 import { useChoosing } from './composables/choosing'
 import { useDesk } from '~/places/pace'
 
-useHead({ title: 'Evidence · Step Cairn' })
+useHead({ title: 'Evidence' })
 const overview = useOverview()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const grid = shallowRef<ClassGrid | null>(null)
 const { chosen, choose: chooseCell, letGo } = useChoosing()
 const problem = shallowRef<Refusal | null>(null)
 const classes = computed(() => overview.overview?.classes ?? [])
-const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
-const work = computed(() => text('work') as AssignmentId | null)
-const piece = computed(() => text('piece') as PieceId | null)
+const work = computed(() => address.id<AssignmentId>('work'))
+const piece = computed(() => address.id<PieceId>('piece'))
 const classId = computed(
   () =>
-    (text('class') ??
+    (address.text('class') ??
       classes.value.find((c) => c.mine)?.id ??
       classes.value[0]?.id ??
       null) as ClassId | null,
@@ -62,8 +61,7 @@ watch(
 useIntervalFn(() => {
   if (document.visibilityState === 'visible') void load()
 }, 15_000)
-const show = (query: Record<string, string | undefined>) =>
-  void router.replace({ query: { ...route.query, ...query } })
+const show = (query: Record<string, string | undefined>) => void address.put(query)
 const desk = useDesk()
 onMounted(() => desk.load())
 // undo takes back what was given here
@@ -85,7 +83,8 @@ function choose({ assignmentId, pieceId }: GridColumn): void {
 /** Work opened from the list may not reach the first class: go to one it reaches. */
 watch([grid, work], () => {
   const g = grid.value
-  if (g && work.value && !text('class') && !g.columns.some((c) => c.assignmentId === work.value)) void seek()
+  if (g && work.value && !address.text('class') && !g.columns.some((c) => c.assignmentId === work.value))
+    void seek()
 })
 async function seek(): Promise<void> {
   for (const c of classes.value.filter((c) => c.id !== classId.value)) {
@@ -112,7 +111,7 @@ const categories = computed(() => {
   const known = new Set(listed.map(foldedName))
   return [...listed, ...new Set(used.filter((c) => !known.has(foldedName(c))))]
 })
-const category = computed(() => text('category') ?? 'all')
+const category = computed(() => address.text('category') ?? 'all')
 const CATEGORY_ITEMS = computed(() => [
   { value: 'all', label: 'All' },
   ...categories.value.map((c) => ({ value: c, label: c })),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { levelsFor } from '#core/attempts'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
+import { useAddress } from '~/shared/frame/address'
 import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useDialogs } from '~/shared/frame/dialogs'
 import { useTell } from '~/shared/frame/tell'
@@ -18,21 +19,20 @@ import { useKeptComments } from './composables/keptComments'
 import { useScoringQueue } from './composables/scoringQueue'
 
 /** Texts of a class, one after the other: read at the left, scored at the right, released all at once. */
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const ask = useDialogs()
 const tell = useTell()
 const of = {
-  assignmentId: String(route.query.work ?? '') as AssignmentId,
-  pieceId: String(route.query.piece ?? '') as PieceId,
-  classId: String(route.query.class ?? '') as ClassId,
+  assignmentId: address.idNeeded<AssignmentId>('work'),
+  pieceId: address.idNeeded<PieceId>('piece'),
+  classId: address.idNeeded<ClassId>('class'),
 }
-const areHidden = computed(() => route.query.names === 'hidden')
+const areHidden = computed(() => address.text('names') === 'hidden')
 const scoring = useScoringQueue(of, () => areHidden.value)
 const { queue, problem, status, answers, at, current, given, counts, own, goTo, goOn, give } = scoring
 const { keepComment, forgetComment } = useKeptComments(scoring.knowComments)
 onMounted(scoring.load)
-useHead({ title: computed(() => `Scoring ${queue.value?.title ?? ''} · Step Cairn`) })
+useHead({ title: computed(() => `Scoring ${queue.value?.title ?? ''}`) })
 const back = { path: '/evidence', query: { work: of.assignmentId, piece: of.pieceId, class: of.classId } }
 /** Which criterion the number keys are for. */
 const criterion = ref(0)
@@ -49,7 +49,7 @@ watch(
 )
 const nameOf = (i: number) => (areHidden.value ? `Text ${i + 1}` : (answers.value[i]?.name ?? ''))
 function hideNames(hidden: boolean): void {
-  void router.replace({ query: { ...route.query, names: hidden ? 'hidden' : undefined } })
+  void address.put({ names: hidden ? 'hidden' : null })
 }
 /** Gives a level and goes to the next criterion that is open, or stays. */
 function level(of: number, points: number): void {

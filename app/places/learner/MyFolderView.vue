@@ -10,7 +10,7 @@ import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { count, percent } from '~/shared/words/numbers'
 import { sayMoment } from '~/shared/words/times'
 
-useHead({ title: 'My folder · Step Cairn' })
+useHead({ title: 'My folder' })
 /** A learner's own copies of pages, as they would lie in a folder: class by class, heading by heading. */
 const list = shallowRef<MyWork | null>(null)
 const problem = ref('')

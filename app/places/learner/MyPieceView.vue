@@ -6,6 +6,7 @@ import type { AssignmentId, PieceId } from '#core/base'
 import type { MyFile } from '#core/work'
 import { ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import type { MyPiece } from '#shared/contracts/learning'
+import { useAddress } from '~/shared/frame/address'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
@@ -17,14 +18,15 @@ import TryPaper from './components/TryPaper.vue'
 // most pieces take no files
 const HandedFiles = defineAsyncComponent(() => import('./components/HandedFiles.vue'))
 const route = useRoute()
+const address = useAddress()
 const params = { assignmentId: route.params.id as AssignmentId }
-const asked = computed(() => (typeof route.query.piece === 'string' ? (route.query.piece as PieceId) : null))
+const asked = computed(() => address.id<PieceId>('piece'))
 const me = useMe()
 const now = useServerNow(5000)
 const piece = shallowRef<MyPiece | null>(null)
 const problem = ref('')
 const busy = ref(false)
-useHead({ title: computed(() => `${piece.value?.work.title ?? 'Work'} · Step Cairn`) })
+useHead({ title: computed(() => piece.value?.work.title ?? 'Work') })
 
 async function load(): Promise<void> {
   const wanted = asked.value

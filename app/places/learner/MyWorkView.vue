@@ -12,7 +12,7 @@ import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayMoment } from '~/shared/words/times'
 import WorkPlaces from './components/WorkPlaces.vue'
 
-useHead({ title: 'My work · Step Cairn' })
+useHead({ title: 'My work' })
 // most learners never join a second class: its form is fetched when asked for
 const JoinAnother = defineAsyncComponent(() => import('./components/JoinAnother.vue'))
 const MyPractice = defineAsyncComponent(() => import('./components/MyPractice.vue'))

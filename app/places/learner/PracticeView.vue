@@ -16,7 +16,7 @@ import AnswerInput from './components/AnswerInput.vue'
 import ItemResult from './components/ItemResult.vue'
 import PieceMaterial from './components/PieceMaterial.vue'
 
-useHead({ title: 'Practice · Step Cairn' })
+useHead({ title: 'Practice' })
 const route = useRoute()
 const resourceId = String(route.params.id) as ResourceId
 const piece = shallowRef<PracticePiece | null>(null)

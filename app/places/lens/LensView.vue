@@ -13,7 +13,7 @@ import LensSide from './components/LensSide.vue'
 import { useLens } from './composables/lens'
 
 const { address, view, piece, problem, addressWith, look } = useLens()
-useHead({ title: computed(() => `Lens${view.value ? `: ${view.value.learner.name}` : ''} · Step Cairn`) })
+useHead({ title: computed(() => `Lens${view.value ? `: ${view.value.learner.name}` : ''}`) })
 const desk = useDesk()
 const people = shallowRef<{ label: string; value: string }[]>([])
 onMounted(async () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted } from 'vue'
 import type { ClassId } from '#core/base'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useServerNow } from '~/shared/session/serverNow'
 import { zoneNamed } from '~/shared/words/times'
@@ -11,21 +12,18 @@ import ForecastOfClass from './components/charts/ForecastOfClass.vue'
 import LostTime from './components/charts/LostTime.vue'
 import { useDesk } from './stores/desk'
 
-useHead({ title: 'Fit, drift and forecast · Step Cairn' })
+useHead({ title: 'Fit, drift and forecast' })
 const desk = useDesk()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const now = useServerNow(60_000)
 onMounted(() => desk.load())
 
 const withPlan = computed(() => desk.columns.filter((c) => c.plan && c.layout))
-const chosenId = computed(() =>
-  typeof route.query.class === 'string' ? (route.query.class as ClassId) : (withPlan.value[0]?.of.id ?? null),
-)
+const chosenId = computed(() => address.id<ClassId>('class') ?? withPlan.value[0]?.of.id ?? null)
 const column = computed(() => withPlan.value.find((c) => c.of.id === chosenId.value) ?? null)
 const today = computed(() => (desk.year ? zoneNamed(desk.zone).local(now.value).on : null))
 function choose(id: ClassId | null): void {
-  if (id) void router.replace({ query: { class: id } })
+  if (id) void address.set({ class: id })
 }
 </script>
 

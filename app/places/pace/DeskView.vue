@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { useElementSize, useEventListener, useScroll } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { mondayOf } from '#core/base'
@@ -16,6 +16,7 @@ import { useDetails } from './composables/details'
 import { useRecording } from './composables/recording'
 import { useUncovered } from './composables/uncovered'
 import { belongsToFocus } from './composables/rippleKeys'
+import { useAddress } from '~/shared/frame/address'
 import { useDialogs } from '~/shared/frame/dialogs'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useDesk } from './stores/desk'
@@ -33,11 +34,10 @@ import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import RipplePanel from './components/RipplePanel.vue'
 import YearStrip from './components/YearStrip.vue'
 
-useHead({ title: 'Pace · Step Cairn' })
+useHead({ title: 'Pace' })
 const desk = useDesk()
 const shelf = useShelf()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const openDialog = useDialogs()
 const now = useServerNow(60_000)
 const selection = ref<Selection | null>(null)
@@ -50,7 +50,7 @@ const pane = ref<HTMLElement | null>(null)
 const { y } = useScroll(pane)
 const { height } = useElementSize(pane)
 
-const oneId = computed(() => (typeof route.query.class === 'string' ? (route.query.class as ClassId) : null))
+const oneId = computed(() => address.id<ClassId>('class'))
 const { today, todayRatio, weeks, one, columns, drawn, nextMeetingOn } = useDeskShown(now, oneId)
 const chosen = computed(() => (selection.value ? (acts.columnOf(selection.value.classId) ?? null) : null))
 const scrollHeight = ref(1)
@@ -63,8 +63,8 @@ const arrived = desk.load()
 onMounted(async () => {
   await arrived
   void shelf.load()
-  const wanted = desk.columns.find((c) => c.of.id === route.query.of)
-  const lesson = typeof route.query.lesson === 'string' ? (route.query.lesson as LessonId) : null
+  const wanted = desk.columns.find((c) => c.of.id === address.text('of'))
+  const lesson = address.id<LessonId>('lesson')
   if (wanted && lesson && wanted.lessons.has(lesson))
     selection.value = { kind: 'lesson', classId: wanted.of.id, lessonId: lesson }
   else if (columns.value[0] && today.value) selection.value = atDay(columns.value[0], today.value)
@@ -94,7 +94,7 @@ async function show(classId: ClassId | null): Promise<void> {
   const first = desk.columns.find((c) => c.of.id === classId)
   if (first && today.value && selection.value?.classId !== classId)
     selection.value = atDay(first, today.value)
-  await router.replace({ query: classId ? { class: classId } : {} })
+  await address.set({ class: classId })
   await nextTick()
   toToday()
 }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute, useRouter } from '#imports'
+import { navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId, LessonId } from '#core/base'
 import { commandsBetween, withCuts } from '#core/pacing'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useTell } from '~/shared/frame/tell'
 import StretchTable from './components/StretchTable.vue'
@@ -13,17 +14,16 @@ import { useDesk } from './stores/desk'
 import { count, meetingsOf } from '~/shared/words/numbers'
 import { COST_OF_CUTS, sayNotPlaced } from './words/ways'
 
-useHead({ title: 'Make it fit · Step Cairn' })
+useHead({ title: 'Make it fit' })
 const desk = useDesk()
 const tell = useTell()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 onMounted(() => desk.load())
 
 const mine = computed(() => desk.columns.filter((c) => c.plan && c.of.mayChange))
 const column = computed(
   () =>
-    mine.value.find((c) => c.of.id === route.query.class) ??
+    mine.value.find((c) => c.of.id === address.text('class')) ??
     mine.value.find((c) => c.unplaced.length > 0) ??
     mine.value[0] ??
     null,
@@ -44,7 +44,7 @@ async function apply(): Promise<void> {
   await navigateTo({ path: '/pace', query: { class: c.of.id } })
 }
 function choose(id: ClassId | null): void {
-  if (id) void router.replace({ query: { class: id } })
+  if (id) void address.set({ class: id })
 }
 </script>
 

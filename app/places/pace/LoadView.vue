@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { mondayOf } from '#core/base'
 import type { ClassId, IsoDay, UserId } from '#core/base'
 import type { Spread } from '#core/load'
 import { ShowLoad } from '#shared/contracts/load'
 import type { ClassLoad } from '#shared/contracts/load'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
@@ -17,8 +18,7 @@ import LoadTable from './components/load/LoadTable.vue'
 
 /** Whether it is too much, for whom and when: what each learner of a class carries in all of their classes. */
 const overview = useOverview()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 onMounted(() => overview.load())
 const shown = shallowRef<ClassLoad | null>(null)
 const problem = ref('')
@@ -26,12 +26,12 @@ const spread = ref<Spread>('window')
 const chosen = ref<{ readonly learnerId: UserId; readonly week: IsoDay } | null>(null)
 const classes = computed(() => overview.overview?.classes ?? [])
 const classId = computed(() => {
-  const asked = route.query.class
+  const asked = address.text('class')
   return (
     typeof asked === 'string' ? asked : (classes.value.find((c) => c.mine)?.id ?? null)
   ) as ClassId | null
 })
-useHead({ title: computed(() => `Load of ${shown.value?.name ?? 'a class'} · Step Cairn`) })
+useHead({ title: computed(() => `Load of ${shown.value?.name ?? 'a class'}`) })
 async function load(): Promise<void> {
   const id = classId.value
   if (!id) return
@@ -85,7 +85,7 @@ const SPREAD_WORDS = [
         label="Class"
         :items="classes.map((c) => ({ value: c.id, label: c.name }))"
         :model-value="classId"
-        @update:model-value="router.replace({ query: { class: $event } })"
+        @update:model-value="address.set({ class: $event })"
       />
     </header>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>

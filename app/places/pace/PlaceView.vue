@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { addDays, mondayOf } from '#core/base'
 import type { IsoDay, ResourceId } from '#core/base'
@@ -8,6 +8,7 @@ import type { Target } from '#core/audience'
 import type { PlacedStone, ToLay } from '#core/placing'
 import { ListRecipients } from '#shared/contracts/work'
 import type { Recipients } from '#shared/contracts/work'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import DayField from '~/shared/fields/DayField.vue'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -22,8 +23,7 @@ import type { PlacingChoice } from './composables/placing'
 import { useDesk } from './stores/desk'
 
 /** Pieces gathered in the tray are laid on days for several classes and groups, and moved together. */
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const desk = useDesk()
 const now = useServerNow()
 onMounted(() => desk.load())
@@ -33,10 +33,9 @@ onMounted(async () => {
   if (reply.ok) recipients.value = reply.value
 })
 const WEEKS_SHOWN = 3
-const textIn = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : null)
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
-const from = computed(() => (textIn('from') ?? mondayOf(today.value)) as IsoDay)
-const through = computed(() => (textIn('through') ?? addDays(from.value, 7 * WEEKS_SHOWN - 3)) as IsoDay)
+const from = computed(() => address.day('from') ?? mondayOf(today.value))
+const through = computed(() => address.day('through') ?? addDays(from.value, 7 * WEEKS_SHOWN - 3))
 interface Choice {
   readonly value: string
   readonly label: string
@@ -57,9 +56,9 @@ const choices = computed<readonly Choice[]>(() => {
 })
 /** In the address by their keys; without any, the classes on the first one's plan. */
 const chosen = computed(() => {
-  const asked = textIn('for')?.split(',') ?? []
+  const asked = address.text('for')?.split(',') ?? []
   const named = choices.value.filter((c) => asked.includes(c.value))
-  if (textIn('for') !== null) return named
+  if (address.text('for') !== null) return named
   const planId = desk.classes.find((c) => c.mayChange)?.planId
   const onPlan = new Set(desk.classes.filter((c) => c.planId === planId).map((c) => `class ${c.id}`))
   return choices.value.filter((c) => onPlan.has(c.value))
@@ -70,8 +69,6 @@ const choice = computed<PlacingChoice | null>(() =>
     : null,
 )
 const { shown, problem, isBusy, goingOut, lay, move, take, publish } = usePlacing(choice)
-const put = (query: Readonly<Record<string, string>>) =>
-  router.replace({ query: { ...route.query, ...query } })
 
 const STAYS = [
   { value: '1', label: 'to the next meeting' },
@@ -98,7 +95,7 @@ async function moveStone(stone: PlacedStone, key: string, on: IsoDay): Promise<v
 }
 const print = () => window.print()
 useHead({
-  title: 'Place pieces on days · Step Cairn',
+  title: 'Place pieces on days',
   style: [{ key: 'page', innerHTML: '@page { size: A4 landscape; margin: 11mm 10mm 12mm }' }],
 })
 </script>
@@ -135,14 +132,14 @@ useHead({
         placeholder="Classes and groups"
         :aria-label="`Classes and groups: ${chosen.map((c) => c.label).join(', ')}`"
         data-hook="place-for"
-        @update:model-value="put({ for: ($event as string[]).join(',') })"
+        @update:model-value="address.put({ for: ($event as string[]).join(',') })"
       />
       <DayField
         :model-value="from"
         label="First day"
         name="from"
         :today="today"
-        @change="(on) => on && put({ from: on })"
+        @change="(on) => on && address.put({ from: on })"
       />
       <span class="said">to</span>
       <DayField
@@ -151,7 +148,7 @@ useHead({
         name="through"
         :today="today"
         :min="from"
-        @change="(on) => on && put({ through: on })"
+        @change="(on) => on && address.put({ through: on })"
       />
       <label class="said"
         >A piece stays <USelect v-model="stays" size="sm" :items="STAYS" data-hook="stays"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import { READY_RULES } from '#core/attempts'
 import type { ClassId, ResourceId, SeriesId } from '#core/base'
@@ -7,6 +7,7 @@ import { filledDown, moved, withOther, withOwn } from '#core/series'
 import type { RowDays, Series } from '#core/series'
 import type { Target } from '#core/audience'
 import type { SeriesPiece } from '#shared/contracts/series'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useDialogs } from '~/shared/frame/dialogs'
@@ -24,23 +25,23 @@ import { sayOverlap, sayRule } from './words/series'
 
 /** What runs beside the lessons of a class, week after week. */
 const overview = useOverview()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const open = useDialogs()
 onMounted(() => overview.load())
 const classes = computed(() => (overview.overview?.classes ?? []).filter((c) => c.mine))
-const textIn = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
-const classId = computed(() => (textIn('class') ?? classes.value[0]?.id ?? null) as ClassId | null)
+const classId = computed(() => address.id<ClassId>('class') ?? classes.value[0]?.id ?? null)
 const desk = useDesk()
 onMounted(() => desk.load())
 const { said, problem, pieces, lanes, change, make, doTo, know } = useClassSeries(classId)
-useHead({ title: computed(() => `Series of ${said.value?.name ?? 'a class'} · Step Cairn`) })
+useHead({ title: computed(() => `Series of ${said.value?.name ?? 'a class'}`) })
 const today = computed(() => (said.value ? zoneNamed(said.value.zone).local(said.value.now).on : null))
-const lane = computed(() => lanes.value.find((l) => l.kept.id === textIn('series')) ?? lanes.value[0] ?? null)
+const lane = computed(
+  () => lanes.value.find((l) => l.kept.id === address.text('series')) ?? lanes.value[0] ?? null,
+)
 const row = ref<string | null>(null)
 function choose(id: SeriesId, rowId: string | null): void {
   row.value = rowId
-  if (id !== lane.value?.kept.id) void router.replace({ query: { ...route.query, series: id } })
+  if (id !== lane.value?.kept.id) void address.put({ series: id })
 }
 function edit(id: SeriesId, next: (series: Series) => Series): void {
   const kept = lanes.value.find((l) => l.kept.id === id)?.kept
@@ -80,7 +81,7 @@ async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void
     classId: on,
     targets: [{ kind: 'class', classId: on }],
   })
-  if (id) await router.replace({ query: { class: on, series: id } })
+  if (id) await address.set({ class: on, series: id })
 }
 /** The same run for another class, by that class's own days. */
 const copyItems = computed(() =>
@@ -119,7 +120,7 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
         label="Class"
         :items="classes.map((c) => ({ value: c.id, label: c.name }))"
         :model-value="classId"
-        @update:model-value="router.replace({ query: { class: $event } })"
+        @update:model-value="address.set({ class: $event })"
       />
       <UButton
         v-if="said?.mayChange"

@@ -1,28 +1,27 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId } from '#core/base'
 import { sheetWeeks } from './desk/sheet'
 import { useDesk } from './stores/desk'
+import { useAddress } from '~/shared/frame/address'
 import { sayDate, sayDay, WEEKDAY_WORDS } from '~/shared/words/times'
 import { weekdayOf } from '#core/base'
 
 const isNarrow = useMediaQuery('(max-width: 900px)')
 const desk = useDesk()
-const route = useRoute()
+const address = useAddress()
 onMounted(() => desk.load())
 const PAPERS = [
   { label: 'A4', value: 'A4' },
   { label: 'Letter', value: 'letter' },
 ]
-const paper = ref(route.query.paper === 'letter' ? 'letter' : 'A4')
-const classId = ref<ClassId | 'all'>(
-  typeof route.query.class === 'string' ? (route.query.class as ClassId) : 'all',
-)
-const termAt = ref(Number(route.query.term ?? 0))
-const withWork = ref(route.query.work !== 'no')
-const forLearners = ref(route.query.copy === 'learners')
+const paper = ref(address.text('paper') === 'letter' ? 'letter' : 'A4')
+const classId = ref<ClassId | 'all'>(address.id<ClassId>('class') ?? 'all')
+const termAt = ref(Number(address.text('term') ?? 0))
+const withWork = ref(address.text('work') !== 'no')
+const forLearners = ref(address.text('copy') === 'learners')
 
 const terms = computed(() =>
   desk.year?.terms.length
@@ -50,7 +49,7 @@ const classes = computed(() => [
 // one class reads well upright; several need the width
 const landscape = computed(() => columns.value.length > 1)
 useHead({
-  title: 'Term sheet · Step Cairn',
+  title: 'Term sheet',
   style: [
     {
       key: 'page',

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
-import { addDays, parseIsoDay } from '#core/base'
+import { addDays } from '#core/base'
 import { ShowHistory } from '#shared/contracts/pacing'
 import type { PastAct } from '#shared/contracts/pacing'
 import { ShowNeeds, ShowWeek } from '#shared/contracts/week'
 import type { WeekAhead, WeekNeeds } from '#shared/contracts/week'
+import { useAddress } from '~/shared/frame/address'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -18,14 +19,13 @@ import { needsOf } from './week/needs'
 import { sayStep } from './words/steps'
 
 /** Am I ready? The coming week of all own classes, what it lacks and who needs something. */
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const desk = useDesk()
 const week = shallowRef<WeekAhead | null>(null)
 const needs = shallowRef<WeekNeeds | null>(null)
 const acts = shallowRef<readonly PastAct[]>([])
 const problem = ref('')
-const asked = computed(() => (typeof route.query.on === 'string' ? parseIsoDay(route.query.on) : null))
+const asked = computed(() => address.day('on'))
 let turn = 0
 async function load(): Promise<void> {
   const mine = ++turn
@@ -45,7 +45,7 @@ async function load(): Promise<void> {
 onMounted(() => desk.load())
 watch([asked, () => desk.steps], () => void load(), { immediate: true })
 useHead({
-  title: 'The week ahead · Step Cairn',
+  title: 'The week ahead',
   style: [{ key: 'page', innerHTML: '@page { size: landscape; margin: 8mm }' }],
 })
 const today = computed(() => (week.value ? zoneNamed(week.value.zone).local(week.value.now).on : null))
@@ -68,7 +68,7 @@ const sentence = computed(() => {
   return `${count(meetings, 'meeting')} of ${classes}, ${ready}; ${opens} open and ${due} fall due.${waits}`
 })
 function goTo(days: number): void {
-  if (week.value) void router.replace({ query: { on: addDays(week.value.mondayOn, days) } })
+  if (week.value) void address.set({ on: addDays(week.value.mondayOn, days) })
 }
 const print = () => window.print()
 </script>

@@ -23,7 +23,7 @@ import { useShelf } from './stores/shelf'
 import { FORMAT_WORDS } from './words/shortfalls'
 import { toBase64 } from '~/shared/wire/base64'
 
-useHead({ title: 'Files · Step Cairn' })
+useHead({ title: 'Files' })
 const overview = useOverview()
 const shelf = useShelf()
 const tell = useTell()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { navigateTo, useHead } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { ResourceId } from '#core/base'
@@ -9,6 +9,7 @@ import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
 import { newDraft } from './itemDraft'
 import { emptyPiece, firstItems, toPieceDraft, toWritten } from './pieceDraft'
 import type { PieceDraft } from './pieceDraft'
+import { useAddress } from '~/shared/frame/address'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { useContractForm } from '~/shared/fields/form'
 import type { Fault } from '~/shared/fields/form'
@@ -23,10 +24,10 @@ import MaterialForm from './components/MaterialForm.vue'
 import PieceFiles from './components/PieceFiles.vue'
 import PieceText from './components/PieceText.vue'
 
-useHead({ title: 'Own piece · Step Cairn' })
-const route = useRoute()
+useHead({ title: 'Own piece' })
+const address = useAddress()
 /** The piece that is changed; null while a new one is written. */
-const changed = (typeof route.query.piece === 'string' ? route.query.piece : null) as ResourceId | null
+const changed = address.id<ResourceId>('piece')
 // kept on this machine until saved, so that leaving or a lost connection costs nothing
 const written = useLocalStorage<PieceDraft>(`own-piece 5 ${useMe().me?.userId ?? ''}`, emptyPiece(), {
   listenToStorageChanges: false,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import type { ClassId, ResourceId } from '#core/base'
+import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -19,15 +20,13 @@ import StandardPage from './components/StandardPage.vue'
 import StandardsTree from './components/StandardsTree.vue'
 import TrayDrawer from './components/TrayDrawer.vue'
 
-useHead({ title: 'Shelf · Step Cairn' })
+useHead({ title: 'Shelf' })
 const shelf = useShelf()
 const tray = useTray()
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 onMounted(() => void tray.load())
-const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
-const chosen = computed(() => text('piece') as ResourceId | null)
-const standard = computed(() => text('standard'))
+const chosen = computed(() => address.id<ResourceId>('piece'))
+const standard = computed(() => address.text('standard'))
 const overview = useOverview()
 onMounted(() => void overview.load())
 const NOBODY = 'nobody'
@@ -38,7 +37,7 @@ const forItems = computed(() => [
     .map((c) => ({ label: `For ${c.name}`, value: c.id as string })),
 ])
 /** For which class somebody looks. */
-const classId = computed(() => text('class') as ClassId | null)
+const classId = computed(() => address.id<ClassId>('class'))
 const forClass = computed({
   get: () => classId.value ?? NOBODY,
   set: (id) => go({ class: id === NOBODY ? undefined : id }),
@@ -48,7 +47,7 @@ const className = computed(
 )
 const { shelf: classShelf, routes, setRoute, usual, save } = useClassShelf(classId)
 const side = computed<'outline' | 'standards' | null>({
-  get: () => (text('by') === 'standards' ? 'standards' : 'outline'),
+  get: () => (address.text('by') === 'standards' ? 'standards' : 'outline'),
   set: (by) => go({ by: by === 'standards' ? by : undefined }),
 })
 const SIDES = [
@@ -56,7 +55,7 @@ const SIDES = [
   { value: 'standards', label: 'By standard', hook: 'by-standard' },
 ] as const
 function go(query: Record<string, string | undefined>): void {
-  void router.replace({ query: { ...route.query, ...query } })
+  void address.put(query)
 }
 const choose = (id: string) => {
   building.value = null
@@ -166,8 +165,8 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
       <LookInside
         v-else-if="chosen"
         :resource-id="chosen"
-        :lesson="text('lesson')"
-        :class-id="text('class')"
+        :lesson="address.text('lesson')"
+        :class-id="address.text('class')"
         @standard="read"
         @choose="choose"
       />
@@ -181,7 +180,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
       <UButton size="sm" color="neutral" variant="ghost" @click="items.clear()">Pick none</UButton>
       <UButton size="sm" data-hook="build-picked" @click="buildPicked">Build the check</UButton>
     </p>
-    <TrayDrawer class="drawer" :lesson="text('lesson')" :class-id="text('class')" />
+    <TrayDrawer class="drawer" :lesson="address.text('lesson')" :class-id="address.text('class')" />
   </div>
 </template>
 

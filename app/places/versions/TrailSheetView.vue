@@ -18,7 +18,7 @@ const tell = useTell()
 const { sheet, problem, shown, rows, steps, load, nextOf, set, move, takeAll, forget, keep, setUsual } =
   useTrailSteps(classId)
 onMounted(load)
-useHead({ title: computed(() => `Trails of ${sheet.value?.name ?? 'a class'} · Step Cairn`) })
+useHead({ title: computed(() => `Trails of ${sheet.value?.name ?? 'a class'}`) })
 const nameOf = (id: TrailId) => sheet.value?.trails.find((t) => t.id === id)?.name ?? ''
 const trailItems = computed(
   () => sheet.value?.trails.map((t) => ({ value: t.id as string, label: t.name })) ?? [],

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId, ResourceId } from '#core/base'
 import { versionFor } from '#core/versions'
 import { ShowTrailSheet } from '#shared/contracts/versions'
 import type { TrailSheet } from '#shared/contracts/versions'
+import { useAddress } from '~/shared/frame/address'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -12,14 +13,14 @@ import PrintedVersion from './components/PrintedVersion.vue'
 import { usePieceVersions } from './composables/pieceVersions'
 
 /** All versions of a piece as sheets to print: one of each, or one for each learner of a class with their name. */
-const route = useRoute()
+const address = useAddress()
 const { core, trails, problem, load, layerOf, isMade } = usePieceVersions(
-  String(route.query.piece ?? '') as ResourceId,
+  address.idNeeded<ResourceId>('piece'),
 )
 const overview = useOverview()
 onMounted(() => Promise.all([load(), overview.load()]))
 useHead({
-  title: computed(() => `Sheets of ${core.value?.title ?? 'a piece'} · Step Cairn`),
+  title: computed(() => `Sheets of ${core.value?.title ?? 'a piece'}`),
   style: [{ key: 'page', innerHTML: '@page { size: A4 portrait; margin: 14mm 14mm 16mm }' }],
 })
 const EACH = 'each'

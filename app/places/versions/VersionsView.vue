@@ -1,24 +1,24 @@
 <script setup lang="ts">
-import { useHead, useRoute, useRouter } from '#imports'
+import { useHead } from '#imports'
 import { computed, onMounted } from 'vue'
 import type { ResourceId, TrailId } from '#core/base'
 import CompareVersions from './components/CompareVersions.vue'
 import LayerEditor from './components/LayerEditor.vue'
 import { usePieceVersions } from './composables/pieceVersions'
+import { useAddress } from '~/shared/frame/address'
 
 /** The versions of one piece: each written on its own, all of them beside each other. */
-const route = useRoute()
-const router = useRouter()
-const resourceId = String(route.query.piece ?? '') as ResourceId
+const address = useAddress()
+const resourceId = address.idNeeded<ResourceId>('piece')
 const { core, trails, problem, load, layerOf, isMade, keep, drop } = usePieceVersions(resourceId)
 onMounted(load)
-useHead({ title: computed(() => `Versions of ${core.value?.title ?? 'a piece'} · Step Cairn`) })
+useHead({ title: computed(() => `Versions of ${core.value?.title ?? 'a piece'}`) })
 const COMPARE = 'compare'
 /** Which version is open: the one with the most support to begin with, since the least is mostly the piece itself. */
-const shown = computed(() => String(route.query.show ?? trails.value.at(-1)?.id ?? ''))
+const shown = computed(() => address.text('show') ?? trails.value.at(-1)?.id ?? '')
 const trail = computed(() => trails.value.find((t) => t.id === shown.value) ?? null)
 function show(what: string): void {
-  void router.replace({ query: { ...route.query, show: what } })
+  void address.put({ show: what })
 }
 const made = computed(() => trails.value.filter((t) => isMade(t.id)))
 const columns = computed(() =>

@@ -16,7 +16,7 @@ const desk = useDesk()
 const page = shallowRef<WorkPage | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 const STATES = { held: 'held, not yet published', published: 'published', withdrawn: 'withdrawn' } as const
-useHead({ title: computed(() => `${page.value?.draft.title ?? 'Work'} · Step Cairn`) })
+useHead({ title: computed(() => page.value?.draft.title ?? 'Work') })
 
 async function load(): Promise<void> {
   const reply = await call(ShowWork, { params: { assignmentId: route.params.id as AssignmentId } })

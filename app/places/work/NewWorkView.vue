@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead, useRoute } from '#imports'
+import { useHead } from '#imports'
 import { onMounted, ref, shallowRef } from 'vue'
 import { asId, isId } from '#core/base'
 import type { AssignmentId, ClassId, LessonId, UserId } from '#core/base'
@@ -8,6 +8,7 @@ import type { PieceCard } from '#shared/contracts/library'
 import { ShowWork } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
+import { useAddress } from '~/shared/frame/address'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import WholeUnit from './components/WholeUnit.vue'
@@ -16,8 +17,8 @@ import type { DraftInWork } from './draft'
 import { copyFor, startingDraft } from './starting'
 import { usePresets } from './stores/presets'
 
-useHead({ title: 'Assign · Step Cairn' })
-const route = useRoute()
+useHead({ title: 'Assign' })
+const address = useAddress()
 const desk = useDesk()
 const shelf = useShelf()
 const presets = usePresets()
@@ -27,16 +28,15 @@ const missing = ref(false)
 const problem = ref('')
 const lost = ref(false)
 
-const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
-const idsIn = (key: string) => (text(key) ?? '').split(',').filter((id) => isId(id))
+const idsIn = (key: string) => (address.text(key) ?? '').split(',').filter((id) => isId(id))
 const learnerIds = idsIn('learners').map((id) => asId<UserId>(id))
-const lesson = text('lesson') as LessonId | null
-const classId = text('class') as ClassId | null
+const lesson = address.id<LessonId>('lesson')
+const classId = address.id<ClassId>('class')
 const own = () => desk.classes.filter((c) => c.mayChange)
 
 onMounted(async () => {
   await Promise.all([shelf.load(), desk.load(), presets.load()])
-  const from = text('from')
+  const from = address.text('from')
   if (from !== null && classId !== null) return copy(from as AssignmentId, classId)
   const cards = idsIn('piece').flatMap((id) => shelf.piece(id) ?? [])
   if (cards.length >= MANY_PIECES) asked.value = cards

@@ -11,7 +11,7 @@ import { sayMoment } from '~/shared/words/times'
 import { LETTER_WORDS } from './words/letters'
 
 /** What the demo would have mailed to learners: a stand-in keeps it, nothing leaves this machine. */
-useHead({ title: 'Outbox · Step Cairn' })
+useHead({ title: 'Outbox' })
 const letters = shallowRef<readonly SentLetter[] | null>(null)
 const problem = ref('')
 async function load(): Promise<void> {

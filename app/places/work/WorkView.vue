@@ -13,7 +13,7 @@ import WorkRows from './components/list/WorkRows.vue'
 import { useWorkList } from './composables/workList'
 import { byClass, byLesson, byNeed, chosenWith, filtered, scaleOfList } from './listing'
 
-useHead({ title: 'Work · Step Cairn' })
+useHead({ title: 'Work' })
 const desk = useDesk()
 const now = useServerNow()
 const me = useMe()

@@ -1,9 +1,10 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { navigateTo, useRoute } from '#imports'
+import { navigateTo } from '#imports'
 import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import { ShowLens, ShowLensPiece } from '#shared/contracts/lens'
 import type { LensView } from '#shared/contracts/lens'
 import type { MyPiece } from '#shared/contracts/learning'
+import { useAddress } from '~/shared/frame/address'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 
@@ -17,15 +18,14 @@ interface Address {
 
 /** A learner's screens at an instant, as the address says. */
 export function useLens() {
-  const route = useRoute()
-  const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : null)
+  const inBar = useAddress()
   const address = computed<Address>(() => {
-    const at = text('at')
+    const at = inBar.text('at')
     return {
-      learner: text('learner') as UserId | null,
+      learner: inBar.id<UserId>('learner'),
       at: at !== null && /^\d{12,13}$/.test(at) ? (Number(at) as Instant) : null,
-      work: text('work') as AssignmentId | null,
-      piece: text('piece') as PieceId | null,
+      work: inBar.id<AssignmentId>('work'),
+      piece: inBar.id<PieceId>('piece'),
     }
   })
   const view = shallowRef<LensView | null>(null)

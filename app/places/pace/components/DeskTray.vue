@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { useRoute, useRouter } from '#imports'
 import { computed } from 'vue'
 import { useTray } from '~/places/shelf'
 import { holdPiece } from '../desk/holdPiece'
+import { useAddress } from '~/shared/frame/address'
 
 /** The tray under the desk, for who comes to place it: each piece is dragged onto a lesson. */
-const route = useRoute()
-const router = useRouter()
+const address = useAddress()
 const tray = useTray()
-const isAsked = computed(() => route.query.tray === '1')
+const isAsked = computed(() => address.text('tray') === '1')
 if (isAsked.value) void tray.load()
 function close(): void {
-  const { tray: _, ...query } = route.query
-  void router.replace({ query })
+  void address.put({ tray: null })
 }
 </script>
 

@@ -79,17 +79,21 @@ export function useStoneDrag({ box, column, stretch, mayMove, drop, pulledBy }: 
     const from = event.clientX
     const handle = event.currentTarget as HTMLElement
     handle.setPointerCapture(event.pointerId)
+    const listening = new AbortController()
+    const { signal } = listening
+    const end = (isMeant: boolean) => {
+      listening.abort()
+      const halves = pulled.value
+      pulled.value = 0
+      if (isMeant && halves !== 0) pulledBy(of.lessonId, halves)
+    }
     const move = (e: PointerEvent) => {
       pulled.value = Math.max(1 - of.halves, Math.round((e.clientX - from) / half))
     }
-    const end = () => {
-      handle.removeEventListener('pointermove', move)
-      if (pulled.value !== 0) pulledBy(of.lessonId, pulled.value)
-      pulled.value = 0
-    }
-    handle.addEventListener('pointermove', move)
-    handle.addEventListener('pointerup', end, { once: true })
-    handle.addEventListener('pointercancel', end, { once: true })
+    handle.addEventListener('pointermove', move, { signal })
+    handle.addEventListener('pointerup', () => end(true), { signal })
+    // the system took the pointer away: nobody let go of the edge
+    handle.addEventListener('pointercancel', () => end(false), { signal })
   }
 
   return { over, pulled, isArmed, arm, pull }

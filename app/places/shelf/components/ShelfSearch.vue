@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useRoute, useRouter } from '#imports'
 import { watchDebounced } from '@vueuse/core'
 import { computed, toRef } from 'vue'
 import type { ResourceId } from '#core/base'
 import { FACETS, SEARCH_ORDERS } from '#core/library'
 import type { Facet, ShelfFilter } from '#core/library'
+import { useAddress } from '~/shared/frame/address'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { useShelf } from '../stores/shelf'
@@ -21,9 +21,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [id: ResourceId]; keep: [filter: ShelfFilter] }>()
 const shelf = useShelf()
-const route = useRoute()
-const router = useRouter()
-const asked = typeof route.query.q === 'string' ? route.query.q : ''
+const address = useAddress()
+const asked = address.text('q') ?? ''
 const {
   text,
   filter,
@@ -40,11 +39,7 @@ const {
 } = useShelfSearch(asked, toRef(props, 'usual'))
 const hasUsual = computed(() => Object.keys(props.usual).length > 0)
 // what is looked for stands in the address, so that a reload or a way back finds it again
-watchDebounced(
-  text,
-  (q) => void router.replace({ query: { ...route.query, q: q.trim() === '' ? undefined : q } }),
-  { debounce: 300 },
-)
+watchDebounced(text, (q) => void address.put({ q: q.trim() === '' ? null : q }), { debounce: 300 })
 const ORDER_ITEMS = SEARCH_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))
 const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(value) ?? false
 </script>

@@ -1,10 +1,9 @@
-import { useRoute, useRouter } from '#imports'
 import { computed, ref, shallowRef } from 'vue'
-import { isId, parseIsoDay } from '#core/base'
-import type { ClassId, IsoDay } from '#core/base'
+import type { ClassId } from '#core/base'
 import { ActOnMany, ListWork, PublishWork } from '#shared/contracts/work'
 import type { ManyAct, WorkRow } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
+import { useAddress } from '~/shared/frame/address'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -59,29 +58,25 @@ function sayDone(works: number, act: ManyAct): string {
 
 /** Filter and division stand in the address, so that they can be shared and outlive a reload. */
 function useListAddress() {
-  const route = useRoute()
-  const router = useRouter()
-  const text = (key: string) => (typeof route.query[key] === 'string' ? (route.query[key] as string) : '')
-  const dayOf = (key: string): IsoDay | null => parseIsoDay(text(key))
-  const put = (query: Readonly<Record<string, string | null>>) =>
-    router.replace({ query: { ...route.query, ...undefinedForNull(query) } })
+  const address = useAddress()
   const filter = computed<Filter>({
     get: () => ({
-      text: text('q'),
-      classId: isId(text('class')) ? (text('class') as ClassId) : null,
-      fromOn: dayOf('from'),
-      throughOn: dayOf('through'),
+      text: address.text('q') ?? '',
+      classId: address.id<ClassId>('class'),
+      fromOn: address.day('from'),
+      throughOn: address.day('through'),
     }),
     set: (next) =>
-      void put({ q: next.text || null, class: next.classId, from: next.fromOn, through: next.throughOn }),
+      void address.put({
+        q: next.text || null,
+        class: next.classId,
+        from: next.fromOn,
+        through: next.throughOn,
+      }),
   })
   const by = computed<Division>({
-    get: () => DIVISIONS.find((d) => d === text('by')) ?? 'need',
-    set: (next) => void put({ by: next === 'need' ? null : next }),
+    get: () => DIVISIONS.find((d) => d === address.text('by')) ?? 'need',
+    set: (next) => void address.put({ by: next === 'need' ? null : next }),
   })
   return { filter, by }
-}
-
-function undefinedForNull(query: Readonly<Record<string, string | null>>) {
-  return Object.fromEntries(Object.entries(query).map(([key, value]) => [key, value ?? undefined]))
 }
