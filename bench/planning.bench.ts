@@ -100,7 +100,7 @@ function years(count: number, times: number) {
   const starts = many.map((m) => m.startsAt)
   const ends = course.items.filter((_, i) => i % 20 === 19).map((i) => i.lesson.id)
   return () => {
-    const f = forecaster(course, pace, instant(0), starts, ends, 7)
+    const f = forecaster({ course, pace, now: instant(0), starts, ends, seed: 7 })
     f.run(2000)
     return f.result()
   }

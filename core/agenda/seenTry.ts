@@ -55,20 +55,20 @@ function earnedFor(item: Item, score: AttemptScore | null, rubric: readonly Crit
   }
 }
 
-/** What a piece is, as far as its tries are shown by it. */
-interface SeenBy {
+/** What a piece is to one learner, as far as their tries are shown by it. */
+export interface SeenBy {
   readonly resource: Resource
   readonly rules: AttemptRules
+  readonly terms: LearnerTerms
+  readonly closings: Closings
+  readonly now: Instant
 }
 
 /** A try that was handed in, with as much as the rules show its learner by now. */
 export function seenTry(
   attempt: Attempt,
-  { resource, rules }: SeenBy,
-  terms: LearnerTerms,
-  closings: Closings,
   answers: ReadonlyMap<string, Answer>,
-  now: Instant,
+  { resource, rules, terms, closings, now }: SeenBy,
 ) {
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)

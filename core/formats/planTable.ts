@@ -194,14 +194,17 @@ function capitalised(words: string): string {
   return `${words.charAt(0).toUpperCase()}${words.slice(1)}`
 }
 
+/** A class's layout, and what it is a layout of. */
+export interface LayoutToPrint {
+  readonly sequence: readonly PlanLesson[]
+  readonly units: Plan['units']
+  readonly layout: Layout
+  readonly meetings: readonly { readonly on: IsoDay }[]
+  readonly covered: ReadonlySet<string>
+}
+
 /** A class's layout as CSV: a row per lesson with its dates, meetings, and what became of it. */
-export function printLayout(
-  sequence: readonly PlanLesson[],
-  units: Plan['units'],
-  layout: Layout,
-  meetings: readonly { readonly on: IsoDay }[],
-  covered: ReadonlySet<string>,
-): string {
+export function printLayout({ sequence, units, layout, meetings, covered }: LayoutToPrint): string {
   const titles = new Map(units.map((u) => [u.id, u.title]))
   const lessons = new Map(sequence.map((l) => [l.id, l]))
   return printCells([

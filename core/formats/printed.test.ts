@@ -193,7 +193,13 @@ describe('printLayout', () => {
       pacing: { ...AS_PLANNED, left: { [ids.lesson('x')]: 'let-go' } },
     })
     expect(
-      printLayout(plan.lessons, plan.units, layout, calendar.meetings, new Set(['a']))
+      printLayout({
+        sequence: plan.lessons,
+        units: plan.units,
+        layout,
+        meetings: calendar.meetings,
+        covered: new Set(['a']),
+      })
         .split('\r\n')
         .slice(1, 5),
     ).toEqual([

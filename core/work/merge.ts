@@ -5,6 +5,15 @@ import { OWN_RULE_FIELDS } from './ownRules'
 import type { Resolution } from './resolve'
 import type { LearnerWork } from './types'
 
+/** What learners would have, and what they have. */
+export interface WorkToMerge {
+  readonly rows: Resolution['rows']
+  readonly had: readonly LearnerWork[]
+  /** Who has begun it. */
+  readonly begun: ReadonlySet<UserId>
+  readonly now: Instant
+}
+
 /**
  * What every learner should have now. Windows of learners who have begun only grow, they keep the version that they
  * know, and one who has begun and is no longer reached keeps the work and its results. Of what was due before `now` the
@@ -12,10 +21,7 @@ import type { LearnerWork } from './types'
  */
 export function mergeForBegun(
   assignmentId: AssignmentId,
-  rows: Resolution['rows'],
-  had: readonly LearnerWork[],
-  begun: ReadonlySet<UserId>,
-  now: Instant,
+  { rows, had, begun, now }: WorkToMerge,
 ): LearnerWork[] {
   const before = new Map(had.map((r) => [nameOf(r), r]))
   const next = rows.map((row): LearnerWork => {

@@ -30,7 +30,7 @@ describe('teams', () => {
       [c!, 0.3],
       [d!, 0.2],
     ])
-    const teams = madeTeams(people(4), 2, 7, 'by-standing', standing).map((t) => [...t].sort())
+    const teams = madeTeams(people(4), 2, 7, { mixing: 'by-standing', standing }).map((t) => [...t].sort())
     expect(teams).toEqual([
       [a, d],
       [b, c],

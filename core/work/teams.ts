@@ -20,17 +20,22 @@ export function faultInTeams(teams: readonly (readonly UserId[])[]): WorkRefusal
 /** How teams are put together: by chance, or each with learners who stand high and low. */
 export type Mixing = 'by-chance' | 'by-standing'
 
+/** How teams are mixed. */
+export interface TeamMixing {
+  readonly mixing: Mixing
+  /** Shares of points, for mixing by them; who has none counts as middling. */
+  readonly standing: ReadonlyMap<UserId, number>
+}
+
 /**
  * Teams of about `size` in which everybody is and nobody is alone: sizes differ by one at most, and where it does not
  * come out even, pairs become threes and larger teams go to the nearer number of teams. The same seed gives the same.
- * @param standing share of points, for mixing by it; who has none counts as middling.
  */
 export function madeTeams(
   learnerIds: readonly UserId[],
   size: number,
   seed: number,
-  mixing: Mixing = 'by-chance',
-  standing: ReadonlyMap<UserId, number> = new Map(),
+  { mixing, standing }: TeamMixing = { mixing: 'by-chance', standing: new Map() },
 ): readonly (readonly UserId[])[] {
   if (learnerIds.length === 0) return []
   const nearest = Math.max(1, Math.round(learnerIds.length / size))

@@ -204,13 +204,12 @@ describe('mergeForBegun', () => {
   const had = [row(ann, '09-10T16:00'), row(bo, '09-10T16:00'), row(cy, '09-10T16:00')]
 
   it('takes no time from who has begun, and says so', () => {
-    const [forAnn, forBo] = mergeForBegun(
-      ids.work('w'),
-      [row(ann, '09-08T16:00'), row(bo, '09-08T16:00')],
+    const [forAnn, forBo] = mergeForBegun(ids.work('w'), {
+      rows: [row(ann, '09-08T16:00'), row(bo, '09-08T16:00')],
       had,
-      new Set([ann]),
-      at('09-01T00:00'),
-    )
+      begun: new Set([ann]),
+      now: at('09-01T00:00'),
+    })
     expect(forAnn?.terms.due).toBe(at('09-10T16:00'))
     expect(forAnn?.because[0]).toEqual({ field: 'due', level: 'started', sourceId: null })
     expect(forAnn?.because[1]).toMatchObject({ level: 'assignment' })
@@ -223,13 +222,15 @@ describe('mergeForBegun', () => {
     const before = had.map((r) => ({ ...r, version: given('guided') }))
     const anew = [ann, bo, cy].map((id) => ({ ...row(id, '09-10T16:00'), version: given('bare') }))
     const versions = (now: string) =>
-      mergeForBegun(ids.work('w'), anew, before, new Set([ann]), at(now)).map((r) => r.version?.trailId)
+      mergeForBegun(ids.work('w'), { rows: anew, had: before, begun: new Set([ann]), now: at(now) }).map(
+        (r) => r.version?.trailId,
+      )
     expect(versions('09-01T00:00')).toEqual(['guided', 'bare', 'bare'])
     expect(versions('09-10T16:00')).toEqual(['guided', 'guided', 'guided'])
   })
 
   it('leaves the work with who has begun and is no longer reached, and takes it from who has not', () => {
-    const next = mergeForBegun(ids.work('w'), [], had, new Set([cy]), at('09-01T00:00'))
+    const next = mergeForBegun(ids.work('w'), { rows: [], had, begun: new Set([cy]), now: at('09-01T00:00') })
     expect(next).toEqual([had[2]])
   })
 

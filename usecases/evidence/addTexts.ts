@@ -79,7 +79,7 @@ async function handInFor(
   }
   await addAttempt(tx, attempt)
   await fixAnswer(tx, { attemptId: attempt.id, itemId: item.id, answer: { kind: 'extended', text }, at })
-  await endTry(tx, deps, attempt, work, { at, endedBy: 'learner' })
+  await endTry(tx, deps, { attempt, work }, { at, endedBy: 'learner' })
   return ok(true)
 }
 

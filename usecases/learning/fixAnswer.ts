@@ -66,7 +66,7 @@ async function goneOn(
   if (!itemIds.every((id) => final.has(id))) return attempt
   const earlier = (await attemptsAt(tx, attempt, attempt.learnerId)).filter((t) => t.id !== attempt.id)
   const bank = resource.items.filter((item) => !isSupportItem(item))
-  const next = itemToFollow(bank, rules, { ...attempt, itemIds }, answers, earlier)
+  const next = itemToFollow(bank, rules, { ...attempt, itemIds }, { answers, earlier })
   if (next === null) return attempt
   await setItems(tx, attempt.id, [...itemIds, next])
   return { ...attempt, itemIds: [...itemIds, next] }

@@ -112,7 +112,7 @@ export async function pieceAt(
     open: current && !isRead ? await openTry(tx, current, given) : null,
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
-    seen: await seenTries(tx, tries, listed, given, now),
+    seen: await seenTries(tx, tries, { listed, given, now }),
     files: cardOfKind(resource.kind).takesFiles
       ? await filesHandedBy(tx, listed, learnerId, given.teams)
       : null,

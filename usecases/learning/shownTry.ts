@@ -53,21 +53,22 @@ function helpFor({ rules, support }: GivenPiece): readonly Help[] {
   return HELPS.filter((h) => rules.help.includes(h) || (h === 'read-aloud' && support.readAloud))
 }
 
+/** Whose tries they are, and of what. */
+interface TriesOf {
+  readonly listed: Listed
+  readonly given: Pick<GivenPiece, 'rules' | 'resource'>
+  readonly now: Instant
+}
+
 /** Tries that were handed in, with as much as the rules show. */
-export async function seenTries(
-  tx: Connection,
-  tries: readonly Attempt[],
-  listed: Listed,
-  given: Pick<GivenPiece, 'rules' | 'resource'>,
-  now: Instant,
-) {
+export async function seenTries(tx: Connection, tries: readonly Attempt[], { listed, given, now }: TriesOf) {
   const closings = (await closingsOf(tx, [listed], now))(listed)
   const done = tries.filter((t) => t.submittedAt !== null)
   const answers = await answersOf(
     tx,
     done.map((t) => t.id),
   )
-  return done.map((attempt) =>
-    seenTry(attempt, given, listed.terms, closings, answers.get(attempt.id) ?? new Map(), now),
-  )
+  const { resource, rules } = given
+  const seenBy = { resource, rules, terms: listed.terms, closings, now }
+  return done.map((attempt) => seenTry(attempt, answers.get(attempt.id) ?? new Map(), seenBy))
 }

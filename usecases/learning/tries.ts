@@ -204,7 +204,7 @@ export async function handIn(deps: Deps, actor: Learner, input: Saves): Promise<
       const { attempt: own, work, given } = found.value
       const may = given.isRead ? mayFinish(own, given.piece.leastMinutes, now) : ok(true as const)
       if (!may.ok) return may
-      await endTry(tx, deps, own, work, { at: now, endedBy: 'learner' })
+      await endTry(tx, deps, { attempt: own, work }, { at: now, endedBy: 'learner' })
       return ok({ assignmentId: own.assignmentId, submittedAt: now })
     }
     const attempt = await attemptById(tx, input.attemptId)

@@ -68,7 +68,13 @@ export async function classFile(
   return ok({
     name: `${fileName(record.name)}-layout.csv`,
     type: CSV,
-    text: printLayout(sequenceOf(plan, record.pacing), plan.units, layout, calendar.meetings, covered),
+    text: printLayout({
+      sequence: sequenceOf(plan, record.pacing),
+      units: plan.units,
+      layout,
+      meetings: calendar.meetings,
+      covered,
+    }),
   })
 }
 

@@ -64,7 +64,7 @@ export async function layPieces(
       if (!made.ok) return made
       done.push(made.value)
     }
-    await writeDown(tx, deps, actor, 'made', done)
+    await writeDown(tx, deps, actor, { what: 'made', done })
     return ok({ works: done.length })
   })
 }
@@ -104,7 +104,7 @@ export async function movePlaced(
     if (next === null) return refuse({ code: 'placing/not-by-days', field: 'on', title: assignment.title })
     const done = await changeAssignment(session, found.value, next)
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, 'shifted', [done.value])
+    await writeDown(tx, deps, actor, { what: 'shifted', done: [done.value] })
     return ok({ works: 1 })
   })
 }
@@ -148,7 +148,7 @@ export async function takePlaced(
       ? await changeAssignment(openWorkSession(tx, deps, actor), found.value, next)
       : await withdrawAssignment(tx, deps, actor, input)
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, next ? 'changed' : 'withdrawn', [done.value])
+    await writeDown(tx, deps, actor, { what: next ? 'changed' : 'withdrawn', done: [done.value] })
     return ok({ works: 1 })
   })
 }

@@ -37,6 +37,13 @@ export async function ceilingsOn(
   )
 }
 
+/** Whom work reaches, and who of them has it already. */
+interface ReachedByWork {
+  readonly rows: readonly Pick<LearnerWork, 'learnerId' | 'classId' | 'terms'>[]
+  readonly has: ReadonlySet<UserId>
+  readonly now: Instant
+}
+
 /**
  * Who of those whom work reaches has to wait for it, because their class lets them have no more of its category at
  * once. Who has it already keeps it. `since`: from when those wait who did not yet.
@@ -47,9 +54,7 @@ export async function whoWaits(
     /** Null: work that is not kept yet. */
     readonly id: AssignmentId | null
   },
-  rows: readonly Pick<LearnerWork, 'learnerId' | 'classId' | 'terms'>[],
-  has: ReadonlySet<UserId>,
-  now: Instant,
+  { rows, has, now }: ReachedByWork,
 ): Promise<readonly Waiting[]> {
   const classIds = [...new Set(rows.map((r) => r.classId))]
   const ceilings = await ceilingsOn(tx, work.about.category, classIds)

@@ -73,7 +73,7 @@ async function refreshOne(
   const { rows, problems } = resolveWork(assignment, around)
   if (problems.length > 0) return 'stuck'
   const had = await learnerWorkOf(tx, [assignment.id])
-  const next = await mergedRows(tx, assignment, rows, had, now)
+  const next = await mergedRows(tx, assignment, { rows, had, now })
   if (isSameWork(had, next)) return 'same'
   await replaceLearnerWork(tx, assignment.id, next)
   await addNotices(tx, noticesOf(had, next, now))

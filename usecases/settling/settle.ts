@@ -3,7 +3,7 @@ import type { Instant, Result } from '#core/base'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
 import { mergeForBegun, noticesOf, resolveWork } from '#core/work'
-import type { Assignment, LearnerWork } from '#core/work'
+import type { Assignment, LearnerWork, WorkToMerge } from '#core/work'
 import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork, saveQueue } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { whoWaits, withoutWaiting } from './ceiling'
@@ -24,7 +24,7 @@ export async function settle(
   if (reached.length === 0) return refuse({ code: 'audience/nobody-reached', field: 'targets' })
   if (assignment.state === 'published') {
     const had = await learnerWorkOf(tx, [assignment.id])
-    const next = await mergedRows(tx, assignment, rows, had, now)
+    const next = await mergedRows(tx, assignment, { rows, had, now })
     await replaceLearnerWork(tx, assignment.id, next)
     await addNotices(tx, noticesOf(had, next, now))
   }
@@ -35,15 +35,14 @@ export async function settle(
 export async function mergedRows(
   tx: Connection,
   assignment: Assignment,
-  rows: Parameters<typeof mergeForBegun>[1],
-  had: readonly LearnerWork[],
-  now: Instant,
+  { rows, had, now }: Omit<WorkToMerge, 'begun'>,
 ): Promise<LearnerWork[]> {
   const { id, notFor } = assignment
   const begun = (await begunBy(tx, [id])).get(id) ?? new Set()
   const theirs = had.filter((r) => !notFor.includes(r.classId))
-  const next = mergeForBegun(id, rows, theirs, begun, now)
-  const waiting = await whoWaits(tx, assignment, next, new Set(theirs.map((r) => r.learnerId)), now)
+  const next = mergeForBegun(id, { rows, had: theirs, begun, now })
+  const has = new Set(theirs.map((r) => r.learnerId))
+  const waiting = await whoWaits(tx, assignment, { rows: next, has, now })
   await saveQueue(tx, id, waiting)
   return withoutWaiting(next, waiting)
 }

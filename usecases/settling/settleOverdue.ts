@@ -26,6 +26,12 @@ interface End {
   readonly endedBy: EndedBy
 }
 
+/** A try, and on what terms its learner has the work. */
+export interface TryOfWork {
+  readonly attempt: Attempt
+  readonly work: OwnTerms
+}
+
 /**
  * Scores a try from its saved answers and ends it, for all of its team; what is only read has no score. False when it
  * was ended before.
@@ -33,24 +39,23 @@ interface End {
 export async function endTry(
   tx: Connection,
   deps: Pick<Deps, 'ids'>,
-  attempt: Attempt,
-  work: OwnTerms,
+  { attempt, work }: TryOfWork,
   end: End,
 ): Promise<boolean> {
   const given = await givenPiece(tx, attempt)
-  const scoreFor = async (theirs: OwnTerms) => (given.isRead ? null : scored(tx, attempt, given, theirs, end))
+  const scoreFor = async (theirs: OwnTerms) =>
+    given.isRead ? null : scored(tx, { attempt, work: theirs }, given, end)
   const { at: submittedAt, endedBy } = end
   const isEnded = await endAttempt(tx, attempt.id, { submittedAt, endedBy, score: await scoreFor(work) })
-  if (isEnded) await endForTeam(tx, deps, attempt, given.teams, { ...end, scoreFor })
+  if (isEnded) await endForTeam(tx, deps, { attempt, teams: given.teams }, { ...end, scoreFor })
   return isEnded
 }
 
 /** What a try has earned somebody, by their own due date. */
 async function scored(
   tx: Connection,
-  attempt: Attempt,
+  { attempt, work }: TryOfWork,
   { resource, rules }: GivenPiece,
-  work: OwnTerms,
   end: End,
 ): Promise<AttemptScore> {
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
@@ -100,7 +105,7 @@ export async function settleOverdue(
     for (const attempt of overdue) {
       const work = await publishedWorkFor(tx, attempt, attempt.learnerId)
       const end = work ? endingOf(attempt, tryTermsOf(work, false), now) : null
-      if (work && end) await endTry(tx, deps, attempt, work, end)
+      if (work && end) await endTry(tx, deps, { attempt, work }, end)
     }
   })
   return true

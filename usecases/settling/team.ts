@@ -44,8 +44,7 @@ export async function namesOfMates(
 export async function endForTeam(
   tx: Connection,
   deps: Pick<Deps, 'ids'>,
-  attempt: Attempt,
-  teams: GivenPiece['teams'],
+  { attempt, teams }: { readonly attempt: Attempt; readonly teams: GivenPiece['teams'] },
   end: {
     readonly at: Instant
     readonly endedBy: EndedBy

@@ -62,7 +62,7 @@ export async function answerOffers(
       kept.push(taken.value.laid)
     }
     await saveLaid(tx, kept)
-    if (done.length > 0) await writeDown(tx, deps, actor, 'changed', done)
+    if (done.length > 0) await writeDown(tx, deps, actor, { what: 'changed', done })
     return ok({ works: done.length })
   })
 }

@@ -156,7 +156,7 @@ export async function layStanding(
     }
     if (done.length === 0) return refuse({ code: 'standing/nothing-to-lay', field: 'classIds' })
     await saveLaid(tx, laid)
-    await writeDown(tx, deps, actor, input.publish ? 'published' : 'made', done)
+    await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'made', done })
     return ok({ works: done.length, classes: new Set(laid.map((l) => l.classId)).size })
   })
 }

@@ -125,7 +125,8 @@ export async function addRoster(
         createdAt,
       )
       const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
-      await addToGroups(tx, deps, actor, input.classId, reading.value.entries, idOf)
+      const wanted = namedGroups(reading.value.entries, idOf)
+      await addToGroups(tx, deps, { classId: input.classId, owner: actor }, wanted)
       for (const [grade, list] of groupBy(known, (e) => e.grade))
         if (grade !== null) await setGrades(tx, idsOf(list, idOf), grade)
       if (people.length > 0) await reachNewcomer(tx, input.classId, createdAt)
@@ -138,18 +139,23 @@ function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<string, UserId
   return entries.flatMap((e) => idOf.get(e.name.toLowerCase()) ?? [])
 }
 
+/** The groups that rows name, with who is to be in them. */
+function namedGroups(
+  entries: readonly RosterEntry[],
+  idOf: ReadonlyMap<string, UserId>,
+): ReadonlyMap<string, readonly UserId[]> {
+  const wanted = new Map<string, UserId[]>()
+  for (const entry of entries)
+    for (const name of entry.groups) wanted.set(name, [...(wanted.get(name) ?? []), ...idsOf([entry], idOf)])
+  return wanted
+}
+
 async function addToGroups(
   tx: Connection,
   deps: Deps,
-  actor: Teacher,
-  classId: ClassId,
-  entries: readonly RosterEntry[],
-  idOf: ReadonlyMap<string, UserId>,
+  { classId, owner }: { readonly classId: ClassId; readonly owner: Teacher },
+  wanted: ReadonlyMap<string, readonly UserId[]>,
 ): Promise<void> {
-  const wanted = new Map<string, UserId[]>()
-  for (const entry of entries)
-    for (const name of entry.groups)
-      wanted.set(name, [...(wanted.get(name) ?? []), idOf.get(entry.name.toLowerCase()) as UserId])
   const existing = await groupsOf(tx, [classId])
   for (const [name, ids] of wanted) {
     const known = existing.find((g) => g.name.toLowerCase() === name.toLowerCase())
@@ -159,8 +165,8 @@ async function addToGroups(
         ? { ...known, learnerIds: [...new Set([...known.learnerIds, ...ids])] }
         : {
             id: asId<GroupId>(deps.ids.newId()),
-            schoolId: actor.schoolId,
-            ownerId: actor.userId,
+            schoolId: owner.schoolId,
+            ownerId: owner.userId,
             classId,
             name: name.slice(0, 40),
             archivedAt: null,

@@ -53,7 +53,7 @@ export async function actOnMany(
       if (!one.ok) return one
       done.push(one.value)
     }
-    await writeDown(tx, deps, actor, WRITTEN_AS[input.act.kind], done)
+    await writeDown(tx, deps, actor, { what: WRITTEN_AS[input.act.kind], done })
     return ok({ works: done.length, learners: done.reduce((sum, d) => sum + d.learners, 0) })
   })
 }

@@ -25,7 +25,7 @@ export async function assign(
   return writing(deps.store, async (tx): Promise<Assigned> => {
     const done = await makeAssignment(openWorkSession(tx, deps, actor), input.draft, input.publish)
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, input.publish ? 'published' : 'made', [done.value])
+    await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'made', done: [done.value] })
     return ok({ assignmentId: done.value.after.id, learners: done.value.learners })
   })
 }

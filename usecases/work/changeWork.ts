@@ -36,7 +36,7 @@ export async function changeWork(
       input.publish,
     )
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, input.publish ? 'published' : 'changed', [done.value])
+    await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'changed', done: [done.value] })
     return ok({ learners: done.value.learners })
   })
 }

@@ -13,6 +13,14 @@ import type { World } from '../ground/world'
 
 export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | WorkRefusal
 
+/** A draft, and whose it is. */
+export interface DraftToCheck {
+  readonly draft: Draft
+  readonly authorId: UserId
+  /** What it takes the place of; null: it is new. */
+  readonly stands: Draft | null
+}
+
 /**
  * The world of a draft, once its pieces, rules and recipients are the actor's to give, or stand already; else the
  * first fault. A loader may know the world already.
@@ -20,9 +28,7 @@ export type DraftRefusal = AccessRefusal | AudienceRefusal | AttemptRefusal | Wo
 export async function checkedDraft(
   tx: Connection,
   actor: Teacher,
-  authorId: UserId,
-  draft: Draft,
-  stands: Draft | null = null,
+  { draft, authorId, stands }: DraftToCheck,
   load = worldLoader(tx, 'as-they-stand'),
 ): Promise<Result<World, DraftRefusal>> {
   const found = await resourcesById(

@@ -57,7 +57,12 @@ export async function giveMoreToLearners(
   const { grounds } = (await load(assignment.authorId, namedClasses(assignment))).around
   const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, grounds }) }
   if (same(settingOf(next), settingOf(assignment))) return ok({ learners: 0 })
-  const world = await checkedDraft(tx, actor, assignment.authorId, next, assignment, load)
+  const world = await checkedDraft(
+    tx,
+    actor,
+    { draft: next, authorId: assignment.authorId, stands: assignment },
+    load,
+  )
   if (!world.ok) return world
   const part = checkPart(reach, assignment, next, whereIn(world.value))
   if (!part.ok) return part
@@ -65,6 +70,6 @@ export async function giveMoreToLearners(
   const settled = await settle(tx, next, world.value, deps.clock.now())
   if (!settled.ok) return settled
   const what = more.kind === 'excused' || more.kind === 'not-excused' ? 'excused' : 'given-more'
-  await writeDown(tx, deps, actor, what, [{ before: assignment, after: next }])
+  await writeDown(tx, deps, actor, { what, done: [{ before: assignment, after: next }] })
   return ok({ learners: learnerIds.length })
 }

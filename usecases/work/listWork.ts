@@ -65,19 +65,23 @@ export async function listWork(
     const [first] = assignment.pieces
     const kind = (first && pieces.get(first.resourceId)?.resource.kind) ?? 'check'
     const rows = rowsOf.get(assignment.id) ?? []
-    work.push(listed(assignment, kind, rows, triesOf.get(assignment.id) ?? [], world, now))
+    const tries = triesOf.get(assignment.id) ?? []
+    work.push(listed(assignment, { kind, rows, tries, world, now }))
   }
   return ok({ work: work.sort(byNeed), now })
 }
 
-function listed(
-  assignment: Assignment,
-  kind: ResourceKind,
-  rows: readonly LearnerWork[],
-  tries: readonly Attempt[],
-  world: World,
-  now: Instant,
-): ListedWork {
+/** What is known of one assignment. */
+interface WorkSeen {
+  /** The kind of its first piece. */
+  readonly kind: ResourceKind
+  readonly rows: readonly LearnerWork[]
+  readonly tries: readonly Attempt[]
+  readonly world: World
+  readonly now: Instant
+}
+
+function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkSeen): ListedWork {
   const { id, title, state, version } = assignment
   const counted = assignment.pieces.map((p) => ({ id: p.id, kept: rulesOf(assignment, p).kept }))
   const reached = state === 'held' ? heldFor(assignment, world) : rows

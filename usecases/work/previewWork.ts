@@ -73,7 +73,7 @@ export async function previewWork(
   const known = assignmentId === null ? null : await workFor(tx, actor, assignmentId)
   if (known && !known.ok) return known
   const stands = known?.value.assignment ?? null
-  const checked = await checkedDraft(tx, actor, stands?.authorId ?? actor.userId, draft, stands)
+  const checked = await checkedDraft(tx, actor, { draft, authorId: stands?.authorId ?? actor.userId, stands })
   if (!checked.ok) {
     return WHILE_COMPOSING.has(checked.error.code)
       ? ok({
@@ -107,7 +107,7 @@ export async function previewWork(
   const pieces = await piecesSeen(tx, draft)
   const has = isOut ? (await learnerWorkOf(tx, [stands.id])).map((r) => r.learnerId) : []
   const work = { ...draft, id: stands?.id ?? null }
-  const waiting = await whoWaits(tx, work, resolution.rows, new Set(has), now)
+  const waiting = await whoWaits(tx, work, { rows: resolution.rows, has: new Set(has), now })
   const looked = { draft, stands, world, resolution, classes, pieces, waiting, now }
   const cautions = await cautionsFor(tx, looked)
   return ok({

@@ -27,7 +27,7 @@ export async function publishWork(deps: Deps, actor: Teacher, input: WorkAtVersi
   return writing(deps.store, async (tx): Promise<Published> => {
     const done = await publishAssignment(tx, deps, actor, input)
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, 'published', [done.value])
+    await writeDown(tx, deps, actor, { what: 'published', done: [done.value] })
     return ok({ learners: done.value.learners })
   })
 }

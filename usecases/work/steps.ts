@@ -6,13 +6,17 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import type { WorkChange } from './workSession'
 
+interface ToWriteDown {
+  readonly what: WorkAct
+  readonly done: readonly Omit<WorkChange, 'learners'>[]
+}
+
 /** Writes an act on one or several assignments down, so that it can be taken back as one step. */
 export async function writeDown(
   tx: Connection,
   deps: Deps,
   actor: Teacher,
-  what: WorkAct,
-  done: readonly Omit<WorkChange, 'learners'>[],
+  { what, done }: ToWriteDown,
 ): Promise<void> {
   const steps = done.map((one) => commandOf(what, one))
   const [first] = steps

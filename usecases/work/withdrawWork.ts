@@ -21,7 +21,7 @@ export async function withdrawWork(deps: Deps, actor: Teacher, input: WorkAtVers
   return writing(deps.store, async (tx): Promise<Withdrawn> => {
     const done = await withdrawAssignment(tx, deps, actor, input)
     if (!done.ok) return done
-    await writeDown(tx, deps, actor, 'withdrawn', [done.value])
+    await writeDown(tx, deps, actor, { what: 'withdrawn', done: [done.value] })
     return ok({ done: true })
   })
 }

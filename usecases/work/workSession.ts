@@ -46,7 +46,7 @@ export async function makeAssignment(
   publish: boolean,
 ): Promise<WorkChanged> {
   const { tx, deps, actor, load } = session
-  const world = await checkedDraft(tx, actor, actor.userId, draft, null, load)
+  const world = await checkedDraft(tx, actor, { draft, authorId: actor.userId, stands: null }, load)
   if (!world.ok) return world
   const now = deps.clock.now()
   const after: Assignment = {
@@ -79,7 +79,12 @@ export async function changeAssignment(
   const { tx, deps, actor, load } = session
   const next = changed(assignment, draft, (await begunIn(tx, assignment.id)).pieces)
   if (!next.ok) return next
-  const world = await checkedDraft(tx, actor, assignment.authorId, draft, assignment, load)
+  const world = await checkedDraft(
+    tx,
+    actor,
+    { draft, authorId: assignment.authorId, stands: assignment },
+    load,
+  )
   if (!world.ok) return world
   const part = checkPart(reach, assignment, draft, whereIn(world.value))
   if (!part.ok) return part

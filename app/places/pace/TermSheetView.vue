@@ -36,7 +36,9 @@ const columns = computed(() =>
 )
 const weeks = computed(() =>
   term.value
-    ? sheetWeeks(columns.value, term.value, desk.work, desk.zone, {
+    ? sheetWeeks(columns.value, term.value, {
+        work: desk.work,
+        zone: desk.zone,
         withWork: withWork.value,
         forLearners: forLearners.value,
       })

@@ -57,10 +57,12 @@ describe('the items of a try', () => {
     const difficulty = (id: ItemId | null) => bank.find((i) => i.id === id)?.difficulty
     expect(begun.map(difficulty)).toEqual([3])
     const attempt = { ...of(1), itemIds: begun }
-    expect(difficulty(itemToFollow(bank, by, attempt, new Map([right(begun[0]!)]), []))).toBe(4)
-    expect(difficulty(itemToFollow(bank, by, attempt, new Map(), []))).toBe(2)
+    expect(
+      difficulty(itemToFollow(bank, by, attempt, { answers: new Map([right(begun[0]!)]), earlier: [] })),
+    ).toBe(4)
+    expect(difficulty(itemToFollow(bank, by, attempt, { answers: new Map(), earlier: [] }))).toBe(2)
     const three = { ...of(1), itemIds: bank.slice(0, 3).map((i) => i.id) }
-    expect(itemToFollow(bank, by, three, new Map(), [])).toBeNull()
-    expect(itemToFollow(bank, rules(), attempt, new Map(), [])).toBeNull()
+    expect(itemToFollow(bank, by, three, { answers: new Map(), earlier: [] })).toBeNull()
+    expect(itemToFollow(bank, rules(), attempt, { answers: new Map(), earlier: [] })).toBeNull()
   })
 })

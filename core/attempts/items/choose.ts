@@ -39,13 +39,18 @@ export function itemsToBegin(
   }
 }
 
+/** What was answered in a try so far, and the tries before it. */
+interface BeforeItem {
+  readonly answers: ReadonlyMap<ItemId, Answer>
+  readonly earlier: readonly Pick<Attempt, 'itemIds'>[]
+}
+
 /** The item that follows in an adaptive try, after those given were answered; null when it is at its end. */
 export function itemToFollow(
   bank: readonly Item[],
   rules: Pick<AttemptRules, 'items'>,
   attempt: TryOf & { readonly itemIds: readonly ItemId[] },
-  answers: ReadonlyMap<ItemId, Answer>,
-  earlier: readonly Pick<Attempt, 'itemIds'>[],
+  { answers, earlier }: BeforeItem,
 ): ItemId | null {
   if (rules.items.kind !== 'adaptive') return null
   const given = attempt.itemIds

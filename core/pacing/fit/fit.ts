@@ -33,8 +33,8 @@ export function fit(course: Course, input: FitInput = {}): Fit {
     let least = NEVER
     for (const choice of choices[i] as Choice[]) {
       if (choice.price >= least) continue
-      const next = after(track, items[i] as Item, choice, cursor, i, input)
-      if (next >= 0) least = Math.min(least, choice.price + solve(i + 1, next))
+      const next = after(track, items[i] as Item, choice, cursor)
+      if (next >= 0 && !isTooLate(i, next, input)) least = Math.min(least, choice.price + solve(i + 1, next))
     }
     memo.set(cursor, least)
     return least
@@ -46,8 +46,9 @@ export function fit(course: Course, input: FitInput = {}): Fit {
   let cursor = course.from
   for (const [i, item] of items.entries()) {
     for (const choice of choices[i] as Choice[]) {
-      const next = after(track, item, choice, cursor, i, input)
-      if (next < 0 || choice.price + solve(i + 1, next) !== solve(i, cursor)) continue
+      const next = after(track, item, choice, cursor)
+      if (next < 0 || isTooLate(i, next, input) || choice.price + solve(i + 1, next) !== solve(i, cursor))
+        continue
       if (choice.amount !== item.amount) cuts.push(cutOf(item, choice))
       cursor = next
       break
@@ -57,21 +58,16 @@ export function fit(course: Course, input: FitInput = {}): Fit {
 }
 
 /** Where the cursor stands behind an item cut so, or -1 when that breaks a bound. */
-function after(
-  track: Track,
-  item: Item,
-  choice: Choice,
-  cursor: Position,
-  index: number,
-  { endBefore }: FitInput,
-): Position {
-  let end = cursor
-  if (choice.amount > 0) {
-    if (item.startsAt >= 0 && cursor > item.startsBy) return -1
-    end = endOf(track, item, { unit: item.unit, amount: choice.amount }, cursor)
-    if (end < 0 || end > item.endsBy) return -1
-  }
-  return endBefore && index === endBefore.index - 1 && end > endBefore.at ? -1 : end
+function after(track: Track, item: Item, choice: Choice, cursor: Position): Position {
+  if (choice.amount === 0) return cursor
+  if (item.startsAt >= 0 && cursor > item.startsBy) return -1
+  const end = endOf(track, item, { unit: item.unit, amount: choice.amount }, cursor)
+  return end > item.endsBy ? -1 : end
+}
+
+/** Whether what has to end before some item ends too late for it. */
+function isTooLate(index: number, end: Position, { endBefore }: FitInput): boolean {
+  return endBefore !== undefined && index === endBefore.index - 1 && end > endBefore.at
 }
 
 function cutOf({ lesson, unit, amount }: Item, choice: Choice): Cut {

@@ -34,14 +34,14 @@ describe('the forecast at even pace', () => {
           upTo(3) === 0 ? { on: rooms[0]?.on ?? isoDay('2026-09-01'), startMinute: 540, halves: 1 } : null,
       }
       const course = courseOf(plan, rooms, pacing, { terms })
-      const simulation = forecaster(
+      const simulation = forecaster({
         course,
-        EVEN,
-        instant(0),
-        rooms.map(() => instant(1)),
-        lessons.map((l) => l.id),
-        1,
-      )
+        pace: EVEN,
+        now: instant(0),
+        starts: rooms.map(() => instant(1)),
+        ends: lessons.map((l) => l.id),
+        seed: 1,
+      })
       simulation.run(3)
       const { ends, year } = simulation.result()
       const layout = layOut(plan, rooms, { pacing, terms })

@@ -21,14 +21,14 @@ const run = (
   ends: readonly LessonId[] = [],
   runs = 400,
 ) => {
-  const f = forecaster(
-    courseOf({ lessons }, calendar.meetings, AS_PLANNED, { terms: [] }),
+  const f = forecaster({
+    course: courseOf({ lessons }, calendar.meetings, AS_PLANNED, { terms: [] }),
     pace,
     now,
-    started,
+    starts: started,
     ends,
     seed,
-  )
+  })
   f.run(runs)
   return f.result()
 }
@@ -128,14 +128,14 @@ describe('forecaster', () => {
     )
     const chance = (lessons: readonly PlanLesson[], pace = steady) => {
       const course = courseOf({ lessons }, list, AS_PLANNED, { terms: [] })
-      const f = forecaster(
+      const f = forecaster({
         course,
         pace,
         now,
-        list.map((m) => m.startsAt),
-        [],
-        5,
-      )
+        starts: list.map((m) => m.startsAt),
+        ends: [],
+        seed: 5,
+      })
       f.run(1000)
       return f.result().year.chanceRatio
     }

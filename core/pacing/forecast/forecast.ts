@@ -15,22 +15,26 @@ export interface Forecaster {
   readonly result: () => Forecast
 }
 
+/** What is simulated. */
+export interface ForecastOf {
+  readonly course: Course
+  readonly pace: Pace
+  readonly now: Instant
+  /** When each meeting of the course's ground begins. */
+  readonly starts: readonly Instant[]
+  /** Lessons whose end dates are wanted, such as the last of each unit. */
+  readonly ends: readonly LessonId[]
+  readonly seed: number
+}
+
 /**
  * Simulates the rest of a class's year by laying it out again and again: each lesson takes its planned
  * length × the class's pace × a log-normal factor of the class's spread, in whole halves or minutes; checks
  * and tests take what is planned; buffers give way to a delay; each meeting to come is lost with the class's
  * loss ratio. At even pace (ratio 1, no spread, no losses) every run is the layout itself. Same seed, same
  * forecast.
- * @param ends lessons whose end dates are wanted, such as the last of each unit.
  */
-export function forecaster(
-  course: Course,
-  pace: Pace,
-  now: Instant,
-  starts: readonly Instant[],
-  ends: readonly LessonId[],
-  seed: number,
-): Forecaster {
+export function forecaster({ course, pace, now, starts, ends, seed }: ForecastOf): Forecaster {
   const { items } = course
   const track: RunTrack = { ...course.track, sizes: [...course.track.sizes] }
   const random = seededRandom(seed)
@@ -46,8 +50,9 @@ export function forecaster(
     leftOfBuffer(course.track, items[i] as Item, steps[i] as Step, reached)
   const drawn: Drawn = { track, amounts, limits, leftOf: hasBuffers ? leftOf : null }
   const draw = amountDrawer(course, pace, random, amounts)
+  const drawMeetings = meetingDrawer(track.sizes, course, { pace, now, starts }, random)
   const once = () => {
-    drawMeetings(track.sizes, course.track.sizes, open, starts, now, pace.lossRatio, random)
+    drawMeetings()
     draw()
     if (hasLastDays) limitsIn(course, track, amounts, limits)
     finish.push(lastMeeting(track, play(course, drawn, gathered.listener), open))
@@ -114,19 +119,19 @@ function bindingOf(item: Item): Step['binds'] {
 }
 
 /** Takes the room of the meetings that are lost in a run. */
-function drawMeetings(
+function meetingDrawer(
   sizes: number[],
-  whole: readonly number[],
-  open: number,
-  starts: readonly Instant[],
-  now: Instant,
-  lossRatio: number,
+  { track: { sizes: whole }, from }: Course,
+  { pace: { lossRatio }, now, starts }: Pick<ForecastOf, 'pace' | 'now' | 'starts'>,
   random: Random,
-): void {
-  if (lossRatio === 0) return
-  for (let m = open; m < sizes.length; m++) {
-    const isLost = (starts[m] ?? 0) > now && random() < lossRatio
-    sizes[m] = isLost ? 0 : (whole[m] as number)
+): () => void {
+  if (lossRatio === 0) return () => undefined
+  const open = meetingOf(from)
+  return () => {
+    for (let m = open; m < sizes.length; m++) {
+      const isLost = (starts[m] ?? 0) > now && random() < lossRatio
+      sizes[m] = isLost ? 0 : (whole[m] as number)
+    }
   }
 }
 

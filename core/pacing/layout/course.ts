@@ -43,21 +43,16 @@ export function courseOf(
     const record = records?.[id]
     if (record?.outcome === 'covered' || left?.[id] !== undefined) continue
     const part = partOf === null ? undefined : bounds.get(partOf.get(lesson.unitId) ?? '')
-    const item = record
-      ? {
-          ...itemOf(track, from, fixedAt, lesson, 'meetings', record.moreHalves, null, part),
-          isUnderWay: true,
-        }
-      : itemOf(
-          track,
-          from,
-          fixedAt,
-          lesson,
-          lesson.length.unit,
-          lengths?.[id] ?? typicalAmount(lesson),
-          fixed ? fixedOf(lesson, pacing) : lesson.fixed,
-          part,
-        )
+    const length: Need = record
+      ? { unit: 'meetings', amount: record.moreHalves }
+      : { unit: lesson.length.unit, amount: lengths?.[id] ?? typicalAmount(lesson) }
+    const fixedOn = record ? null : fixed ? fixedOf(lesson, pacing) : lesson.fixed
+    // nearly every lesson: bound by nothing but the year
+    const isFree = fixedOn === null && part === undefined
+    const laid = isFree
+      ? freeItem(track, lesson, length)
+      : boundItem(track, lesson, length, { from, fixedAt, fixed: fixedOn, part })
+    const item = record ? { ...laid, isUnderWay: true } : laid
     if (item.startsAt >= 0) fixedAt = item.startsAt
     items.push(item)
   }
@@ -87,7 +82,7 @@ interface Bounds {
   readonly to: Position
 }
 
-function freeItem(track: Track, lesson: PlanLesson, unit: Need['unit'], amount: number): Item {
+function freeItem(track: Track, lesson: PlanLesson, { unit, amount }: Need): Item {
   return {
     lesson,
     unit,
@@ -104,19 +99,22 @@ function freeItem(track: Track, lesson: PlanLesson, unit: Need['unit'], amount: 
   }
 }
 
-/** @param fixedAt the fixed start of a lesson before it, -1 without one. */
-function itemOf(
+/** What binds a lesson beside the year. */
+interface Binding {
+  /** Where what is recorded ends. */
+  readonly from: Position
+  /** The fixed start of a lesson before it, -1 without one. */
+  readonly fixedAt: Position
+  readonly fixed: FixedDate | null
+  readonly part: Bounds | undefined
+}
+
+function boundItem(
   track: Track,
-  from: Position,
-  fixedAt: Position,
   lesson: PlanLesson,
-  unit: Need['unit'],
-  amount: number,
-  fixed: FixedDate | null,
-  part: Bounds | undefined,
+  { unit, amount }: Need,
+  { from, fixedAt, fixed, part }: Binding,
 ): Item {
-  // nearly every lesson: bound by nothing but the year
-  if (fixed === null && part === undefined) return freeItem(track, lesson, unit, amount)
   const [startOn, endOn] = daysOf(fixed)
   const start = startOn === null ? 0 : positionAt(track, firstOnOrAfter(track, startOn))
   const partEnd = part?.to ?? track.end

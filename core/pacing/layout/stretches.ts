@@ -35,8 +35,8 @@ export function reachesOf(course: Course): readonly Reach[] {
   let from = course.from
   let cursor = course.from
   let fixedAt: Position = -1
-  const close = (last: number, to: Position, upTo: LessonId | null, endsBecause: Reach['endsBecause']) => {
-    if (last > first || to > from) out.push(measured(course, first, last, from, to, upTo, endsBecause))
+  const close = (last: number, to: Position, end: StretchEnd) => {
+    if (last > first || to > from) out.push(measured(course, { first, last, from, to }, end))
     first = last
     from = to
   }
@@ -49,8 +49,7 @@ export function reachesOf(course: Course): readonly Reach[] {
       close(
         i,
         Math.max(item.earliest, from),
-        item.fixed ? item.lesson.id : null,
-        item.fixed ? 'fixed' : 'part',
+        item.fixed ? { upTo: item.lesson.id, endsBecause: 'fixed' } : { upTo: null, endsBecause: 'part' },
       )
     const limit = limits[i]?.at ?? track.end
     const end = endOf(track, item, item, cursor)
@@ -58,29 +57,32 @@ export function reachesOf(course: Course): readonly Reach[] {
     // a lesson with a first and a last day that waits for its first one heads the next stretch already
     if (item.hasLastDay && !(heads && item.fixed?.kind === 'within')) {
       // what is free up to the last day may still be used by what follows
-      out.push(measured(course, first, i + 1, from, limit, item.lesson.id, 'fixed'))
+      const stretch = { first, last: i + 1, from, to: limit }
+      out.push(measured(course, stretch, { upTo: item.lesson.id, endsBecause: 'fixed' }))
       first = i + 1
       from = cursor
     }
   }
   const last = items[items.length - 1]
-  close(
-    items.length,
-    last && last.endsBecause === 'part' ? last.endsBy : track.end,
-    null,
-    last?.endsBecause === 'part' ? 'part' : 'year',
-  )
+  const isInPart = last?.endsBecause === 'part'
+  const end = isInPart ? last.endsBy : track.end
+  close(items.length, end, { upTo: null, endsBecause: isInPart ? 'part' : 'year' })
   return out
+}
+
+type StretchEnd = Pick<Reach, 'upTo' | 'endsBecause'>
+/** Items from `first` to before `last`, on the ground from one position to another. */
+interface Stretched {
+  readonly first: number
+  readonly last: number
+  readonly from: Position
+  readonly to: Position
 }
 
 function measured(
   { track, items }: Course,
-  first: number,
-  last: number,
-  from: Position,
-  to: Position,
-  upTo: LessonId | null,
-  endsBecause: Reach['endsBecause'],
+  { first, last, from, to }: Stretched,
+  { upTo, endsBecause }: StretchEnd,
 ): Reach {
   const own = items.slice(first, last)
   const capacityHalves = halvesBetween(track, from, to)

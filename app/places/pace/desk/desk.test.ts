@@ -13,6 +13,7 @@ import { gist } from '../words/rippleGist'
 import { acrossClasses, alongGround, alongLessons, atDay } from './selection'
 import type { Selection } from './selection'
 import { sheetWeeks } from './sheet'
+import type { SheetChoice } from './sheet'
 
 const year = aYear({
   lastOn: isoDay('2026-09-25'),
@@ -266,13 +267,11 @@ describe('the term sheet', () => {
     dueAt: at('09-05T06:00'),
     lessonIds: [],
   }
-  const lines = (choice: Parameters<typeof sheetWeeks>[4], work = [due]) =>
+  const lines = (choice: SheetChoice, work = [due]) =>
     sheetWeeks(
       [a, b],
       { firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') },
-      work,
-      'America/Denver',
-      choice,
+      { work, zone: 'America/Denver', ...choice },
     ).map((w) => [w.mondayOn.slice(5), w.cells.map((c) => c.map((l) => `${l.on.slice(8)} ${l.text}`))])
 
   it('has a row for each week with lessons, free and lost meetings, and work due', () => {

@@ -22,6 +22,12 @@ export interface SheetChoice {
   readonly forLearners: boolean
 }
 
+interface SheetOf {
+  /** What falls due, of all classes. */
+  readonly work: readonly DeskWork[]
+  readonly zone: string
+}
+
 /**
  * A term as a table: a row for each week, a cell for each class. A learners' copy has no reasons, no held
  * work and nothing about what was left out.
@@ -29,9 +35,7 @@ export interface SheetChoice {
 export function sheetWeeks(
   columns: readonly DeskColumn[],
   term: Pick<Term, 'firstOn' | 'lastOn'>,
-  work: readonly DeskWork[],
-  zone: string,
-  { withWork, forLearners }: SheetChoice,
+  { work, zone, withWork, forLearners }: SheetChoice & SheetOf,
 ): SheetWeek[] {
   const weeks: SheetWeek[] = []
   const notes = columns[0]?.year?.notes ?? []
@@ -47,29 +51,31 @@ export function sheetWeeks(
       mondayOn: monday,
       closures,
       cells: columns.map((c) =>
-        cellOf(
-          c,
-          monday,
+        cellOf(c, monday, {
           inTerm,
-          withWork
+          work: withWork
             ? work.filter((w) => w.classId === c.of.id && (!forLearners || w.state === 'published'))
             : [],
           zone,
           forLearners,
-        ),
+        }),
       ),
     })
   }
   return weeks
 }
 
+interface CellOf {
+  readonly inTerm: (on: IsoDay) => boolean
+  readonly work: readonly DeskWork[]
+  readonly zone: string
+  readonly forLearners: boolean
+}
+
 function cellOf(
   column: DeskColumn,
   monday: IsoDay,
-  inTerm: (on: IsoDay) => boolean,
-  work: readonly DeskWork[],
-  zone: string,
-  forLearners: boolean,
+  { inTerm, work, zone, forLearners }: CellOf,
 ): SheetLine[] {
   const lines: SheetLine[] = []
   const closed = new Set(

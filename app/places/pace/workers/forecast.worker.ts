@@ -10,14 +10,14 @@ async function answer(q: ForecastAsk): Promise<void> {
   current = q.ask
   const pace = paceOf(sequenceOf(q.plan, q.pacing), q.pacing, q.calendar, q.now)
   const course = courseOf(q.plan, q.calendar.meetings, q.pacing, { terms: q.terms })
-  const simulation = forecaster(
+  const simulation = forecaster({
     course,
     pace,
-    q.now,
-    q.calendar.meetings.map((m) => m.startsAt),
-    q.ends,
-    q.seed,
-  )
+    now: q.now,
+    starts: q.calendar.meetings.map((m) => m.startsAt),
+    ends: q.ends,
+    seed: q.seed,
+  })
   for (let done = 0; done < q.runs; done += BATCH) {
     simulation.run(Math.min(BATCH, q.runs - done))
     say({ v: 1, kind: 'progress', ask: q.ask, ratio: Math.min(1, (done + BATCH) / q.runs) })

@@ -50,7 +50,7 @@ async function make(): Promise<void> {
   const of = new Map((props.preview?.who ?? []).map((w) => [w.learnerId, w.classId]))
   const teams = [...new Set(of.values())].flatMap((classId) => {
     const learners = [...of].filter(([, c]) => c === classId).map(([id]) => id)
-    return madeTeams(learners, Number(size.value), seed.value, mixing.value, known)
+    return madeTeams(learners, Number(size.value), seed.value, { mixing: mixing.value, standing: known })
   })
   seed.value++
   draft.value = { ...draft.value, teams }
