@@ -1,13 +1,15 @@
 import { assertNever, ok, refuse, same, weekdayOf } from '../../base'
-import type { ClassId, PlanId, Result } from '../../base'
+import type { Result } from '../../base'
 import { checkPattern, checkYear, inOrder, schoolDays } from '../../calendar'
-import type { CalendarRefusal, PatternRow, SchoolDay, SchoolYear } from '../../calendar'
+import type { CalendarRefusal, SchoolDay, SchoolYear } from '../../calendar'
 import { checkPlan } from '../plan'
-import type { ClassPacing, Plan, Seen } from '../plan'
+import type { Plan, Seen } from '../plan'
 import type { PacingRefusal } from '../refusals'
 import { checkIds } from './checkIds'
 import { tooManyNotes } from './tooManyNotes'
 import { applyToClass, singlesOf } from './command'
+import { yearOf } from './state'
+import type { ClassOnPlan, PacingState } from './state'
 import type {
   ClassCommand,
   NoteCommand,
@@ -17,25 +19,6 @@ import type {
   SingleCommand,
   YearCommand,
 } from './types'
-
-/** What planning acts change: a school year, plans, and the classes laid out on them. */
-export interface PacingState {
-  /** Null: the plans that it is about belong to no year yet, since no class follows them. */
-  readonly year: SchoolYear | null
-  readonly plans: ReadonlyMap<PlanId, Plan>
-  readonly classes: ReadonlyMap<ClassId, ClassOnPlan>
-}
-export interface ClassOnPlan {
-  readonly planId: PlanId | null
-  readonly pattern: readonly PatternRow[]
-  readonly pacing: ClassPacing
-}
-
-/** The year in which an act takes place. */
-export function yearOf({ year }: PacingState): SchoolYear {
-  if (!year) throw new Error('act in a year that was not loaded')
-  return year
-}
 
 /**
  * Performs a planning act: all of its commands, or none.

@@ -1,6 +1,7 @@
 /** Planning acts, what they do to a state, and their inverse. */
-export { act, yearOf } from './act'
-export type { ClassOnPlan, PacingState } from './act'
+export { act } from './act'
+export { yearOf } from './state'
+export type { ClassOnPlan, PacingState } from './state'
 export { checkOutcome } from './checkOutcome'
 export { inverseOf, singlesOf } from './command'
 export { withFreeNoteIds } from './freeNoteIds'
