@@ -51,10 +51,9 @@ async function setPragmas(client: Client, timeout: number, safe: boolean): Promi
 }
 
 /**
- * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on
- * a connection
- * that has once been busy and then acknowledges what it loses, so the connection is renewed before anything
- * else happens on it.
+ * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on a
+ * connection that has once been busy and then acknowledges what it loses, so the connection is renewed before
+ * anything else happens on it.
  */
 export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T>) => Promise<T> {
   let last: Promise<unknown> = Promise.resolve()

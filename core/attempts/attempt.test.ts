@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { at, ids, multiple, numeric, rules, single, text } from '../../tests/support/made'
-import { checkAnswer, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
+import { checkAnswer, checkAnswers, endingOf, isRevealed, mayChange, mayStart, orderItems } from './attempt'
 import { placeOf } from './place'
 import { forLearner, rightInWords } from '../library'
 import type { TryTerms } from './types'
@@ -91,6 +91,15 @@ describe('checkAnswer', () => {
     expect(checkAnswer(items, ids.item('1'), { kind: 'single', choice: 'a' }).ok).toBe(true)
     expect(checkAnswer(items, ids.item('1'), { kind: 'single', choice: null }).ok).toBe(true)
     expect(checkAnswer(items, ids.item('2'), { kind: 'multiple', choices: [] }).ok).toBe(true)
+  })
+
+  it('takes several when each fits, and names the first that does not', () => {
+    const [one, two] = [ids.item('1'), ids.item('2')]
+    const right = { itemId: one, answer: { kind: 'single', choice: 'a' } } as const
+    const wrong = { itemId: two, answer: { kind: 'text', text: 'x' } } as const
+    expect(checkAnswers(items, []).ok).toBe(true)
+    expect(checkAnswers(items, [right, { itemId: two, answer: { kind: 'multiple', choices: [] } }]).ok).toBe(true)
+    expect(checkAnswers(items, [right, wrong]).error).toMatchObject({ itemId: two })
   })
 
   it('refuses unknown items, other kinds, unknown and repeated options', () => {

@@ -97,6 +97,18 @@ export function checkAnswer(
     : refuse({ code: 'attempts/unknown-option', field: 'answer', itemId })
 }
 
+/** Accepts answers that all fit their items, or says what is wrong with the first that does not. */
+export function checkAnswers(
+  items: readonly Item[],
+  answers: readonly { readonly itemId: ItemId; readonly answer: Answer }[],
+): Result<true, AttemptRefusal> {
+  for (const { itemId, answer } of answers) {
+    const fits = checkAnswer(items, itemId, answer)
+    if (!fits.ok) return fits
+  }
+  return ok(true)
+}
+
 /**
  * The items of one try in the learner's order: repeatable for the same assignment, learner and try number.
  */

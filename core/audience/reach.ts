@@ -2,9 +2,9 @@ import type { ClassId, UserId } from '../base'
 import type { Reached, Roster, Target } from './types'
 
 /**
- * The learners that targets reach, each once, in roster order, without the excepted ones.
- * A learner reached through a class keeps that class's dates; one reached only by group or name keeps those
- * of their own classes in the roster.
+ * The learners that targets reach, each once, in roster order, without the excepted ones. A learner reached
+ * through a class keeps that class's dates; one reached only by group or name keeps those of their own classes in
+ * the roster.
  * @param has whether somebody of a class that is named has it: one who came too late may not.
  */
 export function reach(

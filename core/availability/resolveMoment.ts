@@ -22,9 +22,8 @@ export function isEnd(field: WindowField): boolean {
 }
 
 /**
- * The instant of one moment in one class.
- * Refused when an anchor's lesson is not in the layout, or when the anchor points before the first or past
- * the last meeting or day of the year.
+ * The instant of one moment in one class. Refused when an anchor's lesson is not in the layout, or when the anchor
+ * points before the first or past the last meeting or day of the year.
  * @example "last meeting + 1, class end" of a lesson whose last meeting is Tue: the end of the class's
  * meeting after that Tuesday.
  */

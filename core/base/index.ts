@@ -1,6 +1,7 @@
 /** The words every topic speaks: days, instants, ids, results, seeded random. */
 export type { Brand } from './brand'
 export { assertNever } from './assertNever'
+export { commonest } from './commonest'
 export { groupBy } from './groupBy'
 export { asId, isId } from './ids'
 export type {

@@ -1,5 +1,4 @@
 import ICAL from 'ical.js'
-import { dayOfNumber } from '../base'
 import type { AssignmentId, ClassId, Instant, LessonId } from '../base'
 import type { ClassCalendar, Zone } from '../calendar'
 import type { Layout, PlanLesson } from '../pacing'
@@ -124,8 +123,6 @@ export function printCalendar(
   root.updatePropertyWithValue('method', 'PUBLISH')
   root.updatePropertyWithValue('name', name)
   root.updatePropertyWithValue('x-wr-calname', name)
-  const utc = (at: Instant) =>
-    ICAL.Time.fromData({ ...utcFields(at), isDate: false }, ICAL.Timezone.utcTimezone)
   for (const e of events) {
     const event = new ICAL.Component('vevent')
     event.updatePropertyWithValue('uid', e.uid)
@@ -141,26 +138,9 @@ export function printCalendar(
   return `${root.toString()}\r\n`
 }
 
-/** The fields of an instant in UTC. */
-function utcFields(at: Instant): {
-  readonly year: number
-  readonly month: number
-  readonly day: number
-  readonly hour: number
-  readonly minute: number
-  readonly second: number
-} {
-  const seconds = Math.floor(at / 1000)
-  const [year = 0, month = 0, day = 0] = dayOfNumber(Math.floor(seconds / 86_400))
-    .split('-')
-    .map(Number)
-  const inDay = ((seconds % 86_400) + 86_400) % 86_400
-  return {
-    year,
-    month,
-    day,
-    hour: Math.floor(inDay / 3600),
-    minute: Math.floor((inDay % 3600) / 60),
-    second: inDay % 60,
-  }
+/** An instant in UTC, to the second. */
+function utc(at: Instant): ICAL.Time {
+  const time = new ICAL.Time()
+  time.fromUnixTime(Math.floor(at / 1000))
+  return time
 }

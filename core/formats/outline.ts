@@ -51,8 +51,8 @@ const ONLY_UNIT = '1'
 
 /**
  * Reads an outline: unit, lesson, meetings a row, with or without headings; or lessons alone, which then are one
- * unit. An empty unit repeats the one above; empty meetings means 1.
- * Lengths are whole or half meetings from 0.5 to 40; anything else is listed as a bad row with its line.
+ * unit. An empty unit repeats the one above; empty meetings means 1. Lengths are whole or half meetings from 0.5
+ * to 40; anything else is listed as a bad row with its line.
  */
 export function parseOutline(text: string): Result<OutlineReading, FormatRefusal> {
   const table = readTable<Column>(text, { columns: COLUMNS, needed: ['lesson'], headless: columnsOf })

@@ -47,11 +47,10 @@ const COLUMNS = {
 type Column = keyof typeof COLUMNS
 
 /**
- * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least,
- * usual, most, fixed, not after a break).
- * Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to half and double. Fixed dates:
- * '2026-10-14' (on), 'from …', 'by …',
- * '… to …', 'none'. Bad rows are listed with their line, never dropped.
+ * Reads a plan table, pasted or as CSV, with or without headings (unit, number, title, kind, weight, least, usual,
+ * most, fixed, not after a break). Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to
+ * half and double. Fixed dates: '2026-10-14' (on), 'from …', 'by …', '… to …', 'none'. Bad rows are listed with
+ * their line, never dropped.
  */
 export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {
   const table = readTable<Column>(text, {

@@ -2,12 +2,21 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { asId } from '../base'
 import type { ResourceId } from '../base'
-import { EMPTY_TRAY, MOST_IN_TRAY, codesIn, putIn, takeOut, traySums } from './tray'
+import { EMPTY_TRAY, MOST_IN_TRAY, afterTrayAct, codesIn, putIn, takeOut, traySums } from './tray'
 
 const id = (text: string) => asId<ResourceId>(text)
 const ids = (...list: string[]) => list.map(id)
 
 describe('the tray', () => {
+  it('is ordered without losing what came in meanwhile, or finding what went', () => {
+    const tray = putIn(EMPTY_TRAY, ids('a', 'b', 'new'))
+    const ordered = afterTrayAct(tray, { kind: 'order', pieces: ids('b', 'gone', 'a') })
+    expect(ordered.pieces).toEqual(['b', 'a', 'new'])
+    expect(afterTrayAct(ordered, { kind: 'limit', minutes: 45 })).toEqual({ ...ordered, limit: 45 })
+    expect(afterTrayAct(ordered, { kind: 'take-out', pieces: ids('b') }).pieces).toEqual(['a', 'new'])
+    expect(afterTrayAct(ordered, { kind: 'put-in', pieces: ids('c') }).pieces).toEqual(['b', 'a', 'new', 'c'])
+  })
+
   it('takes each piece once, at its end', () => {
     const tray = putIn(putIn(EMPTY_TRAY, ids('a', 'b')), ids('c', 'a', 'c'))
     expect(tray.pieces).toEqual(['a', 'b', 'c'])

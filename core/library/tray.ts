@@ -36,6 +36,28 @@ export function takeOut(tray: Tray, ids: readonly ResourceId[]): Tray {
   return { ...tray, pieces: tray.pieces.filter((id) => !ids.includes(id)) }
 }
 
+/** What is done with a tray; `order` names the pieces in the order in which they shall stand. */
+export type TrayAct =
+  | { readonly kind: 'put-in' | 'take-out' | 'order'; readonly pieces: readonly ResourceId[] }
+  | { readonly kind: 'limit'; readonly minutes: number | null }
+
+/** A tray after an act. */
+export function afterTrayAct(tray: Tray, act: TrayAct): Tray {
+  switch (act.kind) {
+    case 'put-in':
+      return putIn(tray, act.pieces)
+    case 'take-out':
+      return takeOut(tray, act.pieces)
+    case 'limit':
+      return { ...tray, limit: act.minutes }
+    case 'order': {
+      // what another page has put in meanwhile stays, behind what was ordered here
+      const known = act.pieces.filter((id) => tray.pieces.includes(id))
+      return putIn({ ...tray, pieces: known }, tray.pieces)
+    }
+  }
+}
+
 /** Count and minutes by topic, in the order in which topics first come, and in all; `over` minutes above the limit. */
 export function traySums(
   pieces: readonly InTray[],

@@ -11,9 +11,8 @@ export interface Body<T> {
 }
 
 /**
- * A JSON column of one shape. `upgrades[0]` makes version 2 of version 1, and so on; the newest version is
- * one more
- * than there are steps. A text that does not fit is a defect in the database, not in somebody's input.
+ * A JSON column of one shape. `upgrades[0]` makes version 2 of version 1, and so on; the newest version is one
+ * more than there are steps. A text that does not fit is a defect in the database, not in somebody's input.
  */
 export function bodyOf<S extends z.ZodType<object>>(
   where: string,

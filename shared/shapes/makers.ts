@@ -3,9 +3,8 @@ import { isId, parseIsoDay } from '#core/base'
 import type { Brand, Instant, IsoDay, LessonId, Weekday } from '#core/base'
 
 /**
- * What the shapes of core values are made of. The wire is strict and has limits; stored rows were checked
- * when they
- * were written and are read as they are, so that a limit that changes makes no old row unreadable.
+ * What the shapes of core values are made of. The wire is strict and has limits; stored rows were checked when
+ * they were written and are read as they are, so that a limit that changes makes no old row unreadable.
  */
 export interface Makers {
   readonly object: <S extends z.core.$ZodLooseShape>(shape: S) => z.ZodObject<S, z.core.$strip>

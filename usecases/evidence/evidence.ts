@@ -1,4 +1,4 @@
-import { groupBy, ok, refuse } from '#core/base'
+import { commonest, groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
 import { pieceName } from '#core/attempts'
@@ -123,12 +123,6 @@ function workOf(
     passPercent: rulesOf(record, piece).passPercent,
     kept: rulesOf(record, piece).kept,
   }
-}
-
-function commonest<T>(values: readonly T[]): T | null {
-  const counts = new Map<T, number>()
-  for (const v of values) counts.set(v, (counts.get(v) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null
 }
 
 /**

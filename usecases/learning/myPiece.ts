@@ -1,7 +1,7 @@
 import { ok, refuse, same } from '#core/base'
 import type { AssignmentId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
-import { doneFrom, mayStart, triesAsOf } from '#core/attempts'
+import { doneFrom, materialShown, mayStart, triesAsOf } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
 import { cardOfKind, NO_MATERIAL } from '#core/library'
 import { NO_SUPPORT, isSupportItem, keptItems } from '#core/versions'
@@ -11,7 +11,7 @@ import { tryTermsOf } from '#core/work'
 import { attemptsAt } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { givenPiece, materialShown } from '../settling/givenPiece'
+import { givenPiece } from '../settling/givenPiece'
 import type { GivenPiece } from '../settling/givenPiece'
 import { filesHandedBy } from './handFiles'
 import { cardAt, zoneFor } from './myWork'
@@ -105,7 +105,7 @@ export async function pieceAt(
       itemCount: askedIn(given, current) ?? card.itemCount,
     },
     content: isOpen ? resource.content : '',
-    material: isOpen ? materialShown(given) : NO_MATERIAL,
+    material: isOpen ? materialShown(given.resource, given.rules) : NO_MATERIAL,
     support: isOpen ? supportShown(given.support) : null,
     now,
     zone: await zoneFor(tx, learnerId),

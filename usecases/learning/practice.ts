@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
-import { checkAnswer } from '#core/attempts'
+import { checkAnswers } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
 import { cardOfKind, forLearner, practised } from '#core/library'
 import type { Answer, PracticeResult, Resource } from '#core/library'
@@ -123,10 +123,8 @@ export async function checkPractice(
     const found = await pieceOfRoute(tx, actor, input.resourceId)
     if (!found.ok) return found
     const { items } = found.value
-    for (const { itemId, answer } of input.answers) {
-      const checked = checkAnswer(items, itemId, answer)
-      if (!checked.ok) return checked
-    }
+    const checked = checkAnswers(items, input.answers)
+    if (!checked.ok) return checked
     const { results, ratio } = practised(items, new Map(input.answers.map((a) => [a.itemId, a.answer])))
     const times = await addPractice(tx, {
       learnerId: actor.userId,

@@ -2,7 +2,7 @@ import { asId, ok, refuse } from '#core/base'
 import type { AssignmentId, AttemptId, Instant, ItemId, PieceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import {
-  checkAnswer,
+  checkAnswers,
   itemsOf,
   itemsToBegin,
   mayChange,
@@ -134,14 +134,6 @@ export async function changeable(
   return may.ok ? ok({ attempt, work, given: asTheirs(given, work) }) : may
 }
 
-function checkSaves(items: readonly Item[], saves: readonly AnswerChange[]): Result<true, AttemptRefusal> {
-  for (const { itemId, answer } of saves) {
-    const fits = checkAnswer(items, itemId, answer)
-    if (!fits.ok) return fits
-  }
-  return ok(true)
-}
-
 /** What stands after saves: all that was sent, except where something newer stood already. */
 export interface AnswersSaved {
   readonly savedAt: Instant
@@ -164,7 +156,7 @@ export async function saveAnswers(
   const found = await changeable(deps.store.read, actor, attemptId, now)
   if (!found.ok) return found
   const { attempt, given } = found.value
-  const fits = checkSaves(itemsOf(given.resource.items, attempt, 'as-written'), saves)
+  const fits = checkAnswers(itemsOf(given.resource.items, attempt, 'as-written'), saves)
   if (!fits.ok) return fits
   if (saves.length === 0) return ok({ savedAt: now, stands: [], stale: [] })
   const saved = await deps.store.saveAnswers({ attemptId, changes: saves, savedAt: now })

@@ -1,18 +1,13 @@
 import { ok, refuse } from '#core/base'
-import type { ResourceId, Result } from '#core/base'
+import type { Result } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
-import { codesIn, putIn, takeOut } from '#core/library'
-import type { Tray } from '#core/library'
+import { afterTrayAct, codesIn } from '#core/library'
+import type { Tray, TrayAct } from '#core/library'
 import { cardsByCode, cardsFor, saveTray, trayOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { asCard } from './shelf'
-
-/** What is done with a tray; `order` names the pieces in the order in which they shall stand. */
-export type TrayAct =
-  | { readonly kind: 'put-in' | 'take-out' | 'order'; readonly pieces: readonly ResourceId[] }
-  | { readonly kind: 'limit'; readonly minutes: number | null }
 
 /** The actor's tray; pieces that are no longer open to them are left out. */
 export async function showTray(deps: Pick<Deps, 'store'>, actor: Teacher) {
@@ -34,28 +29,12 @@ export async function changeTray(
 ): Promise<Result<Tray, AccessRefusal>> {
   return writing(deps.store, async (tx): Promise<Result<Tray, AccessRefusal>> => {
     const tray = await openIn(tx, actor, await trayOf(tx, actor.userId))
-    const next = after(tray, act)
+    const next = afterTrayAct(tray, act)
     const open = await openIn(tx, actor, next)
     if (open.pieces.length < next.pieces.length) return refuse({ code: 'access/not-found', what: 'piece' })
     await saveTray(tx, actor.userId, next)
     return ok(next)
   })
-}
-
-function after(tray: Tray, act: TrayAct): Tray {
-  switch (act.kind) {
-    case 'put-in':
-      return putIn(tray, act.pieces)
-    case 'take-out':
-      return takeOut(tray, act.pieces)
-    case 'limit':
-      return { ...tray, limit: act.minutes }
-    case 'order': {
-      // what another page has put in meanwhile stays, behind what was ordered here
-      const known = act.pieces.filter((id) => tray.pieces.includes(id))
-      return putIn({ ...tray, pieces: known }, tray.pieces)
-    }
-  }
 }
 
 /** Pieces open to the actor by short codes in a text, in the order of the codes; codes that are nowhere are named. */

@@ -28,9 +28,8 @@ export interface Planning {
 }
 
 /**
- * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own,
- * and the school year as office;
- * a day note that names classes may be set by who teaches all of them.
+ * Loads what an act is about and checks that the actor may do it: change classes they teach, plans they own, and
+ * the school year as office; a day note that names classes may be set by who teaches all of them.
  */
 export async function loadPlanning(
   tx: Connection,

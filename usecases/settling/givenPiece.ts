@@ -1,7 +1,6 @@
 import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
-import type { Attempt, AttemptRules } from '#core/attempts'
-import { cardOfKind } from '#core/library'
-import type { Material, Resource } from '#core/library'
+import type { AttemptRules } from '#core/attempts'
+import type { Resource } from '#core/library'
 import { EMPTY_LAYER, composeVersion } from '#core/versions'
 import type { GivenVersion, KeptItems, Layer, Support } from '#core/versions'
 import { rulesOf } from '#core/work'
@@ -87,22 +86,7 @@ export function expectedIn({
   return [...new Set([...resource.material.words.map((w) => w.word), ...support.wordBank])]
 }
 
-/**
- * What a piece shows besides its text. The words that are expected in a writing task are shown where that help is
- * allowed.
- */
-export function materialShown({ resource, rules }: Pick<GivenPiece, 'resource' | 'rules'>): Material {
-  const { kind, material } = resource
-  const hides = cardOfKind(kind).words === 'expected' && !rules.help.includes('expected-words')
-  return hides ? { ...material, words: [] } : material
-}
-
 /** The same, by the rules of somebody who has some of their own. */
 export function asTheirs(given: GivenPiece, { rules }: Pick<LearnerWork, 'rules'>): GivenPiece {
   return { ...given, rules: { ...given.rules, ...rules } }
-}
-
-/** Whether a try's items are chosen one after another; one that began by other rules has them all. */
-export function isAdaptive({ items }: AttemptRules, { itemIds }: Pick<Attempt, 'itemIds'>): boolean {
-  return items.kind === 'adaptive' && itemIds !== null
 }

@@ -1,5 +1,5 @@
 import type { AssignmentId, Instant, ItemId, UserId } from '#core/base'
-import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, itemsOf, scoreAttempt } from '#core/attempts'
+import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, isAdaptive, itemsOf, scoreAttempt } from '#core/attempts'
 import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
 import { isOmitted } from '#core/library'
@@ -17,7 +17,7 @@ import {
 import { CannotWrite } from '#db/repositories'
 import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { givenPiece, isAdaptive } from './givenPiece'
+import { givenPiece } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
 import { endForTeam } from './team'
 

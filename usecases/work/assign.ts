@@ -14,8 +14,8 @@ export type Assigned = Result<
 >
 
 /**
- * Makes an assignment, held or published at once.
- * Refused when a window cannot stand in a class or nobody is reached; nothing is then kept.
+ * Makes an assignment, held or published at once. Refused when a window cannot stand in a class or nobody is
+ * reached; nothing is then kept.
  */
 export async function assign(
   deps: Deps,

@@ -12,9 +12,9 @@ import { workAt } from './workFor'
 export type Changed = Result<{ readonly learners: number }, WorkActRefusal>
 
 /**
- * Replaces an assignment's settings, and publishes it in the same act when asked to.
- * Who teaches only some of its classes changes and publishes only their part. Who has begun loses no time; a
- * piece that somebody has begun can then no longer be exchanged or left out.
+ * Replaces an assignment's settings, and publishes it in the same act when asked to. Who teaches only some of its
+ * classes changes and publishes only their part. Who has begun loses no time; a piece that somebody has begun can
+ * then no longer be exchanged or left out.
  */
 export async function changeWork(
   deps: Deps,

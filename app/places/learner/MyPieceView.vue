@@ -48,10 +48,10 @@ async function opened({ work: of, piece: p, reading }: MyPiece): Promise<void> {
   if (begun.ok && piece.value?.work.id === of.id && piece.value.piece.pieceId === p.pieceId) await load()
 }
 async function start(): Promise<void> {
-  busy.value = true
-  problem.value = ''
   const shown = piece.value
   if (!shown) return
+  busy.value = true
+  problem.value = ''
   const reply = await call(StartTry, { params, body: { pieceId: shown.piece.pieceId } })
   busy.value = false
   if (!reply.ok) {

@@ -21,6 +21,7 @@ import FileRows from './components/FileRows.vue'
 import FoundOutline from './components/FoundOutline.vue'
 import { useShelf } from './stores/shelf'
 import { FORMAT_WORDS } from './words/shortfalls'
+import { sayList } from '~/shared/words/lists'
 import { toBase64 } from '~/shared/wire/base64'
 
 useHead({ title: 'Files' })
@@ -111,7 +112,7 @@ function about(made: ImportMade): string {
     ...(made.pieces ? [count(made.pieces, 'piece')] : []),
     ...(made.hasStandards ? ['standards'] : []),
   ]
-  return `${parts.join(' and ')}, ${sayMoment(made.madeAt, overview.zone)}`
+  return `${sayList(parts)}, ${sayMoment(made.madeAt, overview.zone)}`
 }
 </script>
 

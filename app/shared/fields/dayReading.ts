@@ -20,9 +20,8 @@ export interface FoundDay {
 export type DayReader = (text: string, today: IsoDay) => FoundDay | null
 
 /**
- * The day that somebody typed: '2026-10-21', '+3 meetings', '+2 days', or whatever the reader knows. A day
- * without a
- * year is the nearest one within `min` and `max`. Null when it is none, or lies outside.
+ * The day that somebody typed: '2026-10-21', '+3 meetings', '+2 days', or whatever the reader knows. A day without
+ * a year is the nearest one within `min` and `max`. Null when it is none, or lies outside.
  */
 export function readDay(text: string, context: DayContext, read: DayReader | null): IsoDay | null {
   const typed = text.trim().toLowerCase()

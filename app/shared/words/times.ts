@@ -26,7 +26,7 @@ export function sayDate(on: IsoDay): string {
   return `${Number(on.slice(8))} ${MONTHS[Number(on.slice(5, 7)) - 1]}`
 }
 
-/** 'October'-like short month of a date. */
+/** 'Oct' of a day in October. */
 export function sayMonth(on: IsoDay): string {
   return MONTHS[Number(on.slice(5, 7)) - 1] as string
 }
@@ -52,7 +52,7 @@ export function sayTime(at: Instant, zone: string): string {
   return sayMinute(zoneNamed(zone).local(at).minuteOfDay)
 }
 
-/** 'in 3 days', 'in 2 h', 'in 12 min'; empty once past. */
+/** '3 days left', '2 h left', '12 min left'; empty once past. */
 export function sayLeft(until: Instant, now: Instant): string {
   const minutes = Math.ceil((until - now) / 60_000)
   if (minutes <= 0) return ''

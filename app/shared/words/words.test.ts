@@ -6,6 +6,7 @@ import type { Refusal } from '#shared/contracts/refusal'
 import { AS_PLANNED } from '#core/pacing'
 import { aLesson, aPlan, at, closure, ids } from '../../../tests/support/made'
 import { sayMomentSpec } from '~/places/work/words/moments'
+import { sayList } from './lists'
 import { count, meetingsOf, percent, sayMeetings } from './numbers'
 import { sayPattern } from './pattern'
 import { fieldOf, sayRefusal } from './refusals'
@@ -51,6 +52,12 @@ describe('times', () => {
     ])
     expect(sayCountdown((now + 605_000) as Instant, now)).toBe('10:05')
     expect(sayCountdown(now, (now + 5000) as Instant)).toBe('0:00')
+  })
+})
+
+describe('lists', () => {
+  it('are said as one says them', () => {
+    expect([[], ['a'], ['a', 'b'], ['a', 'b', 'c']].map(sayList)).toEqual(['', 'a', 'a and b', 'a, b and c'])
   })
 })
 

@@ -21,9 +21,8 @@ import type {
 } from './types'
 
 /**
- * Performs a planning act: all of its commands, or none.
- * Refused with the first refusal when anything the teacher saw is no longer so, or a plan or year would not
- * hold together any more.
+ * Performs a planning act: all of its commands, or none. Refused with the first refusal when anything the teacher
+ * saw is no longer so, or a plan or year would not hold together any more.
  */
 export function act(
   state: PacingState,

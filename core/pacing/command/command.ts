@@ -36,9 +36,8 @@ export interface Known {
 }
 
 /**
- * Applies one planning act to a class's pacing.
- * Refused when what the teacher saw (`from`) is no longer so, naming both values; when the lesson or meeting
- * is unknown; or when the length is out of range.
+ * Applies one planning act to a class's pacing. Refused when what the teacher saw (`from`) is no longer so, naming
+ * both values; when the lesson or meeting is unknown; or when the length is out of range.
  * @param known the class's plan, and whether its pattern has a meeting at a date and start.
  */
 export function applyToClass(

@@ -43,9 +43,9 @@ export interface TableMerge {
 }
 
 /**
- * A plan with a table's rows taken in: a row changes the lesson with its number, or adds one to its unit.
- * Lessons the table does not name stay.
- * When it names all of them, its order holds; otherwise new lessons stand behind the row before them.
+ * A plan with a table's rows taken in: a row changes the lesson with its number, or adds one to its unit. Lessons
+ * the table does not name stay. When it names all of them, its order holds; otherwise new lessons stand behind the
+ * row before them.
  * @param newId makes ids for lessons and units that are new.
  */
 export function mergeTable(plan: Plan, rows: readonly LessonRow[], newId: () => string): TableMerge {

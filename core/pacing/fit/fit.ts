@@ -12,14 +12,11 @@ const NEVER = Number.POSITIVE_INFINITY
 
 /**
  * The cheapest set of shortenings (typical towards least, in halves or 5 minutes) and omissions (optional and
- * useful; core and fixed lessons never)
- * with which a course fits, exactly: a dynamic program over (lesson, position), forwards through the very
- * placing that lays lessons out.
- * Price = weight × meetings taken away + a fixed price per omission; among equal prices earlier lessons are
- * cut least. When nothing
- * fits, `fits` is false, `short` says where and by how much, and only that is cut which lets more lessons find
- * a place: core ones first, then useful, then optional ones, then at the least price. (With `endBefore`
- * nothing is cut then.)
+ * useful; core and fixed lessons never) with which a course fits, exactly: a dynamic program over (lesson,
+ * position), forwards through the very placing that lays lessons out. Price = weight × meetings taken away + a
+ * fixed price per omission; among equal prices earlier lessons are cut least. When nothing fits, `fits` is false,
+ * `short` says where and by how much, and only that is cut which lets more lessons find a place: core ones first,
+ * then useful, then optional ones, then at the least price. (With `endBefore` nothing is cut then.)
  */
 export function fit(course: Course, input: FitInput = {}): Fit {
   const { track, items } = course

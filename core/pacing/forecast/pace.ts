@@ -21,10 +21,9 @@ export interface Pace {
 }
 
 /**
- * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan;
- * the spread between lessons, shrunk
- * toward a quarter; and the share of meetings lost at short notice (cancelled, not closed in the calendar),
- * shrunk toward half a meeting in 25.
+ * A class's own pace: meetings used for each meeting planned, shrunk toward 1 by ten meetings' worth of plan; the
+ * spread between lessons, shrunk toward a quarter; and the share of meetings lost at short notice (cancelled, not
+ * closed in the calendar), shrunk toward half a meeting in 25.
  */
 export function paceOf(
   sequence: readonly PlanLesson[],

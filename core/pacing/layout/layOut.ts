@@ -19,13 +19,11 @@ export interface LayOutInput {
 }
 
 /**
- * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes
- * the next free capacity after
- * the record, in the class's order, across meetings where needed. A fixed lesson keeps its date: free
- * meetings stay in front of it, and what
- * no longer fits before it is reported with the reason, like what does not fit into its part or the year;
- * later lessons of that stretch are
- * then reported too, so that the order is kept.
+ * Lays a plan onto a class's meetings. What is recorded stands where it was held; every other lesson takes the
+ * next free capacity after the record, in the class's order, across meetings where needed. A fixed lesson keeps
+ * its date: free meetings stay in front of it, and what no longer fits before it is reported with the reason, like
+ * what does not fit into its part or the year; later lessons of that stretch are then reported too, so that the
+ * order is kept.
  * @example A 1.5-meeting lesson and a 1-meeting lesson: the second takes the free half and a half of the next
  * meeting.
  */

@@ -24,9 +24,8 @@ export interface Reach {
 }
 
 /**
- * Cuts a course at its fixed dates and parts. A fixed lesson heads the stretch behind its date; one with a
- * last day closes its stretch.
- * Free meetings before a fixed start are that stretch's slack.
+ * Cuts a course at its fixed dates and parts. A fixed lesson heads the stretch behind its date; one with a last
+ * day closes its stretch. Free meetings before a fixed start are that stretch's slack.
  */
 export function reachesOf(course: Course): readonly Reach[] {
   const { track, items, limits } = course

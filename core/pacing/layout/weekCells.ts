@@ -34,10 +34,9 @@ interface Part {
 }
 
 /**
- * A layout cut into weeks (by their Monday), as the desk shows it. Neighbouring parts of one lesson in a week
- * are one stone;
- * a lost meeting between them parts it in two. A lost meeting counts two halves. Without a layout all ground
- * is bare.
+ * A layout cut into weeks (by their Monday), as the desk shows it. Neighbouring parts of one lesson in a week are
+ * one stone; a lost meeting between them parts it in two. A lost meeting counts two halves. Without a layout all
+ * ground is bare.
  */
 export function weekCells(calendar: ClassCalendar, layout: Layout | null): ReadonlyMap<IsoDay, WeekCell> {
   const weeks = new Map<IsoDay, Part[]>()

@@ -29,12 +29,10 @@ export interface DriftPoint {
 }
 
 /**
- * Drift = actual position − baseline position, so that a class ahead of what was agreed has a plus and one
- * behind it a minus; both are counted in the baseline's meetings, at the end of a day:
- * every lesson counts with its
- * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before
- * it is done; lessons that
- * came later than the baseline count nothing.
+ * Drift = actual position − baseline position, so that a class ahead of what was agreed has a plus and one behind
+ * it a minus; both are counted in the baseline's meetings, at the end of a day: every lesson counts with its
+ * baseline length, by the share of it that is done. A lesson left out counts as passed once the lesson before it
+ * is done; lessons that came later than the baseline count nothing.
  */
 export function driftOn(
   baseline: Baseline,

@@ -26,13 +26,11 @@ export type Happened =
   | { readonly as: 'carried-over'; readonly moreHalves: number }
 
 /**
- * Records what happened to a lesson; every lesson before it that is not yet recorded counts as covered where
- * it lay.
- * "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its
- * first meeting on, over as many
- * meetings as were held; "carried over" keeps what was held and puts the rest behind it.
- * Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded as covered
- * already (take that record back first), or is not laid out.
+ * Records what happened to a lesson; every lesson before it that is not yet recorded counts as covered where it
+ * lay. "Covered" before its last meeting ends it with the last meeting that has begun; "took" counts from its
+ * first meeting on, over as many meetings as were held; "carried over" keeps what was held and puts the rest
+ * behind it. Refused when the lesson has not begun by `now`, took meetings that have not begun, is recorded as
+ * covered already (take that record back first), or is not laid out.
  */
 export function recordLesson(
   standing: Standing,

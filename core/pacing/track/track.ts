@@ -20,9 +20,8 @@ export interface Need {
 }
 
 /**
- * A position in a class's meetings: `meeting * STEP + used`, where `used` counts half minutes of that
- * meeting.
- * A meeting of 50 minutes has 100 of them, so that halves and minutes are both whole numbers.
+ * A position in a class's meetings: `meeting * STEP + used`, where `used` counts half minutes of that meeting. A
+ * meeting of 50 minutes has 100 of them, so that halves and minutes are both whole numbers.
  */
 export type Position = number
 const STEP = 4096
@@ -150,9 +149,8 @@ export function beginsAt(track: Track, from: Position, unit: Need['unit'], notAf
 }
 
 /**
- * Lays a need from a position on: halves in whole halves of meetings, minutes wherever minutes are left.
- * Gives the position behind it,
- * or -1 when the meetings end before. `slots`, if given, receives what was taken.
+ * Lays a need from a position on: halves in whole halves of meetings, minutes wherever minutes are left. Gives the
+ * position behind it, or -1 when the meetings end before. `slots`, if given, receives what was taken.
  */
 export function place(track: Track, need: Need, from: Position, slots?: Slot[]): Position {
   let m = meetingOf(from)

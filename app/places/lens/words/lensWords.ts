@@ -2,6 +2,7 @@ import { assertNever } from '#core/base'
 import type { Instant } from '#core/base'
 import type { WindowField } from '#core/availability'
 import type { NotThere, Why } from '#core/work'
+import { sayList } from '~/shared/words/lists'
 import { OWN_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
 
@@ -57,7 +58,7 @@ export function sayNotThere(why: NotThere, zone: string): string {
 
 /** What set some of a learner's dates and limits, in a sentence. */
 export function sayWhy({ level, sourceId, fields }: Why, nameOf: (id: string) => string): string {
-  const what = listed(fields.map((f) => FIELD_WORDS[f]))
+  const what = sayList(fields.map((f) => FIELD_WORDS[f]))
   const name = sourceId === null ? '' : nameOf(sourceId)
   switch (level) {
     case 'assignment':
@@ -77,8 +78,4 @@ export function sayWhy({ level, sourceId, fields }: Why, nameOf: (id: string) =>
     default:
       return assertNever(level)
   }
-}
-
-function listed(words: readonly string[]): string {
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
 }

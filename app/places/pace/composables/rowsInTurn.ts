@@ -8,10 +8,9 @@ const PAUSE_MS = 60
 const MOST_MS = 1000
 
 /**
- * Draws the rows of a long list in turn: those around `centre` at once (half as many before it as behind),
- * the others outward from it
- * while the browser is idle, so that the first look does not wait for what is out of sight. In the end all
- * are there. Rows hold their place meanwhile.
+ * Draws the rows of a long list in turn: those around `centre` at once (half as many before it as behind), the
+ * others outward from it while the browser is idle, so that the first look does not wait for what is out of sight.
+ * In the end all are there. Rows hold their place meanwhile.
  */
 export function useRowsInTurn(
   count: Ref<number>,

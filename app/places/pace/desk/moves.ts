@@ -43,10 +43,9 @@ function sameDates(before: DeskColumn, a: Extent, after: DeskColumn, b: Extent |
 }
 
 /**
- * The act that makes a lesson longer or shorter by steps of half a meeting (or five minutes), from the length
- * it is just being tried with, if any;
- * `by` null: as in the plan. 'same' when that is the length it has; null when it would be too long or
- * nothing.
+ * The act that makes a lesson longer or shorter by steps of half a meeting (or five minutes), from the length it
+ * is just being tried with, if any; `by` null: as in the plan. 'same' when that is the length it has; null when it
+ * would be too long or nothing.
  */
 export function changeLength(
   column: DeskColumn,

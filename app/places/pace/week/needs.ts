@@ -1,5 +1,6 @@
 import type { ClassId } from '#core/base'
 import type { WeekAhead, WeekNeeds } from '#shared/contracts/week'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 
 export type NeedKind =
@@ -21,8 +22,7 @@ const MOST_NAMES = 3
 export function sayNames(names: readonly string[]): string {
   const shown = names.slice(0, MOST_NAMES)
   const more = names.length - shown.length
-  if (more > 0) return `${shown.join(', ')} and ${more} more`
-  return shown.length < 2 ? (shown[0] ?? '') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`
+  return sayList(more > 0 ? [...shown, `${more} more`] : shown)
 }
 
 /** What needs the teacher in a week: what waits for an act first, then people to look at. */

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { ResourceId } from '#core/base'
-import { EMPTY_TRAY, putIn, takeOut, traySums } from '#core/library'
+import { EMPTY_TRAY, afterTrayAct, traySums } from '#core/library'
 import type { Tray } from '#core/library'
 import { ChangeTray, ReadCodes, ShowTray } from '#shared/contracts/library'
 import type { InputOf } from '#shared/contracts/contract'
@@ -44,8 +44,8 @@ export const useTray = defineStore('tray', () => {
       await fetchTray()
     } else if (waiting === 0) tray.value = reply.value
   }
-  function act(change: Act, guess: Tray): void {
-    tray.value = guess
+  function act(change: Act): void {
+    tray.value = afterTrayAct(tray.value, change)
     waiting++
     pending = pending.then(() => send(change))
   }
@@ -59,13 +59,13 @@ export const useTray = defineStore('tray', () => {
     await Promise.all([shelf.load(), fetchTray()])
   }
   function put(pieces: readonly ResourceId[]): void {
-    if (pieces.length > 0) act({ kind: 'put-in', pieces: [...pieces] }, putIn(tray.value, pieces))
+    if (pieces.length > 0) act({ kind: 'put-in', pieces: [...pieces] })
   }
   function take(pieces: readonly ResourceId[]): void {
-    if (pieces.length > 0) act({ kind: 'take-out', pieces: [...pieces] }, takeOut(tray.value, pieces))
+    if (pieces.length > 0) act({ kind: 'take-out', pieces: [...pieces] })
   }
   function limitTo(minutes: number | null): void {
-    act({ kind: 'limit', minutes }, { ...tray.value, limit: minutes })
+    act({ kind: 'limit', minutes })
   }
   /** Moves a piece one place up or down. */
   function move(id: ResourceId, by: 1 | -1): void {
@@ -75,7 +75,7 @@ export const useTray = defineStore('tray', () => {
     if (at < 0 || to < 0 || to >= pieces.length) return
     pieces.splice(at, 1)
     pieces.splice(to, 0, id)
-    act({ kind: 'order', pieces }, { ...tray.value, pieces })
+    act({ kind: 'order', pieces })
   }
   /** The pieces that short codes name, and the codes that name none. */
   const read = (text: string) => call(ReadCodes, { body: { text } })

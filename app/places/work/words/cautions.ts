@@ -1,6 +1,7 @@
 import { assertNever } from '#core/base'
 import type { ClassId, LessonId, PieceId } from '#core/base'
 import type { Caution } from '#core/lastLook'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
 
@@ -55,7 +56,7 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     case 'full-day':
       return (
         `${of}: ${c.minutes} minutes of work are due on ${sayDay(c.on)}, with ` +
-        `${c.titles.map((t) => `“${t}”`).join(' and ')}.`
+        `${sayList(c.titles.map((t) => `“${t}”`))}.`
       )
     case 'waits':
       return (
