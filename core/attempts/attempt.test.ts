@@ -98,7 +98,9 @@ describe('checkAnswer', () => {
     const right = { itemId: one, answer: { kind: 'single', choice: 'a' } } as const
     const wrong = { itemId: two, answer: { kind: 'text', text: 'x' } } as const
     expect(checkAnswers(items, []).ok).toBe(true)
-    expect(checkAnswers(items, [right, { itemId: two, answer: { kind: 'multiple', choices: [] } }]).ok).toBe(true)
+    expect(checkAnswers(items, [right, { itemId: two, answer: { kind: 'multiple', choices: [] } }]).ok).toBe(
+      true,
+    )
     expect(checkAnswers(items, [right, wrong]).error).toMatchObject({ itemId: two })
   })
 

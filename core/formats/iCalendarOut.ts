@@ -140,7 +140,7 @@ export function printCalendar(
 
 /** An instant in UTC, to the second. */
 function utc(at: Instant): ICAL.Time {
-  const time = new ICAL.Time()
+  const time = ICAL.Time.epochTime.clone()
   time.fromUnixTime(Math.floor(at / 1000))
   return time
 }
