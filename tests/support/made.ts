@@ -22,8 +22,10 @@ import type { DayNote, PatternRow, SchoolYear } from '#core/calendar'
 import { NO_MATERIAL, blanksOf, matchingOf, orderingOf } from '#core/library'
 import type { Answer, Item, Resource } from '#core/library'
 import type { Plan, PlanLesson } from '#core/pacing'
+import { AS_PLANNED } from '#core/pacing'
 import { NO_ABOUT } from '#core/work'
 import type { WorkPiece } from '#core/work'
+import type { DeskClass } from '#shared/contracts/pacing'
 
 /** Small made-up values for tests; only what a test is about has to be given. */
 export const ids = {
@@ -256,6 +258,23 @@ export function aTry(number: number, ratio: number, part: Partial<Attempt> = {})
     score: score(ratio),
     itemIds: null,
     sharedFrom: null,
+    ...part,
+  }
+}
+
+/** A class as the desk has it, on a plan as it stands, meeting on Mondays, Wednesdays and Fridays. */
+export function aDeskClass(id: string, plan: Plan, part: Partial<DeskClass> = {}): DeskClass {
+  return {
+    id: ids.class(id),
+    name: `Class ${id}`,
+    shortName: id,
+    course: 'S',
+    planId: plan.id,
+    version: 1,
+    pattern: onDays(1, 3, 5),
+    learners: 2,
+    mayChange: true,
+    pacing: AS_PLANNED,
     ...part,
   }
 }

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { isoDay } from '#core/base'
 import { AS_PLANNED } from '#core/pacing'
 import type { DeskClass } from '#shared/contracts/pacing'
-import { aLesson, aPlan, aYear, ids, onDays } from '../../../../tests/support/made'
+import { aDeskClass, aLesson, aPlan, aYear, ids } from '../../../../tests/support/made'
 import type { Selection } from '../desk/selection'
 import { columnOf } from '../stores/deskColumn'
 import { useDeskKeys } from './deskKeys'
@@ -16,20 +16,6 @@ vi.mock('./recording', () => ({}))
 
 const year = aYear({ lastOn: isoDay('2026-09-25') })
 const plan = aPlan([aLesson('1', 1), aLesson('2', 1), aLesson('3', 1)])
-function roomOf(id: string, part: Partial<DeskClass['pacing']> = {}): DeskClass {
-  return {
-    id: ids.class(id),
-    name: `Class ${id}`,
-    shortName: id,
-    course: 'S',
-    planId: plan.id,
-    version: 1,
-    pattern: onDays(1, 3, 5),
-    learners: 2,
-    mayChange: true,
-    pacing: { ...AS_PLANNED, ...part },
-  }
-}
 const lesson = (id: string, room = 'a'): Selection => ({
   kind: 'lesson',
   classId: ids.class(room),
@@ -37,7 +23,9 @@ const lesson = (id: string, room = 'a'): Selection => ({
 })
 
 function desk(at: Selection | null, part: Partial<DeskClass['pacing']> = {}) {
-  const columns = [roomOf('a', part), roomOf('b')].map((room) => columnOf(room, year, plan))
+  const columns = [aDeskClass('a', plan, { pacing: { ...AS_PLANNED, ...part } }), aDeskClass('b', plan)].map(
+    (room) => columnOf(room, year, plan),
+  )
   const selection = ref<Selection | null>(at)
   const acts = { lengthen: vi.fn(), apply: vi.fn(), announce: vi.fn(), giveBack: vi.fn(), chosen: vi.fn() }
   acts.chosen.mockImplementation(() => {

@@ -1,8 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { isoDay } from '#core/base'
-import { AS_PLANNED } from '#core/pacing'
-import { aLesson, aPlan, aYear, ids, onDays } from '../../../../tests/support/made'
+import { aDeskClass, aLesson, aPlan, aYear, ids } from '../../../../tests/support/made'
 import { columnOf } from '../stores/deskColumn'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useFitting } from './fitting'
@@ -13,23 +12,7 @@ vi.mock('../stores/desk', () => ({ useDesk: () => ({ year: { terms: [] } }) }))
 /** Six meetings from 31 August, for eight lessons: four of them may go, and one is only useful. */
 const weightOf = (number: number) => (number % 2 === 0 ? 'optional' : number === 3 ? 'useful' : 'core')
 const plan = aPlan([1, 2, 3, 4, 5, 6, 7, 8].map((n) => aLesson(String(n), 1, { weight: weightOf(n) })))
-const column = (id: string): DeskColumn =>
-  columnOf(
-    {
-      id: ids.class(id),
-      name: `Class ${id}`,
-      shortName: id,
-      course: 'S',
-      planId: plan.id,
-      version: 1,
-      pattern: onDays(1, 3, 5),
-      learners: 2,
-      mayChange: true,
-      pacing: AS_PLANNED,
-    },
-    year,
-    plan,
-  )
+const column = (id: string): DeskColumn => columnOf(aDeskClass(id, plan), year, plan)
 
 describe('making a plan fit', () => {
   it('says by how much it is too long, and cuts that much of what may go', () => {

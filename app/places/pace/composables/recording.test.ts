@@ -2,10 +2,9 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { isoDay } from '#core/base'
 import type { Instant } from '#core/base'
-import { AS_PLANNED, act } from '#core/pacing'
+import { act } from '#core/pacing'
 import type { PacingCommand } from '#core/pacing'
-import type { DeskClass } from '#shared/contracts/pacing'
-import { aLesson, aPlan, aYear, at, ids, onDays } from '../../../../tests/support/made'
+import { aDeskClass, aLesson, aPlan, aYear, at, ids } from '../../../../tests/support/made'
 import { columnOf } from '../stores/deskColumn'
 import type { DeskColumn } from '../stores/deskColumn'
 import { useRecording } from './recording'
@@ -13,18 +12,7 @@ import { useRecording } from './recording'
 const year = aYear({ lastOn: isoDay('2026-09-25') })
 const plan = aPlan([aLesson('1', 1), aLesson('2', 1), aLesson('3', 1)])
 const roomId = ids.class('a')
-const room: DeskClass = {
-  id: roomId,
-  name: 'Science 8 A',
-  shortName: '8 A',
-  course: 'S',
-  planId: plan.id,
-  version: 1,
-  pattern: onDays(1, 3, 5),
-  learners: 2,
-  mayChange: true,
-  pacing: AS_PLANNED,
-}
+const room = aDeskClass('a', plan, { shortName: '8 A' })
 const before = columnOf(room, year, plan)
 /** The class as it would be after an act. */
 function after(command: PacingCommand): DeskColumn {
