@@ -33,6 +33,18 @@ const isOn = (p: Person, selector: string) =>
   p.page.waitForFunction((s) => document.activeElement?.matches(s), {}, selector)
 
 describe('pieces placed on days', () => {
+  it('are for nobody once the last class is taken out, also after a reload', async () => {
+    const p = await demoPerson(server, 'imani', '/pace/place')
+    await p.has('[data-hook="place-grid"]')
+    await p.click('place-for')
+    for (const name of ['Science 8 A', 'Science 8 B', 'Science 8 C'])
+      await p.page.locator(`::-p-aria([name="${name}"][role="option"])`).click()
+    await p.has('[data-hook="nobody"]')
+    await p.page.reload({ waitUntil: 'networkidle0' })
+    await p.has('[data-hook="nobody"]')
+    p.isQuiet()
+  })
+
   it('are laid and moved by keys, taken out, published as one step, and printed', async () => {
     const { p, columns } = await placing()
     const [a, b, c] = columns

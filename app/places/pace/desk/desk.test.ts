@@ -3,7 +3,7 @@ import { isoDay } from '#core/base'
 import { AS_PLANNED, act } from '#core/pacing'
 import type { PacingCommand } from '#core/pacing'
 import type { DeskClass } from '#shared/contracts/pacing'
-import { aLesson, aPlan, at, aYear, closure, ids, onDays } from '../../../../tests/support/made'
+import { aDeskClass, aLesson, aPlan, at, aYear, closure, ids, onDays } from '../../../../tests/support/made'
 import { columnOf } from '../stores/deskColumn'
 import { sayBare, sayLost, sayStone, stoneState } from '../words/stones'
 import { deskWeeks } from './deskWeeks'
@@ -24,21 +24,14 @@ const year = aYear({
   terms: [{ name: 'Autumn', firstOn: isoDay('2026-08-31'), lastOn: isoDay('2026-09-25') }],
 })
 const plan = aPlan([aLesson('1', 1), aLesson('2', 1.5), aLesson('3', 1)])
-const room = (id: string, days: Parameters<typeof onDays>, lost: string[] = []): DeskClass => ({
-  id: ids.class(id),
-  name: `Class ${id}`,
-  shortName: id,
-  course: 'S',
-  planId: plan.id,
-  version: 1,
-  pattern: onDays(...days),
-  learners: 2,
-  mayChange: true,
-  pacing: {
-    ...AS_PLANNED,
-    changes: lost.map((on) => ({ kind: 'cancel' as const, on: isoDay(on), startMinute: 540, why: 'Snow' })),
-  },
-})
+const room = (id: string, days: Parameters<typeof onDays>, lost: string[] = []): DeskClass =>
+  aDeskClass(id, plan, {
+    pattern: onDays(...days),
+    pacing: {
+      ...AS_PLANNED,
+      changes: lost.map((on) => ({ kind: 'cancel', on: isoDay(on), startMinute: 540, why: 'Snow' })),
+    },
+  })
 const a = columnOf(room('A', [1, 3, 5]), year, plan)
 const b = columnOf(room('B', [2, 4], ['2026-09-03']), year, plan)
 const lesson = (column: typeof a, id: string) => ({
