@@ -35,7 +35,14 @@ describe('mayStart', () => {
     expect(mayStart([], terms, rules(), terms.closesAt as never).error?.code).toBe('attempts/closed')
   })
 
-  it('counts tries, one in progress too', () => {
+  it('starts none beside one that is in progress, however many there may be', () => {
+    const many = { ...terms, maxAttempts: null }
+    expect(mayStart([done(1), { ...open, number: 2 }], many, rules(), noon).error?.code).toBe(
+      'attempts/one-in-progress',
+    )
+  })
+
+  it('counts tries', () => {
     expect(mayStart([done(1), done(2)], terms, rules(), noon).error).toMatchObject({
       code: 'attempts/none-left',
       used: 2,

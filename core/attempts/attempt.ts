@@ -19,6 +19,8 @@ export function mayStart(
 ): Result<{ readonly number: number; readonly deadlineAt: Instant | null }, AttemptRefusal> {
   const open = inWindow(terms, now)
   if (open) return refuse(open)
+  if (earlier.some((a) => a.submittedAt === null))
+    return refuse({ code: 'attempts/one-in-progress', field: 'assignmentId' })
   if (terms.maxAttempts !== null && earlier.length >= terms.maxAttempts)
     return refuse({
       code: 'attempts/none-left',

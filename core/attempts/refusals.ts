@@ -12,6 +12,8 @@ export type AttemptRefusal =
       readonly used: number
       readonly most: number
     }
+  /** A try is open: it is gone on with. */
+  | { readonly code: 'attempts/one-in-progress'; readonly field: 'assignmentId' }
   | { readonly code: 'attempts/wait'; readonly field: 'assignmentId'; readonly until: Instant }
   | { readonly code: 'attempts/already-handed-in'; readonly field: 'attemptId' }
   | {

@@ -50,6 +50,29 @@ describe('minutesLeft', () => {
     expect(minutesLeft({ startMinute: 540, usualMinutes: 45 }, [short], 'sum').minutes).toBe(32)
   })
 
+  it('names the event that cost a meeting, whatever the order of notes', () => {
+    const short = note({ kind: 'short', name: 'Short day', factorRatio: 0.5 })
+    const drill = { ...event('9:00', '10:00'), name: 'Drill' }
+    for (const notes of [
+      [short, drill],
+      [drill, short],
+    ])
+      expect(minutesLeft(span, notes, 'longest-run')).toEqual({ minutes: 0, by: [drill] })
+    // five minutes and then thirty-eight: seven are left, and the longer one is named first
+    const few = [event('9:00', '9:05'), event('9:05', '9:43')]
+    for (const notes of [few, [...few].reverse()])
+      expect(minutesLeft(span, notes, 'longest-run').by[0]?.name).toBe('9:05 to 9:43')
+  })
+
+  it('keeps the shortest of several short days, and names each', () => {
+    const [long, brief] = [note({ kind: 'short', minutes: 40 }), note({ kind: 'short', minutes: 30 })]
+    for (const notes of [
+      [long, brief],
+      [brief, long],
+    ])
+      expect(minutesLeft(span, notes, 'longest-run')).toEqual({ minutes: 30, by: notes })
+  })
+
   it('equals counting minute by minute', () => {
     const times = fc.tuple(fc.integer({ min: 500, max: 620 }), fc.integer({ min: 1, max: 60 }))
     fc.assert(

@@ -24,27 +24,43 @@ const SHARES = 10_000
  */
 export function minutesLeft(span: Span, notes: readonly DayNote[], freeTime: FreeTime): Left {
   const { usualMinutes } = span
-  const by: DayNote[] = []
-  const taken: (readonly [number, number])[] = []
-  let short = usualMinutes
+  const takers: Taker[] = []
   for (const note of notes) {
-    if (note.kind === 'short') {
-      const minutes = note.minutes ?? shareOf(usualMinutes, note.factorRatio ?? 1)
-      if (minutes < short) {
-        short = minutes
-        by.push(note)
-      }
-      continue
-    }
+    if (note.kind === 'short') continue
     const shared = sharedWith(span, note)
     if (shared === 'all') return { minutes: 0, by: [note] }
-    if (shared === null) continue
-    taken.push(shared)
-    by.push(note)
+    if (shared !== null) takers.push({ note, shared })
   }
-  const free = freeIn(usualMinutes, taken, freeTime)
-  const left = free * 5 < usualMinutes && taken.length > 0 ? 0 : free
-  return { minutes: Math.min(short, left), by }
+  const free = freeIn(
+    usualMinutes,
+    takers.map((t) => t.shared),
+    freeTime,
+  )
+  // what is left of it is not worth a meeting: it was the events that took it, however short the day is
+  if (takers.length > 0 && free * 5 < usualMinutes) return { minutes: 0, by: mostFirst(takers) }
+  const isShorter = (note: DayNote) => shortTo(note, usualMinutes) < usualMinutes
+  return {
+    minutes: Math.min(free, ...notes.map((note) => shortTo(note, usualMinutes))),
+    by: notes.filter((note) => isShorter(note) || takers.some((t) => t.note === note)),
+  }
+}
+
+/** An event, and what it takes of a meeting, in minutes from its start. */
+interface Taker {
+  readonly note: DayNote
+  readonly shared: readonly [number, number]
+}
+
+/** The events of a lost meeting, the one that took most of it first. */
+function mostFirst(takers: readonly Taker[]): readonly DayNote[] {
+  const length = ({ shared: [from, until] }: Taker) => until - from
+  return takers.toSorted((a, b) => length(b) - length(a)).map((t) => t.note)
+}
+
+/** What a short day leaves of a meeting; any other note leaves all. */
+function shortTo({ kind, minutes, factorRatio }: DayNote, usualMinutes: number): number {
+  if (kind !== 'short') return usualMinutes
+  return minutes ?? shareOf(usualMinutes, factorRatio ?? 1)
 }
 
 function shareOf(minutes: number, ratio: number): number {

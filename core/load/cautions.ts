@@ -1,6 +1,7 @@
 import { groupBy, mondayOf } from '../base'
 import type { IsoDay, Minutes, UserId } from '../base'
 import type { Load } from './types'
+import { byWeight, isMore } from './weighing'
 
 /** As much as one learner shall carry; null: nobody has said. */
 export interface LoadLimits {
@@ -38,7 +39,7 @@ export type LoadCaution =
 export function cautionsIn({ days, weeks, learners }: Load, limits: LoadLimits): readonly LoadCaution[] {
   const { minutesPerDay, minutesPerWeek, piecesPerWeek } = limits
   const isOver = (n: number | undefined, most: number | null) =>
-    most !== null && n !== undefined && n > most + 1e-6
+    most !== null && n !== undefined && isMore(n, most)
   return learners.flatMap(({ learnerId, ...of }) => [
     ...days.flatMap((on, i): readonly LoadCaution[] =>
       isOver(of.days[i], minutesPerDay)
@@ -109,8 +110,8 @@ export function betterDays(
     i !== at && Math.abs(i - at) <= within ? [{ on: day, most: mostOn(i), far: Math.abs(i - at) }] : [],
   )
   return near
-    .filter((d) => d.most < here)
-    .sort((a, b) => a.most - b.most || a.far - b.far)
+    .filter((d) => isMore(here, d.most))
+    .sort((a, b) => byWeight(a.most, b.most) || a.far - b.far)
     .slice(0, count)
     .map(({ on, most }) => ({ on, most }))
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { asId, daysThrough, isoDay, weekdayOf } from '../base'
 import type { UserId } from '../base'
-import { weighed } from './index'
+import { betterDays, loadOf, weighed } from './index'
 import type { LoadPiece } from './index'
 
 const days = daysThrough(isoDay('2026-09-07'), isoDay('2026-09-18')).filter((d) => weekdayOf(d) <= 5)
@@ -30,5 +30,20 @@ describe('what work would weigh', () => {
     const has = [10, 11, 12].map((n) => piece(ann, n, '2026-09-08'))
     expect(weighed(has, [piece(ann, 5, '2026-09-15')], days, limits)).toEqual([])
     expect(weighed(has, [piece(ann, 5, '2026-09-09')], days, limits)).toHaveLength(1)
+  })
+  it('does not take rests of adding for weight', () => {
+    const inOctober = daysThrough(isoDay('2026-10-05'), isoDay('2026-10-16')).filter((d) => weekdayOf(d) <= 5)
+    const over = (minutes: number, from: string, through: string) => ({
+      ...piece(ann, minutes, from),
+      throughOn: isoDay(through),
+    })
+    const has = [over(20, '2026-10-07', '2026-10-15')]
+    const more = [over(35, '2026-10-08', '2026-10-09')]
+    const heavy = weighed(has, more, inOctober, { ...limits, minutesPerWeek: 10 })
+    expect(heavy.map((w) => w.mondayOn)).toEqual(['2026-10-05'])
+    // the 7th carries as much as the 12th: a share of the twenty minutes
+    const load = loadOf([...has, ...more], inOctober, [ann], 'window')
+    const better = betterDays(load, isoDay('2026-10-12'), { within: 9, count: 9 })
+    expect(better.map((d) => d.on)).toEqual(['2026-10-06', '2026-10-16', '2026-10-05'])
   })
 })

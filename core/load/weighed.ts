@@ -4,6 +4,7 @@ import { betterDays, cautionsIn } from './cautions'
 import type { LoadCaution, LoadLimits } from './cautions'
 import { loadOf } from './loadOf'
 import type { Load, LoadPiece } from './types'
+import { isMore } from './weighing'
 
 /** A week in which some would carry more than the limits, and who they are. */
 export interface HeavyWeek {
@@ -54,7 +55,7 @@ function comparing(without: Load, withIt: Load): (caution: LoadCaution) => boole
     if (kind !== 'minutes-in-week' && kind !== 'pieces-in-week') return false
     const week = weekAt.get(on) ?? 0
     const figure = kind === 'minutes-in-week' ? 'weeks' : 'pieces'
-    return (after.get(learnerId)?.[figure][week] ?? 0) > (before.get(learnerId)?.[figure][week] ?? 0)
+    return isMore(after.get(learnerId)?.[figure][week] ?? 0, before.get(learnerId)?.[figure][week] ?? 0)
   }
 }
 

@@ -64,6 +64,7 @@ export const STATUS_OF = {
   'attempts/not-open-yet': 409,
   'attempts/closed': 409,
   'attempts/none-left': 409,
+  'attempts/one-in-progress': 409,
   'attempts/wait': 409,
   'attempts/already-handed-in': 409,
   'attempts/time-is-up': 409,

@@ -21,6 +21,8 @@ function ofAttempts(r: AttemptRefusal, { zone = 'UTC' }: Naming): string {
       return `This closed ${sayMoment(r.closedAt, zone, 'closes')}. What you had saved was handed in.`
     case 'attempts/none-left':
       return `You have used ${count(r.used, 'try', 'tries')} of ${r.most}.`
+    case 'attempts/one-in-progress':
+      return 'You have begun a try: go on with it, or hand it in.'
     case 'attempts/wait':
       return `You can try again from ${sayMoment(r.until, zone)}.`
     case 'attempts/already-handed-in':

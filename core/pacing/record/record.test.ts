@@ -111,6 +111,18 @@ describe('recordLesson', () => {
     )
   })
 
+  it('fills no meeting beyond what it holds when a lesson is carried over within it', () => {
+    // a takes half of Mon 31 Aug, and then its other half; b needs a whole meeting
+    const shared = aPlan([aLesson('a', 0.5), aLesson('b', 1)])
+    const noon = at('08-31T18:00')
+    const once = recorded(AS_PLANNED, 'a', { as: 'carried-over', moreHalves: 1 }, noon, shared).pacing
+    const covered = recorded(once, 'a', { as: 'covered' }, noon, shared)
+    expect(covered.days).toEqual(['31:2', '02:2'])
+    expect(covered.pacing.through).toEqual({ on: '2026-08-31', startMinute: 540, halves: 2 })
+    const again = recorded(once, 'a', { as: 'carried-over', moreHalves: 1 }, noon, shared)
+    expect(again.days).toEqual(['31:2 02:1', '02:1 04:1'])
+  })
+
   it('refuses what has not begun, is unknown or has no place', () => {
     expect(recorded(AS_PLANNED, 'd', { as: 'covered' }, at('09-07T12:00')).refused?.code).toBe(
       'pacing/not-yet-held',

@@ -70,7 +70,7 @@ export function recordLesson(
     classId,
     part: 'through',
     from: pacing.through,
-    to: { ...(heldOf([last], meetings)[0] as HeldSlot), halves: usedThrough(layout, lessonId, last) },
+    to: { ...(heldOf([last], meetings)[0] as HeldSlot), halves: usedThrough(layout, lessonId, slots) },
   })
   const purpose: Purpose = { code: happened.as, lessonId }
   return ok({ kind: 'together', purpose, commands })
@@ -132,24 +132,32 @@ function startHalf(layout: Layout, slot: Slot): number {
   for (const p of layout.placements) {
     if (!p.placed) continue
     if (p.slots.includes(slot)) break
-    used += p.slots.find((s) => s.meeting === slot.meeting)?.halves ?? 0
+    used += halvesIn(slot.meeting, p.slots)
   }
   return used
 }
 
-/** Halves used of the meeting in which a lesson ends: its own and those of the lessons before it. */
-function usedThrough(layout: Layout, lessonId: LessonId, last: Slot): number {
-  let used = 0
+/** Halves used of the meeting in which a lesson ends: its own, all of them, and those of the lessons before it. */
+function usedThrough(layout: Layout, lessonId: LessonId, own: readonly Slot[]): number {
+  const { meeting } = own[own.length - 1] as Slot
+  let used = halvesIn(meeting, own)
   for (const p of layout.placements) {
     if (p.lessonId === lessonId) break
-    if (p.placed) used += p.slots.find((s) => s.meeting === last.meeting)?.halves ?? 0
+    if (p.placed) used += halvesIn(meeting, p.slots)
   }
-  return Math.min(layout.capacities[last.meeting] as number, used + last.halves)
+  return Math.min(layout.capacities[meeting] as number, used)
 }
 
+/** Halves that slots take of one meeting; what was carried over may have several there. */
+function halvesIn(meeting: number, slots: readonly Slot[]): number {
+  return slots.reduce((halves, s) => halves + (s.meeting === meeting ? s.halves : 0), 0)
+}
+
+/** What was held, meeting by meeting. */
 function heldOf(slots: readonly Slot[], meetings: readonly Meeting[]): HeldSlot[] {
-  return slots.flatMap(({ meeting, halves }) => {
+  const held = [...new Set(slots.map((s) => s.meeting))]
+  return held.flatMap((meeting) => {
     const m = meetings[meeting]
-    return m ? [{ on: m.on, startMinute: m.startMinute, halves }] : []
+    return m ? [{ on: m.on, startMinute: m.startMinute, halves: halvesIn(meeting, slots) }] : []
   })
 }
