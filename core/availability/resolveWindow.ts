@@ -61,7 +61,7 @@ export function checkOrder(window: Window): Result<Window, AvailabilityRefusal> 
 }
 
 /** The same for the common case, without names: one comparison a moment, for each learner of each piece. */
-function isInOrder({ listed, opens, due, closes, putAway }: Window): boolean {
+export function isInOrder({ listed, opens, due, closes, putAway }: Window): boolean {
   const begins = opens ?? listed ?? Number.NEGATIVE_INFINITY
   const ends = due ?? closes ?? putAway ?? Number.POSITIVE_INFINITY
   return (

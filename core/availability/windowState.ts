@@ -26,7 +26,8 @@ export interface WindowSpan {
 }
 
 /**
- * Meetings and meeting days of a class inside [opens, due), so that one absence is survivable.
+ * Meetings and meeting days of a class inside [opens, due), so that one absence is survivable. A window without an
+ * opening counts from when work is published (`fromPublishing`).
  * @returns `tight` below `least` meetings (default 2), for windows that have a due date.
  */
 export function spanOf(

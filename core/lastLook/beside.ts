@@ -1,3 +1,4 @@
+import { fromPublishing } from '../availability'
 import type { Window } from '../availability'
 import type { Instant, Minutes } from '../base'
 import type { Caution } from './caution'
@@ -7,12 +8,17 @@ import type { ClassAtLastLook, LastLookFacts } from './facts'
 const FULL_DAY: Minutes = 90
 
 /** What the class has besides, seen together with this. */
-export function besideOthers(of: ClassAtLastLook, { draft, pieces }: LastLookFacts): readonly Caution[] {
+export function besideOthers(
+  of: ClassAtLastLook,
+  { draft, pieces, from }: LastLookFacts,
+): readonly Caution[] {
   const { classId, window, others, ground } = of
   if (window === null) return []
   const found: Caution[] = []
   if (draft.isFirst) {
-    const meanwhile = others.find((o) => o.isTest && o.window !== null && overlap(window, o.window))
+    const meanwhile = others.find(
+      (o) => o.isTest && o.window !== null && overlap(fromPublishing(window, from), o.window),
+    )
     if (meanwhile) found.push({ code: 'blocks-test', classId, title: meanwhile.title })
   }
   if (window.due === null) return found
@@ -30,7 +36,7 @@ export function besideOthers(of: ClassAtLastLook, { draft, pieces }: LastLookFac
 }
 
 function overlap(a: Window, b: Window): boolean {
-  const from = (w: Window) => w.opens ?? w.listed ?? Number.NEGATIVE_INFINITY
-  const until = (w: Window) => w.closes ?? w.due ?? Number.POSITIVE_INFINITY
-  return from(a) < until(b) && from(b) < until(a)
+  const opens = (w: Window) => w.opens ?? w.listed ?? Number.NEGATIVE_INFINITY
+  const ends = (w: Window) => w.closes ?? w.due ?? Number.POSITIVE_INFINITY
+  return opens(a) < ends(b) && opens(b) < ends(a)
 }

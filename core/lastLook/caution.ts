@@ -34,6 +34,15 @@ export type Caution =
       readonly asked: number
       readonly has: number
     }
+  /** Scores or answers are to be shown once it has closed, and for some classes it never does. */
+  | { readonly code: 'never-shown'; readonly pieceId: PieceId; readonly what: 'scores' | 'answers' | 'both' }
+  /** There is less time for a try than the piece says it takes. */
+  | {
+      readonly code: 'short-time'
+      readonly pieceId: PieceId
+      readonly limit: Minutes
+      readonly minutes: Minutes
+    }
   /** Nearly all of a class have it, and these are not among the exceptions. */
   | { readonly code: 'left-out'; readonly classId: ClassId; readonly learnerIds: readonly UserId[] }
   /** A test is open meanwhile that could not be begun before this is finished. */

@@ -12,6 +12,8 @@ export interface LastLookFacts {
   readonly reached: readonly Reached[]
   readonly pieces: ReadonlyMap<PieceId, PieceAtLastLook>
   readonly now: Instant
+  /** Since when the work is published; now while it is not. What has no opening opens then. */
+  readonly from: Instant
 }
 
 /** What is known of one class to which work is about to go. */
@@ -40,6 +42,7 @@ export interface ClassAtLastLook {
 /** Other work of a class, published or waiting. */
 export interface OtherWork {
   readonly title: string
+  /** As it counts since it was published, or would be if it were now. */
   readonly window: Window | null
   readonly minutes: Minutes
   readonly isTest: boolean

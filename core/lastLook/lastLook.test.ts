@@ -49,6 +49,7 @@ const facts = (part: Partial<LastLookFacts>): LastLookFacts => ({
   reached: [],
   pieces: new Map(),
   now,
+  from: part.now ?? now,
   ...part,
 })
 const look = (part: Partial<ClassAtLastLook>, of = draft()) =>
@@ -137,7 +138,7 @@ describe('the last look at pieces and at what else there is', () => {
   const items = [1, 2, 3].map((n) => single(`q${n}`, { difficulty: n }))
   const known = new Map([[P1, { isTest: true, minutes: 40, items }]])
   const all = (of: Draft, part: Partial<ClassAtLastLook> = {}, reached: LastLookFacts['reached'] = []) =>
-    lastLook({ draft: of, classes: [aClass(part)], reached, pieces: known, now })
+    lastLook({ draft: of, classes: [aClass(part)], reached, pieces: known, now, from: now })
   const other = (part: Partial<OtherWork> = {}): OtherWork => ({
     title: 'Test',
     minutes: 30,
@@ -180,6 +181,60 @@ describe('the last look at pieces and at what else there is', () => {
       { code: 'full-day', classId: room, on: '2026-09-14', minutes: 91, titles: ['Test'] },
     ])
     expect(codes(draft(), [other({ window: null })])).toEqual([])
+  })
+
+  it('counts from now what opens when it is published', () => {
+    const codes = (of: Partial<ClassAtLastLook>, from = now) =>
+      lastLook(facts({ draft: draft({ isFirst: true }), classes: [aClass(of)], from })).map((c) => c.code)
+    const over = other({ ...due('09-04T09:00', '09-01T09:00') })
+    const open = other({ ...due('09-18T09:00', '09-01T09:00'), title: 'Open' })
+    // a test that closed on Friday the 4th is not open meanwhile; the one that is open is named
+    expect(codes({ window: NO_WINDOW, others: [over] })).toEqual([])
+    expect(codes({ window: NO_WINDOW, others: [over, open] })).toEqual(['blocks-test'])
+    // published on the 2nd, it has been open beside it
+    expect(codes({ window: NO_WINDOW, others: [over] }, at('09-02T09:00'))).toEqual(['blocks-test'])
+  })
+
+  it('says that scores and answers would never be shown', () => {
+    const one = { isTest: false, minutes: 10, items: [single('1')] }
+    const seen = (
+      part: Partial<ReturnType<typeof rules>>,
+      window: ClassAtLastLook['window'],
+      items = one.items,
+    ) =>
+      lastLook(
+        facts({
+          draft: draft({ rules: rules({ feedback: 'submission', answers: 'submission', ...part }) }),
+          classes: [aClass({ window })],
+          pieces: new Map([[P1, { ...one, items }]]),
+        }),
+      )
+    const never = (what: string) => [{ code: 'never-shown', pieceId: P1, what }]
+    expect(seen({ answers: 'close' }, NO_WINDOW)).toEqual(never('answers'))
+    expect(seen({ feedback: 'own-close' }, NO_WINDOW)).toEqual(never('scores'))
+    expect(seen({ feedback: 'close', answers: 'close' }, NO_WINDOW)).toEqual(never('both'))
+    expect(seen({ answers: 'never' }, NO_WINDOW)).toEqual([])
+    expect(seen({ answers: 'close' }, aClass().window)).toEqual([])
+    expect(seen({ answers: 'close' }, NO_WINDOW, [])).toEqual([])
+  })
+
+  it('says that there is less time than a piece takes, where all of it is asked', () => {
+    const seen = (timeLimitMinutes: number | null, items: ItemChoice = { kind: 'all' }) =>
+      lastLook(
+        facts({
+          draft: draft({ rules: rules({ timeLimitMinutes, items }) }),
+          pieces: new Map([[P1, { isTest: true, minutes: 45, items: [single('1')] }]]),
+        }),
+      )
+    expect(seen(40)).toEqual([{ code: 'short-time', pieceId: P1, limit: 40, minutes: 45 }])
+    expect(seen(45)).toEqual([])
+    expect(seen(null)).toEqual([])
+    const drawn: ItemChoice = {
+      kind: 'drawn',
+      shares: [{ count: 1, standard: null, hardness: null }],
+      again: 'same',
+    }
+    expect(seen(40, drawn).map((c) => c.code)).not.toContain('short-time')
   })
 
   it('says how many pieces each learner would get', () => {

@@ -1,5 +1,7 @@
 import { askedFor, shortOf } from '../attempts'
+import type { Reveal } from '../attempts'
 import { rulesOf } from '../work'
+import type { WorkPiece } from '../work'
 import type { Caution } from './caution'
 import type { LastLookFacts } from './facts'
 
@@ -7,7 +9,9 @@ import type { LastLookFacts } from './facts'
 export const MANY_PIECES = 8
 
 /** What may be wrong with the pieces themselves, whoever gets them. */
-export function ofPieces({ draft, pieces }: LastLookFacts): readonly Caution[] {
+export function ofPieces(facts: LastLookFacts): readonly Caution[] {
+  const { draft, pieces } = facts
+  const found = draft.pieces.flatMap((p) => [...neverShown(p, facts), ...shortTime(p, facts)])
   const short = draft.pieces.flatMap((piece): readonly Caution[] => {
     const { items: choice } = rulesOf(draft, piece)
     const items = pieces.get(piece.id)?.items ?? []
@@ -19,5 +23,28 @@ export function ofPieces({ draft, pieces }: LastLookFacts): readonly Caution[] {
   })
   const minutes = [...pieces.values()].reduce((sum, p) => sum + p.minutes, 0)
   const count = draft.pieces.length
-  return count < MANY_PIECES ? short : [...short, { code: 'many-pieces', pieces: count, minutes }]
+  const ofEach = [...short, ...found]
+  return count < MANY_PIECES ? ofEach : [...ofEach, { code: 'many-pieces', pieces: count, minutes }]
+}
+
+const AFTER_CLOSE: readonly Reveal[] = ['close', 'own-close']
+
+/** Scores or answers that would be shown after it has closed, where it never does. */
+function neverShown(piece: WorkPiece, { draft, pieces, classes }: LastLookFacts): readonly Caution[] {
+  if ((pieces.get(piece.id)?.items.length ?? 0) === 0) return []
+  const windows = classes.map((c) => c.pieces.find((p) => p.pieceId === piece.id)?.window ?? c.window)
+  if (!windows.some((w) => w !== null && w.closes === null)) return []
+  const { feedback, answers } = rulesOf(draft, piece)
+  const [scores, solutions] = [feedback, answers].map((when) => AFTER_CLOSE.includes(when))
+  if (!scores && !solutions) return []
+  const what = scores && solutions ? 'both' : scores ? 'scores' : 'answers'
+  return [{ code: 'never-shown', pieceId: piece.id, what }]
+}
+
+/** A limit below the minutes that the whole piece says it takes. */
+function shortTime(piece: WorkPiece, { draft, pieces }: LastLookFacts): readonly Caution[] {
+  const { timeLimitMinutes: limit, items } = rulesOf(draft, piece)
+  const of = pieces.get(piece.id)
+  if (!of || limit === null || items.kind !== 'all' || of.items.length === 0 || limit >= of.minutes) return []
+  return [{ code: 'short-time', pieceId: piece.id, limit, minutes: of.minutes }]
 }

@@ -1,9 +1,10 @@
+import { fromPublishing } from '../availability'
 import type { Instant } from '../base'
 import type { Caution } from './caution'
 import type { ClassAtLastLook, LastLookFacts } from './facts'
 
 /** When it opens and is due in a class, and what one absence would miss. */
-export function ofWindow(of: ClassAtLastLook, { now }: LastLookFacts): readonly Caution[] {
+export function ofWindow(of: ClassAtLastLook, { now, from }: LastLookFacts): readonly Caution[] {
   const { classId, window, pieces, span } = of
   const late = pieces.filter((p) => isPast(p.window?.due, now))
   const ofPieces = late.map(({ pieceId }): Caution => ({ code: 'due-in-past', classId, pieceId }))
@@ -13,7 +14,7 @@ export function ofWindow(of: ClassAtLastLook, { now }: LastLookFacts): readonly 
   const found: Caution[] = [...ofPieces]
   if (span?.tight) found.push({ code: 'tight', classId, meetings: span.meetings })
   if (isPast(window.opens, now)) found.push({ code: 'opens-at-once', classId })
-  if (window.due !== null) found.push(...ofDueDay(of, window.due, window.opens ?? now))
+  if (window.due !== null) found.push(...ofDueDay(of, window.due, fromPublishing(window, from).opens ?? from))
   return found
 }
 

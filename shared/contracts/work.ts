@@ -54,6 +54,8 @@ export interface WhoGetsWhat {
 /** What publishing would do. `targetCounts` stands beside the targets, in their order. */
 export interface Preview {
   readonly learners: number
+  /** Since when it is published; now while it is not. What has no opening opens then. */
+  readonly from: Instant
   readonly classes: readonly ClassPreview[]
   readonly who: readonly WhoGetsWhat[]
   /** The school's trails, from least support to most. */
@@ -188,6 +190,8 @@ export interface WorkRow extends Progress {
   readonly kind: ResourceKind
   readonly pieces: number
   readonly state: AssignmentState
+  /** Null: it never was. */
+  readonly publishedAt: Instant | null
   readonly version: number
   readonly need: Need
   /** The lesson on which it hangs first; null: it hangs on none. */

@@ -1,4 +1,5 @@
 import type { AssignmentId, Instant, PieceId } from '#core/base'
+import { fromPublishing } from '#core/availability'
 import { USUAL_LIMITS, daysToDo, weeksAround, weighed } from '#core/load'
 import type { HeavyWeek, LoadPiece } from '#core/load'
 import type { PieceAtLastLook } from '#core/lastLook'
@@ -49,7 +50,7 @@ function loadPieceOf(
   const piece = pieces.get(pieceId)
   const until = terms.due ?? terms.closes
   if (!piece || until === null || until <= now) return []
-  const from = terms.opens ?? terms.listed ?? now
+  const from = fromPublishing(terms, now).opens ?? now
   const { minutes, isTest } = piece
   return [{ learnerIds: [learnerId], minutes, isTest, ...daysToDo({ from, until }, zone) }]
 }

@@ -1,3 +1,4 @@
+import { fromPublishing } from '#core/availability'
 import { cardOfKind } from '#core/library'
 import type { AssignmentId, ClassId, Instant, LessonId, PieceId } from '#core/base'
 import { groupBy } from '#core/base'
@@ -30,13 +31,15 @@ export interface LookedAt {
   readonly pieces: ReadonlyMap<PieceId, PieceAtLastLook>
   readonly waiting: readonly Waiting[]
   readonly now: Instant
+  /** Since when it is published; now while it is not. */
+  readonly from: Instant
 }
 
 /** What the last look finds in a draft, class by class. */
 export async function cautionsFor(tx: Connection, of: LookedAt): Promise<readonly Caution[]> {
-  const { draft, pieces, now } = of
+  const { draft, pieces, now, from } = of
   const { reached } = of.resolution
-  return lastLook({ draft, classes: await classesSeen(tx, of), reached, pieces, now })
+  return lastLook({ draft, classes: await classesSeen(tx, of), reached, pieces, now, from })
 }
 
 /** What is to be known of each class, for all of them in few questions. */
@@ -54,7 +57,10 @@ async function classesSeen(tx: Connection, of: LookedAt): Promise<readonly Class
     if (!ground) continue
     const others = around
       .filter(({ work }) => namedClasses(work).includes(classId) && !work.notFor.includes(classId))
-      .map((o) => ({ ...o, title: o.work.title, window: classWindow(o.work, classId, ground.ground) }))
+      .map(({ work, ...gist }) => {
+        const its = classWindow(work, classId, ground.ground)
+        return { ...gist, title: work.title, window: its && fromPublishing(its, work.publishedAt ?? now) }
+      })
     seen.push({
       classId,
       window,

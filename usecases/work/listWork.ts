@@ -24,7 +24,8 @@ import { worldLoader } from '../ground/world'
 import type { World } from '../ground/world'
 
 /** One assignment in a teacher's list, with how far each of its classes is. */
-export interface ListedWork extends Progress, Pick<Assignment, 'id' | 'title' | 'state' | 'version'> {
+export interface ListedWork
+  extends Progress, Pick<Assignment, 'id' | 'title' | 'state' | 'publishedAt' | 'version'> {
   /** Of its first piece. */
   readonly kind: ResourceKind
   readonly pieces: number
@@ -82,7 +83,7 @@ interface WorkSeen {
 }
 
 function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkSeen): ListedWork {
-  const { id, title, state, version } = assignment
+  const { id, title, state, version, publishedAt } = assignment
   const counted = assignment.pieces.map((p) => ({ id: p.id, kept: rulesOf(assignment, p).kept }))
   const reached = state === 'held' ? heldFor(assignment, world) : rows
   const waiting = assignment.notFor.map((classId) => [classId, []] as const)
@@ -106,7 +107,19 @@ function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkS
   )
   const all = progressOf(learnersIn(reached), tries, counted)
   const [lessonId = null] = anchoredLessons(assignment)
-  return { id, title, kind, pieces: counted.length, state, version, need, lessonId, ...all, classes }
+  return {
+    id,
+    title,
+    kind,
+    pieces: counted.length,
+    state,
+    publishedAt,
+    version,
+    need,
+    lessonId,
+    ...all,
+    classes,
+  }
 }
 
 function windowOnly({ listed, opens, due, closes, putAway }: Window): Window {

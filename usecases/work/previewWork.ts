@@ -1,10 +1,10 @@
 import { ok } from '#core/base'
-import type { AssignmentId, ClassId, PieceId, Result, UserId } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, Result, UserId } from '#core/base'
 import { headCounts, reach } from '#core/audience'
 import { bankParts } from '#core/attempts'
 import type { BankPart } from '#core/attempts'
 import type { Teacher } from '#core/access'
-import { resolveWindow, spanOf } from '#core/availability'
+import { fromPublishing, resolveWindow, spanOf } from '#core/availability'
 import type {
   AvailabilityRefusal,
   Ground,
@@ -39,6 +39,8 @@ export interface ClassPreviewed {
 }
 export interface WorkPreview {
   readonly learners: number
+  /** Since when it is published; now while it is not. What has no opening opens then. */
+  readonly from: Instant
   readonly classes: readonly ClassPreviewed[]
   readonly who: readonly {
     readonly learnerId: UserId
@@ -78,6 +80,7 @@ export async function previewWork(
     return WHILE_COMPOSING.has(checked.error.code)
       ? ok({
           learners: 0,
+          from: deps.clock.now(),
           classes: [],
           who: [],
           trails: [],
@@ -99,19 +102,21 @@ export async function previewWork(
   const resolution = resolveWork({ ...draft, ...asStands }, world.around)
   const counts = headCounts(resolution.reached)
   const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
+  const now = deps.clock.now()
+  const from = asStands.publishedAt ?? now
   const classes = classIds.map((classId) =>
-    previewClass(classId, draft, world, counts.byClass.get(classId) ?? 0, resolution.problems),
+    previewClass(classId, draft, { world, from, learners: counts.byClass.get(classId) ?? 0, ...resolution }),
   )
   const { reached } = resolution
-  const now = deps.clock.now()
   const pieces = await piecesSeen(tx, draft)
   const has = isOut ? (await learnerWorkOf(tx, [stands.id])).map((r) => r.learnerId) : []
   const work = { ...draft, id: stands?.id ?? null }
   const waiting = await whoWaits(tx, work, { rows: resolution.rows, has: new Set(has), now })
-  const looked = { draft, stands, world, resolution, classes, pieces, waiting, now }
+  const looked = { draft, stands, world, resolution, classes, pieces, waiting, now, from }
   const cautions = await cautionsFor(tx, looked)
   return ok({
     learners: reached.length,
+    from,
     classes,
     cautions,
     waiting: waiting.map((w) => w.learnerId),
@@ -134,18 +139,25 @@ const WHILE_COMPOSING: ReadonlySet<string> = new Set([
   'work/no-pieces',
 ])
 
+/** What is known of a class beside the draft. */
+interface ClassSeen extends Pick<Resolution, 'problems'> {
+  readonly world: World
+  /** Since when it is published; now while it is not. */
+  readonly from: Instant
+  readonly learners: number
+}
+
 function previewClass(
   classId: ClassId,
   draft: Draft,
-  world: World,
-  learners: number,
-  problems: Resolution['problems'],
+  { world, from, learners, problems }: ClassSeen,
 ): ClassPreviewed {
   const of = world.classes.get(classId)
   if (!of) throw new Error('class without ground')
   const spec = windowOfClass(draft, classId)
   const window = resolveWindow(spec, of.ground)
-  const span = window.ok ? spanOf(window.value, of.calendar.meetings, of.schoolDays) : null
+  const counted = window.ok ? fromPublishing(window.value, from) : null
+  const span = counted ? spanOf(counted, of.calendar.meetings, of.schoolDays) : null
   return {
     classId,
     name: of.record.name,

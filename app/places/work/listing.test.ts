@@ -28,6 +28,7 @@ const row = (id: string, part: Partial<WorkRow>): WorkRow => ({
   kind: 'check',
   pieces: 1,
   state: 'published',
+  publishedAt: at('09-01T09:00'),
   version: 1,
   need: 'open',
   lessonId: null,

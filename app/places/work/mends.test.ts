@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
+import { zoneOf } from '#core/calendar'
 import type { Caution } from '#core/lastLook'
 import { NO_WINDOW } from '#core/availability'
-import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
+import { P1, PLAIN_WORK, at, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
 import { mendOf } from './mends'
+import type { MendContext } from './mends'
 
 const [a, b] = [ids.class('a'), ids.class('b')]
 const due = {
@@ -25,7 +27,12 @@ const draft: DraftInWork = {
   targets: [a, b].map((classId) => ({ target: { kind: 'class' as const, classId }, overrides: {} })),
   exceptIds: [],
 }
-const mended = (caution: Caution, of = draft) => mendOf(caution, of, () => '8 A')?.apply(of)
+const zone = zoneOf('UTC')
+// open on Mon 7 Sep, due on Wed 9 Sep
+const window = { ...NO_WINDOW, opens: at('09-07T09:00'), due: at('09-09T09:50'), closes: at('09-09T09:50') }
+const context = { className: () => '8 A', windowOf: () => window, zone }
+const mended = (caution: Caution, of = draft, within: Partial<MendContext> = {}) =>
+  mendOf(caution, of, { ...context, ...within })?.apply(of)
 
 describe('mends of the last look', () => {
   it('leave a class out, and only that', () => {
@@ -42,7 +49,56 @@ describe('mends of the last look', () => {
       ...draft,
       window: { ...NO_WINDOW, due: { kind: 'day', on: isoDay('2026-09-09') } as const },
     }
-    expect(mendOf(tight, plain, () => '')).toBeNull()
+    expect(mended(tight, plain)).toBeUndefined()
+  })
+
+  it('take what closes along, and leave alone what would close before', () => {
+    const tight = { code: 'tight', classId: a, meetings: 1 } as const
+    const closing = { ...draft, window: { ...draft.window, closes: { ...due, offset: 2 } } }
+    expect(mended(tight, closing)?.targets[0]?.overrides.window).toMatchObject({
+      due: { offset: 2 },
+      closes: { offset: 3 },
+    })
+    const onADay = {
+      ...draft,
+      window: { ...draft.window, closes: { kind: 'day', on: isoDay('2026-09-10') } as const },
+    }
+    expect(mended(tight, onADay)).toBeUndefined()
+  })
+
+  it('never put what is due before it opens, or after it closes', () => {
+    const heavy = (better: string) =>
+      ({
+        code: 'heavy-week',
+        classId: a,
+        mondayOn: isoDay('2026-09-07'),
+        learnerIds: [],
+        better: isoDay(better),
+      }) as const
+    expect(mended(heavy('2026-09-11'))?.targets[0]?.overrides.window?.due).toEqual({
+      kind: 'day',
+      on: '2026-09-11',
+    })
+    expect(mended(heavy('2026-09-04'))).toBeUndefined()
+    const closing = { windowOf: () => ({ ...window, closes: at('09-10T00:00') }) }
+    expect(mended(heavy('2026-09-11'), draft, closing)).toBeUndefined()
+    expect(mended(heavy('2026-09-09'), draft, closing)).toBeDefined()
+    expect(mended(heavy('2026-09-11'), draft, { windowOf: () => null })).toBeUndefined()
+  })
+
+  it('leave nobody out who is the only one', () => {
+    const one = { ...draft, targets: draft.targets.slice(0, 1) }
+    expect(mended({ code: 'due-in-past', classId: a, pieceId: null }, one)).toBeUndefined()
+  })
+
+  it('show what would never be shown, and give the time that a piece takes', () => {
+    const shown = mended({ code: 'never-shown', pieceId: P1, what: 'both' })
+    expect(shown?.rules).toMatchObject({ feedback: 'submission', answers: 'submission' })
+    const [piece] = draft.pieces
+    const own = { ...draft, pieces: [{ ...piece!, rules: { timeLimitMinutes: 40 } }] }
+    const longer = mended({ code: 'short-time', pieceId: P1, limit: 40, minutes: 45 }, own)
+    expect(longer?.pieces[0]?.rules).toEqual({ timeLimitMinutes: 45 })
+    expect(longer?.rules).toEqual(draft.rules)
   })
 
   it('move to the next meeting of the class, where there is one', () => {

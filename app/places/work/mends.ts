@@ -1,5 +1,7 @@
-import type { ItemChoice, Share } from '#core/attempts'
-import type { Moment, Overrides } from '#core/availability'
+import type { AttemptRules, ItemChoice, Share } from '#core/attempts'
+import { isInOrder } from '#core/availability'
+import type { Anchor, Moment, Overrides, Window, WindowField } from '#core/availability'
+import type { Zone } from '#core/calendar'
 import type { ClassId, PieceId, UserId } from '#core/base'
 import type { Caution } from '#core/lastLook'
 import { rulesOf } from '#core/work'
@@ -13,32 +15,31 @@ export interface Mend {
   readonly apply: (draft: DraftInWork) => DraftInWork
 }
 
-/** The mend of a caution; null where only the teacher can know. */
-export function mendOf(
-  caution: Caution,
-  draft: DraftInWork,
-  className: (id: ClassId) => string,
-): Mend | null {
+/** What a mend needs to know of the classes. */
+export interface MendContext {
+  readonly className: (id: ClassId) => string
+  /** How a class's window comes out now; null: it does not stand. */
+  readonly windowOf: (id: ClassId) => Window | null
+  readonly zone: Zone
+}
+
+/** The mend of a caution; null where only the teacher can know, or where it would help nothing. */
+export function mendOf(caution: Caution, draft: DraftInWork, context: MendContext): Mend | null {
   switch (caution.code) {
     case 'due-in-past':
     case 'covered':
     case 'already-given': {
       const { classId } = caution
-      return { word: `Leave ${className(classId)} out`, apply: (d) => without(d, classId) }
+      if (without(draft, classId).targets.length === 0) return null
+      return { word: `Leave ${context.className(classId)} out`, apply: (d) => without(d, classId) }
     }
-    case 'tight': {
-      const due = dueIn(draft, caution.classId)
-      if (due?.kind !== 'anchor' || due.step !== 'meetings') return null
-      const later = { ...due, offset: due.offset + 1 }
-      return { word: 'Due one meeting later', apply: (d) => withDue(d, caution.classId, later) }
-    }
+    case 'tight':
+      return oneMeetingLater(draft, caution.classId)
     case 'no-meeting-on-due-day': {
       const { next, classId } = caution
       if (next === null) return null
-      return {
-        word: 'Due at the end of the next meeting',
-        apply: (d) => withDue(d, classId, { kind: 'time', ...next }),
-      }
+      const moment = { kind: 'time' as const, ...next }
+      return dueAt('Due at the end of the next meeting', { classId, moment }, context)
     }
     case 'drawn-short': {
       const { pieceId, has } = caution
@@ -48,22 +49,17 @@ export function mendOf(
     }
     case 'left-out': {
       const { classId } = caution
-      return { word: `Give it to all of ${className(classId)}`, apply: (d) => withClass(d, classId) }
+      return { word: `Give it to all of ${context.className(classId)}`, apply: (d) => withClass(d, classId) }
     }
     case 'blocks-test':
       return { word: 'Let other work go on meanwhile', apply: (d) => ({ ...d, isFirst: false }) }
     case 'two-tests':
-    case 'full-day': {
-      const { classId } = caution
-      const due = dueIn(draft, classId)
-      if (due?.kind !== 'anchor' || due.step !== 'meetings') return null
-      const later = { ...due, offset: due.offset + 1 }
-      return { word: 'Due one meeting later', apply: (d) => withDue(d, classId, later) }
-    }
+    case 'full-day':
+      return oneMeetingLater(draft, caution.classId)
     case 'heavy-week': {
       const { better, classId } = caution
       if (better === null) return null
-      return { word: `Due ${sayDay(better)}`, apply: (d) => withDue(d, classId, { kind: 'day', on: better }) }
+      return dueAt(`Due ${sayDay(better)}`, { classId, moment: { kind: 'day', on: better } }, context)
     }
     case 'waits': {
       const { learnerIds } = caution
@@ -73,12 +69,54 @@ export function mendOf(
       const { learnerIds } = caution
       return { word: 'Leave them out', apply: (d) => excepting(d, learnerIds) }
     }
+    case 'never-shown': {
+      const { pieceId, what } = caution
+      const shown = {
+        ...(what === 'answers' ? {} : { feedback: 'submission' as const }),
+        ...(what === 'scores' ? {} : { answers: 'submission' as const }),
+      }
+      return { word: 'Show them after each hand-in', apply: (d) => withRules(d, pieceId, shown) }
+    }
+    case 'short-time': {
+      const { pieceId, minutes } = caution
+      return {
+        word: `Give ${minutes} minutes`,
+        apply: (d) => withRules(d, pieceId, { timeLimitMinutes: minutes }),
+      }
+    }
     case 'opens-at-once':
     case 'past-term':
     case 'in-several':
     case 'many-pieces':
       return null
   }
+}
+
+/** A class's due date on a day or at a time, where its window still stands with it: after opening, before closing. */
+function dueAt(
+  word: string,
+  { classId, moment }: { readonly classId: ClassId; readonly moment: Exclude<Moment, Anchor> },
+  { windowOf, zone }: MendContext,
+): Mend | null {
+  const window = windowOf(classId)
+  if (window === null) return null
+  const due = zone.at(moment.on, moment.kind === 'day' ? 24 * 60 : moment.minuteOfDay)
+  const closes = window.closes === window.due ? null : window.closes
+  if (!isInOrder({ ...window, due, closes })) return null
+  return { word, apply: (d) => withDue(d, classId, moment) }
+}
+
+/** A class's due date one meeting later, and its closing with it where that hangs on a lesson, too. */
+function oneMeetingLater(draft: DraftInWork, classId: ClassId): Mend | null {
+  const due = momentIn(draft, classId, 'due')
+  const closes = momentIn(draft, classId, 'closes')
+  if (due?.kind !== 'anchor' || due.step !== 'meetings') return null
+  const word = 'Due one meeting later'
+  const later = { ...due, offset: due.offset + 1 }
+  if (closes === null) return { word, apply: (d) => withDue(d, classId, later) }
+  if (closes.kind !== 'anchor' || closes.step !== 'meetings') return null
+  const closesLater = { ...closes, offset: closes.offset + 1 }
+  return { word, apply: (d) => withOwn(withDue(d, classId, later), classId, 'closes', closesLater) }
 }
 
 /** Learners get it whatever they have open. */
@@ -115,12 +153,15 @@ function cutTo(shares: readonly Share[], most: number): readonly Share[] {
   })
 }
 
-/** A piece's choice of items, kept where its other rules are kept. */
-function withItems(draft: DraftInWork, id: PieceId, items: ItemChoice): DraftInWork {
+const withItems = (draft: DraftInWork, id: PieceId, items: ItemChoice) => withRules(draft, id, { items })
+
+/** Rules of a piece, kept where it keeps others of its own, else where the work has them. */
+function withRules(draft: DraftInWork, id: PieceId, rules: Partial<AttemptRules>): DraftInWork {
   const piece = draft.pieces.find((p) => p.id === id)
-  const isOwn = piece?.rules.items !== undefined
-  if (!isOwn) return { ...draft, rules: { ...draft.rules, items } }
-  const pieces = draft.pieces.map((p) => (p.id === id ? { ...p, rules: { ...p.rules, items } } : p))
+  const keys = Object.keys(rules) as (keyof AttemptRules)[]
+  const isOwn = piece !== undefined && keys.some((key) => piece.rules[key] !== undefined)
+  if (!isOwn) return { ...draft, rules: { ...draft.rules, ...rules } }
+  const pieces = draft.pieces.map((p) => (p.id === id ? { ...p, rules: { ...p.rules, ...rules } } : p))
   return { ...draft, pieces }
 }
 
@@ -136,21 +177,23 @@ function overridesIn(draft: DraftInWork, id: ClassId): Overrides {
   return draft.targets.find((t) => isClass(t, id))?.overrides ?? {}
 }
 
-function dueIn(draft: DraftInWork, id: ClassId): Moment | null {
-  const own = overridesIn(draft, id).window?.due
-  return own === undefined ? draft.window.due : own
+function momentIn(draft: DraftInWork, id: ClassId, field: WindowField): Moment | null {
+  const own = overridesIn(draft, id).window?.[field]
+  return own === undefined ? draft.window[field] : own
 }
 
 function without(draft: DraftInWork, id: ClassId): DraftInWork {
   return { ...draft, targets: draft.targets.filter((t) => !isClass(t, id)) }
 }
 
-/** A class's own due moment. */
-function withDue(draft: DraftInWork, id: ClassId, due: Moment): DraftInWork {
+const withDue = (draft: DraftInWork, id: ClassId, due: Moment) => withOwn(draft, id, 'due', due)
+
+/** A moment of a class's own. */
+function withOwn(draft: DraftInWork, id: ClassId, field: WindowField, moment: Moment): DraftInWork {
   return {
     ...draft,
     targets: draft.targets.map((t) =>
-      isClass(t, id) ? { ...t, overrides: withMoment(t.overrides, 'due', due) } : t,
+      isClass(t, id) ? { ...t, overrides: withMoment(t.overrides, field, moment) } : t,
     ),
   }
 }

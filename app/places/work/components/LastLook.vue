@@ -4,11 +4,12 @@ import type { PieceId } from '#core/base'
 import type { Preview } from '#shared/contracts/work'
 import type { DraftInWork } from '../draft'
 import { mendOf } from '../mends'
-import type { Mend } from '../mends'
+import type { Mend, MendContext } from '../mends'
 import { sayCaution } from '../words/cautions'
 import type { CautionNames } from '../words/cautions'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { zoneNamed } from '~/shared/words/times'
 
 const props = defineProps<{
   preview: Preview
@@ -31,6 +32,11 @@ type Line = { readonly tone: 'needs' | 'care' | 'fine'; readonly text: string; r
 const lines = computed<Line[]>(() => {
   const { preview } = props
   const naming = { lesson: props.lesson, zone: props.zone }
+  const context: MendContext = {
+    className: names.className,
+    windowOf: (id) => preview.classes.find((c) => c.classId === id)?.window ?? null,
+    zone: zoneNamed(props.zone),
+  }
   const ofClasses = preview.classes.flatMap((c) =>
     c.problem
       ? [{ key: JSON.stringify(c.problem), text: `${c.name}: ${sayRefusal(c.problem, naming)}` }]
@@ -46,7 +52,7 @@ const lines = computed<Line[]>(() => {
   const care = preview.cautions.map((caution): Line => ({
     tone: 'care',
     text: sayCaution(caution, names),
-    mend: mendOf(caution, draft.value, names.className),
+    mend: mendOf(caution, draft.value, context),
   }))
   if (props.begun > 0)
     care.push({

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Instant, IsoDay, LessonId, UserId } from '#core/base'
 import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
-import { scaleFor, withWindow } from '#core/availability'
+import { fromPublishing, scaleFor, withWindow } from '#core/availability'
 import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
 import type { AssignmentTarget } from '#core/work'
 import type { Preview, Recipients } from '#shared/contracts/work'
@@ -70,10 +70,14 @@ const rows = computed(() =>
     }
   }),
 )
+/** When what has no opening opens. */
+const from = computed(() => props.preview?.from ?? props.now)
 /** One scale for all lines, so that classes can be compared at a glance. */
 const scale = computed(() =>
   scaleFor(
-    rows.value.flatMap((r) => [r.window ?? [], r.seen?.pieces.flatMap((p) => p.window ?? []) ?? []].flat()),
+    rows.value
+      .flatMap((r) => [r.window ?? [], r.seen?.pieces.flatMap((p) => p.window ?? []) ?? []].flat())
+      .map((window) => fromPublishing(window, from.value)),
     props.now,
   ),
 )
@@ -159,6 +163,7 @@ function remove(at: number): void {
             :zone="zone"
             :inert="isPart && !isOwn(r.target)"
             :scale="scale"
+            :from="from"
             :now="now"
             :copied="copied"
             :help="draft.rules.help"

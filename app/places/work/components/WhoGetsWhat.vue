@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { AssignmentId, Instant, PieceId } from '#core/base'
-import { scaleFor } from '#core/availability'
+import { fromPublishing, scaleFor } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import WindowLine from '~/shared/charts/WindowLine.vue'
 import FoldButton from '~/shared/frame/FoldButton.vue'
@@ -42,7 +42,7 @@ const shown = computed(() => {
 })
 const scale = computed(() =>
   scaleFor(
-    props.preview.who.map((w) => w.terms),
+    props.preview.who.map((w) => fromPublishing(w.terms, props.preview.from)),
     props.now,
   ),
 )
@@ -109,7 +109,9 @@ function download(): Promise<void> {
               <td v-for="f in fields" :key="f" class="whitespace-nowrap">
                 {{ w.terms[f] === null ? '' : sayMoment(w.terms[f]!, zone, f) }}
               </td>
-              <td class="line"><WindowLine :window="w.terms" :scale="scale" :at="now" /></td>
+              <td class="line">
+                <WindowLine :window="fromPublishing(w.terms, preview.from)" :scale="scale" :at="now" />
+              </td>
               <td>{{ w.terms.maxAttempts ?? 'any' }}</td>
               <td>{{ w.terms.timeLimitMinutes === null ? '' : `${w.terms.timeLimitMinutes} min` }}</td>
               <td class="said">{{ w.why.join(', ') }}</td>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { Help } from '#core/attempts'
 import type { Target } from '#core/audience'
+import { fromPublishing } from '#core/availability'
 import type { Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
 import type { ClassPreview } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
@@ -34,6 +35,8 @@ const props = defineProps<{
   zone: string
   inert: boolean
   scale: Scale
+  /** When what has no opening opens. */
+  from: Instant
   now: Instant
   copied: Partial<WindowSpec> | null
   /** What the rules allow everybody. */
@@ -55,7 +58,9 @@ const isBad = (f: WindowField) => {
 }
 /** The lines of the row: its window, and those of pieces with moments of their own. */
 const lines = computed(() =>
-  [props.of.window, ...(seen.value?.pieces.map((p) => p.window) ?? [])].filter((w) => w !== null),
+  [props.of.window, ...(seen.value?.pieces.map((p) => p.window) ?? [])]
+    .filter((w) => w !== null)
+    .map((w) => fromPublishing(w, props.from)),
 )
 const meetings = computed(
   () => desk.columns.find((c) => c.of.id === seen.value?.classId)?.calendar.meetings ?? [],

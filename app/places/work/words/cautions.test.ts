@@ -34,6 +34,14 @@ const SAID: { readonly [Code in Caution['code']]: readonly [Extract<Caution, { c
     { code: 'drawn-short', pieceId: P1, asked: 5, has: 3 },
     /“Check” has only 3 questions of the 5/,
   ],
+  'never-shown': [
+    { code: 'never-shown', pieceId: P1, what: 'both' },
+    /“Check”: scores and right answers would be shown after it has closed, and it never closes/,
+  ],
+  'short-time': [
+    { code: 'short-time', pieceId: P1, limit: 40, minutes: 45 },
+    /“Check” says that it takes 45 minutes; a try may last 40\./,
+  ],
   'left-out': [
     { code: 'left-out', classId, learnerIds: [ann, bo] },
     /2 learners of the class do not have it/,

@@ -26,6 +26,16 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     )
   if (c.code === 'many-pieces')
     return `Each learner gets ${c.pieces} separate pieces, ${c.minutes} minutes in all.`
+  if (c.code === 'never-shown')
+    return (
+      `“${piece(c.pieceId)}”: ${NEVER_SHOWN[c.what]} would be shown after it has closed, and it never closes: ` +
+      'learners would never see them.'
+    )
+  if (c.code === 'short-time')
+    return (
+      `“${piece(c.pieceId)}” says that it takes ${count(c.minutes, 'minute')}; ` +
+      `a try may last ${c.limit === 1 ? 'one' : c.limit}.`
+    )
   const of = className(c.classId)
   switch (c.code) {
     case 'due-in-past':
@@ -74,4 +84,10 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     default:
       return assertNever(c)
   }
+}
+
+const NEVER_SHOWN: Readonly<Record<Extract<Caution, { readonly code: 'never-shown' }>['what'], string>> = {
+  scores: 'scores',
+  answers: 'right answers',
+  both: 'scores and right answers',
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
 import type { AssignmentId, Instant } from '#core/base'
+import { fromPublishing } from '#core/availability'
 import type { Scale } from '#core/availability'
 import type { Progress } from '#core/work'
 import type { WorkInClass, WorkRow } from '#shared/contracts/work'
@@ -92,7 +93,12 @@ const clicked = shallowRef<MouseEvent | null>(null)
           </p>
         </td>
         <td class="window" role="cell">
-          <WindowLine v-if="c" :window="c.window" :scale="scale" :at="now" />
+          <WindowLine
+            v-if="c"
+            :window="fromPublishing(c.window, row.publishedAt ?? now)"
+            :scale="scale"
+            :at="now"
+          />
         </td>
         <td class="state" role="cell" :class="c?.state">
           {{ stateOf(row, c) }}
