@@ -1,7 +1,7 @@
 import type { Ground } from './resolveMoment'
 import { resolveWindow } from './resolveWindow'
 import { WINDOW_FIELDS } from './types'
-import type { Window, WindowSpec } from './types'
+import type { Moment, Window, WindowSpec } from './types'
 
 /**
  * A window before and after its ground changed; `after` null: it can no longer stand, and stays where it was.
@@ -13,7 +13,7 @@ export interface MovedWindow<Id> {
 }
 
 /**
- * Which of a class's windows move when its ground changes. Only windows with an anchor can move; one that did
+ * Which of a class's windows move when its ground changes. Only windows that hang on lessons or count meetings can move; one that did
  * not stand before is not listed.
  */
 export function movedWindows<Id>(
@@ -23,7 +23,7 @@ export function movedWindows<Id>(
 ): MovedWindow<Id>[] {
   const out: MovedWindow<Id>[] = []
   for (const { id, spec } of windows) {
-    if (!WINDOW_FIELDS.some((f) => spec[f]?.kind === 'anchor')) continue
+    if (!WINDOW_FIELDS.some((f) => isOnMeetings(spec[f]))) continue
     const was = resolveWindow(spec, before)
     if (!was.ok) continue
     const next = resolveWindow(spec, after)
@@ -32,4 +32,8 @@ export function movedWindows<Id>(
       out.push({ id, before: was.value, after: next.value })
   }
   return out
+}
+
+function isOnMeetings(moment: Moment | null): boolean {
+  return moment?.kind === 'anchor' || moment?.kind === 'meeting'
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ids } from '../../tests/support/made'
+import { isoDay } from '../base'
 import { readMoment } from './readMoment'
 import type { WindowField } from './types'
 
@@ -10,8 +11,16 @@ const lessons = ['W2.1', 'W2.4', 'W2.12', 'W3.1', 'W3.2'].map((number) => ({
   number,
 }))
 const clock = (text: string) => ({ '3pm': 900, '9:30': 570 })[text.trim()] ?? null
+const now = { on: isoDay('2026-10-21'), minuteOfDay: 600 }
 const read = (text: string, field: WindowField = 'due', current: string | null = 'W2.4') =>
-  readMoment(text, { field, lessons, clock, current: current === null ? null : idOf(current) })
+  readMoment(text, {
+    field,
+    lessons,
+    clock,
+    now,
+    from: now,
+    current: current === null ? null : idOf(current),
+  })
 const anchor = (part: object) => ({
   kind: 'anchor',
   lessonId: 'W2_4',
@@ -55,6 +64,6 @@ describe('a moment that was typed about a lesson', () => {
   it('is nothing when it is about no lesson', () => {
     for (const text of ['', 'W9.1', 'next tue', '21 oct', 'end of', '+', 'W2.1 at noonish', 'end of term'])
       expect(read(text), text).toBeNull()
-    expect(read('+3 meetings', 'due', null)).toBeNull()
+    expect(read('+3 meetings', 'due', null)).toEqual({ kind: 'meeting', ...now, count: 3, at: 'class-end' })
   })
 })

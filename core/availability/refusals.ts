@@ -10,6 +10,13 @@ export type AvailabilityRefusal =
       readonly offset: number
       readonly meetings: number
     }
+  /** The class has only `left` meetings after the moment from which they are counted. */
+  | {
+      readonly code: 'availability/no-more-meetings'
+      readonly field: WindowField
+      readonly wanted: number
+      readonly left: number
+    }
   | {
       readonly code: 'availability/lesson-not-laid-out'
       readonly field: WindowField

@@ -5,7 +5,7 @@ import { meetings, zoneOf } from '../calendar'
 import { extentsOf, layOut } from '../pacing'
 import { resolveMoment } from './resolveMoment'
 import type { Ground } from './resolveMoment'
-import type { Anchor, WindowField } from './types'
+import type { Anchor, Moment, WindowField } from './types'
 
 const year = aYear({ lastOn: isoDay('2026-09-18') })
 /** Tue and Thu at 9:00; a takes 1 Sep and half of 3 Sep, b the rest of it and half of 8 Sep. */
@@ -92,5 +92,30 @@ describe('resolveMoment', () => {
     const end = resolveMoment({ kind: 'day', on: isoDay('2026-09-02') }, 'closes', ground([2]))
     const start = resolveMoment({ kind: 'day', on: isoDay('2026-09-03') }, 'opens', ground([2]))
     expect(end.value).toBe(start.value)
+  })
+
+  it('counts meetings of each class from a moment', () => {
+    const after = (count: number, part: object = {}) =>
+      ({
+        kind: 'meeting',
+        on: isoDay('2026-09-01'),
+        minuteOfDay: 600,
+        count,
+        at: 'class-end',
+        ...part,
+      }) as const
+    const of = (moment: Moment, on = ground([2, 4])) => {
+      const got = resolveMoment(moment, 'due', on)
+      return got.ok ? new Date(got.value).toISOString().slice(5, 16) : got.error
+    }
+    // Tue 1 Sep at 10:00 its class is over; Thu 3 and Tue 8, 9:00 to 9:50 in Denver
+    expect(of(after(1))).toBe('09-03T15:50')
+    expect(of(after(2))).toBe('09-08T15:50')
+    expect(of(after(1, { minuteOfDay: 0 }))).toBe('09-01T15:50')
+    expect(of(after(2, { at: 'end-of-day' }))).toBe('09-09T06:00')
+    // a lost meeting does not count; another class has its own
+    expect(of(after(1), ground([2, 4], ['2026-09-03']))).toBe('09-08T15:50')
+    expect(of(after(1), ground([3]))).toBe('09-02T15:50')
+    expect(of(after(6))).toEqual({ code: 'availability/no-more-meetings', field: 'due', wanted: 6, left: 5 })
   })
 })

@@ -12,11 +12,21 @@ export interface Anchor {
   readonly at: 'class-start' | 'class-end' | 'end-of-day' | { readonly minuteOfDay: number }
 }
 
+/** The `count`-th meeting (1 or more) of each class that begins after a moment of its own day and time. */
+export interface MeetingAfter {
+  readonly kind: 'meeting'
+  readonly on: IsoDay
+  readonly minuteOfDay: number
+  readonly count: number
+  readonly at: Anchor['at']
+}
+
 export type Moment =
   | Anchor
   /** A whole day: as a start its 00:00, as an end the following 00:00. */
   | { readonly kind: 'day'; readonly on: IsoDay }
   | { readonly kind: 'time'; readonly on: IsoDay; readonly minuteOfDay: number }
+  | MeetingAfter
 
 export const WINDOW_FIELDS = ['listed', 'opens', 'due', 'closes', 'putAway'] as const
 export type WindowField = (typeof WINDOW_FIELDS)[number]

@@ -84,6 +84,7 @@ function movedWindow(
 
 function movedMoment(moment: Moment, by: number, ground: ShiftGround | undefined): Moment | undefined {
   if (moment.kind === 'anchor') return movedAnchor(moment, by, ground)
+  if (moment.kind === 'meeting' && moment.count + by >= 1) return { ...moment, count: moment.count + by }
   const on = ground ? dayByMeetings(moment.on, by, ground.meetings) : null
   return on === null ? undefined : { ...moment, on }
 }

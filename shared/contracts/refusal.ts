@@ -144,6 +144,7 @@ export const STATUS_OF = {
   'audience/bad-rows': 422,
   'audience/sign-in-taken': 409,
   'availability/anchor-past-year': 422,
+  'availability/no-more-meetings': 422,
   'availability/lesson-not-laid-out': 422,
   'availability/out-of-order': 422,
   'availability/no-layout': 422,

@@ -14,6 +14,7 @@ import type { Makers } from './makers'
 /** Windows, attempt rules, targets, and what comes of them. */
 export function workShapes(m: Makers) {
   const minuteOfDay = m.whole(0, 1440)
+  const place = z.union([z.enum(['class-start', 'class-end', 'end-of-day']), m.object({ minuteOfDay })])
   const moment = z.discriminatedUnion('kind', [
     m.object({
       kind: z.literal('anchor'),
@@ -21,10 +22,11 @@ export function workShapes(m: Makers) {
       edge: z.enum(['first', 'last']),
       offset: m.whole(-400, 400),
       step: z.enum(['meetings', 'days']),
-      at: z.union([z.enum(['class-start', 'class-end', 'end-of-day']), m.object({ minuteOfDay })]),
+      at: place,
     }),
     m.object({ kind: z.literal('day'), on: day }),
     m.object({ kind: z.literal('time'), on: day, minuteOfDay }),
+    m.object({ kind: z.literal('meeting'), on: day, minuteOfDay, count: m.whole(1, 400), at: place }),
   ]) satisfies z.ZodType<Moment>
   const window = m.object({
     listed: moment.nullable(),

@@ -25,7 +25,8 @@ export type DayReader = (text: string, today: IsoDay) => FoundDay | null
  */
 export function readDay(text: string, context: DayContext, read: DayReader | null): IsoDay | null {
   const typed = text.trim().toLowerCase()
-  const on = parseIsoDay(typed) ?? steps(typed, context) ?? plain(typed, context, read)
+  const on =
+    parseIsoDay(typed) ?? steps(typed, context) ?? digits(typed, context) ?? plain(typed, context, read)
   return on !== null && isWithin(on, context) ? on : null
 }
 
@@ -44,9 +45,27 @@ function steps(text: string, { today, meetings }: DayContext): IsoDay | null {
   return later[count - 1] ?? null
 }
 
+/** '28.10.' with points is day and month, as is '28/10', which can be nothing else. */
+function digits(text: string, context: DayContext): IsoDay | null {
+  const parts = /^(\d{1,2})([./])(\d{1,2})(?:\2(\d{4}|\d{2})?)?$/.exec(text)
+  if (!parts) return null
+  const [, first, sign, second, written] = parts
+  const [day, month] = [Number(first), Number(second)]
+  if (sign === '/' && day <= 12) return null
+  const year = written === undefined ? null : Number(written) + (written.length === 2 ? 2000 : 0)
+  return nearest(
+    { year: year ?? Number(context.today.slice(0, 4)), month, day, isYearSure: year !== null },
+    context,
+  )
+}
+
 function plain(text: string, context: DayContext, read: DayReader | null): IsoDay | null {
   const found = read?.(text, context.today)
-  if (!found) return null
+  return found ? nearest(found, context) : null
+}
+
+/** The day itself, or, where its year is not sure, the nearest one within the limits. */
+function nearest(found: FoundDay, context: DayContext): IsoDay | null {
   const years = found.isYearSure ? [found.year] : [found.year - 1, found.year, found.year + 1]
   const days = years
     .flatMap((year) => parseIsoDay(isoText(year, found.month, found.day)) ?? [])

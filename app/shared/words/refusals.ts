@@ -155,6 +155,11 @@ function ofAvailability(r: AvailabilityRefusal, { lesson = () => 'this lesson' }
         `${lesson(r.lessonId)} lies outside the school year. Choose a smaller step ` +
         'or a date.'
       )
+    case 'availability/no-more-meetings':
+      return (
+        `${field}: the class has only ${count(r.left, 'meeting')} left after that day, not ${r.wanted}. ` +
+        'Choose fewer, or a date.'
+      )
     case 'availability/lesson-not-laid-out':
       return `${field}: ${lesson(r.lessonId)} has no meeting in this class's layout. Choose another lesson or a date.`
     case 'availability/out-of-order':

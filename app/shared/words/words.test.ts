@@ -252,6 +252,8 @@ describe('refusals', () => {
     lessonId: 'a',
     offset: 1,
     meetings: 3,
+    wanted: 6,
+    left: 5,
     before: 'opens',
     firstOn: '2026-01-01',
     lastOn: '2026-01-01',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
-import type { Moment, WindowField } from '#core/availability'
+import type { Moment, Window, WindowField, WindowSpec } from '#core/availability'
 import { ABSENT_WORDS, sayMomentSpec } from '../words/moments'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
@@ -19,10 +19,13 @@ const props = defineProps<{
   bad?: boolean
   /** Whose meetings the month marks. */
   classId?: ClassId | null
+  /** The window of which it is a moment, and how that comes out where it does so alike for all. */
+  window: WindowSpec
+  comesOut: Window | null
+  now: Instant
 }>()
 const moment = defineModel<Moment | null | undefined>({ required: true })
-const lessonName = (id: string) =>
-  props.lessons.find((l) => l.value === id)?.label.split(' ')[0] ?? 'a lesson'
+const lessonName = (id: string) => props.lessons.find((l) => l.value === id)?.number ?? 'a lesson'
 </script>
 
 <template>
@@ -50,6 +53,9 @@ const lessonName = (id: string) =>
         :today="today"
         :inherits="inherits"
         :class-id="classId ?? null"
+        :window="window"
+        :comes-out="comesOut"
+        :now="now"
         @done="close"
     /></template>
   </UPopover>

@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { addDays } from '#core/base'
-import type { ClassId, IsoDay, LessonId } from '#core/base'
-import type { Anchor, Moment, WindowField } from '#core/availability'
+import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
+import type { Anchor, Moment, Window, WindowField, WindowSpec } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
 import ClockField from '~/shared/fields/ClockField.vue'
 import DayField from '~/shared/fields/DayField.vue'
 import { marksOf } from '~/shared/fields/marks'
 import { useDesk } from '~/places/pace'
+import { zoneNamed } from '~/shared/words/times'
+import { countingIn } from '../momentReading'
 import TypedMoment from './TypedMoment.vue'
 
 export interface LessonChoice {
   readonly label: string
   readonly value: LessonId
+  readonly number: string
+  /** The title of its unit. */
+  readonly unit: string
 }
 const props = defineProps<{
   field: WindowField
@@ -22,12 +27,16 @@ const props = defineProps<{
   inherits?: boolean
   /** Whose meetings the month marks. */
   classId?: ClassId | null
+  /** The window of which it is a moment, and how that comes out where it does so alike for all. */
+  window: WindowSpec
+  comesOut: Window | null
+  now: Instant
 }>()
 /** undefined: as for everyone (only where `inherits`); null: absent. */
 const moment = defineModel<Moment | null | undefined>({ required: true })
 
 const ends = computed(() => props.field === 'due' || props.field === 'closes' || props.field === 'putAway')
-type Way = 'inherit' | 'none' | 'anchor' | 'day' | 'time'
+type Way = 'inherit' | 'none' | Moment['kind']
 const way = computed<Way>({
   get: () => (moment.value === undefined ? 'inherit' : moment.value === null ? 'none' : moment.value.kind),
   set: (next) => {
@@ -35,6 +44,13 @@ const way = computed<Way>({
     if (next === 'inherit') moment.value = undefined
     else if (next === 'none') moment.value = null
     else if (next === 'day') moment.value = { kind: 'day', on }
+    else if (next === 'meeting')
+      moment.value = {
+        kind: 'meeting',
+        ...counting.value.from,
+        count: ends.value ? 2 : 1,
+        at: ends.value ? 'class-end' : 'class-start',
+      }
     else if (next === 'time') moment.value = { kind: 'time', on, minuteOfDay: ends.value ? 16 * 60 : 8 * 60 }
     else if (props.lessons[0])
       moment.value = {
@@ -50,13 +66,27 @@ const way = computed<Way>({
 const ways = computed(() => [
   ...(props.inherits ? [{ label: 'As for everyone', value: 'inherit' }] : []),
   ...(props.lessons.length ? [{ label: 'At a lesson', value: 'anchor' }] : []),
+  { label: 'In some meetings', value: 'meeting' },
   { label: 'A whole day', value: 'day' },
   { label: 'A day and time', value: 'time' },
   { label: ABSENT_WORDS[props.field].replace(/^./, (c) => c.toUpperCase()), value: 'none' },
 ])
 const anchor = computed(() => (moment.value?.kind === 'anchor' ? moment.value : null))
+/** The moment as its kind. */
+const counted = computed(() => (moment.value?.kind === 'meeting' ? moment.value : null))
+const dated = computed(() =>
+  moment.value?.kind === 'day' || moment.value?.kind === 'time' ? moment.value : null,
+)
 const patch = (part: Partial<Anchor>) => {
   if (anchor.value) moment.value = { ...anchor.value, ...part }
+}
+function setCount(count: number): void {
+  if (moment.value?.kind === 'meeting')
+    moment.value = { ...moment.value, count: Math.max(1, Math.trunc(count) || 1) }
+}
+function setPlace(at: Anchor['at']): void {
+  const m = moment.value
+  if (m?.kind === 'anchor' || m?.kind === 'meeting') moment.value = { ...m, at }
 }
 const AT = [
   { label: 'class start', value: 'class-start' },
@@ -64,9 +94,11 @@ const AT = [
   { label: 'end of the day', value: 'end-of-day' },
   { label: 'a time', value: 'time' },
 ]
-const at = computed(() =>
-  anchor.value && typeof anchor.value.at === 'object' ? 'time' : (anchor.value?.at as string),
-)
+const place = computed(() => {
+  const m = moment.value
+  return m?.kind === 'anchor' || m?.kind === 'meeting' ? m.at : null
+})
+const at = computed(() => (typeof place.value === 'object' ? 'time' : place.value))
 function setDate(on: IsoDay | '' | null | undefined): void {
   const m = moment.value
   if (on && m && m.kind !== 'anchor') moment.value = { ...m, on }
@@ -86,13 +118,20 @@ function take(next: Moment | null): void {
 function putBack(): void {
   moment.value = before
 }
-const named = computed(() =>
-  props.lessons.map(({ value, label }) => ({ id: value, number: label.split(' ')[0] ?? '' })),
+const named = computed(() => props.lessons.map(({ value, number, unit }) => ({ id: value, number, unit })))
+const counting = computed(() =>
+  countingIn(props.window, {
+    now: props.now,
+    zone: zoneNamed(desk.zone),
+    resolved: props.comesOut,
+    own: anchor.value?.lessonId ?? null,
+  }),
 )
 /** One meeting, or day, later or earlier. */
 function step(by: 1 | -1): void {
   const m = moment.value
   if (m?.kind === 'anchor') patch({ offset: m.offset + by })
+  else if (m?.kind === 'meeting') setCount(m.count + by)
   else if (m) moment.value = { ...m, on: addDays(m.on, by) }
 }
 /** The month marks the meetings of the class that is meant. */
@@ -107,7 +146,7 @@ const marks = computed(() => {
     <TypedMoment
       :field="field"
       :lessons="named"
-      :current="anchor?.lessonId ?? start"
+      :counting="counting"
       :today="today"
       :min="desk.year?.firstOn"
       :max="desk.year?.lastOn"
@@ -150,29 +189,54 @@ const marks = computed(() => {
           @update:model-value="patch({ step: $event as 'meetings' | 'days' })"
         />
       </div>
+    </template>
+    <template v-if="counted">
+      <div class="flex gap-1.5 items-center">
+        <UInput
+          :model-value="counted.count"
+          type="number"
+          min="1"
+          class="w-20"
+          aria-label="How many meetings"
+          @update:model-value="setCount(Number($event))"
+        />
+        <span>{{ counted.count === 1 ? 'meeting' : 'meetings' }} after</span>
+        <DayField
+          :model-value="counted.on"
+          label="Counted from"
+          name="counted-from"
+          :today="today"
+          :marks="marks"
+          class="flex-1"
+          @update:model-value="setDate"
+        />
+      </div>
+    </template>
+    <template v-if="place !== null">
       <div class="flex gap-1.5">
         <USelect
           :model-value="at"
           :items="AT"
           class="flex-1"
           aria-label="At"
-          @update:model-value="
-            patch({ at: $event === 'time' ? { minuteOfDay: 960 } : ($event as 'class-start') })
-          "
+          @update:model-value="setPlace($event === 'time' ? { minuteOfDay: 960 } : ($event as 'class-start'))"
         />
         <ClockField
-          v-if="typeof anchor.at === 'object'"
+          v-if="typeof place === 'object'"
           class="w-28"
-          :model-value="anchor.at.minuteOfDay"
+          :model-value="place.minuteOfDay"
           label="Time"
-          @update:model-value="patch({ at: { minuteOfDay: $event ?? 960 } })"
+          @update:model-value="setPlace({ minuteOfDay: $event ?? 960 })"
         />
       </div>
-      <p class="said">Each class gets its own moment, and it moves when the plan moves.</p>
+      <p class="said">
+        Each class gets its own moment, and it moves when
+        {{ anchor ? 'the plan moves' : 'a meeting is lost' }}.
+      </p>
     </template>
-    <div v-else-if="moment" class="flex gap-1.5">
+    <div v-if="dated" class="flex gap-1.5">
       <DayField
-        :model-value="moment.kind === 'anchor' ? null : moment.on"
+        :model-value="dated.on"
         label="Date"
         name="moment-on"
         :today="today"
@@ -181,8 +245,8 @@ const marks = computed(() => {
         @update:model-value="setDate"
       />
       <ClockField
-        v-if="moment.kind === 'time'"
-        :model-value="moment.minuteOfDay"
+        v-if="dated.kind === 'time'"
+        :model-value="dated.minuteOfDay"
         label="Time"
         class="w-28"
         @update:model-value="setTime"

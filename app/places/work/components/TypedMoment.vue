@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import type { IsoDay, LessonId } from '#core/base'
-import type { Moment, NamedLesson, WindowField } from '#core/availability'
+import type { IsoDay } from '#core/base'
+import type { Moment, NamedLesson, ReadingContext, WindowField } from '#core/availability'
 import type { DayReader } from '~/shared/fields/dayReading'
 import { readTypedMoment } from '../momentReading'
 import { sayMomentSpec } from '../words/moments'
@@ -10,7 +10,8 @@ import { sayMomentSpec } from '../words/moments'
 const props = defineProps<{
   field: WindowField
   lessons: readonly NamedLesson[]
-  current: LessonId | null
+  /** From where steps count, and the lesson that is meant. */
+  counting: Pick<ReadingContext, 'current' | 'from' | 'now' | 'due'>
   today: IsoDay
   min?: IsoDay
   max?: IsoDay
@@ -24,7 +25,9 @@ async function prepare(): Promise<void> {
   reader.value ??= (await import('~/shared/fields/plainDays')).readPlainDay
 }
 const read = computed(() =>
-  text.value.trim() === '' ? undefined : readTypedMoment(text.value, props, reader.value),
+  text.value.trim() === ''
+    ? undefined
+    : readTypedMoment(text.value, { ...props, ...props.counting }, reader.value),
 )
 const nameOf = (id: string) => props.lessons.find((l) => l.id === id)?.number ?? 'a lesson'
 const understood = computed(() => {

@@ -81,6 +81,11 @@ const scale = computed(() =>
     props.now,
   ),
 )
+/** How the window comes out, where there is one class only. */
+const alike = computed(() => {
+  const [only, ...others] = props.preview?.classes ?? []
+  return others.length === 0 ? (only?.window ?? null) : null
+})
 /** A row's own moments, to be put into others. */
 const copied = ref<Partial<WindowSpec> | null>(null)
 function paste(at: number): void {
@@ -147,6 +152,9 @@ function remove(at: number): void {
                 :today="today"
                 :zone="zone"
                 :class-id="preview?.classes[0]?.classId ?? null"
+                :window="draft.window"
+                :comes-out="alike"
+                :now="now"
                 @update:model-value="setBase(f, $event)"
               />
             </td>
@@ -161,6 +169,7 @@ function remove(at: number): void {
             :start="start"
             :today="today"
             :zone="zone"
+            :base="draft.window"
             :inert="isPart && !isOwn(r.target)"
             :scale="scale"
             :from="from"

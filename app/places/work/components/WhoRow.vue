@@ -34,6 +34,8 @@ const props = defineProps<{
   today: IsoDay
   zone: string
   inert: boolean
+  /** What everyone has. */
+  base: WindowSpec
   scale: Scale
   /** When what has no opening opens. */
   from: Instant
@@ -93,6 +95,9 @@ const meetings = computed(
         :resolved="of.window ? of.window[f] : undefined"
         :bad="isBad(f)"
         :class-id="seen?.classId ?? null"
+        :window="{ ...base, ...of.overrides.window }"
+        :comes-out="of.window"
+        :now="now"
         @update:model-value="$emit('set', f, $event)"
       />
     </td>

@@ -72,7 +72,14 @@ const lessons = computed<LessonChoice[]>(() => {
   )
   return desk.plans
     .filter((p) => planIds.has(p.id))
-    .flatMap((p) => p.lessons.map((l) => ({ label: `${l.number} ${l.title}`, value: l.id })))
+    .flatMap((p) =>
+      p.lessons.map((l) => ({
+        label: `${l.number} ${l.title}`.trim(),
+        value: l.id,
+        number: l.number,
+        unit: p.units.find((u) => u.id === l.unitId)?.title ?? '',
+      })),
+    )
 })
 const start = computed(
   () =>

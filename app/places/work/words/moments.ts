@@ -1,5 +1,5 @@
 import { assertNever } from '#core/base'
-import type { Moment, WindowField, WindowSpan, WorkState } from '#core/availability'
+import type { Anchor, Moment, WindowField, WindowSpan, WorkState } from '#core/availability'
 import type { Level } from '#core/audience'
 import { count } from '~/shared/words/numbers'
 import { sayDay, sayMinute } from '~/shared/words/times'
@@ -32,18 +32,28 @@ export function sayMomentSpec(
           : moment.step === 'days'
             ? ` ${moment.offset > 0 ? '+' : '−'} ${count(Math.abs(moment.offset), 'day')}`
             : ` ${moment.offset > 0 ? '+' : '−'} ${Math.abs(moment.offset)}`
-      const at =
-        moment.at === 'class-start'
-          ? 'class start'
-          : moment.at === 'class-end'
-            ? 'class end'
-            : moment.at === 'end-of-day'
-              ? 'end of day'
-              : sayMinute(moment.at.minuteOfDay)
-      return `${moment.edge} meeting of ${lesson(moment.lessonId)}${step}, ${at}`
+      return `${moment.edge} meeting of ${lesson(moment.lessonId)}${step}, ${sayPlace(moment.at)}`
+    }
+    case 'meeting': {
+      const from = sayDay(moment.on)
+      const which = moment.count === 1 ? 'next meeting' : count(moment.count, 'meeting')
+      return `${which} after ${from}, ${sayPlace(moment.at)}`
     }
     default:
       return assertNever(moment)
+  }
+}
+
+function sayPlace(at: Anchor['at']): string {
+  switch (at) {
+    case 'class-start':
+      return 'class start'
+    case 'class-end':
+      return 'class end'
+    case 'end-of-day':
+      return 'end of day'
+    default:
+      return sayMinute(at.minuteOfDay)
   }
 }
 
