@@ -14,6 +14,8 @@ export interface Roster {
   readonly groups: ReadonlyMap<GroupId, readonly UserId[]>
   /** When somebody joined, where it is known. */
   readonly joinedAt?: ReadonlyMap<ClassId, ReadonlyMap<UserId, Instant>>
+  /** From when on a learner's work in a class counts, where it is known: their start line. */
+  readonly startsAt?: ReadonlyMap<ClassId, ReadonlyMap<UserId, Instant>>
 }
 
 /** How one learner is reached. `classIds` are the learner's classes in the roster that set the dates. */

@@ -38,15 +38,25 @@ export function checkDraft(
   if (fault) return refuse({ code: 'attempts/bad-rules', field: fault })
   const { link } = draft.about
   if (link !== '' && !isMeetingLink(link)) return refuse({ code: 'work/bad-link', field: 'about' })
-  if (draft.targets.length === 0) return refuse({ code: 'audience/nobody-chosen', field: 'targets' })
+  const people = faultInTargets(draft, recipients, stands)
+  return people ? refuse(people) : ok(draft)
+}
+
+/** What is wrong with the people a draft names; null: nothing. */
+export function faultInTargets(
+  draft: Pick<Draft, 'targets' | 'exceptIds'>,
+  recipients: Recipients,
+  stands: Pick<Draft, 'targets' | 'exceptIds'> | null,
+): AudienceRefusal | null {
+  if (draft.targets.length === 0) return { code: 'audience/nobody-chosen', field: 'targets' }
   const twice = targetNamedTwice(draft.targets.map((t) => t.target))
-  if (twice !== null) return refuse({ code: 'audience/same-target-twice', field: 'targets', id: twice })
+  if (twice !== null) return { code: 'audience/same-target-twice', field: 'targets', id: twice }
   const known = new Set(stands?.targets.map((t) => idOf(t.target)))
   const unknown = draft.targets.map((t) => t.target).find((t) => !known.has(idOf(t)) && !isOwn(t, recipients))
-  if (unknown) return refuse({ code: 'audience/unknown-target', field: 'targets', id: idOf(unknown) })
+  if (unknown) return { code: 'audience/unknown-target', field: 'targets', id: idOf(unknown) }
   const exception = badException(draft.exceptIds, recipients, new Set(stands?.exceptIds))
-  if (exception !== null) return refuse({ code: 'audience/bad-exception', field: 'exceptIds', id: exception })
-  return ok(draft)
+  if (exception !== null) return { code: 'audience/bad-exception', field: 'exceptIds', id: exception }
+  return null
 }
 
 /** An exception named twice, or a learner who is not the assigner's. */

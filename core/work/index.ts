@@ -19,7 +19,7 @@ export {
 export type { WorkAct, WorkBeforeAndAfter, WorkCommand, WorkSetting, WorkStep, WorksCommand } from './command'
 export { mayHandFiles } from './handingFiles'
 export type { MyFile } from './handingFiles'
-export { checkDraft } from './checkDraft'
+export { checkDraft, faultInTargets } from './checkDraft'
 export type { Recipients } from './checkDraft'
 export { changesAfter, concerns, notThere, whyOf } from './lens'
 export type { Change, LensLearner, NotThere, Why } from './lens'
@@ -43,6 +43,7 @@ export type { Preset } from './presets'
 export type { WorkRefusal } from './refusals'
 export {
   anchoredLessons,
+  awaitsNewcomers,
   classWindow,
   namedClasses,
   resolveWork,

@@ -10,7 +10,14 @@ import type { Assignment } from './types'
 const [room, ann] = [ids.class('a'), ids.user('ann')]
 const group = asId<GroupId>('g')
 const joinedAt = new Map([[room, at('09-05T00:00')]])
-const learner = { id: ann, classIds: [room], groupIds: [], queued: new Set<AssignmentId>(), joinedAt }
+const learner = {
+  id: ann,
+  classIds: [room],
+  groupIds: [],
+  queued: new Set<AssignmentId>(),
+  joinedAt,
+  startsAt: joinedAt,
+}
 const work = (part: Partial<Assignment> = {}): Assignment => ({
   id: ids.work('w'),
   schoolId: asId('school'),

@@ -3,6 +3,7 @@ import { WINDOW_FIELDS, windowState } from '../availability'
 import type { LearnerTerms, WindowField } from '../availability'
 import { groupBy } from '../base'
 import type { AssignmentId, ClassId, GroupId, Instant, UserId } from '../base'
+import { namedClasses } from './resolve'
 import type { Assignment, LearnerWork, WorkBecause } from './types'
 
 /** Why somebody does not see a piece of work. */
@@ -18,6 +19,8 @@ export type NotThere =
   | { readonly code: 'queued' }
   /** They joined the class when it had gone out, and newcomers do not get it. */
   | { readonly code: 'joined-later'; readonly at: Instant }
+  /** It was over before their start line in the class. */
+  | { readonly code: 'before-start'; readonly at: Instant }
   /** It goes to groups or learners that they are not among. */
   | { readonly code: 'not-chosen' }
   | { readonly code: 'not-listed'; readonly at: Instant }
@@ -32,6 +35,8 @@ export interface LensLearner {
   readonly queued: ReadonlySet<AssignmentId>
   /** When they joined each of their classes. */
   readonly joinedAt: ReadonlyMap<ClassId, Instant>
+  /** Their start lines. */
+  readonly startsAt: ReadonlyMap<ClassId, Instant>
 }
 
 /**
@@ -71,17 +76,15 @@ function notReached(work: Assignment, learner: LensLearner): NotThere {
   if (learner.queued.has(work.id)) return { code: 'queued' }
   if (work.exceptIds.includes(learner.id)) return { code: 'excepted' }
   if (learner.classIds.some((c) => work.notFor.includes(c))) return { code: 'class-waits' }
-  const joinedAt = joinedTooLate(work, learner)
-  return joinedAt === null ? { code: 'not-chosen' } : { code: 'joined-later', at: joinedAt }
-}
-
-/** When a learner joined a class that has the work, if that was too late for it. */
-function joinedTooLate(work: Assignment, { classIds, joinedAt }: LensLearner): Instant | null {
-  const { newcomers, publishedAt, targets } = work
-  if (newcomers || publishedAt === null) return null
-  const named = new Set(targets.flatMap(({ target: t }) => (t.kind === 'class' ? [t.classId] : [])))
-  const joined = classIds.filter((c) => named.has(c)).flatMap((c) => joinedAt.get(c) ?? [])
-  return joined.find((at) => at > publishedAt) ?? null
+  const { publishedAt, newcomers } = work
+  if (publishedAt === null) return { code: 'not-chosen' }
+  const named = learner.classIds.filter((id) => namedClasses(work).includes(id))
+  const later = (since: ReadonlyMap<ClassId, Instant>) =>
+    named.flatMap((id) => since.get(id) ?? []).find((at) => at > publishedAt)
+  const joinedAt = newcomers ? undefined : later(learner.joinedAt)
+  if (joinedAt !== undefined) return { code: 'joined-later', at: joinedAt }
+  const startsAt = later(learner.startsAt)
+  return startsAt === undefined ? { code: 'not-chosen' } : { code: 'before-start', at: startsAt }
 }
 
 /** A moment at which what a learner may do changes. */

@@ -66,6 +66,7 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
       const resolved = resolve(one, people.get(learnerId)?.accommodation ?? NO_ACCOMMODATION)
       if (resolved.ok) {
         const { classId, terms, because } = resolved.value
+        if (isBeforeStart(one, { classId, terms }, roster)) continue
         const more = given.overrides.learners.get(learnerId)?.moreTries
         for (const pieceId of pieceIds) {
           const { rules, version, because: ofOwn } = own(one, pieceId, classId)
@@ -78,7 +79,47 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
       problems.set(`${classId} ${JSON.stringify(resolved.error)}`, { classId, refusal: resolved.error })
     }
   }
+  for (const [classId, refusal] of faultsInEmpty(work, around, reached))
+    problems.set(`${classId} ${JSON.stringify(refusal)}`, { classId, refusal })
   return { reached, rows, problems: [...problems.values()] }
+}
+
+/** Whether work of the whole class was over before a learner's start line: it is none of theirs. */
+function isBeforeStart(
+  { byName, groupIds, learnerId }: Reached,
+  { classId, terms }: Pick<LearnerWork, 'classId' | 'terms'>,
+  { startsAt }: Roster,
+): boolean {
+  const start = startsAt?.get(classId)?.get(learnerId)
+  const ends = terms.closes ?? terms.due
+  return !byName && groupIds.length === 0 && start !== undefined && ends !== null && ends <= start
+}
+
+/**
+ * Whether nobody needs to have it yet: whoever joins one of its classes gets it, so that a year can be set up before
+ * its learners are known.
+ */
+export function awaitsNewcomers({ targets, newcomers = true, notFor = [] }: Resolvable): boolean {
+  return newcomers && namedClasses({ targets }).some((id) => !notFor.includes(id))
+}
+
+/** What cannot stand in classes that nobody is in yet. */
+function faultsInEmpty(
+  work: Resolvable,
+  { grounds }: Surroundings,
+  reached: readonly Reached[],
+): readonly (readonly [ClassId, AvailabilityRefusal])[] {
+  const { notFor = [] } = work
+  const peopled = new Set(reached.flatMap((r) => r.classIds))
+  return namedClasses(work).flatMap((classId): readonly (readonly [ClassId, AvailabilityRefusal])[] => {
+    const ground = grounds.get(classId)
+    if (!ground || peopled.has(classId) || notFor.includes(classId)) return []
+    for (const spec of windowsOfClass(work, classId)) {
+      const window = resolveWindow(spec, ground)
+      if (!window.ok) return [[classId, window.error]]
+    }
+    return []
+  })
 }
 
 /** What of a piece is a learner's own besides moments and limits: rules, and the version. */

@@ -83,6 +83,7 @@ export {
   enrol,
   learnersOf,
   leaveClass,
+  setStart,
   removeOldSessions,
   removeSession,
   removeSessionsOf,

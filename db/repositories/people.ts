@@ -30,6 +30,8 @@ export interface Person {
   readonly accommodation: Accommodation
   readonly grade: number | null
   readonly joinedAt: Instant
+  /** Their start line in the class: from when on its work counts for them. */
+  readonly startsAt: Instant
 }
 type Row = typeof users.$inferSelect
 
@@ -142,12 +144,17 @@ export async function learnersOf(
   const out = new Map<ClassId, Person[]>(classIds.map((id) => [id, []]))
   if (classIds.length === 0) return out
   const rows = await tx
-    .select({ classId: enrolments.classId, joinedAt: enrolments.joinedAt, user: users })
+    .select({
+      classId: enrolments.classId,
+      joinedAt: enrolments.joinedAt,
+      startsAt: enrolments.startsAt,
+      user: users,
+    })
     .from(enrolments)
     .innerJoin(users, eq(users.id, enrolments.learnerId))
     .where(and(inArray(enrolments.classId, [...classIds]), isNull(enrolments.leftAt)))
     .orderBy(asc(users.name))
-  for (const { classId, joinedAt, user } of rows) {
+  for (const { classId, joinedAt, startsAt, user } of rows) {
     const { id, name, signIn, passwordHash, accommodation, grade } = toUser(user)
     out.get(classId)?.push({
       id,
@@ -157,6 +164,7 @@ export async function learnersOf(
       accommodation,
       grade,
       joinedAt: joinedAt as Instant,
+      startsAt: (startsAt ?? joinedAt) as Instant,
     })
   }
   return out
@@ -174,6 +182,21 @@ export async function enrol(
     .insert(enrolments)
     .values(learnerIds.map((learnerId) => ({ classId, learnerId, joinedAt, leftAt: null })))
     .onConflictDoUpdate({ target: [enrolments.classId, enrolments.learnerId], set: { leftAt: null } })
+}
+
+/** Sets a learner's start line in a class; null: when they joined. */
+export async function setStart(
+  tx: Connection,
+  {
+    classId,
+    learnerId,
+    startsAt,
+  }: { readonly classId: ClassId; readonly learnerId: UserId; readonly startsAt: Instant | null },
+): Promise<void> {
+  await tx
+    .update(enrolments)
+    .set({ startsAt })
+    .where(and(eq(enrolments.classId, classId), eq(enrolments.learnerId, learnerId)))
 }
 
 /** Takes a learner out of a class and its groups; what they did there is kept. */

@@ -71,6 +71,8 @@ export const enrolments = sqliteTable(
       .notNull()
       .references(() => users.id),
     joinedAt: integer().notNull(),
+    /** Their start line, where it is not when they joined. */
+    startsAt: integer(),
     leftAt: integer(),
   },
   (t) => [primaryKey({ columns: [t.classId, t.learnerId] }), index('enrolments_by_learner').on(t.learnerId)],

@@ -9,6 +9,7 @@ import type {
   ItemId,
   PieceId,
   UserId,
+  ResourceId,
 } from '#core/base'
 import type { AnswerToScore, Cell, ItemFigures, KeptComment } from '#core/evidence'
 import type { Item, KeptFile } from '#core/library'
@@ -147,6 +148,7 @@ export interface FileHandedIn extends KeptFile {
 export interface PieceFigures {
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
+  readonly resourceId: ResourceId
   readonly title: string
   /** Of an assignment with several pieces; else null. */
   readonly pieceTitle: string | null

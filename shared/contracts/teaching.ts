@@ -107,6 +107,8 @@ export interface LearnerRow {
   readonly groupIds: readonly GroupId[]
   readonly accommodation: Accommodation
   readonly grade: number | null
+  /** Their start line: work that was over before is none of theirs. */
+  readonly startsOn: IsoDay
 }
 export interface ClassPage {
   readonly id: ClassId
@@ -198,7 +200,7 @@ export const GradeLearners = contract<{ readonly learners: number }>()({
   params: ofClass,
   body: z.strictObject({ learnerIds: WIRE.list(id<UserId>(), 400), grade: grade.nullable() }),
 })
-/** What holds of a learner in all work; a grade that is absent stays. */
+/** What holds of a learner in all work; a grade or a start line that is absent stays. */
 export const SetAccommodation = contract<{ readonly done: true }>()({
   for: 'teacher',
   method: 'POST',
@@ -210,6 +212,8 @@ export const SetAccommodation = contract<{ readonly done: true }>()({
     extraAttempts: z.number().int().min(0).max(20),
     extraDays: z.number().int().min(0).max(60),
     grade: grade.nullable().optional(),
+    /** Their start line in the class. */
+    startsOn: day.optional(),
   }),
 })
 

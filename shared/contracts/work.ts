@@ -58,6 +58,8 @@ export interface Preview {
   readonly from: Instant
   readonly classes: readonly ClassPreview[]
   readonly who: readonly WhoGetsWhat[]
+  /** Whoever joins one of its classes gets it, so that it can go out before anybody has it. */
+  readonly awaitsNewcomers: boolean
   /** The school's trails, from least support to most. */
   readonly trails: readonly Trail[]
   readonly targetCounts: readonly number[]

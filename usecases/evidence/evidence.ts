@@ -178,6 +178,7 @@ export async function showItems(
   return ok({
     assignmentId: record.id,
     pieceId: piece.id,
+    resourceId: piece.resourceId,
     title: record.title,
     pieceTitle: record.pieces.length > 1 ? resource.title : null,
     className: ofClass?.value.name ?? null,

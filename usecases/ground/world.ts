@@ -65,6 +65,7 @@ async function load(
     classes: new Map([...learners].map(([id, list]) => [id, list.map((p) => p.id)])),
     groups: new Map(groups.map((g) => [g.id, g.learnerIds.filter((l) => people.has(l))])),
     joinedAt: new Map([...learners].map(([id, list]) => [id, new Map(list.map((p) => [p.id, p.joinedAt]))])),
+    startsAt: new Map([...learners].map(([id, list]) => [id, new Map(list.map((p) => [p.id, p.startsAt]))])),
   }
   const grounds = new Map([...classes].map(([id, c]) => [id, c.ground]))
   const versions = await versionsIn(tx, records)

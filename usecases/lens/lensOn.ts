@@ -16,6 +16,8 @@ export interface OnLearner {
   readonly look: Look
   /** When they joined each of the classes in view. */
   readonly joinedAt: ReadonlyMap<ClassId, Instant>
+  /** Their start lines there. */
+  readonly startsAt: ReadonlyMap<ClassId, Instant>
 }
 
 /** A learner of one of the actor's classes, as of an instant; everybody else is not found. */
@@ -31,10 +33,17 @@ export async function lensOn(
   const person = [...rosters.values()].flat().find((p) => p.id === of.learnerId)
   if (!person) return refuse({ code: 'access/not-found', what: 'learner' })
   const shows: Look['shows'] = (w) => ids.has(w.classId) && (w.publishedAt === null || w.publishedAt <= of.at)
-  const joinedAt = new Map(
-    [...rosters].flatMap(([classId, list]) =>
-      list.filter((p) => p.id === of.learnerId).map((p) => [classId, p.joinedAt] as const),
-    ),
+  const own = [...rosters].flatMap(([classId, list]) =>
+    list.filter((p) => p.id === of.learnerId).map((p) => ({ classId, ...p })),
   )
-  return ok({ person, classes, hidden: theirs.length - classes.length, look: { ...of, shows }, joinedAt })
+  const joinedAt = new Map(own.map((p) => [p.classId, p.joinedAt]))
+  const startsAt = new Map(own.map((p) => [p.classId, p.startsAt]))
+  return ok({
+    person,
+    classes,
+    hidden: theirs.length - classes.length,
+    look: { ...of, shows },
+    joinedAt,
+    startsAt,
+  })
 }

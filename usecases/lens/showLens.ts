@@ -94,14 +94,14 @@ export async function showLensPiece(
 
 async function rowsFor(
   tx: Connection,
-  { person, classes, joinedAt }: OnLearner,
+  { person, classes, joinedAt, startsAt }: OnLearner,
   groups: readonly GroupRecord[],
   at: Instant,
 ): Promise<readonly LensRow[]> {
   const classIds = classes.map((c) => c.id)
   const groupIds = groups.filter((g) => g.learnerIds.includes(person.id)).map((g) => g.id)
   const queued = new Set((await queueOfLearners(tx, [person.id])).map((q) => q.assignmentId))
-  const learner: LensLearner = { id: person.id, classIds, groupIds, joinedAt, queued }
+  const learner: LensLearner = { id: person.id, classIds, groupIds, joinedAt, startsAt, queued }
   const near = await assignmentsById(tx, await assignmentIdsNear(tx, classIds))
   const theirs = await learnerWorkIn(tx, person.id, classIds)
   const rowsOf = groupBy(theirs, (r) => r.assignmentId)

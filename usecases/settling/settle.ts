@@ -2,7 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { Instant, Result } from '#core/base'
 import type { AudienceRefusal } from '#core/audience'
 import type { AvailabilityRefusal } from '#core/availability'
-import { mergeForBegun, noticesOf, resolveWork } from '#core/work'
+import { awaitsNewcomers, mergeForBegun, noticesOf, resolveWork } from '#core/work'
 import type { Assignment, LearnerWork, WorkToMerge } from '#core/work'
 import { addNotices, begunBy, learnerWorkOf, replaceLearnerWork, saveQueue } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -21,7 +21,8 @@ export async function settle(
 ): Promise<Result<number, AvailabilityRefusal | AudienceRefusal>> {
   const { reached, rows, problems } = resolveWork(assignment, around)
   if (problems[0]) return refuse(problems[0].refusal)
-  if (reached.length === 0) return refuse({ code: 'audience/nobody-reached', field: 'targets' })
+  if (reached.length === 0 && !awaitsNewcomers(assignment))
+    return refuse({ code: 'audience/nobody-reached', field: 'targets' })
   if (assignment.state === 'published') {
     const had = await learnerWorkOf(tx, [assignment.id])
     const next = await mergedRows(tx, assignment, { rows, had, now })

@@ -1,11 +1,21 @@
 import { ok } from '#core/base'
-import type { ClassId, Result, UserId } from '#core/base'
+import type { ClassId, IsoDay, Result, UserId } from '#core/base'
 import { canRunClass } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
 import { lossesBetween } from '#core/calendar'
-import { groupsOf, learnersOf, saveAccommodation, setGrades, teachersOf, userById } from '#db/repositories'
+import {
+  classesById,
+  groupsOf,
+  learnersOf,
+  saveAccommodation,
+  setGrades,
+  setStart,
+  teachersOf,
+  userById,
+} from '#db/repositories'
+import type { Connection, Person } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
@@ -19,7 +29,10 @@ export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read
   const found = await classFor(tx, actor, classId, 'see')
   if (!found.ok) return found
-  const { record, year, plan, calendar } = (await groundsOf(tx, [found.value])).get(classId) as ClassGround
+  const { record, year, plan, calendar, ground } = (await groundsOf(tx, [found.value])).get(
+    classId,
+  ) as ClassGround
+  const { zone } = ground
   const groups = await asTheyStand(
     tx,
     (await groupsOf(tx, [classId])).filter((g) => g.archivedAt === null),
@@ -49,6 +62,7 @@ export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
       signIn: l.joined ? l.signIn : null,
       accommodation: l.accommodation,
       grade: l.grade,
+      startsOn: zone.local(l.startsAt).on,
       groupIds: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.id),
     })),
     groups: groups.map((g) => ({ id: g.id, name: g.name, rule: g.rule })),
@@ -67,6 +81,8 @@ export async function setAccommodation(
     readonly learnerId: UserId
     readonly accommodation: Accommodation
     readonly grade?: number | null | undefined
+    /** Their start line in the class. */
+    readonly startsOn?: IsoDay | undefined
   },
 ): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> {
   return writing(
@@ -76,8 +92,23 @@ export async function setAccommodation(
       if (!found.ok) return found
       await saveAccommodation(tx, input.learnerId, input.accommodation)
       if (input.grade !== undefined) await setGrades(tx, [input.learnerId], input.grade)
+      if (input.startsOn !== undefined) await moveStart(tx, input.classId, found.value, input.startsOn)
       await refreshWork(tx, [input.classId], deps.clock.now())
       return ok({ done: true as const })
     },
   )
+}
+
+/** Sets a learner's start line at the beginning of a day; on the day of joining it is when they joined. */
+async function moveStart(
+  tx: Connection,
+  classId: ClassId,
+  { id: learnerId, joinedAt }: Person,
+  on: IsoDay,
+): Promise<void> {
+  const of = (await groundsOf(tx, await classesById(tx, [classId]))).get(classId)
+  if (!of) throw new Error('class without ground')
+  const { zone } = of.ground
+  const startsAt = zone.local(joinedAt).on === on ? null : zone.at(on, 0)
+  await setStart(tx, { classId, learnerId, startsAt })
 }

@@ -4,7 +4,7 @@ import { canAssignTo, canSeeResource } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AttemptRefusal } from '#core/attempts'
 import type { AudienceRefusal } from '#core/audience'
-import { checkDraft, namedClasses } from '#core/work'
+import { checkDraft, faultInTargets, namedClasses } from '#core/work'
 import type { Draft, Recipients, WhereTargetsAre, WorkRefusal } from '#core/work'
 import { resourcesById, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -46,6 +46,17 @@ export async function checkedDraft(
   const world = await load(authorId, namedClasses(draft))
   const checked = checkDraft(draft, await recipientsIn(tx, actor, world), stands)
   return checked.ok ? ok(world) : checked
+}
+
+/** The world of the people a draft names, where these are the actor's to choose; null where they are not. */
+export async function worldOfTargets(
+  tx: Connection,
+  actor: Teacher,
+  draft: Draft,
+  stands: Draft | null,
+): Promise<World | null> {
+  const world = await worldLoader(tx, 'as-they-stand')(actor.userId, namedClasses(draft))
+  return faultInTargets(draft, await recipientsIn(tx, actor, world), stands) === null ? world : null
 }
 
 /** Whether tasks that are given in place of others are the actor's to give, and have results in common with them. */

@@ -86,8 +86,12 @@ function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkS
   const { id, title, state, version, publishedAt } = assignment
   const counted = assignment.pieces.map((p) => ({ id: p.id, kept: rulesOf(assignment, p).kept }))
   const reached = state === 'held' ? heldFor(assignment, world) : rows
-  const waiting = assignment.notFor.map((classId) => [classId, []] as const)
-  const classes = [...groupBy(reached, (r) => r.classId), ...waiting].map(([classId, own]): ListedClass => {
+  const byClass = groupBy(reached, (r) => r.classId)
+  // classes that nobody is in yet, and those whose teacher has not given it
+  const waiting = [...new Set([...namedClasses(assignment), ...assignment.notFor])].flatMap((classId) =>
+    byClass.has(classId) || !world.classes.has(classId) ? [] : [[classId, []] as const],
+  )
+  const classes = [...byClass, ...waiting].map(([classId, own]): ListedClass => {
     const of = world.classes.get(classId)
     const worked = classWindow(assignment, classId, of?.ground)
     const window = worked ?? rows.find((r) => r.classId === classId)?.terms ?? NO_WINDOW

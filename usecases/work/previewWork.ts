@@ -14,14 +14,14 @@ import type {
   WindowSpec,
 } from '#core/availability'
 import type { GivenVersion, Trail } from '#core/versions'
-import { resolveWork, windowOfClass } from '#core/work'
+import { awaitsNewcomers, namedClasses, resolveWork, windowOfClass } from '#core/work'
 import type { Caution } from '#core/lastLook'
 import type { Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import { learnerWorkOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { cautionsFor, piecesSeen } from './cautions'
 import { whoWaits } from '../settling/ceiling'
-import { checkedDraft } from './draft'
+import { checkedDraft, worldOfTargets } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
 import type { World } from '../ground/world'
@@ -51,6 +51,8 @@ export interface WorkPreview {
     readonly version: GivenVersion | null
     readonly because: readonly WorkBecause[]
   }[]
+  /** Whoever joins one of its classes gets it, so that it can go out before anybody has it. */
+  readonly awaitsNewcomers: boolean
   /** The school's trails, from least support; for whom a piece has versions. */
   readonly trails: readonly Trail[]
   readonly targetCounts: readonly number[]
@@ -78,18 +80,7 @@ export async function previewWork(
   const checked = await checkedDraft(tx, actor, { draft, authorId: stands?.authorId ?? actor.userId, stands })
   if (!checked.ok) {
     return WHILE_COMPOSING.has(checked.error.code)
-      ? ok({
-          learners: 0,
-          from: deps.clock.now(),
-          classes: [],
-          who: [],
-          trails: [],
-          targetCounts: draft.targets.map(() => 0),
-          problems: [checked.error],
-          cautions: [],
-          waiting: [],
-          banks: [],
-        })
+      ? ok(await unfinished(deps, actor, { draft, stands }, checked.error))
       : checked
   }
   const world = checked.value
@@ -101,7 +92,12 @@ export async function previewWork(
   }
   const resolution = resolveWork({ ...draft, ...asStands }, world.around)
   const counts = headCounts(resolution.reached)
-  const classIds = [...new Set(resolution.reached.flatMap((r) => r.classIds.slice(0, 1)))]
+  const classIds = [
+    ...new Set([
+      ...namedClasses(draft).filter((id) => world.classes.has(id) && !(stands?.notFor ?? []).includes(id)),
+      ...resolution.reached.flatMap((r) => r.classIds.slice(0, 1)),
+    ]),
+  ]
   const now = deps.clock.now()
   const from = asStands.publishedAt ?? now
   const classes = classIds.map((classId) =>
@@ -127,9 +123,41 @@ export async function previewWork(
       .map((row) => ({ ...row, name: world.people.get(row.learnerId)?.name ?? '' }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
     trails: world.around.versions?.trails ?? [],
-    targetCounts: draft.targets.map((t) => reach([t.target], world.around.roster).length),
+    awaitsNewcomers: awaitsNewcomers(draft),
+    targetCounts: countsOf(draft, world),
     problems: resolution.problems.map((p) => p.refusal),
   })
+}
+
+/** Who would get a draft that is not finished, such as one without a piece; nothing else is known of it yet. */
+async function unfinished(
+  deps: Deps,
+  actor: Teacher,
+  { draft, stands }: { readonly draft: Draft; readonly stands: Draft | null },
+  problem: DraftRefusal,
+): Promise<WorkPreview> {
+  const world = await worldOfTargets(deps.store.read, actor, draft, stands)
+  const except = new Set(draft.exceptIds)
+  const all = draft.targets.map((t) => t.target)
+  return {
+    learners: world ? reach(all, world.around.roster, except).length : 0,
+    from: deps.clock.now(),
+    classes: [],
+    who: [],
+    awaitsNewcomers: awaitsNewcomers(draft),
+    trails: [],
+    targetCounts: world ? countsOf(draft, world) : draft.targets.map(() => 0),
+    problems: [problem],
+    cautions: [],
+    waiting: [],
+    banks: [],
+  }
+}
+
+/** How many each target reaches, without those who are excepted. */
+function countsOf({ targets, exceptIds }: Draft, { around }: World): readonly number[] {
+  const except = new Set(exceptIds)
+  return targets.map((t) => reach([t.target], around.roster, except).length)
 }
 
 /** Faults of a draft that is not finished: shown beside the rest, not instead of it. */

@@ -50,7 +50,14 @@ watch(
         This work goes to classes of others, too. What you change, publish or withdraw here reaches your own
         classes only; what all share is for its author to change.
       </p>
-      <WorkComposer :key="page.version" :initial="page.draft" :known="page" :lesson="null" @changed="load" />
+      <WorkComposer
+        :key="page.version"
+        :initial="page.draft"
+        :known="page"
+        because=""
+        :lesson="null"
+        @changed="load"
+      />
     </template>
     <p v-else-if="problem" class="note-line needs m-5" role="alert">
       {{ sayRefusal(problem) }} <NuxtLink class="plain" to="/work">Back to the list</NuxtLink>

@@ -9,6 +9,7 @@ import { ShowWork } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { useAddress } from '~/shared/frame/address'
+import { useServerNow } from '~/shared/session/serverNow'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import WholeUnit from './components/WholeUnit.vue'
@@ -24,14 +25,15 @@ const shelf = useShelf()
 const presets = usePresets()
 const draft = shallowRef<DraftInWork | null>(null)
 const asked = shallowRef<readonly PieceCard[] | null>(null)
-const missing = ref(false)
 const problem = ref('')
 const lost = ref(false)
+const now = useServerNow()
 
 const idsIn = (key: string) => (address.text(key) ?? '').split(',').filter((id) => isId(id))
 const learnerIds = idsIn('learners').map((id) => asId<UserId>(id))
 const lesson = address.id<LessonId>('lesson')
 const classId = address.id<ClassId>('class')
+const because = address.text('because') ?? ''
 const own = () => desk.classes.filter((c) => c.mayChange)
 
 onMounted(async () => {
@@ -40,16 +42,22 @@ onMounted(async () => {
   if (from !== null && classId !== null) return copy(from as AssignmentId, classId)
   const cards = idsIn('piece').flatMap((id) => shelf.piece(id) ?? [])
   if (cards.length >= MANY_PIECES) asked.value = cards
-  else if (cards.length === 0 && learnerIds.length === 0) missing.value = true
   else begin(cards)
 })
 function begin(cards: readonly PieceCard[], inTurn = false): void {
   asked.value = null
   const started = startingDraft(
     { cards, lesson, classId, learnerIds },
-    { classes: own(), planOf: desk.planOf, presets: presets.presets },
+    { classes: own(), planOf: desk.planOf, isOver, presets: presets.presets },
   )
   draft.value = { ...started, inTurn }
+}
+/** Whether a lesson's last meeting in a class has ended. */
+function isOver(lessonId: LessonId, inClass: ClassId): boolean {
+  const column = desk.columns.find((c) => c.of.id === inClass)
+  const last = column?.extents.get(lessonId)?.last
+  const endsAt = last === undefined ? undefined : column?.calendar.meetings[last]?.endsAt
+  return endsAt !== undefined && endsAt <= now.value
 }
 async function copy(assignmentId: AssignmentId, to: ClassId): Promise<void> {
   const reply = await call(ShowWork, { params: { assignmentId } })
@@ -70,13 +78,9 @@ async function copy(assignmentId: AssignmentId, to: ClassId): Promise<void> {
     <p v-if="lost" class="note-line care mx-5 mt-3" data-hook="lost-anchors">
       Some dates hung on a lesson that this class’s plan does not have. They are empty now: set them below.
     </p>
-    <WorkComposer v-if="draft" :initial="draft" :known="null" :lesson="lesson" />
+    <WorkComposer v-if="draft" :initial="draft" :known="null" :lesson="lesson" :because="because" />
     <WholeUnit v-else-if="asked" :cards="asked" @go-on="begin" />
     <p v-else-if="problem" class="note-line needs m-5" role="alert">{{ problem }}</p>
-    <p v-else-if="missing" class="px-5 py-4">
-      Choose a piece first, on the <NuxtLink class="plain" to="/shelf">shelf</NuxtLink> or beside a lesson on
-      the <NuxtLink class="plain" to="/pace">desk</NuxtLink>.
-    </p>
     <p v-else class="said p-5">Opening …</p>
   </div>
 </template>

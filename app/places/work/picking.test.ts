@@ -5,7 +5,7 @@ import { keyOf } from '#core/audience'
 import { NO_WINDOW } from '#core/availability'
 import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
-import { asGroup, gradesIn, isPicked, namedByClass, toggled, withLearner } from './picking'
+import { asGroup, gradesIn, isPicked, namedByClass, pickedLearners, toggled, withLearner } from './picking'
 
 const draft: DraftInWork = {
   pieces: piecesOf('check' as never),
@@ -23,6 +23,26 @@ const keys = (of: DraftInWork) => of.targets.map((t) => keyOf(t.target))
 const withClass = toggled(draft, 'class a')
 
 describe('choosing people', () => {
+  it('counts everybody once, without who is excepted', () => {
+    const recipients = {
+      classes: [{ id: ids.class('a'), name: 'A', course: '', learners: [ann, bo] }],
+      groups: [
+        {
+          id: asId<GroupId>('g'),
+          classId: ids.class('a'),
+          name: 'G',
+          learners: 1,
+          learnerIds: [ann.id],
+          isByRule: false,
+        },
+      ],
+    }
+    const all = toggled(toggled(withClass, 'group g'), 'learner ann')
+    expect([...pickedLearners(all, recipients)]).toEqual(['ann', 'bo'])
+    expect([...pickedLearners({ ...all, exceptIds: [bo.id] }, recipients)]).toEqual(['ann'])
+    expect(pickedLearners(draft, recipients).size).toBe(0)
+  })
+
   it('takes a class in and out again', () => {
     expect(keys(withClass)).toEqual(['class a'])
     expect(keys(toggled(withClass, 'class a'))).toEqual([])

@@ -23,6 +23,20 @@ export function pickedKeys(draft: Pick<DraftInWork, 'targets'>): ReadonlySet<str
   return new Set(draft.targets.map((t) => keyOf(t.target)))
 }
 
+/** Everybody who is chosen, each once, without who is excepted. */
+export function pickedLearners(
+  { targets, exceptIds }: Pick<DraftInWork, 'targets' | 'exceptIds'>,
+  { classes, groups }: Recipients,
+): ReadonlySet<UserId> {
+  const all = targets.flatMap(({ target: t }): readonly UserId[] => {
+    if (t.kind === 'learner') return [t.learnerId]
+    if (t.kind === 'group') return groups.find((g) => g.id === t.groupId)?.learnerIds ?? []
+    return (classes.find((c) => c.id === t.classId)?.learners ?? []).map((l) => l.id)
+  })
+  const except = new Set(exceptIds)
+  return new Set(all.filter((id) => !except.has(id)))
+}
+
 /** A class, group or learner taken in, or out again. */
 export function toggled(draft: DraftInWork, key: string): DraftInWork {
   const { targets } = draft

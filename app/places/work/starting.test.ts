@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { asId, isoDay } from '#core/base'
 import type { ClassId, LessonId, PlanId, PresetId, ResourceId } from '#core/base'
+import { rulesOf } from '#core/work'
 import type { Draft, Preset } from '#core/work'
 import { PLAIN_WORK, aLesson, ids, piecesOf, rules } from '../../../tests/support/made'
 import { PRESETS } from '~/shared/words/rules'
-import { copyFor, rulesFor, startingDraft } from './starting'
+import { copyFor, rulesFor, startingDraft, withCard } from './starting'
 import type { Known, Start, StartingCard } from './starting'
 
 const card = (id: string, kind: StartingCard['kind'], bookLessonId: string | null): StartingCard => ({
@@ -27,6 +28,7 @@ const aClass = (id: string, plan: string | null) => ({
 const known: Known = {
   classes: [aClass('A', 'waves'), aClass('B', 'waves'), aClass('C', null)],
   planOf: (id) => (id === null ? null : plans.get(id)),
+  isOver: () => false,
   presets: [],
 }
 const start = (part: Partial<Start>): Start => ({
@@ -36,15 +38,35 @@ const start = (part: Partial<Start>): Start => ({
   learnerIds: [],
   ...part,
 })
+const readyOf = (key: string) => PRESETS.find((p) => p.key === key)?.rules
 const targetsOf = (draft: Draft) => draft.targets.map((t) => Object.values(t.target).join(' '))
 
 describe('the draft with which work begins', () => {
-  it('goes to all classes that share the plan, hung on the lesson', () => {
-    const draft = startingDraft(start({}), known)
-    expect(targetsOf(draft)).toEqual(['class A', 'class B'])
+  it('goes to the class it was begun from, alone, hung on the lesson', () => {
+    const draft = startingDraft(start({ classId: asId<ClassId>('B') }), known)
+    expect(targetsOf(draft)).toEqual(['class B'])
     expect(draft.window.due).toMatchObject({ kind: 'anchor', lessonId: W1, edge: 'last', offset: 1 })
     expect(draft.pieces.map((p) => [p.resourceId, p.revision])).toEqual([['check', 3]])
     expect(draft.title).toBe('Piece check')
+  })
+
+  it('goes to nobody unasked where several classes could be meant, and to the only one that can', () => {
+    expect(targetsOf(startingDraft(start({}), known))).toEqual([])
+    const alone = { ...known, classes: known.classes.slice(0, 1) }
+    expect(targetsOf(startingDraft(start({}), alone))).toEqual(['class A'])
+    const apart = { ...known, classes: [aClass('A', 'other'), aClass('B', 'waves')] }
+    expect(targetsOf(startingDraft(start({}), apart))).toEqual(['class A'])
+    expect(targetsOf(startingDraft(start({}), { ...known, classes: [] }))).toEqual([])
+  })
+
+  it('is open at once where its lesson is over, and for single learners', () => {
+    const isOver = (lesson: LessonId, id: ClassId) => lesson === W1 && id === 'A'
+    const of = (part: Partial<Start>) => startingDraft(start(part), { ...known, isOver }).window
+    expect(of({ classId: asId<ClassId>('A') })).toMatchObject({ opens: null, due: null })
+    expect(of({ classId: asId<ClassId>('B') }).due).toMatchObject({ lessonId: W1 })
+    // who comes from the lesson itself means it
+    expect(of({ classId: asId<ClassId>('A'), lesson: W1 }).due).toMatchObject({ lessonId: W1 })
+    expect(of({ classId: asId<ClassId>('B'), learnerIds: [ids.user('l1')] })).toMatchObject({ due: null })
   })
 
   it('goes to the class it came from, also where that has no plan', () => {
@@ -64,11 +86,49 @@ describe('the draft with which work begins', () => {
     expect(draft.window.due).toMatchObject({ lessonId: W1 })
   })
 
-  it('takes the rules of the check among several pieces, and the lesson’s title', () => {
-    const cards = [card('text', 'reading', 'b1'), card('test', 'test', 'b1')]
-    const draft = startingDraft(start({ cards }), known)
-    expect(draft.rules).toEqual(PRESETS.find((p) => p.key === 'test')?.rules)
+  it('gives each of several pieces the rules of its kind, and is called after the lesson', () => {
+    const cards = [
+      card('text', 'reading', 'b1'),
+      card('more', 'practice-set', 'b1'),
+      card('test', 'test', 'b1'),
+    ]
+    const draft = startingDraft(start({ cards, classId: asId<ClassId>('A') }), known)
     expect(draft.title).toBe('Lesson W1')
+    const [reading, practice, test] = draft.pieces.map((p) => rulesOf(draft, p))
+    expect(practice).toEqual(readyOf('practice'))
+    expect(test).toEqual(readyOf('test'))
+    // there is nothing to rule of what is read
+    expect(reading).toEqual(draft.rules)
+    expect(draft.pieces[0]?.rules).toEqual({})
+  })
+})
+
+describe('a piece that is added', () => {
+  const nothing = startingDraft(start({ cards: [], classId: asId<ClassId>('A') }), known)
+  const of = (before: readonly StartingCard[]) => ({ before, presets: [] })
+  const practice = card('more', 'practice-set', null)
+  const test = card('test', 'test', null)
+
+  it('brings the rules of its kind, for the work or for itself', () => {
+    const first = withCard(nothing, practice, of([]))
+    expect(first.rules).toEqual(readyOf('practice'))
+    expect(first.pieces[0]?.rules).toEqual({})
+    const both = withCard(first, test, of([practice]))
+    expect(both.rules).toEqual(readyOf('practice'))
+    expect(both.pieces.map((p) => rulesOf(both, p))).toEqual([readyOf('practice'), readyOf('test')])
+    const after = withCard(
+      withCard(nothing, card('text', 'reading', null), of([])),
+      test,
+      of([card('text', 'reading', null)]),
+    )
+    expect(after.rules).toEqual(readyOf('test'))
+  })
+
+  it('goes by what the teacher chose', () => {
+    const chosen = { ...withCard(nothing, practice, of([])), rules: rules({ maxAttempts: 7 }) }
+    const both = withCard(chosen, test, of([practice]))
+    expect(both.pieces.map((p) => p.rules)).toEqual([{}, {}])
+    expect(both.rules.maxAttempts).toBe(7)
   })
 })
 

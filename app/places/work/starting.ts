@@ -1,6 +1,8 @@
+import { same } from '#core/base'
 import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
 import { READY_RULES, readyRulesFor } from '#core/attempts'
 import type { AttemptRules } from '#core/attempts'
+import { NO_WINDOW } from '#core/availability'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
 import { cardOfKind, hasRules } from '#core/library'
 import type { ResourceKind } from '#core/library'
@@ -8,7 +10,7 @@ import type { Plan } from '#core/pacing'
 import { NO_ABOUT, presetFor, rulesSuiting } from '#core/work'
 import type { AssignmentTarget, Draft, Preset, WorkPiece } from '#core/work'
 import type { DeskClass } from '#shared/contracts/pacing'
-import { pieceOf } from './draft'
+import { differing, pieceOf } from './draft'
 import type { DraftInWork } from './draft'
 
 /** What work is called while nothing is chosen to do. */
@@ -37,41 +39,105 @@ export interface Known {
   /** Their own classes. */
   readonly classes: readonly Pick<DeskClass, 'id' | 'planId'>[]
   readonly planOf: (id: DeskClass['planId']) => Pick<Plan, 'lessons'> | null | undefined
+  /** Whether a lesson is over in a class. */
+  readonly isOver: (lesson: LessonId, classId: ClassId) => boolean
   readonly presets: readonly Preset[]
 }
 
 /**
- * The draft with which work begins: hung on the lesson's meetings where it stands in a plan, else open when published;
- * for all own classes that share the plan, or for the learners who were chosen.
+ * The draft with which work begins: for the class it was begun from, or the only one it can be for, or the learners who
+ * were chosen; nobody else is chosen without being asked. It hangs on the lesson it was begun from, or on the piece's
+ * own while that is to come; else it is open when published, without a due date, as it is for single learners.
  */
 export function startingDraft(start: Start, known: Known): DraftInWork {
   const { cards, learnerIds } = start
-  // what the rules are for: a check, a test or a text rather than what is read before it
-  const main =
-    cards.find((c) => cardOfKind(c.kind).hasCountedTries) ?? cards.find(hasRules) ?? cards[0] ?? null
+  const main = mainOf(cards)
   const first = classFor(start, main, known)
   const lesson = lessonFor(start, main, known, first)
-  const sharing = known.classes.filter((c) => c.planId !== null && c.planId === first?.planId)
-  const classes = sharing.length > 0 || first === undefined ? sharing : [first]
+  const rules = rulesFor(main?.kind ?? 'check', first?.id ?? null, known.presets)
+  const only = start.classId === null ? onlyClass(first, known) : first
   const targets: readonly AssignmentTarget[] =
     learnerIds.length > 0
       ? learnerIds.map((learnerId) => ({ target: { kind: 'learner' as const, learnerId }, overrides: {} }))
-      : classes.map((c) => ({ target: { kind: 'class' as const, classId: c.id }, overrides: {} }))
+      : only
+        ? [{ target: { kind: 'class' as const, classId: only.id }, overrides: {} }]
+        : []
+  const pieces = cards.reduce<readonly WorkPiece[]>(
+    (list, card) => [
+      ...list,
+      ruledPiece(card, list, { rules, classId: first?.id ?? null, presets: known.presets }),
+    ],
+    [],
+  )
   return {
-    pieces: cards.reduce<readonly WorkPiece[]>((list, card) => [...list, pieceOf(card, list)], []),
+    pieces,
     title: (cards.length > 1 ? lesson?.title : main?.title) ?? main?.title ?? UNNAMED,
     note: '',
     about: NO_ABOUT,
     isFirst: false,
     inTurn: false,
     window: hungOn(lesson?.id ?? null),
-    rules: rulesFor(main?.kind ?? 'check', first?.id ?? null, known.presets),
+    rules,
     targets,
     exceptIds: [],
     overCeiling: [],
     newcomers: true,
     teams: [],
   }
+}
+
+/** What the rules are for: a check, a test or a text rather than what is read before it. */
+function mainOf<C extends StartingCard>(cards: readonly C[]): C | null {
+  return cards.find((c) => cardOfKind(c.kind).hasCountedTries) ?? cards.find(hasRules) ?? cards[0] ?? null
+}
+
+/** A piece with the rules of its own kind, where these are others than the work has. */
+function ruledPiece(
+  card: StartingCard,
+  others: readonly WorkPiece[],
+  { rules, classId, presets }: Ruling,
+): WorkPiece {
+  const piece = pieceOf(card, others)
+  return hasRules(card) ? { ...piece, rules: differing(rules, rulesFor(card.kind, classId, presets)) } : piece
+}
+
+interface Ruling {
+  readonly rules: AttemptRules
+  readonly classId: ClassId | null
+  readonly presets: readonly Preset[]
+}
+
+/**
+ * A draft with one more piece, which brings the rules of its kind along: as those of the work while nothing in it has
+ * any, else as its own. Where the teacher has chosen rules that are nobody's ready ones, they hold for it, too.
+ */
+export function withCard(
+  draft: DraftInWork,
+  card: StartingCard,
+  of: { readonly before: readonly StartingCard[]; readonly presets: readonly Preset[] },
+): DraftInWork {
+  const { presets } = of
+  const first = draft.targets.find((t) => t.target.kind === 'class')?.target
+  const classId = first?.kind === 'class' ? first.classId : null
+  const main = mainOf(of.before.filter(hasRules))
+  const usual = rulesFor(main?.kind ?? 'check', classId, presets)
+  const isChosen = !same(draft.rules, usual)
+  const plain = pieceOf(card, draft.pieces)
+  if (!hasRules(card) || isChosen) return { ...draft, pieces: [...draft.pieces, plain] }
+  if (main === null)
+    return { ...draft, rules: rulesFor(card.kind, classId, presets), pieces: [...draft.pieces, plain] }
+  const piece = ruledPiece(card, draft.pieces, { rules: draft.rules, classId, presets })
+  return { ...draft, pieces: [...draft.pieces, piece] }
+}
+
+/** Moments with which work is open as soon as it is published, for good. */
+export const AT_ONCE: WindowSpec = NO_WINDOW
+
+/** The class that work can only be for: the one that shares the plan, or the teacher's only one. */
+function onlyClass(first: Known['classes'][number] | undefined, { classes }: Known) {
+  const sharing = classes.filter((c) => c.planId !== null && c.planId === first?.planId)
+  if (first !== undefined && sharing.length < 2) return first
+  return classes.length === 1 ? classes[0] : undefined
 }
 
 function classFor({ classId }: Start, main: StartingCard | null, { classes, planOf }: Known) {
@@ -81,29 +147,32 @@ function classFor({ classId }: Start, main: StartingCard | null, { classes, plan
 }
 
 function lessonFor(
-  { lesson }: Start,
+  { lesson, learnerIds }: Start,
   main: StartingCard | null,
-  { planOf }: Known,
-  first: Pick<DeskClass, 'planId'> | undefined,
+  { planOf, isOver }: Known,
+  first: Known['classes'][number] | undefined,
 ) {
   const lessons = planOf(first?.planId ?? null)?.lessons ?? []
+  const named = lessons.find((l) => l.id === lesson)
+  if (named || learnerIds.length > 0 || first === undefined) return named ?? null
   const ofBook = main?.bookLessonId ?? null
-  return (
-    lessons.find((l) => l.id === lesson) ??
-    (ofBook === null ? null : lessons.find((l) => l.bookLessonId === ofBook)) ??
-    null
-  )
+  const own = ofBook === null ? undefined : lessons.find((l) => l.bookLessonId === ofBook)
+  return own && !isOver(own.id, first.id) ? own : null
 }
 
-function hungOn(lessonId: LessonId | null): WindowSpec {
-  const anchor = (part: Pick<Anchor, 'edge' | 'offset' | 'at'>): Anchor | null =>
-    lessonId ? { kind: 'anchor', lessonId, step: 'meetings', ...part } : null
+/** Open at a lesson's first meeting, due at the end of the one after its last; without a lesson open at once. */
+export function hungOn(lessonId: LessonId | null): WindowSpec {
+  if (lessonId === null) return AT_ONCE
+  const anchor = (part: Pick<Anchor, 'edge' | 'offset' | 'at'>): Anchor => ({
+    kind: 'anchor',
+    lessonId,
+    step: 'meetings',
+    ...part,
+  })
   return {
-    listed: null,
+    ...AT_ONCE,
     opens: anchor({ edge: 'first', offset: 0, at: 'class-start' }),
     due: anchor({ edge: 'last', offset: 1, at: 'class-end' }),
-    closes: null,
-    putAway: null,
   }
 }
 

@@ -5,7 +5,7 @@ import { NO_WINDOW } from '#core/availability'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { at, ids } from '../../../tests/support/made'
 import { hasOwn, limitsOf, withLimits, withVersion } from './draft'
-import { asTable, whoRows, windowOfTarget } from './whoGetsWhat'
+import { asTable, whoRows, windowOfTargets } from './whoGetsWhat'
 import { sayLimits } from './words/rulesInWords'
 
 const ZONE = 'America/Denver'
@@ -58,9 +58,9 @@ describe('who gets what', () => {
 
   it('gives a row of the grid its window where there is one', () => {
     const of = (groupId: string) =>
-      windowOfTarget({ kind: 'group', groupId: asId<GroupId>(groupId) }, preview, recipients)?.due ?? null
+      windowOfTargets([{ kind: 'group', groupId: asId<GroupId>(groupId) }], preview, recipients)?.due ?? null
     expect([of('g'), of('all'), of('none')]).toEqual([at('10-21T20:30'), null, null])
-    const learner = windowOfTarget({ kind: 'learner', learnerId: ann }, preview, recipients)
+    const learner = windowOfTargets([{ kind: 'learner', learnerId: ann }], preview, recipients)
     expect(learner?.due).toBe(at('10-15T06:00'))
   })
 })

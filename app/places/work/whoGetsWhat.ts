@@ -1,7 +1,7 @@
 import type { Target } from '#core/audience'
 import { WINDOW_FIELDS } from '#core/availability'
 import type { Window, WindowField } from '#core/availability'
-import type { PieceId } from '#core/base'
+import type { PieceId, UserId } from '#core/base'
 import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { OWN_WORDS } from '~/shared/words/rules'
@@ -71,17 +71,21 @@ export function asTable(rows: readonly WhoRow[], zone: string): readonly (readon
   ]
 }
 
-/** What comes of a learner’s row, or of a group’s whose learners all have the same; null: no such window. */
-export function windowOfTarget(
-  target: Target,
+/** What comes of a row of learners or of a group who all have the same; null: no such window. */
+export function windowOfTargets(
+  targets: readonly Target[],
   preview: Preview | null,
   recipients: Recipients,
 ): Window | null {
-  if (target.kind === 'class' || preview === null) return null
-  const group = target.kind === 'group' ? recipients.groups.find((g) => g.id === target.groupId) : null
-  const learnerIds = new Set(target.kind === 'learner' ? [target.learnerId] : group?.learnerIds)
+  if (preview === null) return null
+  const learnerIds = new Set(targets.flatMap((t) => learnersIn(t, recipients)))
   const [first, ...others] = preview.who.filter((w) => learnerIds.has(w.learnerId)).map((w) => w.terms)
   if (first === undefined) return null
   const isSame = others.every((o) => WINDOW_FIELDS.every((f) => o[f] === first[f]))
   return isSame ? first : null
+}
+
+function learnersIn(target: Target, { groups }: Recipients): readonly UserId[] {
+  if (target.kind === 'learner') return [target.learnerId]
+  return target.kind === 'group' ? (groups.find((g) => g.id === target.groupId)?.learnerIds ?? []) : []
 }

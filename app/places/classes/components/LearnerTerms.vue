@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { ClassId } from '#core/base'
+import type { ClassId, IsoDay } from '#core/base'
 import { GRADES } from '#core/audience'
 import { SetAccommodation } from '#shared/contracts/teaching'
 import type { LearnerRow } from '#shared/contracts/teaching'
+import DayField from '~/shared/fields/DayField.vue'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 
-/** What holds of one learner in all work: their grade, and their extra time, tries and days. */
-const props = defineProps<{ classId: ClassId; learner: LearnerRow }>()
+/** What holds of one learner in all work: their grade, their extra time, tries and days, and since when work counts. */
+const props = defineProps<{ classId: ClassId; learner: LearnerRow; today: IsoDay }>()
 const emit = defineEmits<{ saved: [] }>()
 const tell = useTell()
 const NOT_SAID = 0
@@ -21,6 +22,7 @@ const grade = ref(props.learner.grade ?? NOT_SAID)
 const percent = ref(Math.round(accommodation.timeFactor * 100))
 const attempts = ref(accommodation.extraAttempts)
 const days = ref(accommodation.extraDays)
+const startsOn = ref<IsoDay | null>(props.learner.startsOn)
 
 async function save(): Promise<void> {
   const reply = await call(SetAccommodation, {
@@ -31,6 +33,7 @@ async function save(): Promise<void> {
       timeFactor: percent.value / 100,
       extraAttempts: attempts.value,
       extraDays: days.value,
+      ...(startsOn.value ? { startsOn: startsOn.value } : {}),
     },
   })
   if (!reply.ok) return tell.refused(reply.error)
@@ -52,7 +55,13 @@ async function save(): Promise<void> {
     <UFormField label="Extra days"
       ><UInput v-model.number="days" type="number" min="0" max="60" class="!w-20"
     /></UFormField>
+    <UFormField label="Start line"
+      ><DayField v-model="startsOn" label="Start line" name="starts-on" :today="today" class="!w-40"
+    /></UFormField>
     <UButton type="submit">Save</UButton>
-    <p class="said">Applies to open and future work at once.</p>
+    <p class="said">
+      Applies to open and future work at once. What was over before the start line is neither missing nor
+      late.
+    </p>
   </form>
 </template>

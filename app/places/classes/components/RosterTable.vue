@@ -4,10 +4,12 @@ import type { GroupId, UserId } from '#core/base'
 import { GRADES } from '#core/audience'
 import { GradeLearners, SetMember } from '#shared/contracts/teaching'
 import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
+import { useServerNow } from '~/shared/session/serverNow'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { useTakingAway } from '../composables/takingAway'
 import { count } from '~/shared/words/numbers'
+import { zoneNamed } from '~/shared/words/times'
 import { sayGroupRule } from '../words/groupRules'
 import LearnerActs from './LearnerActs.vue'
 import LearnerTerms from './LearnerTerms.vue'
@@ -16,6 +18,8 @@ import NewGroup from './NewGroup.vue'
 const props = defineProps<{ page: ClassPage }>()
 const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
+const now = useServerNow()
+const today = computed(() => zoneNamed(props.page.year.zone).local(now.value).on)
 const word = ref('')
 const editing = ref<UserId | null>(null)
 const learners = computed(() =>
@@ -144,7 +148,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             </tr>
             <tr v-if="editing === l.id">
               <td :colspan="page.groups.length + 4">
-                <LearnerTerms :class-id="page.id" :learner="l" @saved="saved" />
+                <LearnerTerms :class-id="page.id" :learner="l" :today="today" @saved="saved" />
               </td>
             </tr>
           </template>

@@ -13,6 +13,7 @@ import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import EvidencePanel from './EvidencePanel.vue'
 import FilesHandedIn from './FilesHandedIn.vue'
+import GiveToBelow from './GiveToBelow.vue'
 
 const props = defineProps<{
   assignmentId: AssignmentId
@@ -91,16 +92,12 @@ const rows = computed(() =>
     <p v-else-if="rows[0]?.f.few && rows[0].f.n > 0" class="note-line care mt-2">
       Only {{ count(rows[0].f.n, 'learner') }}: a share of so few says little.
     </p>
-    <UButton
-      v-if="below.length && classId"
-      class="mt-3"
-      color="neutral"
-      variant="outline"
-      icon="i-lucide-plus"
-      :to="{ path: '/work/new', query: { learners: below.join(','), class: classId } }"
-      data-hook="assign-to-below"
-      >Assign something to the {{ count(below.length, 'learner') }} below 60 %</UButton
-    >
+    <GiveToBelow
+      v-if="below.length && classId && figures"
+      :resource-id="figures.resourceId"
+      :class-id="classId"
+      :below="below"
+    />
     <FilesHandedIn v-if="figures?.files.length" :files="figures.files" />
     <p v-else-if="!hasItems" class="said mt-3">Nobody has handed in a file yet.</p>
     <UButton

@@ -43,6 +43,8 @@ export function sayNotThere(why: NotThere, zone: string): string {
       return 'It waits: they have as much of its category open as their class lets them. It comes when they hand in.'
     case 'joined-later':
       return `They joined the class ${sayMoment(why.at, zone)}, when it had gone out; newcomers do not get it.`
+    case 'before-start':
+      return `It was over before their start line in the class, ${sayMoment(why.at, zone)}.`
     case 'not-chosen':
       return 'It goes to groups or learners that this learner is not among.'
     case 'published-later':

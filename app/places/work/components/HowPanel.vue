@@ -4,9 +4,11 @@ import type { AttemptRules } from '#core/attempts'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { hasRules } from '#core/library'
 import { rulesOf } from '#core/work'
+import type { WorkPiece } from '#core/work'
 import { useShelf } from '~/places/shelf'
 import type { DraftInWork } from '../draft'
 import { differing } from '../draft'
+import { rulesInWords } from '../words/rulesInWords'
 import RulesPanel from './RulesPanel.vue'
 
 const props = defineProps<{ banks: Preview['banks']; recipients: Recipients }>()
@@ -22,6 +24,15 @@ const ruled = computed(() =>
     return !card || hasRules(card) ? [{ piece: p, title: card?.title ?? 'A piece' }] : []
   }),
 )
+/** Whether pieces go by rules of their own: each is then said in a line. */
+const differ = computed(
+  () => ruled.value.length > 1 && ruled.value.some(({ piece: p }) => Object.keys(p.rules).length > 0),
+)
+const sayRules = (of: WorkPiece) =>
+  rulesInWords(rulesOf(draft.value, of), null)
+    .slice(0, 3)
+    .map((l) => l.text.toLowerCase())
+    .join(', ')
 const choices = computed(() => [
   { label: 'All pieces', value: ALL },
   ...ruled.value.map(({ piece, title }) => ({
@@ -76,6 +87,11 @@ const rules = computed<AttemptRules>({
         aria-label="Rules of"
         data-hook="rules-of"
       />
+      <ul v-if="differ" class="grid gap-1.5" data-hook="rules-by-piece">
+        <li v-for="r in ruled" :key="r.piece.id" class="said">
+          <b>{{ r.title }}</b>: {{ sayRules(r.piece) }}
+        </li>
+      </ul>
     </RulesPanel>
   </div>
 </template>

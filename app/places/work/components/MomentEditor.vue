@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { addDays } from '#core/base'
 import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
-import type { Anchor, Moment, Window, WindowField, WindowSpec } from '#core/availability'
+import type { Anchor, MeetingAfter, Moment, Window, WindowField, WindowSpec } from '#core/availability'
 import { ABSENT_WORDS } from '../words/moments'
 import ClockField from '~/shared/fields/ClockField.vue'
 import DayField from '~/shared/fields/DayField.vue'
@@ -10,6 +10,7 @@ import { marksOf } from '~/shared/fields/marks'
 import { useDesk } from '~/places/pace'
 import { zoneNamed } from '~/shared/words/times'
 import { countingIn } from '../momentReading'
+import MeetingsAfter from './MeetingsAfter.vue'
 import TypedMoment from './TypedMoment.vue'
 
 export interface LessonChoice {
@@ -73,16 +74,17 @@ const ways = computed(() => [
 ])
 const anchor = computed(() => (moment.value?.kind === 'anchor' ? moment.value : null))
 /** The moment as its kind. */
-const counted = computed(() => (moment.value?.kind === 'meeting' ? moment.value : null))
+const counted = computed<MeetingAfter | null>({
+  get: () => (moment.value?.kind === 'meeting' ? moment.value : null),
+  set: (next) => {
+    moment.value = next
+  },
+})
 const dated = computed(() =>
   moment.value?.kind === 'day' || moment.value?.kind === 'time' ? moment.value : null,
 )
 const patch = (part: Partial<Anchor>) => {
   if (anchor.value) moment.value = { ...anchor.value, ...part }
-}
-function setCount(count: number): void {
-  if (moment.value?.kind === 'meeting')
-    moment.value = { ...moment.value, count: Math.max(1, Math.trunc(count) || 1) }
 }
 function setPlace(at: Anchor['at']): void {
   const m = moment.value
@@ -131,7 +133,7 @@ const counting = computed(() =>
 function step(by: 1 | -1): void {
   const m = moment.value
   if (m?.kind === 'anchor') patch({ offset: m.offset + by })
-  else if (m?.kind === 'meeting') setCount(m.count + by)
+  else if (m?.kind === 'meeting') moment.value = { ...m, count: Math.max(1, m.count + by) }
   else if (m) moment.value = { ...m, on: addDays(m.on, by) }
 }
 /** The month marks the meetings of the class that is meant. */
@@ -190,28 +192,7 @@ const marks = computed(() => {
         />
       </div>
     </template>
-    <template v-if="counted">
-      <div class="flex gap-1.5 items-center">
-        <UInput
-          :model-value="counted.count"
-          type="number"
-          min="1"
-          class="w-20"
-          aria-label="How many meetings"
-          @update:model-value="setCount(Number($event))"
-        />
-        <span>{{ counted.count === 1 ? 'meeting' : 'meetings' }} after</span>
-        <DayField
-          :model-value="counted.on"
-          label="Counted from"
-          name="counted-from"
-          :today="today"
-          :marks="marks"
-          class="flex-1"
-          @update:model-value="setDate"
-        />
-      </div>
-    </template>
+    <MeetingsAfter v-if="counted" v-model="counted" :today="today" :marks="marks" />
     <template v-if="place !== null">
       <div class="flex gap-1.5">
         <USelect

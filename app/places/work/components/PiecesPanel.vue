@@ -11,7 +11,6 @@ import { FormDifference, useShelf } from '~/places/shelf'
 import { count } from '~/shared/words/numbers'
 import { WHEN_WORDS, sayPiece } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
-import { pieceOf } from '../draft'
 
 const props = defineProps<{
   preview: Preview | null
@@ -20,6 +19,7 @@ const props = defineProps<{
   lesson: LessonId | null
   zone: string
 }>()
+const emit = defineEmits<{ add: [card: PieceCard] }>()
 const pieces = defineModel<readonly WorkPiece[]>({ required: true })
 const shelf = useShelf()
 
@@ -73,7 +73,7 @@ const picked = ref<string>()
 watch(picked, (id) => {
   const card = shelf.piece(id ?? null)
   picked.value = undefined
-  if (card) pieces.value = [...pieces.value, pieceOf(card, pieces.value)]
+  if (card) emit('add', card)
 })
 function patch(at: number, part: Partial<WorkPiece>): void {
   pieces.value = pieces.value.map((p, i) => (i === at ? { ...p, ...part } : p))

@@ -7,7 +7,7 @@ import type { Recipients } from '#shared/contracts/work'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
-import { gradesIn, pickedKeys, toggled, withLearner } from '../picking'
+import { gradesIn, pickedKeys, pickedLearners, toggled, withLearner } from '../picking'
 import type { PickedLearner } from '../picking'
 import PickerClass from './picker/PickerClass.vue'
 import PickerGroup from './picker/PickerGroup.vue'
@@ -34,11 +34,13 @@ const stands = shallowRef<ReadonlyMap<string, Stand>>(new Map())
 /** How everybody stands is asked for when the picker opens: it is not needed before. */
 watch(isOpen, async (open) => {
   if (!open) return
+  word.value = ''
   const resourceIds = draft.value.pieces.map((p) => p.resourceId)
   const reply = await call(StandOfRecipients, { body: { resourceIds, category: draft.value.about.category } })
   if (reply.ok) stands.value = new Map(reply.value.learners.map((l) => [l.id, l]))
 })
 const picked = computed(() => pickedKeys(draft.value))
+const chosen = computed(() => pickedLearners(draft.value, props.recipients).size)
 const text = computed(() => word.value.trim().toLowerCase())
 const fits = (of: string) => of.toLowerCase().includes(text.value)
 const place = (id: string) => props.recipients.classes.findIndex((c) => c.id === id)
@@ -74,7 +76,10 @@ const classes = computed(() =>
     const people = c.learners.map((l) => ({ ...l, classId: c.id }))
     const shown = isNarrowed.value ? people.filter((l) => (isWanted || fits(l.name)) && isAmong(l)) : people
     const isEmpty = isNarrowed.value ? shown.length === 0 && !isWanted : !isWanted
-    return isEmpty ? [] : [{ ...c, isWanted, learners: shown }]
+    // a box for the whole class would take in those whom the filters leave out
+    return isEmpty || (isByLearner.value && shown.length === 0)
+      ? []
+      : [{ ...c, isWanted: isWanted && !isByLearner.value, learners: shown }]
   }),
 )
 const shownGroups = computed(() => groups.value.filter((g) => fits(`${g.name} ${g.of}`)))
@@ -183,7 +188,7 @@ const groupKey = (id: GroupId) => `group ${id}`
         >Done</UButton
       >
       <span class="said" role="status"
-        >{{ count(draft.targets.length, 'recipient') }} chosen<template v-if="draft.exceptIds.length"
+        >{{ count(chosen, 'learner') }} chosen<template v-if="draft.exceptIds.length"
           >, {{ count(draft.exceptIds.length, 'learner') }} excepted</template
         ></span
       >

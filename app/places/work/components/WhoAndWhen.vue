@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Instant, IsoDay, LessonId, UserId } from '#core/base'
-import { keyOf } from '#core/audience'
-import type { Target } from '#core/audience'
+import type { Instant, IsoDay, LessonId } from '#core/base'
+import { same } from '#core/base'
 import { fromPublishing, scaleFor, withWindow } from '#core/availability'
 import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
 import type { AssignmentTarget } from '#core/work'
 import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { FIELD_WORDS } from '~/shared/words/refusals'
-import { limitsOf, withLimits, withMoment } from '../draft'
+import { withLimits, withMoment } from '../draft'
 import type { DraftInWork, OwnLimits } from '../draft'
-import { windowOfTarget } from '../whoGetsWhat'
+import { useWhoRows } from '../composables/whoRows'
+import { AT_ONCE, hungOn } from '../starting'
 import type { LessonChoice } from './MomentEditor.vue'
+import ExceptedLearners from './ExceptedLearners.vue'
 import MomentCell from './MomentCell.vue'
 import RecipientPicker from './RecipientPicker.vue'
+import WhoOffers from './WhoOffers.vue'
 import WhoRow from './WhoRow.vue'
 
 const props = defineProps<{
@@ -25,6 +27,8 @@ const props = defineProps<{
   today: IsoDay
   zone: string
   now: Instant
+  /** Why the learners for whom it was begun were chosen, such as "below 60 %"; '' where nothing is said. */
+  because: string
   /** Only rows of the asker's own classes may be changed. */
   isPart: boolean
 }>()
@@ -35,41 +39,17 @@ const fields = computed<readonly WindowField[]>(() =>
   more.value ? ['listed', 'opens', 'due', 'closes', 'putAway'] : ['opens', 'due', 'closes'],
 )
 
-const nameOf = (t: Target) => {
-  if (t.kind === 'class') return props.recipients.classes.find((c) => c.id === t.classId)?.name ?? 'a class'
-  if (t.kind === 'learner')
-    return (
-      props.recipients.classes.flatMap((c) => c.learners).find((l) => l.id === t.learnerId)?.name ??
-      'a learner'
-    )
-  const group = props.recipients.groups.find((g) => g.id === t.groupId)
-  return group
-    ? `${group.name}, ${props.recipients.classes.find((c) => c.id === group.classId)?.name ?? ''}`
-    : 'a group'
+const { rows, isApart, isShared, isOwn } = useWhoRows(draft, {
+  recipients: () => props.recipients,
+  preview: () => props.preview,
+  because: () => props.because,
+})
+const lessonNumber = computed(() => props.lessons.find((l) => l.value === props.start)?.number ?? '')
+const isAtOnce = computed(() => same(draft.value.window, AT_ONCE))
+function setWindow(window: WindowSpec): void {
+  draft.value = { ...draft.value, window }
 }
-/** Recipients are the asker's own classes, with their groups and learners. */
-function isOwn(t: Target): boolean {
-  const { classes, groups } = props.recipients
-  if (t.kind === 'class') return classes.some((c) => c.id === t.classId)
-  if (t.kind === 'group') return groups.some((g) => g.id === t.groupId)
-  return classes.some((c) => c.learners.some((l) => l.id === t.learnerId))
-}
-const rows = computed(() =>
-  draft.value.targets.map((t, i) => {
-    const of = t.target.kind === 'class' ? t.target.classId : null
-    const seen = of === null ? null : (props.preview?.classes.find((c) => c.classId === of) ?? null)
-    return {
-      key: keyOf(t.target),
-      target: t.target,
-      name: nameOf(t.target),
-      overrides: t.overrides,
-      own: limitsOf(t),
-      learners: props.preview?.targetCounts[i] ?? null,
-      seen,
-      window: seen ? seen.window : windowOfTarget(t.target, props.preview, props.recipients),
-    }
-  }),
-)
+
 /** When what has no opening opens. */
 const from = computed(() => props.preview?.from ?? props.now)
 /** One scale for all lines, so that classes can be compared at a glance. */
@@ -88,31 +68,26 @@ const alike = computed(() => {
 })
 /** A row's own moments, to be put into others. */
 const copied = ref<Partial<WindowSpec> | null>(null)
-function paste(at: number): void {
+/** The places of a row's targets. */
+type At = readonly number[]
+function paste(at: At): void {
   const window = copied.value
   if (window) change(at, (own) => withWindow(own, window))
 }
-const setLimits = (at: number, limits: OwnLimits) => changeTarget(at, (t) => withLimits(t, limits))
-const change = (at: number, to: (own: Overrides) => Overrides) =>
-  changeTarget(at, (t) => ({ ...t, overrides: to(t.overrides) }))
-function changeTarget(at: number, to: (t: AssignmentTarget) => AssignmentTarget): void {
-  draft.value = { ...draft.value, targets: draft.value.targets.map((t, i) => (i === at ? to(t) : t)) }
+const setLimits = (at: At, limits: OwnLimits) => changeTargets(at, (t) => withLimits(t, limits))
+const change = (at: At, to: (own: Overrides) => Overrides) =>
+  changeTargets(at, (t) => ({ ...t, overrides: to(t.overrides) }))
+function changeTargets(at: At, to: (t: AssignmentTarget) => AssignmentTarget): void {
+  draft.value = { ...draft.value, targets: draft.value.targets.map((t, i) => (at.includes(i) ? to(t) : t)) }
 }
 
 function setBase(field: WindowField, moment: Moment | null | undefined): void {
   draft.value = { ...draft.value, window: { ...draft.value.window, [field]: moment ?? null } }
 }
-const setOwn = (at: number, field: WindowField, moment: Moment | null | undefined) =>
+const setOwn = (at: At, field: WindowField, moment: Moment | null | undefined) =>
   change(at, (own) => withMoment(own, field, moment))
-const excepted = computed(() => {
-  const people = new Map(props.recipients.classes.flatMap((c) => c.learners.map((l) => [l.id, l])))
-  return draft.value.exceptIds.map((id) => people.get(id) ?? { id, name: 'a learner of another class' })
-})
-function takeIn(id: UserId): void {
-  draft.value = { ...draft.value, exceptIds: draft.value.exceptIds.filter((e) => e !== id) }
-}
-function remove(at: number): void {
-  draft.value = { ...draft.value, targets: draft.value.targets.filter((_, i) => i !== at) }
+function remove(at: At): void {
+  draft.value = { ...draft.value, targets: draft.value.targets.filter((_, i) => !at.includes(i)) }
 }
 </script>
 
@@ -141,6 +116,24 @@ function remove(at: number): void {
             <th scope="row">
               Everyone
               <p class="said font-normal">unless a row below differs</p>
+              <UButton
+                v-if="!isAtOnce"
+                class="px-0"
+                size="xs"
+                variant="link"
+                data-hook="at-once"
+                @click="setWindow(AT_ONCE)"
+                >At once, no due date</UButton
+              >
+              <UButton
+                v-else-if="start && lessonNumber"
+                class="px-0"
+                size="xs"
+                variant="link"
+                data-hook="with-lesson"
+                @click="setWindow(hungOn(start))"
+                >With lesson {{ lessonNumber }}</UButton
+              >
             </th>
             <td v-for="f in fields" :key="f">
               <MomentCell
@@ -161,7 +154,7 @@ function remove(at: number): void {
             <td />
           </tr>
           <WhoRow
-            v-for="(r, i) in rows"
+            v-for="r in rows"
             :key="r.key"
             :of="r"
             :fields="fields"
@@ -176,34 +169,33 @@ function remove(at: number): void {
             :now="now"
             :copied="copied"
             :help="draft.rules.help"
-            @set="(field, moment) => setOwn(i, field, moment)"
-            @limits="(limits) => setLimits(i, limits)"
+            @set="(field, moment) => setOwn(r.at, field, moment)"
+            @limits="(limits) => setLimits(r.at, limits)"
             @copy="copied = r.overrides.window ?? {}"
-            @paste="paste(i)"
-            @remove="remove(i)"
+            @paste="paste(r.at)"
+            @remove="remove(r.at)"
           />
           <tr v-if="rows.length === 0">
             <td :colspan="fields.length + 2" class="said">
-              Nobody yet. Add classes, groups or single learners.
+              Nobody yet: choose a class here, or groups and learners above.
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <p v-if="excepted.length" class="mt-2 flex flex-wrap gap-1.5 items-center" data-hook="excepted">
-      <span class="said">Everyone but</span>
-      <UButton
-        v-for="l in excepted"
-        :key="l.id"
-        size="xs"
-        color="neutral"
-        variant="outline"
-        trailing-icon="i-lucide-x"
-        :aria-label="`${l.name}, excepted: take in again`"
-        @click="takeIn(l.id)"
-        >{{ l.name }}</UButton
-      >
-    </p>
+    <WhoOffers
+      v-if="!isPart"
+      v-model="draft"
+      :recipients="recipients"
+      :start="start"
+      :is-shared="isShared"
+      @apart="
+        () => {
+          isApart = true
+        }
+      "
+    />
+    <ExceptedLearners v-model="draft" :recipients="recipients" />
     <UCheckbox
       v-if="rows.some((r) => r.target.kind === 'class')"
       v-model="draft.newcomers"

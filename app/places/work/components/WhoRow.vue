@@ -8,6 +8,7 @@ import type { Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '
 import type { ClassPreview } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import WindowLine from '~/shared/charts/WindowLine.vue'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import type { OwnLimits } from '../draft'
@@ -21,6 +22,8 @@ const props = defineProps<{
   of: {
     readonly target: Target
     readonly name: string
+    /** Of learners who share the row. */
+    readonly names: readonly string[]
     readonly overrides: Overrides
     readonly own: OwnLimits
     readonly learners: number | null
@@ -74,7 +77,11 @@ const meetings = computed(
     <th scope="row">
       {{ of.name }}
       <p class="said font-normal">
-        <template v-if="of.learners !== null">{{ count(of.learners, 'learner') }}</template><template
+        <template v-if="of.names.length"
+          >{{ sayList(of.names.slice(0, 3))
+          }}{{ of.names.length > 3 ? ` and ${of.names.length - 3} more` : '' }}</template
+        >
+        <template v-else-if="of.learners !== null">{{ count(of.learners, 'learner') }}</template><template
           v-if="seen?.span && seen.window?.due"
         >
           · <span :class="{ tight: seen.span.tight }">{{ saySpan(seen.span) }}</span></template

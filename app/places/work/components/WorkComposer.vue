@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef, toRef, watch } from 'vue'
 import type { LessonId } from '#core/base'
 import { ListRecipients } from '#shared/contracts/work'
+import type { PieceCard } from '#shared/contracts/library'
 import type { Recipients, WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { usePreview } from '../composables/composing'
@@ -10,26 +11,36 @@ import { useServerNow } from '~/shared/session/serverNow'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
-import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
-import { UNNAMED } from '../starting'
+import { pickedLearners } from '../picking'
+import { UNNAMED, withCard } from '../starting'
+import { usePresets } from '../stores/presets'
 import type { LessonChoice } from './MomentEditor.vue'
 import AboutPanel from './AboutPanel.vue'
+import ComposerActs from './ComposerActs.vue'
 import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
+import LikelyPieces from './LikelyPieces.vue'
 import PiecesPanel from './PiecesPanel.vue'
 import TeamsPanel from './TeamsPanel.vue'
 import VersionsPanel from './VersionsPanel.vue'
 import WhoAndWhen from './WhoAndWhen.vue'
 import WhoGetsWhat from './WhoGetsWhat.vue'
 
-const props = defineProps<{ initial: DraftInWork; known: WorkPage | null; lesson: LessonId | null }>()
+const props = defineProps<{
+  initial: DraftInWork
+  known: WorkPage | null
+  lesson: LessonId | null
+  /** Why its learners were chosen; '' where nothing is said. */
+  because: string
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const draft = ref<DraftInWork>(props.initial)
 const desk = useDesk()
 const shelf = useShelf()
+const presets = usePresets()
 const now = useServerNow()
 const recipients = shallowRef<Recipients | null>(null)
 const { preview, problem: previewProblem } = usePreview(toRef(draft), props.known?.id ?? null)
@@ -51,6 +62,16 @@ watch(
     if (card && draft.value.title === UNNAMED) draft.value = { ...draft.value, title: card.title }
   },
 )
+/** The chosen classes, or those of the chosen learners. */
+const classIdsMeant = computed(() => {
+  const chosen = pickedLearners(draft.value, recipients.value ?? { classes: [], groups: [] })
+  const classes = recipients.value?.classes ?? []
+  return classes.filter((c) => c.learners.some((l) => chosen.has(l.id))).map((c) => c.id)
+})
+function add(card: PieceCard): void {
+  const before = draft.value.pieces.flatMap((p) => shelf.piece(p.resourceId) ?? [])
+  draft.value = withCard(draft.value, card, { before, presets: presets.presets })
+}
 const isTogether = computed(() => draft.value.pieces.some((p) => p.handIn === 'together'))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
@@ -97,7 +118,7 @@ const blocked = computed(
     previewProblem.value !== '' ||
     (preview.value?.problems.length ?? 0) > 0 ||
     !preview.value ||
-    preview.value.learners === 0,
+    (preview.value.learners === 0 && !preview.value.awaitsNewcomers),
 )
 const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, zone: desk.zone })
 
@@ -129,7 +150,9 @@ async function loadRecipients(): Promise<void> {
           :known="known"
           :lesson="start"
           :zone="desk.zone"
+          @add="add"
         />
+        <LikelyPieces v-if="draft.pieces.length === 0" :class-ids="classIdsMeant" :now="now" @add="add" />
         <UFormField label="Title"><UInput v-model="draft.title" name="title" maxlength="120" /></UFormField>
         <UFormField label="Note to learners" hint="optional"
           ><UTextarea v-model="draft.note" :rows="2" autoresize maxlength="1000" name="note"
@@ -146,6 +169,7 @@ async function loadRecipients(): Promise<void> {
           :today="today"
           :zone="desk.zone"
           :now="now"
+          :because="because"
           :is-part="isPart"
           @reload="loadRecipients"
         />
@@ -182,40 +206,16 @@ async function loadRecipients(): Promise<void> {
       </div>
       <HowPanel v-model="draft" :inert="isPart" :banks="preview?.banks ?? []" :recipients="recipients" />
     </div>
-    <div class="acts">
-      <template v-if="known?.state === 'withdrawn'"
-        ><UButton size="md" :loading="busy" @click="publishAgain">Publish again</UButton></template
-      >
-      <template v-else-if="known?.state === 'published'">
-        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="save" @click="save(false)"
-          >Save changes</UButton
-        >
-        <UButton
-          size="md"
-          color="neutral"
-          variant="outline"
-          :disabled="busy || !(preview || previewProblem)"
-          data-hook="withdraw"
-          @click="withdraw"
-          >Withdraw</UButton
-        >
-      </template>
-      <template v-else>
-        <UButton size="md" :loading="busy" :disabled="blocked" data-hook="publish" @click="save(true)">{{
-          preview && preview.learners > 0 ? `Publish to ${count(preview.learners, 'learner')}` : 'Publish'
-        }}</UButton>
-        <UButton
-          size="md"
-          color="neutral"
-          variant="outline"
-          :disabled="busy || blocked"
-          data-hook="hold"
-          @click="save(false)"
-          >{{ known ? 'Save, keep held' : 'Hold for later' }}</UButton
-        >
-      </template>
-      <UButton size="md" color="neutral" variant="ghost" to="/work">Back to the list</UButton>
-    </div>
+    <ComposerActs
+      :known="known"
+      :preview="preview"
+      :busy="busy"
+      :blocked="blocked"
+      :may-withdraw="preview !== null || previewProblem !== ''"
+      @save="save"
+      @publish-again="publishAgain"
+      @withdraw="withdraw"
+    />
   </div>
   <p v-else-if="problem" class="note-line needs m-4" role="alert">{{ problem }}</p>
   <p v-else class="said p-6">Opening …</p>
@@ -230,17 +230,6 @@ async function loadRecipients(): Promise<void> {
   grid-template-columns: 16.5rem minmax(24rem, 1fr) 15rem;
   gap: 1.6rem;
   padding-block: 1rem;
-}
-.acts {
-  display: flex;
-  gap: 0.6rem;
-  position: sticky;
-  bottom: 0;
-  background: var(--ui-bg);
-  border-top: 1px solid var(--ui-border);
-  padding-block: 0.7rem;
-  z-index: 5;
-  flex-wrap: wrap;
 }
 @media (max-width: 1150px) {
   .three {

@@ -1,0 +1,1 @@
+ALTER TABLE `enrolments` ADD `starts_at` integer;
