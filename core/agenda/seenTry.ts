@@ -1,4 +1,4 @@
-import { criteriaFor, isRevealed, itemsOf, shownPoints } from '../attempts'
+import { criteriaFor, isRevealed, itemsOf, shownPoints, countedRatio } from '../attempts'
 import type { Attempt, AttemptRules, AttemptScore, Closings } from '../attempts'
 import type { LearnerTerms } from '../availability'
 import type { Instant } from '../base'
@@ -86,7 +86,8 @@ export function seenTry(
         ? {
             points: shownPoints(score.points),
             of: score.of,
-            ratio: score.ratio,
+            /** Null while a person has yet to score all of it. */
+            ratio: countedRatio(score),
             lateDays: score.lateDays,
             deductedRatio: score.deductedRatio,
             isEstimate: score.estimate !== undefined,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ItemId } from '../base'
 import type { Answer } from '../library'
-import { P1, aTry, at, ids, extended, multiple, single } from '../../tests/support/made'
+import { P1, aTry, at, ids, extended, multiple, single, text } from '../../tests/support/made'
 import { grid, tryThatCounts } from './grid'
 import { itemFigures } from './itemFigures'
 import type { GridInput } from './types'
@@ -45,6 +45,7 @@ describe('grid', () => {
       learnerId: 'l1',
       state: 'handed-in',
       toScore: 0,
+      toRelease: 0,
       ratio: 0.9,
       passPercent: null,
       passing: null,
@@ -161,6 +162,21 @@ describe('itemFigures', () => {
       meanRatio: 0.75,
       options: { a: 1, b: 3, c: 0, d: 0 },
     })
+  })
+
+  it('tells the commonest of what was typed, alike but for case and spaces, and none of what is chosen', () => {
+    const typed = ['Wave', ' wave ', 'sound', 'wave', '', 'light', 'light'].map((given) => ({
+      answers: new Map<ItemId, Answer>([[ids.item('3'), { kind: 'text', text: given }]]),
+      itemIds: null,
+      score: null,
+    }))
+    const [figures] = itemFigures([text('3', { accepted: ['wave'] })], typed)
+    expect(figures?.commonest).toEqual([
+      { text: 'Wave', count: 3, isRight: true },
+      { text: 'light', count: 2, isRight: false },
+      { text: 'sound', count: 1, isRight: false },
+    ])
+    expect(itemFigures(items, [answers('b', [])]).map((f) => f.commonest)).toEqual([[], []])
   })
 
   it('counts an item among the tries that had it only', () => {

@@ -1,5 +1,5 @@
 import { countedRatio, keptScore, passingOf, pieceName } from '../attempts'
-import type { Attempt, Kept, NamedPiece } from '../attempts'
+import type { Attempt, ItemScore, Kept, NamedPiece } from '../attempts'
 import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
 import type { Cell, CellState, GridInput, GridTerms } from './types'
@@ -9,6 +9,7 @@ import type { Cell, CellState, GridInput, GridTerms } from './types'
  * learner.
  */
 export function grid(input: GridInput, now: Instant): Cell[] {
+  const { isDrafted = () => false } = input
   const termsOf = new Map(input.terms.map((t) => [nameOf(t, t.learnerId), t]))
   const triesOf = groupBy(input.attempts, (t) => nameOf(t, t.learnerId))
   return input.learnerIds.flatMap((learnerId) =>
@@ -28,7 +29,8 @@ export function grid(input: GridInput, now: Instant): Cell[] {
         passPercent,
         passing: passingOf(ratio, { passPercent }),
         attempts: tries.length,
-        toScore: tries.reduce((n, t) => n + toScoreIn(t), 0),
+        toScore: sumOf(tries, (t) => waitingIn(t).filter((s) => !isDrafted(t, s)).length),
+        toRelease: sumOf(tries, (t) => waitingIn(t).filter((s) => isDrafted(t, s)).length),
         late: isLate(tries, kept, terms?.dueAt ?? null),
         isParallel: terms?.isParallel ?? false,
       }
@@ -36,9 +38,13 @@ export function grid(input: GridInput, now: Instant): Cell[] {
   )
 }
 
-/** Answers of a try that a person has yet to score. */
-function toScoreIn({ score }: Attempt): number {
-  return score?.items.filter((s) => s.waits).length ?? 0
+/** Answers of a try that a person scores, and whose learners have no score yet. */
+function waitingIn({ score }: Attempt): readonly ItemScore[] {
+  return score?.items.filter((s) => s.waits) ?? []
+}
+
+function sumOf<T>(list: readonly T[], of: (one: T) => number): number {
+  return list.reduce((sum, one) => sum + of(one), 0)
 }
 
 function nameOf(of: NamedPiece, learnerId: UserId): string {

@@ -1,8 +1,17 @@
 import type { AttemptScore, ItemScore } from '../attempts'
+import { groupBy } from '../base'
 import type { ItemId } from '../base'
-import { chosenIn, isOmitted, isScoredByHand, optionsOf, scoreItem } from '../library'
+import {
+  chosenIn,
+  givenInWords,
+  isChosenAmong,
+  isOmitted,
+  isScoredByHand,
+  optionsOf,
+  scoreItem,
+} from '../library'
 import type { Answer, Item } from '../library'
-import type { ItemFigures } from './types'
+import type { CommonAnswer, ItemFigures } from './types'
 
 /** Below this many tries a share says little. */
 export const FEW = 8
@@ -46,6 +55,7 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
       omittedCount,
       waitingCount: all.length - having.length,
       options,
+      commonest: isScoredByHand(item) || isChosenAmong(item) ? [] : commonestOf(item, having),
     }
   })
   const hardness = (f: ItemFigures) => (f.n === 0 ? Number.POSITIVE_INFINITY : f.meanRatio)
@@ -55,4 +65,29 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
 /** What a person gave for an item of a try; undefined for items that score themselves. */
 function handScore({ score }: AnsweredTry, item: Item): ItemScore | undefined {
   return isScoredByHand(item) ? score?.items.find((s) => s.itemId === item.id) : undefined
+}
+
+/** So many of the commonest answers are told. */
+const MOST_COMMON = 5
+
+/** What was given most often for an item, right or wrong; ties in the order of their words. */
+function commonestOf(item: Item, tries: readonly AnsweredTry[]): readonly CommonAnswer[] {
+  const given = tries.flatMap((t) => {
+    const answer = t.answers.get(item.id)
+    return answer === undefined || isOmitted(answer) ? [] : [answer]
+  })
+  const alike = groupBy(given, (answer) => folded(givenInWords(item, answer)))
+  return [...alike.values()]
+    .flatMap((list): readonly CommonAnswer[] => {
+      const [first] = list
+      if (!first) return []
+      const text = givenInWords(item, first).trim()
+      return [{ text, count: list.length, isRight: scoreItem(item, first) >= item.points }]
+    })
+    .sort((a, b) => b.count - a.count || (a.text < b.text ? -1 : 1))
+    .slice(0, MOST_COMMON)
+}
+
+function folded(text: string): string {
+  return text.trim().toLowerCase().replace(/\s+/g, ' ')
 }

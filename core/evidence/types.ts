@@ -1,5 +1,5 @@
 import type { Instant, ItemId, UserId } from '../base'
-import type { Attempt, Kept, NamedPiece, Passing } from '../attempts'
+import type { Attempt, ItemScore, Kept, NamedPiece, Passing } from '../attempts'
 
 /** One piece of an assignment as a column of the grid. */
 export interface GridWork extends NamedPiece {
@@ -39,6 +39,8 @@ export interface Cell extends NamedPiece {
   readonly attempts: number
   /** Answers of the counted tries that a person has yet to score. */
   readonly toScore: number
+  /** Answers that were scored, and whose learners do not see it yet. */
+  readonly toRelease: number
   /** The kept try (or, for a mean, any counted try) came after it was due. */
   readonly late: boolean
   /** They have another task in its place. */
@@ -50,6 +52,8 @@ export interface GridInput {
   readonly works: readonly GridWork[]
   readonly terms: readonly GridTerms[]
   readonly attempts: readonly Attempt[]
+  /** Whether somebody has scored an answer of a try by all criteria, and not released it. */
+  readonly isDrafted?: (attempt: Attempt, item: Pick<ItemScore, 'itemId'>) => boolean
 }
 
 /** Figures of one item over the tries that count; `n` tries. Under 8 they are marked as few. */
@@ -66,4 +70,14 @@ export interface ItemFigures {
   readonly waitingCount: number
   /** How many chose each option, by option id. */
   readonly options: Readonly<Record<string, number>>
+  /** What was answered most often where nothing is chosen, such as a typed number; not what a person scores. */
+  readonly commonest: readonly CommonAnswer[]
+}
+
+/** An answer that several gave, alike but for case and spaces. */
+export interface CommonAnswer {
+  readonly text: string
+  readonly count: number
+  /** It has all points. */
+  readonly isRight: boolean
 }

@@ -29,27 +29,34 @@ export async function lateIn(
     group by w.class_id, w.assignment_id order by learners desc, w.assignment_id`)
 }
 
-/** How many texts of a class wait to be scored, of one piece. */
+/** How many texts of a class wait to be scored, or for their scores to be released, of one piece. */
 export interface WaitingIn {
   readonly classId: ClassId
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
   readonly title: string
+  /** To be scored yet. */
   readonly texts: number
+  /** Scored, and not shown to their learners yet. */
+  readonly scored: number
 }
 
 /** Tries that were handed in and of which a person has yet to score something; each team once. */
 export async function waitingIn(tx: Connection, classIds: readonly ClassId[]): Promise<readonly WaitingIn[]> {
   if (classIds.length === 0) return []
+  // a text is scored once each of its answers that waits has a draft with a level for every criterion
   return tx.all<WaitingIn>(sql`
-    select w.class_id as classId, t.assignment_id as assignmentId, t.piece_id as pieceId, a.title,
-      count(*) as texts
-    from attempts t join learner_work w on w.assignment_id = t.assignment_id and w.learner_id = t.learner_id
-        and w.piece_id = t.piece_id
-      join assignments a on a.id = t.assignment_id and a.state = 'published'
-    where w.class_id in ${[...classIds]} and t.submitted_at is not null and t.shared_from is null
-      and json_extract(t.score, '$.waiting') > 0
-    group by w.class_id, t.assignment_id, t.piece_id order by texts desc, t.assignment_id`)
+    select classId, assignmentId, pieceId, title, sum(not isScored) as texts, sum(isScored) as scored from (
+      select w.class_id as classId, t.assignment_id as assignmentId, t.piece_id as pieceId, a.title,
+        (select count(*) from json_each(t.score, '$.items') i where i.value ->> 'waits') <=
+        (select count(*) from score_drafts d where d.attempt_id = t.id and not exists (
+          select 1 from json_each(d.body, '$.levels') l where l.value is null)) as isScored
+      from attempts t join learner_work w on w.assignment_id = t.assignment_id and w.learner_id = t.learner_id
+          and w.piece_id = t.piece_id
+        join assignments a on a.id = t.assignment_id and a.state = 'published'
+      where w.class_id in ${[...classIds]} and t.submitted_at is not null and t.shared_from is null
+        and json_extract(t.score, '$.waiting') > 0)
+    group by classId, assignmentId, pieceId order by texts desc, scored desc, assignmentId`)
 }
 
 /** The kinds of all pieces of assignments, in their order. */

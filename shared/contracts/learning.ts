@@ -55,7 +55,8 @@ export interface SeenTry {
   readonly score: {
     readonly points: number
     readonly of: number
-    readonly ratio: number
+    /** Null while the teacher has yet to score all of it. */
+    readonly ratio: number | null
     readonly lateDays: number
     readonly deductedRatio: number
     /** Worked out for all questions of the piece, since each learner had others. */

@@ -47,6 +47,8 @@ export interface WeekNeeds {
     readonly pieceId: PieceId
     readonly title: string
     readonly texts: number
+    /** Scored, and not shown to their learners yet. */
+    readonly scored: number
   }[]
   /** Work that waits for learners who have no room for it; `tooLate`: its window has ended for so many meanwhile. */
   readonly queued: readonly {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { asId, mustBeOk } from '#core/base'
+import { isoDay, asId, mustBeOk } from '#core/base'
 import type { AttemptId, ResourceId } from '#core/base'
 import { NO_MATERIAL } from '#core/library'
 import type { Resource } from '#core/library'
@@ -9,6 +9,7 @@ import { addTexts } from '#usecases/evidence/addTexts'
 import { forgetComment, keepComment } from '#usecases/evidence/comments'
 import { draftScore } from '#usecases/evidence/draftScore'
 import { releaseScores } from '#usecases/evidence/releaseScores'
+import { showNeeds } from '#usecases/week/showNeeds'
 import { listToScore } from '#usecases/evidence/toScore'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { handIn, startTry } from '#usecases/learning/tries'
@@ -97,6 +98,11 @@ describe('texts that a teacher scores', () => {
     const score = given(attemptId, { comment: 'Name the second reason.' })
     expect((await draftScore(deps, teacher, score)).value).toEqual({ version: 1 })
     expect(JSON.stringify(await seen())).toBe(JSON.stringify(before))
+    // scored, and still to be released: said on the cell and among what needs the teacher
+    expect(await cell()).toMatchObject({ toScore: 0, toRelease: 1 })
+    const needs = async () =>
+      mustBeOk(await showNeeds(deps, teacher, { mondayOn: isoDay('2026-09-07') }), 'needs').toScore
+    expect(await needs()).toMatchObject([{ assignmentId: work, texts: 0, scored: 1 }])
     expect(mustBeOk(await listToScore(deps, teacher, of), 'list').answers[0]).toMatchObject({
       points: null,
       draft: { levels: [3], comment: 'Name the second reason.', again: false, version: 1 },
@@ -105,7 +111,8 @@ describe('texts that a teacher scores', () => {
     const after = await seen()
     expect(after?.score).toMatchObject({ points: 4, of: 5, ratio: 0.8, waiting: 0 })
     expect(after?.items[1]).toMatchObject({ points: 3, comment: 'Name the second reason.' })
-    expect(await cell()).toMatchObject({ toScore: 0, ratio: 0.8 })
+    expect(await cell()).toMatchObject({ toScore: 0, toRelease: 0, ratio: 0.8 })
+    expect(await needs()).toEqual([])
     const figures = mustBeOk(await showItems(deps, teacher, of), 'items').figures
     // Ben left it out: 3 of 8 points
     expect(figures.find((f) => f.itemId === EIGHT)).toMatchObject({ n: 2, meanRatio: 3 / 8, waitingCount: 0 })

@@ -2,12 +2,15 @@ import { commonest, groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
 import { pieceName } from '#core/attempts'
+import type { Attempt } from '#core/attempts'
 import { grid, itemFigures, tryThatCounts } from '#core/evidence'
+import type { GridInput } from '#core/evidence'
 import { byCategory } from '#core/filing'
 import {
   answersOf,
   assignmentsById,
   attemptsOf,
+  draftsOf,
   filingOf,
   handedAt,
   learnerWorkOf,
@@ -17,6 +20,7 @@ import {
   piecesIn,
   yearsById,
 } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import { cardOfKind } from '#core/library'
 import type { Resource } from '#core/library'
 import { inOrder, rulesOf } from '#core/work'
@@ -25,6 +29,7 @@ import type { Deps } from '../ground/deps'
 import { settleOverdue } from '../settling/settleOverdue'
 import { classFor, classesInView } from '../ground/classAccess'
 import { workFor } from '../work/workFor'
+import { draftedAt } from './toScore'
 
 /** A class's learners × work, oldest due first, with kept scores, late marks and tries. */
 export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
@@ -45,8 +50,10 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
     records.flatMap((r) => r.pieces),
   )
   const works = records.flatMap((r) => inOrder(r.pieces).map((p) => workOf(r, p, forms, inClass)))
+  const isDrafted = await draftedIn(tx, tries)
   const cells = grid(
     {
+      isDrafted,
       learnerIds: learners.map((l) => l.id),
       works,
       attempts: tries,
@@ -101,6 +108,18 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
     }),
     now,
   })
+}
+
+/** Whether an answer was scored by all criteria and is not released, of tries in which some wait. */
+async function draftedIn(
+  tx: Connection,
+  tries: readonly Attempt[],
+): Promise<NonNullable<GridInput['isDrafted']>> {
+  const waiting = tries.filter((t) => t.score?.items.some((s) => s.waits))
+  const drafts = await draftsOf(tx, [...new Set(waiting.map(draftedAt))])
+  const whole = drafts.filter((d) => d.levels.every((level) => level !== null))
+  const names = new Set(whole.map((d) => `${d.attemptId} ${d.itemId}`))
+  return (attempt, { itemId }) => names.has(`${draftedAt(attempt)} ${itemId}`)
 }
 
 /** A piece of an assignment as a column. */

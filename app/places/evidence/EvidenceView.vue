@@ -74,10 +74,15 @@ const chosenColumn = computed(() => {
   const name = chosen.value && pieceName(chosen.value.piece)
   return grid.value?.columns.find((c) => pieceName(c) === name) ?? null
 })
+/** The piece whose items are shown: the one that is named, else the work's first with items. */
+const shownPiece = computed(() => {
+  const own = grid.value?.columns.filter((c) => c.assignmentId === work.value) ?? []
+  return piece.value ?? (own.find((c) => !c.isRead) ?? own[0])?.pieceId ?? null
+})
 /** Pressing a column opens its items, pressing it again closes them. */
 function choose({ assignmentId, pieceId }: GridColumn): void {
   letGo()
-  const isOpen = assignmentId === work.value && (piece.value ?? pieceId) === pieceId
+  const isOpen = assignmentId === work.value && shownPiece.value === pieceId
   show(isOpen ? { work: undefined, piece: undefined } : { work: assignmentId, piece: pieceId })
 }
 /** Work opened from the list may not reach the first class: go to one it reaches. */
@@ -100,6 +105,7 @@ const looked = computed(() =>
   ),
 )
 const waiting = computed(() => looked.value.reduce((sum, c) => sum + c.toScore, 0))
+const toRelease = computed(() => looked.value.reduce((sum, c) => sum + c.toRelease, 0))
 /** Whose score for it is low. */
 const below = computed(() =>
   looked.value.filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low').map((c) => c.learnerId),
@@ -161,7 +167,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
     <div v-else-if="grid" class="split" :class="{ two: work || chosen }">
       <WorkGrid
         :grid="inView ?? grid"
-        :chosen="{ work, piece }"
+        :chosen="{ work, piece: shownPiece }"
         :cells="chosen"
         @choose="choose"
         @cell="chooseCell"
@@ -181,6 +187,8 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :class-id="classId"
         :below="below"
         :waiting="waiting"
+        :to-release="toRelease"
+        :as-of="grid.now"
         @close="show({ work: undefined, piece: undefined })"
       />
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { onBeforeRouteLeave, useHead } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { levelsFor } from '#core/attempts'
@@ -81,6 +81,12 @@ async function release(): Promise<void> {
   const { released, returned } = reply.value
   tell.done(`${count(released, 'score')} released${returned ? `, ${returned} for another go` : ''}.`)
 }
+// scores that nobody sees are easily forgotten
+onBeforeRouteLeave(() => {
+  const { scored } = counts.value
+  if (scored > 0)
+    tell.done(`${count(scored, 'score is', 'scores are')} not released: learners do not see them yet.`)
+})
 async function addTexts(): Promise<void> {
   const added = await ask<number>(AddTexts, { of, learners: queue.value?.without ?? [] })
   if (!added) return

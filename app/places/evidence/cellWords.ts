@@ -34,7 +34,7 @@ export function sayCell(name: string, of: GridColumn, c: Cell | undefined): stri
   const title = of.pieceTitle ?? of.title
   const tries = c && c.attempts > 1 ? `, ${c.attempts} tries` : ''
   const below = isBelow(c) ? `, below the pass mark of ${c?.passPercent} %` : ''
-  const toScore = c?.toScore ? ', to score' : ''
+  const toScore = `${c?.toScore ? ', to score' : ''}${c?.toRelease ? ', to release' : ''}`
   const other = c?.isParallel ? ', another task' : ''
   const said = textOf(c, of) || 'not for them'
   return `${name}, ${title}: ${said}${toScore}${c?.late ? ', late' : ''}${other}${below}${tries}`

@@ -35,6 +35,21 @@ const cells = computed(() =>
 const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-for-them'))
 const areAllExcused = computed(() => props.learnerIds.every((id) => props.column.excusedIds.includes(id)))
 
+/** To the texts that a person scores, while some of these wait. */
+const toQueue = computed(() => {
+  const toScore = cells.value.reduce((sum, c) => sum + c.toScore, 0)
+  const toRelease = cells.value.reduce((sum, c) => sum + c.toRelease, 0)
+  if (toScore + toRelease === 0) return null
+  const { assignmentId, pieceId } = props.column
+  const to = {
+    path: '/evidence/queue',
+    query: { work: assignmentId, piece: pieceId, class: props.grid.classId },
+  }
+  return {
+    to,
+    word: toScore > 0 ? `Score ${count(toScore, 'text')}` : `Release ${count(toRelease, 'score')}`,
+  }
+})
 /** To the composer, with these learners. */
 const assignTo = computed(() => ({
   path: '/work/new',
@@ -129,6 +144,14 @@ async function giveTime(): Promise<void> {
         Enter, takes in further learners of this column.
       </p>
     </template>
+    <UButton
+      v-if="toQueue"
+      class="justify-self-start"
+      icon="i-lucide-pen-line"
+      :to="toQueue.to"
+      data-hook="cell-to-queue"
+      >{{ toQueue.word }}</UButton
+    >
     <UButton
       class="justify-self-start"
       color="neutral"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
 import { isScoredByHand, isChosenAmong, optionsOf, rightInWords, rightOptions } from '#core/library'
 import { ShowItems } from '#shared/contracts/evidence'
 import type { PieceFigures } from '#shared/contracts/evidence'
@@ -21,8 +21,11 @@ const props = defineProps<{
   classId: ClassId | null
   /** Whose score that counts is below 60 %. */
   below: readonly UserId[]
-  /** Answers that a person has yet to score. */
+  /** Answers that a person has yet to score, and scores that are not released. */
   waiting: number
+  toRelease: number
+  /** When the grid was last asked for. */
+  asOf: Instant
 }>()
 const emit = defineEmits<{ close: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
@@ -38,7 +41,8 @@ async function load(): Promise<void> {
   figures.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? null : reply.error
 }
-watch(() => [props.assignmentId, props.pieceId, props.classId], load, { immediate: true })
+// follows what comes in, as the grid does
+watch(() => [props.assignmentId, props.pieceId, props.classId, props.asOf], load, { immediate: true })
 /** What a person scores has been handed in. */
 const isByHand = computed(() => figures.value?.items.some(isScoredByHand) ?? false)
 const toQueue = computed(() => {
@@ -48,6 +52,10 @@ const toQueue = computed(() => {
     path: '/evidence/queue',
     query: { work: assignmentId, piece: figures.value.pieceId, class: classId },
   }
+})
+const queueWord = computed(() => {
+  if (props.waiting) return `Score ${count(props.waiting, 'text')}`
+  return props.toRelease ? `Release ${count(props.toRelease, 'score')}` : 'Look at the texts again'
 })
 const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
 const about = computed(() => {
@@ -104,10 +112,10 @@ const rows = computed(() =>
       v-if="toQueue"
       class="mt-3"
       icon="i-lucide-pen-line"
-      :variant="waiting ? 'solid' : 'outline'"
+      :variant="waiting || toRelease ? 'solid' : 'outline'"
       :to="toQueue"
       data-hook="to-queue"
-      >{{ waiting ? `Score ${count(waiting, 'text')}` : 'Look at the texts again' }}</UButton
+      >{{ queueWord }}</UButton
     >
     <ol v-if="figures && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
@@ -130,6 +138,14 @@ const rows = computed(() =>
         <p v-else-if="rightInWords(r.item)" class="said ml-13">
           {{ isScoredByHand(r.item) ? 'Points for' : 'Right' }}: {{ rightInWords(r.item) }}
         </p>
+        <ul v-if="r.f.commonest.length" class="options" data-hook="commonest">
+          <li v-for="c in r.f.commonest" :key="c.text" :class="{ right: c.isRight }">
+            <span class="bar" aria-hidden="true"
+              ><i :style="{ width: `${Math.round((100 * c.count) / r.f.n)}%` }" /></span
+            ><span class="n">{{ c.count }}</span
+            ><span>{{ c.text }}<template v-if="c.isRight"> (right)</template></span>
+          </li>
+        </ul>
         <p class="said ml-13">
           {{ sayFigures(r.f, r.item) }}
         </p>

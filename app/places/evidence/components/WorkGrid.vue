@@ -90,7 +90,9 @@ const due = (at: number | null) =>
       </thead>
       <tbody>
         <tr v-for="(l, row) in grid.learners" :key="l.id">
-          <th scope="row" class="name">{{ l.name }}</th>
+          <th scope="row" class="name">
+            <NuxtLink class="plain" :to="{ path: '/lens', query: { learner: l.id } }">{{ l.name }}</NuxtLink>
+          </th>
           <td class="whole" :title="wholes.get(l.id)?.said">
             {{ wholes.get(l.id)?.text }}<span class="sr-only">{{ wholes.get(l.id)?.said }}</span>
           </td>
@@ -113,6 +115,7 @@ const due = (at: number | null) =>
               {{ textOf(cellOf(l.id, c), c) }}<span v-if="cellOf(l.id, c)?.late" class="late">late</span
               ><span v-if="isBelow(cellOf(l.id, c))" class="late">not passed</span
               ><span v-if="cellOf(l.id, c)?.toScore" class="late">to score</span
+              ><span v-if="cellOf(l.id, c)?.toRelease" class="late">to release</span
               ><span v-if="cellOf(l.id, c)?.isParallel" class="late">other task</span
               ><sup v-if="(cellOf(l.id, c)?.attempts ?? 0) > 1" class="tries"
                 >×{{ cellOf(l.id, c)?.attempts }}</sup

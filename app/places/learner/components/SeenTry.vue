@@ -49,7 +49,10 @@ function given(item: LearnerItem, answer: Answer | null): string {
           {{ ENDED[attempt.endedBy] }}
         </p>
       </div>
-      <p v-if="attempt.score" class="score">
+      <p v-if="attempt.score && attempt.score.ratio === null" class="said" data-hook="not-scored">
+        Your teacher has yet to score it, out of {{ count(attempt.score.of, 'point') }}.
+      </p>
+      <p v-else-if="attempt.score && attempt.score.ratio !== null" class="score">
         <strong>{{ percent(attempt.score.ratio) }}</strong><span class="said"
           >{{ attempt.score.points }} of {{ attempt.score.of }} points<template
             v-if="attempt.score.isEstimate"

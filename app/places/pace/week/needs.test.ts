@@ -58,13 +58,15 @@ describe('what needs the teacher', () => {
     const needs: WeekNeeds = {
       late: [{ classId, assignmentId: work, title: 'Check', learners: 1 }],
       queued: [],
-      toScore: [{ classId, assignmentId: work, pieceId: asId<PieceId>('p1'), title: 'Report', texts: 12 }],
+      toScore: [
+        { classId, assignmentId: work, pieceId: asId<PieceId>('p1'), title: 'Report', texts: 12, scored: 3 },
+      ],
       classes: [{ ...quiet.classes[0]!, ownTerms: ['Ann'], stuck: ['Bo'], offers: 2 }],
     }
     const lines = needsOf(week([held, { ...held, isHeld: true }]), needs)
     expect(lines.map((l) => `${l.text}: ${l.about}`)).toEqual([
       '“Test” is held: 7 E',
-      '12 texts to score: Report, 7 E',
+      '12 texts to score, 3 scores to release: Report, 7 E',
       '2 changes of the plan: offered to Science 7 E',
       '1 learner long at the most support: Bo, Science 7 E',
       '1 learner late: Check, 7 E',

@@ -33,9 +33,12 @@ export function needsOf(week: WeekAhead, needs: WeekNeeds): readonly NeedLine[] 
     ...needs.toScore.map((w): NeedLine => ({
       key: `score ${w.assignmentId} ${w.pieceId} ${w.classId}`,
       kind: 'score',
-      text: `${count(w.texts, 'text')} to score`,
+      text: [
+        ...(w.texts > 0 ? [`${count(w.texts, 'text')} to score`] : []),
+        ...(w.scored > 0 ? [`${count(w.scored, 'score')} to release`] : []),
+      ].join(', '),
       about: `${w.title}, ${nameOf.get(w.classId) ?? ''}`,
-      act: 'Score',
+      act: w.texts > 0 ? 'Score' : 'Release',
       to: {
         path: '/evidence/queue',
         query: { work: w.assignmentId, piece: w.pieceId, class: w.classId },
