@@ -1,4 +1,4 @@
-import { criteriaFor, isRevealed, itemsOf, shownPoints, countedRatio } from '../attempts'
+import { comesAgain, countedRatio, criteriaFor, isRevealed, itemsOf, shownPoints } from '../attempts'
 import type { Attempt, AttemptRules, AttemptScore, Closings } from '../attempts'
 import type { LearnerTerms } from '../availability'
 import type { Instant } from '../base'
@@ -11,16 +11,35 @@ export interface SeenWhileOpen {
   readonly points?: number
   readonly waits?: true
   readonly feedback?: string
+  /** In place of feedback that would give away what may be asked again. */
+  readonly hint?: string
   readonly right?: string
 }
 
-/** What the rules show of an item as soon as it was given for good. */
-export function seenWhileOpen(item: Item, answer: Answer | undefined, rules: AttemptRules): SeenWhileOpen {
-  const earned = isScoredByHand(item)
-    ? { waits: true as const }
-    : { points: shownPoints(scoreItem(item, answer)) }
+/** Feedback on an answer; its hint instead while what was wrong may be asked again. */
+function saidOf(
+  item: Item,
+  points: number,
+  isAskedAgain: boolean,
+): { readonly feedback: string } | { readonly hint: string } {
+  const isHeldBack = isAskedAgain && !isScoredByHand(item) && points < item.points
+  return isHeldBack ? { hint: item.hint } : { feedback: item.feedback }
+}
+
+/**
+ * What the rules show of an item as soon as it was given for good.
+ * @param isAskedAgain whether a further try may ask the same.
+ */
+export function seenWhileOpen(
+  item: Item,
+  answer: Answer | undefined,
+  rules: AttemptRules,
+  isAskedAgain: boolean,
+): SeenWhileOpen {
+  const points = scoreItem(item, answer)
+  const earned = isScoredByHand(item) ? { waits: true as const } : { points: shownPoints(points) }
   return {
-    ...(rules.feedback === 'item' ? { ...earned, feedback: item.feedback } : {}),
+    ...(rules.feedback === 'item' ? { ...earned, ...saidOf(item, points, isAskedAgain) } : {}),
     ...(rules.answers === 'item' ? keyOf(item) : {}),
   }
 }
@@ -35,6 +54,10 @@ interface Earned {
   readonly waits?: true
   readonly comment?: string
   readonly criteria?: readonly { readonly name: string; readonly points: number; readonly of: number }[]
+}
+
+function earnedOf(item: Item, score: AttemptScore | null): number {
+  return score?.items.find((s) => s.itemId === item.id)?.points ?? 0
 }
 
 /** What an item has earned, and for what; or that it waits for who scores it. */
@@ -62,14 +85,17 @@ export interface SeenBy {
   readonly terms: LearnerTerms
   readonly closings: Closings
   readonly now: Instant
+  /** How many tries they have begun. */
+  readonly used: number
 }
 
 /** A try that was handed in, with as much as the rules show its learner by now. */
 export function seenTry(
   attempt: Attempt,
   answers: ReadonlyMap<string, Answer>,
-  { resource, rules, terms, closings, now }: SeenBy,
+  { resource, rules, terms, closings, now, used }: SeenBy,
 ) {
+  const isAskedAgain = comesAgain(rules, terms, used, now)
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)
   const { score } = attempt
@@ -97,7 +123,12 @@ export function seenTry(
     items: asked.map((item) => ({
       item: forLearner(item),
       answer: answers.get(item.id) ?? null,
-      ...(feedback ? { ...earnedFor(item, score, resource.material.rubric), feedback: item.feedback } : {}),
+      ...(feedback
+        ? {
+            ...earnedFor(item, score, resource.material.rubric),
+            ...saidOf(item, earnedOf(item, score), isAskedAgain),
+          }
+        : {}),
       ...(keys ? keyOf(item) : {}),
     })),
   }

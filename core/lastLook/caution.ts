@@ -36,6 +36,8 @@ export type Caution =
     }
   /** Scores or answers are to be shown once it has closed, and for some classes it never does. */
   | { readonly code: 'never-shown'; readonly pieceId: PieceId; readonly what: 'scores' | 'answers' | 'both' }
+  /** Right answers of so many questions are shown before a further try that asks them again. */
+  | { readonly code: 'gives-away'; readonly pieceId: PieceId; readonly items: number }
   /** There is less time for a try than the piece says it takes. */
   | {
       readonly code: 'short-time'

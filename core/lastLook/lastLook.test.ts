@@ -218,6 +218,20 @@ describe('the last look at pieces and at what else there is', () => {
     expect(seen({ answers: 'close' }, NO_WINDOW, [])).toEqual([])
   })
 
+  it('says in how many questions right answers come before a further try that asks them again', () => {
+    const seen = (part: Partial<ReturnType<typeof rules>>) =>
+      lastLook(
+        facts({
+          draft: draft({ rules: rules({ feedback: 'submission', maxAttempts: 2, ...part }) }),
+          pieces: new Map([[P1, { isTest: false, minutes: 10, items }]]),
+        }),
+      )
+    expect(seen({ answers: 'submission' })).toEqual([{ code: 'gives-away', pieceId: P1, items: 3 }])
+    expect(seen({ answers: 'close' })).toEqual([])
+    expect(seen({ answers: 'submission', maxAttempts: 1 })).toEqual([])
+    expect(seen({ answers: 'submission', maxAttempts: null })).toEqual([])
+  })
+
   it('says that there is less time than a piece takes, where all of it is asked', () => {
     const seen = (timeLimitMinutes: number | null, items: ItemChoice = { kind: 'all' }) =>
       lastLook(

@@ -1,4 +1,4 @@
-import { askedFor, shortOf } from '../attempts'
+import { askedFor, asksAgain, shortOf } from '../attempts'
 import type { Reveal } from '../attempts'
 import { rulesOf } from '../work'
 import type { WorkPiece } from '../work'
@@ -11,7 +11,11 @@ export const MANY_PIECES = 8
 /** What may be wrong with the pieces themselves, whoever gets them. */
 export function ofPieces(facts: LastLookFacts): readonly Caution[] {
   const { draft, pieces } = facts
-  const found = draft.pieces.flatMap((p) => [...neverShown(p, facts), ...shortTime(p, facts)])
+  const found = draft.pieces.flatMap((p) => [
+    ...neverShown(p, facts),
+    ...givesAway(p, facts),
+    ...shortTime(p, facts),
+  ])
   const short = draft.pieces.flatMap((piece): readonly Caution[] => {
     const { items: choice } = rulesOf(draft, piece)
     const items = pieces.get(piece.id)?.items ?? []
@@ -39,6 +43,16 @@ function neverShown(piece: WorkPiece, { draft, pieces, classes }: LastLookFacts)
   if (!scores && !solutions) return []
   const what = scores && solutions ? 'both' : scores ? 'scores' : 'answers'
   return [{ code: 'never-shown', pieceId: piece.id, what }]
+}
+
+/** Right answers that come before a further try with the same questions. */
+function givesAway(piece: WorkPiece, { draft, pieces }: LastLookFacts): readonly Caution[] {
+  const rules = rulesOf(draft, piece)
+  const asked = pieces.get(piece.id)?.items ?? []
+  const isShown = rules.answers === 'item' || rules.answers === 'submission'
+  if (!isShown || !asksAgain(rules) || asked.length === 0) return []
+  const items = rules.items.kind === 'drawn' ? askedFor(rules.items.shares) : asked.length
+  return [{ code: 'gives-away', pieceId: piece.id, items: Math.min(items, asked.length) }]
 }
 
 /** A limit below the minutes that the whole piece says it takes. */

@@ -38,6 +38,8 @@ export interface SeenItem {
   readonly answer: Answer | null
   readonly points?: number
   readonly feedback?: string
+  /** In place of feedback that would give away what may be asked again. */
+  readonly hint?: string
   readonly right?: string
   /** The teacher has yet to score it. */
   readonly waits?: true

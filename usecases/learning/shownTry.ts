@@ -27,9 +27,11 @@ export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiec
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
   const { revisions, final } = await writtenIn(tx, attempt.id)
   const items = itemsOf(resource.items, attempt, rules.order)
+  const { maxAttempts } = rules
+  const isAskedAgain = asksAgain(rules) && maxAttempts !== null && attempt.number < maxAttempts
   const fixed = items
     .filter((item) => final.has(item.id))
-    .map((item) => [item.id, seenWhileOpen(item, answers.get(item.id), rules)])
+    .map((item) => [item.id, seenWhileOpen(item, answers.get(item.id), rules, isAskedAgain)])
   const hasExample = rules.help.includes('worked-example')
   return {
     attemptId: attempt.id,
@@ -69,6 +71,6 @@ export async function seenTries(tx: Connection, tries: readonly Attempt[], { lis
     done.map((t) => t.id),
   )
   const { resource, rules } = given
-  const seenBy = { resource, rules, terms: listed.terms, closings, now }
+  const seenBy = { resource, rules, terms: listed.terms, closings, now, used: tries.length }
   return done.map((attempt) => seenTry(attempt, answers.get(attempt.id) ?? new Map(), seenBy))
 }

@@ -1,4 +1,5 @@
 /** What other places use of this one. */
 export { default as FormDifference } from './components/FormDifference.vue'
+export { default as PiecePicker } from './components/PiecePicker.vue'
 export { useShelf } from './stores/shelf'
 export { useTray } from './stores/tray'

@@ -77,6 +77,13 @@ export function mendOf(caution: Caution, draft: DraftInWork, context: MendContex
       }
       return { word: 'Show them after each hand-in', apply: (d) => withRules(d, pieceId, shown) }
     }
+    case 'gives-away': {
+      const { pieceId } = caution
+      return {
+        word: 'Show them once it has closed',
+        apply: (d) => withRules(d, pieceId, { answers: 'close' }),
+      }
+    }
     case 'short-time': {
       const { pieceId, minutes } = caution
       return {

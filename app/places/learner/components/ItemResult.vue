@@ -20,6 +20,7 @@ const mark = computed(() => (props.shown.points === undefined ? null : markOf(pr
     </p>
     <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
     <p v-if="shown.feedback" v-html="toInlineHtml(shown.feedback)" />
+    <p v-if="shown.hint">Hint for your next try: {{ shown.hint }}</p>
     <p v-if="shown.waits">Your teacher will score this.</p>
     <p v-else-if="!mark && shown.right === undefined" class="said">Answered for good.</p>
   </div>

@@ -104,6 +104,7 @@ function given(item: LearnerItem, answer: Answer | null): string {
         </p>
         <p v-if="s.comment" class="line feedback" data-hook="comment">Your teacher: {{ s.comment }}</p>
         <p v-if="s.feedback" class="line feedback">{{ s.feedback }}</p>
+        <p v-if="s.hint" class="line feedback">Hint for your next try: {{ s.hint }}</p>
       </li>
     </ol>
   </section>

@@ -22,7 +22,13 @@ import GuideOfPiece from './GuideOfPiece.vue'
 import PieceActs from './PieceActs.vue'
 import TryOut from './TryOut.vue'
 
-const props = defineProps<{ resourceId: ResourceId; lesson: string | null; classId: string | null }>()
+const props = defineProps<{
+  resourceId: ResourceId
+  lesson: string | null
+  classId: string | null
+  /** It is looked at from another page, which has acts of its own. */
+  isBeside?: boolean
+}>()
 const emit = defineEmits<{ standard: [code: string]; choose: [id: ResourceId] }>()
 const overview = useOverview()
 void overview.load()
@@ -99,8 +105,10 @@ const assignTo = computed(() => ({
         </p>
         <h2 class="!text-xl">{{ resource.title }}</h2>
       </div>
-      <PieceActs :of="inside" @changed="load" />
-      <UButton size="md" :to="assignTo" data-hook="assign">Assign</UButton>
+      <template v-if="!isBeside">
+        <PieceActs :of="inside" @changed="load" />
+        <UButton size="md" :to="assignTo" data-hook="assign">Assign this</UButton>
+      </template>
     </header>
     <dl class="facts">
       <dt>Time</dt>

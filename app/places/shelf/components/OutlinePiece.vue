@@ -5,14 +5,19 @@ import { useTray } from '../stores/tray'
 import ShelfRow from './ShelfRow.vue'
 
 /** A piece in a list of the shelf: pressed to look inside, ticked into the tray. */
-defineProps<{
-  piece: PieceCard
-  isChosen: boolean
-  /** Where it belongs, in case that is not to be seen from where it stands. */
-  from?: string
-  /** Classes that were given it, by their short names. */
-  hadBy?: readonly string[]
-}>()
+withDefaults(
+  defineProps<{
+    piece: PieceCard
+    isChosen: boolean
+    /** Where it belongs, in case that is not to be seen from where it stands. */
+    from?: string
+    /** Classes that were given it, by their short names. */
+    hadBy?: readonly string[]
+    /** It can be ticked into the tray. */
+    mayTick?: boolean
+  }>(),
+  { mayTick: true },
+)
 defineEmits<{ choose: [] }>()
 const tray = useTray()
 </script>
@@ -20,6 +25,7 @@ const tray = useTray()
 <template>
   <div class="flex gap-2.5 items-start">
     <UCheckbox
+      v-if="mayTick"
       class="mt-1.5"
       size="sm"
       :model-value="tray.has(piece.id)"

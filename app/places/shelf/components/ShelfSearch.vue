@@ -18,11 +18,13 @@ const props = defineProps<{
   /** By what searches for the class are narrowed, and what the class is called; null: for nobody in particular. */
   usual: ShelfFilter
   className: string | null
+  /** It stands over another page: nothing is ticked, and the address stays that page's. */
+  isBeside?: boolean
 }>()
 const emit = defineEmits<{ choose: [id: ResourceId]; keep: [filter: ShelfFilter] }>()
 const shelf = useShelf()
 const address = useAddress()
-const asked = address.text('q') ?? ''
+const asked = props.isBeside ? '' : (address.text('q') ?? '')
 const {
   text,
   filter,
@@ -39,7 +41,13 @@ const {
 } = useShelfSearch(asked, toRef(props, 'usual'))
 const hasUsual = computed(() => Object.keys(props.usual).length > 0)
 // what is looked for stands in the address, so that a reload or a way back finds it again
-watchDebounced(text, (q) => void address.put({ q: q.trim() === '' ? null : q }), { debounce: 300 })
+watchDebounced(
+  text,
+  (q) => {
+    if (!props.isBeside) void address.put({ q: q.trim() === '' ? null : q })
+  },
+  { debounce: 300 },
+)
 const ORDER_ITEMS = SEARCH_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))
 const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(value) ?? false
 </script>
@@ -145,6 +153,7 @@ const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(
             :is-chosen="piece.id === chosen"
             :from="shelf.whereFrom(piece)"
             :had-by="hadBy"
+            :may-tick="!isBeside"
             @choose="emit('choose', piece.id)"
           />
         </li>

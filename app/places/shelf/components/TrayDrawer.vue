@@ -57,7 +57,9 @@ const to = computed(() => ({
         <UButton size="sm" color="neutral" variant="outline" to="/pace/place" data-hook="tray-to-days"
           >Place on days</UButton
         >
-        <UButton size="sm" :to="to" data-hook="assign-ticked">Assign</UButton>
+        <UButton size="sm" :to="to" data-hook="assign-ticked"
+          >Assign {{ n === 1 ? 'it' : n }} from the tray</UButton
+        >
         <UButton
           size="sm"
           color="neutral"

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { same } from '#core/base'
-import type { LessonId, PieceId } from '#core/base'
+import type { ClassId, Instant, LessonId, PieceId } from '#core/base'
 import { MOST_PIECES, WHENS, momentsOf } from '#core/work'
 import type { When, WorkPiece } from '#core/work'
 import type { PieceCard } from '#shared/contracts/library'
 import type { Preview, WorkPage } from '#shared/contracts/work'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
-import { FormDifference, useShelf } from '~/places/shelf'
+import { useDesk } from '~/places/pace'
+import { FormDifference, PiecePicker, useShelf } from '~/places/shelf'
 import { count } from '~/shared/words/numbers'
 import { WHEN_WORDS, sayPiece } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
+import LikelyPieces from './LikelyPieces.vue'
 
 const props = defineProps<{
   preview: Preview | null
@@ -18,10 +20,15 @@ const props = defineProps<{
   /** The lesson to which "before" and "after class" refer. */
   lesson: LessonId | null
   zone: string
+  now: Instant
+  /** The classes that are meant. */
+  classIds: readonly ClassId[]
 }>()
 const emit = defineEmits<{ add: [card: PieceCard] }>()
 const pieces = defineModel<readonly WorkPiece[]>({ required: true })
 const shelf = useShelf()
+const desk = useDesk()
+const className = computed(() => desk.classes.find((c) => c.id === props.classIds[0])?.shortName ?? null)
 
 const slips = computed(() =>
   pieces.value.map((piece, at) => {
@@ -53,28 +60,7 @@ function ownMoments(id: PieceId): string {
   return lines.join('. ')
 }
 
-/** Pieces of the same lessons first, then all others. */
-const choices = computed(() => {
-  const taken = new Set(pieces.value.map((p) => p.resourceId))
-  const lessons = new Set(slips.value.flatMap((s) => s.card?.bookLessonId ?? []))
-  const books = new Set(slips.value.flatMap((s) => s.card?.bookId ?? []))
-  const near = (p: PieceCard) => {
-    if (p.bookLessonId !== null && lessons.has(p.bookLessonId)) return 0
-    return p.bookId !== null && books.has(p.bookId) ? 1 : 2
-  }
-  return [...(shelf.shelf?.pieces ?? [])]
-    .filter((p) => !taken.has(p.id))
-    .sort((a, b) => near(a) - near(b))
-    .map((p) => ({ label: `${p.title} (${p.code})`, value: p.id as string }))
-})
-
-/** What was picked is added at once, and the field is empty again. */
-const picked = ref<string>()
-watch(picked, (id) => {
-  const card = shelf.piece(id ?? null)
-  picked.value = undefined
-  if (card) emit('add', card)
-})
+const isAdding = ref(false)
 function patch(at: number, part: Partial<WorkPiece>): void {
   pieces.value = pieces.value.map((p, i) => (i === at ? { ...p, ...part } : p))
 }
@@ -204,18 +190,39 @@ function remove(at: number): void {
       {{ count(pieces.length, 'piece') }}, {{ minutes }} min together. What comes before class stands first
       for learners.
     </p>
-    <USelectMenu
+    <UButton
       v-if="pieces.length < MOST_PIECES"
-      v-model="picked"
-      :items="choices"
-      value-key="value"
-      virtualize
-      placeholder="Add a piece"
+      class="justify-self-start"
+      variant="outline"
       icon="i-lucide-plus"
-      aria-label="Add a piece"
       data-hook="add-piece"
-      :search-input="{ placeholder: 'Title or short code' }"
-    />
+      @click="
+        () => {
+          isAdding = true
+        }
+      "
+      >Add a piece</UButton
+    >
+    <PiecePicker
+      v-model:open="isAdding"
+      :class-id="classIds[0] ?? null"
+      :class-name="className"
+      :taken="pieces.map((p) => p.resourceId)"
+      @add="emit('add', $event)"
+    >
+      <template #default="{ done }"
+        ><LikelyPieces
+          class="mt-3"
+          :class-ids="classIds"
+          :now="now"
+          @add="
+            (card) => {
+              emit('add', card)
+              done()
+            }
+          "
+      /></template>
+    </PiecePicker>
   </div>
 </template>
 

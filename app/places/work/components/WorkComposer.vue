@@ -150,6 +150,8 @@ async function loadRecipients(): Promise<void> {
           :known="known"
           :lesson="start"
           :zone="desk.zone"
+          :now="now"
+          :class-ids="classIdsMeant"
           @add="add"
         />
         <LikelyPieces v-if="draft.pieces.length === 0" :class-ids="classIdsMeant" :now="now" @add="add" />

@@ -38,6 +38,10 @@ const SAID: { readonly [Code in Caution['code']]: readonly [Extract<Caution, { c
     { code: 'never-shown', pieceId: P1, what: 'both' },
     /“Check”: scores and right answers would be shown after it has closed, and it never closes/,
   ],
+  'gives-away': [
+    { code: 'gives-away', pieceId: P1, items: 8 },
+    /“Check”: right answers to 8 questions are shown before a further try/,
+  ],
   'short-time': [
     { code: 'short-time', pieceId: P1, limit: 40, minutes: 45 },
     /“Check” says that it takes 45 minutes; a try may last 40\./,

@@ -31,6 +31,11 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
       `“${piece(c.pieceId)}”: ${NEVER_SHOWN[c.what]} would be shown after it has closed, and it never closes: ` +
       'learners would never see them.'
     )
+  if (c.code === 'gives-away')
+    return (
+      `“${piece(c.pieceId)}”: right answers to ${count(c.items, 'question')} are shown ` +
+      'before a further try that asks them again.'
+    )
   if (c.code === 'short-time')
     return (
       `“${piece(c.pieceId)}” says that it takes ${count(c.minutes, 'minute')}; ` +
