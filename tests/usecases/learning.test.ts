@@ -39,11 +39,15 @@ describe('a try', () => {
     const seen = (await piece(school, id)).seen[0]
     // 1 + 2 + 0 + 1 of 5 points
     expect(seen?.score).toMatchObject({ points: 4, of: 5, ratio: 0.8 })
-    expect(seen?.items.map((i) => i.feedback)).toEqual(Array(4).fill('Because.'))
+    // what was wrong comes again in the second try: its hint stands there until then
+    expect(seen?.items.map((i) => i.feedback)).toEqual(['Because.', 'Because.', undefined, 'Because.'])
+    expect(seen?.items[2]).toMatchObject({ points: 0, hint: '' })
     // answers only after closing
     expect(seen?.items.some((i) => 'right' in i)).toBe(false)
     school.clock.set(at('09-12T12:00'))
-    expect((await piece(school, id)).seen[0]?.items[0]?.right).toBe('Option b')
+    const closed = (await piece(school, id)).seen[0]
+    expect(closed?.items[0]?.right).toBe('Option b')
+    expect(closed?.items[2]?.feedback).toBe('Because.')
   })
 
   it('shows neither score nor feedback before the rules allow it', async () => {

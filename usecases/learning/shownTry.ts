@@ -1,5 +1,5 @@
 import type { Instant, ItemId } from '#core/base'
-import { HELPS, isAdaptive, itemsOf } from '#core/attempts'
+import { asksAgain, HELPS, isAdaptive, itemsOf } from '#core/attempts'
 import type { Attempt, Help } from '#core/attempts'
 import { forLearner } from '#core/library'
 import type { Answer } from '#core/library'
