@@ -107,6 +107,7 @@ try {
   await teacher.waitForSelector('[data-hook="with-answers"]')
   await take(teacher, 'shelf')
   await go(teacher, '/work/new?piece=piece-wav401,piece-wav402')
+  await teacher.locator('[data-hook="all-offered"]').click()
   await teacher.locator('[data-hook="slip"]:first-child [data-hook="when-before"]').click()
   await teacher.waitForSelector('[data-hook="own-moments"]')
   await teacher.waitForSelector('[data-hook="last-look"]')

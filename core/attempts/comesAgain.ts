@@ -1,7 +1,9 @@
 import type { Instant } from '../base'
 import type { AttemptRules } from './types'
 
-/** Whether every further try asks the same questions, and tries are counted: practice without end gives nothing away. */
+/**
+ * Whether every further try asks the same questions, and tries are counted: practice without end gives nothing away.
+ */
 export function asksAgain({ items, maxAttempts }: Pick<AttemptRules, 'items' | 'maxAttempts'>): boolean {
   const isSame = items.kind === 'all' || (items.kind === 'drawn' && items.again === 'same')
   return isSame && maxAttempts !== null && maxAttempts > 1

@@ -16,7 +16,7 @@ describe('passing', () => {
 })
 
 describe('giving an answer for good', () => {
-  const q = ids.item('q')
+  const q = { id: ids.item('q'), kind: 'single' } as const
   const given = { kind: 'single', choice: 'a' } as const
   const left = { kind: 'single', choice: null } as const
 
@@ -31,6 +31,13 @@ describe('giving an answer for good', () => {
       })
       expect(mayFix(by, q, undefined).ok).toBe(false)
     }
+  })
+
+  it('is never there for what a person scores', () => {
+    const text = { id: ids.item('q'), kind: 'extended' } as const
+    const written = { kind: 'extended', text: 'So.' } as const
+    const by = rules({ feedback: 'item', answers: 'item' })
+    expect(mayFix(by, text, written).error?.code).toBe('attempts/not-item-by-item')
   })
 
   it('may pass an item over where the next one waits for it', () => {

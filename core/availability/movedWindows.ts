@@ -13,8 +13,8 @@ export interface MovedWindow<Id> {
 }
 
 /**
- * Which of a class's windows move when its ground changes. Only windows that hang on lessons or count meetings can move; one that did
- * not stand before is not listed.
+ * Which of a class's windows move when its ground changes. Only windows that hang on lessons or count meetings can
+ * move; one that did not stand before is not listed.
  */
 export function movedWindows<Id>(
   windows: readonly { readonly id: Id; readonly spec: WindowSpec }[],

@@ -1,7 +1,7 @@
 import { ok, refuse, same } from '../base'
 import type { AssignmentId, Instant, Result } from '../base'
 import { faultInExchange } from './pieces'
-import { namedClasses } from './resolve'
+import { namedClasses } from './classWindows'
 import type { WorkRefusal } from './refusals'
 import type { Assignment, Begun, Draft } from './types'
 

@@ -41,15 +41,8 @@ export type { CountedPiece, Progress } from './progress'
 export { MOST_PRESETS, presetFor } from './presets'
 export type { Preset } from './presets'
 export type { WorkRefusal } from './refusals'
-export {
-  anchoredLessons,
-  awaitsNewcomers,
-  classWindow,
-  namedClasses,
-  resolveWork,
-  windowOfClass,
-  windowsOfClass,
-} from './resolve'
+export { anchoredLessons, classWindow, namedClasses, windowOfClass, windowsOfClass } from './classWindows'
+export { awaitsNewcomers, resolveWork } from './resolve'
 export type { Resolution, Resolvable, Surroundings } from './resolve'
 export { ruledNow } from './ruled'
 export { shifted } from './shift'

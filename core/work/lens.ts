@@ -3,7 +3,7 @@ import { WINDOW_FIELDS, windowState } from '../availability'
 import type { LearnerTerms, WindowField } from '../availability'
 import { groupBy } from '../base'
 import type { AssignmentId, ClassId, GroupId, Instant, UserId } from '../base'
-import { namedClasses } from './resolve'
+import { namedClasses } from './classWindows'
 import type { Assignment, LearnerWork, WorkBecause } from './types'
 
 /** Why somebody does not see a piece of work. */

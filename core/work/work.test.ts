@@ -9,7 +9,7 @@ import { checkDraft } from './checkDraft'
 import { isSameWork, mergeForBegun } from './merge'
 import { byNeed, needOf } from './need'
 import { progressOf } from './progress'
-import { anchoredLessons, namedClasses, windowOfClass } from './resolve'
+import { anchoredLessons, namedClasses, windowOfClass } from './classWindows'
 import type { Assignment, Draft, LearnerWork } from './types'
 
 const [a, b] = [ids.class('a'), ids.class('b')]

@@ -49,6 +49,11 @@ function gradeOf(
   return 0.39 * sentenceLength + (11.8 * syllables) / words.length - 15.59
 }
 
+/** How many words a text has. */
+export function countWords(text: string): number {
+  return wordsOf(text).length
+}
+
 /** The words of a text: letters and digits, with apostrophes and hyphens inside. */
 function wordsOf(text: string): readonly string[] {
   return text.match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? []

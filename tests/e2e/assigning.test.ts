@@ -31,6 +31,9 @@ async function twoPiecesFromTheDesk(p: Person): Promise<void> {
   await ticks.at(0)?.click()
   await ticks.at(-1)?.click()
   await p.click('assign-together')
+  // the class it was begun from alone; the others on the plan are offered
+  await p.sees('Publish to 27 learners')
+  await p.click('all-offered')
   await p.sees('Publish to 85 learners')
   await p.page.locator('[data-hook="slip"]:first-child [data-hook="when-before"]').click()
   await p.seesIn('[data-hook="own-moments"]', 'Science 8 B: due Tue 27 Oct, 8:30 am')
@@ -47,7 +50,7 @@ async function aGroupAndAnException(p: Person): Promise<void> {
   await p.sees('Emeka')
   await p.isAccessible()
   await p.page.locator('[data-hook="recipients"] [role="checkbox"]').click()
-  await p.sees('4 recipients chosen, 1 learner excepted')
+  await p.sees('84 learners chosen, 1 learner excepted')
   await p.click('picker-done')
   await p.page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
   await p.seesIn('[data-hook="excepted"]', 'Emeka')
@@ -174,6 +177,8 @@ async function givesOneMoreTry(p: Person): Promise<void> {
 describe('rules', () => {
   it('are changed, and a learner works by them', async () => {
     const teacher = await demoPerson(server, 'imani', '/work/new?piece=piece-wav203')
+    await teacher.sees('To whom?')
+    await teacher.click('all-offered')
     await teacher.sees('Last look')
     await typeMoment(teacher, 'tr.base [data-hook="moment-opens"]', 'when published', 'when published')
     await typeMoment(teacher, 'tr.base [data-hook="moment-due"]', 'fri 3pm', 'Fri 23 Oct, 3:00 pm')

@@ -84,7 +84,8 @@ describe('work in a list', () => {
 describe('work in teams', () => {
   it('is made for pairs, handed in by one on a phone, and counts for both', async () => {
     const teacher = await demoPerson(server, 'imani', '/work/new?piece=piece-vib402')
-    await teacher.sees('Last look')
+    await teacher.click('all-offered')
+    await teacher.sees('Publish to 85 learners')
     await teacher.tap('[data-hook="slip"] [data-hook="hand-in-together"]')
     await teacher.tap('[data-hook="make-teams"]')
     await teacher.seesIn('[data-hook="teams"]', 'Science 8 C')
@@ -147,8 +148,9 @@ describe('what is new', () => {
     await learner.has('[data-hook="my-news"] li')
     await learner.isAccessible()
     const p = await demoPerson(server, 'imani', '/work/new?piece=piece-wav402')
-    await p.sees('Last look')
+    await p.click('all-offered')
     await p.fill('[name="title"]', 'A quick look back')
+    await p.sees('Publish to 85 learners')
     await p.click('publish')
     await p.sees('Published to 85 learners')
     await learner.page.reload({ waitUntil: 'networkidle0' })
@@ -215,6 +217,7 @@ describe('grades, and rules of a group alone', () => {
     const teacher = await demoPerson(server, 'imani', '/classes')
     await aGroupByGrade(teacher)
     await teacher.go('/work/new?piece=piece-wav402')
+    await teacher.click('all-offered')
     await teacher.click('add-who')
     await teacher.choose('[data-hook="grade"]', 'grade 9')
     await teacher.sees('1 learner found')

@@ -52,6 +52,7 @@ describe('the focus stays near when what had it goes', () => {
     await p.sees('Published')
     await hasIn(p, 'main')
     await p.go('/work/new?piece=piece-wav402')
+    await p.click('all-offered')
     await p.sees('Last look')
     await enter(p, '[aria-label="Take Science 8 A off"]')
     await p.page.waitForFunction(() => !document.querySelector('[aria-label="Take Science 8 A off"]'))

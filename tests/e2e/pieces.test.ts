@@ -36,6 +36,7 @@ describe('work of two pieces', () => {
     await ticks.at(0)?.click()
     await ticks.at(-1)?.click()
     await teacher.click('assign-together')
+    await teacher.click('all-offered')
     await teacher.sees('Publish to 85 learners')
     expect((await teacher.page.$$('[data-hook="slip"]')).length).toBe(2)
     await teacher.page.locator('[data-hook="slip"]:first-child [data-hook="when-before"]').click()
@@ -166,7 +167,7 @@ declare global {
 }
 
 describe('the common case', () => {
-  it('takes at most four presses and no typing: one check, three classes, due at the next meeting', async () => {
+  it('takes two presses from the lesson and no typing: its check, its class, due at the next meeting', async () => {
     const teacher = await demoPerson(server, 'imani', '/pace')
     await teacher.page.evaluate(() => {
       window.pressed = { clicks: 0, keys: 0 }
@@ -180,10 +181,10 @@ describe('the common case', () => {
     await teacher.page
       .locator('[aria-label="Pieces of this lesson"] li:last-child [data-hook="assign"]')
       .click()
-    await teacher.sees('Publish to 85 learners')
+    await teacher.sees('Publish to 28 learners')
     await teacher.seesIn('.base', 'last meeting of W2.4 + 1, class end')
     await teacher.click('publish')
-    await teacher.sees('Published to 85 learners')
+    await teacher.sees('Published to 28 learners')
     expect(await teacher.page.evaluate(() => window.pressed)).toEqual({ clicks: 3, keys: 0 })
     teacher.isQuiet()
   })

@@ -66,6 +66,7 @@ async function gets(p: Person, name: string, what: string): Promise<void> {
 /** Gives the writing task by trails, two learners in another version and one another task; says who. */
 async function givesTask(p: Person): Promise<{ readonly bare: string; readonly parallel: string }> {
   await p.go('/work/new?piece=piece-pro402')
+  await p.click('all-offered')
   await p.has('[data-hook="versions-panel"]')
   await p.tap('tr.base [data-hook="moment-opens"]')
   await p.choose('[data-hook="moment-editor"] button[role="combobox"]', 'When published')

@@ -53,6 +53,7 @@ describe('a check, from the lesson to the score', () => {
     await teacher.page
       .locator('[aria-label="Pieces of this lesson"] li:last-child [data-hook="assign"]')
       .click()
+    await teacher.click('all-offered')
     await teacher.sees('Publish to 85 learners')
     // each class has its own dates
     const rows = await teacher.page.$$eval('[data-hook="target-class"]', (list) =>
@@ -125,6 +126,10 @@ describe('a check, from the lesson to the score', () => {
     await teacher.click('with-answers')
     await teacher.sees('Feedback: It is measured from the middle to one side.')
     await teacher.click('assign')
+    await teacher.click('all-offered')
+    // its lesson is over, so that it is open at once; hung on the lesson all the same it is late
+    await teacher.seesIn('tr.base', 'no due date')
+    await teacher.click('with-lesson')
     await teacher.sees('Science 8 A: it is due in the past')
     // a date instead of the lesson
     await teacher.page.locator('tr.base [data-hook="moment-due"]').click()

@@ -41,7 +41,7 @@ export async function fixAnswer(
     const item = itemsOf(given.resource.items, attempt, 'as-written').find((i) => i.id === itemId)
     if (!item) return refuse({ code: 'attempts/unknown-item', field: 'itemId', itemId })
     const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
-    const may = mayFix(given.rules, itemId, answers.get(itemId))
+    const may = mayFix(given.rules, item, answers.get(itemId))
     if (!may.ok) return may
     const { final } = await writtenIn(tx, attempt.id)
     if (final.has(itemId)) return ok({ ...(await openTry(tx, attempt, given)), now })

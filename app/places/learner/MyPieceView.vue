@@ -96,6 +96,7 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
         :material="piece.material"
         :support="piece.support"
         :zone="piece.zone"
+        :goes-on="cardOfKind(piece.piece.kind).isOwnCopy"
         @done="handedIn"
       />
       <HandedFiles v-if="ownFiles" v-bind="ownFiles" />

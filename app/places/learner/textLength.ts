@@ -1,5 +1,6 @@
 import { wordsIn } from '#core/library'
 import { paragraphsIn } from '#core/writing'
+import type { Shortfall } from '#core/writing'
 import { count } from '~/shared/words/numbers'
 
 /** How long a text shall be; 0: nothing is said of it. */
@@ -24,4 +25,9 @@ export function sayLength(text: string, { leastWords, mostWords, leastParagraphs
     ...(over > 0 ? [`${over} too many`] : []),
     ...(leastParagraphs > 0 ? [`${count(paragraphs, 'paragraph')} of at least ${leastParagraphs}`] : []),
   ].join(', ')
+}
+
+/** 'Question 2 has 12 words; it shall have at least 150.' */
+export function sayShortfall(question: number, { of, has, least }: Shortfall): string {
+  return `Question ${question} has ${count(has, of.slice(0, -1))}; it shall have at least ${least}.`
 }

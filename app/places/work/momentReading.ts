@@ -19,8 +19,8 @@ const NOTHING: Readonly<Record<WindowField, RegExp>> = {
 }
 
 /**
- * A moment as it was typed: about a lesson or in steps ("+2 meetings", "end of W3"), or a day ("21 oct", "28.10."), with
- * or without a time ("fri 3pm"). Null: none is wanted. Undefined: it could not be read, or not all of it.
+ * A moment as it was typed: about a lesson or in steps ("+2 meetings", "end of W3"), or a day ("21 oct", "28.10."),
+ * with or without a time ("fri 3pm"). Null: none is wanted. Undefined: it could not be read, or not all of it.
  */
 export function readTypedMoment(
   text: string,

@@ -19,7 +19,8 @@ export interface TargetRow {
 }
 
 /**
- * Targets as rows: classes and groups each their own, and learners who are alike in one, where the first of them stands.
+ * Targets as rows: classes and groups each their own, and learners who are alike in one, where the first of them
+ * stands.
  * @param isApart every learner has a row.
  */
 export function targetRows(targets: readonly AssignmentTarget[], isApart: boolean): readonly TargetRow[] {

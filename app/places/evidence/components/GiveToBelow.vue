@@ -3,20 +3,26 @@ import { computed, shallowRef, watch } from 'vue'
 import type { ClassId, ResourceId, UserId } from '#core/base'
 import { ShowGuide } from '#shared/contracts/library'
 import type { PieceCard } from '#shared/contracts/library'
+import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
 
-/** What to give those below 60 %: first what the piece itself points to, then anything. */
+/** What to give those below 60 %: first what the piece points to, then what its lesson has for them, then anything. */
 const props = defineProps<{ resourceId: ResourceId; classId: ClassId; below: readonly UserId[] }>()
+const shelf = useShelf()
 const pointed = shallowRef<readonly PieceCard[]>([])
 async function load(): Promise<void> {
   const { resourceId } = props
   const reply = await call(ShowGuide, { params: { resourceId } })
   if (resourceId !== props.resourceId) return
   const cards = reply.ok ? reply.value.pointers.map((p) => p.to) : []
-  pointed.value = [...new Map(cards.map((c) => [c.id, c])).values()]
+  await shelf.load()
+  const nearby = shelf.piecesOf(shelf.piece(resourceId)?.bookLessonId ?? null).filter(isForWeak)
+  pointed.value = [...new Map([...cards, ...nearby].map((c) => [c.id, c])).values()].slice(0, MOST)
 }
+const MOST = 4
+const isForWeak = ({ role }: PieceCard) => role === 'reteach' || role === 'practice'
 watch(() => props.resourceId, load, { immediate: true })
 const query = computed(() => ({
   learners: props.below.join(','),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { scoringState } from '#core/evidence'
 import type { AnswerToScore, ScoringState } from '#core/evidence'
+import { shortfallOf } from '#core/writing'
 
 /** All texts as small stones: outlined while they wait, half while they are begun, filled once scored. */
 defineProps<{ answers: readonly AnswerToScore[]; at: number; nameOf: (i: number) => string }>()
@@ -11,10 +12,13 @@ const WORDS: Readonly<Record<ScoringState, string>> = {
   scored: 'scored, not released',
   released: 'released',
 }
+function isShort({ item, answer }: AnswerToScore): boolean {
+  return item.kind === 'extended' && answer?.kind === 'extended' && shortfallOf(answer.text, item) !== null
+}
 function say(answer: AnswerToScore, name: string): string {
   const tries = answer.number > 1 ? `, try ${answer.number}` : ''
   const again = answer.draft?.again ? ', for another go' : ''
-  return `${name}${tries}: ${WORDS[scoringState(answer)]}${again}`
+  return `${name}${tries}: ${WORDS[scoringState(answer)]}${again}${isShort(answer) ? ', far too short' : ''}`
 }
 </script>
 
@@ -24,7 +28,7 @@ function say(answer: AnswerToScore, name: string): string {
       v-for="(answer, i) in answers"
       :key="`${answer.attemptId} ${answer.itemId}`"
       type="button"
-      :class="scoringState(answer)"
+      :class="[scoringState(answer), { short: isShort(answer) }]"
       :aria-current="i === at || undefined"
       :aria-label="`${i + 1}, ${say(answer, nameOf(i))}`"
       :title="say(answer, nameOf(i))"
@@ -81,5 +85,8 @@ button[aria-current] {
   box-shadow:
     0 0 0 2px var(--ui-bg),
     0 0 0 4px var(--ui-primary);
+}
+.short {
+  border-bottom: 3px double var(--ui-warning);
 }
 </style>

@@ -142,4 +142,8 @@ const due = (at: number | null) =>
   </div>
 </template>
 
-<style scoped src="./workGrid.css"></style>
+<style scoped src="./workGrid.css">
+.name a:not(:hover, :focus-visible) {
+  text-decoration: none;
+}
+</style>

@@ -6,20 +6,30 @@ const props = defineProps<{
   /** Numbers and names of the questions without an answer. */
   open: readonly { readonly id: string; readonly number: number }[]
   busy: boolean
+  /** A further try goes on with what was handed in. */
+  goesOn: boolean
+  /** What is far too short, or was left out, with its figures. */
+  short: readonly string[]
 }>()
 const isAsking = defineModel<boolean>({ required: true })
 defineEmits<{ submit: []; jump: [id: string] }>()
-const words = computed(() =>
-  props.open.length === 0
-    ? 'Everything is answered. You cannot change this try afterwards.'
-    : `${count(props.open.length, 'question')} not answered yet. You cannot change this try afterwards.`,
+const after = computed(() =>
+  props.goesOn ? 'You can go on with it afterwards.' : 'You cannot change this try afterwards.',
 )
+const words = computed(() => {
+  const { length } = props.open
+  const said = length === 0 ? 'Everything is answered.' : `${count(length, 'question')} not answered yet.`
+  return `${said} ${after.value}`
+})
 </script>
 
 <template>
   <UModal v-model:open="isAsking" :close="false" title="Hand in?" :description="words">
-    <template v-if="open.length" #body
-      ><div class="flex flex-wrap gap-1.5">
+    <template v-if="open.length || short.length" #body
+      ><p v-for="line in short" :key="line" class="note-line care mb-2" data-hook="far-too-short">
+        {{ line }}
+      </p>
+      <div class="flex flex-wrap gap-1.5">
         <UButton
           v-for="i in open"
           :key="i.id"

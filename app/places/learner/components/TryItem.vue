@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Help, KeptAnswer } from '#core/attempts'
-import { isOmitted } from '#core/library'
+import { isOmitted, isScoredByHand } from '#core/library'
 import type { Answer, LearnerItem } from '#core/library'
 import type { OpenTry, SeenItem } from '#shared/contracts/learning'
 import { canReadAloud, readAloud } from '../readAloud'
@@ -30,6 +30,10 @@ defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine']; fix:
 const hasHint = ref(false)
 const text = computed(() => (props.answer?.kind === 'extended' ? props.answer.text : ''))
 const mayCheck = computed(() => props.item.kind === 'extended' && props.help.includes('own-check'))
+/** A text that a person scores is not given for good before the whole is. */
+const mayFix = computed(
+  () => props.mode !== 'all' && !(props.mode === 'item-by-item' && isScoredByHand(props.item)),
+)
 const isLeftOut = computed(() => isOmitted(props.answer))
 const word = computed(() => {
   if (props.mode === 'item-by-item') return 'Check this answer'
@@ -56,7 +60,7 @@ const word = computed(() => {
     />
     <div v-if="!given" class="acts">
       <UButton
-        v-if="mode !== 'all' && !elsewhere"
+        v-if="mayFix && !elsewhere"
         type="button"
         :color="isLeftOut ? 'neutral' : 'primary'"
         :variant="isLeftOut ? 'outline' : 'solid'"

@@ -3,12 +3,14 @@ import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { isOmitted } from '#core/library'
 import type { LearnerItem, Material } from '#core/library'
 import { isSupportItem } from '#core/versions'
+import { shortfallOf } from '#core/writing'
 import type { Support } from '#core/versions'
 import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
 import { sayForLearner } from '~/shared/words/tryRefusals'
 import { sayCountdown, sayTime } from '~/shared/words/times'
+import { sayShortfall } from '../textLength'
 import HandInDialog from './HandInDialog.vue'
 import PieceMaterial from './PieceMaterial.vue'
 import TryItem from './TryItem.vue'
@@ -23,6 +25,8 @@ const props = defineProps<{
   material: Material
   support: Support | null
   zone: string
+  /** A further try goes on with what was handed in. */
+  goesOn: boolean
 }>()
 const emit = defineEmits<{ done: [] }>()
 const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
@@ -40,6 +44,17 @@ const left = computed(() => paper.value.items.filter((i) => !(i.id in paper.valu
 const toFill = computed(() => paper.value.items.filter(isSupportItem))
 const questions = computed(() => paper.value.items.filter((i) => !isSupportItem(i)))
 const open = computed(() => left.value.filter((i) => !isSupportItem(i) && isOmitted(answers.value[i.id])))
+/** Texts far below their least length, and a plan that was left empty, with the figures. */
+const tooShort = computed(() => {
+  const texts = questions.value.flatMap((item, i) => {
+    const answer = answers.value[item.id]
+    if (item.kind !== 'extended' || answer?.kind !== 'extended' || isOmitted(answer)) return []
+    const short = shortfallOf(answer.text, item)
+    return short ? [sayShortfall(i + 1, short)] : []
+  })
+  const isWithoutPlan = toFill.value.length > 0 && toFill.value.every((i) => isOmitted(answers.value[i.id]))
+  return isWithoutPlan ? [...texts, 'Your plan is still empty.'] : texts
+})
 const progress = computed(() => {
   const { length } = questions.value
   if (isOneByOne.value) return `question ${length} of at most ${paper.value.most ?? length}`
@@ -174,6 +189,8 @@ watch(refusal, (r) => {
       v-model="asking"
       :open="open.map((i) => ({ id: i.id, number: questions.indexOf(i) + 1 }))"
       :busy="busy"
+      :goes-on="goesOn"
+      :short="tooShort"
       @submit="submit"
       @jump="jump"
     />

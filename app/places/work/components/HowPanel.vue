@@ -78,7 +78,14 @@ const rules = computed<AttemptRules>({
 
 <template>
   <div class="grid gap-3 content-start">
-    <RulesPanel v-model="rules" :scored="ruled.length > 0" :bank="bank" :kind="kind" :of-class="ofClass">
+    <RulesPanel
+      v-model="rules"
+      :scored="ruled.length > 0"
+      :has-pieces="draft.pieces.length > 0"
+      :bank="bank"
+      :kind="kind"
+      :of-class="ofClass"
+    >
       <USelect
         v-if="ruled.length > 1"
         v-model="chosen"

@@ -13,6 +13,7 @@ import RuleFields from './rules/RuleFields.vue'
 
 defineProps<{
   scored: boolean
+  hasPieces: boolean
   bank: readonly BankPart[]
   /** For what own rules can be kept. */
   kind: ResourceKind | null
@@ -77,6 +78,7 @@ function take(key: string | null): void {
       <FoldButton v-model="isOpen" data-hook="change-rules">Change rules</FoldButton>
       <RuleFields v-if="isOpen" v-model="rules" :bank="bank" />
     </template>
+    <p v-else-if="!hasPieces" class="said">Rules come with the piece.</p>
     <p v-else class="said">What is only read is done when the learner says so: there is nothing to score.</p>
   </section>
 </template>

@@ -61,6 +61,12 @@ const isBad = (f: WindowField) => {
   const problem = seen.value?.problem
   return problem !== null && problem !== undefined && 'field' in problem && problem.field === f
 }
+/** The first few of them, and how many more. */
+function sayNames(names: readonly string[]): string {
+  const more = names.length - MOST_NAMES
+  return sayList(more > 0 ? [...names.slice(0, MOST_NAMES), `${more} more`] : names)
+}
+const MOST_NAMES = 3
 /** The lines of the row: its window, and those of pieces with moments of their own. */
 const lines = computed(() =>
   [props.of.window, ...(seen.value?.pieces.map((p) => p.window) ?? [])]
@@ -77,10 +83,7 @@ const meetings = computed(
     <th scope="row">
       {{ of.name }}
       <p class="said font-normal">
-        <template v-if="of.names.length"
-          >{{ sayList(of.names.slice(0, 3))
-          }}{{ of.names.length > 3 ? ` and ${of.names.length - 3} more` : '' }}</template
-        >
+        <template v-if="of.names.length">{{ sayNames(of.names) }}</template>
         <template v-else-if="of.learners !== null">{{ count(of.learners, 'learner') }}</template><template
           v-if="seen?.span && seen.window?.due"
         >
