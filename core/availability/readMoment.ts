@@ -30,7 +30,8 @@ export interface ReadingContext {
 /**
  * A moment that somebody typed about a lesson, or in steps: "+3 meetings", "W2.4", "end of W2.4", "start of W3" (a
  * whole unit), "last of W2.4 + 1 day, 3pm", "class end", "in 2 meetings", "next meeting", "2 meetings from now".
- * What is left out is what is usual for the field: starts stand at the first meeting's start, ends at the last meeting's end.
+ * What is left out is what is usual for the field: starts stand at the first meeting's start, ends at the last
+ * meeting's end.
  * Steps without a lesson count from the one that is meant, else from the opening; what closes counts from due. Null
  * when it is about no lesson that is known, or says anything besides.
  * @example "+2 meetings" as due, with W2.4 the current lesson: two meetings after its last, at class end; without

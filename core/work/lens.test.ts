@@ -58,7 +58,9 @@ describe('why a learner does not see work', () => {
     const waiting = { ...learner, queued: new Set([ids.work('w')]) }
     expect(notThere(work(), waiting, null, now)?.code).toBe('queued')
     expect(of({ notFor: [room] })).toBe('class-waits')
-    expect(of({})).toBe('not-chosen')
+    // the class has it and they have nothing of it: it was over before their start line, the 5th
+    expect(of({})).toBe('before-start')
+    expect(of({ publishedAt: at('09-06T00:00') })).toBe('not-chosen')
     // joined on the 5th: too late for what went out on the 2nd, in time for what went out on the 6th
     expect(of({ newcomers: false })).toBe('joined-later')
     expect(of({ newcomers: false, publishedAt: at('09-06T00:00') })).toBe('not-chosen')

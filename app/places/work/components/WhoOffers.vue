@@ -77,7 +77,7 @@ watch(picked, (key) => {
         class="w-76 max-w-full"
         icon="i-lucide-plus"
         placeholder="Somebody needs other dates or more time"
-        aria-label="A row of their own, for other dates or more time"
+        aria-label="Somebody needs other dates or more time"
         data-hook="own-row"
         :search-input="{ placeholder: 'Name or group' }"
       />
