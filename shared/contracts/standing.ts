@@ -80,6 +80,8 @@ export interface WouldBe {
   readonly isThere: boolean
   readonly isWithoutPlace: boolean
   readonly isOver: boolean
+  /** Other work in which the class has the piece already; null: none. */
+  readonly hadIn: string | null
 }
 export interface LayPreview {
   readonly now: Instant

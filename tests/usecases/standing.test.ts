@@ -13,8 +13,9 @@ import { showStanding } from '#usecases/standing/showStanding'
 import { changeWork } from '#usecases/work/changeWork'
 import { listMyWork } from '#usecases/learning/myWork'
 import { draftOf } from '#core/work'
-import { at } from '../support/made'
-import { aSchool } from '../support/world'
+import { makeClass } from '#usecases/teaching/makeClass'
+import { at, onDays } from '../support/made'
+import { aLearner, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 function checkAfter(school: TestSchool, number: string): StandingPiece {
@@ -99,6 +100,38 @@ describe('standing work laid on classes', () => {
     expect((await layStanding(deps, teacher, { planId, classes: nowhere, publish: true })).error?.code).toBe(
       'access/not-found',
     )
+  })
+
+  it('says where a class has the piece already', async () => {
+    const school = await aStandingPlan()
+    const { deps, teacher, planId, classIds, a } = school
+    await publish(school, {
+      title: 'Last week',
+      targets: [{ target: { kind: 'class', classId: a.classId }, overrides: {} }],
+    })
+    const preview = mustBeOk(await previewLay(deps, teacher, { planId, classIds }), 'preview')
+    expect(preview.classes.map((c) => c.rows[0]?.hadIn)).toEqual(['Last week', null])
+  })
+
+  it('is laid onto a class that nobody is in yet, beside others, and comes to who joins', async () => {
+    const school = await aStandingPlan()
+    const { deps, teacher, planId, standingIds, a, yearId } = school
+    const fresh = {
+      yearId,
+      name: 'Class E',
+      shortName: 'E',
+      course: 'Science',
+      pattern: onDays(1, 3),
+      planId,
+    }
+    const { classId, joinCode } = mustBeOk(await makeClass(deps, teacher, fresh), 'class')
+    const classes = [a.classId, classId].map((id) => ({ classId: id, standingIds }))
+    const done = mustBeOk(await layStanding(deps, teacher, { planId, classes, publish: true }), 'lay')
+    expect(done).toEqual({ works: 6, classes: 2 })
+    const dora = await aLearner(school, joinCode, 'Dora Dale')
+    const { assignmentId } = await has(school, standingIds[2]!, classId)
+    const rows = await learnerWorkOf(deps.store.read, [assignmentId!])
+    expect(rows.map((r) => r.learnerId)).toEqual([dora.userId])
   })
 
   it('can be held, so that nobody has it yet', async () => {

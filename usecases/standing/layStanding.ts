@@ -7,7 +7,7 @@ import type { StandingRefusal } from '#core/standing'
 import { classWindow, windowsOfClass } from '#core/work'
 import { resolveWindow } from '#core/availability'
 import type { Window } from '#core/availability'
-import { learnersOf, saveLaid, standingOf } from '#db/repositories'
+import { givenBefore, learnersOf, saveLaid, standingOf } from '#db/repositories'
 import type { Connection, LaidRecord, StandingRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundFor } from '../ground/classGrounds'
@@ -29,6 +29,8 @@ export interface WouldBe {
   readonly isWithoutPlace: boolean
   /** All of its window is over. */
   readonly isOver: boolean
+  /** Other work in which the class has the piece already; null: none. */
+  readonly hadIn: string | null
 }
 
 type LayRefusal = WorkActRefusal | StandingRefusal | AccessRefusal
@@ -46,6 +48,15 @@ export async function previewLay(
   const learners = await learnersOf(tx, input.classIds)
   const { has } = await havingOf(tx, plan, standing, input.classIds)
   const there = new Set(has.flatMap((h) => (h.assignmentId ? [laidName(h)] : [])))
+  const resourceIds = standing.flatMap((s) => s.piece.pieces.map((p) => p.resourceId))
+  const given = new Map(
+    (await givenBefore(tx, resourceIds, input.classIds, null)).map((g) => [
+      `${g.classId} ${g.resourceId}`,
+      g.title,
+    ]),
+  )
+  const hadIn = (classId: ClassId, { piece }: StandingRecord) =>
+    piece.pieces.flatMap((p) => given.get(`${classId} ${p.resourceId}`) ?? [])[0] ?? null
   const now = deps.clock.now()
   return ok({
     now,
@@ -63,6 +74,7 @@ export async function previewLay(
           isThere: there.has(laidName({ standingId: record.id, classId: ground.record.id })),
           isWithoutPlace: window === null,
           isOver: endsAt !== null && endsAt <= now,
+          hadIn: hadIn(ground.record.id, record),
         }
       }),
     })),

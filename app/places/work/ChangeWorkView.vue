@@ -38,7 +38,9 @@ watch(
         <h1>{{ page.draft.title }}</h1>
         <span class="said"
           >{{ STATES[page.state]
-          }}<template v-if="page.begun">, {{ count(page.begun, 'learner') }} have begun</template></span
+          }}<template v-if="page.begun"
+            >, {{ count(page.begun, 'learner has', 'learners have') }} begun</template
+          ></span
         ><NuxtLink
           v-if="page.state === 'published'"
           class="plain text-sm"

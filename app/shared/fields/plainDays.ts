@@ -4,11 +4,11 @@ import type { DayReader } from './dayReading'
 /** Days in plain English, by chrono-node; fetched when the first field for a day is entered. */
 export const readPlainDay: DayReader = (text, today) => {
   const [result] = casual.parse(text, new Date(`${today}T12:00:00`), { forwardDate: true })
-  const start = result?.start
-  const [year, month, day] = [start?.get('year'), start?.get('month'), start?.get('day')]
-  if (!start || !year || !month || !day) return null
   // a day that is found in words that say more is half understood: "2 meetings from now" is not today
-  if (!result || !isWhole(text, result) || result.start.isCertain('hour')) return null
+  if (!result || !isWhole(text, result)) return null
+  const { start } = result
+  const [year, month, day] = [start.get('year'), start.get('month'), start.get('day')]
+  if (!year || !month || !day || start.isCertain('hour')) return null
   // 'in March' or 'this year' name no day
   const namesDay = start.isCertain('day') || start.isCertain('weekday')
   return namesDay

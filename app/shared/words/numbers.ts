@@ -1,6 +1,8 @@
-/** '1 meeting', '3 meetings'. */
+const PLURALS = new Intl.PluralRules('en')
+
+/** '1 meeting', '3 meetings'; with a verb: '1 learner has', '3 learners have'. The one place for plurals. */
 export function count(n: number, one: string, many = `${one}s`): string {
-  return `${n} ${n === 1 ? one : many}`
+  return `${n} ${PLURALS.select(n) === 'one' ? one : many}`
 }
 
 /** '82 %'. */

@@ -13,7 +13,7 @@ const WORDS: Readonly<Record<ScoringState, string>> = {
   released: 'released',
 }
 function isShort({ item, answer }: AnswerToScore): boolean {
-  return item.kind === 'extended' && answer?.kind === 'extended' && shortfallOf(answer.text, item) !== null
+  return item.kind === 'extended' && answer.kind === 'extended' && shortfallOf(answer.text, item) !== null
 }
 function say(answer: AnswerToScore, name: string): string {
   const tries = answer.number > 1 ? `, try ${answer.number}` : ''

@@ -57,12 +57,12 @@ const lines = computed<Line[]>(() => {
   if (props.begun > 0)
     care.push({
       tone: 'care',
-      text: `${count(props.begun, 'learner')} have begun. Their windows only grow; nobody loses time.`,
+      text: `${count(props.begun, 'learner has', 'learners have')} begun. Their windows only grow; nobody loses time.`,
     })
   return needs.length + care.length > 0
     ? [...needs, ...care]
     : preview.learners > 0
-      ? [{ tone: 'fine', text: 'Every window stands, in every class.' }]
+      ? [{ tone: 'fine', text: 'All dates fit, in every class.' }]
       : []
 })
 </script>

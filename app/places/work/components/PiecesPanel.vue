@@ -183,7 +183,7 @@ function remove(at: number): void {
           <summary class="plain">What changed</summary>
           <FormDifference class="mt-2" :resource-id="s.piece.resourceId" :revision="s.piece.revision" />
         </details>
-        <p v-if="s.begun" class="said mt-1">{{ count(s.begun, 'learner') }} have begun it.</p>
+        <p v-if="s.begun" class="said mt-1">{{ count(s.begun, 'learner has', 'learners have') }} begun it.</p>
       </li>
     </ol>
     <p v-if="several" class="said" data-hook="pieces-sum">

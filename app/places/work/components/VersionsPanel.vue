@@ -112,7 +112,7 @@ function giveTask(): void {
       </p>
       <div class="flex flex-wrap gap-1 items-center" role="group" aria-label="Give to those that are ticked">
         <span class="said">{{
-          chosen.size ? `${count(chosen.size, 'learner')} get` : 'Tick learners to give them'
+          chosen.size ? count(chosen.size, 'learner gets', 'learners get') : 'Tick learners to give them'
         }}</span>
         <UButton
           v-for="t in preview.trails"

@@ -16,7 +16,7 @@ export interface CautionNames {
 export function sayCaution(c: Caution, { className, piece, lesson }: CautionNames): string {
   if (c.code === 'in-several')
     return (
-      `${count(c.learnerIds.length, 'learner')} are in several of these classes: ` +
+      `${count(c.learnerIds.length, 'learner is', 'learners are')} in several of these classes: ` +
       'they get it once, with the kinder dates.'
     )
   if (c.code === 'drawn-short')
@@ -63,7 +63,7 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     case 'already-given':
       return `${of}: the class has a piece of this already, in “${c.title}”.`
     case 'left-out':
-      return `${of}: ${count(c.learnerIds.length, 'learner')} of the class do not have it, and are no exceptions.`
+      return `${of}: ${count(c.learnerIds.length, 'learner of the class does', 'learners of the class do')} not have it, and nobody excepted them.`
     case 'blocks-test':
       return `${of}: “${c.title}” is open meanwhile, and could not be begun before this is finished.`
     case 'two-tests':

@@ -149,6 +149,8 @@ const STATES = [
                   ><span v-if="c.row.window.due" class="said">
                     due {{ sayMoment(c.row.window.due, c.of.zone, 'due')
                     }}{{ c.row.isOver ? ', over' : '' }}</span
+                  ><span v-if="c.row.hadIn !== null" class="said had" data-hook="had-in">
+                    has the piece already, in “{{ c.row.hadIn }}”</span
                   ></template
                 >
               </td>
@@ -192,5 +194,9 @@ const STATES = [
 }
 .out td {
   color: var(--ui-text-muted);
+}
+.had {
+  display: block;
+  color: var(--ui-warning);
 }
 </style>
