@@ -185,7 +185,7 @@ export const OWN_FIXED: readonly {
 export const TOOK: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   '8A': { 'W1.4': 3 },
   '8B': { 'W1.2': 6 },
-  '8C': { 'W1.2': 8, 'W1.3': 5, 'W1.5': 7, 'W2.1': 7 },
+  '8C': { 'W1.2': 8, 'W1.3': 5, 'W1.5': 7, 'W2.1': 6 },
   '7E': { 'M1.4': 6, 'M2.1': 6 },
 }
 /** What a section that is behind has already left out (null) or shortened to so many halves. */

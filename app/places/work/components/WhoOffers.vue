@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import type { LessonId } from '#core/base'
 import type { Recipients } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
@@ -36,11 +36,12 @@ function addClasses(classes: readonly OfferedClass[]): void {
   )
 }
 const rowless = computed(() => [...withoutRow(draft.value, props.recipients)])
-const picked = ref<string>()
-watch(picked, (key) => {
-  picked.value = undefined
-  if (key) draft.value = withTargets(draft.value, [targetOf(key)])
-})
+/** No value, said as null: left undefined the field would keep what was picked, and show its key. */
+const NONE = null as unknown as undefined
+/** What is picked becomes a row, and the field is empty again. */
+function pick(key: unknown): void {
+  if (typeof key === 'string') draft.value = withTargets(draft.value, [targetOf(key)])
+}
 </script>
 
 <template>
@@ -70,7 +71,7 @@ watch(picked, (key) => {
     <div v-if="rowless.length || isShared" class="offers">
       <USelectMenu
         v-if="rowless.length"
-        v-model="picked"
+        :model-value="NONE"
         :items="rowless"
         value-key="value"
         size="sm"
@@ -80,6 +81,7 @@ watch(picked, (key) => {
         aria-label="Somebody needs other dates or more time"
         data-hook="own-row"
         :search-input="{ placeholder: 'Name or group' }"
+        @update:model-value="pick"
       />
       <UButton
         v-if="isShared"
