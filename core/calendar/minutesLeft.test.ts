@@ -65,10 +65,10 @@ describe('minutesLeft', () => {
   })
 
   it('keeps the shortest of several short days, and names each', () => {
-    const [long, brief] = [note({ kind: 'short', minutes: 40 }), note({ kind: 'short', minutes: 30 })]
+    const [longer, shorter] = [note({ kind: 'short', minutes: 40 }), note({ kind: 'short', minutes: 30 })]
     for (const notes of [
-      [long, brief],
-      [brief, long],
+      [longer, shorter],
+      [shorter, longer],
     ])
       expect(minutesLeft(span, notes, 'longest-run')).toEqual({ minutes: 30, by: notes })
   })
