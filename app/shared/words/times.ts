@@ -1,8 +1,9 @@
-import { weekdayOf } from '#core/base'
+import { dayNumber, weekdayOf } from '#core/base'
 import type { Instant, IsoDay } from '#core/base'
 import type { WindowField } from '#core/availability'
 import { zoneOf } from '#core/calendar'
 import type { Zone } from '#core/calendar'
+import { count } from './numbers'
 
 export const WEEKDAY_WORDS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
@@ -52,14 +53,16 @@ export function sayTime(at: Instant, zone: string): string {
   return sayMinute(zoneNamed(zone).local(at).minuteOfDay)
 }
 
-/** '3 days left', '2 h left', '12 min left'; empty once past. */
-export function sayLeft(until: Instant, now: Instant): string {
+/** '3 days left' by the calendar, '2 h left' within a day, '12 min left'; empty once past. */
+export function sayLeft(until: Instant, now: Instant, zone: string): string {
   const minutes = Math.ceil((until - now) / 60_000)
   if (minutes <= 0) return ''
   if (minutes < 60) return `${minutes} min left`
   if (minutes < 60 * 24) return `${Math.floor(minutes / 60)} h left`
-  const days = Math.floor(minutes / 1440)
-  return days === 1 ? '1 day left' : `${days} days left`
+  const { local } = zoneNamed(zone)
+  // what is due at the end of a day is due on it
+  const days = dayNumber(local((until - 1) as Instant).on) - dayNumber(local(now).on)
+  return `${count(days, 'day')} left`
 }
 
 /** '12:05' minutes and seconds left. */

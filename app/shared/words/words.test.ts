@@ -39,7 +39,7 @@ describe('times', () => {
 
   it('says what is left in the coarsest unit that helps', () => {
     const now = at('10-21T20:30')
-    const left = (minutes: number) => sayLeft((now + minutes * 60_000) as Instant, now)
+    const left = (minutes: number) => sayLeft((now + minutes * 60_000) as Instant, now, ZONE)
     expect([-1, 0, 1, 59, 60, 23 * 60 + 59, 24 * 60, 50 * 60].map(left)).toEqual([
       '',
       '',
@@ -50,6 +50,8 @@ describe('times', () => {
       '1 day left',
       '2 days left',
     ])
+    // Wed 21 Oct at 2:30 pm: 47 hours on it is Friday, two days by the calendar; its end, too
+    expect([left(47 * 60), sayLeft(at('10-24T06:00'), now, ZONE)]).toEqual(['2 days left', '2 days left'])
     expect(sayCountdown((now + 605_000) as Instant, now)).toBe('10:05')
     expect(sayCountdown(now, (now + 5000) as Instant)).toBe('0:00')
   })

@@ -64,7 +64,7 @@ async function finish(): Promise<void> {
       <UButton size="lg" :loading="busy" :disabled="until !== null" data-hook="finish" @click="finish">{{
         DONE_WORDS[of.piece.kind] ?? 'I have read it'
       }}</UButton>
-      <span v-if="until" class="said">{{ sayLeft(until, now).replace(/ left$/, '') }} to go</span>
+      <span v-if="until" class="said">{{ sayLeft(until, now, of.zone).replace(/ left$/, '') }} to go</span>
     </div>
   </div>
 </template>

@@ -27,7 +27,7 @@ const doneWords = computed(() => {
   return only.value?.itemCount === 0 ? 'read' : 'handed in'
 })
 const left = computed(() =>
-  props.work.place === 'now' && props.work.dueAt ? sayLeft(props.work.dueAt, props.now) : '',
+  props.work.place === 'now' && props.work.dueAt ? sayLeft(props.work.dueAt, props.now, props.zone) : '',
 )
 const tries = computed(() => {
   const piece = only.value
