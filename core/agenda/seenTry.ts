@@ -17,11 +17,7 @@ export interface SeenWhileOpen {
 }
 
 /** Feedback on an answer; its hint instead while what was wrong may be asked again. */
-function saidOf(
-  item: Item,
-  points: number,
-  isAskedAgain: boolean,
-): { readonly feedback: string } | { readonly hint: string } {
+function saidOf(item: Item, points: number, isAskedAgain: boolean): Pick<SeenWhileOpen, 'feedback' | 'hint'> {
   const isHeldBack = isAskedAgain && !isScoredByHand(item) && points < item.points
   return isHeldBack ? { hint: item.hint } : { feedback: item.feedback }
 }

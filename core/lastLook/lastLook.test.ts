@@ -204,7 +204,9 @@ describe('the last look at pieces and at what else there is', () => {
     ) =>
       lastLook(
         facts({
-          draft: draft({ rules: rules({ maxAttempts: 1, feedback: 'submission', answers: 'submission', ...part }) }),
+          draft: draft({
+            rules: rules({ maxAttempts: 1, feedback: 'submission', answers: 'submission', ...part }),
+          }),
           classes: [aClass({ window })],
           pieces: new Map([[P1, { ...one, items }]]),
         }),

@@ -54,8 +54,10 @@ export const TEACHING_ROUTES: readonly Route[] = [
   route(GradeLearners, ({ deps, actor }, { params, body }) =>
     gradeLearners(deps, actor, { ...params, ...body }),
   ),
-  route(SetAccommodation, ({ deps, actor }, { params, body: { learnerId, grade, startsOn, ...accommodation } }) =>
-    setAccommodation(deps, actor, { ...params, learnerId, grade, startsOn, accommodation }),
+  route(
+    SetAccommodation,
+    ({ deps, actor }, { params, body: { learnerId, grade, startsOn, ...accommodation } }) =>
+      setAccommodation(deps, actor, { ...params, learnerId, grade, startsOn, accommodation }),
   ),
   route(ResetPassword, ({ deps, actor }, { params, body }) =>
     resetPassword(deps, actor, { ...params, ...body }),
