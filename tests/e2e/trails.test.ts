@@ -133,7 +133,7 @@ async function writes(p: Person): Promise<void> {
   expect(await p.text()).not.toMatch(/guided|bare/)
   await p.tap('[data-hook="hand-in"]')
   await p.click('confirm-hand-in')
-  await p.sees('still to be scored by your teacher')
+  await p.sees('Your teacher has yet to score it')
 }
 
 describe('trails', () => {
