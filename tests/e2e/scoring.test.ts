@@ -48,7 +48,7 @@ describe('the scoring queue', () => {
     await p.seesIn('[data-hook="kept"]', 'all kept')
     const learner = await demoPerson(server, 'linh', '/learn')
     await learner.tap('::-p-text(why a cork stays)')
-    await learner.sees('still to be scored by your teacher')
+    await learner.sees('Your teacher has yet to score it')
 
     await p.page.reload({ waitUntil: 'networkidle0' })
     await p.seesIn('[data-hook="release"]', 'Release 30 scores')
