@@ -197,7 +197,7 @@ describe('trails', () => {
     await p.click('release')
     await p.click('confirm')
     await p.sees('scores released')
-    expect(await bos()).toContain('88 %, 88 % high in a row: less support')
+    expect(await bos()).toContain('100 %, 88 % high in a row: less support')
     p.isQuiet()
   })
 
