@@ -33,10 +33,11 @@ export function seenWhileOpen(
   isAskedAgain: boolean,
 ): SeenWhileOpen {
   const points = scoreItem(item, answer)
+  const isKeyShown = rules.answers === 'item'
   const earned = isScoredByHand(item) ? { waits: true as const } : { points: shownPoints(points) }
   return {
-    ...(rules.feedback === 'item' ? { ...earned, ...saidOf(item, points, isAskedAgain) } : {}),
-    ...(rules.answers === 'item' ? keyOf(item) : {}),
+    ...(rules.feedback === 'item' ? { ...earned, ...saidOf(item, points, isAskedAgain && !isKeyShown) } : {}),
+    ...(isKeyShown ? keyOf(item) : {}),
   }
 }
 
@@ -91,9 +92,10 @@ export function seenTry(
   answers: ReadonlyMap<string, Answer>,
   { resource, rules, terms, closings, now, used }: SeenBy,
 ) {
-  const isAskedAgain = comesAgain(rules, terms, used, now)
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)
+  // where the right answer is told anyway there is nothing to hold back
+  const isAskedAgain = !keys && comesAgain(rules, terms, used, now)
   const { score } = attempt
   const asked = itemsOf(resource.items, attempt, rules.order).filter((item) => !isSupportItem(item))
   const submittedAt = attempt.submittedAt as Instant
