@@ -63,7 +63,10 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     case 'already-given':
       return `${of}: the class has a piece of this already, in “${c.title}”.`
     case 'left-out':
-      return `${of}: ${count(c.learnerIds.length, 'learner of the class does', 'learners of the class do')} not have it, and nobody excepted them.`
+      return (
+        `${of}: ${count(c.learnerIds.length, 'learner of the class does', 'learners of the class do')} not have it, ` +
+        'and nobody excepted them.'
+      )
     case 'blocks-test':
       return `${of}: “${c.title}” is open meanwhile, and could not be begun before this is finished.`
     case 'two-tests':
