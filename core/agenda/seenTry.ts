@@ -1,5 +1,5 @@
 import { comesAgain, countedRatio, criteriaFor, isRevealed, itemsOf, shownPoints } from '../attempts'
-import type { Attempt, AttemptRules, AttemptScore, Closings } from '../attempts'
+import type { Attempt, AttemptRules, Closings, ItemScore } from '../attempts'
 import type { LearnerTerms } from '../availability'
 import type { Instant } from '../base'
 import { forLearner, isScoredByHand, rightInWords, scoreItem } from '../library'
@@ -53,13 +53,8 @@ interface Earned {
   readonly criteria?: readonly { readonly name: string; readonly points: number; readonly of: number }[]
 }
 
-function earnedOf(item: Item, score: AttemptScore | null): number {
-  return score?.items.find((s) => s.itemId === item.id)?.points ?? 0
-}
-
 /** What an item has earned, and for what; or that it waits for who scores it. */
-function earnedFor(item: Item, score: AttemptScore | null, rubric: readonly Criterion[]): Earned {
-  const earned = score?.items.find((s) => s.itemId === item.id)
+function earnedFor(item: Item, earned: ItemScore | undefined, rubric: readonly Criterion[]): Earned {
   if (earned?.waits) return { waits: true }
   const points = shownPoints(earned?.points ?? 0)
   const { comment, levels } = earned ?? {}
@@ -118,16 +113,19 @@ export function seenTry(
             waiting: score.waiting ?? 0,
           }
         : null,
-    items: asked.map((item) => ({
-      item: forLearner(item),
-      answer: answers.get(item.id) ?? null,
-      ...(feedback
-        ? {
-            ...earnedFor(item, score, resource.material.rubric),
-            ...saidOf(item, earnedOf(item, score), isAskedAgain),
-          }
-        : {}),
-      ...(keys ? keyOf(item) : {}),
-    })),
+    items: asked.map((item) => {
+      const earned = score?.items.find((s) => s.itemId === item.id)
+      return {
+        item: forLearner(item),
+        answer: answers.get(item.id) ?? null,
+        ...(feedback
+          ? {
+              ...earnedFor(item, earned, resource.material.rubric),
+              ...saidOf(item, earned?.points ?? 0, isAskedAgain),
+            }
+          : {}),
+        ...(keys ? keyOf(item) : {}),
+      }
+    }),
   }
 }

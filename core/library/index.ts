@@ -17,6 +17,7 @@ export {
   withoutPictures,
 } from './files'
 export type { FileSort, KeptFile } from './files'
+export { forTheWeak } from './forTheWeak'
 export { findingsIn } from './itemFindings'
 export {
   ITEM_KINDS,

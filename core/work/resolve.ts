@@ -50,6 +50,8 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
     .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
   const problems = new Map<string, Resolution['problems'][number]>()
+  /** Who has none of some pieces, since they were over before their start line. */
+  const late = new Set<UserId>()
   const own = ownTo(work, around)
   for (const { pieceIds, terms: given } of termsOf(work)) {
     const resolve = resolverFor(given, grounds)
@@ -58,7 +60,10 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
       const resolved = resolve(one, people.get(learnerId)?.accommodation ?? NO_ACCOMMODATION)
       if (resolved.ok) {
         const { classId, terms, because } = resolved.value
-        if (isBeforeStart(one, { classId, terms }, roster)) continue
+        if (isBeforeStart(one, { classId, terms }, roster)) {
+          late.add(learnerId)
+          continue
+        }
         const more = given.overrides.learners.get(learnerId)?.moreTries
         for (const pieceId of pieceIds) {
           const { rules, version, because: ofOwn } = own(one, pieceId, classId)
@@ -73,7 +78,9 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
   }
   for (const [classId, refusal] of faultsInEmpty(work, around, reached))
     problems.set(`${classId} ${JSON.stringify(refusal)}`, { classId, refusal })
-  return { reached, rows, problems: [...problems.values()] }
+  const having = new Set(rows.map((r) => r.learnerId))
+  const isReached = ({ learnerId }: Reached) => having.has(learnerId) || !late.has(learnerId)
+  return { reached: reached.filter(isReached), rows, problems: [...problems.values()] }
 }
 
 /** Whether work of the whole class was over before a learner's start line: it is none of theirs. */

@@ -12,6 +12,7 @@ import { showMyPiece } from '#usecases/learning/myPiece'
 import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
 import { makePiece } from '#usecases/library/shelf'
+import { setAccommodation } from '#usecases/teaching/classes'
 import { assign } from '#usecases/work/assign'
 import { changeWork } from '#usecases/work/changeWork'
 import { previewWork } from '#usecases/work/previewWork'
@@ -176,6 +177,22 @@ describe('feedback after each item', () => {
     expect(mustBeOk(await fix(school, attempt, q0, null), 'again').fixed).toEqual(fixed.fixed)
     await finish(school, { ...attempt, items: attempt.items.slice(1) }, 'b')
     expect((await shown(school, id)).seen[0]?.score).toMatchObject({ points: 9, of: 10 })
+  })
+
+  it('is held back while the same may be asked again, by the learner’s own number of tries', async () => {
+    const school = await aSchool()
+    const { deps, teacher, ann, a } = school
+    const shownIn = async () => {
+      const id = await given(school, { feedback: 'item', answers: 'close', maxAttempts: 1 })
+      const attempt = await begin(school, id)
+      return mustBeOk(await fix(school, attempt, attempt.items[0]!.id, 'a'), 'fix').fixed
+    }
+    expect(await shownIn()).toEqual({ q0: { points: 0, feedback: 'Feedback 0' } })
+    // Ann has a second try, in which the same is asked
+    const more = { timeFactor: 1, extraAttempts: 1, extraDays: 0 }
+    const of = { classId: a.classId, learnerId: ann.userId, accommodation: more }
+    mustBeOk(await setAccommodation(deps, teacher, of), 'more')
+    expect(await shownIn()).toEqual({ q0: { points: 0, hint: HINT } })
   })
 
   it('is somebody’s own, and there only where the rules say so', async () => {

@@ -111,6 +111,10 @@ describe('a start line', () => {
     const dora = await aLearner(school, school.a.joinCode, 'Dora Dale')
     expect(await have(school, over)).not.toContain(dora.userId)
     expect(await have(school, still)).toContain(dora.userId)
+    // nor is she counted among those whom it would reach
+    const draft = aDraft(school, { window: past, targets: [toClass(school.a.classId)] })
+    const seen = (await previewWork(school.deps, school.teacher, { assignmentId: null, draft })).value
+    expect(seen).toMatchObject({ learners: 2, targetCounts: [2] })
     const lens = await showLens(school.deps, school.teacher, { learnerId: dora.userId, at: null })
     expect(lens.value?.rows.find((r) => r.assignmentId === over)?.notThere?.code).toBe('before-start')
 

@@ -36,7 +36,8 @@ export async function fixAnswer(
   return writing(deps.store, async (tx): Promise<Fixed> => {
     const found = await changeable(tx, actor, input.attemptId, now)
     if (!found.ok) return found
-    const { attempt, given } = found.value
+    const { attempt, given, work } = found.value
+    const of = { given, terms: work.terms, now }
     const { itemId } = input
     const item = itemsOf(given.resource.items, attempt, 'as-written').find((i) => i.id === itemId)
     if (!item) return refuse({ code: 'attempts/unknown-item', field: 'itemId', itemId })
@@ -44,11 +45,11 @@ export async function fixAnswer(
     const may = mayFix(given.rules, item, answers.get(itemId))
     if (!may.ok) return may
     const { final } = await writtenIn(tx, attempt.id)
-    if (final.has(itemId)) return ok({ ...(await openTry(tx, attempt, given)), now })
+    if (final.has(itemId)) return ok({ ...(await openTry(tx, attempt, of)), now })
     const answer = answers.get(itemId) ?? leftOut(item)
     await writeFixed(tx, { attemptId: attempt.id, itemId, answer, at: now })
     const next = await goneOn(tx, attempt, given, answers, new Set([...final, itemId]))
-    return ok({ ...(await openTry(tx, next, given)), now })
+    return ok({ ...(await openTry(tx, next, of)), now })
   })
 }
 

@@ -109,7 +109,7 @@ export async function pieceAt(
     support: isOpen ? supportShown(given.support) : null,
     now,
     zone: await zoneFor(tx, learnerId),
-    open: current && !isRead ? await openTry(tx, current, given) : null,
+    open: current && !isRead ? await openTry(tx, current, { given, terms: listed.terms, now }) : null,
     reading:
       current && isRead ? { attemptId: current.id, doneFrom: doneFrom(current, piece.leastMinutes) } : null,
     seen: await seenTries(tx, tries, { listed, given, now }),

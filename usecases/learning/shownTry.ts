@@ -1,6 +1,7 @@
 import type { Instant, ItemId } from '#core/base'
-import { asksAgain, HELPS, isAdaptive, itemsOf } from '#core/attempts'
+import { comesAgain, HELPS, isAdaptive, itemsOf } from '#core/attempts'
 import type { Attempt, Help } from '#core/attempts'
+import type { LearnerTerms } from '#core/availability'
 import { forLearner } from '#core/library'
 import type { Answer } from '#core/library'
 import { seenTry, seenWhileOpen } from '#core/agenda'
@@ -18,17 +19,23 @@ function modeOf({ rules }: GivenPiece, attempt: Attempt): 'all' | 'item-by-item'
   return rules.feedback === 'item' || rules.answers === 'item' ? 'item-by-item' : 'all'
 }
 
+/** The piece that a try in progress is at, and its learner's own terms. */
+interface OpenTryOf {
+  readonly given: GivenPiece
+  readonly terms: LearnerTerms
+  readonly now: Instant
+}
+
 /**
  * A try in progress with its items in the learner's order, without keys, except what the rules show of items that were
  * given for good.
  */
-export async function openTry(tx: Connection, attempt: Attempt, given: GivenPiece) {
+export async function openTry(tx: Connection, attempt: Attempt, { given, terms, now }: OpenTryOf) {
   const { rules, resource, hinted } = given
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map<ItemId, Answer>()
   const { revisions, final } = await writtenIn(tx, attempt.id)
   const items = itemsOf(resource.items, attempt, rules.order)
-  const { maxAttempts } = rules
-  const isAskedAgain = asksAgain(rules) && maxAttempts !== null && attempt.number < maxAttempts
+  const isAskedAgain = comesAgain(rules, terms, attempt.number, now)
   const fixed = items
     .filter((item) => final.has(item.id))
     .map((item) => [item.id, seenWhileOpen(item, answers.get(item.id), rules, isAskedAgain)])

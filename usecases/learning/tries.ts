@@ -54,7 +54,7 @@ export async function startTry(
     const given = asTheirs(await givenPiece(tx, known ?? { ...of, learnerId: actor.userId }), work)
     const current = tries.find((t) => t.submittedAt === null)
     const open = current ?? (await tryOfTeam(tx, of, given, actor.userId))
-    if (open) return ok({ ...(await openTry(tx, open, given)), now })
+    if (open) return ok({ ...(await openTry(tx, open, { given, terms: work.terms, now })), now })
     const may = mayStart(tries, tryTermsOf(work, given.isRead), given.rules, now)
     if (!may.ok) return may
     const card = (await cardAt(tx, { learnerId: actor.userId, at: now }, of.assignmentId))?.work.pieces.find(
@@ -88,7 +88,7 @@ export async function startTry(
       const itemIds = items.filter(goesAlong).map((i) => i.id)
       await goOnWith(tx, { from: known.id, to: attempt.id, itemIds, at: now })
     }
-    return ok({ ...(await openTry(tx, attempt, given)), now })
+    return ok({ ...(await openTry(tx, attempt, { given, terms: work.terms, now })), now })
   })
 }
 

@@ -16,6 +16,8 @@ export interface WeighedWork {
   /** The assignment that is changed; what it was before does not count. */
   readonly stands: AssignmentId | null
   readonly now: Instant
+  /** Since when it is published; now while it is not. What has no opening opens then. */
+  readonly from: Instant
 }
 
 /**
@@ -45,12 +47,12 @@ export async function heavyWeeksIn(
 function loadPieceOf(
   { learnerId, pieceId, terms }: Resolution['rows'][number],
   { ground: { zone } }: ClassGround,
-  { pieces, now }: WeighedWork,
+  { pieces, now, from: published }: WeighedWork,
 ): readonly LoadPiece[] {
   const piece = pieces.get(pieceId)
   const until = terms.due ?? terms.closes
   if (!piece || until === null || until <= now) return []
-  const from = fromPublishing(terms, now).opens ?? now
+  const from = fromPublishing(terms, published).opens ?? published
   const { minutes, isTest } = piece
   return [{ learnerIds: [learnerId], minutes, isTest, ...daysToDo({ from, until }, zone) }]
 }

@@ -44,7 +44,7 @@ export async function cautionsFor(tx: Connection, of: LookedAt): Promise<readonl
 
 /** What is to be known of each class, for all of them in few questions. */
 async function classesSeen(tx: Connection, of: LookedAt): Promise<readonly ClassAtLastLook[]> {
-  const { draft, world, resolution, pieces, now } = of
+  const { draft, world, resolution, pieces, now, from } = of
   const stands = of.stands?.id ?? null
   const classIds = of.classes.map((c) => c.classId)
   const resourceIds = draft.pieces.map((p) => p.resourceId)
@@ -71,7 +71,7 @@ async function classesSeen(tx: Connection, of: LookedAt): Promise<readonly Class
       had: new Map((given.get(classId) ?? []).map((g) => [g.resourceId, g.title])),
       learnerIds: world.around.roster.classes.get(classId) ?? [],
       others,
-      heavyWeeks: await heavyWeeksIn(tx, ground, { rows: resolution.rows, pieces, stands, now }),
+      heavyWeeks: await heavyWeeksIn(tx, ground, { rows: resolution.rows, pieces, stands, now, from }),
       waiting: waiting.get(classId) ?? [],
     })
   }

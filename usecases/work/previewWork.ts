@@ -124,7 +124,7 @@ export async function previewWork(
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
     trails: world.around.versions?.trails ?? [],
     awaitsNewcomers: awaitsNewcomers(draft),
-    targetCounts: countsOf(draft, world),
+    targetCounts: countsOf(draft, world, new Set(reached.map((r) => r.learnerId))),
     problems: resolution.problems.map((p) => p.refusal),
   })
 }
@@ -154,10 +154,17 @@ async function unfinished(
   }
 }
 
-/** How many each target reaches, without those who are excepted. */
-function countsOf({ targets, exceptIds }: Draft, { around }: World): readonly number[] {
+/** How many each target reaches: of those who get it, and, while that is not known, of all who are not excepted. */
+function countsOf(
+  { targets, exceptIds }: Draft,
+  { around }: World,
+  having?: ReadonlySet<UserId>,
+): readonly number[] {
   const except = new Set(exceptIds)
-  return targets.map((t) => reach([t.target], around.roster, except).length)
+  return targets.map(({ target }) => {
+    const reached = reach([target], around.roster, except)
+    return reached.filter((r) => having?.has(r.learnerId) ?? true).length
+  })
 }
 
 /** Faults of a draft that is not finished: shown beside the rest, not instead of it. */

@@ -19,6 +19,7 @@ import { sayTime } from '~/shared/words/times'
 import ChosenCells from './components/ChosenCells.vue'
 import ItemsPanel from './components/ItemsPanel.vue'
 import WorkGrid from './components/WorkGrid.vue'
+import { waitingIn } from './scoringLink'
 import { useChoosing } from './composables/choosing'
 import { useDesk } from '~/places/pace'
 
@@ -100,12 +101,9 @@ async function seek(): Promise<void> {
 }
 /** What each learner has of the piece that is looked at. */
 const looked = computed(() =>
-  (grid.value?.cells ?? []).filter(
-    (c) => c.assignmentId === work.value && (piece.value === null || c.pieceId === piece.value),
-  ),
+  (grid.value?.cells ?? []).filter((c) => c.assignmentId === work.value && c.pieceId === shownPiece.value),
 )
-const waiting = computed(() => looked.value.reduce((sum, c) => sum + c.toScore, 0))
-const toRelease = computed(() => looked.value.reduce((sum, c) => sum + c.toRelease, 0))
+const waiting = computed(() => waitingIn(looked.value))
 /** Whose score for it is low. */
 const below = computed(() =>
   looked.value.filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low').map((c) => c.learnerId),
@@ -187,7 +185,6 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :class-id="classId"
         :below="below"
         :waiting="waiting"
-        :to-release="toRelease"
         :as-of="grid.now"
         @close="show({ work: undefined, piece: undefined })"
       />

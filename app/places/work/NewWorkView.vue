@@ -33,7 +33,9 @@ const idsIn = (key: string) => (address.text(key) ?? '').split(',').filter((id) 
 const learnerIds = idsIn('learners').map((id) => asId<UserId>(id))
 const lesson = address.id<LessonId>('lesson')
 const classId = address.id<ClassId>('class')
-const because = address.text('because') ?? ''
+/** Why learners were chosen, as the address may say it. */
+const BECAUSE: Readonly<Record<string, string>> = { 'below-60': 'below 60 %' }
+const because = BECAUSE[address.text('because') ?? ''] ?? ''
 const own = () => desk.classes.filter((c) => c.mayChange)
 
 onMounted(async () => {

@@ -92,8 +92,16 @@ describe('mends of the last look', () => {
   })
 
   it('show what would never be shown, and give the time that a piece takes', () => {
-    const shown = mended({ code: 'never-shown', pieceId: P1, what: 'both' })
-    expect(shown?.rules).toMatchObject({ feedback: 'submission', answers: 'submission' })
+    const once = { ...draft, rules: rules({ maxAttempts: 1 }) }
+    const never = { code: 'never-shown', pieceId: P1, what: 'both' } as const
+    expect(mended(never, once)?.rules).toMatchObject({ feedback: 'submission', answers: 'submission' })
+    // a second try asks the same: to show right answers after the first would give them away
+    const twice = { ...draft, rules: rules({ maxAttempts: 2 }) }
+    expect(mended(never, twice)?.rules).toMatchObject({ feedback: 'submission', answers: 'never' })
+    const away = { code: 'gives-away', pieceId: P1, items: 3 } as const
+    expect(mended(away, twice)?.rules.answers).toBe('close')
+    // where it never closes they would never be shown
+    expect(mended(away, twice, { windowOf: () => NO_WINDOW })?.rules.answers).toBe('never')
     const [piece] = draft.pieces
     const own = { ...draft, pieces: [{ ...piece!, rules: { timeLimitMinutes: 40 } }] }
     const longer = mended({ code: 'short-time', pieceId: P1, limit: 40, minutes: 45 }, own)

@@ -1,3 +1,4 @@
+import { asksAgain } from '#core/attempts'
 import type { AttemptRules, ItemChoice, Share } from '#core/attempts'
 import { isInOrder } from '#core/availability'
 import type { Anchor, Moment, Overrides, Window, WindowField } from '#core/availability'
@@ -69,19 +70,14 @@ export function mendOf(caution: Caution, draft: DraftInWork, context: MendContex
       const { learnerIds } = caution
       return { word: 'Leave them out', apply: (d) => excepting(d, learnerIds) }
     }
-    case 'never-shown': {
-      const { pieceId, what } = caution
-      const shown = {
-        ...(what === 'answers' ? {} : { feedback: 'submission' as const }),
-        ...(what === 'scores' ? {} : { answers: 'submission' as const }),
-      }
-      return { word: 'Show them after each hand-in', apply: (d) => withRules(d, pieceId, shown) }
-    }
+    case 'never-shown':
+      return shownAfterHandIn(caution, draft)
     case 'gives-away': {
       const { pieceId } = caution
+      const answers = closesEverywhere(draft, context) ? ('close' as const) : ('never' as const)
       return {
-        word: 'Show them once it has closed',
-        apply: (d) => withRules(d, pieceId, { answers: 'close' }),
+        word: answers === 'close' ? 'Show them once it has closed' : 'Do not show them',
+        apply: (d) => withRules(d, pieceId, { answers }),
       }
     }
     case 'short-time': {
@@ -97,6 +93,30 @@ export function mendOf(caution: Caution, draft: DraftInWork, context: MendContex
     case 'many-pieces':
       return null
   }
+}
+
+/** Shown after each hand-in; right answers not at all where a further try asks the same. */
+function shownAfterHandIn(
+  { pieceId, what }: Extract<Caution, { readonly code: 'never-shown' }>,
+  draft: DraftInWork,
+): Mend {
+  const piece = draft.pieces.find((p) => p.id === pieceId)
+  const isAskedAgain = piece !== undefined && asksAgain(rulesOf(draft, piece))
+  const answers = isAskedAgain ? ('never' as const) : ('submission' as const)
+  const scores = { feedback: 'submission' as const }
+  const rules = { ...(what === 'answers' ? {} : scores), ...(what === 'scores' ? {} : { answers }) }
+  const isHidden = isAskedAgain && what !== 'scores'
+  const word = what === 'answers' ? 'Do not show them' : 'Show scores after each hand-in, no right answers'
+  return {
+    word: isHidden ? word : 'Show them after each hand-in',
+    apply: (d) => withRules(d, pieceId, rules),
+  }
+}
+
+/** Whether it closes in each of its classes. */
+function closesEverywhere({ targets }: DraftInWork, { windowOf }: MendContext): boolean {
+  const classIds = targets.flatMap((t) => (t.target.kind === 'class' ? [t.target.classId] : []))
+  return classIds.length > 0 && classIds.every((id) => (windowOf(id)?.closes ?? null) !== null)
 }
 
 /** A class's due date on a day or at a time, where its window still stands with it: after opening, before closing. */

@@ -5,7 +5,16 @@ import { keyOf } from '#core/audience'
 import { NO_WINDOW } from '#core/availability'
 import { PLAIN_WORK, ids, piecesOf, rules } from '../../../tests/support/made'
 import type { DraftInWork } from './draft'
-import { asGroup, gradesIn, isPicked, namedByClass, pickedLearners, toggled, withLearner } from './picking'
+import {
+  asGroup,
+  gradesIn,
+  isPicked,
+  namedByClass,
+  classesMeant,
+  pickedLearners,
+  toggled,
+  withLearner,
+} from './picking'
 
 const draft: DraftInWork = {
   pieces: piecesOf('check' as never),
@@ -41,6 +50,11 @@ describe('choosing people', () => {
     expect([...pickedLearners(all, recipients)]).toEqual(['ann', 'bo'])
     expect([...pickedLearners({ ...all, exceptIds: [bo.id] }, recipients)]).toEqual(['ann'])
     expect(pickedLearners(draft, recipients).size).toBe(0)
+    const empty = { id: ids.class('e'), name: 'E', course: '', learners: [] }
+    const two = { ...recipients, classes: [...recipients.classes, empty] }
+    expect(classesMeant(toggled(draft, 'class e'), two)).toEqual(['e'])
+    expect(classesMeant(toggled(draft, 'learner ann'), two)).toEqual(['a'])
+    expect(classesMeant(draft, two)).toEqual([])
   })
 
   it('takes a class in and out again', () => {

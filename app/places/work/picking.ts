@@ -37,6 +37,15 @@ export function pickedLearners(
   return new Set(all.filter((id) => !except.has(id)))
 }
 
+/** Classes that have it, also one that nobody is in yet, and those of learners who do. */
+export function classesMeant(draft: Pick<DraftInWork, 'targets' | 'exceptIds'>, recipients: Recipients) {
+  const chosen = pickedLearners(draft, recipients)
+  const keys = pickedKeys(draft)
+  return recipients.classes
+    .filter((c) => keys.has(`class ${c.id}`) || c.learners.some((l) => chosen.has(l.id)))
+    .map((c) => c.id)
+}
+
 /** A class, group or learner taken in, or out again. */
 export function toggled(draft: DraftInWork, key: string): DraftInWork {
   const { targets } = draft

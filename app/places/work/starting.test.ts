@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { asId, isoDay } from '#core/base'
-import type { ClassId, LessonId, PlanId, PresetId, ResourceId } from '#core/base'
+import type { ClassId, LessonId, PlanId, ResourceId } from '#core/base'
 import { rulesOf } from '#core/work'
-import type { Draft, Preset } from '#core/work'
+import type { Draft } from '#core/work'
 import { PLAIN_WORK, aLesson, ids, piecesOf, rules } from '../../../tests/support/made'
 import { PRESETS } from '~/shared/words/rules'
-import { copyFor, rulesFor, startingDraft, withCard } from './starting'
-import type { Known, Start, StartingCard } from './starting'
+import type { StartingCard } from './pieceRules'
+import { copyFor, startingDraft } from './starting'
+import type { Known, Start } from './starting'
 
 const card = (id: string, kind: StartingCard['kind'], bookLessonId: string | null): StartingCard => ({
   id: asId<ResourceId>(id),
@@ -59,6 +60,12 @@ describe('the draft with which work begins', () => {
     expect(targetsOf(startingDraft(start({}), { ...known, classes: [] }))).toEqual([])
   })
 
+  it('goes to nobody where the class that is named is none of theirs, such as one that was archived', () => {
+    const draft = startingDraft(start({ classId: asId<ClassId>('gone') }), known)
+    expect(targetsOf(draft)).toEqual([])
+    expect(draft.window.due).toBeNull()
+  })
+
   it('is open at once where its lesson is over, and for single learners', () => {
     const isOver = (lesson: LessonId, id: ClassId) => lesson === W1 && id === 'A'
     const of = (part: Partial<Start>) => startingDraft(start(part), { ...known, isOver }).window
@@ -100,50 +107,6 @@ describe('the draft with which work begins', () => {
     // there is nothing to rule of what is read
     expect(reading).toEqual(draft.rules)
     expect(draft.pieces[0]?.rules).toEqual({})
-  })
-})
-
-describe('a piece that is added', () => {
-  const nothing = startingDraft(start({ cards: [], classId: asId<ClassId>('A') }), known)
-  const of = (before: readonly StartingCard[]) => ({ before, presets: [] })
-  const practice = card('more', 'practice-set', null)
-  const test = card('test', 'test', null)
-
-  it('brings the rules of its kind, for the work or for itself', () => {
-    const first = withCard(nothing, practice, of([]))
-    expect(first.rules).toEqual(readyOf('practice'))
-    expect(first.pieces[0]?.rules).toEqual({})
-    const both = withCard(first, test, of([practice]))
-    expect(both.rules).toEqual(readyOf('practice'))
-    expect(both.pieces.map((p) => rulesOf(both, p))).toEqual([readyOf('practice'), readyOf('test')])
-    const after = withCard(
-      withCard(nothing, card('text', 'reading', null), of([])),
-      test,
-      of([card('text', 'reading', null)]),
-    )
-    expect(after.rules).toEqual(readyOf('test'))
-  })
-
-  it('goes by what the teacher chose', () => {
-    const chosen = { ...withCard(nothing, practice, of([])), rules: rules({ maxAttempts: 7 }) }
-    const both = withCard(chosen, test, of([practice]))
-    expect(both.pieces.map((p) => p.rules)).toEqual([{}, {}])
-    expect(both.rules.maxAttempts).toBe(7)
-  })
-})
-
-describe('the rules with which work begins', () => {
-  const own: Preset = {
-    id: asId<PresetId>('p'),
-    name: 'Mine',
-    rules: rules({ maxAttempts: 5 }),
-    classId: asId<ClassId>('A'),
-    kind: 'check',
-  }
-  it('are one’s own before the ready ones', () => {
-    expect(rulesFor('check', asId<ClassId>('A'), [own]).maxAttempts).toBe(5)
-    expect(rulesFor('check', asId<ClassId>('B'), [own]).maxAttempts).toBe(2)
-    expect(rulesFor('practice-set', null, [own]).maxAttempts).toBeNull()
   })
 })
 

@@ -1,30 +1,17 @@
-import { same } from '#core/base'
-import type { ClassId, LessonId, ResourceId, UserId } from '#core/base'
-import { READY_RULES, readyRulesFor } from '#core/attempts'
-import type { AttemptRules } from '#core/attempts'
+import type { ClassId, LessonId, UserId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import type { Anchor, Moment, WindowSpec } from '#core/availability'
-import { cardOfKind, hasRules } from '#core/library'
-import type { ResourceKind } from '#core/library'
 import type { Plan } from '#core/pacing'
-import { NO_ABOUT, presetFor, rulesSuiting } from '#core/work'
+import { NO_ABOUT } from '#core/work'
 import type { AssignmentTarget, Draft, Preset, WorkPiece } from '#core/work'
 import type { DeskClass } from '#shared/contracts/pacing'
-import { differing, pieceOf } from './draft'
+import { pieceOf } from './draft'
 import type { DraftInWork } from './draft'
+import { mainOf, ownRulesOf, rulesFor } from './pieceRules'
+import type { StartingCard } from './pieceRules'
 
 /** What work is called while nothing is chosen to do. */
 export const UNNAMED = 'Work'
-
-/** A piece from the shelf, as far as work begins with it. */
-export interface StartingCard {
-  readonly id: ResourceId
-  readonly title: string
-  readonly kind: ResourceKind
-  readonly revision: number
-  readonly bookLessonId: string | null
-  readonly itemCount: number
-}
 
 /** With what a teacher comes to the composer: pieces, and perhaps a lesson, a class, or learners. */
 export interface Start {
@@ -54,19 +41,11 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
   const main = mainOf(cards)
   const first = classFor(start, main, known)
   const lesson = lessonFor(start, main, known, first)
-  const rules = rulesFor(main?.kind ?? 'check', first?.id ?? null, known.presets)
   const only = start.classId === null ? onlyClass(first, known) : first
-  const targets: readonly AssignmentTarget[] =
-    learnerIds.length > 0
-      ? learnerIds.map((learnerId) => ({ target: { kind: 'learner' as const, learnerId }, overrides: {} }))
-      : only
-        ? [{ target: { kind: 'class' as const, classId: only.id }, overrides: {} }]
-        : []
+  const ruling = { classId: only?.id ?? null, presets: known.presets }
+  const rules = rulesFor(main?.kind ?? 'check', ruling.classId, known.presets)
   const pieces = cards.reduce<readonly WorkPiece[]>(
-    (list, card) => [
-      ...list,
-      ruledPiece(card, list, { rules, classId: first?.id ?? null, presets: known.presets }),
-    ],
+    (list, card) => [...list, { ...pieceOf(card, list), rules: ownRulesOf(card, rules, ruling) }],
     [],
   )
   return {
@@ -78,7 +57,7 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
     inTurn: false,
     window: hungOn(lesson?.id ?? null),
     rules,
-    targets,
+    targets: targetsOf(learnerIds, only?.id ?? null),
     exceptIds: [],
     overCeiling: [],
     newcomers: true,
@@ -86,48 +65,10 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
   }
 }
 
-/** What the rules are for: a check, a test or a text rather than what is read before it. */
-function mainOf<C extends StartingCard>(cards: readonly C[]): C | null {
-  return cards.find((c) => cardOfKind(c.kind).hasCountedTries) ?? cards.find(hasRules) ?? cards[0] ?? null
-}
-
-/** A piece with the rules of its own kind, where these are others than the work has. */
-function ruledPiece(
-  card: StartingCard,
-  others: readonly WorkPiece[],
-  { rules, classId, presets }: Ruling,
-): WorkPiece {
-  const piece = pieceOf(card, others)
-  return hasRules(card) ? { ...piece, rules: differing(rules, rulesFor(card.kind, classId, presets)) } : piece
-}
-
-interface Ruling {
-  readonly rules: AttemptRules
-  readonly classId: ClassId | null
-  readonly presets: readonly Preset[]
-}
-
-/**
- * A draft with one more piece, which brings the rules of its kind along: as those of the work while nothing in it has
- * any, else as its own. Where the teacher has chosen rules that are nobody's ready ones, they hold for it, too.
- */
-export function withCard(
-  draft: DraftInWork,
-  card: StartingCard,
-  of: { readonly before: readonly StartingCard[]; readonly presets: readonly Preset[] },
-): DraftInWork {
-  const { presets } = of
-  const first = draft.targets.find((t) => t.target.kind === 'class')?.target
-  const classId = first?.kind === 'class' ? first.classId : null
-  const main = mainOf(of.before.filter(hasRules))
-  const usual = rulesFor(main?.kind ?? 'check', classId, presets)
-  const isChosen = !same(draft.rules, usual)
-  const plain = pieceOf(card, draft.pieces)
-  if (!hasRules(card) || isChosen) return { ...draft, pieces: [...draft.pieces, plain] }
-  if (main === null)
-    return { ...draft, rules: rulesFor(card.kind, classId, presets), pieces: [...draft.pieces, plain] }
-  const piece = ruledPiece(card, draft.pieces, { rules: draft.rules, classId, presets })
-  return { ...draft, pieces: [...draft.pieces, piece] }
+function targetsOf(learnerIds: readonly UserId[], classId: ClassId | null): readonly AssignmentTarget[] {
+  if (learnerIds.length > 0)
+    return learnerIds.map((learnerId) => ({ target: { kind: 'learner', learnerId }, overrides: {} }))
+  return classId === null ? [] : [{ target: { kind: 'class', classId }, overrides: {} }]
 }
 
 /** Moments with which work is open as soon as it is published, for good. */
@@ -140,10 +81,12 @@ function onlyClass(first: Known['classes'][number] | undefined, { classes }: Kno
   return classes.length === 1 ? classes[0] : undefined
 }
 
+/** The class that is named, or, where none is, the first that has the piece's lesson in its plan. */
 function classFor({ classId }: Start, main: StartingCard | null, { classes, planOf }: Known) {
-  const named = classes.find((c) => c.id === classId)
-  if (named || main === null || main.bookLessonId === null) return named
-  return classes.find((c) => planOf(c.planId)?.lessons.some((l) => l.bookLessonId === main.bookLessonId))
+  if (classId !== null) return classes.find((c) => c.id === classId)
+  const ofBook = main?.bookLessonId ?? null
+  if (ofBook === null) return undefined
+  return classes.find((c) => planOf(c.planId)?.lessons.some((l) => l.bookLessonId === ofBook))
 }
 
 function lessonFor(
@@ -174,17 +117,6 @@ export function hungOn(lessonId: LessonId | null): WindowSpec {
     opens: anchor({ edge: 'first', offset: 0, at: 'class-start' }),
     due: anchor({ edge: 'last', offset: 1, at: 'class-end' }),
   }
-}
-
-/** The teacher's own rules for this class and kind, else the ready ones for the kind. */
-export function rulesFor(
-  kind: ResourceKind,
-  classId: ClassId | null,
-  presets: readonly Preset[],
-): AttemptRules {
-  const own = presetFor(presets, { classId, kind })
-  const rules = own?.rules ?? READY_RULES[readyRulesFor(kind)]
-  return rulesSuiting(rules, kind)
 }
 
 /**

@@ -33,7 +33,7 @@ async function save(): Promise<void> {
       timeFactor: percent.value / 100,
       extraAttempts: attempts.value,
       extraDays: days.value,
-      ...(startsOn.value ? { startsOn: startsOn.value } : {}),
+      ...(startsOn.value && startsOn.value !== props.learner.startsOn ? { startsOn: startsOn.value } : {}),
     },
   })
   if (!reply.ok) return tell.refused(reply.error)

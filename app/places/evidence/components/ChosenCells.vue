@@ -12,6 +12,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayDay, zoneNamed } from '~/shared/words/times'
+import { sayToScore, scoringQueue, waitingIn } from '../scoringLink'
 import EvidencePanel from './EvidencePanel.vue'
 
 const props = defineProps<{ grid: ClassGrid; column: GridColumn; learnerIds: readonly UserId[] }>()
@@ -36,20 +37,7 @@ const areAllWithout = computed(() => cells.value.every((c) => c.state === 'not-f
 const areAllExcused = computed(() => props.learnerIds.every((id) => props.column.excusedIds.includes(id)))
 
 /** To the texts that a person scores, while some of these wait. */
-const toQueue = computed(() => {
-  const toScore = cells.value.reduce((sum, c) => sum + c.toScore, 0)
-  const toRelease = cells.value.reduce((sum, c) => sum + c.toRelease, 0)
-  if (toScore + toRelease === 0) return null
-  const { assignmentId, pieceId } = props.column
-  const to = {
-    path: '/evidence/queue',
-    query: { work: assignmentId, piece: pieceId, class: props.grid.classId },
-  }
-  return {
-    to,
-    word: toScore > 0 ? `Score ${count(toScore, 'text')}` : `Release ${count(toRelease, 'score')}`,
-  }
-})
+const toScore = computed(() => sayToScore(waitingIn(cells.value)))
 /** To the composer, with these learners. */
 const assignTo = computed(() => ({
   path: '/work/new',
@@ -145,12 +133,12 @@ async function giveTime(): Promise<void> {
       </p>
     </template>
     <UButton
-      v-if="toQueue"
+      v-if="toScore"
       class="justify-self-start"
       icon="i-lucide-pen-line"
-      :to="toQueue.to"
+      :to="scoringQueue({ ...column, classId: grid.classId })"
       data-hook="cell-to-queue"
-      >{{ toQueue.word }}</UButton
+      >{{ toScore }}</UButton
     >
     <UButton
       class="justify-self-start"

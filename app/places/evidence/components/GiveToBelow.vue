@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { ClassId, ResourceId, UserId } from '#core/base'
+import { forTheWeak } from '#core/library'
 import { ShowGuide } from '#shared/contracts/library'
 import type { PieceCard } from '#shared/contracts/library'
 import { useShelf } from '~/places/shelf'
@@ -15,25 +16,24 @@ const pointed = shallowRef<readonly PieceCard[]>([])
 async function load(): Promise<void> {
   const { resourceId } = props
   const reply = await call(ShowGuide, { params: { resourceId } })
-  if (resourceId !== props.resourceId) return
-  const cards = reply.ok ? reply.value.pointers.map((p) => p.to) : []
   await shelf.load()
-  const nearby = shelf.piecesOf(shelf.piece(resourceId)?.bookLessonId ?? null).filter(isForWeak)
-  pointed.value = [...new Map([...cards, ...nearby].map((c) => [c.id, c])).values()].slice(0, MOST)
+  if (resourceId !== props.resourceId) return
+  pointed.value = forTheWeak(resourceId, {
+    pointed: reply.ok ? reply.value.pointers.map((p) => p.to) : [],
+    lesson: shelf.piecesOf(shelf.piece(resourceId)?.bookLessonId ?? null),
+  })
 }
-const MOST = 4
-const isForWeak = ({ role }: PieceCard) => role === 'reteach' || role === 'practice'
 watch(() => props.resourceId, load, { immediate: true })
 const query = computed(() => ({
   learners: props.below.join(','),
   class: props.classId,
-  because: 'below 60 %',
+  because: 'below-60',
 }))
 </script>
 
 <template>
   <section class="mt-3 grid gap-2" data-hook="give-to-below">
-    <h3>For the {{ count(props.below.length, 'learner') }} below 60 %</h3>
+    <h3>For the {{ count(below.length, 'learner') }} below 60 %</h3>
     <div v-for="card in pointed" :key="card.id" class="flex items-start gap-2" data-hook="pointed">
       <div class="flex-1 min-w-0">
         <p class="text-sm">{{ card.title }}</p>

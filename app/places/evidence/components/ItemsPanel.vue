@@ -11,6 +11,7 @@ import { toInlineHtml } from '~/shared/words/markdown'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { sayToScore, scoringQueue } from '../scoringLink'
 import EvidencePanel from './EvidencePanel.vue'
 import FilesHandedIn from './FilesHandedIn.vue'
 import GiveToBelow from './GiveToBelow.vue'
@@ -22,8 +23,7 @@ const props = defineProps<{
   /** Whose score that counts is below 60 %. */
   below: readonly UserId[]
   /** Answers that a person has yet to score, and scores that are not released. */
-  waiting: number
-  toRelease: number
+  waiting: { readonly toScore: number; readonly toRelease: number }
   /** When the grid was last asked for. */
   asOf: Instant
 }>()
@@ -48,15 +48,9 @@ const isByHand = computed(() => figures.value?.items.some(isScoredByHand) ?? fal
 const toQueue = computed(() => {
   const { assignmentId, classId } = props
   if (!isByHand.value || !figures.value || !classId) return null
-  return {
-    path: '/evidence/queue',
-    query: { work: assignmentId, piece: figures.value.pieceId, class: classId },
-  }
+  return scoringQueue({ assignmentId, classId, pieceId: figures.value.pieceId })
 })
-const queueWord = computed(() => {
-  if (props.waiting) return `Score ${count(props.waiting, 'text')}`
-  return props.toRelease ? `Release ${count(props.toRelease, 'score')}` : 'Look at the texts again'
-})
+const toScore = computed(() => sayToScore(props.waiting))
 const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
 const about = computed(() => {
   const of = figures.value?.className ?? 'All classes'
@@ -112,10 +106,10 @@ const rows = computed(() =>
       v-if="toQueue"
       class="mt-3"
       icon="i-lucide-pen-line"
-      :variant="waiting || toRelease ? 'solid' : 'outline'"
+      :variant="toScore ? 'solid' : 'outline'"
       :to="toQueue"
       data-hook="to-queue"
-      >{{ queueWord }}</UButton
+      >{{ toScore || 'Look at the texts again' }}</UButton
     >
     <ol v-if="figures && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">

@@ -52,7 +52,8 @@ const tooShort = computed(() => {
     const short = shortfallOf(answer.text, item)
     return short ? [sayShortfall(i + 1, short)] : []
   })
-  const isWithoutPlan = toFill.value.length > 0 && toFill.value.every((i) => isOmitted(answers.value[i.id]))
+  const isWithoutPlan =
+    props.support?.organiser != null && toFill.value.every((item) => isOmitted(answers.value[item.id]))
   return isWithoutPlan ? [...texts, 'Your plan is still empty.'] : texts
 })
 const progress = computed(() => {

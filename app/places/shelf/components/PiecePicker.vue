@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, toRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { ClassId, ResourceId } from '#core/base'
 import type { PieceCard } from '#shared/contracts/library'
 import { useClassShelf } from '../composables/classShelf'
@@ -18,7 +18,8 @@ const props = defineProps<{
 const emit = defineEmits<{ add: [card: PieceCard] }>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const shelf = useShelf()
-const { usual } = useClassShelf(toRef(props, 'classId'))
+// asked for when it opens: most work needs no further piece
+const { usual } = useClassShelf(computed(() => (isOpen.value ? props.classId : null)))
 const chosen = ref<ResourceId | null>(null)
 const card = computed(() => shelf.piece(chosen.value))
 const isTaken = computed(() => chosen.value !== null && props.taken.includes(chosen.value))

@@ -7,7 +7,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 
 /** The textbooks and the usual narrowing of the class for which somebody looks; null: for nobody in particular. */
-export function useClassShelf(classId: Ref<ClassId | null>) {
+export function useClassShelf(classId: Readonly<Ref<ClassId | null>>) {
   const tell = useTell()
   const shelf = shallowRef<ClassShelf | null>(null)
   /** Textbooks that are open as practice. */

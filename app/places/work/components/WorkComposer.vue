@@ -14,8 +14,9 @@ import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
-import { pickedLearners } from '../picking'
-import { UNNAMED, withCard } from '../starting'
+import { classesMeant } from '../picking'
+import { firstClassOf, ruledForClass, withCard } from '../pieceRules'
+import { UNNAMED } from '../starting'
 import { usePresets } from '../stores/presets'
 import type { LessonChoice } from './MomentEditor.vue'
 import AboutPanel from './AboutPanel.vue'
@@ -48,9 +49,7 @@ const { preview, problem: previewProblem } = usePreview(toRef(draft), props.know
 /** Only the asker's own classes are theirs to change; what all share is shown. */
 const isPart = computed(() => props.known !== null && !props.known.isWhole)
 /** Textbook lessons from which the pieces come. */
-const bookLessons = computed(() =>
-  draft.value.pieces.flatMap((p) => shelf.piece(p.resourceId)?.bookLessonId ?? []),
-)
+const bookLessons = computed(() => cards.value.flatMap((c) => c.bookLessonId ?? []))
 const titles = computed(() =>
   draft.value.pieces.map((p) => ({ id: p.id, title: shelf.piece(p.resourceId)?.title ?? '' })),
 )
@@ -62,16 +61,22 @@ watch(
     if (card && draft.value.title === UNNAMED) draft.value = { ...draft.value, title: card.title }
   },
 )
-/** The chosen classes, or those of the chosen learners. */
-const classIdsMeant = computed(() => {
-  const chosen = pickedLearners(draft.value, recipients.value ?? { classes: [], groups: [] })
-  const classes = recipients.value?.classes ?? []
-  return classes.filter((c) => c.learners.some((l) => chosen.has(l.id))).map((c) => c.id)
-})
+/** The chosen classes, and those of the chosen learners. */
+const classIdsMeant = computed(() =>
+  recipients.value === null ? [] : classesMeant(draft.value, recipients.value),
+)
+const cards = computed(() => draft.value.pieces.flatMap((p) => shelf.piece(p.resourceId) ?? []))
 function add(card: PieceCard): void {
-  const before = draft.value.pieces.flatMap((p) => shelf.piece(p.resourceId) ?? [])
-  draft.value = withCard(draft.value, card, { before, presets: presets.presets })
+  draft.value = withCard(draft.value, card, { before: cards.value, presets: presets.presets })
 }
+// whose rules there are is known with the first class only
+watch(
+  () => firstClassOf(draft.value),
+  (_, before) => {
+    if (props.known === null)
+      draft.value = ruledForClass(draft.value, cards.value, { before, presets: presets.presets })
+  },
+)
 const isTogether = computed(() => draft.value.pieces.some((p) => p.handIn === 'together'))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */

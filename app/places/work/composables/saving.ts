@@ -44,7 +44,10 @@ export function useSaving(of: {
     if (isFromTray) tray.take(of.draft.value.pieces.map((p) => p.resourceId))
     await desk.load(true)
     const kept = of.known ? 'Changes saved' : 'Held until you publish it'
-    tell.done(publish ? `Published to ${count(reply.value.learners, 'learner')}` : kept)
+    const { learners } = reply.value
+    const out =
+      learners > 0 ? `Published to ${count(learners, 'learner')}` : 'Published: whoever joins gets it'
+    tell.done(publish ? out : kept)
     await navigateTo('/work')
   }
   async function changeState(
