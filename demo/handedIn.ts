@@ -1,19 +1,20 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { asId, isoDay, mustBeOk } from '#core/base'
-import type { ClassId, PieceId } from '#core/base'
+import type { ClassId, PageId, PieceId } from '#core/base'
 import type { Learner } from '#core/access'
-import { NO_MATERIAL, addressOf } from '#core/library'
+import { MADE, NO_MATERIAL, addressOf } from '#core/library'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT } from '#core/work'
 import { learnersOf } from '#db/repositories'
 import type { Deps } from '#usecases/ground/deps'
 import { handFile } from '#usecases/learning/handFiles'
+import { handIn, startTry } from '#usecases/learning/tries'
 import { keepFile } from '#usecases/library/files'
 import { makePiece } from '#usecases/library/shelf'
 import { mailNotices } from '#usecases/notices/mailNotices'
 import { assign } from '#usecases/work/assign'
-import { RULES } from './rules'
+import { READY_RULES } from '#core/attempts'
 import type { DemoSchool } from './demo'
 
 const picture = (name: string) => ({
@@ -32,6 +33,11 @@ const HANDED = [
   [2, notes('boat-first.txt', '3 blocks. Then water came in at the left corner.\n')],
   [5, picture('boat-second.png')],
   [9, notes('trials.csv', 'trial,blocks\n1,5\n2,7\n3,8\n')],
+] as const
+/** Who has said that it is finished, and what they wrote of it; the second leaves it to the picture. */
+const FINISHED = [
+  [2, 'My boat carried three blocks. I made the sides higher, since water came in at the left corner.'],
+  [5, ''],
 ] as const
 
 /** A project of the teacher's own with a picture, given to one class, and the first files that came back. */
@@ -88,7 +94,7 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
         newcomers: true,
         teams: [],
         window: { ...NO_WINDOW, due: { kind: 'day', on: isoDay('2026-11-06') } },
-        rules: RULES.practice,
+        rules: READY_RULES.text,
         targets: [{ target: { kind: 'class', classId }, overrides: {} }],
         exceptIds: [],
         overCeiling: [],
@@ -104,6 +110,16 @@ export async function buildBoats(deps: Deps, { teacher, classes }: DemoSchool): 
     const { schoolId } = teacher
     const actor: Learner = { userId: learner.id, schoolId, role: 'learner', office: false }
     mustBeOk(await handFile(deps, actor, { assignmentId, pieceId, ...file }), file.name)
+  }
+  for (const [at, text] of FINISHED) {
+    const { schoolId } = teacher
+    const userId = (learners[at] as (typeof learners)[number]).id
+    const actor: Learner = { userId, schoolId, role: 'learner', office: false }
+    const { attemptId } = mustBeOk(await startTry(deps, actor, { assignmentId, pieceId }), 'start')
+    const answer = { kind: 'extended' as const, text }
+    const saves =
+      text === '' ? [] : [{ itemId: MADE, answer, from: 0, writer: asId<PageId>('demo'), edit: 1 }]
+    mustBeOk(await handIn(deps, actor, { attemptId, saves }), 'hand in')
   }
   // they were told at once: a server that starts has nothing to catch up on
   while ((await mailNotices(deps)) > 0);

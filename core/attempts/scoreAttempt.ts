@@ -38,6 +38,23 @@ export function scoreAttempt(
   return estimate === null ? score : { ...score, estimate }
 }
 
+/**
+ * A score in which texts that were left empty wait as well: files were handed in, and a person looks at those. What a
+ * person has scored stays as it is.
+ */
+export function waitingForFiles(
+  score: AttemptScore,
+  items: readonly Item[],
+  rule: LateRule | null,
+): AttemptScore {
+  const byHand = new Set(items.filter(isScoredByHand).map((item) => item.id))
+  const isEmpty = (s: ItemScore) =>
+    byHand.has(s.itemId) && !s.waits && s.levels === undefined && s.points === 0
+  if (!score.items.some(isEmpty)) return score
+  const scores = score.items.map((s) => (isEmpty(s) ? { ...s, waits: true as const } : s))
+  return { ...score, ...summedUp(scores, { rule, lateDays: score.lateDays, expected: null }) }
+}
+
 /** The score of a try out of what its items have earned; `expected` takes the place of their share. */
 export function summedUp(
   items: readonly ItemScore[],

@@ -1,6 +1,6 @@
 import type { Levels } from '../attempts'
-import type { AttemptId, CommentId, ItemId, UserId } from '../base'
-import type { Answer, Criterion, Item, LearnerItem } from '../library'
+import type { AttemptId, CommentId, Instant, ItemId, UserId } from '../base'
+import type { Answer, Criterion, Item, KeptFile, LearnerItem } from '../library'
 import type { Organiser } from '../versions'
 
 /** What somebody gave for an answer and has not released yet: its learner knows nothing of it. */
@@ -34,6 +34,8 @@ export interface AnswerToScore {
   /** What they filled in of their support, in its order. */
   readonly filledIn: readonly { readonly item: LearnerItem; readonly answer: Answer }[]
   readonly organiser: Organiser | null
+  /** What they handed in as files for the piece, the first one first; of a team what any of them did. */
+  readonly files: readonly (KeptFile & { readonly handedAt: Instant })[]
   /** Words that the piece and their version give to write with. */
   readonly expected: readonly string[]
   /** By what it is scored: that of the form in which they have the piece. */

@@ -5,6 +5,7 @@ import { ITEM_KINDS, checkItem } from './kinds'
 import type { Item, ItemKind } from './kinds'
 import { hasSilentPicture, textsOf } from './files'
 import { cardOfKind } from './resourceCards'
+import { withScoredPart } from './scoredPart'
 import { isWebAddress } from './webAddress'
 import type { Resource } from './types'
 
@@ -16,10 +17,11 @@ export function countByKind(items: readonly Item[]): Readonly<Record<ItemKind, n
 }
 
 /**
- * Accepts a resource that has what its kind needs, a code of one word, and items each with a key that can be met; or
- * names the first fault.
+ * Accepts a resource that has what its kind needs, a code of one word, and items each with a key that can be met, with
+ * the question for what is made where criteria are worth points; or names the first fault.
  */
-export function checkResource(resource: Resource): Result<Resource, LibraryRefusal> {
+export function checkResource(written: Resource): Result<Resource, LibraryRefusal> {
+  const resource = withScoredPart(written)
   if (!/^[a-z0-9]{2,16}$/i.test(resource.code))
     return refuse({ code: 'library/bad-code', field: 'code', value: resource.code })
   const missing = missingIn(resource)

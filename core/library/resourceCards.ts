@@ -107,7 +107,17 @@ const CARDS: Record<ResourceKind, ResourceCard> = {
     isForPractice: false,
     isPrepared: true,
   },
-  project: { ...TO_READ, takesFiles: true, hasCriteria: true, isForPractice: false },
+  // made and handed in: scored by its criteria like a text, where they are worth points
+  project: {
+    ...TO_READ,
+    firstItem: 'extended',
+    hasCountedTries: true,
+    isRevised: true,
+    rulesLike: 'text',
+    takesFiles: true,
+    hasCriteria: true,
+    isForPractice: false,
+  },
   link: { ...TO_READ, items: 'none', link: 'page' },
   file: { ...TO_READ, items: 'none', needsFile: true, isForPractice: false },
 }

@@ -1,6 +1,6 @@
 import { asId, seedOf, seededRandom, shuffled } from '#core/base'
 import type { ItemId, ResourceId } from '#core/base'
-import { NO_MATERIAL, blanksOf, matchingOf, orderingOf } from '#core/library'
+import { NO_MATERIAL, blanksOf, matchingOf, orderingOf, withScoredPart } from '#core/library'
 import type { Item, Material, Option, Resource, ResourceKind, ResourceRole } from '#core/library'
 
 /** Writing textbooks tersely: what each item needs, in reading order. */
@@ -118,7 +118,7 @@ export function piece(front: Front, content: string, items: readonly Draft[] = [
   return {
     lesson,
     weak,
-    resource: {
+    resource: withScoredPart({
       id: asId<ResourceId>(`piece-${code}`),
       code,
       title: front.title,
@@ -132,6 +132,6 @@ export function piece(front: Front, content: string, items: readonly Draft[] = [
       standards,
       content: content.trim(),
       items: withIds,
-    },
+    }),
   }
 }

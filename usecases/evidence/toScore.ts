@@ -1,11 +1,11 @@
 import { groupBy, ok, refuse } from '#core/base'
-import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, Result, UserId } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, Result, UserId } from '#core/base'
 import { criteriaFor } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AnswerToScore, KeptComment } from '#core/evidence'
 import { forLearner, isOmitted, isScoredByHand } from '#core/library'
-import type { Answer } from '#core/library'
+import type { Answer, KeptFile } from '#core/library'
 import { isSupportItem } from '#core/versions'
 import type { Assignment, WorkPiece } from '#core/work'
 import {
@@ -14,6 +14,7 @@ import {
   commentsOf,
   draftsOf,
   formName,
+  handedAt,
   learnerWorkOf,
   learnersOf,
   piecesIn,
@@ -22,6 +23,7 @@ import type { Connection, DraftRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { expectedIn, givenPiece } from '../settling/givenPiece'
 import type { GivenPiece } from '../settling/givenPiece'
+import { isAmong } from '../settling/team'
 import { settleOverdue } from '../settling/settleOverdue'
 import { classFor } from '../ground/classAccess'
 import { workFor } from '../work/workFor'
@@ -89,7 +91,10 @@ export async function listToScore(
 interface HandedIn {
   readonly people: readonly { readonly id: UserId; readonly name: string }[]
   readonly tries: readonly Attempt[]
+  readonly files: readonly FileHanded[]
 }
+/** A file, with who handed it in. */
+type FileHanded = KeptFile & { readonly handedAt: Instant; readonly learnerId: UserId }
 
 async function handedIn(tx: Connection, of: OfClass): Promise<HandedIn> {
   const rows = await learnerWorkOf(tx, [of.assignmentId])
@@ -101,6 +106,7 @@ async function handedIn(tx: Connection, of: OfClass): Promise<HandedIn> {
   return {
     people: people.filter((p) => have.has(p.id)),
     tries: tries.filter((t) => t.pieceId === of.pieceId && have.has(t.learnerId)),
+    files: (await handedAt(tx, of)).map((h) => ({ ...h.file, handedAt: h.handedAt, learnerId: h.learnerId })),
   }
 }
 
@@ -116,7 +122,7 @@ export async function answersToScore(tx: Connection, of: OfClass): Promise<reado
 
 async function answersIn(
   tx: Connection,
-  { people, tries: begun }: HandedIn,
+  { people, tries: begun, files }: HandedIn,
 ): Promise<readonly AnswerToScore[]> {
   const tries = begun.filter((t) => t.score !== null)
   const names = new Map(people.map((p) => [p.id, p.name]))
@@ -133,22 +139,33 @@ async function answersIn(
       const [first] = team as [Attempt, ...Attempt[]]
       const name = team.map((t) => names.get(t.learnerId) ?? '').sort()
       const given = await givenPiece(tx, first)
-      return toScoreIn(first, name.join(', '), { given, answers: answers.get(first.id), drafts })
+      const theirs = files
+        .filter((f) => isAmong(given.teams, first.learnerId, f.learnerId))
+        .map(({ learnerId: _, ...file }) => file)
+      return toScoreIn(first, name.join(', '), {
+        given,
+        answers: answers.get(first.id),
+        drafts,
+        files: theirs,
+      })
     }),
   )
   return lists.flat().sort((a, b) => a.name.localeCompare(b.name) || a.number - b.number)
 }
 
+const NO_TEXT: Answer = { kind: 'extended', text: '' }
+
 interface Written {
   readonly given: GivenPiece
   readonly answers: ReadonlyMap<ItemId, Answer> | undefined
   readonly drafts: ReadonlyMap<string, DraftRecord>
+  readonly files: AnswerToScore['files']
 }
 
 function toScoreIn(
   attempt: Attempt,
   name: string,
-  { given: { resource, support, isParallel }, answers, drafts }: Written,
+  { given: { resource, support, isParallel }, answers, drafts, files }: Written,
 ): readonly AnswerToScore[] {
   const filledIn = resource.items.filter(isSupportItem).flatMap((item) => {
     const answer = answers?.get(item.id)
@@ -156,9 +173,11 @@ function toScoreIn(
   })
   const expected = expectedIn({ resource, support })
   return resource.items.filter(isScoredByHand).flatMap((item) => {
-    const answer = answers?.get(item.id)
     const score = attempt.score?.items.find((s) => s.itemId === item.id)
-    if (!answer || !score || isOmitted(answer)) return []
+    const answer = answers?.get(item.id) ?? NO_TEXT
+    // without a text it is looked at for what was handed in as files
+    const isLookedAt = score && (!isOmitted(answer) || score.waits || score.levels)
+    if (!isLookedAt) return []
     const { id: attemptId, learnerId, number } = attempt
     return [
       {
@@ -172,6 +191,7 @@ function toScoreIn(
         otherTask: isParallel ? resource.title : null,
         filledIn,
         organiser: support.organiser,
+        files,
         expected,
         criteria: criteriaFor(item, resource.material.rubric),
         points: score.waits ? null : score.points,

@@ -1,11 +1,20 @@
 import { ok, refuse } from '#core/base'
 import type { AssignmentId, FileId, PieceId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
+import { itemsOf, waitingForFiles } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
 import { cardOfKind, MOST_FILES } from '#core/library'
 import { mayHandFiles } from '#core/work'
 import type { MyFile } from '#core/work'
-import { addFile, addHanded, dropFile, handedAt } from '#db/repositories'
+import {
+  addFile,
+  addHanded,
+  attemptsAt,
+  attemptsSharedWith,
+  dropFile,
+  handedAt,
+  saveScore,
+} from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { readFileSent } from '../library/files'
@@ -76,8 +85,21 @@ export async function handFile(deps: Deps, actor: Learner, of: OfWork & FileToRe
       fileId: record.file.id,
       handedAt: record.madeAt,
     })
+    await letWait(tx, of, actor.userId)
     return ok({ files: await filesHandedBy(tx, of, actor.userId, teams) })
   })
+}
+
+/** What was handed in without a text is looked at for its files, also where they come afterwards. */
+async function letWait(tx: Connection, of: OfWork, learnerId: UserId): Promise<void> {
+  const last = (await attemptsAt(tx, of, learnerId)).filter((t) => t.submittedAt !== null).at(-1)
+  if (!last) return
+  for (const one of await attemptsSharedWith(tx, last)) {
+    if (one.score === null) continue
+    const { resource, rules } = await givenPiece(tx, one)
+    const score = waitingForFiles(one.score, itemsOf(resource.items, one, 'as-written'), rules.late)
+    if (score !== one.score) await saveScore(tx, one.id, score)
+  }
 }
 
 /** Takes a file back that the actor handed in, while the work is open. */

@@ -1,8 +1,16 @@
 import type { AssignmentId, Instant, ItemId, UserId } from '#core/base'
-import { GRACE_SECONDS, NO_LATE_DAYS, endingOf, isAdaptive, itemsOf, scoreAttempt } from '#core/attempts'
+import {
+  GRACE_SECONDS,
+  NO_LATE_DAYS,
+  endingOf,
+  isAdaptive,
+  itemsOf,
+  scoreAttempt,
+  waitingForFiles,
+} from '#core/attempts'
 import type { Attempt, AttemptScore, EndedBy } from '#core/attempts'
 import { schoolDays, zoneOf } from '#core/calendar'
-import { isOmitted } from '#core/library'
+import { cardOfKind, isOmitted } from '#core/library'
 import { isSupportItem } from '#core/versions'
 import { tryTermsOf } from '#core/work'
 import {
@@ -10,6 +18,7 @@ import {
   assignmentById,
   classById,
   endAttempt,
+  handedAt,
   overdueAttempts,
   publishedWorkFor,
   yearsById,
@@ -19,7 +28,7 @@ import type { Connection, OwnTerms } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { givenPiece } from './givenPiece'
 import type { GivenPiece } from './givenPiece'
-import { endForTeam } from './team'
+import { endForTeam, isAmong } from './team'
 
 interface End {
   readonly at: Instant
@@ -55,7 +64,7 @@ export async function endTry(
 async function scored(
   tx: Connection,
   { attempt, work }: TryOfWork,
-  { resource, rules }: GivenPiece,
+  { resource, rules, teams }: GivenPiece,
   end: End,
 ): Promise<AttemptScore> {
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
@@ -67,12 +76,11 @@ async function scored(
   const cutOff = isOneByOne && end.endedBy !== 'learner' && isOmitted(answers.get(given.at(-1)?.id as ItemId))
   const late = { rule: rules.late, dueAt: work.terms.due, submittedAt: end.at, days }
   const items = cutOff ? given.slice(0, -1) : given
-  return scoreAttempt(
-    items,
-    answers,
-    late,
-    isOneByOne ? resource.items.filter((i) => !isSupportItem(i)) : null,
-  )
+  const bank = isOneByOne ? resource.items.filter((i) => !isSupportItem(i)) : null
+  const score = scoreAttempt(items, answers, late, bank)
+  const files = cardOfKind(resource.kind).takesFiles ? await handedAt(tx, attempt) : []
+  const hasFiles = files.some((f) => isAmong(teams, attempt.learnerId, f.learnerId))
+  return hasFiles ? waitingForFiles(score, items, rules.late) : score
 }
 
 async function lateDays(tx: Connection, work: OwnTerms) {

@@ -97,9 +97,11 @@ const linkTo = (id: PieceId) => `/learn/${params.assignmentId}?piece=${id}`
         :support="piece.support"
         :zone="piece.zone"
         :goes-on="cardOfKind(piece.piece.kind).isOwnCopy"
+        :has-files="(ownFiles?.files.length ?? 0) > 0"
         @done="handedIn"
-      />
-      <HandedFiles v-if="ownFiles" v-bind="ownFiles" />
+      >
+        <template #files><HandedFiles v-if="ownFiles" v-bind="ownFiles" /></template>
+      </TryPaper>
     </template>
     <template #problem>
       <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>

@@ -32,7 +32,8 @@ export function rulesFor(
 
 /** What the rules are for: a check, a test or a text rather than what is read before it. */
 export function mainOf<C extends StartingCard>(cards: readonly C[]): C | null {
-  return cards.find((c) => cardOfKind(c.kind).hasCountedTries) ?? cards.find(hasRules) ?? cards[0] ?? null
+  const ruled = cards.filter(hasRules)
+  return ruled.find((c) => cardOfKind(c.kind).hasCountedTries) ?? ruled[0] ?? cards[0] ?? null
 }
 
 /** For which class rules are chosen, and among which of the teacher's own. */

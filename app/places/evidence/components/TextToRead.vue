@@ -4,6 +4,9 @@ import type { AnswerToScore } from '#core/evidence'
 import { givenInWords } from '#core/library'
 import { partsOf } from '#core/writing'
 import { FillIn } from '~/places/learner'
+import FileList from '~/shared/fields/FileList.vue'
+import { useOverview } from '~/shared/session/overview'
+import { sayMoment } from '~/shared/words/times'
 import { downloadCells } from '~/shared/wire/download'
 import { toHtml, toInlineHtml } from '~/shared/words/markdown'
 import { figuresAsTable, figuresIn, sayFigures } from '../textFigures'
@@ -15,6 +18,7 @@ const props = defineProps<{
   name: string
   content: string
 }>()
+const overview = useOverview()
 const pane = useTemplateRef<HTMLElement>('pane')
 const words = computed(() => givenInWords(props.answer.item, props.answer.answer))
 const parts = computed(() => partsOf(words.value, props.answer.expected))
@@ -64,13 +68,23 @@ const download = () => downloadCells('text-figures.csv', figuresAsTable(props.an
         is-final
       />
     </details>
-    <p class="text" data-hook="text">
+    <section
+      v-if="answer.files.length"
+      class="grid gap-2"
+      aria-label="Files handed in"
+      data-hook="files-to-look-at"
+    >
+      <h3>Files handed in</h3>
+      <FileList :files="answer.files" :about="(f) => sayMoment(f.handedAt, overview.zone)" />
+    </section>
+    <p v-if="!words && answer.files.length" class="said">No text beside the files.</p>
+    <p v-else class="text" data-hook="text">
       <template v-for="(part, i) in parts" :key="i"
         ><mark v-if="part.isExpected">{{ part.text }}</mark
         ><template v-else>{{ part.text }}</template></template
       >
     </p>
-    <footer v-if="figures" class="said flex flex-wrap items-center gap-x-3">
+    <footer v-if="figures && words" class="said flex flex-wrap items-center gap-x-3">
       <span data-hook="text-figures">{{ figures }}</span>
       <UButton size="xs" color="neutral" variant="link" data-hook="figures-csv" @click="download"
         >Figures of all texts as CSV</UButton

@@ -27,6 +27,8 @@ const props = defineProps<{
   zone: string
   /** A further try goes on with what was handed in. */
   goesOn: boolean
+  /** Something was handed in as a file: it stands for a text. */
+  hasFiles: boolean
 }>()
 const emit = defineEmits<{ done: [] }>()
 const { paper, answers, elsewhere, set, choose, flush, fix, handIn, savedAt, status, refusal } = useAnswering(
@@ -43,7 +45,12 @@ const left = computed(() => paper.value.items.filter((i) => !(i.id in paper.valu
 /** What there is to fill in of the support; it is handed in along with the answers. */
 const toFill = computed(() => paper.value.items.filter(isSupportItem))
 const questions = computed(() => paper.value.items.filter((i) => !isSupportItem(i)))
-const open = computed(() => left.value.filter((i) => !isSupportItem(i) && isOmitted(answers.value[i.id])))
+const open = computed(() =>
+  left.value.filter((i) => {
+    const isText = i.kind === 'extended'
+    return !isSupportItem(i) && isOmitted(answers.value[i.id]) && !(isText && props.hasFiles)
+  }),
+)
 /** Texts far below their least length, and a plan that was left empty, with the figures. */
 const tooShort = computed(() => {
   const texts = questions.value.flatMap((item, i) => {
@@ -173,6 +180,7 @@ watch(refusal, (r) => {
         {{ problem }}
         <UButton v-if="refusal" size="xs" variant="link" @click="emit('done')">See where it stands</UButton>
       </p>
+      <slot name="files" />
       <div class="py-6">
         <p v-if="isOneByOne && !left.length" class="mb-3">That was the last question.</p>
         <UButton

@@ -60,7 +60,11 @@ const linkHelp = computed(() => (card.value.link === 'film' ? FILM : PAGE))
     >
   </section>
   <section v-if="card.hasCriteria" aria-label="Criteria" class="grid gap-2">
-    <p class="said">By what it is scored; learners see this before they begin.</p>
+    <p class="said">
+      By what it is scored; learners see this before they begin.<template v-if="card.items === 'possible'">
+        They hand in a few lines and files, and you score those by the criteria.</template
+      >
+    </p>
     <div v-for="(c, i) in draft.rubric" :key="i" class="row">
       <UInput v-model="c.name" :aria-label="`Criterion ${i + 1}`" placeholder="criterion" />
       <UInput
