@@ -24,6 +24,7 @@ function answer(id: string, part: Partial<AnswerToScore> = {}): AnswerToScore {
     otherTask: null,
     filledIn: [],
     organiser: null,
+    files: [],
     expected: [],
     criteria: CRITERIA,
     points: null,

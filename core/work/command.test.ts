@@ -8,6 +8,7 @@ import { zoneOf } from '../calendar'
 import { settingOf, stepped, takenBack } from './command'
 import type { WorkCommand } from './command'
 import { withMore as given } from './more'
+import type { Had } from './more'
 import type { More } from './more'
 import { resolveWork } from './resolve'
 import type { Assignment, Begun, Draft } from './types'
@@ -122,8 +123,8 @@ describe('more for some learners', () => {
     ),
   }
   /** Given to an assignment as it stands. */
-  const withMore = (of: Draft, who: readonly UserId[], more: More) =>
-    given(of, who, more, { rows: resolveWork(of, around).rows, grounds: around.grounds })
+  const withMore = (of: Draft, who: readonly UserId[], more: More, handedIn: Had['handedIn'] = []) =>
+    given(of, who, more, { rows: resolveWork(of, around).rows, grounds: around.grounds, handedIn })
   const rowsOf = (of: Parameters<typeof resolveWork>[0]) =>
     new Map(resolveWork(of, around).rows.map((r) => [r.learnerId, r]))
 
@@ -151,6 +152,20 @@ describe('more for some learners', () => {
       at('09-11T00:00'),
       at('09-05T00:00'),
     ])
+  })
+
+  it('is both at once where it is opened again, and a try only for who has handed it in', () => {
+    const again: More = { kind: 'again', pieceId: P1, on: isoDay('2026-09-09') }
+    const rows = rowsOf(withMore(work(), [ann, bo], again, [{ learnerId: ann, pieceId: P1 }]))
+    // bo has one extra try and one extra day by accommodation
+    expect(people.map((id) => rows.get(id)?.terms.maxAttempts)).toEqual([3, 3, 2])
+    expect(people.map((id) => rows.get(id)?.terms.due)).toEqual([
+      at('09-10T00:00'),
+      at('09-11T00:00'),
+      at('09-05T00:00'),
+    ])
+    const ofOther = withMore(work(), [ann], again, [{ learnerId: ann, pieceId: asId('p2') }])
+    expect(rowsOf(ofOther).get(ann)?.terms.maxAttempts).toBe(2)
   })
 
   it('is never less: an earlier day changes nothing, and late work stays open as long as it was', () => {

@@ -9,6 +9,8 @@ export type More =
   | { readonly kind: 'try'; readonly pieceId: PieceId }
   /** Time through the end of a day: due then, and open until then, also where it has closed. */
   | { readonly kind: 'until'; readonly on: IsoDay }
+  /** Open to them again: time through the end of a day, and one try more at a piece for who has handed it in. */
+  | { readonly kind: 'again'; readonly pieceId: PieceId; readonly on: IsoDay }
   /** They need not do it; what they have done is kept. */
   | { readonly kind: 'excused' }
   | { readonly kind: 'not-excused' }
@@ -18,6 +20,8 @@ export interface Had {
   readonly rows: readonly Pick<LearnerWork, 'learnerId' | 'classId' | 'terms'>[]
   /** In whose zone a day ends. */
   readonly grounds: ReadonlyMap<ClassId, Pick<Ground, 'zone'>>
+  /** Tries that were handed in. */
+  readonly handedIn: readonly { readonly learnerId: UserId; readonly pieceId: PieceId }[]
 }
 
 /** The assignment with more for some learners; nobody is given less, and the others are as before. */
@@ -29,13 +33,26 @@ export function withMore(draft: Draft, learnerIds: readonly UserId[], more: More
     case 'not-excused':
       return { ...draft, exceptIds: draft.exceptIds.filter((id) => !chosen.has(id)) }
     case 'try':
-      return forEach(draft, learnerIds, (own) => ({
-        ...own,
-        moreTries: { ...own.moreTries, [more.pieceId]: (own.moreTries?.[more.pieceId] ?? 0) + 1 },
-      }))
+      return withTry(draft, learnerIds, more.pieceId)
     case 'until':
       return withTime(draft, learnerIds, more.on, had)
+    case 'again': {
+      const tried = new Set(had.handedIn.filter((t) => t.pieceId === more.pieceId).map((t) => t.learnerId))
+      const open = withTime(draft, learnerIds, more.on, had)
+      return withTry(
+        open,
+        learnerIds.filter((id) => tried.has(id)),
+        more.pieceId,
+      )
+    }
   }
+}
+
+function withTry(draft: Draft, learnerIds: readonly UserId[], pieceId: PieceId): Draft {
+  return forEach(draft, learnerIds, (own) => ({
+    ...own,
+    moreTries: { ...own.moreTries, [pieceId]: (own.moreTries?.[pieceId] ?? 0) + 1 },
+  }))
 }
 
 /** Who has as much time already keeps it: a day that is earlier changes nothing. */

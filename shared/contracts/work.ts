@@ -167,6 +167,7 @@ export const GiveMore = contract<{ readonly learners: number }>()({
     more: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('try'), pieceId: id<PieceId>() }),
       z.strictObject({ kind: z.literal('until'), on: day }),
+      z.strictObject({ kind: z.literal('again'), pieceId: id<PieceId>(), on: day }),
       z.strictObject({ kind: z.literal('excused') }),
       z.strictObject({ kind: z.literal('not-excused') }),
     ]) satisfies z.ZodType<More>,

@@ -122,4 +122,16 @@ describe('several assignments at once', () => {
     expect(await dueOf(school, id)).toBe(at('09-05T06:00'))
     expect(await dueOf(school, id, school.cleo)).toBeUndefined()
   })
+
+  it('are thrown away while they are held: nobody ever had them, and undo brings them back', async () => {
+    const school = await aSchool()
+    const ids = [await hold(school, 'One'), await hold(school, 'Two')]
+    const out = await publish(school)
+    mustBeOk(await act(school, ids, { kind: 'withdraw' }), 'throw away')
+    mustBeOk(await act(school, [out], { kind: 'withdraw' }), 'withdraw')
+    expect(await states(school, [...ids, out])).toEqual([undefined, undefined, 'withdrawn'])
+    mustBeOk(await undo(school.deps, school.teacher), 'undo')
+    mustBeOk(await undo(school.deps, school.teacher), 'undo')
+    expect(await states(school, [...ids, out])).toEqual(['held', 'held', 'published'])
+  })
 })

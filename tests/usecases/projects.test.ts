@@ -21,7 +21,7 @@ const RUBRIC = [
   { name: 'Notes', points: 2, about: '' },
 ]
 
-/** A project that is scored by two criteria, given to the class; Ann and Ben work at it together where that is asked. */
+/** A project with two criteria, given to the class; Ann and Ben work at it together where that is asked. */
 async function aScoredProject(isTogether = false) {
   const school = await aSchool()
   const { deps, teacher, a, ann, ben } = school

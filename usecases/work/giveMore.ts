@@ -4,7 +4,7 @@ import type { Teacher } from '#core/access'
 import type { AvailabilityRefusal } from '#core/availability'
 import { checkPart, namedClasses, settingOf, withMore } from '#core/work'
 import type { More, WorkRefusal } from '#core/work'
-import { learnerWorkOf, saveAssignment } from '#db/repositories'
+import { attemptsOf, learnerWorkOf, saveAssignment } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -24,9 +24,9 @@ interface MoreFor {
 }
 
 /**
- * Gives chosen learners of published work one more try or more time, or excuses them. Adds to what stands, so that
- * it needs no version: two teachers who give one try each have given two. Where everybody has as much already, nothing
- * is done, and 0 learners are told.
+ * Gives chosen learners of published work one more try, more time or both, or excuses them. Adds to what stands, so
+ * that it needs no version: two teachers who give one try each have given two. Where everybody has as much already,
+ * nothing is done, and 0 learners are told.
  */
 export async function giveMore(deps: Deps, actor: Teacher, input: MoreFor): Promise<Given> {
   return writing(deps.store, (tx) => giveMoreToLearners(tx, deps, actor, input))
@@ -44,18 +44,19 @@ export async function giveMoreToLearners(
   const { assignment, reach } = found.value
   if (assignment.state === 'withdrawn') return refuse({ code: 'work/withdrawn', field: 'state' })
   const { more } = input
-  if (more.kind === 'try' && !assignment.pieces.some((p) => p.id === more.pieceId))
+  if ('pieceId' in more && !assignment.pieces.some((p) => p.id === more.pieceId))
     return refuse({ code: 'access/not-found', what: 'piece' })
   // a name that is given twice is still one try
   const learnerIds = [...new Set(input.learnerIds)]
   const rows = await learnerWorkOf(tx, [assignment.id])
+  const handedIn = (await attemptsOf(tx, [assignment.id])).filter((t) => t.submittedAt !== null)
   const has = new Set(rows.map((r) => r.learnerId))
   const known = new Set([...has, ...assignment.exceptIds])
   const stranger = learnerIds.find((id) => !known.has(id))
   if (stranger) return refuse({ code: 'audience/unknown-target', field: 'targets', id: stranger })
   const load = worldLoader(tx)
   const { grounds } = (await load(assignment.authorId, namedClasses(assignment))).around
-  const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, grounds }) }
+  const next = { ...assignment, ...withMore(assignment, learnerIds, more, { rows, grounds, handedIn }) }
   if (same(settingOf(next), settingOf(assignment))) return ok({ learners: 0 })
   const world = await checkedDraft(
     tx,

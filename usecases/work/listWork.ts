@@ -52,7 +52,8 @@ export async function listWork(
   const tx = deps.store.read
   const now = deps.clock.now()
   const classIds = (await classesInView(tx, actor)).map((c) => c.id)
-  const assignments = await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)
+  const all = await assignmentsFor(tx, actor.schoolId, actor.userId, classIds)
+  const assignments = all.filter((a) => !isThrownAway(a))
   const ids = assignments.map((a) => a.id)
   await settleOverdue(deps, { assignmentIds: ids })
   const rowsOf = groupBy(await learnerWorkOf(tx, ids), (r) => r.assignmentId)
@@ -124,6 +125,11 @@ function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkS
     ...all,
     classes,
   }
+}
+
+/** Held work that was taken back: nobody ever had it, so that there is nothing to be kept. */
+function isThrownAway({ state, publishedAt }: Assignment): boolean {
+  return state === 'withdrawn' && publishedAt === null
 }
 
 function windowOnly({ listed, opens, due, closes, putAway }: Window): Window {

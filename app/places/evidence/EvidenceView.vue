@@ -20,6 +20,7 @@ import ChosenCells from './components/ChosenCells.vue'
 import ItemsPanel from './components/ItemsPanel.vue'
 import WorkGrid from './components/WorkGrid.vue'
 import { waitingIn } from './scoringLink'
+import { whoNeedsAgain } from './whoNeedsAgain'
 import { useChoosing } from './composables/choosing'
 import { useDesk } from '~/places/pace'
 
@@ -108,6 +109,7 @@ const waiting = computed(() => waitingIn(looked.value))
 const below = computed(() =>
   looked.value.filter((c) => c.ratio !== null && bandOf(c.ratio) === 'low').map((c) => c.learnerId),
 )
+const needing = computed(() => whoNeedsAgain(looked.value, grid.value?.learners ?? []))
 /** Categories that the class lists, and others that its work is under. */
 const categories = computed(() => {
   const listed = (grid.value?.categories ?? []).map((c) => c.name)
@@ -185,7 +187,9 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :class-id="classId"
         :below="below"
         :waiting="waiting"
+        :needing="needing"
         :as-of="grid.now"
+        @done="load"
         @close="show({ work: undefined, piece: undefined })"
       />
     </div>

@@ -17,6 +17,7 @@ const answer = (text: string): AnswerToScore => ({
   otherTask: null,
   filledIn: [],
   organiser: null,
+  files: [],
   expected: ['energy', 'medium'],
   criteria: [],
   levels: null,

@@ -7,6 +7,7 @@ import { useDesk } from '~/places/pace'
 import { useMe } from '~/shared/session/me'
 import { useServerNow } from '~/shared/session/serverNow'
 import { zoneNamed } from '~/shared/words/times'
+import BegunList from './components/list/BegunList.vue'
 import ChosenBar from './components/list/ChosenBar.vue'
 import WorkFilters from './components/list/WorkFilters.vue'
 import WorkRows from './components/list/WorkRows.vue'
@@ -72,6 +73,7 @@ const copy = (row: WorkRow, classId: ClassId) =>
       >
       <UButton to="/shelf" icon="i-lucide-plus" variant="outline">Assign from the shelf</UButton>
     </header>
+    <BegunList :zone="desk.zone" />
     <p v-if="problem" class="note-line needs mt-3" role="alert">{{ problem }}</p>
     <p v-else-if="rows && rows.length === 0" class="mt-4">
       No work yet. Choose a lesson on the <NuxtLink class="plain" to="/pace">desk</NuxtLink> or a piece on the
@@ -114,6 +116,7 @@ const copy = (row: WorkRow, classId: ClassId) =>
         :busy="busy"
         @publish="done(act($event, { kind: 'publish' }))"
         @withdraw="done(act($event, { kind: 'withdraw' }))"
+        @throw-away="done(act($event, { kind: 'withdraw' }))"
         @shift="(of, meetings) => done(act(of, { kind: 'shift', meetings }))"
         @copy="copy"
         @none="chosen = new Set()"

@@ -12,9 +12,11 @@ import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayToScore, scoringQueue } from '../scoringLink'
+import type { Needing } from '../whoNeedsAgain'
 import EvidencePanel from './EvidencePanel.vue'
 import FilesHandedIn from './FilesHandedIn.vue'
 import GiveToBelow from './GiveToBelow.vue'
+import ReopenForNeeding from './ReopenForNeeding.vue'
 
 const props = defineProps<{
   assignmentId: AssignmentId
@@ -24,10 +26,12 @@ const props = defineProps<{
   below: readonly UserId[]
   /** Answers that a person has yet to score, and scores that are not released. */
   waiting: { readonly toScore: number; readonly toRelease: number }
+  /** For whom it might be opened again. */
+  needing: readonly Needing[]
   /** When the grid was last asked for. */
   asOf: Instant
 }>()
-const emit = defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; done: [] }>()
 const figures = shallowRef<PieceFigures | null>(null)
 const problem = shallowRef<Refusal | null>(null)
 async function load(): Promise<void> {
@@ -99,6 +103,15 @@ const rows = computed(() =>
       :resource-id="figures.resourceId"
       :class-id="classId"
       :below="below"
+    />
+    <ReopenForNeeding
+      v-if="needing.length && figures"
+      :assignment-id="assignmentId"
+      :piece-id="figures.pieceId"
+      :title="title"
+      :needing="needing"
+      :now="asOf"
+      @done="emit('done')"
     />
     <FilesHandedIn v-if="figures?.files.length" :files="figures.files" />
     <p v-else-if="!hasItems" class="said mt-3">Nobody has handed in a file yet.</p>

@@ -56,8 +56,19 @@ const publishWord = computed(() => {
         @click="$emit('save', false)"
         >{{ known ? 'Save, keep held' : 'Hold for later' }}</UButton
       >
+      <UButton
+        v-if="known"
+        size="md"
+        color="neutral"
+        variant="ghost"
+        :disabled="busy"
+        data-hook="throw-away"
+        @click="$emit('withdraw')"
+        >Throw away</UButton
+      >
     </template>
     <UButton size="md" color="neutral" variant="ghost" to="/work">Back to the list</UButton>
+    <span class="said self-center">What you choose here is kept on this machine until you send it.</span>
   </div>
 </template>
 

@@ -4,7 +4,7 @@ import type { Moment, Window, WindowField, WindowSpec } from '#core/availability
 import { ABSENT_WORDS, sayMomentSpec } from '../words/moments'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
-import type { LessonChoice } from './MomentEditor.vue'
+import type { LessonChoice } from '../lessonsOffered'
 import MomentEditor from './MomentEditor.vue'
 
 const props = defineProps<{

@@ -13,13 +13,6 @@ import { countingIn } from '../momentReading'
 import MeetingsAfter from './MeetingsAfter.vue'
 import TypedMoment from './TypedMoment.vue'
 
-export interface LessonChoice {
-  readonly label: string
-  readonly value: LessonId
-  readonly number: string
-  /** The title of its unit. */
-  readonly unit: string
-}
 const props = defineProps<{
   field: WindowField
   lessons: readonly LessonChoice[]

@@ -13,7 +13,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import type { OwnLimits } from '../draft'
 import { saySpan } from '../words/moments'
-import type { LessonChoice } from './MomentEditor.vue'
+import type { LessonChoice } from '../lessonsOffered'
 import LimitsCell from './LimitsCell.vue'
 import MomentCell from './MomentCell.vue'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cloneFnJSON } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watch } from 'vue'
 import type { LessonId } from '#core/base'
 import { ListRecipients } from '#shared/contracts/work'
@@ -6,6 +7,7 @@ import type { PieceCard } from '#shared/contracts/library'
 import type { Recipients, WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { usePreview } from '../composables/composing'
+import { useKeptDraft } from '../composables/keptDraft'
 import { useSaving } from '../composables/saving'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useDesk } from '~/places/pace'
@@ -16,10 +18,11 @@ import { zoneNamed } from '~/shared/words/times'
 import type { DraftInWork } from '../draft'
 import { classesMeant } from '../picking'
 import { firstClassOf, ruledForClass, withCard } from '../pieceRules'
+import { lessonsOffered } from '../lessonsOffered'
 import { UNNAMED } from '../starting'
 import { usePresets } from '../stores/presets'
-import type { LessonChoice } from './MomentEditor.vue'
 import AboutPanel from './AboutPanel.vue'
+import BegunBefore from './BegunBefore.vue'
 import ComposerActs from './ComposerActs.vue'
 import HowPanel from './HowPanel.vue'
 import LastLook from './LastLook.vue'
@@ -38,11 +41,18 @@ const props = defineProps<{
   because: string
 }>()
 const emit = defineEmits<{ changed: [] }>()
-const draft = ref<DraftInWork>(props.initial)
+const draft = ref<DraftInWork>(cloneFnJSON(props.initial))
 const desk = useDesk()
 const shelf = useShelf()
 const presets = usePresets()
 const now = useServerNow()
+const kept = useKeptDraft({
+  draft,
+  initial: props.initial,
+  version: props.known?.version ?? null,
+  lesson: props.lesson,
+  now: () => now.value,
+})
 const recipients = shallowRef<Recipients | null>(null)
 const { preview, problem: previewProblem } = usePreview(toRef(draft), props.known?.id ?? null)
 
@@ -80,33 +90,7 @@ watch(
 const isTogether = computed(() => draft.value.pieces.some((p) => p.handIn === 'together'))
 const today = computed(() => zoneNamed(desk.zone).local(now.value).on)
 /** Lessons of the plans that the chosen classes follow; of all own plans while none is chosen. */
-const lessons = computed<LessonChoice[]>(() => {
-  const chosen = new Set(
-    draft.value.targets.flatMap((t) =>
-      t.target.kind === 'class'
-        ? [t.target.classId as string]
-        : t.target.kind === 'group'
-          ? [
-              recipients.value?.groups.find((g) => t.target.kind === 'group' && g.id === t.target.groupId)
-                ?.classId as string,
-            ]
-          : [],
-    ),
-  )
-  const planIds = new Set(
-    desk.classes.filter((c) => chosen.size === 0 || chosen.has(c.id)).map((c) => c.planId),
-  )
-  return desk.plans
-    .filter((p) => planIds.has(p.id))
-    .flatMap((p) =>
-      p.lessons.map((l) => ({
-        label: `${l.number} ${l.title}`.trim(),
-        value: l.id,
-        number: l.number,
-        unit: p.units.find((u) => u.id === l.unitId)?.title ?? '',
-      })),
-    )
-})
+const lessons = computed(() => lessonsOffered(draft.value.targets, { recipients: recipients.value, desk }))
 const start = computed(
   () =>
     props.lesson ??
@@ -128,6 +112,7 @@ const blocked = computed(
 const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, zone: desk.zone })
 
 const { busy, problem, save, publishAgain, withdraw } = useSaving({
+  forget: kept.forget,
   draft,
   known: props.known,
   say: ofPiece,
@@ -146,6 +131,14 @@ async function loadRecipients(): Promise<void> {
 
 <template>
   <div v-if="recipients && desk.loaded" class="composer">
+    <BegunBefore
+      v-if="kept.begunAt.value !== null"
+      :at="kept.begunAt.value"
+      :zone="desk.zone"
+      :is-gone-on="kept.isGoneOn.value"
+      @go-on="kept.goOn"
+      @begin-anew="kept.beginAnew"
+    />
     <div class="three">
       <section aria-labelledby="what" class="grid gap-3 content-start" :inert="isPart">
         <h2 id="what">What</h2>

@@ -17,6 +17,8 @@ export function useSaving(of: {
   readonly known: WorkPage | null
   readonly say: (refusal: Refusal) => string
   readonly changed: () => void
+  /** What is kept of it on this machine has been sent. */
+  readonly forget: () => void
 }) {
   const desk = useDesk()
   const tray = useTray()
@@ -41,6 +43,7 @@ export function useSaving(of: {
       problem.value = of.say(reply.error)
       return
     }
+    of.forget()
     if (isFromTray) tray.take(of.draft.value.pieces.map((p) => p.resourceId))
     await desk.load(true)
     const kept = of.known ? 'Changes saved' : 'Held until you publish it'
@@ -56,18 +59,27 @@ export function useSaving(of: {
   ): Promise<void> {
     if (!of.known) return
     busy.value = true
-    const { id, version } = of.known
+    const { id, version, state } = of.known
+    const isThrownAway = state === 'held' && contract === WithdrawWork
     const reply = await call(contract, { params: { assignmentId: id }, body: { version } })
     busy.value = false
     if (!reply.ok) {
       problem.value = of.say(reply.error)
       return
     }
+    of.forget()
     await desk.load(true)
     tell.done(said)
-    of.changed()
+    if (isThrownAway) await navigateTo('/work')
+    else of.changed()
   }
   const publishAgain = () => changeState(PublishWork, 'Published again')
-  const withdraw = () => changeState(WithdrawWork, 'Withdrawn. What learners did is kept.')
+  const withdraw = () =>
+    changeState(
+      WithdrawWork,
+      of.known?.state === 'held'
+        ? 'Thrown away. Undo takes it back.'
+        : 'Withdrawn. What learners did is kept.',
+    )
   return { busy, problem, save, publishAgain, withdraw }
 }

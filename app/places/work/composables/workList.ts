@@ -41,17 +41,18 @@ export function useWorkList() {
       tell.refused(reply.error)
       return false
     }
-    tell.done(sayDone(reply.value.works, what))
+    const areHeld = of.every((r) => r.state === 'held')
+    tell.done(sayDone(reply.value.works, what, areHeld))
     await Promise.all([load(), desk.load(true)])
     return true
   }
   return { rows, problem, busy, load, publish, act, ...useListAddress() }
 }
 
-function sayDone(works: number, act: ManyAct): string {
+function sayDone(works: number, act: ManyAct, areHeld: boolean): string {
   const pieces = count(works, 'piece of work', 'pieces of work')
   if (act.kind === 'publish') return `Published ${pieces}`
-  if (act.kind === 'withdraw') return `Withdrew ${pieces}`
+  if (act.kind === 'withdraw') return `${areHeld ? 'Threw away' : 'Withdrew'} ${pieces}`
   const by = count(Math.abs(act.meetings), 'meeting')
   return `Moved ${pieces} by ${by}, ${act.meetings > 0 ? 'later' : 'earlier'}`
 }

@@ -14,6 +14,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   publish: [rows: readonly WorkRow[]]
   withdraw: [rows: readonly WorkRow[]]
+  'throw-away': [rows: readonly WorkRow[]]
   shift: [rows: readonly WorkRow[], meetings: number]
   copy: [row: WorkRow, classId: ClassId]
   none: []
@@ -76,6 +77,16 @@ const copies = computed(() => {
         ><UButton size="sm" color="neutral" variant="outline" data-hook="copy-chosen" icon="i-lucide-copy"
           >Copy to a class</UButton
         ></UDropdownMenu
+      >
+      <UButton
+        v-if="held.length"
+        size="sm"
+        color="neutral"
+        variant="outline"
+        :disabled="busy"
+        data-hook="throw-away-chosen"
+        @click="emit('throw-away', held)"
+        >Throw away {{ held.length }} held</UButton
       >
       <UButton
         v-if="out.length"
