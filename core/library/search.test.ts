@@ -52,6 +52,9 @@ describe('what was found', () => {
     expect(by({ length: ['to-10'] })).toBe('b')
     expect(by({ length: ['to-40', 'longer'] })).toBe('cd')
     expect(by({ scoring: ['no-score'] })).toBe('a')
+    // what a person scores by criteria is not without a score
+    const text = { ...found[0], kind: 'writing-task' } as PieceFacts
+    expect(valueOf('scoring', text)).toBe('by-hand')
     expect(by({ kind: [] })).toBe('abcd')
   })
 

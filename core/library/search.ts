@@ -81,7 +81,7 @@ export function valueOf(facet: Facet, piece: PieceFacts): string {
     case 'source':
       return piece.source
     case 'scoring':
-      return cardOfKind(piece.kind).isScored ? 'self-scoring' : 'no-score'
+      return scoringOf(piece.kind)
     case 'versions':
       return piece.hasVersions ? 'versions' : 'no-versions'
     case 'level':
@@ -91,6 +91,13 @@ export function valueOf(facet: Facet, piece: PieceFacts): string {
     default:
       return assertNever(facet)
   }
+}
+
+/** By whom a kind is scored: by itself, by a person along criteria, or by nobody. */
+function scoringOf(kind: ResourceKind): string {
+  const { isScored, hasCriteria } = cardOfKind(kind)
+  if (isScored) return 'self-scoring'
+  return hasCriteria ? 'by-hand' : 'no-score'
 }
 
 function lengthOf(minutes: number): string {

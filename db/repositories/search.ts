@@ -62,6 +62,10 @@ const hitsWith = (fit: string) => `with hits as materialized (
 // a hit in the title or the code says more than one in the text
 const RANKED = hitsWith('bm25(piece_words, 10, 8, 4, 1)')
 const UNRANKED = hitsWith('null')
+/** What has the whole code comes before all that only begins so: `8.W.1` before `8.W.10`. */
+const CODE_FIRST = hitsWith(
+  `bm25(piece_words, 10, 8, 4, 1) - 1000 * (rowid in (select rowid from piece_words where piece_words match ?))`,
+)
 
 async function hitsOf(tx: Connection, words: readonly string[]): Promise<Hits> {
   if (words.length === 0) {
@@ -69,8 +73,12 @@ async function hitsOf(tx: Connection, words: readonly string[]): Promise<Hits> {
     return { stamp: row?.stamp ?? 0, fits: null }
   }
   const phrases = words.map(asPhrase).join(' ')
-  const question = isWorthRanking(words) ? RANKED : UNRANKED
-  const [row] = await ask<{ stamp: number; fits: string }>(tx, question, [phrases])
+  const codes = words.filter(isLikeCode).map((code) => `standards : ${asWhole(code)}`)
+  const [question, given] =
+    codes.length > 0
+      ? [CODE_FIRST, [codes.join(' AND '), phrases]]
+      : [isWorthRanking(words) ? RANKED : UNRANKED, [phrases]]
+  const [row] = await ask<{ stamp: number; fits: string }>(tx, question, given)
   return { stamp: row?.stamp ?? 0, fits: JSON.parse(row?.fits ?? '[]') as Hits['fits'] }
 }
 
@@ -145,7 +153,16 @@ function seenBy({ userId }: Looker, { seen, ownerId, schoolId }: KeptFacts, fit:
 
 /** A word as what may go on: parts of a code, such as '8.W', stand together. */
 function asPhrase(word: string): string {
-  return `"${word.replaceAll('"', '')}"*`
+  return `${asWhole(word)}*`
+}
+
+function asWhole(word: string): string {
+  return `"${word.replaceAll('"', '')}"`
+}
+
+/** Such as `8.W.1`: parts with a dot or a dash between them, and a number among them. */
+function isLikeCode(word: string): boolean {
+  return /[\p{L}\p{N}][.-][\p{L}\p{N}]/u.test(word) && /\d/.test(word)
 }
 
 /** Cards of pieces, in the order of their ids. */

@@ -41,6 +41,15 @@ const titles = async (school: TestSchool, text: string, asked: Asked = {}) =>
   (await search(school, text, asked)).pieces.map((p) => p.piece.title)
 
 describe('a search of the shelf', () => {
+  it('puts a whole code before codes that begin with it', async () => {
+    const school = await aSchool()
+    await make(school, { title: 'Ten tens' }, 'TH.8.W.10?', 'TH.8.W.10')
+    await make(school, { title: 'One' }, 'Which?', 'TH.8.W.1')
+    expect(await titles(school, '8.W.1')).toEqual(['One', 'Ten tens'])
+    expect(await titles(school, 'TH.8.W.10')).toEqual(['Ten tens'])
+    expect(await titles(school, '8.W.1 -"')).toEqual(['One', 'Ten tens'])
+  })
+
   it('finds beginnings of words in title, text, questions, code and standard, without accents', async () => {
     const school = await aSchool()
     await make(school, {

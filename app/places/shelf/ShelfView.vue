@@ -115,6 +115,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
         :usual="usual"
         :class-name="className"
         @choose="choose"
+        @standard="read"
         @keep="save({ filter: $event })"
       >
         <ChoiceButtons v-model="side" class="mt-3" label="Order of the shelf" :items="SIDES" />

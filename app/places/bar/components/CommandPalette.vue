@@ -1,13 +1,40 @@
 <script setup lang="ts">
 import { defineShortcuts, navigateTo } from '#imports'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { standardsLike } from '#core/library'
+import { ListRecipients } from '#shared/contracts/work'
+import type { Recipients } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import { useShelf } from '~/places/shelf'
+import { call } from '~/shared/wire/call'
 import { sayPiece } from '~/shared/words/pieces'
 
 const open = ref(false)
 const desk = useDesk()
 const shelf = useShelf()
+const typed = ref('')
+const recipients = shallowRef<Recipients | null>(null)
+// asked for once somebody looks for something
+watch(open, async (isOpen) => {
+  typed.value = ''
+  if (!isOpen) return
+  void shelf.load()
+  void desk.load()
+  const reply = await call(ListRecipients)
+  if (reply.ok) recipients.value = reply.value
+})
+/** Learners of the asker's classes, each once, with their classes. */
+const learners = computed(() => {
+  const byId = new Map<string, { readonly name: string; readonly classes: string[] }>()
+  for (const of of recipients.value?.classes ?? [])
+    for (const { id, name } of of.learners) {
+      const known = byId.get(id) ?? { name, classes: [] }
+      known.classes.push(of.name)
+      byId.set(id, known)
+    }
+  return [...byId]
+})
+const MOST_STANDARDS = 5
 defineShortcuts({
   meta_k: {
     usingInput: true,
@@ -62,6 +89,28 @@ const groups = computed(() => [
       ),
   },
   {
+    id: 'learners',
+    label: 'Learners',
+    items: learners.value.map(([id, { name, classes }]) => ({
+      label: name,
+      suffix: classes.join(', '),
+      onSelect: go(`/lens?learner=${id}`),
+    })),
+  },
+  {
+    id: 'standards',
+    label: 'Standards',
+    // in the order in which they are meant: 8.W.1 before 8.W.10
+    ignoreFilter: true,
+    items: standardsLike(shelf.shelf?.standards ?? [], typed.value)
+      .slice(0, MOST_STANDARDS)
+      .map((s) => ({
+        label: `${s.code} ${s.text}`,
+        suffix: 'Shelf',
+        onSelect: go(`/shelf?by=standards&standard=${encodeURIComponent(s.code)}`),
+      })),
+  },
+  {
     id: 'pieces',
     label: 'Pieces',
     items: (shelf.shelf?.pieces ?? []).map((p) => ({
@@ -77,7 +126,7 @@ const groups = computed(() => [
   <UModal
     v-model:open="open"
     title="Search and commands"
-    description="Places, classes, lessons and pieces"
+    description="Places, classes, learners, lessons, standards and pieces"
     :ui="{ content: 'max-w-xl' }"
   >
     <UButton color="neutral" variant="outline" icon="i-lucide-search" data-hook="palette"
@@ -87,8 +136,9 @@ const groups = computed(() => [
     /></UButton>
     <template #content>
       <UCommandPalette
+        v-model:search-term="typed"
         :groups="groups"
-        placeholder="Go to a class, a lesson, a piece …"
+        placeholder="Go to a class, a learner, a lesson, a standard, a piece …"
         class="h-96"
         close
         @update:open="open = $event"

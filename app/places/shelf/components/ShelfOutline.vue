@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import type { BookId } from '#core/base'
 import type { BenchmarkTime, Book } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
+import { useOpenBranches } from '../composables/openBranches'
 import { unitName, useShelf } from '../stores/shelf'
 import { useTray } from '../stores/tray'
 import { count } from '~/shared/words/numbers'
@@ -29,7 +30,7 @@ const BENCHMARK_WORDS: Record<BenchmarkTime, string> = {
 }
 const shelf = useShelf()
 const tray = useTray()
-const open = ref(new Set<string>())
+const { open, openUp, toggle } = useOpenBranches('textbooks')
 
 watch(
   [() => props.chosen, () => shelf.shelf],
@@ -37,17 +38,12 @@ watch(
     const piece = shelf.piece(props.chosen)
     const unit = piece ? shelf.placeOf(piece)?.unit : undefined
     const [book] = shelf.books
-    if (unit) open.value = new Set([...open.value, unit])
-    else if (open.value.size === 0 && book?.units[0]) open.value = new Set([unitName(book, book.units[0])])
+    if (unit) openUp(unit)
+    else if (open.value.size === 0 && book?.units[0]) openUp(unitName(book, book.units[0]))
   },
   { immediate: true },
 )
 
-function toggle(unit: string): void {
-  const next = new Set(open.value)
-  if (!next.delete(unit)) next.add(unit)
-  open.value = next
-}
 const isOfClass = (id: BookId) => props.bookIds === null || props.bookIds.includes(id)
 const books = computed(() => shelf.books.filter((b) => isOfClass(b.id)))
 const others = computed(() => shelf.books.filter((b) => !isOfClass(b.id)))

@@ -2,15 +2,17 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, toRef } from 'vue'
 import type { ResourceId } from '#core/base'
-import { FACETS, SEARCH_ORDERS } from '#core/library'
+import { FACETS, SEARCH_ORDERS, standardsLike } from '#core/library'
 import type { Facet, ShelfFilter } from '#core/library'
 import { useAddress } from '~/shared/frame/address'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { useShelf } from '../stores/shelf'
 import { useShelfSearch } from '../composables/shelfSearch'
+import { filterAsText, filterIn } from '../filterInAddress'
 import { FACET_WORDS, ORDER_WORDS, sayValue } from '../words/facets'
 import OutlinePiece from './OutlinePiece.vue'
+import ShelfRow from './ShelfRow.vue'
 
 /** Looks for pieces by words, standard or code; while nothing is looked for, what stands in its place. */
 const props = defineProps<{
@@ -21,7 +23,11 @@ const props = defineProps<{
   /** It stands over another page: nothing is ticked, and the address stays that page's. */
   isBeside?: boolean
 }>()
-const emit = defineEmits<{ choose: [id: ResourceId]; keep: [filter: ShelfFilter] }>()
+const emit = defineEmits<{
+  choose: [id: ResourceId]
+  keep: [filter: ShelfFilter]
+  standard: [code: string]
+}>()
 const shelf = useShelf()
 const address = useAddress()
 const asked = props.isBeside ? '' : (address.text('q') ?? '')
@@ -38,15 +44,26 @@ const {
   clear,
   isOverridden,
   narrowTo,
-} = useShelfSearch(asked, toRef(props, 'usual'))
+} = useShelfSearch({
+  text: asked,
+  filter: props.isBeside ? null : filterIn(address.text('narrow')),
+  usual: toRef(props, 'usual'),
+})
 const hasUsual = computed(() => Object.keys(props.usual).length > 0)
 // what is looked for stands in the address, so that a reload or a way back finds it again
 watchDebounced(
-  text,
-  (q) => {
-    if (!props.isBeside) void address.put({ q: q.trim() === '' ? null : q })
+  [text, filter],
+  () => {
+    if (props.isBeside) return
+    const q = text.value.trim() === '' ? null : text.value
+    void address.put({ q, narrow: isOverridden.value ? filterAsText(filter.value) : null })
   },
   { debounce: 300 },
+)
+const MOST_STANDARDS = 3
+/** Standards that may be meant themselves. */
+const standards = computed(() =>
+  props.isBeside ? [] : standardsLike(shelf.shelf?.standards ?? [], text.value).slice(0, MOST_STANDARDS),
 )
 const ORDER_ITEMS = SEARCH_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))
 const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(value) ?? false
@@ -138,6 +155,13 @@ const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(
     </div>
     <p v-if="problem" class="note-line needs mt-3" role="alert">{{ sayRefusal(problem) }}</p>
     <template v-if="isOn && found">
+      <ul v-if="standards.length" class="mt-2" aria-label="Standards" data-hook="standards-found">
+        <li v-for="s in standards" :key="s.code">
+          <ShelfRow :is-chosen="false" @choose="emit('standard', s.code)"
+            >{{ s.text }} <span class="code said">{{ s.code }}</span></ShelfRow
+          >
+        </li>
+      </ul>
       <p class="said my-2" role="status" data-hook="found">
         {{ count(found.total, 'piece') }} found<template v-if="found.total > found.pieces.length"
           >, the first {{ found.pieces.length }} shown: narrow it to see others</template

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { pathTo, standardTree } from '#core/library'
+import { useOpenBranches } from '../composables/openBranches'
+import { pathTo, standardTree, standardsLike } from '#core/library'
 import type { StandardNode } from '#core/library'
 import { useShelf } from '../stores/shelf'
 import FoldRow from './FoldRow.vue'
@@ -19,22 +20,31 @@ const domains = computed(() => {
   const alone = tree.filter((n) => n.children.length === 0)
   return { held: holding(tree), alone }
 })
-const open = ref(new Set<string>())
+const { open, openUp, toggle } = useOpenBranches('standards')
+const typed = ref('')
+/** Codes that are meant by what is typed; null: nothing is. */
+const meant = computed(() =>
+  typed.value.trim() === '' ? null : new Set(standardsLike(all.value, typed.value).map((s) => s.code)),
+)
+/** Domains with the standards that are meant, and all of them where the domain itself is. */
+const shown = computed(() => {
+  const of = meant.value
+  if (of === null)
+    return domains.value.held.map((node) => ({ ...node, isOpen: open.value.has(node.standard.code) }))
+  return domains.value.held.flatMap((node) => {
+    const children = node.children.filter((c) => of.has(c.standard.code))
+    return children.length > 0 ? [{ ...node, children, isOpen: true }] : []
+  })
+})
 watch(
   [() => props.chosen, all],
   () => {
     const above = props.chosen ? pathTo(props.chosen, all.value).at(-1) : undefined
-    if (above) open.value = new Set([...open.value, above.code])
-    else if (open.value.size === 0 && domains.value.held[0])
-      open.value = new Set([domains.value.held[0].standard.code])
+    if (above) openUp(above.code)
+    else if (open.value.size === 0 && domains.value.held[0]) openUp(domains.value.held[0].standard.code)
   },
   { immediate: true },
 )
-function toggle(code: string): void {
-  const next = new Set(open.value)
-  if (!next.delete(code)) next.add(code)
-  open.value = next
-}
 </script>
 
 <template>
@@ -42,14 +52,23 @@ function toggle(code: string): void {
     <p v-if="all.length === 0" class="said mt-3">
       There are no standards yet. Read some in from a file, or write them into questions.
     </p>
-    <section v-for="node in domains.held" :key="node.standard.code">
+    <UInput
+      v-else
+      v-model="typed"
+      class="w-full mt-3 mb-1"
+      placeholder="Code, or words of a standard"
+      aria-label="Find a standard"
+      name="find-standard"
+    />
+    <p v-if="all.length && shown.length === 0" class="said">No standard is like that.</p>
+    <section v-for="node in shown" :key="node.standard.code">
       <FoldRow
         :title="node.standard.text"
         :about="count(node.children.length, 'standard')"
-        :is-open="open.has(node.standard.code)"
+        :is-open="node.isOpen"
         @toggle="toggle(node.standard.code)"
       />
-      <ul v-if="open.has(node.standard.code)">
+      <ul v-if="node.isOpen">
         <li v-for="{ standard: s } in node.children" :key="s.code">
           <UCheckbox
             class="mt-1"

@@ -12,10 +12,15 @@ import { call } from '~/shared/wire/call'
 /** So long nothing is asked while somebody types; milliseconds. */
 const PAUSE = 150
 
-/** A search of the shelf as one types, with what it is narrowed by: at first what is `usual`. */
-export function useShelfSearch(startsWith: string, usual: Ref<ShelfFilter>) {
-  const text = ref(startsWith)
-  const filter = shallowRef<ShelfFilter>(usual.value)
+/** A search of the shelf as one types, with what it is narrowed by: at first by `filter`, or by what is `usual`. */
+export function useShelfSearch(of: {
+  readonly text: string
+  readonly filter: ShelfFilter | null
+  readonly usual: Ref<ShelfFilter>
+}) {
+  const { usual } = of
+  const text = ref(of.text)
+  const filter = shallowRef<ShelfFilter>(of.filter ?? usual.value)
   const order = ref<SearchOrder>('fit')
   /** The values to narrow by are open. */
   const isNarrowing = ref(false)

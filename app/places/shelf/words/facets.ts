@@ -27,6 +27,7 @@ const LENGTH_WORDS: Readonly<Record<string, string>> = {
 const SOURCE_WORDS: Record<Source, string> = { textbook: 'a textbook', school: 'our school', own: 'me' }
 const SCORING_WORDS: Readonly<Record<string, string>> = {
   'self-scoring': 'scores itself',
+  'by-hand': 'scored by you',
   'no-score': 'without a score',
 }
 
