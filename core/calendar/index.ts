@@ -1,5 +1,6 @@
 /** School year, rotation and a class's own meetings; wall time to instants. */
 export { checkPattern, checkYear, inOrder } from './checkYear'
+export { clashes } from './clashes'
 export { countDays } from './countDays'
 export type { DayCount } from './countDays'
 export { schoolDays } from './dayLetters'

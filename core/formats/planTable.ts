@@ -219,7 +219,9 @@ export function printLayout({ sequence, units, layout, meetings, covered }: Layo
           ? 'left out'
           : p.because.why === 'not-covered'
             ? 'not covered'
-            : 'does not fit'
+            : p.because.why === 'not-ours'
+              ? 'before this class began'
+              : 'does not fit'
       return [
         (l && titles.get(l.unitId)) ?? '',
         l?.number ?? '',

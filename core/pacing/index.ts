@@ -32,8 +32,28 @@ export type {
   Through,
   Weight,
 } from './plan'
-export { courseOf, datesOf, extentsOf, layOut, lessonAt, reachesOf, weekCells, withoutPlace } from './layout'
-export type { Course, Layout, LayoutFinding, NotPlaced, Placement, Reach, Stretch, WeekCell } from './layout'
+export {
+  beginningOn,
+  courseOf,
+  datesOf,
+  extentsOf,
+  layOut,
+  lessonAt,
+  reachesOf,
+  weekCells,
+  withoutPlace,
+} from './layout'
+export type {
+  Beginning,
+  Course,
+  Layout,
+  LayoutFinding,
+  NotPlaced,
+  Placement,
+  Reach,
+  Stretch,
+  WeekCell,
+} from './layout'
 export { PRICES, fit, withCuts } from './fit'
 export type { Cut, Fit, Shortfall } from './fit'
 export { baselineOf, driftOn, driftSeries, recordLesson, takeBack, takenBackWith } from './record'

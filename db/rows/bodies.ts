@@ -12,7 +12,7 @@ import { workShapes } from '#shared/shapes/work'
 import { workCommandShapes } from '#shared/shapes/workCommand'
 import { bodyOf, readOnce } from './body'
 import { commandWithLaterParts } from './upgrade/command'
-import { pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
+import { pacingWithBeginning, pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
 import {
   assignmentWithClasses,
   assignmentWithLaterParts,
@@ -57,7 +57,7 @@ export const planBody = bodyOf('plans.body', plan.omit({ id: true }), [planWithL
 export const classBody = bodyOf(
   'classes.body',
   classPacing.extend({ pattern: STORED.list(patternRow, 60) }),
-  [pacingWithLaterParts],
+  [pacingWithLaterParts, pacingWithBeginning],
 )
 export const commandBody = bodyOf(
   'journal.command',

@@ -2,9 +2,9 @@ import { z } from 'zod'
 import type { BookId, ClassId, LessonId, PlanId } from '#core/base'
 import type { SchoolYear } from '#core/calendar'
 import type { OutlineReading, PlanTableReading } from '#core/formats'
-import type { Plan } from '#core/pacing'
+import type { Beginning, Plan } from '#core/pacing'
 import { WIRE } from '../shapes/makers'
-import { contract, id, line } from './define'
+import { contract, day, id, line } from './define'
 
 /** Dry run of a pasted or uploaded outline. */
 export const ReadOutline = contract<OutlineReading>()({
@@ -39,6 +39,12 @@ export interface LaidOut {
     readonly freeHalves: number | null
   }[]
 }
+/** From which day and lesson a plan is laid where it does not begin with the year. */
+export const beginning = z.strictObject({
+  fromOn: day,
+  nextId: id<LessonId>().nullable(),
+}) satisfies z.ZodType<Beginning>
+
 /** Lays a plan onto classes; what does not fit is listed with the reason. */
 export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
   for: 'teacher',
@@ -47,6 +53,7 @@ export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
   params: z.strictObject({ planId: id<PlanId>() }),
   body: z.strictObject({
     classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class'),
+    from: beginning.nullable().default(null),
   }),
 })
 

@@ -9,6 +9,7 @@ import { calendarShapes } from '../shapes/calendar'
 import { WIRE } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
 import { contract, day, id, line } from './define'
+import { beginning } from './plans'
 
 const { groupRule } = workShapes(WIRE)
 const grade = z.number().refine(isGrade, `is not a grade from ${GRADES[0]} to ${GRADES.length}`)
@@ -97,6 +98,7 @@ export const MakeClass = contract<{ readonly classId: ClassId; readonly joinCode
     course: line(60),
     pattern: WIRE.list(patternRow, 60),
     planId: id<PlanId>().nullable().default(null),
+    from: beginning.nullable().default(null),
   }),
 })
 

@@ -84,6 +84,7 @@ export function pacingShapes(m: Makers) {
     records: m.byLesson(record, MOST_LESSONS),
     order: order.nullable(),
     through: heldSlot.nullable(),
+    begins: heldSlot.nullable(),
     baseline: baseline.nullable(),
     changes: m.list(calendarShapes(m).meetingChange, 1000),
   }) satisfies z.ZodType<ClassPacing>

@@ -104,6 +104,7 @@ describe('whole values come back as they went in', () => {
       },
       order: ['b', 'x', 'a'].map(ids.lesson),
       through: { on: isoDay('2026-09-02'), startMinute: 540, halves: 1 },
+      begins: { on: isoDay('2026-09-04'), startMinute: 510, halves: 2 },
       baseline: { agreedAt: at('09-01T00:00'), lessons: { [ids.lesson('a')]: [[isoDay('2026-09-02'), 2]] } },
       changes: [
         { kind: 'cancel', on: isoDay('2026-09-09'), startMinute: 540, why: 'Snow' },
@@ -439,6 +440,12 @@ describe('what a row may not hold', () => {
     })
     const room = JSON.stringify({ v: 1, pattern: [], lengths: { [lesson.id]: 3 }, changes: [] })
     expect(classBody.read(room)).toEqual({ ...AS_PLANNED, pattern: [], lengths: { [lesson.id]: 3 } })
+    const { begins, ...second } = AS_PLANNED
+    expect(begins).toBeNull()
+    expect(classBody.read(JSON.stringify({ v: 2, pattern: [], ...second }))).toEqual({
+      ...AS_PLANNED,
+      pattern: [],
+    })
     const change = { lessonId: lesson.id, from: null, to: lesson }
     const act = {
       v: 1,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { isoDay, mustBeOk } from '#core/base'
-import type { ClassId } from '#core/base'
+import { asId, isoDay, mustBeOk } from '#core/base'
+import type { ClassId, LessonId } from '#core/base'
 import { planCommand } from '#core/pacing'
 import type { PacingCommand, Plan, Way } from '#core/pacing'
 import { classById, learnerWorkOf, plansById, yearsById } from '#db/repositories'
@@ -13,7 +13,8 @@ import { layPlan } from '#usecases/pacing/layPlan'
 import { copyPlan, showPlan } from '#usecases/pacing/plans'
 import { previewRipple } from '#usecases/pacing/previewRipple'
 import { startTry } from '#usecases/learning/tries'
-import { at, closure, only } from '../support/made'
+import { makeClass } from '#usecases/teaching/makeClass'
+import { at, closure, onDays, only } from '../support/made'
 import { aColleague, aSchool, anchored, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -324,6 +325,70 @@ describe('what was changed', () => {
       mayEditYear: true,
       myPlanIds: expect.arrayContaining([planId]),
     })
+  })
+})
+
+describe('a plan that is laid in the middle of the year', () => {
+  const fromOn = isoDay('2026-09-14')
+
+  it('begins on that day with that lesson, and leaves nothing behind', async () => {
+    const school = await aSchool()
+    const { deps, teacher, planId, a } = school
+    const lay = { planId, classIds: [a.classId], from: { fromOn, nextId: school.lesson('1.2') } }
+    // the class has the plan, and nothing is recorded: it begins anew
+    mustBeOk(await layPlan(deps, teacher, lay), 'lay')
+    const { pacing } = await classOf(school, a.classId)
+    expect(pacing.left).toEqual({ [school.lesson('1.1')]: 'not-ours' })
+    expect(pacing.begins?.on).toBe('2026-09-11')
+    const { text } = mustBeOk(await classFile(deps, teacher, a.classId, 'layout'), 'csv')
+    expect(text).toContain('One,1.1,First,lesson,,,,before this class began')
+    expect(text).toContain('One,1.2,Second,lesson,2026-09-14')
+    // without a beginning it stays as it is
+    mustBeOk(await layPlan(deps, teacher, { planId, classIds: [a.classId] }), 'lay')
+    expect((await classOf(school, a.classId)).pacing.begins?.on).toBe('2026-09-11')
+  })
+
+  it('is that of a class that is made with it, and of no lesson that the plan has not', async () => {
+    const school = await aSchool()
+    const { deps, teacher, planId } = school
+    const { yearId } = await classOf(school, school.a.classId)
+    const made = await makeClass(deps, teacher, {
+      yearId,
+      name: 'Class C',
+      shortName: 'C',
+      course: 'Science',
+      pattern: onDays(1),
+      planId,
+      from: { fromOn, nextId: null },
+    })
+    const { classId } = mustBeOk(made, 'make')
+    expect((await classOf(school, classId)).pacing.begins?.on).toBe('2026-09-07')
+    const gone = { fromOn, nextId: asId<LessonId>('gone') }
+    const lay = { planId, classIds: [classId], from: gone }
+    expect((await layPlan(deps, teacher, lay)).error).toEqual({ code: 'access/not-found', what: 'lesson' })
+  })
+
+  it('stays as it is once something is recorded', async () => {
+    const school = await aSchool()
+    const { deps, teacher, planId, a } = school
+    const held = { on: isoDay('2026-08-31'), startMinute: 510, halves: 2 }
+    const record = { outcome: 'covered' as const, held: [held], moreHalves: 0 }
+    mustBeOk(
+      await doCommand(deps, teacher, {
+        kind: 'lesson',
+        classId: a.classId,
+        lessonId: school.lesson('1.1'),
+        part: 'records',
+        from: null,
+        to: record,
+      }),
+      'record',
+    )
+    mustBeOk(
+      await layPlan(deps, teacher, { planId, classIds: [a.classId], from: { fromOn, nextId: null } }),
+      'lay',
+    )
+    expect((await classOf(school, a.classId)).pacing.begins).toBeNull()
   })
 })
 

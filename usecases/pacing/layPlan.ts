@@ -2,7 +2,8 @@ import { refuse, ok } from '#core/base'
 import type { ClassId, PlanId } from '#core/base'
 import { canSeePlan } from '#core/access'
 import type { Teacher } from '#core/access'
-import { AS_PLANNED, baselineOf } from '#core/pacing'
+import { AS_PLANNED, baselineOf, beginningOn } from '#core/pacing'
+import type { Beginning } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -12,22 +13,37 @@ import { refreshWork } from '../settling/refreshWork'
 import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 
-/** Lays a plan onto classes the actor teaches. What does not fit is listed for the class with least room. */
+/**
+ * Lays a plan onto classes the actor teaches, from the year's first day or, with `from`, from a day and lesson on. A
+ * class that has the plan keeps it as it is; without anything recorded it begins anew where that is asked. What does
+ * not fit is listed for the class with least room.
+ */
 export async function layPlan(
   deps: Deps,
   actor: Teacher,
-  input: { readonly planId: PlanId; readonly classIds: readonly ClassId[] },
+  input: {
+    readonly planId: PlanId
+    readonly classIds: readonly ClassId[]
+    readonly from?: Beginning | null
+  },
 ) {
   return writing(deps.store, async (tx) => {
     const known = (await plansById(tx, [input.planId])).get(input.planId)
     if (!known || known.isArchived || !canSeePlan(actor, known))
       return refuse({ code: 'access/not-found' as const, what: 'plan' })
+    const { from = null } = input
+    if (from?.nextId && !known.plan.lessons.some((l) => l.id === from.nextId))
+      return refuse({ code: 'access/not-found' as const, what: 'lesson' })
     const laid: ClassRecord[] = []
     for (const classId of new Set(input.classIds)) {
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
+      const isNew = found.value.planId !== input.planId
+      const mayBeginAnew = from !== null && Object.keys(found.value.pacing.records).length === 0
       laid.push(
-        found.value.planId === input.planId ? found.value : await putOn(tx, deps, found.value, input.planId),
+        isNew || mayBeginAnew
+          ? await putOn(tx, deps, found.value, { planId: input.planId, from })
+          : found.value,
       )
     }
     const grounds = [...(await groundsOf(tx, laid)).values()]
@@ -41,16 +57,19 @@ export async function layPlan(
 }
 
 /**
- * What a class did differently belongs to the plan that goes; lost meetings stay. The layout it starts with
- * is its baseline.
+ * Lays a plan on one class. What it did differently belongs to the plan that goes; lost meetings stay. The layout it
+ * starts with is its baseline.
  */
 export async function putOn(
   tx: Connection,
   deps: Deps,
   record: ClassRecord,
-  planId: PlanId,
+  { planId, from }: { readonly planId: PlanId; readonly from: Beginning | null },
 ): Promise<ClassRecord> {
-  const bare = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
+  const asPlanned = { ...record, planId, pacing: { ...AS_PLANNED, changes: record.pacing.changes } }
+  const { plan, calendar: whole } = (await groundsOf(tx, [asPlanned])).get(record.id) as ClassGround
+  const pacing = plan && from ? beginningOn(asPlanned.pacing, plan, whole.meetings, from) : asPlanned.pacing
+  const bare = { ...asPlanned, pacing }
   const { layout, calendar } = (await groundsOf(tx, [bare])).get(record.id) as ClassGround
   const next = {
     ...bare,

@@ -5,6 +5,7 @@ import type { AccessRefusal, Teacher } from '#core/access'
 import { checkPattern } from '#core/calendar'
 import type { CalendarRefusal, PatternRow } from '#core/calendar'
 import { AS_PLANNED } from '#core/pacing'
+import type { Beginning } from '#core/pacing'
 import { addClass, addTeacher, classesOfSchool, plansById, yearsById } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { putOn } from '../pacing/layPlan'
@@ -18,12 +19,14 @@ export interface NewClass {
   readonly pattern: readonly PatternRow[]
   /** The plan that is laid on it at once; none for later. */
   readonly planId?: PlanId | null
+  /** From where it is laid; null: from the year's first day. */
+  readonly from?: Beginning | null
 }
 type Made = Result<{ readonly classId: ClassId; readonly joinCode: string }, AccessRefusal | CalendarRefusal>
 
 /** Adds a class taught by the actor, with a joining code and, if wanted, a plan: all of it or nothing. */
 export async function makeClass(deps: Deps, actor: Teacher, input: NewClass): Promise<Made> {
-  const { planId, ...own } = input
+  const { planId, from = null, ...own } = input
   return writing(deps.store, async (tx): Promise<Made> => {
     const year = (await yearsById(tx, [input.yearId])).get(input.yearId)
     if (!year || year.isArchived || year.schoolId !== actor.schoolId)
@@ -47,7 +50,7 @@ export async function makeClass(deps: Deps, actor: Teacher, input: NewClass): Pr
     }
     await addClass(tx, record)
     await addTeacher(tx, record.id, actor.userId)
-    if (planId) await putOn(tx, deps, record, planId)
+    if (planId) await putOn(tx, deps, record, { planId, from })
     return ok({ classId: record.id, joinCode: record.joinCode })
   })
 }

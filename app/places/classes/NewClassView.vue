@@ -2,22 +2,27 @@
 import { navigateTo, useHead } from '#imports'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import type { ClassId, PlanId, YearId } from '#core/base'
-import { checkPattern, meetings } from '#core/calendar'
+import type { Beginning } from '#core/pacing'
+import { checkPattern, clashes, meetings } from '#core/calendar'
 import type { PatternRow } from '#core/calendar'
 import { MakeClass } from '#shared/contracts/teaching'
 import { useDesk } from '~/places/pace'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { namedFields, useContractForm } from '~/shared/fields/form'
+import { useServerNow } from '~/shared/session/serverNow'
 import { useOverview } from '~/shared/session/overview'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
+import { zoneNamed } from '~/shared/words/times'
 import { sayRefusal } from '~/shared/words/refusals'
+import LayFrom from './components/LayFrom.vue'
 import PatternRows from './components/PatternRows.vue'
 import { shortNameOf } from './shortName'
 
 useHead({ title: 'New class' })
 const LATER = 'later'
 const store = useOverview()
+const desk = useDesk()
 const form = reactive<{ name: string; shortName: string; course: string; pattern: readonly PatternRow[] }>({
   name: '',
   shortName: '',
@@ -25,11 +30,15 @@ const form = reactive<{ name: string; shortName: string; course: string; pattern
   pattern: [],
 })
 const plan = ref<PlanId | typeof LATER>(LATER)
+const from = ref<Beginning | null>(null)
+const now = useServerNow()
+const today = computed(() => zoneNamed(store.zone).local(now.value).on)
 const year = computed(() => store.overview?.years[0]?.year ?? null)
 const bodyOf = () => ({
   ...form,
   yearId: year.value?.id ?? ('' as YearId),
   planId: plan.value === LATER ? null : plan.value,
+  from: plan.value === LATER ? null : from.value,
 })
 const planItems = computed(() => [
   { label: 'Later', value: LATER },
@@ -37,6 +46,7 @@ const planItems = computed(() => [
 ])
 
 onMounted(async () => {
+  void desk.load()
   await store.load(true)
   const label = year.value?.rotation?.labels[0]
   form.pattern = label
@@ -59,7 +69,12 @@ const outlook = computed(() => {
   if (!checked.ok) return { isFault: true, text: sayRefusal(checked.error) }
   const calendar = meetings(year.value, 'new' as ClassId, form.pattern, [])
   const lost = calendar.lost.length > 0 ? `, ${calendar.lost.length} lost` : ''
-  return { isFault: false, text: `${count(calendar.meetings.length, 'meeting')} this year${lost}` }
+  const text = `${count(calendar.meetings.length, 'meeting')} this year${lost}`
+  const same = desk.columns.flatMap(({ of, calendar: other }) => {
+    const n = of.mayChange ? clashes(calendar.meetings, other.meetings) : 0
+    return n > 0 ? [`${n} at the same time as ${of.name}`] : []
+  })
+  return { isFault: same.length > 0, text: [text, ...same].join('; ') }
 })
 
 const asking = useContractForm({
@@ -68,7 +83,7 @@ const asking = useContractForm({
   say: namedFields({ name: 'Name', shortName: 'Short name', course: 'Course' }, 'The meeting pattern'),
   send: () => call(MakeClass, { body: bodyOf() }),
   done: async ({ classId }) => {
-    await useDesk().load(true)
+    await desk.load(true)
     await navigateTo(`/classes/${classId}`)
   },
 })
@@ -97,6 +112,7 @@ const asking = useContractForm({
           ><USelect v-model="plan" :items="planItems" name="plan" class="w-full"
         /></UFormField>
       </div>
+      <LayFrom v-if="plan !== LATER" v-model="from" :plan-id="plan" :year="year" :today="today" />
       <PatternRows v-model="form.pattern" :year="year" />
       <p
         v-if="outlook"

@@ -153,7 +153,7 @@ onBeforeRouteLeave(() => {
           :may-edit="page?.mayEdit ?? false"
           @select="choose"
           @step="plan.step(selected, $event)"
-          @move-before="plan.moveBefore(selected, $event)"
+          @move-beside="(id, side) => plan.moveBeside(selected, id, side)"
           @remove="remove"
           @edit="edit"
         />

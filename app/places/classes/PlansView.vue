@@ -3,14 +3,18 @@ import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { BookId, ClassId, PlanId } from '#core/base'
 import { AdoptBook, LayPlan } from '#shared/contracts/plans'
+import type { Beginning } from '#core/pacing'
 import type { LaidOut } from '#shared/contracts/plans'
 import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
+import { useServerNow } from '~/shared/session/serverNow'
 import { useOverview } from '~/shared/session/overview'
 import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
+import { zoneNamed } from '~/shared/words/times'
 import { count, meetingsOf } from '~/shared/words/numbers'
 import { useTakingAway } from './composables/takingAway'
+import LayFrom from './components/LayFrom.vue'
 import OutlineForm from './components/setup/OutlineForm.vue'
 
 useHead({ title: 'Plans' })
@@ -19,6 +23,7 @@ const shelf = useShelf()
 const tell = useTell()
 const laying = ref<PlanId | null>(null)
 const chosen = ref<ClassId[]>([])
+const from = ref<Beginning | null>(null)
 const outcome = shallowRef<(LaidOut & { readonly classes: number }) | null>(null)
 onMounted(() => Promise.all([store.load(true), shelf.load()]))
 const plans = computed(() => store.overview?.plans ?? [])
@@ -28,7 +33,11 @@ const mine = computed(() => store.overview?.classes.filter((c) => c.mine) ?? [])
 function classItems(planId: PlanId) {
   return mine.value.map((c) => {
     const other = c.planTitle ? `now has ${c.planTitle}` : 'no plan yet'
-    return { value: c.id, label: c.name, description: c.planId === planId ? 'has this plan' : other }
+    return {
+      value: c.id,
+      label: `${c.name} (${count(c.learners, 'learner')})`,
+      description: c.planId === planId ? 'has this plan' : other,
+    }
   })
 }
 function open(id: PlanId, course: string): void {
@@ -41,7 +50,10 @@ function open(id: PlanId, course: string): void {
   if (chosen.value.length === 0 && mine.value.length === 1 && mine.value[0]) chosen.value = [mine.value[0].id]
 }
 async function lay(planId: PlanId): Promise<void> {
-  const reply = await call(LayPlan, { params: { planId }, body: { classIds: chosen.value } })
+  const reply = await call(LayPlan, {
+    params: { planId },
+    body: { classIds: chosen.value, from: from.value },
+  })
   if (!reply.ok) return tell.refused(reply.error)
   outcome.value = reply.value
   await Promise.all([store.load(true), useDesk().load(true)])
@@ -52,6 +64,9 @@ async function adopt(bookId: BookId): Promise<void> {
   tell.done("The textbook's plan is taken over. Lay it onto classes next.")
   await store.load(true)
 }
+const year = computed(() => store.overview?.years[0]?.year ?? null)
+const now = useServerNow()
+const today = computed(() => zoneNamed(store.zone).local(now.value).on)
 const { takeAway } = useTakingAway()
 const replaces = computed(() =>
   mine.value.filter((c) => chosen.value.includes(c.id) && c.planId !== null && c.planId !== laying.value),
@@ -115,6 +130,7 @@ const replaces = computed(() =>
             legend="Classes"
             data-hook="lay-classes"
           />
+          <LayFrom v-if="mine.length && year" v-model="from" :plan-id="p.id" :year="year" :today="today" />
           <p v-if="replaces.length" class="note-line care">
             {{ replaces.map((c) => c.name).join(', ') }}: the plan laid out there is replaced, with its
             changed lengths and its undo history. Work that hangs on its lessons keeps its dates.

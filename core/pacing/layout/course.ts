@@ -1,7 +1,7 @@
 import type { IsoDay } from '../../base'
 import type { Term } from '../../calendar'
 import { fixedOf, sequenceOf, typicalAmount } from '../plan'
-import type { ClassPacing, FixedDate, Plan, PlanLesson, PlanPart } from '../plan'
+import type { ClassPacing, FixedDate, HeldSlot, Plan, PlanLesson, PlanPart } from '../plan'
 import { firstNotBefore, firstOnOrAfter, meetingHeld, meetingOf, positionAt, trackOf } from '../track'
 import type { Ground, Need, Position, Track } from '../track'
 import type { Item } from './item'
@@ -190,8 +190,15 @@ function partBounds(
   )
 }
 
-/** Where the record ends; the start of the year without one. */
-function recordedPosition(track: Track, { through }: Pick<ClassPacing, 'through'>): Position {
+/** Where the record ends, or where the plan begins in the class; the start of the year without either. */
+function recordedPosition(
+  track: Track,
+  { through, begins }: Pick<ClassPacing, 'through' | 'begins'>,
+): Position {
+  return Math.max(positionBehind(track, through), positionBehind(track, begins))
+}
+
+function positionBehind(track: Track, through: HeldSlot | null): Position {
   if (through === null) return 0
   const m = meetingHeld(track, through)
   if (m < 0) return positionAt(track, firstNotBefore(track, through.on, through.startMinute))

@@ -2,8 +2,11 @@ import type { Instant, IsoDay, LessonId } from '../../base'
 import type { MeetingChange } from '../../calendar'
 import type { FixedDate, PlanLesson } from './types'
 
-export const LEFT_BECAUSE = ['let-go', 'not-covered'] as const
-/** Why a lesson takes no meetings in a class: left out beforehand, or its time was lost. */
+export const LEFT_BECAUSE = ['let-go', 'not-covered', 'not-ours'] as const
+/**
+ * Why a lesson takes no meetings in a class: left out beforehand, its time was lost, or it was over before the plan
+ * began there.
+ */
 export type Left = (typeof LEFT_BECAUSE)[number]
 
 /**
@@ -52,6 +55,8 @@ export interface ClassPacing {
   /** The class's own order; null: the plan's. */
   readonly order: readonly LessonId[] | null
   readonly through: Through | null
+  /** The plan begins behind this meeting; null: with the year. What lies before is not this class's own. */
+  readonly begins: Through | null
   readonly baseline: Baseline | null
   readonly changes: readonly MeetingChange[]
 }
@@ -64,6 +69,7 @@ export const AS_PLANNED: ClassPacing = {
   records: {},
   order: null,
   through: null,
+  begins: null,
   baseline: null,
   changes: [],
 }

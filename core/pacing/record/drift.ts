@@ -1,5 +1,6 @@
 import type { Instant, IsoDay, LessonId } from '../../base'
 import type { Meeting } from '../../calendar'
+import { isLeft } from '../layout'
 import type { Layout, Placement } from '../layout'
 import type { Baseline } from '../plan'
 
@@ -49,8 +50,7 @@ export function driftOn(
       const done = doneBy(p, meetings, on)
       passed = done === p.halves
       if (base && p.halves > 0) actual += halvesOf(base) * (done / p.halves)
-    } else if (base && passed && (p.because.why === 'let-go' || p.because.why === 'not-covered'))
-      actual += halvesOf(base)
+    } else if (base && passed && isLeft(p.because.why)) actual += halvesOf(base)
     if (base) for (const [day, halves] of base) if (day <= on) planned += halves
   }
   return Math.round((actual - planned) * 50) / 100

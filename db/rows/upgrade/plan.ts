@@ -16,6 +16,9 @@ export const planWithLaterParts: Upgrade = (old) => ({
   lessons: listOf(old.lessons).map(lessonWithLaterParts),
 })
 
+/** Version 2 of a class knew plans that begin with the year only. */
+export const pacingWithBeginning: Upgrade = (old) => ({ begins: null, ...old })
+
 /** Version 1 of a class knew only lengths and meeting changes. */
 export const pacingWithLaterParts: Upgrade = (old) => ({
   left: {},

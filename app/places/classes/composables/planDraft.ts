@@ -10,7 +10,7 @@ import type { PlanPage } from '#shared/contracts/plans'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
-import { movedBefore, steppedBy } from '../planEdits'
+import { movedBefore, movedBehind, steppedBy } from '../planEdits'
 
 /**
  * A plan as it is kept, and as it is being changed; the changes outlive a reload and are kept together, as
@@ -61,9 +61,9 @@ export function usePlanDraft(planId: PlanId) {
   function remove(ids: ReadonlySet<LessonId>): void {
     lessons((list) => list.filter((l) => !ids.has(l.id)))
   }
-  /** Moves lessons together before another one, or to the end; they join its unit. */
-  const moveBefore = (ids: ReadonlySet<LessonId>, before: LessonId | null) =>
-    lessons((list) => movedBefore(list, ids, before))
+  /** Moves lessons together before or behind another one; they join its unit. */
+  const moveBeside = (ids: ReadonlySet<LessonId>, id: LessonId, side: 'before' | 'behind') =>
+    lessons((list) => (side === 'before' ? movedBefore : movedBehind)(list, ids, id))
   /** Moves lessons one place earlier or later. */
   const step = (ids: ReadonlySet<LessonId>, by: 1 | -1) => lessons((list) => steppedBy(list, ids, by))
   /** Adds a lesson behind another one; gives its id. */
@@ -109,7 +109,7 @@ export function usePlanDraft(planId: PlanId) {
     change,
     set,
     remove,
-    moveBefore,
+    moveBeside,
     step,
     addAfter,
     merged,

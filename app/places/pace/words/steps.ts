@@ -1,5 +1,6 @@
 import { assertNever } from '#core/base'
 import type { ClassId, LessonId } from '#core/base'
+import type { Left } from '#core/pacing'
 import type {
   ClassCommand,
   FixedDate,
@@ -135,10 +136,16 @@ function sayClassPart({ part, to }: Extract<ClassCommand, { kind: 'class' }>): s
   return WORDS[part]
 }
 
+const LEFT_WORDS: Record<Left, string> = {
+  'let-go': 'left out',
+  'not-covered': 'not covered',
+  'not-ours': 'over before the class began',
+}
+
 function sayPart(command: Extract<ClassCommand, { kind: 'lesson' }>): string {
   switch (command.part) {
     case 'left':
-      return command.to === null ? 'taken back in' : command.to === 'let-go' ? 'left out' : 'not covered'
+      return command.to === null ? 'taken back in' : LEFT_WORDS[command.to]
     case 'fixed':
       return command.to === null
         ? 'dated as in the plan'

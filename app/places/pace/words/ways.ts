@@ -48,6 +48,8 @@ export function sayNotPlaced(because: NotPlaced, name: (id: string) => string): 
       return 'left out in this class'
     case 'not-covered':
       return 'not covered: its time was lost'
+    case 'not-ours':
+      return 'over before the plan began in this class'
     default:
       return assertNever(because)
   }

@@ -8,14 +8,14 @@ const props = defineProps<{ plan: Plan; selected: ReadonlySet<LessonId>; mayEdit
 const emit = defineEmits<{
   select: [ids: ReadonlySet<LessonId>]
   step: [by: 1 | -1]
-  moveBefore: [before: LessonId]
+  moveBeside: [id: LessonId, side: 'before' | 'behind']
   remove: []
   edit: []
 }>()
 const box = ref<HTMLElement | null>(null)
 const last = ref<LessonId | null>(null)
 const dragging = ref(false)
-const onto = ref<LessonId | null>(null)
+const onto = ref<{ readonly id: LessonId; readonly isBehind: boolean } | null>(null)
 const units = computed(() => new Map(props.plan.units.map((u, i) => [u.id, { ...u, tint: (i % 8) + 1 }])))
 const startsUnit = (i: number) => props.plan.lessons[i]?.unitId !== props.plan.lessons[i - 1]?.unitId
 const length = ({ length: l }: PlanLesson) =>
@@ -57,9 +57,17 @@ async function keys(event: KeyboardEvent, i: number): Promise<void> {
   else if (event.key === 'Enter') emit('edit')
 }
 function drop(id: LessonId): void {
-  if (dragging.value && !props.selected.has(id)) emit('moveBefore', id)
+  if (dragging.value && !props.selected.has(id)) {
+    emit('moveBeside', id, onto.value?.isBehind ? 'behind' : 'before')
+  }
   dragging.value = false
   onto.value = null
+}
+/** In the lower half of a row what is dragged comes behind it. */
+function over(id: LessonId, event: DragEvent): void {
+  const row = event.currentTarget as HTMLElement
+  const { top, height } = row.getBoundingClientRect()
+  onto.value = { id, isBehind: event.clientY > top + height / 2 }
 }
 function start(id: LessonId): void {
   if (!props.selected.has(id)) emit('select', new Set([id]))
@@ -85,16 +93,16 @@ function start(id: LessonId): void {
         :tabindex="selected.has(l.id) || (selected.size === 0 && i === 0) ? 0 : -1"
         :data-id="l.id"
         :data-hook="`row-${l.number}`"
-        :class="{ on: selected.has(l.id), onto: onto === l.id }"
+        :class="{
+          on: selected.has(l.id),
+          onto: onto?.id === l.id && !onto.isBehind,
+          behind: onto?.id === l.id && onto.isBehind,
+        }"
         :draggable="mayEdit"
         @click="pick(l.id, $event)"
         @keydown="keys($event, i)"
         @dragstart="start(l.id)"
-        @dragover.prevent="
-          () => {
-            onto = l.id
-          }
-        "
+        @dragover.prevent="over(l.id, $event)"
         @drop.prevent="drop(l.id)"
         @dragend="
           () => {
@@ -145,6 +153,9 @@ function start(id: LessonId): void {
 }
 .row.onto {
   box-shadow: inset 0 2px 0 var(--ui-primary);
+}
+.row.behind {
+  box-shadow: inset 0 -2px 0 var(--ui-primary);
 }
 .row:focus-visible {
   outline: 2px solid var(--ui-primary);
