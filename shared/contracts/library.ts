@@ -113,7 +113,8 @@ export const MakePiece = contract<{ readonly resourceId: ResourceId }>()({
   for: 'teacher',
   method: 'POST',
   path: '/api/resources',
-  body: ownPiece,
+  // the textbook lesson that it goes with
+  body: ownPiece.extend({ bookLessonId: line(60).nullable().default(null) }),
 })
 /**
  * Changes an own piece as it stood at `revision`. Once it was given out, its former form stays with those who have

@@ -104,18 +104,20 @@ export function standardsIn(piece: Pick<Resource, 'standards' | 'items'>): reado
 }
 
 /**
- * Adds an own piece, open to its writer alone until it is shared. Refused when an item cannot be answered, or the
- * code is taken.
+ * Adds an own piece, open to its writer alone until it is shared; it may go with a lesson of a textbook. Refused when an
+ * item cannot be answered, or the code is taken.
  */
 export async function makePiece(
   deps: Deps,
   actor: Teacher,
-  input: Omit<Resource, 'id'>,
+  { bookLessonId = null, ...input }: Omit<Resource, 'id'> & { readonly bookLessonId?: string | null },
 ): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> {
   return writing(
     deps.store,
     async (tx): Promise<Result<{ readonly resourceId: ResourceId }, AccessRefusal | LibraryRefusal>> => {
       const code = input.code.trim().toLowerCase() || `own${deps.ids.newJoinCode()}`
+      if (bookLessonId !== null && !(await isLessonFor(tx, actor, bookLessonId)))
+        return refuse({ code: 'access/not-found', what: 'lesson' })
       const kept = await withKeptFiles(tx, actor, input)
       if (!kept.ok) return kept
       const checked = checkResource({
@@ -132,7 +134,7 @@ export async function makePiece(
         schoolId: actor.schoolId,
         ownerId: actor.userId,
         bookId: null,
-        bookLessonId: null,
+        bookLessonId,
         position: 0,
         isShared: false,
         revision: 1,
@@ -140,4 +142,10 @@ export async function makePiece(
       return ok({ resourceId: checked.value.id })
     },
   )
+}
+
+/** Whether a textbook that is open to somebody has a lesson. */
+async function isLessonFor(tx: Connection, actor: Teacher, bookLessonId: string): Promise<boolean> {
+  const books = await booksFor(tx, actor.schoolId)
+  return books.some((b) => b.units.some((u) => u.lessons.some((l) => l.id === bookLessonId)))
 }

@@ -61,6 +61,7 @@ const sentence = computed(() => {
   if (!week.value) return ''
   const { meetings, notReady, opens, due } = week.value.sums
   const classes = count(week.value.classes.length, 'class', 'classes')
+  if (week.value.classes.length === 0) return 'You have no class yet: make one, with its meeting times.'
   if (meetings === 0) return `No meetings of ${classes} this week.`
   const ready =
     notReady === 0 ? 'all of them ready' : `${count(notReady, 'of them is', 'of them are')} not ready`

@@ -100,7 +100,11 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
       </header>
       <p v-if="shelf.problem" class="note-line needs" role="alert">{{ sayRefusal(shelf.problem) }}</p>
       <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">
-        The shelf is empty. Write a first piece of your own, such as a short check.
+        The shelf is empty.
+        <NuxtLink class="plain" to="/shelf-files">Bring in a book or questions</NuxtLink> from a file,
+        <NuxtLink class="plain" to="/shelf-own">write a first piece</NuxtLink>, or
+        <NuxtLink class="plain" to="/work/new">assign something in a line</NuxtLink>: it stands here
+        afterwards.
       </p>
       <USelect
         v-if="forItems.length > 1"

@@ -1,5 +1,6 @@
 /** What other places use of this one. */
 export { default as FormDifference } from './components/FormDifference.vue'
 export { default as PiecePicker } from './components/PiecePicker.vue'
+export { default as QuickPiece } from './components/QuickPiece.vue'
 export { useShelf } from './stores/shelf'
 export { useTray } from './stores/tray'

@@ -77,6 +77,16 @@ const together = computed(() =>
       >Assign {{ ticked.length }} together</UButton
     >
     <UButton
+      class="mt-2 mr-2"
+      size="xs"
+      color="neutral"
+      variant="outline"
+      icon="i-lucide-plus"
+      :to="{ path: '/work/new', query: { lesson: lessonId, class: classId } }"
+      data-hook="assign-new"
+      >Something new</UButton
+    >
+    <UButton
       v-if="pieces.length === 0"
       class="mt-2"
       size="xs"

@@ -8,7 +8,7 @@ import type { PieceCard } from '#shared/contracts/library'
 import type { Preview, WorkPage } from '#shared/contracts/work'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { useDesk } from '~/places/pace'
-import { FormDifference, PiecePicker, useShelf } from '~/places/shelf'
+import { FormDifference, PiecePicker, QuickPiece, useShelf } from '~/places/shelf'
 import { count } from '~/shared/words/numbers'
 import { WHEN_WORDS, sayPiece } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
@@ -60,6 +60,10 @@ function ownMoments(id: PieceId): string {
   return lines.join('. ')
 }
 
+/** The textbook lesson on which the one at hand draws. */
+const bookLessonId = computed(
+  () => desk.plans.flatMap((p) => p.lessons).find((l) => l.id === props.lesson)?.bookLessonId ?? null,
+)
 const isAdding = ref(false)
 function patch(at: number, part: Partial<WorkPiece>): void {
   pieces.value = pieces.value.map((p, i) => (i === at ? { ...p, ...part } : p))
@@ -203,6 +207,7 @@ function remove(at: number): void {
       "
       >Add a piece</UButton
     >
+    <QuickPiece v-if="pieces.length === 0" :book-lesson-id="bookLessonId" @made="emit('add', $event)" />
     <PiecePicker
       v-model:open="isAdding"
       :class-id="classIds[0] ?? null"
