@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { at, ids } from '../../tests/support/made'
 import { READY_RULES } from '../attempts'
-import type { TryInShort } from '../attempts'
+import type { AttemptRules, TryInShort } from '../attempts'
 import { NO_ABOUT } from '../work'
 import { byTurn, learnerCards, mayBeOverdue } from '.'
 import type { ListedWork } from '.'
@@ -58,6 +58,20 @@ describe('a learner’s cards', () => {
     const [card] = cardsOf([listed('w')])
     expect(card).toMatchObject({ id: 'w', title: 'Work w', place: 'now', dueAt: at('10-23T08:00') })
     expect(card?.pieces[0]).toMatchObject({ itemCount: 8, triesUsed: 0, triesMost: 2, mayTry: true })
+  })
+
+  it('say how many questions one try has, where they are drawn or come one by one', () => {
+    const countOf = (items: AttemptRules['items'], itemCount = 30) => {
+      const rules = { ...READY_RULES.two, items }
+      return cardsOf([listed('w', { rules, itemCount })])[0]?.pieces[0]?.itemCount
+    }
+    const share = (count: number) => ({ standard: null, hardness: null, count })
+    expect(countOf({ kind: 'drawn', shares: [share(4), share(6)], again: 'new' })).toBe(10)
+    // what is short is said where it is set; nobody gets more than there are
+    expect(countOf({ kind: 'drawn', shares: [share(40)], again: 'new' })).toBe(30)
+    expect(countOf({ kind: 'adaptive', most: 12, untilError: null })).toBe(12)
+    expect(countOf({ kind: 'all' })).toBe(30)
+    expect(countOf({ kind: 'drawn', shares: [share(4)], again: 'same' }, 0)).toBe(0)
   })
 
   it('tell nothing of the category for grades', () => {

@@ -1,4 +1,5 @@
 import {
+  mostInTry,
   endingOf,
   isRevealed,
   keptScore,
@@ -101,7 +102,7 @@ function pieceOf(w: ListedWork, all: readonly TryInShort[], closings: Closings, 
     kind: w.kind,
     when: w.when,
     minutes: w.minutes,
-    itemCount: w.itemCount,
+    itemCount: mostInTry(w.rules.items, w.itemCount),
     state,
     place: placeOf({
       notYetOpen: state === 'coming-up',

@@ -31,6 +31,8 @@ export interface LiesAt extends LaidDays {
   readonly key: string
   /** It lies on whole days, and can be moved; else it hangs on a lesson, or has moments of its own. */
   readonly isByDays: boolean
+  /** Only some of a class have it then: a group's name, or learners'; empty: all for whom the column is. */
+  readonly whose: string
 }
 
 /** Work that lies in a stretch of time, in one column or several. */

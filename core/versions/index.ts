@@ -19,6 +19,7 @@ export type { CellPlace, OrganiserCell } from './organiser'
 export { readAs } from './readAs'
 export type { VersionsRefusal } from './refusals'
 export { PLANNER_ID, isSupportItem } from './supportItems'
+export { starterShown } from './starter'
 export { DEFAULT_THRESHOLDS, faultInThresholds, suggestStep } from './suggest'
 export type { StepReason, StepSuggestion, StepThresholds, TrailPoint } from './suggest'
 export {

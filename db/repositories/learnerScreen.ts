@@ -19,6 +19,8 @@ export interface LearnerScreen {
   readonly tries: readonly TryInShort[]
   /** News that they have not read. */
   readonly unread: number
+  /** How much work waits until they have room for it. */
+  readonly waiting: number
   /** Headings of their classes, in the order in which they find finished work under them. */
   readonly headings: readonly string[]
   /** In which their dates are read: their first class's; null without a class. */
@@ -37,13 +39,29 @@ export async function screenFor(
   learnerId: UserId,
   { now, since }: { readonly now: Instant; readonly since: Instant },
 ): Promise<LearnerScreen> {
-  const args = [learnerId, now, now, learnerId, now, learnerId, now, since, now, learnerId, learnerId]
+  const args = [
+    learnerId,
+    now,
+    now,
+    learnerId,
+    now,
+    learnerId,
+    now,
+    since,
+    now,
+    learnerId,
+    learnerId,
+    learnerId,
+  ]
   const [row] = await ask<{ readonly screen: string }>(tx, SCREEN_FOR, args)
-  const [listed, tries, unread, zone, headings] = JSON.parse(row?.screen ?? '[[],[],0,null,[]]') as Answered
+  const [listed, tries, unread, zone, headings, waiting] = JSON.parse(
+    row?.screen ?? '[[],[],0,null,[],0]',
+  ) as Answered
   return {
     listed: await piecesOf(tx, listed.map(toListed)),
     tries: tries.map((t) => toTry(t, learnerId)).sort((a, b) => a.number - b.number),
     unread,
+    waiting,
     zone,
     headings: headings.flat(),
   }
@@ -74,8 +92,10 @@ const ZONE = `select y.body ->> 'zone' from enrolments e join classes c on c.id 
   join years y on y.id = c.year_id where e.learner_id = ? and e.left_at is null limit 1`
 const HEADINGS = `select json_group_array(json_extract(f.body, '$.headings')) from enrolments e
   join class_filing f on f.class_id = e.class_id where e.learner_id = ? and e.left_at is null`
+const WAITING = `select count(*) from work_queue q
+  join assignments a on a.id = q.assignment_id and a.state = 'published' where q.learner_id = ?`
 const SCREEN_FOR = `select json_array(json((${LISTED})), json((${TRIES})), (${UNREAD}), (${ZONE}),
-  json((${HEADINGS}))) as screen`
+  json((${HEADINGS})), (${WAITING})) as screen`
 
 type At = Instant | null
 type ListedRow = readonly [
@@ -115,6 +135,7 @@ type Answered = readonly [
   unread: number,
   zone: string | null,
   headings: readonly (readonly string[])[],
+  waiting: number,
 ]
 
 interface Listed {

@@ -8,6 +8,8 @@ export interface MyWork {
   readonly work: readonly LearnerCard[]
   /** How much they were told and have not read. */
   readonly unread: number
+  /** How much work waits until they have handed in some of what they have. */
+  readonly waiting: number
   /** In which order they find finished work under its headings; others come after these. */
   readonly headings: readonly string[]
   readonly now: Instant

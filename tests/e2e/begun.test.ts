@@ -17,10 +17,10 @@ describe('what was begun in the composer', () => {
     const p = await demoPerson(server, 'imani', COMPOSER)
     await p.fill('[name="note"]', 'Bring a ruler.')
     await p.click('all-offered')
-    await p.sees('Publish to 57 learners')
+    await p.sees('Publish to 85 learners')
     await p.page.reload({ waitUntil: 'networkidle0' })
     await p.seesIn('[data-hook="begun-before"]', 'Gone on with what you had chosen here')
-    await p.sees('Publish to 57 learners')
+    await p.sees('Publish to 85 learners')
     expect(await p.page.$eval('[name="note"]', (e) => (e as HTMLTextAreaElement).value)).toBe(
       'Bring a ruler.',
     )
@@ -45,7 +45,7 @@ describe('what was begun in the composer', () => {
     const p = await demoPerson(server, 'imani', COMPOSER)
     await p.fill('[name="title"]', 'Held for a while')
     await p.click('all-offered')
-    await p.sees('Publish to 57 learners')
+    await p.sees('Publish to 85 learners')
     await p.click('hold')
     await p.sees('Held until you publish it')
     await p.seesIn('[data-hook="need-to-publish"]', 'Held for a while')

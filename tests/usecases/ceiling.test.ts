@@ -70,6 +70,8 @@ describe('a ceiling on open pieces', () => {
     await publish(school, { about, targets, title: 'Second' })
     expect([await titles(school, ann), await titles(school, ben)]).toEqual([['First'], ['First', 'Second']])
     expect(await queued(school)).toEqual([['Second', 1, 0]])
+    const waitingOf = async (who: typeof ann) => mustBeOk(await listMyWork(deps, who), 'list').waiting
+    expect([await waitingOf(ann), await waitingOf(ben)]).toEqual([1, 0])
     const lens = mustBeOk(await showLens(deps, teacher, { learnerId: ann.userId, at: null }), 'lens')
     expect(lens.rows.find((r) => r.title === 'Second')?.notThere).toEqual({ code: 'queued' })
     expect(await turnQueues(deps)).toBe(0)
@@ -77,6 +79,7 @@ describe('a ceiling on open pieces', () => {
     expect(await turnQueues(deps)).toBe(1)
     expect(await titles(school, ann)).toEqual(['First', 'Second'])
     expect(await queued(school)).toEqual([])
+    expect(await waitingOf(ann)).toBe(0)
     expect(mustBeOk(await listMyNotices(deps, ann), 'notices').notices[0]?.title).toBe('Second')
   })
 

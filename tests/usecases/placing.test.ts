@@ -90,6 +90,29 @@ describe('pieces laid on days', () => {
     expect((await seen(ofGroup)).columns[0]).toMatchObject({ name: 'Ants, Class A', learners: 1 })
   })
 
+  it('lie for learners, too; in their class’s column it says for whom, where the class has them not then', async () => {
+    const school = await laid()
+    const { deps, teacher, a, ann, ben, check } = school
+    const learner = (who: typeof ann): Target => ({ kind: 'learner', learnerId: who.userId })
+    const pieces = [{ resourceId: check, on: day(8) }]
+    mustBeOk(await layPieces(deps, teacher, { targets: [learner(ann)], pieces, stays: 1 }), 'lay')
+    const ofAnn = { ...school, targets: [learner(ann)] }
+    expect((await seen(ofAnn)).columns[0]).toMatchObject({ name: 'Ann Ash, Class A', learners: 1 })
+    expect(await lies(ofAnn)).toEqual([['08-09']])
+    const whose = async () =>
+      (await seen({ ...school, targets: [classOf(a)] })).stones
+        .flatMap((s) => s.at)
+        .map((at) => `${at.opensOn.slice(8)} ${at.whose}${at.isByDays ? '' : ' fixed'}`.trim())
+        .sort()
+    expect(await whose()).toEqual(['07', '08 Ann Ash fixed'])
+    // both of them on one day stand together
+    mustBeOk(
+      await layPieces(deps, teacher, { targets: [learner(ann), learner(ben)], pieces, stays: 1 }),
+      'lay',
+    )
+    expect(await whose()).toEqual(['07', '08 Ann Ash fixed', '08 Ann Ash, Ben Birch fixed'])
+  })
+
   it('do not move where they hang on a lesson', async () => {
     const school = await laid(7)
     const { deps, teacher, a, lesson } = school

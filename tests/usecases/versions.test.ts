@@ -14,7 +14,7 @@ import { handIn, startTry } from '#usecases/learning/tries'
 import { changePiece } from '#usecases/library/changePiece'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside } from '#usecases/library/shelf'
-import { dropPiece } from '#usecases/library/ownPieces'
+import { copyPiece, dropPiece } from '#usecases/library/ownPieces'
 import { dropLayer, keepLayer, showVersions } from '#usecases/library/versions'
 import { setTrailSettings, showTrailSettings } from '#usecases/teaching/trailSettings'
 import { assign } from '#usecases/work/assign'
@@ -100,6 +100,17 @@ describe('layers of a piece', () => {
     const input = { resourceId: ESSAY, trailId: MARKED, version: 0, layer: EMPTY_LAYER }
     expect(await keepLayer(deps, stranger, input)).toMatchObject({ error: { code: 'access/not-found' } })
     expect(await showVersions(deps, stranger, ESSAY)).toMatchObject({ error: { code: 'access/not-found' } })
+  })
+
+  it('are copied with their piece, and change apart from then on', async () => {
+    const { deps, teacher } = school
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    const { resourceId } = mustBeOk(await copyPiece(deps, teacher, ESSAY), 'copy')
+    const banksOf = async (id: ResourceId) =>
+      mustBeOk(await showVersions(deps, teacher, id), 'show').layers.map((l) => [l.trailId, l.layer.wordBank])
+    expect(await banksOf(resourceId)).toEqual([[MARKED, ['energy']]])
+    mustBeOk(await lay(MARKED, { wordBank: ['water'] }, 1), 'lay')
+    expect(await banksOf(resourceId)).toEqual([[MARKED, ['energy']]])
   })
 
   it('go with a piece that is removed', async () => {

@@ -31,8 +31,8 @@ export async function listMyWork(deps: Deps, actor: Learner) {
     mayBeOverdue(before.listed, before.tries, now) && (await settleOverdue(deps, { learnerId: actor.userId }))
   const screen = hasEnded ? await screenAt(tx, look) : before
   const work = byTurn(await cardsOf(tx, screen, now))
-  const { unread, headings } = screen
-  return ok({ work, unread, headings, now, zone: screen.zone ?? 'UTC' })
+  const { unread, waiting, headings } = screen
+  return ok({ work, unread, waiting, headings, now, zone: screen.zone ?? 'UTC' })
 }
 
 /** A learner's list as it is at an instant, in the order in which they find it; of the headings those it uses. */

@@ -7,9 +7,11 @@ import type { LibraryRefusal } from '#core/library'
 import {
   addResource,
   dropResources,
+  layersOf,
   ownCodeTaken,
   pieceIn,
   resourceById,
+  saveLayer,
   setShared,
   usesOf,
 } from '#db/repositories'
@@ -44,7 +46,7 @@ export async function sharePiece(
 
 type Copied = Result<{ readonly resourceId: ResourceId }, AccessRefusal>
 
-/** An own copy of any piece that is open to the actor, to be changed as they like. */
+/** An own copy of any piece that is open to the actor, with its versions, to be changed as they like. */
 export async function copyPiece(deps: Deps, actor: Teacher, resourceId: ResourceId): Promise<Copied> {
   return writing(deps.store, async (tx): Promise<Copied> => {
     const record = await resourceById(tx, resourceId)
@@ -65,6 +67,10 @@ export async function copyPiece(deps: Deps, actor: Teacher, resourceId: Resource
       isShared: false,
       revision: 1,
     })
+    for (const { trailId, layer } of await layersOf(tx, actor.schoolId, [resourceId])) {
+      const { schoolId, userId: changedBy } = actor
+      await saveLayer(tx, { resourceId: id, trailId, layer, version: 0, schoolId, changedBy })
+    }
     return ok({ resourceId: id })
   })
 }

@@ -104,8 +104,8 @@ export function standardsIn(piece: Pick<Resource, 'standards' | 'items'>): reado
 }
 
 /**
- * Adds an own piece, open to its writer alone until it is shared; it may go with a lesson of a textbook. Refused when an
- * item cannot be answered, or the code is taken.
+ * Adds an own piece, open to its writer alone until it is shared; it may go with a lesson of a textbook. Refused when
+ * an item cannot be answered, or the code is taken.
  */
 export async function makePiece(
   deps: Deps,

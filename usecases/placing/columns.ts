@@ -9,7 +9,7 @@ import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import { ownClasses } from '../ground/ownClasses'
 
-/** A class or group for which pieces are laid, with the days on which it meets. */
+/** A class, group or learner for whom pieces are laid, with the days on which their class meets. */
 export interface PlacingColumn {
   readonly key: string
   readonly target: Target
@@ -17,9 +17,11 @@ export interface PlacingColumn {
   readonly learnerIds: readonly UserId[]
   readonly ground: ClassGround
   readonly meetingDays: readonly IsoDay[]
+  /** Of a class its groups and learners, who may have work of their own. */
+  readonly parts: readonly { readonly key: string; readonly name: string }[]
 }
 
-/** Classes of the actor, and groups in them, as columns in the order in which they are asked for. */
+/** Classes of the actor, groups and learners in them, as columns in the order in which they are asked for. */
 export async function columnsFor(
   tx: Connection,
   actor: Teacher,
@@ -30,7 +32,7 @@ export async function columnsFor(
   const found = asked.flatMap((key) => all.get(key) ?? [])
   return found.length === asked.length
     ? ok(found)
-    : refuse({ code: 'access/not-found', what: 'class or group' })
+    : refuse({ code: 'access/not-found', what: 'class, group or learner' })
 }
 
 async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<string, PlacingColumn>> {
@@ -41,9 +43,21 @@ async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<s
   const days = new Map(
     [...grounds].map(([id, { calendar }]) => [id, [...new Set(calendar.meetings.map((m) => m.on))]]),
   )
+  const groups = await groupsOf(tx, classIds)
+  const partsOf = (classId: ClassId): PlacingColumn['parts'] => [
+    ...groups
+      .filter((g) => g.classId === classId)
+      .map((g) => ({ key: keyOf({ kind: 'group', groupId: g.id }), name: g.name })),
+    ...(learners.get(classId) ?? []).map((l) => ({
+      key: keyOf({ kind: 'learner', learnerId: l.id }),
+      name: l.name,
+    })),
+  ]
   const column = (target: Target, classId: ClassId, name: string, learnerIds: readonly UserId[]) => {
     const ground = grounds.get(classId)
-    const of = { key: keyOf(target), target, name, learnerIds, meetingDays: days.get(classId) ?? [] }
+    const parts = target.kind === 'class' ? partsOf(classId) : []
+    const meetingDays = days.get(classId) ?? []
+    const of = { key: keyOf(target), target, name, learnerIds, meetingDays, parts }
     return ground ? [[of.key, { ...of, ground }] as const] : []
   }
   const ofClasses = records.flatMap(({ id, name }) =>
@@ -55,7 +69,7 @@ async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<s
     ),
   )
   const shortNames = new Map(records.map((r) => [r.id, r.shortName]))
-  const ofGroups = (await groupsOf(tx, classIds)).flatMap((g) =>
+  const ofGroups = groups.flatMap((g) =>
     column(
       { kind: 'group', groupId: g.id },
       g.classId,
@@ -63,5 +77,13 @@ async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<s
       g.learnerIds,
     ),
   )
-  return new Map([...ofClasses, ...ofGroups])
+  // who is in several classes goes by the first of them
+  const ofLearners = [...records]
+    .reverse()
+    .flatMap(({ id: classId, shortName }) =>
+      (learners.get(classId) ?? []).flatMap(({ id, name }) =>
+        column({ kind: 'learner', learnerId: id }, classId, `${name}, ${shortName}`, [id]),
+      ),
+    )
+  return new Map([...ofClasses, ...ofGroups, ...ofLearners])
 }

@@ -1,4 +1,4 @@
-import { addDays, ok, refuse } from '#core/base'
+import { addDays, groupBy, ok, refuse } from '#core/base'
 import type { Instant, IsoDay, Result } from '#core/base'
 import type { Teacher } from '#core/access'
 import { keyOf } from '#core/audience'
@@ -20,7 +20,7 @@ export interface PlacingOf {
   readonly through: IsoDay
 }
 
-/** A stretch of time with what lies in it for classes and groups: from which day learners have what. */
+/** A stretch of time with what lies in it for classes, groups and learners: from which day learners have what. */
 export async function showPlacing(deps: Pick<Deps, 'store' | 'clock'>, actor: Teacher, of: PlacingOf) {
   const stretch = checkStretch(of)
   if (!stretch.ok) return stretch
@@ -81,14 +81,47 @@ function daysOf({ ground }: PlacingColumn, { from, through }: PlacingOf) {
     .map(({ on, closedBy }) => ({ on, closedBy }))
 }
 
-function liesIn(work: Assignment, column: PlacingColumn, { from, through }: PlacingOf): readonly LiesAt[] {
-  const { key, target, ground } = column
+function liesIn(work: Assignment, column: PlacingColumn, of: PlacingOf): readonly LiesAt[] {
+  const { key, target } = column
+  if (target.kind === 'class' && work.notFor.includes(target.classId)) return []
+  const whole = liesFor(work, column, key, of).map((at): LiesAt => ({ ...at, key, whose: '' }))
+  const [own] = whole
+  const isApart = (at: Lies) => at.opensOn !== own?.opensOn || at.throughOn !== own.throughOn
+  const parts = column.parts.flatMap(({ key: part, name }) =>
+    liesFor(work, column, part, of)
+      .filter(isApart)
+      .map((at) => ({ at, name })),
+  )
+  // those who have it on the same days stand together
+  const together = [...groupBy(parts, ({ at }) => `${at.opensOn} ${at.throughOn ?? ''}`).values()]
+  return [
+    ...whole,
+    ...together.flatMap((list): readonly LiesAt[] => {
+      const [first] = list
+      return first ? [{ ...first.at, key, isByDays: false, whose: sayWho(list.map((p) => p.name)) }] : []
+    }),
+  ]
+}
+type Lies = Omit<LiesAt, 'key' | 'whose'>
+
+/** Where work lies for one of its targets within the stretch; nothing where it does not. */
+function liesFor(
+  work: Assignment,
+  { ground }: PlacingColumn,
+  key: string,
+  { from, through }: PlacingOf,
+): readonly Lies[] {
   const own = work.targets.find((t) => keyOf(t.target) === key)
-  if (!own || (target.kind === 'class' && work.notFor.includes(target.classId))) return []
+  if (!own) return []
   const placed = placedFor(work, key)
   const days = placed ?? resolvedDays(work, own.overrides.window ?? {}, ground)
   if (days === null || days.opensOn < from || days.opensOn > through) return []
-  return [{ isOwn: false, ...days, key, isByDays: placed !== null }]
+  return [{ isOwn: false, ...days, isByDays: placed !== null }]
+}
+
+const MOST_NAMED = 2
+function sayWho(names: readonly string[]): string {
+  return names.length <= MOST_NAMED ? names.join(', ') : `${names[0]} and ${names.length - 1} more`
 }
 
 function resolvedDays(

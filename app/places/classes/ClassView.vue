@@ -108,6 +108,13 @@ const lostBy = computed(() => {
         data-hook="to-filing"
         >Headings and grades</UButton
       >
+      <UButton
+        color="neutral"
+        variant="outline"
+        :to="{ path: '/pace/series', query: { class: page.id } }"
+        data-hook="to-series"
+        >Series</UButton
+      >
       <JoiningCode :page="page" @changed="load" />
     </header>
     <p v-if="page.isArchived" class="note-line care">

@@ -6,6 +6,7 @@ import { hasCopy } from '#core/agenda'
 import { ListMyWork } from '#shared/contracts/myWork'
 import type { LearnerCard } from '#core/work'
 import { useServerNow } from '~/shared/session/serverNow'
+import { count } from '~/shared/words/numbers'
 import { useMe } from '~/shared/session/me'
 import { call } from '~/shared/wire/call'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
@@ -24,6 +25,7 @@ const zone = ref('UTC')
 const problem = ref('')
 const joining = ref(false)
 const unread = ref(0)
+const waiting = ref(0)
 const headings = shallowRef<readonly string[]>([])
 const isNewsOpen = ref(false)
 /** There is one as soon as there is a page in it. */
@@ -39,6 +41,7 @@ async function load(): Promise<void> {
   zone.value = reply.value.zone
   work.value = reply.value.work
   unread.value = reply.value.unread
+  waiting.value = reply.value.waiting
   headings.value = reply.value.headings
 }
 onMounted(load)
@@ -77,6 +80,10 @@ useIntervalFn(() => {
         :headings="headings"
         :link-to="(id) => `/learn/${id}`"
       />
+      <p v-if="waiting" class="said" data-hook="waiting">
+        {{ count(waiting, 'more piece of work waits', 'more pieces of work wait') }} until you have handed
+        something in.
+      </p>
       <MyPractice />
       <section>
         <button v-if="!joining" type="button" class="plain-act" @click="joining = true">

@@ -51,8 +51,15 @@ const choices = computed<readonly Choice[]>(() => {
       label: `${g.name}, ${names.get(g.classId) ?? ''}`,
       target: { kind: 'group', groupId: g.id } as const,
     })),
+    ...of.classes.flatMap((c) =>
+      c.learners.map((l) => ({
+        label: `${l.name}, ${c.name}`,
+        target: { kind: 'learner', learnerId: l.id } as const,
+      })),
+    ),
   ]
-  return targets.map((t) => ({ ...t, value: keyOf(t.target) }))
+  // who is in several classes is chosen once
+  return [...new Map(targets.map((t) => [keyOf(t.target), t]))].map(([value, t]) => ({ ...t, value }))
 })
 /** In the address by their keys; without any, the classes on the first one's plan. */
 const chosen = computed(() => {
@@ -129,8 +136,8 @@ useHead({
         value-key="value"
         multiple
         class="w-72"
-        placeholder="Classes and groups"
-        :aria-label="`Classes and groups: ${chosen.map((c) => c.label).join(', ')}`"
+        placeholder="Classes, groups and learners"
+        :aria-label="`Classes, groups and learners: ${chosen.map((c) => c.label).join(', ')}`"
         data-hook="place-for"
         @update:model-value="address.put({ for: ($event as string[]).join(',') })"
       />
@@ -163,7 +170,7 @@ useHead({
       <div class="split" :style="{ '--columns': shown.columns.length }" data-print="hide">
         <PlaceTray v-model:hand="hand" :of="shown" :today="today" :busy="isBusy" @lay="layPieces" />
         <p v-if="shown.columns.length === 0" data-hook="nobody">
-          Choose a class or a group to lay pieces for.
+          Choose a class, a group or a learner to lay pieces for.
         </p>
         <PlaceGrid
           v-else

@@ -14,13 +14,16 @@ const { core, trails, problem, load, layerOf, isMade, keep, drop } = usePieceVer
 onMounted(load)
 useHead({ title: computed(() => `Versions of ${core.value?.title ?? 'a piece'}`) })
 const COMPARE = 'compare'
-/** Which version is open: the one with the most support to begin with, since the least is mostly the piece itself. */
-const shown = computed(() => address.text('show') ?? trails.value.at(-1)?.id ?? '')
+const made = computed(() => trails.value.filter((t) => isMade(t.id)))
+/** Which version is open: the first that is made; while none is, the first one that is more than the piece itself. */
+const shown = computed(() => {
+  const first = made.value[0] ?? trails.value[1] ?? trails.value[0]
+  return address.text('show') ?? first?.id ?? ''
+})
 const trail = computed(() => trails.value.find((t) => t.id === shown.value) ?? null)
 function show(what: string): void {
   void address.put({ show: what })
 }
-const made = computed(() => trails.value.filter((t) => isMade(t.id)))
 const columns = computed(() =>
   trails.value.map((t) => ({ id: t.id, name: t.name, layer: layerOf(t.id), isMade: isMade(t.id) })),
 )

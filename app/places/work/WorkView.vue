@@ -71,6 +71,7 @@ const copy = (row: WorkRow, classId: ClassId) =>
         data-hook="outbox"
         >What was mailed</UButton
       >
+      <UButton to="/pace/series" color="neutral" variant="ghost" data-hook="to-series">Series</UButton>
       <UButton to="/shelf" icon="i-lucide-plus" variant="outline">Assign from the shelf</UButton>
     </header>
     <BegunList :zone="desk.zone" />

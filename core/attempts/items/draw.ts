@@ -1,7 +1,7 @@
 import { groupBy, seedOf, seededRandom, shuffled } from '../../base'
 import type { ItemId } from '../../base'
 import type { Item } from '../../library'
-import type { Hardness, Share } from '../types'
+import type { Hardness, ItemChoice, Share } from '../types'
 
 /** What a draw looks at in an item. */
 export type Drawable = Pick<Item, 'id' | 'standard' | 'difficulty'>
@@ -23,6 +23,18 @@ export function fillsShare(item: Drawable, share: Share): boolean {
 /** How many items all shares ask for. */
 export function askedFor(shares: readonly Share[]): number {
   return shares.reduce((sum, s) => sum + s.count, 0)
+}
+
+/** How many of a piece's items one try has at most: all, as many as are drawn, or as the choice one by one may ask. */
+export function mostInTry(items: ItemChoice, itemCount: number): number {
+  switch (items.kind) {
+    case 'all':
+      return itemCount
+    case 'drawn':
+      return Math.min(itemCount, askedFor(items.shares))
+    case 'adaptive':
+      return Math.min(itemCount, items.most)
+  }
 }
 
 /**

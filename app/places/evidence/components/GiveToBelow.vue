@@ -12,7 +12,8 @@ import { sayPiece } from '~/shared/words/pieces'
 /** What to give those below 60 %: first what the piece points to, then what its lesson has for them, then anything. */
 const props = defineProps<{ resourceId: ResourceId; classId: ClassId; below: readonly UserId[] }>()
 const shelf = useShelf()
-const pointed = shallowRef<readonly PieceCard[]>([])
+/** Null until it is known: what is shown before would move under the pointer. */
+const pointed = shallowRef<readonly PieceCard[] | null>(null)
 async function load(): Promise<void> {
   const { resourceId } = props
   const reply = await call(ShowGuide, { params: { resourceId } })
@@ -32,7 +33,7 @@ const query = computed(() => ({
 </script>
 
 <template>
-  <section class="mt-3 grid gap-2" data-hook="give-to-below">
+  <section v-if="pointed" class="mt-3 grid gap-2" data-hook="give-to-below">
     <h3>For the {{ count(below.length, 'learner') }} below 60 %</h3>
     <div v-for="card in pointed" :key="card.id" class="flex items-start gap-2" data-hook="pointed">
       <div class="flex-1 min-w-0">

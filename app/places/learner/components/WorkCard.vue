@@ -67,6 +67,8 @@ const blocker = computed(() => {
         {{ only ? KIND_WORDS[only.kind] : `${work.done} of ${work.pieces.length} steps done` }} ·
         {{ work.minutes }} min<template v-if="only?.itemCount">
           · {{ count(only.itemCount, 'question') }}</template
+        ><template v-if="only?.itemCount && only.timeLimitMinutes">
+          · limit {{ Math.round(only.timeLimitMinutes) }} min</template
         >
         · {{ work.className }}<template v-if="work.series"> · {{ work.series.title }}</template>
       </p>

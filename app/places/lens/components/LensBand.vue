@@ -84,7 +84,7 @@ function slide(event: Event): void {
         icon="i-lucide-chevron-left"
         data-hook="day-back"
         @click="emit('at', byDays(-1))"
-        >A day</UButton
+        >A day back</UButton
       >
       <UButton
         color="neutral"
@@ -100,7 +100,7 @@ function slide(event: Event): void {
         trailing-icon="i-lucide-chevron-right"
         data-hook="day-on"
         @click="emit('at', byDays(1))"
-        >A day</UButton
+        >A day on</UButton
       >
       <UButton
         color="neutral"

@@ -147,6 +147,17 @@ const assignTo = computed(() => ({
           >{{ inside.versions.length ? 'Look at them and change them' : 'Lay support over it' }}</NuxtLink
         >
       </dd>
+      <template v-if="cardOfKind(resource.kind).words === 'learnt' && !isBeside"
+        ><dt>Every week</dt>
+        <dd>
+          <NuxtLink
+            class="plain"
+            :to="{ path: '/pace/series', query: classId ? { class: classId } : {} }"
+            data-hook="to-series"
+            >Put it into a series</NuxtLink
+          >, one list after the other.
+        </dd></template
+      >
       <dt>Already used</dt>
       <dd>
         {{ inside?.used.length ? '' : 'not by your classes' }}

@@ -54,6 +54,11 @@ function download(as: 'qti' | 'csv'): void {
 }
 const menu = computed(() => [
   [
+    {
+      label: 'Sheets to print',
+      icon: 'i-lucide-printer',
+      onSelect: () => void navigateTo({ path: '/shelf-sheets', query: { piece: resourceId.value } }),
+    },
     { label: 'Copy and change', icon: 'i-lucide-copy', onSelect: () => void copy() },
     ...(props.of.resource.items.length > 0
       ? [

@@ -180,7 +180,12 @@ function aboutUnit(lessons: Lessons): string {
         <span class="flex-1"
           >{{ book.title }} <span class="said">{{ book.course }}</span></span
         >
-        <UButton size="xs" color="neutral" variant="outline" @click="setBook(book.id, true)"
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          :aria-label="`Use ${book.title} in ${className}`"
+          @click="setBook(book.id, true)"
           >Use in {{ className }}</UButton
         >
       </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { linesOnPaper, optionsOf, passageParts } from '#core/library'
+import { cardOfKind, linesOnPaper, optionsOf, passageParts } from '#core/library'
 import type { Resource } from '#core/library'
 import { cellsOf, composeVersion, isSupportItem } from '#core/versions'
 import type { Layer } from '#core/versions'
@@ -8,6 +8,7 @@ import { SupportPanel } from '~/places/learner'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { toMarkedHtml } from '~/shared/words/markedText'
 import { sayCell } from '~/shared/words/organisers'
+import PrintedWords from './PrintedWords.vue'
 
 /** A version on paper, to be written on. Nothing on it says which one it is. */
 const props = defineProps<{ core: Resource; layer: Layer; name: string }>()
@@ -43,6 +44,7 @@ const blanked = (text: string) =>
     </header>
     <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="core.content" class="prose" v-html="html" />
+    <PrintedWords v-if="cardOfKind(core.kind).words === 'learnt'" :words="core.material.words" />
     <SupportPanel :support="{ ...support, example: '' }" />
     <div v-if="support.organiser" class="plan">
       <table v-if="support.organiser.kind === 'table'">

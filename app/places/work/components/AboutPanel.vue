@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { NO_ABOUT } from '#core/work'
 import type { About } from '#core/work'
+import { foldedName } from '#core/filing'
 import { same } from '#core/base'
 import { ShowFiling } from '#shared/contracts/filing'
 import { call } from '~/shared/wire/call'
@@ -55,6 +56,15 @@ watch(
   },
   { immediate: true },
 )
+/** What is said below a line: that a name is new in the class, and that work without a category counts nowhere. */
+function helpOf({ name, help }: (typeof LINES)[number]): string {
+  if (name === 'link') return help
+  const names = known.value[name]
+  const typed = foldedName(draft.value.about[name])
+  if (names.length === 0) return help
+  if (typed === '') return name === 'category' ? `Without one it counts nowhere: ${names.join(', ')}.` : help
+  return names.some((n) => foldedName(n) === typed) ? help : `New in this class, beside ${names.join(', ')}.`
+}
 const isSaid = computed(() => !same(draft.value.about, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
@@ -111,7 +121,7 @@ function takeOutcomes(): void {
           :model-value="draft.about.instructions"
           @update:model-value="patch({ instructions: String($event) })"
       /></UFormField>
-      <UFormField v-for="f in LINES" :key="f.name" :label="f.label" :help="f.help"
+      <UFormField v-for="f in LINES" :key="f.name" :label="f.label" :help="helpOf(f)"
         ><UInput
           :name="f.name"
           :maxlength="f.most"

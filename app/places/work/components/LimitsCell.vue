@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { HELPS } from '#core/attempts'
-import type { Help } from '#core/attempts'
+import type { AttemptRules, Help } from '#core/attempts'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { HELP_WORDS } from '~/shared/words/rules'
 import type { OwnLimits } from '../draft'
+import { kinderThan } from '../ownLimits'
+import type { LimitField } from '../ownLimits'
 import { sayLimits } from '../words/rulesInWords'
 
 /** Tries, time and rules that a class, group or learner has in place of what everybody has. */
 const props = defineProps<{
   who: string
   own: OwnLimits
-  /** What everybody is allowed. */
-  help: readonly Help[]
+  /** What holds for everybody. */
+  rules: AttemptRules
 }>()
 const emit = defineEmits<{ set: [own: OwnLimits] }>()
 interface NumberField {
@@ -21,17 +23,14 @@ interface NumberField {
   readonly none: 0 | null
   readonly noneWord: string
   readonly unit: string
-  readonly start: number
   readonly most: number
 }
-type Field = Exclude<keyof OwnLimits, 'help'>
-const NUMBERS: Record<Field, NumberField> = {
+const NUMBERS: Record<LimitField, NumberField> = {
   maxAttempts: {
     label: 'Tries',
     none: null,
     noneWord: 'as many as they like',
     unit: 'tries',
-    start: 3,
     most: 50,
   },
   timeLimitMinutes: {
@@ -39,7 +38,6 @@ const NUMBERS: Record<Field, NumberField> = {
     none: null,
     noneWord: 'no limit',
     unit: 'minutes',
-    start: 30,
     most: 600,
   },
   waitMinutes: {
@@ -47,16 +45,15 @@ const NUMBERS: Record<Field, NumberField> = {
     none: 0,
     noneWord: 'no wait',
     unit: 'minutes',
-    start: 10,
     most: 20_160,
   },
-  passPercent: { label: 'Pass mark', none: null, noneWord: 'none', unit: 'percent', start: 50, most: 100 },
+  passPercent: { label: 'Pass mark', none: null, noneWord: 'none', unit: 'percent', most: 100 },
 }
-const FIELDS = Object.keys(NUMBERS) as Field[]
+const FIELDS = Object.keys(NUMBERS) as LimitField[]
 type Way = 'as-ruled' | 'none' | 'number'
 
 const said = computed(() => sayLimits(props.own))
-const wayOf = (field: Field): Way => {
+const wayOf = (field: LimitField): Way => {
   const value = props.own[field]
   if (value === undefined) return 'as-ruled'
   return value === NUMBERS[field].none ? 'none' : 'number'
@@ -66,16 +63,16 @@ function put<F extends keyof OwnLimits>(field: F, value: OwnLimits[F] | undefine
   const { [field]: _, ...others } = props.own
   emit('set', (value === undefined ? others : { ...others, [field]: value }) as OwnLimits)
 }
-function choose(field: Field, way: Way | null): void {
-  const { none, start } = NUMBERS[field]
+function choose(field: LimitField, way: Way | null): void {
+  const { none } = NUMBERS[field]
   if (way === 'as-ruled') put(field, undefined)
-  else put(field, way === 'none' ? none : start)
+  else put(field, way === 'none' ? none : kinderThan(props.rules, field))
 }
-function type(field: Field, value: unknown): void {
+function type(field: LimitField, value: unknown): void {
   const number = Math.trunc(Number(value))
   if (number >= 1 && number <= NUMBERS[field].most) put(field, number)
 }
-const items = (field: Field) =>
+const items = (field: LimitField) =>
   [
     { value: 'as-ruled', label: 'by the rules' },
     { value: 'none', label: NUMBERS[field].noneWord },
@@ -135,7 +132,7 @@ function allow(help: Help, isAllowed: boolean): void {
             :label="`Help of ${who}`"
             :items="HELP_WAYS"
             :model-value="own.help === undefined ? 'as-ruled' : 'own'"
-            @update:model-value="put('help', $event === 'own' ? help : undefined)"
+            @update:model-value="put('help', $event === 'own' ? rules.help : undefined)"
           />
           <template v-if="own.help">
             <UCheckbox

@@ -168,7 +168,7 @@ function remove(at: At): void {
             :from="from"
             :now="now"
             :copied="copied"
-            :help="draft.rules.help"
+            :rules="draft.rules"
             @set="(field, moment) => setOwn(r.at, field, moment)"
             @limits="(limits) => setLimits(r.at, limits)"
             @copy="copied = r.overrides.window ?? {}"

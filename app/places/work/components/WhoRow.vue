@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
-import type { Help } from '#core/attempts'
+import type { AttemptRules } from '#core/attempts'
 import type { Target } from '#core/audience'
 import { fromPublishing } from '#core/availability'
 import type { Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
@@ -44,8 +44,8 @@ const props = defineProps<{
   from: Instant
   now: Instant
   copied: Partial<WindowSpec> | null
-  /** What the rules allow everybody. */
-  help: readonly Help[]
+  /** What holds for everybody. */
+  rules: AttemptRules
 }>()
 defineEmits<{
   set: [field: WindowField, moment: Moment | null | undefined]
@@ -135,7 +135,7 @@ const meetings = computed(
           />
         </div>
         <div class="beside">
-          <LimitsCell :who="of.name" :own="of.own" :help="help" @set="$emit('limits', $event)" />
+          <LimitsCell :who="of.name" :own="of.own" :rules="rules" @set="$emit('limits', $event)" />
           <UButton
             size="xs"
             color="neutral"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { starterShown } from '#core/versions'
 import type { Support } from '#core/versions'
 import { sayLanguage } from '~/shared/words/languages'
 import { toHtml } from '~/shared/words/markdown'
@@ -53,7 +54,7 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
     <section v-if="hasWords && support.starters.length">
       <h2>Ways to begin a sentence</h2>
       <ul class="starters">
-        <li v-for="starter in support.starters" :key="starter">{{ starter }} …</li>
+        <li v-for="starter in support.starters" :key="starter">{{ starterShown(starter) }}</li>
       </ul>
     </section>
     <section v-if="hasRest && support.glossary.length" class="wide">

@@ -101,7 +101,7 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
   >
     <div
       v-for="c in list"
-      :key="c.stone.assignmentId"
+      :key="`${c.stone.assignmentId} ${c.at.whose}`"
       :ref="(el) => holdStone(el as HTMLElement | null, c)"
       class="stone"
       :class="{ held: c.stone.state === 'held', hung: !c.at.isByDays, own: c.at.isOwn }"
@@ -112,7 +112,7 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
         draggable="false"
         :to="`/work/${c.stone.assignmentId}`"
         :tabindex="stop ? 0 : -1"
-        :data-stone="`${c.stone.assignmentId} ${c.at.key}`"
+        :data-stone="c.at.whose ? undefined : `${c.stone.assignmentId} ${c.at.key}`"
         @focus="emit('enter')"
       >
         <span class="title">{{ c.stone.title }}</span>
@@ -121,7 +121,8 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
           >{{ c.stone.minutes }} min · {{ until(c)
           }}<template v-if="c.stone.state === 'held'"> · held</template
           ><template v-if="c.at.isOwn"> · alone</template
-          ><template v-if="!c.at.isByDays"> · moved on its page</template></span
+          ><template v-if="c.at.whose"> · only {{ c.at.whose }}</template
+          ><template v-else-if="!c.at.isByDays"> · moved on its page</template></span
         >
       </NuxtLink>
       <UDropdownMenu v-if="c.at.isByDays" :items="menuOf(c)"

@@ -36,11 +36,12 @@ const rows = computed(() =>
         <tr v-for="r in rows" :key="r.on">
           <th scope="row" class="day">{{ sayDay(r.on) }}</th>
           <td v-for="(list, i) in r.cells" :key="i">
-            <p v-for="c in list" :key="c.stone.assignmentId">
+            <p v-for="c in list" :key="`${c.stone.assignmentId} ${c.at.whose}`">
               {{ c.stone.title }}
               <span class="few"
                 >{{ c.stone.minutes }} min<template v-if="c.at.throughOn"
                   >, to {{ sayDay(c.at.throughOn) }}</template
+                ><template v-if="c.at.whose">, only {{ c.at.whose }}</template
                 ><template v-if="c.stone.state === 'held'">, held: not yet seen</template></span
               >
             </p>
