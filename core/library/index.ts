@@ -92,5 +92,12 @@ export type {
   ResourceRole,
   WordEntry,
 } from './types'
-export { STANDARD_LEVELS, faultInStandards, neighbourhood, pathTo, standardTree } from './standards'
+export {
+  STANDARD_LEVELS,
+  faultInStandards,
+  neighbourhood,
+  pathTo,
+  standardTree,
+  standardsLike,
+} from './standards'
 export type { OnTheWay, Standard, StandardLevel, StandardNode, StandardsFault, Way } from './standards'

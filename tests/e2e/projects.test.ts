@@ -41,8 +41,8 @@ describe('a project with criteria', () => {
 
     const learner = await demoPerson(server, 'noa', '/learn', { width: 390, height: 844 })
     await learner.tap(`::-p-text(${TITLE})`)
-    await learner.sees('Height')
     await learner.click('start')
+    await learner.sees('Height')
     await learner.fill('textarea', 'It stood for two minutes.')
     await learner.sees('1 of 1 answered')
     await learner.isAccessible()

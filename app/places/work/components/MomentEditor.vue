@@ -10,6 +10,7 @@ import { marksOf } from '~/shared/fields/marks'
 import { useDesk } from '~/places/pace'
 import { zoneNamed } from '~/shared/words/times'
 import { countingIn } from '../momentReading'
+import type { LessonChoice } from '../lessonsOffered'
 import MeetingsAfter from './MeetingsAfter.vue'
 import TypedMoment from './TypedMoment.vue'
 
