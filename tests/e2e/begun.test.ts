@@ -76,7 +76,7 @@ describe('a piece that is over', () => {
     }
     await p.click('reopen-open')
     await p.click('reopen-confirm')
-    await p.sees('Open again for')
+    await p.sees('learners, through')
     await p.click('undo')
     await p.has('[data-hook="redo"]:not([disabled])')
     p.isQuiet()

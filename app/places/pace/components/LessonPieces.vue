@@ -77,7 +77,15 @@ const together = computed(() =>
       >Assign {{ ticked.length }} together</UButton
     >
     <UButton
+      v-if="pieces.length === 0"
       class="mt-2 mr-2"
+      size="xs"
+      variant="outline"
+      :to="{ path: '/shelf', query: { lesson: lessonId, class: classId } }"
+      >Choose from the shelf</UButton
+    >
+    <UButton
+      class="mt-2"
       size="xs"
       color="neutral"
       variant="outline"
@@ -85,14 +93,6 @@ const together = computed(() =>
       :to="{ path: '/work/new', query: { lesson: lessonId, class: classId } }"
       data-hook="assign-new"
       >Something new</UButton
-    >
-    <UButton
-      v-if="pieces.length === 0"
-      class="mt-2"
-      size="xs"
-      variant="outline"
-      :to="{ path: '/shelf', query: { lesson: lessonId, class: classId } }"
-      >Choose from the shelf</UButton
     >
   </section>
 </template>

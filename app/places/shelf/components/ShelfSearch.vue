@@ -56,7 +56,9 @@ watchDebounced(
   () => {
     if (props.isBeside) return
     const q = text.value.trim() === '' ? null : text.value
-    void address.put({ q, narrow: isOverridden.value ? filterAsText(filter.value) : null })
+    const narrow = isOverridden.value ? filterAsText(filter.value) : null
+    // an address that is put while one is on the way to another page would hold one back
+    if (q !== address.text('q') || narrow !== address.text('narrow')) void address.put({ q, narrow })
   },
   { debounce: 300 },
 )
