@@ -93,6 +93,8 @@ describe('from an empty school, in the middle of the year', () => {
     )
     await t.click('read-outline')
     await t.click('make-plan')
+    await t.sees('The plan is made')
+    await t.go('/classes/plans')
     await t.click('lay')
     await t.has('[data-hook="from-today"][aria-pressed="true"]')
     await t.isAccessible()

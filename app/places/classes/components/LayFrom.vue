@@ -37,6 +37,7 @@ const lessonItems = computed(() => [
   { label: 'Its first lesson', value: FIRST as string },
   ...lessons.value.slice(1).map((l) => ({ label: `${l.number} ${l.title}`.trim(), value: l.id as string })),
 ])
+const nextName = computed(() => lessonItems.value.find((l) => l.value === next.value)?.label ?? '')
 const marks = computed(() => marksOf(props.year))
 watch(
   [from, on, next],
@@ -63,7 +64,7 @@ watch(
           class="w-72 max-w-full"
           value-key="value"
           :items="lessonItems"
-          aria-label="Which lesson is next"
+          :aria-label="`Next is: ${nextName}`"
           data-hook="next-lesson"
       /></UFormField>
     </div>
