@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { seedOf, seededRandom } from '#core/base'
 import {
   ITEM_KINDS,
+  MADE,
   checkResource,
   faultInStandards,
   findingsIn,
@@ -16,8 +17,11 @@ import { HEAT, PIECES, STANDARDS, WAVES } from '../demo/content'
 import { filled, reckon } from '../demo/content/reckon'
 
 const written = PIECES.filter((p) => p.resource.kind !== 'test').map((p) => p.resource)
+/** What somebody wrote: the question for what a project made comes by itself. */
 const items = written.flatMap((r) =>
-  r.items.map((item) => ({ item, code: `${r.code} ${item.stem.slice(0, 60)}` })),
+  r.items
+    .filter((item) => item.id !== MADE)
+    .map((item) => ({ item, code: `${r.code} ${item.stem.slice(0, 60)}` })),
 )
 const scored = items.filter(({ item }) => !isScoredByHand(item))
 

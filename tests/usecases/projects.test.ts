@@ -10,6 +10,7 @@ import { listToScore } from '#usecases/evidence/toScore'
 import { handFile } from '#usecases/learning/handFiles'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { handIn, startTry } from '#usecases/learning/tries'
+import { drawCheck } from '#usecases/library/drawCheck'
 import { makePiece } from '#usecases/library/shelf'
 import { A_PICTURE } from '../support/keptFiles'
 import { P1, aCheck, piecesOf } from '../support/made'
@@ -81,6 +82,23 @@ describe('a project with criteria', () => {
     mustBeOk(await handFile(deps, ben, { ...of, ...DOT }), 'file')
     expect((await queue()).map((q) => q.name)).toEqual(['Ann Ash', 'Ben Birch'])
     expect(mustBeOk(await showMyPiece(deps, ben, of), 'see').piece.ratio).toBeNull()
+  })
+
+  it('lends its question to no check', async () => {
+    const school = await aSchool()
+    const { deps, teacher } = school
+    const made = await makePiece(deps, teacher, {
+      ...aCheck([], {
+        kind: 'project',
+        standards: ['TH.8.W.3'],
+        material: { ...NO_MATERIAL, rubric: RUBRIC },
+      }),
+      code: '',
+    })
+    expect(made.ok).toBe(true)
+    const asked = { standards: ['TH.8.W.3'], perStandard: 5, mix: null, seed: 'a' }
+    const { items } = mustBeOk(await drawCheck(deps, teacher, asked), 'draw')
+    expect(items.some(({ item }) => item.id === MADE)).toBe(false)
   })
 
   it('of a team is looked at once, with the files of all of them', async () => {

@@ -2,7 +2,7 @@ import { ok } from '#core/base'
 import type { Teacher } from '#core/access'
 import { drawItems, sharesFor } from '#core/attempts'
 import type { Mix } from '#core/attempts'
-import { differentOnes } from '#core/library'
+import { MADE, differentOnes } from '#core/library'
 import { piecesServing } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 
@@ -25,6 +25,8 @@ export async function drawCheck(
   const all = pieces.flatMap(({ resource }) =>
     resource.items
       .filter((item) => item.standard !== null && standards.includes(item.standard))
+      // what asks for something made says nothing outside its project
+      .filter((item) => item.id !== MADE)
       // items are named within their piece; in one bank each needs a name of its own
       .map((item) => ({ ...item, item, from: resource, id: `${resource.id}/${item.id}` as typeof item.id })),
   )

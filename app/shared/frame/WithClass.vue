@@ -29,11 +29,11 @@ const classes = computed(() => (overview.overview?.classes ?? []).filter((c) => 
     <template v-else>
       <p>Of which class?</p>
       <ul class="grid gap-1.5">
-        <li v-for="c in classes" :key="c.id">
+        <li v-for="c in classes" :key="c.id" class="flex gap-3 items-baseline">
           <NuxtLink class="plain" :to="{ path: to ?? route.path, query: { class: c.id } }">{{
             c.name
           }}</NuxtLink>
-          <span class="said"> {{ count(c.learners, 'learner') }}</span>
+          <span class="said">{{ count(c.learners, 'learner') }}</span>
         </li>
       </ul>
     </template>
