@@ -58,7 +58,7 @@ describe('support over a piece of one’s own', () => {
 
     await p.go('/shelf')
     await p.tap('::-p-text(What floats in our tank)')
-    await p.seesIn('[data-hook="inside"]', 'guided.')
+    await p.seesIn('[data-hook="inside"]', 'marked.')
     await p.click('change-piece')
     await p.page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('[name="title"]')?.value === 'What floats in our tank',

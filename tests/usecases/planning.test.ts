@@ -336,7 +336,8 @@ describe('a plan that is laid in the middle of the year', () => {
     const { deps, teacher, planId, a } = school
     const lay = { planId, classIds: [a.classId], from: { fromOn, nextId: school.lesson('1.2') } }
     // the class has the plan, and nothing is recorded: it begins anew
-    mustBeOk(await layPlan(deps, teacher, lay), 'lay')
+    const { placed, notPlaced } = mustBeOk(await layPlan(deps, teacher, lay), 'lay')
+    expect([placed, notPlaced]).toEqual([3, []])
     const { pacing } = await classOf(school, a.classId)
     expect(pacing.left).toEqual({ [school.lesson('1.1')]: 'not-ours' })
     expect(pacing.begins?.on).toBe('2026-09-11')

@@ -2,7 +2,7 @@ import { refuse, ok } from '#core/base'
 import type { ClassId, PlanId } from '#core/base'
 import { canSeePlan } from '#core/access'
 import type { Teacher } from '#core/access'
-import { AS_PLANNED, baselineOf, beginningOn } from '#core/pacing'
+import { AS_PLANNED, baselineOf, beginningOn, withoutPlace } from '#core/pacing'
 import type { Beginning } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
@@ -88,9 +88,9 @@ function fitOf(grounds: readonly ClassGround[]) {
   const fits = grounds.map(({ plan, layout }) => ({
     placed: layout?.placements.filter((p) => p.placed).length ?? 0,
     slackHalves: layout?.slackHalves ?? 0,
-    notPlaced: (layout?.placements ?? []).flatMap((p) => {
+    notPlaced: (layout ? withoutPlace(layout) : []).flatMap((p) => {
       const lesson = plan?.lessons.find((l) => l.id === p.lessonId)
-      return p.placed || !lesson
+      return !lesson
         ? []
         : [
             {

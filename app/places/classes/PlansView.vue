@@ -147,8 +147,8 @@ const replaces = computed(() =>
             <p class="note-line" :class="outcome.notPlaced.length ? 'needs' : 'fine'">
               <template v-if="outcome.notPlaced.length"
                 >{{ count(outcome.placed, 'lesson') }} placed.
-                {{ count(outcome.notPlaced.length, 'lesson') }} do not fit into the year of the class with
-                least room.</template
+                {{ count(outcome.notPlaced.length, 'lesson does', 'lessons do') }} not fit into the year of
+                the class with least room.</template
               ><template v-else
                 >All {{ count(outcome.placed, 'lesson') }} placed,
                 {{ meetingsOf(outcome.slackHalves) }} meetings left over in the class with least
