@@ -60,7 +60,7 @@ const copy = (row: WorkRow, classId: ClassId) =>
 
 <template>
   <div class="page">
-    <header class="flex items-center gap-3">
+    <header class="flex flex-wrap items-center gap-3">
       <h1 class="flex-1">Work</h1>
       <UButton
         v-if="me.me?.demo"
