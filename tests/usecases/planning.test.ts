@@ -369,6 +369,23 @@ describe('a plan that is laid in the middle of the year', () => {
     expect((await layPlan(deps, teacher, lay)).error).toEqual({ code: 'access/not-found', what: 'lesson' })
   })
 
+  it('stays as it is once a class has something of its own', async () => {
+    const school = await aSchool()
+    const { deps, teacher, planId, a } = school
+    const longer = {
+      kind: 'length',
+      classId: a.classId,
+      lessonId: school.lesson('1.1'),
+      from: null,
+      to: 4,
+    } as const
+    mustBeOk(await doCommand(deps, teacher, longer), 'longer')
+    const lay = { planId, classIds: [a.classId], from: { fromOn, nextId: null } }
+    mustBeOk(await layPlan(deps, teacher, lay), 'lay')
+    const { pacing } = await classOf(school, a.classId)
+    expect([pacing.begins, pacing.lengths]).toEqual([null, { [school.lesson('1.1')]: 4 }])
+  })
+
   it('stays as it is once something is recorded', async () => {
     const school = await aSchool()
     const { deps, teacher, planId, a } = school

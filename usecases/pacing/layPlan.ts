@@ -3,7 +3,7 @@ import type { ClassId, PlanId } from '#core/base'
 import { canSeePlan } from '#core/access'
 import type { Teacher } from '#core/access'
 import { AS_PLANNED, baselineOf, beginningOn, withoutPlace } from '#core/pacing'
-import type { Beginning } from '#core/pacing'
+import type { Beginning, ClassPacing } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -15,7 +15,7 @@ import type { ClassGround } from '../ground/classGrounds'
 
 /**
  * Lays a plan onto classes the actor teaches, from the year's first day or, with `from`, from a day and lesson on. A
- * class that has the plan keeps it as it is; without anything recorded it begins anew where that is asked. What does
+ * class that has the plan keeps it as it is; without anything of its own it begins anew where that is asked. What does
  * not fit is listed for the class with least room.
  */
 export async function layPlan(
@@ -39,7 +39,7 @@ export async function layPlan(
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
       const isNew = found.value.planId !== input.planId
-      const mayBeginAnew = from !== null && Object.keys(found.value.pacing.records).length === 0
+      const mayBeginAnew = from !== null && isUntouched(found.value.pacing)
       laid.push(
         isNew || mayBeginAnew
           ? await putOn(tx, deps, found.value, { planId: input.planId, from })
@@ -54,6 +54,12 @@ export async function layPlan(
     )
     return ok({ classes: laid.length, ...fitOf(grounds) })
   })
+}
+
+/** Whether nothing was recorded in a class, and nothing of the plan is other there. */
+function isUntouched({ records, lengths, fixed, added, order, left }: ClassPacing): boolean {
+  const own = Object.keys({ ...records, ...lengths, ...fixed, ...added })
+  return own.length === 0 && order === null && Object.values(left).every((why) => why === 'not-ours')
 }
 
 /**

@@ -43,11 +43,10 @@ function classItems(planId: PlanId) {
 function open(id: PlanId, course: string): void {
   laying.value = laying.value === id ? null : id
   outcome.value = null
-  const laidOn = mine.value.filter((c) => c.planId === id)
-  chosen.value = (
-    laidOn.length ? laidOn : mine.value.filter((c) => c.planId === null && c.course === course)
-  ).map((c) => c.id)
-  if (chosen.value.length === 0 && mine.value.length === 1 && mine.value[0]) chosen.value = [mine.value[0].id]
+  // a class that has the plan would begin it anew: only where somebody ticks it
+  chosen.value = mine.value.filter((c) => c.planId === null && c.course === course).map((c) => c.id)
+  const [only, ...others] = mine.value
+  if (chosen.value.length === 0 && only && others.length === 0 && only.planId !== id) chosen.value = [only.id]
 }
 async function lay(planId: PlanId): Promise<void> {
   const reply = await call(LayPlan, {
