@@ -10,7 +10,7 @@ import { assign } from '#usecases/work/assign'
 import { PIECES } from './content'
 import type { Demo } from './demo'
 import { RULES } from './rules'
-import { FROM_BELOW, PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
+import { BOAT_CREW, FROM_BELOW, PAIRS, PRESETS_KEPT, STRENGTHEN } from './scenario'
 
 /** What a teacher has made for assigning: rules of her own, a group by rule, work in pairs that comes up. */
 export async function readyForAssigning(demo: Demo): Promise<void> {
@@ -21,8 +21,22 @@ export async function readyForAssigning(demo: Demo): Promise<void> {
       name,
     )
   await keepRuled(demo, STRENGTHEN)
+  await keepOver(demo, BOAT_CREW)
   const fromBelow = await keepRuled(demo, FROM_BELOW)
   mustBeOk(await assign(deps, teacher, { draft: await inPairs(demo, fromBelow), publish: true }), 'pairs')
+}
+
+/** A group of learners of several classes, so many of each. */
+async function keepOver({ deps, teacher, classes }: Demo, of: typeof BOAT_CREW): Promise<void> {
+  const classIds = of.sections.map((s) => classes.get(s) as ClassId)
+  const rosters = await learnersOf(deps.store.read, classIds)
+  const learnerIds = classIds.flatMap((id) =>
+    (rosters.get(id) ?? []).slice(of.from, of.from + of.each).map((l) => l.id),
+  )
+  const [classId, ...alsoIn] = classIds
+  if (!classId) throw new Error('the demo has no class for its crew')
+  const group = { classId, alsoIn, groupId: null, name: of.name, learnerIds, rule: null }
+  mustBeOk(await keepGroup(deps, teacher, group), of.name)
 }
 
 async function keepRuled({ deps, teacher, classes }: Demo, of: typeof STRENGTHEN): Promise<GroupId> {

@@ -300,6 +300,9 @@ export const STRENGTHEN: { readonly section: string; readonly name: string; read
   rule: { kind: 'standing', standards: [], from: null, below: 60, leastItems: 8 },
 }
 
+/** A group of some of two classes, from the sixth of each list on. */
+export const BOAT_CREW = { sections: ['8B', '8C'], name: 'Boat crew', from: 5, each: 4 }
+
 /** A group of those who came up from the grade below. */
 export const FROM_BELOW: { readonly section: string; readonly name: string; readonly rule: GroupRule } = {
   section: '8C',

@@ -58,6 +58,13 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
       await tx.delete(feeds).where(eq(feeds.classId, id))
       await tx.delete(series).where(eq(series.classId, id))
       await dropFiling(tx, id)
+      // a group that others share goes on in one of them
+      await tx.run(sql`update groups set class_id =
+        (select min(c.class_id) from group_classes c where c.group_id = groups.id and c.class_id != ${id})
+        where class_id = ${id} and exists
+        (select 1 from group_classes c where c.group_id = groups.id and c.class_id != ${id})`)
+      await tx.run(sql`delete from group_classes where class_id = ${id} or exists
+        (select 1 from groups g where g.id = group_id and g.class_id = group_classes.class_id)`)
       await tx.delete(groups).where(eq(groups.classId, id))
       await tx.delete(learnerTrails).where(eq(learnerTrails.classId, id))
       await tx.delete(classTrails).where(eq(classTrails.classId, id))

@@ -98,7 +98,7 @@ export {
   zoneOfLearner,
 } from './people'
 export type { Person, UserRecord } from './people'
-export { groupsById, groupsOf, saveGroup, setMember } from './groups'
+export { classesOfGroup, groupsById, groupsOf, saveGroup, setMember } from './groups'
 export type { GroupRecord } from './groups'
 export type { AnswerSaves, Connection, SavedAnswer, Store } from './store'
 export {

@@ -199,7 +199,10 @@ export async function setStart(
     .where(and(eq(enrolments.classId, classId), eq(enrolments.learnerId, learnerId)))
 }
 
-/** Takes a learner out of a class and its groups; what they did there is kept. */
+/**
+ * Takes a learner out of a class and its groups; what they did there is kept. A group of several classes keeps who
+ * is in another of them.
+ */
 export async function leaveClass(
   tx: Connection,
   classId: ClassId,
@@ -210,10 +213,12 @@ export async function leaveClass(
     .update(enrolments)
     .set({ leftAt })
     .where(and(eq(enrolments.classId, classId), eq(enrolments.learnerId, learnerId)))
-  const own = tx.select({ id: groups.id }).from(groups).where(eq(groups.classId, classId))
-  await tx
-    .delete(groupMembers)
-    .where(and(eq(groupMembers.learnerId, learnerId), inArray(groupMembers.groupId, own)))
+  await tx.run(sql`delete from group_members where learner_id = ${learnerId} and group_id in (
+    select id from groups where class_id = ${classId} union
+    select group_id from group_classes where class_id = ${classId})
+    and not exists (select 1 from enrolments e where e.learner_id = ${learnerId} and e.left_at is null and (
+      e.class_id = (select class_id from groups where id = group_id) or
+      e.class_id in (select c.class_id from group_classes c where c.group_id = group_members.group_id)))`)
 }
 
 /** Classes a learner is in now. */

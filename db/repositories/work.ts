@@ -151,6 +151,8 @@ export async function assignmentIdsNear(
       select assignment_id from assignment_targets where kind = 'class' and ref_id in ${[...classIds]} union
       select t.assignment_id from assignment_targets t join groups g on t.kind = 'group' and t.ref_id = g.id
       where g.class_id in ${[...classIds]} union
+      select t.assignment_id from assignment_targets t join group_classes c on t.kind = 'group'
+      and t.ref_id = c.group_id where c.class_id in ${[...classIds]} union
       select t.assignment_id from assignment_targets t join enrolments e on t.kind = 'learner'
       and t.ref_id = e.learner_id and e.left_at is null where e.class_id in ${[...classIds]}`,
   )

@@ -95,6 +95,19 @@ export const groups = sqliteTable(
   (t) => [index('groups_by_class').on(t.classId)],
 )
 
+/** Classes in which a group stands beside the one it was made in: it may hold learners of several. */
+export const groupClasses = sqliteTable(
+  'group_classes',
+  {
+    groupId: text()
+      .$type<GroupId>()
+      .notNull()
+      .references(() => groups.id, { onDelete: 'cascade' }),
+    classId: text().$type<ClassId>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.groupId, t.classId] }), index('group_classes_by_class').on(t.classId)],
+)
+
 export const groupMembers = sqliteTable(
   'group_members',
   {

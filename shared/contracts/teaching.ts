@@ -112,6 +112,16 @@ export interface LearnerRow {
   /** Their start line: work that was over before is none of theirs. */
   readonly startsOn: IsoDay
 }
+/** A group that stands in a class. */
+export interface ClassGroup {
+  readonly id: GroupId
+  readonly name: string
+  readonly rule: GroupRule | null
+  /** All classes in which it stands. */
+  readonly classIds: readonly ClassId[]
+  /** How many are in it, in all of its classes. */
+  readonly learners: number
+}
 export interface ClassPage {
   readonly id: ClassId
   readonly name: string
@@ -128,7 +138,9 @@ export interface ClassPage {
   readonly planId: PlanId | null
   readonly planTitle: string | null
   readonly learners: readonly LearnerRow[]
-  readonly groups: readonly { readonly id: GroupId; readonly name: string; readonly rule: GroupRule | null }[]
+  readonly groups: readonly ClassGroup[]
+  /** The asker's own classes, into which a group may reach. */
+  readonly ownClasses: readonly { readonly id: ClassId; readonly name: string }[]
   readonly teachers: readonly string[]
   readonly meetings: number
   readonly lost: readonly { readonly on: IsoDay; readonly because: string }[]
@@ -181,8 +193,11 @@ export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners
   params: ofClass,
   body: z.strictObject({
     groupId: id<GroupId>().nullable(),
+    /** Further classes whose learners may be in it. */
+    alsoIn: WIRE.list(id<ClassId>(), 40).default([]),
     name: line(40),
-    learnerIds: WIRE.list(id<UserId>(), 400),
+    /** Null: who is in it stays. */
+    learnerIds: WIRE.list(id<UserId>(), 400).nullable(),
     rule: groupRule.nullable(),
   }),
 })

@@ -238,9 +238,9 @@ export interface Recipients {
   }[]
   readonly groups: readonly {
     readonly id: GroupId
-    readonly classId: ClassId
+    /** The asker's classes in which it stands. */
+    readonly classIds: readonly ClassId[]
     readonly name: string
-    readonly learners: number
     readonly learnerIds: readonly UserId[]
     /** Who is in it follows from how the class stands. */
     readonly isByRule: boolean

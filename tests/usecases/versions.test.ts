@@ -3,7 +3,7 @@ import { asId, mustBeOk } from '#core/base'
 import type { ItemId, ResourceId, TrailId } from '#core/base'
 import { DEFAULT_THRESHOLDS, EMPTY_LAYER } from '#core/versions'
 import type { Layer } from '#core/versions'
-import { addResource, resourceById } from '#db/repositories'
+import { addResource, resourceById, setShared } from '#db/repositories'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { setTrails, showTrailSheet } from '#usecases/evidence/trailSheet'
 import { draftScore } from '#usecases/evidence/draftScore'
@@ -100,6 +100,17 @@ describe('layers of a piece', () => {
     const input = { resourceId: ESSAY, trailId: MARKED, version: 0, layer: EMPTY_LAYER }
     expect(await keepLayer(deps, stranger, input)).toMatchObject({ error: { code: 'access/not-found' } })
     expect(await showVersions(deps, stranger, ESSAY)).toMatchObject({ error: { code: 'access/not-found' } })
+  })
+
+  it('stay where they are when somebody who may not see the piece drops them', async () => {
+    const { deps, stranger } = school
+    const colleague = { ...stranger, schoolId: school.teacher.schoolId }
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    await deps.store.write((tx) => setShared(tx, ESSAY, false))
+    const of = { resourceId: ESSAY, trailId: MARKED, version: 1 }
+    for (const actor of [colleague, stranger])
+      expect(await dropLayer(deps, actor, of)).toMatchObject({ error: { code: 'access/not-found' } })
+    expect(mustBeOk(await showVersions(deps, school.teacher, ESSAY), 'show').layers).toHaveLength(1)
   })
 
   it('are copied with their piece, and change apart from then on', async () => {

@@ -9,6 +9,7 @@ import {
   assignmentIdsNear,
   assignmentsById,
   attemptsOf,
+  classesOfGroup,
   formName,
   learnersOf,
   piecesIn,
@@ -26,8 +27,8 @@ export async function meansInClasses(
 }
 
 /**
- * Groups with the learners that they have now: those by rule as their class stands, the others as they are. Groups of
- * one class share what was loaded.
+ * Groups with the learners that they have now: those by rule as their classes stand, the others as they are. Groups of
+ * the same classes share what was loaded.
  */
 export async function asTheyStand(
   tx: Connection,
@@ -35,15 +36,15 @@ export async function asTheyStand(
 ): Promise<readonly GroupRecord[]> {
   const byClass = groupBy(
     groups.filter((g) => g.rule !== null),
-    (g) => g.classId,
+    (g) => classesOfGroup(g).join(' '),
   )
   if (byClass.size === 0) return groups
-  const rosters = await learnersOf(tx, [...byClass.keys()])
   const members = new Map<GroupId, readonly UserId[]>()
-  for (const [classId, own] of byClass) {
-    const people = rosters.get(classId) ?? []
+  for (const own of byClass.values()) {
+    const classIds = own[0] ? classesOfGroup(own[0]) : []
+    const people = peopleIn(await learnersOf(tx, classIds))
     const isJudged = own.some((g) => g.rule?.kind === 'standing')
-    const tries = isJudged ? await countedTries(tx, [classId], new Set(people.map((l) => l.id)), null) : []
+    const tries = isJudged ? await countedTries(tx, classIds, new Set(people.map((l) => l.id)), null) : []
     for (const { id, rule } of own) {
       if (rule === null) continue
       const standing = meansByRule(rule, tries)
@@ -55,6 +56,11 @@ export async function asTheyStand(
     }
   }
   return groups.map((g) => ({ ...g, learnerIds: members.get(g.id) ?? g.learnerIds }))
+}
+
+/** Everybody in some classes, each once. */
+function peopleIn(rosters: ReadonlyMap<ClassId, readonly Person[]>): readonly Person[] {
+  return [...new Map([...rosters.values()].flat().map((l) => [l.id, l])).values()]
 }
 
 function meansByRule(rule: GroupRule, tries: readonly CountedTry[]): ReadonlyMap<UserId, MeanOnStandards> {

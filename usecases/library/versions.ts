@@ -5,7 +5,7 @@ import type { AccessRefusal, Teacher } from '#core/access'
 import { checkLayer } from '#core/versions'
 import type { Layer, VersionsRefusal } from '#core/versions'
 import { dropLayer as dropOne, layersOf, resourceById, saveLayer, trailSettingsOf } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, ResourceRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { refreshGiving } from '../settling/refreshWork'
@@ -13,9 +13,8 @@ import { refreshGiving } from '../settling/refreshWork'
 /** The school's trails, and the layers that lie over a piece. */
 export async function showVersions(deps: Pick<Deps, 'store'>, actor: Teacher, resourceId: ResourceId) {
   const tx = deps.store.read
-  const record = await resourceById(tx, resourceId)
-  if (!record || !canSeeResource(actor, record))
-    return refuse({ code: 'access/not-found' as const, what: 'piece' })
+  const found = await pieceInSight(tx, actor, resourceId)
+  if (!found.ok) return found
   const { trails } = await trailSettingsOf(tx, actor.schoolId)
   const layers = await layersOf(tx, actor.schoolId, [resourceId])
   return ok({ trails, layers: layers.map(({ resourceId: _, ...rest }) => rest) })
@@ -40,11 +39,11 @@ export async function keepLayer(
 ): Promise<Kept> {
   return writing(deps.store, async (tx): Promise<Kept> => {
     const { resourceId, trailId, layer } = input
-    const record = await resourceById(tx, resourceId)
-    if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
+    const found = await pieceInSight(tx, actor, resourceId)
+    if (!found.ok) return found
     const stands = await standing(tx, actor, input)
     if (!stands.ok) return stands
-    const checked = checkLayer(record.resource, layer)
+    const checked = checkLayer(found.value.resource, layer)
     if (!checked.ok) return checked
     const { version } = input
     await saveLayer(tx, {
@@ -64,12 +63,26 @@ export async function keepLayer(
 export async function dropLayer(deps: Deps, actor: Teacher, input: OfTrail): Promise<Kept> {
   return writing(deps.store, async (tx): Promise<Kept> => {
     const { resourceId, trailId } = input
+    const found = await pieceInSight(tx, actor, resourceId)
+    if (!found.ok) return found
     const stands = await standing(tx, actor, input)
     if (!stands.ok) return stands
     await dropOne(tx, { schoolId: actor.schoolId, resourceId, trailId })
     await refreshGiving(tx, resourceId, deps.clock.now())
     return ok({ version: 0 })
   })
+}
+
+/** A piece that somebody may look at; what is not theirs to see is not found, whatever they would do with it. */
+async function pieceInSight(
+  tx: Connection,
+  actor: Teacher,
+  resourceId: ResourceId,
+): Promise<Result<ResourceRecord, AccessRefusal>> {
+  const record = await resourceById(tx, resourceId)
+  return record && canSeeResource(actor, record)
+    ? ok(record)
+    : refuse({ code: 'access/not-found', what: 'piece' })
 }
 
 /** Whether a layer still is as somebody saw it, on a trail that there is. */

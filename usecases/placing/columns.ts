@@ -3,7 +3,7 @@ import type { ClassId, IsoDay, Result, UserId } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
-import { groupsOf, learnersOf } from '#db/repositories'
+import { classesOfGroup, groupsOf, learnersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
@@ -46,7 +46,7 @@ async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<s
   const groups = await groupsOf(tx, classIds)
   const partsOf = (classId: ClassId): PlacingColumn['parts'] => [
     ...groups
-      .filter((g) => g.classId === classId)
+      .filter((g) => classesOfGroup(g).includes(classId))
       .map((g) => ({ key: keyOf({ kind: 'group', groupId: g.id }), name: g.name })),
     ...(learners.get(classId) ?? []).map((l) => ({
       key: keyOf({ kind: 'learner', learnerId: l.id }),
@@ -68,13 +68,16 @@ async function allColumns(tx: Connection, actor: Teacher): Promise<ReadonlyMap<s
       (learners.get(id) ?? []).map((l) => l.id),
     ),
   )
+  const people = new Set([...learners.values()].flat().map((l) => l.id))
   const shortNames = new Map(records.map((r) => [r.id, r.shortName]))
   const ofGroups = groups.flatMap((g) =>
     column(
       { kind: 'group', groupId: g.id },
-      g.classId,
-      `${g.name}, ${shortNames.get(g.classId) ?? ''}`,
-      g.learnerIds,
+      classesOfGroup(g).find((c) => grounds.has(c)) ?? g.classId,
+      `${g.name}, ${classesOfGroup(g)
+        .flatMap((c) => shortNames.get(c) ?? [])
+        .join(' and ')}`,
+      g.learnerIds.filter((l) => people.has(l)),
     ),
   )
   // who is in several classes goes by the first of them

@@ -7,6 +7,8 @@ import type { Accommodation } from '#core/availability'
 import { lossesBetween } from '#core/calendar'
 import {
   classesById,
+  classesOfGroup,
+  classesTaughtBy,
   groupsOf,
   learnersOf,
   saveAccommodation,
@@ -65,7 +67,14 @@ export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
       startsOn: zone.local(l.startsAt).on,
       groupIds: groups.filter((g) => g.learnerIds.includes(l.id)).map((g) => g.id),
     })),
-    groups: groups.map((g) => ({ id: g.id, name: g.name, rule: g.rule })),
+    groups: groups.map((g) => ({
+      id: g.id,
+      name: g.name,
+      rule: g.rule,
+      classIds: classesOfGroup(g),
+      learners: g.learnerIds.length,
+    })),
+    ownClasses: (await classesTaughtBy(tx, actor.userId)).map((c) => ({ id: c.id, name: c.shortName })),
     meetings: calendar.meetings.length,
     lost: calendar.lost.map(({ on, because }) => ({ on, because })),
     terms: year.terms.map((t) => ({ name: t.name, ...lossesBetween(calendar, t.firstOn, t.lastOn) })),

@@ -168,6 +168,7 @@ async function addToGroups(
             schoolId: owner.schoolId,
             ownerId: owner.userId,
             classId,
+            alsoIn: [],
             name: name.slice(0, 40),
             archivedAt: null,
             rule: null,

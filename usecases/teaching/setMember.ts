@@ -2,7 +2,7 @@ import { ok, refuse } from '#core/base'
 import type { ClassId, GroupId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
-import { groupsOf, setMember as saveMember } from '#db/repositories'
+import { classesOfGroup, groupsOf, setMember as saveMember } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { refreshWork } from '../settling/refreshWork'
@@ -32,7 +32,7 @@ export async function setMember(
     if (!group) return refuse({ code: 'access/not-found', what: 'group' })
     if (group.rule !== null) return refuse({ code: 'audience/group-by-rule', field: 'groupId' })
     await saveMember(tx, input.groupId, input.learnerId, input.isIn)
-    await refreshWork(tx, [input.classId], deps.clock.now())
+    await refreshWork(tx, classesOfGroup(group), deps.clock.now())
     return ok({ done: true })
   })
 }

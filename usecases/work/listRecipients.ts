@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { Teacher } from '#core/access'
-import { groupsOf, learnersOf } from '#db/repositories'
+import { classesOfGroup, groupsOf, learnersOf } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { asTheyStand } from '../ground/meansOnStandards'
 import { worldLoader } from '../ground/world'
@@ -22,10 +22,9 @@ export async function listRecipients(deps: Deps, actor: Teacher) {
     })),
     groups: groups.map((g) => ({
       id: g.id,
-      classId: g.classId,
+      classIds: classesOfGroup(g).filter((c) => world.classes.has(c)),
       name: g.name,
-      learners: g.learnerIds.length,
-      learnerIds: g.learnerIds,
+      learnerIds: g.learnerIds.filter((l) => world.people.has(l)),
       isByRule: g.rule !== null,
     })),
   })

@@ -4,7 +4,7 @@ import { canAssignTo, canSeeWork } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { reachOnWork, namedClasses } from '#core/work'
 import type { Assignment, WorkReach } from '#core/work'
-import { assignmentById, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
+import { assignmentById, classesOfGroup, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 
 /** An assignment, the classes it goes to, and how far the actor reaches on it. */
@@ -48,6 +48,6 @@ async function classesReached(tx: Connection, assignment: Assignment): Promise<C
   const rows = await learnerWorkOf(tx, [assignment.id])
   const named = assignment.targets.flatMap(({ target }) => (target.kind === 'group' ? [target.groupId] : []))
   const groups = await groupsById(tx, named)
-  const ofGroups = groups.map((g) => g.classId)
+  const ofGroups = groups.flatMap(classesOfGroup)
   return [...new Set([...namedClasses(assignment), ...ofGroups, ...rows.map((r) => r.classId)])]
 }

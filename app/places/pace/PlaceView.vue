@@ -13,6 +13,7 @@ import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import DayField from '~/shared/fields/DayField.vue'
 import { useServerNow } from '~/shared/session/serverNow'
 import { call } from '~/shared/wire/call'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { zoneNamed } from '~/shared/words/times'
 import PlacedRecord from './components/place/PlacedRecord.vue'
@@ -48,7 +49,7 @@ const choices = computed<readonly Choice[]>(() => {
   const targets: { label: string; target: Target }[] = [
     ...of.classes.map((c) => ({ label: c.name, target: { kind: 'class', classId: c.id } as const })),
     ...of.groups.map((g) => ({
-      label: `${g.name}, ${names.get(g.classId) ?? ''}`,
+      label: `${g.name}, ${sayList(g.classIds.flatMap((id) => names.get(id) ?? []))}`,
       target: { kind: 'group', groupId: g.id } as const,
     })),
     ...of.classes.flatMap((c) =>

@@ -23,11 +23,11 @@ export function lessonsOffered(
     }
   },
 ): LessonChoice[] {
-  const groups = new Map((of.recipients?.groups ?? []).map((g) => [g.id, g.classId]))
-  const chosen = new Set<ClassId | undefined>(
+  const groups = new Map((of.recipients?.groups ?? []).map((g) => [g.id, g.classIds]))
+  const chosen = new Set<ClassId>(
     targets.flatMap(({ target }) => {
       if (target.kind === 'class') return [target.classId]
-      return target.kind === 'group' ? [groups.get(target.groupId)] : []
+      return target.kind === 'group' ? (groups.get(target.groupId) ?? []) : []
     }),
   )
   const { classes, plans } = of.desk

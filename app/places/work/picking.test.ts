@@ -9,7 +9,8 @@ import {
   asGroup,
   gradesIn,
   isPicked,
-  namedByClass,
+  nameOfGroup,
+  namedLearners,
   classesMeant,
   pickedLearners,
   toggled,
@@ -38,9 +39,8 @@ describe('choosing people', () => {
       groups: [
         {
           id: asId<GroupId>('g'),
-          classId: ids.class('a'),
+          classIds: [ids.class('a')],
           name: 'G',
-          learners: 1,
           learnerIds: [ann.id],
           isByRule: false,
         },
@@ -90,8 +90,13 @@ describe('choosing people', () => {
   it('makes a group of those who are named, but for what is somebody’s own', () => {
     const two = withLearner(withLearner(draft, ann, true), bo, true)
     const classes = [{ id: ann.classId, name: '8 A', course: '', learners: [ann, bo] }]
-    expect(namedByClass(two, classes)).toEqual([{ classId: 'a', className: '8 A', learners: ['ann', 'bo'] }])
-    expect(namedByClass(withLearner(draft, ann, true), classes)).toEqual([])
+    expect(namedLearners(two, classes)).toEqual({ classIds: ['a'], learners: ['ann', 'bo'] })
+    expect(namedLearners(withLearner(draft, ann, true), classes)).toBeNull()
+    const cy = { ...ann, id: ids.user('cy'), classId: ids.class('b') }
+    const over = [...classes, { id: cy.classId, name: '8 B', course: '', learners: [cy] }]
+    const three = withLearner(two, cy, true)
+    expect(namedLearners(three, over)).toEqual({ classIds: ['a', 'b'], learners: ['ann', 'bo', 'cy'] })
+    expect(nameOfGroup({ name: 'Owls', classIds: [ann.classId, cy.classId] }, over)).toBe('Owls, 8 A and 8 B')
     const group = asId<GroupId>('g')
     expect(keys(asGroup(two, group, [ann.id, bo.id]))).toEqual(['group g'])
     const [first, ...rest] = two.targets

@@ -1,6 +1,7 @@
 import { keyOf } from '#core/audience'
 import type { ClassId, GroupId, UserId } from '#core/base'
 import type { Recipients } from '#shared/contracts/work'
+import { sayList } from '~/shared/words/lists'
 import type { DraftInWork } from './draft'
 import { hasOwn, targetOf } from './draft'
 
@@ -78,20 +79,32 @@ export function withLearner(draft: DraftInWork, learner: PickedLearner, isIn: bo
     : unnamed
 }
 
-/** Learners who are named one by one, class by class: such as could become a group. */
-export function namedByClass(
+/** A group as it is called, with the classes in which it stands. */
+export function nameOfGroup(
+  { name, classIds }: Pick<Recipients['groups'][number], 'name' | 'classIds'>,
+  classes: readonly { readonly id: ClassId; readonly name: string }[],
+): string {
+  return `${name}, ${namesOf(classIds, classes)}`
+}
+
+/** Classes by their names. */
+export function namesOf(
+  classIds: readonly ClassId[],
+  classes: readonly { readonly id: ClassId; readonly name: string }[],
+): string {
+  return sayList(classIds.flatMap((id) => classes.find((c) => c.id === id)?.name ?? []))
+}
+
+/** Learners who are named one by one, with their classes: such as could become a group. Null: fewer than two. */
+export function namedLearners(
   draft: DraftInWork,
   classes: Recipients['classes'],
-): readonly {
-  readonly classId: ClassId
-  readonly className: string
-  readonly learners: readonly UserId[]
-}[] {
+): { readonly classIds: readonly ClassId[]; readonly learners: readonly UserId[] } | null {
   const keys = pickedKeys(draft)
-  return classes.flatMap((c) => {
-    const learners = c.learners.filter((l) => keys.has(`learner ${l.id}`)).map((l) => l.id)
-    return learners.length > 1 ? [{ classId: c.id, className: c.name, learners }] : []
-  })
+  const isNamed = (l: { readonly id: UserId }) => keys.has(`learner ${l.id}`)
+  const meant = classes.filter((c) => c.learners.some(isNamed))
+  const learners = new Set(meant.flatMap((c) => c.learners.filter(isNamed).map((l) => l.id)))
+  return learners.size > 1 ? { classIds: meant.map((c) => c.id), learners: [...learners] } : null
 }
 
 /** Learners who were named now come as a group; what each had of their own stays. */

@@ -46,9 +46,8 @@ const recipients: Recipients = {
   groups: [
     {
       id: asId('g'),
-      classId: ids.class('A'),
+      classIds: [ids.class('A')],
       name: 'Owls',
-      learners: 1,
       learnerIds: [ids.user('A1')],
       isByRule: false,
     },

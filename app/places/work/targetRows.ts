@@ -6,6 +6,7 @@ import type { AssignmentTarget } from '#core/work'
 import type { DeskClass } from '#shared/contracts/pacing'
 import type { Recipients } from '#shared/contracts/work'
 import type { DraftInWork } from './draft'
+import { nameOfGroup } from './picking'
 
 /** From so many learners on who have the same they share a row. */
 const SHARED_FROM = 4
@@ -84,8 +85,8 @@ export function withoutRow(
     .filter((c) => known.has(`class ${c.id}`))
     .flatMap((c) => [
       ...groups
-        .filter((g) => g.classId === c.id)
-        .map((g) => ({ label: `${g.name}, ${c.name}`, value: `group ${g.id}` })),
+        .filter((g) => g.classIds.find((id) => known.has(`class ${id}`)) === c.id)
+        .map((g) => ({ label: nameOfGroup(g, classes), value: `group ${g.id}` })),
       ...c.learners
         .filter((l) => !exceptIds.includes(l.id))
         .map((l) => ({ label: `${l.name}, ${c.name}`, value: `learner ${l.id}` })),

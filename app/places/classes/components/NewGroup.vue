@@ -4,6 +4,7 @@ import type { ClassId } from '#core/base'
 import { GRADES } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { SaveGroup } from '#shared/contracts/teaching'
+import type { ClassPage } from '#shared/contracts/teaching'
 import { useShelf } from '~/places/shelf'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
@@ -11,7 +12,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 
 /** A group to tick learners into, or one whose learners follow from how they stand. */
-const props = defineProps<{ classId: ClassId }>()
+const props = defineProps<{ classId: ClassId; others: ClassPage['ownClasses'] }>()
 const emit = defineEmits<{ made: [] }>()
 const tell = useTell()
 const shelf = useShelf()
@@ -21,6 +22,7 @@ const percent = ref(60)
 const leastItems = ref(4)
 const standards = ref<string[]>([])
 const grades = ref<number[]>([])
+const alsoIn = ref<ClassId[]>([])
 const problem = ref('')
 const WAYS = [
   { value: 'hand', label: 'whom I tick' },
@@ -29,6 +31,7 @@ const WAYS = [
   { value: 'grade', label: 'whoever is in grade' },
 ]
 const choices = computed(() => (shelf.shelf?.standards ?? []).map((s) => s.code))
+const names = computed(() => props.others.filter((c) => alsoIn.value.includes(c.id)).map((c) => c.name))
 const isByStanding = computed(() => by.value === 'below' || by.value === 'from')
 const rule = computed<GroupRule | null>(() => {
   if (by.value === 'hand') return null
@@ -47,13 +50,20 @@ function chose(): void {
 async function add(): Promise<void> {
   const reply = await call(SaveGroup, {
     params: { classId: props.classId },
-    body: { groupId: null, name: name.value.trim(), learnerIds: [], rule: rule.value },
+    body: {
+      groupId: null,
+      alsoIn: alsoIn.value,
+      name: name.value.trim(),
+      learnerIds: [],
+      rule: rule.value,
+    },
   })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (!reply.ok) return
   if (rule.value) tell.done(`“${name.value.trim()}” has ${count(reply.value.learners, 'learner')} now`)
   name.value = ''
   by.value = 'hand'
+  alsoIn.value = []
   emit('made')
 }
 </script>
@@ -117,6 +127,17 @@ async function add(): Promise<void> {
         />
         <span>questions</span>
       </template>
+      <USelectMenu
+        v-if="others.length"
+        v-model="alsoIn"
+        class="!w-40"
+        multiple
+        :items="others.map((c) => ({ label: c.name, value: c.id }))"
+        value-key="value"
+        placeholder="of this class only"
+        :aria-label="names.length ? `Also of ${names.join(', ')}` : 'Learners of this class only'"
+        data-hook="group-classes"
+      />
     </template>
     <UButton type="submit" color="neutral" variant="outline" :disabled="!name.trim()">Add group</UButton>
     <p v-if="by === 'grade'" class="said w-full">

@@ -3,14 +3,15 @@ import { computed, ref } from 'vue'
 import type { GroupId, UserId } from '#core/base'
 import { GRADES } from '#core/audience'
 import { GradeLearners, SetMember } from '#shared/contracts/teaching'
-import type { ClassPage, LearnerRow } from '#shared/contracts/teaching'
+import type { ClassGroup, ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
-import { useTakingAway } from '../composables/takingAway'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { zoneNamed } from '~/shared/words/times'
 import { sayGroupRule } from '../words/groupRules'
+import GroupsMenu from './GroupsMenu.vue'
 import LearnerActs from './LearnerActs.vue'
 import LearnerTerms from './LearnerTerms.vue'
 import NewGroup from './NewGroup.vue'
@@ -36,13 +37,13 @@ async function toggle(l: LearnerRow, groupId: GroupId, isIn: boolean): Promise<v
   if (!reply.ok) tell.refused(reply.error)
   emit('changed')
 }
-const { takeAway } = useTakingAway()
-async function removeGroup({ id, name }: { readonly id: GroupId; readonly name: string }): Promise<void> {
-  if (await takeAway({ kind: 'group', id }, `the group ${name}`)) emit('changed')
+const others = computed(() => props.page.ownClasses.filter((c) => c.id !== props.page.id))
+/** "3 of 7, also 8 B" of a group that others share. */
+function sayMembers(g: ClassGroup): string {
+  const here = String(membersOf(g.id).length)
+  const also = others.value.filter((c) => g.classIds.includes(c.id)).map((c) => c.name)
+  return g.classIds.length > 1 ? `${here} of ${g.learners}, also ${sayList(also) || 'others'}` : here
 }
-const removals = computed(() => [
-  props.page.groups.map((g) => ({ label: g.name, onSelect: () => void removeGroup(g) })),
-])
 function edit(l: LearnerRow): void {
   editing.value = editing.value === l.id ? null : l.id
 }
@@ -86,17 +87,13 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
         placeholder="Find a learner"
         aria-label="Find a learner"
       />
-      <NewGroup v-if="page.mayRun" :class-id="page.id" @made="emit('changed')" />
+      <NewGroup v-if="page.mayRun" :class-id="page.id" :others="others" @made="emit('changed')" />
       <UDropdownMenu v-if="page.mayRun && learners.length" :items="gradings" :ui="{ content: 'max-h-72' }"
         ><UButton color="neutral" variant="ghost" data-hook="grade-all"
           >Grade of {{ count(learners.length, 'learner') }}</UButton
         ></UDropdownMenu
       >
-      <UDropdownMenu v-if="page.mayRun && page.groups.length" :items="removals"
-        ><UButton color="neutral" variant="ghost" data-hook="remove-group"
-          >Remove a group</UButton
-        ></UDropdownMenu
-      >
+      <GroupsMenu v-if="page.mayRun && page.groups.length" :page="page" @changed="emit('changed')" />
     </div>
     <div class="overflow-x-auto">
       <table class="grid-table roster">
@@ -108,8 +105,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
             <th v-for="g in page.groups" :key="g.id" scope="col" class="group">
               {{ g.name
               }}<span class="said block font-normal"
-                >{{ membersOf(g.id).length
-                }}<template v-if="g.rule">: {{ sayGroupRule(g.rule) }}</template></span
+                >{{ sayMembers(g) }}<template v-if="g.rule">: {{ sayGroupRule(g.rule) }}</template></span
               >
             </th>
             <th scope="col">Accommodation</th>

@@ -7,7 +7,7 @@ import type { Recipients } from '#shared/contracts/work'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
-import { gradesIn, pickedKeys, pickedLearners, toggled, withLearner } from '../picking'
+import { gradesIn, namesOf, pickedKeys, pickedLearners, toggled, withLearner } from '../picking'
 import type { PickedLearner } from '../picking'
 import PickerClass from './picker/PickerClass.vue'
 import PickerGroup from './picker/PickerGroup.vue'
@@ -46,8 +46,8 @@ const fits = (of: string) => of.toLowerCase().includes(text.value)
 const place = (id: string) => props.recipients.classes.findIndex((c) => c.id === id)
 const groups = computed(() =>
   [...props.recipients.groups]
-    .sort((a, b) => place(a.classId) - place(b.classId))
-    .map((g) => ({ ...g, of: props.recipients.classes.find((c) => c.id === g.classId)?.name ?? '' })),
+    .sort((a, b) => place(a.classIds[0] ?? '') - place(b.classIds[0] ?? ''))
+    .map((g) => ({ ...g, of: namesOf(g.classIds, props.recipients.classes) })),
 )
 const GROUP_ITEMS = computed(() => [
   { value: ANY, label: 'any group' },
@@ -165,7 +165,8 @@ const groupKey = (id: GroupId) => `group ${id}`
               @update:model-value="toggle(groupKey(g.id))"
               ><template #label
                 ><span
-                  >{{ g.name }} <span class="said">{{ g.of }}, {{ count(g.learners, 'learner') }}</span></span
+                  >{{ g.name }}
+                  <span class="said">{{ g.of }}, {{ count(g.learnerIds.length, 'learner') }}</span></span
                 ></template
               ></UCheckbox
             >

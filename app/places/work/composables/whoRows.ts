@@ -5,6 +5,7 @@ import type { Preview, Recipients } from '#shared/contracts/work'
 import { count } from '~/shared/words/numbers'
 import { limitsOf } from '../draft'
 import type { DraftInWork } from '../draft'
+import { nameOfGroup } from '../picking'
 import { targetRows } from '../targetRows'
 import { windowOfTargets } from '../whoGetsWhat'
 
@@ -28,9 +29,7 @@ export function useWhoRows(
           .find((l) => l.id === t.learnerId)?.name ?? 'a learner'
       )
     const group = of.recipients().groups.find((g) => g.id === t.groupId)
-    return group
-      ? `${group.name}, ${of.recipients().classes.find((c) => c.id === group.classId)?.name ?? ''}`
-      : 'a group'
+    return group ? nameOfGroup(group, of.recipients().classes) : 'a group'
   }
   /** Recipients are the asker's own classes, with their groups and learners. */
   function isOwn(t: Target): boolean {

@@ -6,7 +6,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../../draft'
-import { asGroup, namedByClass } from '../../picking'
+import { asGroup, namedLearners, namesOf } from '../../picking'
 
 /** Learners who were ticked one by one can become a group with a name, and be chosen as that the next time. */
 const props = defineProps<{ recipients: Recipients }>()
@@ -15,29 +15,32 @@ const draft = defineModel<DraftInWork>({ required: true })
 const tell = useTell()
 const name = ref('')
 const busy = ref(false)
-const first = computed(() => namedByClass(draft.value, props.recipients.classes)[0] ?? null)
+const named = computed(() => namedLearners(draft.value, props.recipients.classes))
+const of = computed(() => namesOf(named.value?.classIds ?? [], props.recipients.classes))
 async function make(): Promise<void> {
-  const of = first.value
+  const learners = named.value?.learners ?? []
+  const [classId, ...alsoIn] = named.value?.classIds ?? []
   const called = name.value.trim()
-  if (!of || called === '') return
+  if (!classId || called === '') return
+  const saidOf = of.value
   busy.value = true
   const reply = await call(SaveGroup, {
-    params: { classId: of.classId },
-    body: { groupId: null, name: called, learnerIds: [...of.learners], rule: null },
+    params: { classId },
+    body: { groupId: null, alsoIn, name: called, learnerIds: [...learners], rule: null },
   })
   busy.value = false
   if (!reply.ok) return tell.refused(reply.error)
-  draft.value = asGroup(draft.value, reply.value.groupId, of.learners)
+  draft.value = asGroup(draft.value, reply.value.groupId, learners)
   name.value = ''
-  tell.done(`“${called}” is a group of ${of.className}`)
+  tell.done(`“${called}” is a group of ${saidOf}`)
   emit('made')
 }
 </script>
 
 <template>
-  <form v-if="first" class="flex flex-wrap gap-2 items-end" data-hook="make-group" @submit.prevent="make">
+  <form v-if="named" class="flex flex-wrap gap-2 items-end" data-hook="make-group" @submit.prevent="make">
     <UFormField
-      :label="`Make a group of these ${count(first.learners.length, 'learner')} of ${first.className}`"
+      :label="`Make a group of these ${count(named.learners.length, 'learner')} of ${of}`"
       class="flex-1"
       ><UInput v-model="name" name="group-name" maxlength="40" placeholder="Its name"
     /></UFormField>

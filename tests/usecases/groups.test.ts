@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import { mustBeOk } from '#core/base'
+import type { ClassId, UserId } from '#core/base'
+import { enrol, groupsOf, learnerWorkOf } from '#db/repositories'
+import { showClass } from '#usecases/teaching/classes'
+import { keepGroup } from '#usecases/teaching/keepGroup'
+import { removeLearner } from '#usecases/teaching/removeLearner'
+import { listRecipients } from '#usecases/work/listRecipients'
+import { aSchool, publish } from '../support/world'
+
+describe('a group over several classes', () => {
+  it('shows in each class its own learners; work goes to all of them', async () => {
+    const school = await aSchool()
+    const { deps, teacher, a, b, ann, cleo } = school
+    const of = { classId: a.classId, groupId: null, name: 'Owls', rule: null }
+    const learnerIds = [ann.userId, cleo.userId]
+    expect((await keepGroup(deps, teacher, { ...of, learnerIds })).error?.code).toBe('audience/not-in-class')
+    const alsoIn = [b.classId]
+    const { groupId } = mustBeOk(await keepGroup(deps, teacher, { ...of, alsoIn, learnerIds }), 'group')
+    const shown = async (classId: ClassId) => {
+      const page = mustBeOk(await showClass(deps, teacher, classId), 'class')
+      return [page.groups, page.learners.filter((l) => l.groupIds.includes(groupId)).map((l) => l.id)]
+    }
+    const group = { id: groupId, classIds: [a.classId, b.classId], learners: 2 }
+    expect(await shown(a.classId)).toMatchObject([[group], [ann.userId]])
+    expect(await shown(b.classId)).toMatchObject([[group], [cleo.userId]])
+    const { groups } = mustBeOk(await listRecipients(deps, teacher), 'recipients')
+    expect(groups).toMatchObject([{ id: groupId, classIds: [a.classId, b.classId] }])
+    expect(new Set(groups[0]?.learnerIds)).toEqual(new Set(learnerIds))
+
+    const targets = [{ target: { kind: 'group' as const, groupId }, overrides: {} }]
+    const assignmentId = await publish(school, { targets })
+    const has = async () =>
+      Object.fromEntries(
+        (await learnerWorkOf(deps.store.read, [assignmentId])).map((w) => [w.learnerId, w.classId]),
+      )
+    expect(await has()).toEqual({ [ann.userId]: a.classId, [cleo.userId]: b.classId })
+
+    const colleague = { ...teacher, userId: ann.userId }
+    expect((await keepGroup(deps, colleague, { ...of, groupId, alsoIn: [], learnerIds: null })).ok).toBe(
+      false,
+    )
+    // changed from its second class it stays where it was made; without the second, who is there leaves it
+    const from = { ...of, classId: b.classId, groupId, learnerIds: null }
+    mustBeOk(await keepGroup(deps, teacher, { ...from, alsoIn: [] }), 'group')
+    expect(await shown(b.classId)).toMatchObject([[group], [cleo.userId]])
+    mustBeOk(await keepGroup(deps, teacher, { ...of, groupId, learnerIds: null }), 'group')
+    expect(await shown(b.classId)).toEqual([[], []])
+    expect(await has()).toEqual({ [ann.userId]: a.classId })
+  })
+
+  it('keeps who is still in one of its classes', async () => {
+    const { deps, teacher, a, b, ann, cleo } = await aSchool()
+    await deps.store.write((tx) => enrol(tx, b.classId, [ann.userId], deps.clock.now()))
+    const of = { classId: a.classId, groupId: null, name: 'Owls', rule: null, alsoIn: [b.classId] }
+    const made = await keepGroup(deps, teacher, { ...of, learnerIds: [ann.userId, cleo.userId] })
+    const { groupId } = mustBeOk(made, 'group')
+    const leave = async (classId: ClassId, learnerId: UserId) =>
+      mustBeOk(await removeLearner(deps, teacher, { classId, learnerId }), 'leave')
+    const members = async () =>
+      (await groupsOf(deps.store.read, [b.classId])).find((g) => g.id === groupId)?.learnerIds
+    await leave(a.classId, ann.userId)
+    expect(new Set(await members())).toEqual(new Set([ann.userId, cleo.userId]))
+    await leave(b.classId, ann.userId)
+    expect(await members()).toEqual([cleo.userId])
+  })
+})
