@@ -52,7 +52,7 @@ function waitingIn(assignment: Assignment, goesTo: readonly ClassId[]): readonly
 
 /** In which classes a target's learners are. */
 export interface WhereTargetsAre {
-  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId }>
+  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId; readonly alsoIn: readonly ClassId[] }>
   readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
 }
 
@@ -106,7 +106,7 @@ function classesOf(target: Target, { groups, learners }: WhereTargetsAre): reado
       return [target.classId]
     case 'group': {
       const group = groups.get(target.groupId)
-      return group ? [group.classId] : []
+      return group ? [group.classId, ...group.alsoIn] : []
     }
     case 'learner':
       return learners.get(target.learnerId) ?? []

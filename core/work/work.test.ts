@@ -95,7 +95,7 @@ describe('acts', () => {
 })
 
 describe('work of several classes', () => {
-  const where = { groups: new Map([[group, { classId: b }]]), learners: new Map([[ann, [a]]]) }
+  const where = { groups: new Map([[group, { classId: b, alsoIn: [] }]]), learners: new Map([[ann, [a]]]) }
   const both = {
     targets: [a, b].map((classId) => ({ target: { kind: 'class' as const, classId }, overrides: {} })),
   }
@@ -145,7 +145,7 @@ describe('checkDraft', () => {
       [a, { isMine: true }],
       [b, { isMine: false }],
     ]),
-    groups: new Map([[group, { classId: b }]]),
+    groups: new Map([[group, { classId: b, alsoIn: [] }]]),
     learners: new Map([
       [ann, [a]],
       [bo, [b]],

@@ -1,7 +1,17 @@
 import type { EndedBy, TryInShort } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { groupBy } from '#core/base'
-import type { AssignmentId, AttemptId, ClassId, Instant, PieceId, SeriesId, UserId } from '#core/base'
+import type {
+  AssignmentId,
+  AttemptId,
+  ClassId,
+  Instant,
+  PieceId,
+  ResourceId,
+  SeriesId,
+  UserId,
+} from '#core/base'
+import type { ParallelTask } from '#core/versions'
 import { rulesOf } from '#core/work'
 import type { Assignment, OwnRules, WorkPiece } from '#core/work'
 import { toOwnRules } from '../rows/workRows'
@@ -69,7 +79,7 @@ export async function screenFor(
 
 const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a.settled, w.piece_id, w.class_id,
     c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-    w.rules, s.id, s.body ->> 'title'))
+    w.rules, s.id, s.body ->> 'title', w.version ->> '$.instead.resourceId', w.version ->> '$.instead.revision'))
   from learner_work w
     join assignments a on a.id = w.assignment_id and a.state = 'published'
     join classes c on c.id = w.class_id
@@ -115,6 +125,8 @@ type ListedRow = readonly [
   rules: string | null,
   seriesId: SeriesId | null,
   seriesTitle: string | null,
+  insteadId: ResourceId | null,
+  insteadRevision: number | null,
 ]
 type TryRow = readonly [
   id: AttemptId,
@@ -148,6 +160,8 @@ interface Listed {
   readonly terms: LearnerTerms
   readonly rules: Partial<OwnRules>
   readonly series: { readonly id: SeriesId; readonly title: string } | null
+  /** The task that they have in place of the piece. */
+  readonly instead: ParallelTask | null
 }
 
 // by place: taking rows apart is half of what reading them costs
@@ -170,6 +184,7 @@ function toListed(row: ListedRow): Listed {
     },
     rules: toOwnRules(row[13]),
     series: row[14] === null ? null : { id: row[14], title: row[15] ?? '' },
+    instead: row[16] === null ? null : { resourceId: row[16], revision: row[17] ?? 1 },
   }
 }
 
@@ -207,10 +222,10 @@ async function piecesOf(tx: Connection, rows: readonly Listed[]): Promise<readon
   })
   const forms = await formsInShort(
     tx,
-    given.map((g) => g.piece),
+    given.map((g) => g.row.instead ?? g.piece),
   )
   return given.flatMap((of) => {
-    const form = forms.get(formName(of.piece))
+    const form = forms.get(formName(of.row.instead ?? of.piece))
     return form ? listedPiece(of, form) : []
   })
 }
@@ -228,7 +243,8 @@ function listedPiece({ work, piece, row }: PieceWithRow, form: FormInShort) {
     pieceId: piece.id,
     settled: row.settled,
     resourceId: piece.resourceId,
-    title: work.title,
+    // who has another task sees its name, here too
+    title: row.instead && work.pieces.length === 1 ? form.title : work.title,
     pieceTitle: form.title,
     note: work.note,
     publishedAt: work.publishedAt,

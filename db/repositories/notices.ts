@@ -47,6 +47,11 @@ const dueAt = sql<
 >`(select coalesce(min(case when w.due_at > ${notices.fromAt} then w.due_at end),
   max(w.due_at)) from learner_work w
   where w.assignment_id = ${notices.assignmentId} and w.learner_id = ${notices.learnerId})`
+/** The work's name; who has another task in its place knows it by that task's. */
+const title = sql<string>`coalesce((select min(r.title) from learner_work w
+    left join resources r on r.id = w.version ->> '$.instead.resourceId'
+  where w.assignment_id = ${notices.assignmentId} and w.learner_id = ${notices.learnerId}
+  having count(*) = 1), ${assignments.title})`
 /** Told of is only what somebody has; that it was taken back, when they have it no longer. */
 function isTrue(now: Instant) {
   const stands = sql`(${assignments.state} = 'published' and exists (select 1 from learner_work w
@@ -60,7 +65,7 @@ const ofNotice = {
   assignmentId: notices.assignmentId,
   kind: notices.kind,
   fromAt: notices.fromAt,
-  title: assignments.title,
+  title,
   dueAt,
 }
 

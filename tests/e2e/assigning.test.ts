@@ -50,7 +50,7 @@ async function aGroupAndAnException(p: Person): Promise<void> {
   await p.sees('Emeka')
   await p.isAccessible()
   await p.page.locator('[data-hook="recipients"] [role="checkbox"]').click()
-  await p.sees('84 learners chosen, 1 learner excepted')
+  await p.sees('84 learners chosen, 1 learner left out')
   await p.click('picker-done')
   await p.page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
   await p.seesIn('[data-hook="excepted"]', 'Emeka')

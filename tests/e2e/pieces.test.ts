@@ -119,7 +119,7 @@ describe('a piece that was changed after it was given out', () => {
 })
 
 describe('one learner', () => {
-  it('is given a try and more time from the grid, is excused, and all of it is undone', async () => {
+  it('is given a try and more time from the grid, is left out, and all of it is undone', async () => {
     const teacher = await demoPerson(server, 'imani', '/evidence')
     await teacher.sees('Handed in')
     await pressCell(teacher, 'Aroha Ibarra', 3)
@@ -135,8 +135,8 @@ describe('one learner', () => {
     await teacher.click('give-time')
     await teacher.sees('2 learners: time through Fri 30 Oct')
     await teacher.click('excuse')
-    await teacher.sees('2 learners: excused')
-    await teacher.seesIn('[data-hook="chosen-cells"]', 'Excused from it')
+    await teacher.sees('2 learners: left out')
+    await teacher.seesIn('[data-hook="chosen-cells"]', 'Left out of it')
     for (let i = 0; i < 3; i++) {
       const before = await teacher.text('[data-hook="steps"]')
       await teacher.click('undo')

@@ -10,12 +10,14 @@ import { draftScore } from '#usecases/evidence/draftScore'
 import { releaseScores } from '#usecases/evidence/releaseScores'
 import { listToScore } from '#usecases/evidence/toScore'
 import { showMyPiece } from '#usecases/learning/myPiece'
+import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { changePiece } from '#usecases/library/changePiece'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside } from '#usecases/library/shelf'
 import { copyPiece, dropPiece } from '#usecases/library/ownPieces'
 import { dropLayer, keepLayer, showVersions } from '#usecases/library/versions'
+import { listMyNotices } from '#usecases/notices/myNotices'
 import { setTrailSettings, showTrailSettings } from '#usecases/teaching/trailSettings'
 import { assign } from '#usecases/work/assign'
 import { previewWork } from '#usecases/work/previewWork'
@@ -251,6 +253,13 @@ describe('in one work only', () => {
     ])
     const work = mustBeOk(await assign(deps, teacher, { draft, publish: true }), 'assign').assignmentId
     expect((await seenBy(ann, work)).support?.steps).toEqual(['Read'])
+    const cards = async (of: typeof ben) =>
+      (await listMyWork(deps, of)).value.work.map((c) => [c.title, c.pieces[0]?.title])
+    expect(await cards(ben)).toEqual([['Piece sho101', 'Piece sho101']])
+    expect((await cards(ann))[0]).toEqual([draft.title, 'Piece ess101'])
+    const news = async (of: typeof ben) =>
+      mustBeOk(await listMyNotices(deps, of), 'news').notices.map((n) => n.title)
+    expect([await news(ben), await news(ann)]).toEqual([['Piece sho101'], [draft.title]])
     const open = mustBeOk(await startTry(deps, ben, only(work)), 'start')
     const saves = [
       aChange('1', { kind: 'single', choice: 'b' }),

@@ -15,7 +15,7 @@ const WORDS: Record<Cell['state'], string> = {
 export function textOf(c: Cell | undefined, of: GridColumn): string {
   if (!c) return ''
   if (c.ratio !== null) return percent(c.ratio)
-  if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'excused'
+  if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'left out'
   if (!of.isRead || c.state !== 'handed-in') return WORDS[c.state]
   return of.takesFiles ? 'done' : 'read'
 }

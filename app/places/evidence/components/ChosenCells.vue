@@ -79,14 +79,14 @@ async function giveTime(): Promise<void> {
   >
     <p v-if="areAllWithout && !areAllExcused">Does not have this work.</p>
     <template v-else-if="areAllExcused">
-      <p>Excused from it.</p>
+      <p>Left out of it.</p>
       <UButton
         class="justify-self-start"
         variant="outline"
         :loading="busy"
         data-hook="not-excused"
-        @click="give({ kind: 'not-excused' }, 'no longer excused')"
-        >No longer excuse</UButton
+        @click="give({ kind: 'not-excused' }, 'have it again')"
+        >Give it again</UButton
       >
     </template>
     <template v-else>
@@ -124,12 +124,12 @@ async function giveTime(): Promise<void> {
         variant="outline"
         :loading="busy"
         data-hook="excuse"
-        @click="give({ kind: 'excused' }, 'excused')"
-        >Excuse</UButton
+        @click="give({ kind: 'excused' }, 'left out')"
+        >Leave out</UButton
       >
       <p class="said">
-        Excused learners keep what they have done. Everything here can be undone. Ctrl and click, or Ctrl and
-        Enter, takes in further learners of this column.
+        Who is left out keeps what they have done, and it counts nowhere. Everything here can be undone. Ctrl
+        and click, or Ctrl and Enter, takes in further learners of this column.
       </p>
     </template>
     <UButton

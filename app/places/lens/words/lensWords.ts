@@ -38,7 +38,7 @@ export function sayNotThere(why: NotThere, zone: string): string {
     case 'class-waits':
       return 'The teacher of this class has not given it yet, or has taken it back.'
     case 'excepted':
-      return 'This learner is excepted, or excused.'
+      return 'This learner is left out of it.'
     case 'queued':
       return 'It waits: they have as much of its category open as their class lets them. It comes when they hand in.'
     case 'joined-later':

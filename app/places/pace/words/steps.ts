@@ -65,7 +65,7 @@ const WORK_WORDS: Record<WorkAct, string> = {
   published: 'published',
   withdrawn: 'withdrawn',
   'given-more': 'more given in',
-  excused: 'excused from',
+  excused: 'left out of, or taken in again',
   shifted: 'moved',
 }
 

@@ -26,7 +26,7 @@ function takeIn(id: UserId): void {
       color="neutral"
       variant="outline"
       trailing-icon="i-lucide-x"
-      :aria-label="`${l.name}, excepted: take in again`"
+      :aria-label="`${l.name}, left out: take in again`"
       @click="takeIn(l.id)"
       >{{ l.name }}</UButton
     >

@@ -190,7 +190,7 @@ const groupKey = (id: GroupId) => `group ${id}`
       >
       <span class="said" role="status"
         >{{ count(chosen, 'learner') }} chosen<template v-if="draft.exceptIds.length"
-          >, {{ count(draft.exceptIds.length, 'learner') }} excepted</template
+          >, {{ count(draft.exceptIds.length, 'learner') }} left out</template
         ></span
       >
     </template>

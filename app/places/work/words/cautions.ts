@@ -65,7 +65,7 @@ export function sayCaution(c: Caution, { className, piece, lesson }: CautionName
     case 'left-out':
       return (
         `${of}: ${count(c.learnerIds.length, 'learner of the class does', 'learners of the class do')} not have it, ` +
-        'and nobody excepted them.'
+        'and nobody left them out.'
       )
     case 'blocks-test':
       return `${of}: “${c.title}” is open meanwhile, and could not be begun before this is finished.`

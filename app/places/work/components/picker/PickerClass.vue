@@ -73,7 +73,7 @@ function saidOf(id: string): string {
           @update:model-value="set(l, $event === true)"
           ><template #label
             ><span
-              >{{ l.name }}<span v-if="draft.exceptIds.includes(l.id)" class="said"> excepted</span></span
+              >{{ l.name }}<span v-if="draft.exceptIds.includes(l.id)" class="said"> left out</span></span
             ></template
           ></UCheckbox
         ><span class="said">{{ saidOf(l.id) }}</span>
