@@ -54,7 +54,10 @@ export function learnerCards(
   return withBlocks(cards)
 }
 
-/** Cards in the order in which they are done: what comes first first, then what is due, or opens, soonest. */
+/**
+ * Cards in the order in which they are done: what comes first first, then what is due, or opens, soonest; what is only
+ * recommended behind all that is asked for.
+ */
 export function byTurn(cards: readonly LearnerCard[]): readonly LearnerCard[] {
   return [...cards].sort(sooner)
 }
@@ -62,6 +65,8 @@ export function byTurn(cards: readonly LearnerCard[]): readonly LearnerCard[] {
 function sooner(a: LearnerCard, b: LearnerCard): number {
   const isAhead = (c: LearnerCard) => c.isFirst && c.place === 'now'
   if (isAhead(a) !== isAhead(b)) return isAhead(a) ? -1 : 1
+  const isOffered = (c: LearnerCard) => c.about.isRecommended
+  if (isOffered(a) !== isOffered(b)) return isOffered(a) ? 1 : -1
   const atOf = (c: LearnerCard) => c.dueAt ?? c.opensAt ?? Infinity
   if (atOf(a) !== atOf(b)) return atOf(a) - atOf(b)
   // the same order at every look

@@ -14,7 +14,7 @@ export function grid(input: GridInput, now: Instant): Cell[] {
   const triesOf = groupBy(input.attempts, (t) => nameOf(t, t.learnerId))
   return input.learnerIds.flatMap((learnerId) =>
     input.works.map((work): Cell => {
-      const { assignmentId, pieceId, kept } = work
+      const { assignmentId, pieceId, kept, isRecommended = false } = work
       const key = nameOf(work, learnerId)
       const tries = triesOf.get(key) ?? []
       const terms = termsOf.get(key)
@@ -24,14 +24,14 @@ export function grid(input: GridInput, now: Instant): Cell[] {
         assignmentId,
         pieceId,
         learnerId,
-        state: stateOf(tries, terms, now),
+        state: stateOf(tries, terms, { now, isRecommended }),
         ratio,
         passPercent,
         passing: passingOf(ratio, { passPercent }),
         attempts: tries.length,
         toScore: sumOf(tries, (t) => waitingIn(t).filter((s) => !isDrafted(t, s)).length),
         toRelease: sumOf(tries, (t) => waitingIn(t).filter((s) => isDrafted(t, s)).length),
-        late: isLate(tries, kept, terms?.dueAt ?? null),
+        late: !isRecommended && isLate(tries, kept, terms?.dueAt ?? null),
         isParallel: terms?.isParallel ?? false,
       }
     }),
@@ -51,13 +51,17 @@ function nameOf(of: NamedPiece, learnerId: UserId): string {
   return `${pieceName(of)} ${learnerId}`
 }
 
-function stateOf(tries: readonly Attempt[], terms: GridTerms | undefined, now: Instant): CellState {
+function stateOf(
+  tries: readonly Attempt[],
+  terms: GridTerms | undefined,
+  { now, isRecommended }: { readonly now: Instant; readonly isRecommended: boolean },
+): CellState {
   if (tries.some((t) => t.submittedAt === null)) return 'in-progress'
   if (tries.length > 0) return 'handed-in'
   if (!terms) return 'not-for-them'
   if (terms.opensAt !== null && now < terms.opensAt) return 'not-open'
   const over = terms.dueAt ?? terms.closesAt
-  return over !== null && now >= over ? 'missing' : 'to-do'
+  return !isRecommended && over !== null && now >= over ? 'missing' : 'to-do'
 }
 
 function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): boolean {

@@ -5,6 +5,8 @@ import type { Attempt, ItemScore, Kept, NamedPiece, Passing } from '../attempts'
 export interface GridWork extends NamedPiece {
   readonly kept: Kept
   readonly passPercent: number | null
+  /** It is only recommended: nobody is missing or late. */
+  readonly isRecommended?: boolean
 }
 
 /** A learner's own moments for one piece; absent when the work does not reach them. */

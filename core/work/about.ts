@@ -12,6 +12,8 @@ export interface About {
   readonly heading: string
   /** In which part of the grade it counts; for teachers. */
   readonly category: string
+  /** Offered, not asked for: nobody is missing or late, it is in no grade and no load, and nothing waits for it. */
+  readonly isRecommended: boolean
 }
 
 export const NO_ABOUT: About = {
@@ -21,6 +23,7 @@ export const NO_ABOUT: About = {
   link: '',
   heading: '',
   category: '',
+  isRecommended: false,
 }
 
 /** Whether an address may be shown to learners: https only, and nobody's name or password in it. */
@@ -32,6 +35,6 @@ export function isMeetingLink(text: string): boolean {
 
 /** What learners may know of it: all but what is for teachers. */
 export function aboutForLearners(about: About): Omit<About, 'category'> {
-  const { objective, outcomes, instructions, link, heading } = about
-  return { objective, outcomes, instructions, link, heading }
+  const { category: _, ...forAll } = about
+  return forAll
 }

@@ -4,7 +4,7 @@ import { at, ids } from '../../tests/support/made'
 import { asId } from '../base'
 import type { PieceId } from '../base'
 import { NO_ABOUT } from './about'
-import { withBlocks } from './blocking'
+import { firstInWay, withBlocks } from './blocking'
 import { togetherOf } from './together'
 import type { LearnerCard, LearnerPiece } from './together'
 
@@ -74,6 +74,15 @@ describe('first things first', () => {
     const other = card('other', [piece('p1')])
     for (const part of [done, { place: 'done' }, { place: 'next' }] as const)
       expect(blockers([card('first', [piece('p1', part)], { isFirst: true }), other])[1]).toEqual([null])
+  })
+
+  it('is said to what waits for it, such as practice; what is only recommended comes before nothing', () => {
+    const [a, b] = [ids.class('a'), ids.class('b')]
+    expect([firstInWay([first], a), firstInWay([first], b)]).toEqual(['Work first', null])
+    expect(firstInWay([card('first', [piece('p1', done)], { isFirst: true })], a)).toBeNull()
+    const offered = { ...first, about: { ...NO_ABOUT, isRecommended: true } }
+    expect(firstInWay([offered], a)).toBeNull()
+    expect(blockers([offered, card('other', [piece('p1')])])[1]).toEqual([null])
   })
 
   it('asks for the pass mark while another try could reach it', () => {

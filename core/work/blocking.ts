@@ -1,3 +1,4 @@
+import type { ClassId } from '../base'
 import { togetherOf } from './together'
 import type { Blocker, LearnerCard, LearnerPiece } from './together'
 
@@ -7,7 +8,7 @@ import type { Blocker, LearnerCard, LearnerPiece } from './together'
  * those before it. What has begun goes on, and what can no longer be done keeps nothing waiting.
  */
 export function withBlocks(cards: readonly LearnerCard[]): LearnerCard[] {
-  const firsts = cards.filter((c) => c.isFirst && c.pieces.some(isAhead))
+  const firsts = cards.filter(comesFirst)
   return cards.map((card) => {
     const first = card.isFirst ? undefined : firsts.find((f) => f.classId === card.classId)
     // most cards wait for nothing, and lists are worked out with every look
@@ -22,6 +23,16 @@ export function withBlocks(cards: readonly LearnerCard[]): LearnerCard[] {
     })
     return { ...card, pieces, ...togetherOf(pieces) }
   })
+}
+
+/** The title of what comes first in a class and is not finished; null: nothing does. */
+export function firstInWay(cards: readonly LearnerCard[], classId: ClassId): string | null {
+  const isInWay = (c: LearnerCard) => c.classId === classId && comesFirst(c)
+  return cards.find(isInWay)?.title ?? null
+}
+
+function comesFirst(card: LearnerCard): boolean {
+  return card.isFirst && !card.about.isRecommended && card.pieces.some(isAhead)
 }
 
 /** Open for its learner, and not finished. */

@@ -2,7 +2,7 @@
 export { aboutForLearners, NO_ABOUT } from './about'
 export type { About } from './about'
 export { changed } from './acts'
-export { withBlocks } from './blocking'
+export { firstInWay, withBlocks } from './blocking'
 export {
   MOST_AT_ONCE,
   MOST_IN_STEP,

@@ -24,7 +24,7 @@ const grounds = new Map<ClassId, ShiftGround>([
   [ids.class('B'), B],
 ])
 const where = {
-  groups: new Map([[asId<GroupId>('g'), { classId: ids.class('B') }]]),
+  groups: new Map([[asId<GroupId>('g'), { classId: ids.class('B'), alsoIn: [] }]]),
   learners: new Map([[ids.user('l'), [ids.class('B')]]]),
 }
 const toClass = (id: string, due?: Moment): AssignmentTarget => ({

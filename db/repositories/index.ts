@@ -161,21 +161,18 @@ export type { FileRecord, HandedFile } from './files'
 export {
   addImport,
   addPointer,
-  addPractice,
-  addRoute,
   classShelfOf,
-  closeRoute,
   dropPointer,
   importsOf,
   markTakenBack,
-  openRoutes,
   pointersFrom,
-  practisedBy,
   saveClassShelf,
   saveTray,
   trayOf,
 } from './shelf'
-export type { GuidePointer, PracticeRoute, Practised, ShelfImport } from './shelf'
+export type { GuidePointer, ShelfImport } from './shelf'
+export { addPractice, closeRoute, openRoutes, practisedBy, saveRoute } from './practice'
+export type { PracticeRoute, Practised } from './practice'
 export {
   dropLayer,
   layersOf,

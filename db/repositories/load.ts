@@ -19,8 +19,9 @@ export interface PieceToDo {
 }
 
 /**
- * Published work of learners, of all classes and teachers, that can be done between two moments; excused learners have
- * none. Work without an end is left out: nobody can say on which day it weighs.
+ * Published work of learners, of all classes and teachers, that can be done between two moments; who is left out has
+ * none, and what is only recommended weighs nothing. Work without an end is left out: nobody can say on which day it
+ * weighs.
  */
 export async function piecesToDo(
   tx: Connection,
@@ -42,6 +43,7 @@ export async function piecesToDo(
           and (w.assignment_id, w.learner_id) not in (select assignment_id, learner_id from assignment_exceptions)
         group by 1, 2, 3, 4, 5) w
       join assignments a on a.id = w.assignmentId and a.state = 'published'
+        and not coalesce(a.body ->> '$.about.isRecommended', 0)
       join classes c on c.id = w.classId
       join assignment_pieces p on p.assignment_id = w.assignmentId and p.id = w.pieceId
       join resources r on r.id = p.resource_id

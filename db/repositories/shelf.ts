@@ -3,14 +3,7 @@ import type { BookId, ClassId, Instant, ResourceId, SchoolId, UserId } from '#co
 import { EMPTY_TRAY } from '#core/library'
 import type { ClassShelf, Tray } from '#core/library'
 import { classShelfBody, shelfImportBody, trayBody } from '../rows/bodies'
-import {
-  classShelves,
-  guidePointers,
-  practiceDone,
-  practiceRoutes,
-  shelfImports,
-  trays,
-} from '../schema/shelf'
+import { classShelves, guidePointers, shelfImports, trays } from '../schema/shelf'
 import type { Connection } from './store'
 
 /** What somebody has in their tray. */
@@ -38,75 +31,6 @@ export async function saveClassShelf(tx: Connection, classId: ClassId, shelf: Cl
     .insert(classShelves)
     .values({ classId, body })
     .onConflictDoUpdate({ target: classShelves.classId, set: { body } })
-}
-
-/** A textbook opened to a class as practice. */
-export interface PracticeRoute {
-  readonly id: string
-  readonly classId: ClassId
-  readonly bookId: BookId
-  readonly openedBy: UserId
-  readonly openedAt: Instant
-  readonly closedAt: Instant | null
-}
-
-/** Routes that are open to classes, first opened first. */
-export async function openRoutes(
-  tx: Connection,
-  classIds: readonly ClassId[],
-): Promise<readonly PracticeRoute[]> {
-  if (classIds.length === 0) return []
-  return tx
-    .select()
-    .from(practiceRoutes)
-    .where(and(inArray(practiceRoutes.classId, [...classIds]), isNull(practiceRoutes.closedAt)))
-    .orderBy(asc(practiceRoutes.openedAt), asc(practiceRoutes.id))
-}
-
-/** Opens a route. */
-export async function addRoute(tx: Connection, route: PracticeRoute): Promise<void> {
-  await tx.insert(practiceRoutes).values(route)
-}
-
-/** Closes a route; what was practised is kept. */
-export async function closeRoute(tx: Connection, id: string, at: Instant): Promise<void> {
-  await tx.update(practiceRoutes).set({ closedAt: at }).where(eq(practiceRoutes.id, id))
-}
-
-/** What somebody last did at a piece of a route; `ratio` null: only read. */
-export interface Practised {
-  readonly resourceId: ResourceId
-  readonly times: number
-  readonly ratio: number | null
-  readonly doneAt: Instant
-}
-
-/** What learners have practised. */
-export async function practisedBy(tx: Connection, learnerId: UserId): Promise<readonly Practised[]> {
-  return tx.select().from(practiceDone).where(eq(practiceDone.learnerId, learnerId))
-}
-
-/** Writes down that somebody practised a piece once more. */
-export async function addPractice(
-  tx: Connection,
-  of: {
-    readonly learnerId: UserId
-    readonly resourceId: ResourceId
-    readonly ratio: number | null
-    readonly doneAt: Instant
-  },
-): Promise<number> {
-  const known = (await practisedBy(tx, of.learnerId)).find((p) => p.resourceId === of.resourceId)
-  const times = (known?.times ?? 0) + 1
-  const { ratio, doneAt } = of
-  await tx
-    .insert(practiceDone)
-    .values({ ...of, times })
-    .onConflictDoUpdate({
-      target: [practiceDone.learnerId, practiceDone.resourceId],
-      set: { times, ratio, doneAt },
-    })
-  return times
 }
 
 /** "If weak here, give that". */

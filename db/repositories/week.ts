@@ -11,7 +11,7 @@ export interface LateIn {
   readonly learners: number
 }
 
-/** Work that is past its due date, still open, and not handed in by some; who is excused does not count. */
+/** Work that is past its due date, still open, and not handed in by some, but for what is only recommended. */
 export async function lateIn(
   tx: Connection,
   classIds: readonly ClassId[],
@@ -22,6 +22,7 @@ export async function lateIn(
     select w.class_id as classId, w.assignment_id as assignmentId, a.title, count(distinct w.learner_id) as learners
     from learner_work w join assignments a on a.id = w.assignment_id and a.state = 'published'
     where w.class_id in ${[...classIds]} and w.due_at <= ${now} and w.closes_at > ${now}
+      and not coalesce(a.body ->> '$.about.isRecommended', 0)
       and not exists (select 1 from attempts t where t.assignment_id = w.assignment_id
         and t.learner_id = w.learner_id and t.piece_id = w.piece_id and t.submitted_at is not null)
       and not exists (select 1 from assignment_exceptions x where x.assignment_id = w.assignment_id

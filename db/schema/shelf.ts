@@ -66,6 +66,10 @@ export const practiceRoutes = sqliteTable(
     openedAt: integer().$type<Instant>().notNull(),
     /** Null while it is open. */
     closedAt: integer().$type<Instant>(),
+    /** A list of learners to whom alone it is open; null: to the whole class. */
+    learnerIds: text(),
+    /** Whether it waits for what comes first in the class. */
+    waits: integer({ mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('practice_routes_by_class').on(t.classId)],
 )
@@ -86,6 +90,8 @@ export const practiceDone = sqliteTable(
     /** The share of points of the last time; null: only read. */
     ratio: real(),
     doneAt: integer().$type<Instant>().notNull(),
+    /** Items that were not wholly right the last time, a list of their ids. */
+    missed: text().notNull().default('[]'),
   },
   (t) => [primaryKey({ columns: [t.learnerId, t.resourceId] })],
 )

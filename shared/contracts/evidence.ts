@@ -3,6 +3,7 @@ import type { ByCategory, Category } from '#core/filing'
 import type {
   AssignmentId,
   AttemptId,
+  BookId,
   ClassId,
   CommentId,
   Instant,
@@ -18,6 +19,7 @@ import { contract, id, prose } from './define'
 export interface GridColumn {
   readonly assignmentId: AssignmentId
   readonly pieceId: PieceId
+  readonly resourceId: ResourceId
   /** Of an assignment with several pieces; else null. */
   readonly pieceTitle: string | null
   /** Done by the learner's word: without a score. */
@@ -27,6 +29,8 @@ export interface GridColumn {
   /** Learners of the class who need not do it. */
   readonly excusedIds: readonly UserId[]
   readonly title: string
+  /** Offered, not asked for. */
+  readonly isRecommended: boolean
   /** In which part of the grade it counts; empty: none is named. */
   readonly category: string
   readonly passPercent: number | null
@@ -49,6 +53,45 @@ export interface ClassGrid {
   readonly wholes: readonly (ByCategory & { readonly learnerId: UserId })[]
   readonly now: Instant
 }
+/** What a class practised of its own choice, apart from all grades. */
+export interface ClassPractice {
+  readonly className: string
+  readonly learners: readonly { readonly id: UserId; readonly name: string }[]
+  readonly books: readonly PractisedBook[]
+}
+/** A textbook that is open as practice, or was and was used. */
+export interface PractisedBook {
+  readonly id: BookId
+  readonly title: string
+  /** How it is open now; null: it is closed. */
+  readonly open: { readonly learnerIds: readonly UserId[] | null; readonly waits: boolean } | null
+  readonly lessons: readonly {
+    readonly number: string
+    readonly title: string
+    readonly pieces: readonly PractisedPiece[]
+  }[]
+}
+export interface PractisedPiece {
+  readonly id: ResourceId
+  readonly title: string
+  readonly times: number
+  /** Mean share of points of the last times. */
+  readonly mean: number | null
+  readonly learners: readonly {
+    readonly id: UserId
+    readonly name: string
+    readonly times: number
+    readonly ratio: number | null
+  }[]
+  /** Questions that went wrong most often the last time. */
+  readonly missed: readonly { readonly number: number; readonly stem: string; readonly learners: number }[]
+}
+export const ShowClassPractice = contract<ClassPractice>()({
+  for: 'teacher',
+  method: 'GET',
+  path: '/api/classes/:classId/practised',
+  params: z.strictObject({ classId: id<ClassId>() }),
+})
 export const ShowGrid = contract<ClassGrid>()({
   for: 'teacher',
   method: 'GET',

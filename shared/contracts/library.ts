@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { BookId, ClassId, Instant, PlanId, ResourceId } from '#core/base'
+import type { BookId, ClassId, Instant, PlanId, ResourceId, UserId } from '#core/base'
 import { MOST_IN_TRAY, RESOURCE_KINDS, RESOURCE_ROLES, SEARCH_ORDERS } from '#core/library'
 import type {
   Book,
@@ -300,5 +300,12 @@ export const SetRoute = contract<Routes>()({
   method: 'POST',
   path: '/api/classes/:classId/routes',
   params: ofClass,
-  body: z.strictObject({ bookId: id<BookId>(), isOpen: z.boolean() }),
+  body: z.strictObject({
+    bookId: id<BookId>(),
+    isOpen: z.boolean(),
+    /** To whom alone it is open; null: to the whole class. */
+    learnerIds: WIRE.list(id<UserId>(), 400).nullable().default(null),
+    /** Whether it waits for what comes first in the class. */
+    waits: z.boolean().default(false),
+  }),
 })

@@ -18,6 +18,8 @@ export interface RouteToPractise {
   readonly id: string
   readonly className: string
   readonly title: string
+  /** What has to be finished first; null: nothing. */
+  readonly waitsFor: string | null
   readonly units: readonly {
     readonly number: string
     readonly title: string

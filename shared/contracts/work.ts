@@ -195,6 +195,8 @@ export interface WorkRow extends Progress {
   readonly state: AssignmentState
   /** Null: it never was. */
   readonly publishedAt: Instant | null
+  /** Offered, not asked for. */
+  readonly isRecommended: boolean
   readonly version: number
   readonly need: Need
   /** The lesson on which it hangs first; null: it hangs on none. */

@@ -116,6 +116,7 @@ export function workShapes(m: Makers) {
     link: m.prose(500),
     heading: m.prose(60),
     category: m.prose(60),
+    isRecommended: z.boolean().default(false),
   }) satisfies z.ZodType<About>
   const itemScore = m.object({
     itemId: id<ItemId>(),

@@ -236,6 +236,7 @@ describe('whole values come back as they went in', () => {
         link: 'https://meet.example/a',
         heading: 'H',
         category: 'Checks',
+        isRecommended: true,
       },
       isFirst: true,
       inTurn: true,

@@ -116,7 +116,7 @@ export const PLACES: Record<string, readonly string[]> = {
   entry: [],
   learner: [],
   lens: ['learner', 'pace'],
-  evidence: ['pace', 'learner', 'shelf'],
+  evidence: ['pace', 'learner', 'shelf', 'work'],
   shelf: ['learner'],
   versions: ['learner', 'shelf'],
   pace: ['shelf'],

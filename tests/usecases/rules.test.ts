@@ -312,6 +312,7 @@ describe('what is said of an assignment', () => {
       link: 'https://meet.example/8a',
       heading: 'Unit 2',
       category: 'Checks of autumn',
+      isRecommended: false,
     }
     const id = await publish(school, { about })
     const { work } = await shown(school, id)

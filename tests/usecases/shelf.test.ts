@@ -11,6 +11,7 @@ import { drawCheck } from '#usecases/library/drawCheck'
 import { setPointer, showGuide } from '#usecases/library/guide'
 import type { PointsFrom } from '#usecases/library/guide'
 import { copyPiece, dropPiece, sharePiece, showDifference } from '#usecases/library/ownPieces'
+import { showClassPractice } from '#usecases/evidence/practice'
 import { setRoute } from '#usecases/library/practiceRoutes'
 import { lookInside, makePiece } from '#usecases/library/shelf'
 import { showStandard } from '#usecases/library/standards'
@@ -342,5 +343,64 @@ describe('a practice route', () => {
     expect((await checkPractice(deps, ann, { resourceId: practice, answers: [] })).error?.code).toBe(
       'access/not-found',
     )
+  })
+
+  it('opens to some learners only, and tells the teacher who practised and where it went wrong', async () => {
+    const school = await aSchool()
+    const { deps, teacher, a, ann, ben, cleo } = school
+    const practice = await bookPiece(school, 'practice-set')
+    const of = { classId: a.classId, bookId: asId<BookId>('waves'), isOpen: true }
+    const stranger = await setRoute(deps, teacher, { ...of, learnerIds: [cleo.userId] })
+    expect(stranger.error).toMatchObject({ code: 'audience/not-in-class', id: cleo.userId })
+    mustBeOk(await setRoute(deps, teacher, { ...of, learnerIds: [ann.userId] }), 'open')
+    const open = async (who: typeof ann) => (await openPractice(deps, who, practice)).error?.code ?? 'open'
+    expect([await open(ann), await open(ben)]).toEqual(['open', 'access/not-found'])
+    const itemId = single('1').id
+    const answers = [{ itemId, answer: { kind: 'single', choice: 'a' } as const }]
+    mustBeOk(await checkPractice(deps, ann, { resourceId: practice, answers }), 'check')
+    mustBeOk(await checkPractice(deps, ann, { resourceId: practice, answers }), 'check again')
+    const shown = mustBeOk(await showClassPractice(deps, teacher, a.classId), 'practised')
+    expect(shown.books).toMatchObject([
+      {
+        open: { learnerIds: [ann.userId], waits: false },
+        lessons: [
+          {
+            number: 'W1.1',
+            pieces: [
+              {
+                id: practice,
+                times: 2,
+                mean: 0,
+                learners: [{ id: ann.userId, times: 2, ratio: 0 }],
+                missed: [{ number: 1, learners: 1 }],
+              },
+            ],
+          },
+        ],
+      },
+    ])
+    mustBeOk(await setRoute(deps, teacher, { ...of, isOpen: false }), 'close')
+    expect(mustBeOk(await showClassPractice(deps, teacher, a.classId), 'kept').books[0]).toMatchObject({
+      open: null,
+      lessons: [{}],
+    })
+  })
+
+  it('waits for what comes first where the teacher says so', async () => {
+    const school = await aSchool()
+    const { deps, teacher, a, ann } = school
+    const practice = await bookPiece(school, 'practice-set')
+    const of = { classId: a.classId, bookId: asId<BookId>('waves'), isOpen: true }
+    mustBeOk(await setRoute(deps, teacher, { ...of, waits: true }), 'open')
+    const said = async () => mustBeOk(await showPractice(deps, ann), 'practice').routes[0]?.waitsFor
+    expect(await said()).toBeNull()
+    await publish(school, { title: 'The check', isFirst: true })
+    expect(await said()).toBe('The check')
+    const refused = { code: 'attempts/first-things-first', title: 'The check' }
+    expect((await openPractice(deps, ann, practice)).error).toMatchObject(refused)
+    const sent = { resourceId: practice, answers: [] }
+    expect((await checkPractice(deps, ann, sent)).error).toMatchObject(refused)
+    mustBeOk(await setRoute(deps, teacher, { ...of, waits: false }), 'open')
+    expect((await openPractice(deps, ann, practice)).ok).toBe(true)
   })
 })

@@ -90,7 +90,9 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
     })
     .sort((a, b) => (a.dueAt ?? a.opensAt ?? Infinity) - (b.dueAt ?? b.opensAt ?? Infinity))
   const { categories } = (await filingOf(tx, classId)).filing
-  const categoryOf = new Map(works.map((w) => [pieceName(w), w.category]))
+  const categoryOf = new Map(
+    works.flatMap((w) => (w.isRecommended ? [] : [[pieceName(w), w.category] as const])),
+  )
   const cellsBy = groupBy(cells, (c) => c.learnerId)
   return ok({
     classId,
@@ -101,9 +103,10 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
     cells,
     categories,
     wholes: learners.map(({ id }) => {
-      const scores = (cellsBy.get(id) ?? []).flatMap((c) =>
-        c.ratio === null ? [] : [{ category: categoryOf.get(pieceName(c)) ?? '', ratio: c.ratio }],
-      )
+      const scores = (cellsBy.get(id) ?? []).flatMap((c) => {
+        const category = categoryOf.get(pieceName(c))
+        return c.ratio === null || category === undefined ? [] : [{ category, ratio: c.ratio }]
+      })
       return { learnerId: id, ...byCategory(scores, categories) }
     }),
     now,
@@ -133,12 +136,14 @@ function workOf(
   return {
     assignmentId: record.id,
     pieceId: piece.id,
+    resourceId: piece.resourceId,
     title: record.title,
     pieceTitle: record.pieces.length > 1 ? (resource?.title ?? '') : null,
     isRead: resource?.items.length === 0,
     takesFiles: resource ? cardOfKind(resource.kind).takesFiles : false,
     excusedIds: record.exceptIds.filter((id) => inClass.has(id)),
-    category: record.about.category,
+    category: record.about.isRecommended ? '' : record.about.category,
+    isRecommended: record.about.isRecommended,
     passPercent: rulesOf(record, piece).passPercent,
     kept: rulesOf(record, piece).kept,
   }

@@ -3,9 +3,10 @@ import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import { checkAnswers } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
-import { cardOfKind, forLearner, practised } from '#core/library'
+import { cardOfKind, forLearner, missedIn, practised } from '#core/library'
 import type { Answer, PracticeResult, Resource } from '#core/library'
 import { lessonAt } from '#core/pacing'
+import { firstInWay } from '#core/work'
 import {
   addPractice,
   booksFor,
@@ -20,11 +21,13 @@ import type { Connection, PracticeRoute } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundsOf } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
+import { listAt } from './myWork'
 
 /** The practice routes of the actor's classes, in book order, with what they did and where each class is. */
 export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: Learner) {
   const tx = deps.store.read
-  const routes = await openRoutes(tx, await classesOfLearner(tx, actor.userId))
+  const routes = await routesFor(tx, actor)
+  const waiting = await waitsFor(deps, actor, routes)
   const books = (await booksFor(tx, actor.schoolId)).filter((b) => routes.some((r) => r.bookId === b.id))
   const cards = (
     await cardsOfBooks(
@@ -32,7 +35,7 @@ export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: L
       books.map((b) => b.id),
     )
   ).filter(({ kind }) => cardOfKind(kind).isForPractice)
-  const done = new Map((await practisedBy(tx, actor.userId)).map((p) => [p.resourceId, p]))
+  const done = new Map((await practisedBy(tx, [actor.userId])).map((p) => [p.resourceId, p]))
   const here = await whereClassesAre(deps, routes)
   return ok({
     routes: routes.flatMap((route) => {
@@ -59,9 +62,32 @@ export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: L
         })),
       }))
       const className = here.get(route.classId)?.name ?? ''
-      return [{ id: route.id, className, title: book.title, units }]
+      return [{ id: route.id, className, title: book.title, waitsFor: waiting.get(route.id) ?? null, units }]
     }),
   })
+}
+
+/** Routes that are open to a learner: of their classes, and not for others alone. */
+async function routesFor(tx: Connection, { userId }: Learner): Promise<readonly PracticeRoute[]> {
+  const routes = await openRoutes(tx, await classesOfLearner(tx, userId))
+  return routes.filter((r) => r.learnerIds === null || r.learnerIds.includes(userId))
+}
+
+/** What has to be finished before routes that wait, by route; one that is free is absent. */
+async function waitsFor(
+  { store, clock }: Pick<Deps, 'store' | 'clock'>,
+  actor: Learner,
+  routes: readonly PracticeRoute[],
+): Promise<ReadonlyMap<string, string>> {
+  const waiting = routes.filter((r) => r.waits)
+  if (waiting.length === 0) return new Map()
+  const { work } = await listAt(store.read, { learnerId: actor.userId, at: clock.now() })
+  return new Map(
+    waiting.flatMap((r) => {
+      const first = firstInWay(work, r.classId)
+      return first === null ? [] : [[r.id, first] as const]
+    }),
+  )
 }
 
 /** By class its name, and the textbook lesson at which it is. */
@@ -83,23 +109,33 @@ async function whereClassesAre(
   )
 }
 
-/** A piece of a textbook that is open to the actor as practice. */
+/** A piece of a textbook that is open to the actor as practice; refused while something comes first. */
 async function pieceOfRoute(
-  tx: Connection,
+  deps: Pick<Deps, 'store' | 'clock'>,
   actor: Learner,
   resourceId: ResourceId,
-): Promise<Result<Resource, AccessRefusal>> {
+): Promise<Result<Resource, AccessRefusal | AttemptRefusal>> {
+  const tx = deps.store.read
   const record = await resourceById(tx, resourceId)
   const missing = refuse({ code: 'access/not-found' as const, what: 'piece' })
   if (!record || record.bookId === null || !cardOfKind(record.resource.kind).isForPractice) return missing
   const bookId: BookId = record.bookId
-  const routes = await openRoutes(tx, await classesOfLearner(tx, actor.userId))
-  return routes.some((r) => r.bookId === bookId) ? ok(record.resource) : missing
+  const routes = (await routesFor(tx, actor)).filter((r) => r.bookId === bookId)
+  if (routes.length === 0) return missing
+  const waiting = await waitsFor(deps, actor, routes)
+  const [title] = routes.flatMap((r) => waiting.get(r.id) ?? [])
+  // one route that waits for nothing is enough
+  if (title === undefined || waiting.size < routes.length) return ok(record.resource)
+  return refuse({ code: 'attempts/first-things-first', field: 'assignmentId', title })
 }
 
 /** A piece of a route as its learner sees it, without keys. */
-export async function openPractice(deps: Pick<Deps, 'store'>, actor: Learner, resourceId: ResourceId) {
-  const found = await pieceOfRoute(deps.store.read, actor, resourceId)
+export async function openPractice(
+  deps: Pick<Deps, 'store' | 'clock'>,
+  actor: Learner,
+  resourceId: ResourceId,
+) {
+  const found = await pieceOfRoute(deps, actor, resourceId)
   if (!found.ok) return found
   const { title, kind, minutes, content, material, items } = found.value
   return ok({ title, kind, minutes, content, material, items: items.map((item) => forLearner(item, true)) })
@@ -120,16 +156,18 @@ export async function checkPractice(
   },
 ): Promise<Done> {
   return writing(deps.store, async (tx): Promise<Done> => {
-    const found = await pieceOfRoute(tx, actor, input.resourceId)
+    const found = await pieceOfRoute(deps, actor, input.resourceId)
     if (!found.ok) return found
     const { items } = found.value
     const checked = checkAnswers(items, input.answers)
     if (!checked.ok) return checked
-    const { results, ratio } = practised(items, new Map(input.answers.map((a) => [a.itemId, a.answer])))
+    const answers = new Map(input.answers.map((a) => [a.itemId, a.answer]))
+    const { results, ratio } = practised(items, answers)
     const times = await addPractice(tx, {
       learnerId: actor.userId,
       resourceId: input.resourceId,
       ratio,
+      missed: missedIn(items, answers),
       doneAt: deps.clock.now(),
     })
     return ok({ results, ratio, times })

@@ -56,6 +56,7 @@ export async function whoWaits(
   },
   { rows, has, now }: ReachedByWork,
 ): Promise<readonly Waiting[]> {
+  if (work.about.isRecommended) return []
   const classIds = [...new Set(rows.map((r) => r.classId))]
   const ceilings = await ceilingsOn(tx, work.about.category, classIds)
   if (ceilings.size === 0) return []

@@ -29,6 +29,7 @@ export interface ListedWork
   /** Of its first piece. */
   readonly kind: ResourceKind
   readonly pieces: number
+  readonly isRecommended: boolean
   readonly need: Need
   /** The lesson on which it hangs first; null: it hangs on none. */
   readonly lessonId: LessonId | null
@@ -109,6 +110,7 @@ function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkS
   const need = needOf(
     state,
     classes.filter((c) => c.isGiven).map((c) => c.state),
+    assignment.about.isRecommended,
   )
   const all = progressOf(learnersIn(reached), tries, counted)
   const [lessonId = null] = anchoredLessons(assignment)
@@ -119,6 +121,7 @@ function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkS
     pieces: counted.length,
     state,
     publishedAt,
+    isRecommended: assignment.about.isRecommended,
     version,
     need,
     lessonId,

@@ -111,6 +111,13 @@ const lostBy = computed(() => {
       <UButton
         color="neutral"
         variant="outline"
+        :to="{ path: '/classes/practice', query: { class: page.id } }"
+        data-hook="to-practice"
+        >Practice</UButton
+      >
+      <UButton
+        color="neutral"
+        variant="outline"
         :to="{ path: '/pace/series', query: { class: page.id } }"
         data-hook="to-series"
         >Series</UButton

@@ -16,6 +16,7 @@ export function textOf(c: Cell | undefined, of: GridColumn): string {
   if (!c) return ''
   if (c.ratio !== null) return percent(c.ratio)
   if (c.state === 'not-for-them' && of.excusedIds.includes(c.learnerId)) return 'left out'
+  if (of.isRecommended && c.state === 'to-do') return 'free'
   if (!of.isRead || c.state !== 'handed-in') return WORDS[c.state]
   return of.takesFiles ? 'done' : 'read'
 }

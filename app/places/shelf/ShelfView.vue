@@ -145,6 +145,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
           v-else
           :chosen="chosen"
           :book-ids="classShelf?.bookIds ?? null"
+          :class-id="classId"
           :class-name="className"
           :routes="routes"
           @choose="choose($event.id)"

@@ -29,6 +29,7 @@ const row = (id: string, part: Partial<WorkRow>): WorkRow => ({
   pieces: 1,
   state: 'published',
   publishedAt: at('09-01T09:00'),
+  isRecommended: false,
   version: 1,
   need: 'open',
   lessonId: null,

@@ -65,6 +65,17 @@ export function startingDraft(start: Start, known: Known): DraftInWork {
   }
 }
 
+/** A piece offered to some learners: open at once, for good, and not asked for. */
+export function recommendation(
+  card: StartingCard,
+  learnerIds: readonly UserId[],
+  presets: readonly Preset[],
+): DraftInWork {
+  const start = { cards: [card], lesson: null, classId: null, learnerIds }
+  const known = { classes: [], planOf: () => null, isOver: () => false, presets }
+  return { ...startingDraft(start, known), about: { ...NO_ABOUT, isRecommended: true } }
+}
+
 function targetsOf(learnerIds: readonly UserId[], classId: ClassId | null): readonly AssignmentTarget[] {
   if (learnerIds.length > 0)
     return learnerIds.map((learnerId) => ({ target: { kind: 'learner', learnerId }, overrides: {} }))

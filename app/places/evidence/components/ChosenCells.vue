@@ -14,6 +14,7 @@ import { count } from '~/shared/words/numbers'
 import { sayDay, zoneNamed } from '~/shared/words/times'
 import { sayToScore, scoringQueue, waitingIn } from '../scoringLink'
 import EvidencePanel from './EvidencePanel.vue'
+import RecommendPiece from './RecommendPiece.vue'
 
 const props = defineProps<{ grid: ClassGrid; column: GridColumn; learnerIds: readonly UserId[] }>()
 const emit = defineEmits<{ close: []; done: [] }>()
@@ -140,6 +141,13 @@ async function giveTime(): Promise<void> {
       data-hook="cell-to-queue"
       >{{ toScore }}</UButton
     >
+    <RecommendPiece
+      v-if="!areAllWithout"
+      :resource-id="column.resourceId"
+      :learner-ids="learnerIds"
+      :who="who"
+      @done="emit('done')"
+    />
     <UButton
       class="justify-self-start"
       color="neutral"

@@ -1,30 +1,13 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { ClassId, ResourceId, UserId } from '#core/base'
-import { forTheWeak } from '#core/library'
-import { ShowGuide } from '#shared/contracts/library'
-import type { PieceCard } from '#shared/contracts/library'
-import { useShelf } from '~/places/shelf'
-import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
+import { usePointed } from '../composables/pointed'
 
 /** What to give those below 60 %: first what the piece points to, then what its lesson has for them, then anything. */
 const props = defineProps<{ resourceId: ResourceId; classId: ClassId; below: readonly UserId[] }>()
-const shelf = useShelf()
-/** Null until it is known: what is shown before would move under the pointer. */
-const pointed = shallowRef<readonly PieceCard[] | null>(null)
-async function load(): Promise<void> {
-  const { resourceId } = props
-  const reply = await call(ShowGuide, { params: { resourceId } })
-  await shelf.load()
-  if (resourceId !== props.resourceId) return
-  pointed.value = forTheWeak(resourceId, {
-    pointed: reply.ok ? reply.value.pointers.map((p) => p.to) : [],
-    lesson: shelf.piecesOf(shelf.piece(resourceId)?.bookLessonId ?? null),
-  })
-}
-watch(() => props.resourceId, load, { immediate: true })
+const pointed = usePointed(() => props.resourceId)
 const query = computed(() => ({
   learners: props.below.join(','),
   class: props.classId,

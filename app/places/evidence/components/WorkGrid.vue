@@ -80,7 +80,9 @@ const due = (at: number | null) =>
               {{ c.title.replace(/^(Check|Practice): /, '')
               }}<span v-if="c.pieceTitle" class="part">{{ c.pieceTitle }}</span>
             </button>
-            <span class="said">due {{ due(c.dueAt) || 'any time' }}</span>
+            <span class="said"
+              >{{ c.isRecommended ? 'recommended, ' : '' }}due {{ due(c.dueAt) || 'any time' }}</span
+            >
             <span v-if="c.category || c.passPercent !== null" class="said"
               >{{ c.category }}{{ c.category && c.passPercent !== null ? ', ' : ''
               }}{{ c.passPercent === null ? '' : `pass ${c.passPercent} %` }}</span

@@ -32,7 +32,14 @@ function about(p: RoutePiece): string {
   >
     <h2 class="mb-1">Practice: {{ route.title }}</h2>
     <p class="said mb-2">As you like, for {{ route.className }}. Nothing here counts.</p>
-    <details v-for="unit in route.units.filter(hasPieces)" :key="unit.number" :open="isHere(unit)">
+    <p v-if="route.waitsFor" class="said" data-hook="practice-waits">
+      First finish “{{ route.waitsFor }}”; then you can practise.
+    </p>
+    <details
+      v-for="unit in route.waitsFor ? [] : route.units.filter(hasPieces)"
+      :key="unit.number"
+      :open="isHere(unit)"
+    >
       <summary>
         {{ unit.number }} {{ unit.title }}<span v-if="isHere(unit)" class="here">the class is here</span>
       </summary>

@@ -22,6 +22,10 @@ const until = computed(() => {
 })
 /** The piece itself, where there is only one. */
 const only = computed(() => (props.work.pieces.length === 1 ? (props.work.pieces[0] ?? null) : null))
+const standing = computed(() => {
+  if (props.work.about.isRecommended) return 'recommended'
+  return props.work.isFirst && props.work.place === 'now' ? 'first' : ''
+})
 const doneWords = computed(() => {
   if (props.work.handedInAt === null) return only.value?.itemCount === 0 ? 'not read' : 'not handed in'
   return only.value?.itemCount === 0 ? 'read' : 'handed in'
@@ -62,7 +66,9 @@ const blocker = computed(() => {
     :data-steps="work.pieces.length"
   >
     <div class="flex-1 min-w-0">
-      <h3>{{ work.title }}<span v-if="work.isFirst && work.place === 'now'" class="said"> · first</span></h3>
+      <h3>
+        {{ work.title }}<span v-if="standing" class="said"> · {{ standing }}</span>
+      </h3>
       <p class="meta">
         {{ only ? KIND_WORDS[only.kind] : `${work.done} of ${work.pieces.length} steps done` }} ·
         {{ work.minutes }} min<template v-if="only?.itemCount">

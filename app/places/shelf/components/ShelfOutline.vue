@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
-import type { BookId } from '#core/base'
+import type { BookId, ClassId } from '#core/base'
 import type { BenchmarkTime, Book } from '#core/library'
 import type { PieceCard } from '#shared/contracts/library'
 import { useOpenBranches } from '../composables/openBranches'
@@ -14,6 +14,7 @@ const props = defineProps<{
   chosen: string | null
   /** The class's textbooks; null: for nobody in particular, all of them. */
   bookIds: readonly BookId[] | null
+  classId: ClassId | null
   className: string | null
   /** Textbooks that are open to the class as practice; null: not known. */
   routes: readonly BookId[] | null
@@ -110,6 +111,12 @@ function aboutUnit(lessons: Lessons): string {
         :data-hook="`route-${book.id}`"
         @update:model-value="emit('route', book.id, $event === true)"
       />
+      <NuxtLink
+        v-if="classId && routes?.includes(book.id)"
+        class="plain said"
+        :to="{ path: '/classes/practice', query: { class: classId } }"
+        >to whom, and what they did</NuxtLink
+      >
       <div v-if="benchmarksOf(book).length" data-hook="benchmarks">
         <FoldRow
           title="Tests of the whole year"

@@ -13,6 +13,11 @@ const draft = defineModel<DraftInWork>({ required: true })
 const patch = (part: Partial<About>) => {
   draft.value = { ...draft.value, about: { ...draft.value.about, ...part } }
 }
+/** What is only offered keeps nothing else waiting. */
+function recommend(isRecommended: boolean): void {
+  patch({ isRecommended })
+  if (isRecommended) draft.value = { ...draft.value, isFirst: false }
+}
 /** What is one line of text, in order. */
 const LINES = [
   {
@@ -60,12 +65,13 @@ watch(
 function helpOf({ name, help }: (typeof LINES)[number]): string {
   if (name === 'link') return help
   const names = known.value[name]
+  if (name === 'category' && draft.value.about.isRecommended) return 'Recommended work counts in none.'
   const typed = foldedName(draft.value.about[name])
   if (names.length === 0) return help
   if (typed === '') return name === 'category' ? `Without one it counts nowhere: ${names.join(', ')}.` : help
   return names.some((n) => foldedName(n) === typed) ? help : `New in this class, beside ${names.join(', ')}.`
 }
-const isSaid = computed(() => !same(draft.value.about, NO_ABOUT))
+const isSaid = computed(() => !same({ ...draft.value.about, isRecommended: false }, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
 const outcomes = ref(draft.value.about.outcomes.join('\n'))
@@ -78,6 +84,14 @@ function takeOutcomes(): void {
 <template>
   <div class="grid gap-3">
     <UCheckbox
+      label="Recommended, not required"
+      description="Offered to them: nobody is missing or late, and it counts in no grade."
+      :model-value="draft.about.isRecommended"
+      data-hook="is-recommended"
+      @update:model-value="recommend($event === true)"
+    />
+    <UCheckbox
+      v-if="!draft.about.isRecommended"
       label="First things first"
       description="Other work of the class waits until this is finished."
       :model-value="draft.isFirst"

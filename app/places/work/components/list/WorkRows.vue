@@ -29,7 +29,9 @@ const shareOf = (c: Progress) => `${c.learners ? Math.round((100 * c.handedIn) /
 
 function stateOf(row: WorkRow, of: WorkInClass | null): string {
   if (!of || row.state !== 'published') return ''
-  return of.isGiven ? STATE_WORDS[of.state] : 'not given'
+  if (!of.isGiven) return 'not given'
+  // with what is only recommended nobody is late
+  return STATE_WORDS[row.isRecommended && of.state === 'late' ? 'open' : of.state]
 }
 // with Shift held, all between two ticks are meant
 const clicked = shallowRef<MouseEvent | null>(null)
@@ -77,7 +79,7 @@ const clicked = shallowRef<MouseEvent | null>(null)
               <NuxtLink class="plain" :to="`/work/${row.id}`">{{ row.title }}</NuxtLink>
               <p class="said">
                 {{ row.pieces > 1 ? count(row.pieces, 'piece') : KIND_WORDS[row.kind] }} ·
-                {{ count(row.learners, 'learner') }}
+                {{ count(row.learners, 'learner') }}{{ row.isRecommended ? ' · recommended' : '' }}
               </p>
             </div>
           </div>

@@ -1,0 +1,2 @@
+/** What other places use of this one. */
+export { useRecommending } from './composables/recommending'
