@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { asId } from '../base'
 import type { ResourceId } from '../base'
-import { EMPTY_TRAY, MOST_IN_TRAY, afterTrayAct, codesIn, putIn, takeOut, traySums } from './tray'
+import { EMPTY_TRAY, MOST_ASIDE, MOST_IN_TRAY, afterTrayAct, codesIn, putIn, takeOut, traySums } from './tray'
 
 const id = (text: string) => asId<ResourceId>(text)
 const ids = (...list: string[]) => list.map(id)
@@ -15,6 +15,27 @@ describe('the tray', () => {
     expect(afterTrayAct(ordered, { kind: 'limit', minutes: 45 })).toEqual({ ...ordered, limit: 45 })
     expect(afterTrayAct(ordered, { kind: 'take-out', pieces: ids('b') }).pieces).toEqual(['a', 'new'])
     expect(afterTrayAct(ordered, { kind: 'put-in', pieces: ids('c') }).pieces).toEqual(['b', 'a', 'new', 'c'])
+  })
+
+  it('sets aside what was gathered under a name, and goes on with it later', () => {
+    const tray = putIn(EMPTY_TRAY, ids('a', 'b'))
+    const aside = afterTrayAct(tray, { kind: 'set-aside', name: ' Unit 2 ' })
+    expect([aside.pieces, aside.aside]).toEqual([[], [{ name: 'Unit 2', pieces: ['a', 'b'] }]])
+    const more = afterTrayAct(putIn(aside, ids('c', 'a')), { kind: 'set-aside', name: 'Unit 2' })
+    expect(more.aside).toEqual([{ name: 'Unit 2', pieces: ['a', 'b', 'c'] }])
+    const back = afterTrayAct(putIn(more, ids('x')), { kind: 'take-up', name: 'Unit 2' })
+    expect(back).toEqual({ ...EMPTY_TRAY, pieces: ['x', 'a', 'b', 'c'] })
+    expect(afterTrayAct(more, { kind: 'forget', name: 'Unit 2' })).toEqual(EMPTY_TRAY)
+  })
+
+  it('loses nothing where nothing can be set aside', () => {
+    const tray = putIn(EMPTY_TRAY, ids('a'))
+    expect(afterTrayAct(tray, { kind: 'set-aside', name: '  ' })).toEqual(tray)
+    expect(afterTrayAct(tray, { kind: 'take-up', name: 'nowhere' })).toEqual(tray)
+    expect(afterTrayAct(EMPTY_TRAY, { kind: 'set-aside', name: 'Empty' })).toEqual(EMPTY_TRAY)
+    const aside = Array.from({ length: MOST_ASIDE }, (_, i) => ({ name: `G${i}`, pieces: ids('z') }))
+    const full = { ...tray, aside }
+    expect(afterTrayAct(full, { kind: 'set-aside', name: 'One more' })).toEqual(full)
   })
 
   it('takes each piece once, at its end', () => {

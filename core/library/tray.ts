@@ -6,10 +6,19 @@ export interface Tray {
   readonly pieces: readonly ResourceId[]
   /** Minutes; null: no limit. */
   readonly limit: number | null
+  /** What was gathered and set aside, to be gone on with later; no two of one name. */
+  readonly aside: readonly Gathering[]
 }
-export const EMPTY_TRAY: Tray = { pieces: [], limit: null }
+/** Pieces that were gathered for something, such as a unit. */
+export interface Gathering {
+  readonly name: string
+  readonly pieces: readonly ResourceId[]
+}
+export const EMPTY_TRAY: Tray = { pieces: [], limit: null, aside: [] }
 /** As many pieces as a tray holds. */
 export const MOST_IN_TRAY = 200
+/** As many gatherings as lie beside it. */
+export const MOST_ASIDE = 30
 
 /** What a tray looks at of a piece; `topic` is where it belongs, such as a unit of a textbook. */
 export interface InTray {
@@ -40,6 +49,8 @@ export function takeOut(tray: Tray, ids: readonly ResourceId[]): Tray {
 export type TrayAct =
   | { readonly kind: 'put-in' | 'take-out' | 'order'; readonly pieces: readonly ResourceId[] }
   | { readonly kind: 'limit'; readonly minutes: number | null }
+  /** `set-aside`: all that is in the tray, under a name; `take-up`: back into it; `forget`: for good. */
+  | { readonly kind: 'set-aside' | 'take-up' | 'forget'; readonly name: string }
 
 /** A tray after an act. */
 export function afterTrayAct(tray: Tray, act: TrayAct): Tray {
@@ -50,12 +61,35 @@ export function afterTrayAct(tray: Tray, act: TrayAct): Tray {
       return takeOut(tray, act.pieces)
     case 'limit':
       return { ...tray, limit: act.minutes }
+    case 'set-aside':
+      return setAside(tray, act.name)
+    case 'take-up': {
+      const found = tray.aside.find((g) => g.name === act.name)
+      return found ? putIn(without(tray, act.name), found.pieces) : tray
+    }
+    case 'forget':
+      return without(tray, act.name)
     case 'order': {
       // what another page has put in meanwhile stays, behind what was ordered here
       const known = act.pieces.filter((id) => tray.pieces.includes(id))
       return putIn({ ...tray, pieces: known }, tray.pieces)
     }
   }
+}
+
+/** Joins a gathering of that name; nothing is set aside under no name, or where there is no room for it. */
+function setAside(tray: Tray, named: string): Tray {
+  const name = named.trim()
+  const known = tray.aside.find((g) => g.name === name)
+  const isFull = !known && tray.aside.length >= MOST_ASIDE
+  if (name === '' || tray.pieces.length === 0 || isFull) return tray
+  const { pieces } = putIn({ ...EMPTY_TRAY, pieces: known?.pieces ?? [] }, tray.pieces)
+  const aside = [...tray.aside.filter((g) => g !== known), { name, pieces }]
+  return { ...tray, pieces: [], aside }
+}
+
+function without(tray: Tray, name: string): Tray {
+  return { ...tray, aside: tray.aside.filter((g) => g.name !== name) }
 }
 
 /** Count and minutes by topic, in the order in which topics first come, and in all; `over` minutes above the limit. */

@@ -33,7 +33,7 @@ export function draftOfRow(
     inTurn: false,
     window: windowOf(laid.days),
     rules: rulesSuiting(series.rules, piece.kind),
-    targets: targetsOf(series.targets, laid),
+    targets: targetsOf(row.only ?? series.targets, laid),
     exceptIds: [],
     overCeiling: [],
     newcomers: true,
@@ -47,7 +47,7 @@ function windowOf({ opensOn, throughOn }: WholeDays): WindowSpec {
   return { listed: null, opens, due, closes: due, putAway: null }
 }
 
-/** Those of the series, and those for whom the row is otherwise; who has no days of their own has the row's. */
+/** Those of the series, or of the row alone, and those for whom the row is otherwise; who has no days of their own has the row's. */
 function targetsOf(targets: readonly Target[], laid: LaidRow): readonly AssignmentTarget[] {
   const apart = new Map(laid.others.map((o) => [keyOf(o.target), o]))
   const named = new Map(targets.map((t) => [keyOf(t), t]))

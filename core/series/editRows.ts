@@ -69,6 +69,16 @@ export function filledDown<S extends SeriesPlan>(
   return { ...series, rows }
 }
 
+/** Has a row go to some of the series alone, or (none) to all of it again. */
+export function withOnly<S extends SeriesPlan>(series: S, rowId: string, only: readonly Target[]): S {
+  const rows = series.rows.map((row) => {
+    if (row.id !== rowId) return row
+    const { only: _, ...forAll } = row
+    return only.length === 0 ? forAll : { ...forAll, only }
+  })
+  return { ...series, rows }
+}
+
 /** Sets other days of a row for one group or learner, or (null) has it the same for them again. */
 export function withOther<S extends SeriesPlan>(
   series: S,

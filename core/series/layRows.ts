@@ -30,6 +30,7 @@ function laid(row: SeriesRow, slot: Slot | null, rule: SeriesRule, { lastOn }: S
     rowId: row.id,
     ...whole,
     insteadOf: isMoved ? (slot?.insteadOf ?? null) : null,
+    only: row.only ?? null,
     others: row.others.map(({ target, days }) => ({
       target,
       ...placed({ opensOn, throughOn, ...days }, lastOn),

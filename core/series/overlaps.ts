@@ -4,12 +4,13 @@ import type { LaidRow, Overlap, WholeDays } from './types'
 
 /**
  * Pairs of released rows that are open on the same day, by the first of them: for everybody, and for each group or
- * learner for whom something is otherwise, where that makes another pair. None as long as nothing was set by hand.
+ * learner for whom something is otherwise or who has a row alone, where that makes another pair. None as long as nothing was set by hand.
  */
 export function overlapsIn(rows: readonly LaidRow[]): readonly Overlap[] {
   const forAll = pairsIn(daysOf(rows, null), null)
   const known = new Set(forAll.map((o) => `${o.first} ${o.second}`))
-  const apart = new Map(rows.flatMap((r) => r.others.map((o) => [keyOf(o.target), o.target] as const)))
+  const named = rows.flatMap((r) => [...r.others.map((o) => o.target), ...(r.only ?? [])])
+  const apart = new Map(named.map((target) => [keyOf(target), target]))
   const theirs = [...apart.values()].flatMap((target) => pairsIn(daysOf(rows, target), target))
   return [...forAll, ...theirs.filter((o) => !known.has(`${o.first} ${o.second}`))]
 }
@@ -21,6 +22,7 @@ interface Released extends WholeDays {
 function daysOf(rows: readonly LaidRow[], target: Target | null): readonly Released[] {
   const key = target === null ? null : keyOf(target)
   return rows.flatMap((row) => {
+    if (row.only !== null && !row.only.some((t) => keyOf(t) === key)) return []
     const own = key === null ? undefined : row.others.find((o) => keyOf(o.target) === key)
     const days = (own ?? row).days
     return days ? [{ rowId: row.rowId, ...days }] : []

@@ -13,6 +13,7 @@ import {
   moved,
   overlapsIn,
   shifted,
+  withOnly,
   withOther,
   withOwn,
 } from './index'
@@ -175,6 +176,19 @@ describe('a row that is otherwise for somebody', () => {
     expect(overlapsIn(layRows(forBen, days))).toEqual([
       { target: ben, first: 'a', second: 'b', on: '2026-10-20' },
     ])
+  })
+
+  it('goes to some alone, and then overlaps for them alone', () => {
+    const only = withOnly(series(rule, three), 'a', [ben])
+    const [first, second] = layRows(only, days)
+    expect([first?.only, second?.only]).toEqual([[ben], null])
+    const piece = { title: 'Words 1', revision: 1, kind: 'check' as const }
+    const draft = draftOfRow({ ...only, targets: [everybody], rules: rules() }, first!, piece)
+    expect(draft?.targets.map((t) => t.target)).toEqual([ben])
+    expect(withOnly(only, 'a', [])).toEqual(series(rule, three))
+    // longer than its turn: nobody but Ben has two at once
+    const longer = withOwn(only, 'a', { throughOn: d('2026-10-21') })
+    expect(overlapsIn(layRows(longer, days)).map((o) => o.target)).toEqual([ben])
   })
 
   it('moves along with the rest', () => {

@@ -47,6 +47,8 @@ export interface SeriesRow {
   readonly own: Partial<RowDays>
   /** For whom it is otherwise. */
   readonly others: readonly RowFor[]
+  /** For whom alone it is; absent: for all of the series. */
+  readonly only?: readonly Target[]
 }
 
 /** Pieces released one after another in a class: to all of it, or to some of its groups and learners. */
@@ -95,6 +97,8 @@ export type LaidRow = RowDaysOrWhy & {
   readonly rowId: string
   /** The day on which it would have opened, had the school been open; null: it opens as planned. */
   readonly insteadOf: IsoDay | null
+  /** For whom alone it is; null: for all of the series. */
+  readonly only: readonly Target[] | null
   /** For whom it is otherwise, in the order of the row's own. */
   readonly others: readonly (RowDaysOrWhy & { readonly target: Target })[]
 }

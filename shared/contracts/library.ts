@@ -131,7 +131,7 @@ export const ChangePiece = contract<{ readonly revision: number; readonly isNewF
 /** What the asker has in their tray. Pieces that are no longer open to them are not in it. */
 export const ShowTray = contract<Tray>()({ for: 'teacher', method: 'GET', path: '/api/tray' })
 const some = WIRE.list(id<ResourceId>(), MOST_IN_TRAY)
-/** Puts into the tray, takes out, puts in order, or sets its limit in minutes. */
+/** Puts into the tray, takes out, puts in order, sets its limit in minutes, or sets all aside for later. */
 export const ChangeTray = contract<Tray>()({
   for: 'teacher',
   method: 'POST',
@@ -141,6 +141,9 @@ export const ChangeTray = contract<Tray>()({
     z.strictObject({ kind: z.literal('take-out'), pieces: some }),
     z.strictObject({ kind: z.literal('order'), pieces: some }),
     z.strictObject({ kind: z.literal('limit'), minutes: WIRE.whole(1, 5000).nullable() }),
+    z.strictObject({ kind: z.literal('set-aside'), name: line(60) }),
+    z.strictObject({ kind: z.literal('take-up'), name: line(60) }),
+    z.strictObject({ kind: z.literal('forget'), name: line(60) }),
   ]),
 })
 /** Pieces by short codes that were typed or pasted; a code of several textbooks names each. */

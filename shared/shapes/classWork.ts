@@ -43,6 +43,7 @@ export function classWorkShapes(m: Makers) {
     resourceId: id<ResourceId>(),
     own: days,
     others: m.list(m.object({ target, days }), 60),
+    only: m.list(target, 60).optional(),
   }) satisfies z.ZodType<SeriesRow>
   const series = m.object({
     title: m.line(120),

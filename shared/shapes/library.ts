@@ -1,6 +1,14 @@
 import { z } from 'zod'
 import type { BookId, FileId, ResourceId } from '#core/base'
-import { BENCHMARK_TIMES, FACETS, FILE_SORTS, MOST_FILES, MOST_IN_TRAY, MOST_KEPT_BYTES } from '#core/library'
+import {
+  BENCHMARK_TIMES,
+  FACETS,
+  FILE_SORTS,
+  MOST_ASIDE,
+  MOST_FILES,
+  MOST_IN_TRAY,
+  MOST_KEPT_BYTES,
+} from '#core/library'
 import type { Book, Facet, KeptFile, Material, Tray } from '#core/library'
 import { itemShapes } from './items'
 import { id } from './makers'
@@ -52,6 +60,9 @@ export function libraryShapes(m: Makers) {
   const tray = m.object({
     pieces: m.list(id<ResourceId>(), MOST_IN_TRAY),
     limit: m.whole(1, 5000).nullable(),
+    aside: m
+      .list(m.object({ name: m.line(60), pieces: m.list(id<ResourceId>(), MOST_IN_TRAY) }), MOST_ASIDE)
+      .default([]),
   }) satisfies z.ZodType<Tray>
   const shelfImport = m.object({
     pieces: m.list(id<ResourceId>(), 1000),

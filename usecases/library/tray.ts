@@ -16,9 +16,11 @@ export async function showTray(deps: Pick<Deps, 'store'>, actor: Teacher) {
 }
 
 async function openIn(tx: Connection, actor: Teacher, tray: Tray): Promise<Tray> {
-  if (tray.pieces.length === 0) return tray
+  if (tray.pieces.length === 0 && tray.aside.length === 0) return tray
   const open = new Set((await cardsFor(tx, actor)).map((c) => c.id))
-  return { ...tray, pieces: tray.pieces.filter((id) => open.has(id)) }
+  const pieces = tray.pieces.filter((id) => open.has(id))
+  const aside = tray.aside.map((g) => ({ ...g, pieces: g.pieces.filter((id) => open.has(id)) }))
+  return { ...tray, pieces, aside: aside.filter((g) => g.pieces.length > 0) }
 }
 
 /** Changes the actor's tray. A piece that is not open to them is not found, and nothing changes. */

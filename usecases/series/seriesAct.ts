@@ -2,8 +2,9 @@ import { ok, refuse } from '#core/base'
 import type { ClassId, Result, SeriesId } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { canSeeResource } from '#core/access'
+import type { Target } from '#core/audience'
 import { draftOfRow, layRows } from '#core/series'
-import type { LaidRow, Series, SeriesAct, SeriesRefusal } from '#core/series'
+import type { LaidRow, Series, SeriesAct, SeriesRefusal, SeriesRow } from '#core/series'
 import { commandOf, idsTouched } from '#core/work'
 import type { Draft } from '#core/work'
 import { addToJournal, groupsOf, learnersOf, resourcesById, seriesById } from '#db/repositories'
@@ -57,12 +58,17 @@ export async function checkMembers(
   }
   const learnerIds = new Set((await learnersOf(tx, [classId])).get(classId)?.map((l) => l.id))
   const groupIds = new Set((await groupsOf(tx, [classId])).map((g) => g.id))
-  const targets = [...series.targets, ...series.rows.flatMap((r) => r.others.map((o) => o.target))]
+  const targets = [...series.targets, ...series.rows.flatMap(namedIn)]
   const isThere = (t: Series['targets'][number]) => {
     if (t.kind === 'class') return t.classId === classId
     return t.kind === 'group' ? groupIds.has(t.groupId) : learnerIds.has(t.learnerId)
   }
   return targets.every(isThere) ? ok(true) : refuse({ code: 'series/not-in-class', field: 'targets' })
+}
+
+/** Groups and learners that a row names. */
+function namedIn({ others, only = [] }: SeriesRow): readonly Target[] {
+  return [...others.map((o) => o.target), ...only]
 }
 
 /** Each row laid out, with the assignment it is to be; null: it is not released. */

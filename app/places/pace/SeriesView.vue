@@ -3,9 +3,8 @@ import { useHead } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import { READY_RULES } from '#core/attempts'
 import type { ClassId, ResourceId, SeriesId } from '#core/base'
-import { filledDown, moved, withOther, withOwn } from '#core/series'
+import { filledDown, moved, withOwn } from '#core/series'
 import type { RowDays, Series } from '#core/series'
-import type { Target } from '#core/audience'
 import type { SeriesPiece } from '#shared/contracts/series'
 import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
@@ -20,6 +19,8 @@ import SeriesLanes from './components/series/SeriesLanes.vue'
 import SeriesRows from './components/series/SeriesRows.vue'
 import SeriesSettings from './components/series/SeriesSettings.vue'
 import { useClassSeries } from './composables/classSeries'
+import { withAnswer } from './rowAnswer'
+import type { RowAnswer } from './rowAnswer'
 import { useDesk } from './stores/desk'
 import { sayOverlap, sayRule } from './words/series'
 
@@ -66,9 +67,8 @@ async function otherwise(rowId: string): Promise<void> {
   const days = of?.laid.find((r) => r.rowId === rowId)?.days ?? { opensOn: null, throughOn: null }
   if (!said.value || !found || !of || !today.value) return
   const given = { of: said.value, row: found, title: of.titleOf(rowId), days, today: today.value }
-  type Answer = { readonly target: Target; readonly days: Partial<RowDays> | null }
-  const answer = await open<Answer>(RowForSomebody, given)
-  if (answer) onChosen((s) => withOther(s, rowId, answer.target, answer.days))
+  const answer = await open<RowAnswer>(RowForSomebody, given)
+  if (answer) onChosen((s) => withAnswer(s, rowId, answer))
 }
 async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void> {
   if (!on || !today.value) return
@@ -91,7 +91,8 @@ const copyItems = computed(() =>
       label: c.name,
       onSelect: () => {
         const from = lane.value?.kept.series
-        if (from) void begin({ ...from, rows: from.rows.map((r) => ({ ...r, others: [] })) }, c.id)
+        if (from)
+          void begin({ ...from, rows: from.rows.map(({ only: _, ...r }) => ({ ...r, others: [] })) }, c.id)
       },
     })),
 )

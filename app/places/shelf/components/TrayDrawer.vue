@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { MANY_AT_ONCE } from '#core/library'
 import { count } from '~/shared/words/numbers'
 import { useTray } from '../stores/tray'
+import TrayAside from './TrayAside.vue'
 import TrayCodes from './TrayCodes.vue'
 import TrayList from './TrayList.vue'
 
@@ -50,6 +51,7 @@ const to = computed(() => ({
       </p>
       <div class="flex-1" />
       <TrayCodes v-if="isOpen" />
+      <TrayAside />
       <template v-if="n">
         <UButton size="sm" color="neutral" variant="outline" to="/pace?tray=1" data-hook="tray-to-desk"
           >Place on the desk</UButton

@@ -67,6 +67,9 @@ export const useTray = defineStore('tray', () => {
   function limitTo(minutes: number | null): void {
     act({ kind: 'limit', minutes })
   }
+  const setAside = (name: string) => act({ kind: 'set-aside', name })
+  const takeUp = (name: string) => act({ kind: 'take-up', name })
+  const forget = (name: string) => act({ kind: 'forget', name })
   /** Moves a piece one place up or down. */
   function move(id: ResourceId, by: 1 | -1): void {
     const pieces = [...tray.value.pieces]
@@ -79,5 +82,6 @@ export const useTray = defineStore('tray', () => {
   }
   /** The pieces that short codes name, and the codes that name none. */
   const read = (text: string) => call(ReadCodes, { body: { text } })
-  return { tray, cards, sums, topicOf, has, load, put, take, limitTo, move, read, settled: () => pending }
+  const acts = { put, take, limitTo, move, setAside, takeUp, forget }
+  return { tray, cards, sums, topicOf, has, load, ...acts, read, settled: () => pending }
 })

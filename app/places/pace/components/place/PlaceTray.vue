@@ -20,7 +20,8 @@ onMounted(() => tray.load())
 const topics = computed(() => groupBy(tray.cards, (c) => tray.topicOf(c)))
 /** Pieces that lie in the stretch already. */
 const lies = computed(() => new Set<string>(props.of.stones.flatMap((s) => s.resourceIds)))
-const fresh = computed(() => tray.cards.filter((c) => !lies.value.has(c.id)))
+/** In the order in which they are shown. */
+const fresh = computed(() => [...topics.value.values()].flat().filter((c) => !lies.value.has(c.id)))
 const from = ref<IsoDay | null>(props.today)
 const EVERY = [
   { value: 'meeting', label: 'each meeting of the first class' },

@@ -5,10 +5,12 @@ import type { Target } from '#core/audience'
 import type { IsoDay } from '#core/base'
 import type { RowDays, SeriesRow } from '#core/series'
 import type { ClassSeries } from '#shared/contracts/series'
+import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import DayField from '~/shared/fields/DayField.vue'
+import type { RowAnswer } from '../../rowAnswer'
 import { sayTarget } from '../../words/series'
 
-/** Other days of one row for a group or a learner. */
+/** One row for some groups and learners: on other days, or for them alone. */
 const props = defineProps<{
   of: ClassSeries
   row: SeriesRow
@@ -17,21 +19,29 @@ const props = defineProps<{
   today: IsoDay
 }>()
 const emit = defineEmits<{
-  close: [answer: { readonly target: Target; readonly days: Partial<RowDays> | null } | null]
+  close: [answer: RowAnswer | null]
 }>()
 const people = computed<readonly Target[]>(() => [
   ...props.of.groups.map((g) => ({ kind: 'group' as const, groupId: g.id })),
   ...props.of.learners.map((l) => ({ kind: 'learner' as const, learnerId: l.id })),
 ])
 const items = computed(() => people.value.map((t) => ({ label: sayTarget(t, props.of), value: keyOf(t) })))
-const who = ref<string | undefined>(undefined)
+const who = ref<string[]>((props.row.only ?? []).map(keyOf))
+const how = ref<'days' | 'alone'>(props.row.only ? 'alone' : 'days')
+const HOWS = [
+  { value: 'days' as const, label: 'On other days' },
+  { value: 'alone' as const, label: 'For them alone' },
+]
 const opensOn = ref<IsoDay | null>(props.days.opensOn)
 const throughOn = ref<IsoDay | null>(props.days.throughOn)
-const target = computed(() => people.value.find((t) => keyOf(t) === who.value) ?? null)
-const whoSaid = computed(() => (target.value ? sayTarget(target.value, props.of) : 'A group or a learner'))
+const targets = computed(() => people.value.filter((t) => who.value.includes(keyOf(t))))
+const whoSaid = computed(
+  () => targets.value.map((t) => sayTarget(t, props.of)).join(', ') || 'Groups or learners',
+)
 function take(): void {
-  if (!target.value) return
-  emit('close', { target: target.value, days: { opensOn: opensOn.value, throughOn: throughOn.value } })
+  if (how.value === 'alone') return emit('close', { kind: 'alone', targets: targets.value })
+  const days = { opensOn: opensOn.value, throughOn: throughOn.value }
+  emit('close', { kind: 'days', targets: targets.value, days })
 }
 </script>
 
@@ -42,14 +52,30 @@ function take(): void {
         <UFormField label="For">
           <USelectMenu
             v-model="who"
+            multiple
             value-key="value"
             :items="items"
             class="w-full"
-            placeholder="A group or a learner"
+            placeholder="Groups or learners"
             :aria-label="`For: ${whoSaid}`"
           />
         </UFormField>
-        <div class="grid grid-cols-2 gap-3">
+        <ChoiceButtons
+          label="How it is for them"
+          :items="HOWS"
+          :model-value="how"
+          @update:model-value="
+            (to) => {
+              how = to ?? how
+            }
+          "
+        />
+        <p v-if="how === 'alone'" class="said">
+          {{
+            targets.length ? 'Nobody else gets this row.' : 'With nobody chosen it is for all of the series.'
+          }}
+        </p>
+        <div v-else class="grid grid-cols-2 gap-3">
           <UFormField label="Opens">
             <DayField v-model="opensOn" label="Opens" :today="today" :max="of.days.lastOn" may-be-empty />
           </UFormField>
@@ -64,7 +90,7 @@ function take(): void {
               size="xs"
               variant="outline"
               color="neutral"
-              @click="emit('close', { target: o.target, days: null })"
+              @click="emit('close', { kind: 'days', targets: [o.target], days: null })"
               >The same as everybody</UButton
             >
           </li>
@@ -72,7 +98,9 @@ function take(): void {
       </form>
     </template>
     <template #footer>
-      <UButton size="md" type="submit" form="row-for" :disabled="!target">Set</UButton>
+      <UButton size="md" type="submit" form="row-for" :disabled="how === 'days' && targets.length === 0"
+        >Set</UButton
+      >
       <UButton size="md" color="neutral" variant="ghost" @click="emit('close', null)">Leave it</UButton>
     </template>
   </UModal>

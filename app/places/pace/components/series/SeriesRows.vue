@@ -119,6 +119,7 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
             {{ sayRow(lane.laid[i]!, lane.released.get(r.id)) }}
             <template v-if="lane.laid[i]?.insteadOf"> · opens later, closed before</template>
           </p>
+          <p v-if="r.only" class="said">only {{ r.only.map((t) => sayTarget(t, of)).join(', ') }}</p>
           <p v-for="o in lane.laid[i]?.others" :key="keyOf(o.target)" class="said">
             {{ sayTarget(o.target, of) }}:
             {{ o.days ? sayDays(o.days, of.days.meetingDays) : 'not released' }}
