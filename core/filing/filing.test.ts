@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { NO_ABOUT } from '../work'
-import { MOST_HEADINGS, byCategory, checkFiling, refiled } from './index'
-import type { Category, FiledScore } from './index'
+import { MOST_HEADINGS, byCategory, checkFiling, proposedFiling, refiled } from './index'
+import type { Category, FiledScore, Filing } from './index'
 
 const CATEGORIES: readonly Category[] = [
   { name: 'Checks', weight: 60, most: null },
@@ -10,6 +10,27 @@ const CATEGORIES: readonly Category[] = [
   { name: 'Practice', weight: 0, most: 2 },
 ]
 const score = (category: string, ratio: number): FiledScore => ({ category, ratio })
+
+describe('under what work may be filed', () => {
+  const filing: Filing = {
+    headings: ['Practice at home', 'Waves'],
+    categories: ['Small checks', 'Tests', 'Essays and writing'].map((name) => ({
+      name,
+      weight: 1,
+      most: null,
+    })),
+  }
+  const of = (kind: Parameters<typeof proposedFiling>[1]['kind'], unit = '') =>
+    Object.values(proposedFiling(filing, { kind, unit }))
+
+  it('is called as its unit, or as its kind; nothing where no name fits', () => {
+    expect(of('check', '1 Waves and sound')).toEqual(['Waves', 'Small checks'])
+    expect(of('practice-set')).toEqual(['Practice at home', ''])
+    expect(of('writing-task', 'Heat')).toEqual(['', 'Essays and writing'])
+    expect(of('test')).toEqual(['', 'Tests'])
+    expect(of('video')).toEqual(['', ''])
+  })
+})
 
 describe('evidence by category', () => {
   it('weighs the means of categories, each with its count', () => {

@@ -142,6 +142,7 @@ export {
   assignmentsFor,
   gistOf,
   givenBefore,
+  lastGivenBy,
   saveAssignment,
 } from './work'
 export type { ClassRecord } from '../rows/calendarRows'
@@ -201,7 +202,7 @@ export {
 export type { SeriesRecord } from './series'
 export { laidIn, saveLaid, saveStanding, standingById, standingOf } from './standing'
 export type { LaidRecord, StandingRecord } from './standing'
-export { kindsOf, lateIn, waitingIn } from './week'
+export { kindsOf, lateIn, latelyAtWork, waitingIn } from './week'
 export type { LateIn, WaitingIn } from './week'
 export { filingOf, filingsOf, saveFiling } from './filing'
 export { carriedBy, classesWithQueue, queueInClasses, queueOfLearners, saveQueue } from './queue'

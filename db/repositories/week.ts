@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import type { AssignmentId, ClassId, Instant, PieceId } from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base'
 import type { ResourceKind } from '#core/library'
 import type { Connection } from './store'
 
@@ -28,6 +28,37 @@ export async function lateIn(
       and not exists (select 1 from assignment_exceptions x where x.assignment_id = w.assignment_id
         and x.learner_id = w.learner_id)
     group by w.class_id, w.assignment_id order by learners desc, w.assignment_id`)
+}
+
+/** A learner with what they did last. */
+export interface LatelyAt {
+  readonly learnerId: UserId
+  readonly name: string
+  readonly className: string
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  /** Null: they are at it. */
+  readonly submittedAt: Instant | null
+}
+
+/** Learners of classes by the latest thing they began, each once. */
+export async function latelyAtWork(
+  tx: Connection,
+  classIds: readonly ClassId[],
+  most: number,
+): Promise<readonly LatelyAt[]> {
+  if (classIds.length === 0) return []
+  return tx.all<LatelyAt>(sql`
+    select learnerId, name, className, assignmentId, title, submittedAt from (
+      select t.learner_id as learnerId, u.name, c.short_name as className, t.assignment_id as assignmentId, a.title,
+        t.submitted_at as submittedAt, t.started_at as startedAt,
+        row_number() over (partition by t.learner_id order by t.started_at desc) as nth
+      from attempts t join learner_work w on w.assignment_id = t.assignment_id and w.learner_id = t.learner_id
+          and w.piece_id = t.piece_id
+        join assignments a on a.id = t.assignment_id join users u on u.id = t.learner_id
+        join classes c on c.id = w.class_id
+      where w.class_id in ${[...classIds]})
+    where nth = 1 order by startedAt desc, name limit ${most}`)
 }
 
 /** How many texts of a class wait to be scored, or for their scores to be released, of one piece. */

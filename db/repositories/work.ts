@@ -237,6 +237,19 @@ export async function givenBefore(
       and not exists (select 1 from json_each(a.body, '$.notFor') n where n.value = t.ref_id)`)
 }
 
+/** Pieces that somebody gave last, the latest first, each once. */
+export async function lastGivenBy(
+  tx: Connection,
+  authorId: UserId,
+  most: number,
+): Promise<readonly ResourceId[]> {
+  const rows = await tx.all<{ id: ResourceId }>(sql`
+    select p.resource_id as id, max(coalesce(a.published_at, a.created_at)) as at from assignment_pieces p
+      join assignments a on a.id = p.assignment_id and a.state != 'withdrawn'
+    where a.author_id = ${authorId} group by p.resource_id order by at desc, id limit ${most}`)
+  return rows.map((r) => r.id)
+}
+
 /** Kinds that count as a test. */
 const TESTS = kindsThat((card) => card.measures === 'test')
 

@@ -16,6 +16,7 @@ import {
   ShowDifference,
   ShowGuide,
   ShowRoutes,
+  ShowShelfNow,
   ShowShelf,
   ShowStandard,
   ShowTray,
@@ -27,6 +28,7 @@ import { setClassShelf, showClassShelf } from '#usecases/library/classShelf'
 import { drawCheck } from '#usecases/library/drawCheck'
 import { setPointer, showGuide } from '#usecases/library/guide'
 import { copyPiece, dropPiece, sharePiece, showDifference } from '#usecases/library/ownPieces'
+import { showShelfNow } from '#usecases/library/shelfNow'
 import { setRoute, showRoutes } from '#usecases/library/practiceRoutes'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside, makePiece, showShelf } from '#usecases/library/shelf'
@@ -59,6 +61,7 @@ export const LIBRARY_ROUTES: readonly Route[] = [
   route(ShowDifference, ({ deps, actor }, { params }) => showDifference(deps, actor, params)),
   route(ShowGuide, ({ deps, actor }, { params }) => showGuide(deps, actor, params.resourceId)),
   route(SetPointer, ({ deps, actor }, { body }) => setPointer(deps, actor, body)),
+  route(ShowShelfNow, ({ deps, actor }) => showShelfNow(deps, actor)),
   route(ShowRoutes, ({ deps, actor }, { params }) => showRoutes(deps, actor, params.classId)),
   route(SetRoute, ({ deps, actor }, { params, body }) => setRoute(deps, actor, { ...params, ...body })),
   route(ShowPractice, ({ deps, actor }) => showPractice(deps, actor)),

@@ -43,6 +43,22 @@ const at = z
 const ofLearner = z.strictObject({ learnerId: id<UserId>() })
 
 /** What a learner sees at an instant, and why. */
+/** A learner with what they did last. */
+export interface LatelyAt {
+  readonly learnerId: UserId
+  readonly name: string
+  readonly className: string
+  readonly assignmentId: AssignmentId
+  readonly title: string
+  /** Null: they are at it. */
+  readonly submittedAt: Instant | null
+}
+/** Learners who are at something or handed it in last. */
+export const ListLately = contract<{ readonly learners: readonly LatelyAt[] }>()({
+  for: 'teacher',
+  method: 'GET',
+  path: '/api/lately',
+})
 export const ShowLens = contract<LensView>()({
   for: 'teacher',
   method: 'GET',

@@ -128,6 +128,16 @@ export const ChangePiece = contract<{ readonly revision: number; readonly isNewF
   body: ownPiece.extend({ revision: version }),
 })
 
+/** With what the asker likely goes on: where their classes are in textbooks, and what they gave last. */
+export const ShowShelfNow = contract<{
+  readonly lessons: readonly {
+    readonly bookLessonId: string
+    readonly number: string
+    readonly title: string
+    readonly classes: readonly string[]
+  }[]
+  readonly given: readonly ResourceId[]
+}>()({ for: 'teacher', method: 'GET', path: '/api/shelf-now' })
 /** What the asker has in their tray. Pieces that are no longer open to them are not in it. */
 export const ShowTray = contract<Tray>()({ for: 'teacher', method: 'GET', path: '/api/tray' })
 const some = WIRE.list(id<ResourceId>(), MOST_IN_TRAY)

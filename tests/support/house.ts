@@ -73,7 +73,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   series: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   work: ['base', 'library', 'audience', 'availability', 'attempts', 'versions'],
   lastLook: ['base', 'audience', 'availability', 'attempts', 'load', 'work'],
-  filing: ['base', 'work'],
+  filing: ['base', 'library', 'work'],
   placing: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],

@@ -4,6 +4,7 @@ import type { AssignmentId, Instant } from '#core/base'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { listMyWork } from '#usecases/learning/myWork'
 import { showMyPiece } from '#usecases/learning/myPiece'
+import { listLately } from '#usecases/lens/listLately'
 import { showLens, showLensPiece } from '#usecases/lens/showLens'
 import { assign } from '#usecases/work/assign'
 import { giveMore } from '#usecases/work/giveMore'
@@ -26,6 +27,23 @@ const piece = (school: TestSchool, id: AssignmentId, when: Instant | null) =>
   })
 
 describe('the lens', () => {
+  it('begins with who is at something, or handed it in last, in the asker’s own classes', async () => {
+    const school = await aSchool()
+    const { deps, ann, cleo, clock, stranger } = school
+    const id = await publish(school, { title: 'Check' })
+    const tries = { assignmentId: id, pieceId: P1 }
+    const first = mustBeOk(await startTry(deps, cleo, tries), 'start')
+    mustBeOk(await handIn(deps, cleo, { attemptId: first.attemptId, saves: [] }), 'in')
+    clock.set((deps.clock.now() + 60_000) as Instant)
+    mustBeOk(await startTry(deps, ann, tries), 'start')
+    const { learners } = mustBeOk(await listLately(deps, school.teacher), 'lately')
+    expect(learners.map((l) => [l.name, l.title, l.submittedAt === null])).toEqual([
+      ['Ann Ash', 'Check', true],
+      ['Cleo Cedar', 'Check', false],
+    ])
+    expect(mustBeOk(await listLately(deps, stranger), 'elsewhere').learners).toEqual([])
+  })
+
   it('shows exactly what the learner is sent', async () => {
     const school = await aSchool()
     await publish(school, { title: 'One', window: { ...open, due: through('2026-09-10') } })

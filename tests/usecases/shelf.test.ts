@@ -1,8 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { asId, mustBeOk } from '#core/base'
-import type { BookId, ResourceId } from '#core/base'
+import type { BookId, Instant, ResourceId } from '#core/base'
 import type { Item } from '#core/library'
-import { addBook, addPointer, addResource, addStandards, bookById } from '#db/repositories'
+import {
+  addBook,
+  addPointer,
+  addResource,
+  addStandards,
+  bookById,
+  plansById,
+  savePlan,
+} from '#db/repositories'
 import { showGrid } from '#usecases/evidence/evidence'
 import { checkPractice, openPractice, showPractice } from '#usecases/learning/practice'
 import { setClassShelf, showClassShelf } from '#usecases/library/classShelf'
@@ -15,8 +23,9 @@ import { showClassPractice } from '#usecases/evidence/practice'
 import { setRoute } from '#usecases/library/practiceRoutes'
 import { lookInside, makePiece } from '#usecases/library/shelf'
 import { showStandard } from '#usecases/library/standards'
+import { showShelfNow } from '#usecases/library/shelfNow'
 import { changeTray, readCodes, showTray } from '#usecases/library/tray'
-import { PLAIN_PIECE, aCheck, extended, piecesOf, single } from '../support/made'
+import { PLAIN_PIECE, aCheck, at, extended, piecesOf, single } from '../support/made'
 import { aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -51,7 +60,7 @@ describe('the tray', () => {
     const [a, b] = [await make(school, [single('1')]), await make(school, [single('1')])]
     mustBeOk(await changeTray(deps, teacher, { kind: 'put-in', pieces: [a, b, a] }), 'put')
     mustBeOk(await changeTray(deps, teacher, { kind: 'limit', minutes: 15 }), 'limit')
-    expect(mustBeOk(await showTray(deps, teacher), 'tray')).toEqual({ pieces: [a, b], limit: 15 })
+    expect(mustBeOk(await showTray(deps, teacher), 'tray')).toEqual({ pieces: [a, b], limit: 15, aside: [] })
     mustBeOk(await changeTray(deps, teacher, { kind: 'order', pieces: [b] }), 'order')
     // what the page did not know of stays, behind
     expect(mustBeOk(await showTray(deps, teacher), 'tray').pieces).toEqual([b, a])
@@ -296,6 +305,26 @@ async function bookPiece(school: TestSchool, kind: 'practice-set' | 'check') {
   })
   return id
 }
+
+describe('the shelf before anything is chosen', () => {
+  it('says at which textbook lesson classes are, and what was given last', async () => {
+    const school = await aSchool()
+    const { deps, teacher, clock } = school
+    const [record] = (await plansById(deps.store.read, [school.planId])).values()
+    if (!record) throw new Error('no plan')
+    const lessons = record.plan.lessons.map((l) => ({ ...l, bookLessonId: `W${l.number}` }))
+    await deps.store.write((tx) => savePlan(tx, { ...record, plan: { ...record.plan, lessons } }))
+    const [older, newer] = [await make(school, [single('1')]), await make(school, [single('1')])]
+    const now = async () => mustBeOk(await showShelfNow(deps, teacher), 'now')
+    expect((await now()).given).toEqual([])
+    await publish(school, { pieces: piecesOf(older) })
+    clock.set((deps.clock.now() + 60_000) as Instant)
+    await publish(school, { pieces: piecesOf(newer) })
+    expect((await now()).given).toEqual([newer, older])
+    clock.set(at('09-04T20:00'))
+    expect((await now()).lessons.flatMap((l) => l.classes)).toEqual(['Class A', 'Class B'])
+  })
+})
 
 describe('a practice route', () => {
   it('opens a textbook to a class, scores at once, and counts nowhere', async () => {

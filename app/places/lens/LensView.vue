@@ -8,6 +8,7 @@ import { AnswerInput, FillIn, PieceMaterial, PieceScreen, SupportPanel, WorkPlac
 import FileList from '~/shared/fields/FileList.vue'
 import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
+import LatelyAtWork from './components/LatelyAtWork.vue'
 import LensBand from './components/LensBand.vue'
 import LensSide from './components/LensSide.vue'
 import { useLens } from './composables/lens'
@@ -60,6 +61,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
           data-hook="lens-choose"
           @update:model-value="look({ learner: $event as UserId })"
         />
+        <LatelyAtWork />
       </template>
       <p v-else class="said">Opening …</p>
     </div>

@@ -81,6 +81,14 @@ const SPREAD_WORDS = [
         <p class="said"><NuxtLink class="plain" to="/pace">Pace</NuxtLink></p>
         <h1>Load</h1>
       </div>
+      <UButton
+        v-if="classId"
+        color="neutral"
+        variant="outline"
+        :to="{ path: '/classes/filing', query: { class: classId } }"
+        data-hook="to-ceilings"
+        >Set how much may be open at once</UButton
+      >
       <ChoiceButtons
         label="Class"
         :items="classes.map((c) => ({ value: c.id, label: c.name }))"

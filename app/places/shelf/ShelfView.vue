@@ -14,6 +14,7 @@ import { useTray } from './stores/tray'
 import BuildCheck from './components/BuildCheck.vue'
 import LookInside from './components/LookInside.vue'
 import PickedCheck from './components/PickedCheck.vue'
+import ShelfNow from './components/ShelfNow.vue'
 import ShelfOutline from './components/ShelfOutline.vue'
 import ShelfSearch from './components/ShelfSearch.vue'
 import StandardPage from './components/StandardPage.vue'
@@ -177,9 +178,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
         @choose="choose"
       />
       <StandardPage v-else-if="standard" :code="standard" @choose="choose" @standard="read" @build="build" />
-      <p v-else class="said p-6">
-        Choose a piece or a standard at the left. A piece opens as a learner sees it, and with its answers.
-      </p>
+      <ShelfNow v-else @choose="choose" />
     </section>
     <p v-if="items.picked.length && building !== 'picked'" class="picked drawer" data-hook="picked-bar">
       <b class="flex-1">{{ count(items.picked.length, 'question') }} picked for a check</b>

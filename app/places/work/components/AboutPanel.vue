@@ -1,14 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
+import type { ClassId } from '#core/base'
 import { NO_ABOUT } from '#core/work'
 import type { About } from '#core/work'
-import { foldedName } from '#core/filing'
+import type { ResourceKind } from '#core/library'
 import { same } from '#core/base'
-import { ShowFiling } from '#shared/contracts/filing'
-import { call } from '~/shared/wire/call'
 import FoldButton from '~/shared/frame/FoldButton.vue'
 import type { DraftInWork } from '../draft'
+import FiledUnder from './FiledUnder.vue'
 
+defineProps<{
+  /** The first class that has it, or whose learners do. */
+  classId: ClassId | null
+  /** Of its first piece. */
+  kind: ResourceKind | null
+  /** The unit of its lesson; '': it hangs on none. */
+  unit: string
+}>()
 const draft = defineModel<DraftInWork>({ required: true })
 const patch = (part: Partial<About>) => {
   draft.value = { ...draft.value, about: { ...draft.value.about, ...part } }
@@ -18,60 +26,11 @@ function recommend(isRecommended: boolean): void {
   patch({ isRecommended })
   if (isRecommended) draft.value = { ...draft.value, isFirst: false }
 }
-/** What is one line of text, in order. */
-const LINES = [
-  {
-    name: 'link',
-    label: 'Meeting link',
-    help: 'Where the class meets, if not in the room. https only.',
-    most: 500,
-    placeholder: 'https://',
-  },
-  {
-    name: 'heading',
-    label: 'Heading',
-    help: 'Learners find finished work under it.',
-    most: 60,
-    placeholder: '',
-  },
-  {
-    name: 'category',
-    label: 'Grading category',
-    help: 'For you: where it counts.',
-    most: 60,
-    placeholder: '',
-  },
-] as const
-/** What the first class files its work under. */
-const classId = computed(() => {
-  const first = draft.value.targets.find((t) => t.target.kind === 'class')?.target
-  return first?.kind === 'class' ? first.classId : null
+/** Whether something stands in the part that is folded. */
+const isSaid = computed(() => {
+  const { heading, category, isRecommended } = draft.value.about
+  return !same(draft.value.about, { ...NO_ABOUT, heading, category, isRecommended })
 })
-const known = shallowRef<{ readonly heading: readonly string[]; readonly category: readonly string[] }>({
-  heading: [],
-  category: [],
-})
-watch(
-  classId,
-  async (id) => {
-    const reply = id ? await call(ShowFiling, { params: { classId: id } }) : null
-    if (!reply?.ok) return
-    const { filing } = reply.value
-    known.value = { heading: filing.headings, category: filing.categories.map((c) => c.name) }
-  },
-  { immediate: true },
-)
-/** What is said below a line: that a name is new in the class, and that work without a category counts nowhere. */
-function helpOf({ name, help }: (typeof LINES)[number]): string {
-  if (name === 'link') return help
-  const names = known.value[name]
-  if (name === 'category' && draft.value.about.isRecommended) return 'Recommended work counts in none.'
-  const typed = foldedName(draft.value.about[name])
-  if (names.length === 0) return help
-  if (typed === '') return name === 'category' ? `Without one it counts nowhere: ${names.join(', ')}.` : help
-  return names.some((n) => foldedName(n) === typed) ? help : `New in this class, beside ${names.join(', ')}.`
-}
-const isSaid = computed(() => !same({ ...draft.value.about, isRecommended: false }, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
 const outcomes = ref(draft.value.about.outcomes.join('\n'))
@@ -114,6 +73,13 @@ function takeOutcomes(): void {
         }
       "
     />
+    <FiledUnder
+      :class-id="classId"
+      :kind="kind"
+      :unit="unit"
+      :model-value="draft.about"
+      @update:model-value="patch"
+    />
     <FoldButton v-model="isOpen" data-hook="more-about">Objective, instructions, link</FoldButton>
     <template v-if="isOpen">
       <UFormField label="Objective" help="What it is for, in a sentence learners read."
@@ -135,19 +101,15 @@ function takeOutcomes(): void {
           :model-value="draft.about.instructions"
           @update:model-value="patch({ instructions: String($event) })"
       /></UFormField>
-      <UFormField v-for="f in LINES" :key="f.name" :label="f.label" :help="helpOf(f)"
+      <UFormField label="Meeting link" help="Where the class meets, if not in the room. https only."
         ><UInput
-          :name="f.name"
-          :maxlength="f.most"
-          :placeholder="f.placeholder"
-          :list="f.name === 'link' ? undefined : `known-${f.name}`"
-          :model-value="draft.about[f.name]"
-          @update:model-value="patch({ [f.name]: String($event) })"
-          @focusout="patch({ [f.name]: draft.about[f.name].trim() })"
+          name="link"
+          maxlength="500"
+          placeholder="https://"
+          :model-value="draft.about.link"
+          @update:model-value="patch({ link: String($event) })"
+          @focusout="patch({ link: draft.about.link.trim() })"
       /></UFormField>
-      <datalist v-for="(names, name) in known" :id="`known-${name}`" :key="name">
-        <option v-for="n in names" :key="n" :value="n" />
-      </datalist>
     </template>
   </div>
 </template>

@@ -157,7 +157,12 @@ async function loadRecipients(): Promise<void> {
         <UFormField label="Note to learners" hint="optional"
           ><UTextarea v-model="draft.note" :rows="2" autoresize maxlength="1000" name="note"
         /></UFormField>
-        <AboutPanel v-model="draft" />
+        <AboutPanel
+          v-model="draft"
+          :class-id="classIdsMeant[0] ?? null"
+          :kind="cards[0]?.kind ?? null"
+          :unit="lessons.find((l) => l.value === start)?.unit ?? ''"
+        />
       </section>
       <div class="grid grid-cols-[minmax(0,1fr)] gap-5 content-start min-w-0">
         <WhoAndWhen

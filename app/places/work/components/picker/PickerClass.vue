@@ -28,13 +28,17 @@ function setClass(): void {
 function set(learner: PickedLearner, isIn: boolean): void {
   draft.value = withLearner(draft.value, learner, isIn)
 }
+function isFull(id: string): boolean {
+  const { open } = props.stands.get(id) ?? {}
+  return Boolean(open && open.pieces >= open.most)
+}
 function saidOf(id: string): string {
   const stand = props.stands.get(id)
   if (!stand) return ''
   const { standing, minutes, open } = stand
   const share = standing ? `${percent(standing.share)} of ${count(standing.items, 'item')}` : 'not seen yet'
   const week = minutes > 0 ? `${minutes} min this week` : ''
-  const full = open && open.pieces >= open.most ? `full: ${open.pieces} of ${open.most} open` : ''
+  const full = open && isFull(id) ? `full: ${open.pieces} of ${open.most} open` : ''
   return [share, week, full].filter((part) => part !== '').join(' · ')
 }
 </script>
@@ -76,7 +80,18 @@ function saidOf(id: string): string {
               >{{ l.name }}<span v-if="draft.exceptIds.includes(l.id)" class="said"> left out</span></span
             ></template
           ></UCheckbox
-        ><span class="said">{{ saidOf(l.id) }}</span>
+        ><span class="said"
+          >{{ saidOf(l.id)
+          }}<template v-if="isFull(l.id)">
+            ·
+            <NuxtLink
+              class="plain"
+              :to="{ path: '/classes/filing', query: { class: of.id } }"
+              :aria-label="`How much ${of.name} may have open at once`"
+              >ceiling</NuxtLink
+            ></template
+          ></span
+        >
       </li>
     </ul>
   </div>
