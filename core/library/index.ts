@@ -18,7 +18,7 @@ export {
 } from './files'
 export type { FileSort, KeptFile } from './files'
 export { forTheWeak } from './forTheWeak'
-export { quickPiece } from './quickPiece'
+export { quickFile, quickPiece } from './quickPiece'
 export { MADE, withScoredPart } from './scoredPart'
 export { findingsIn } from './itemFindings'
 export {

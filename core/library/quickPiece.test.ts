@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { asId } from '../base'
-import type { ResourceId } from '../base'
+import type { FileId, ResourceId } from '../base'
 import { checkResource } from './checkResource'
-import { quickPiece } from './quickPiece'
+import { quickFile, quickPiece } from './quickPiece'
 
 const made = (typed: string) => quickPiece(typed, { grade: 8 })
 
@@ -31,6 +31,19 @@ describe('quickPiece', () => {
     // what is not to be opened is only words
     expect(made('http://museum.example')?.kind).toBe('reading')
     expect(made('javascript:alert(1)')?.kind).toBe('reading')
+  })
+
+  it('is a file where one is chosen or dropped, called by its name', () => {
+    const file = {
+      id: asId<FileId>('f1'),
+      name: 'tide_table-spring.pdf',
+      sort: 'document',
+      bytes: 9,
+    } as const
+    const piece = quickFile({ ...file, type: 'application/pdf' }, { grade: 8 })
+    expect(piece).toMatchObject({ title: 'tide table spring', kind: 'file', material: { files: [file] } })
+    expect(checkResource({ ...piece, id: asId<ResourceId>('x'), code: 'own1' }).ok).toBe(true)
+    expect(quickFile({ ...file, type: 'application/pdf', name: '.pdf' }, { grade: 8 }).title).toBe('.pdf')
   })
 
   it('can stand on the shelf as it is', () => {

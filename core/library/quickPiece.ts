@@ -1,3 +1,4 @@
+import type { KeptFile } from './files'
 import { NO_MATERIAL } from './types'
 import type { Resource } from './types'
 import { isWebAddress } from './webAddress'
@@ -16,17 +17,33 @@ export function quickPiece(typed: string, { grade }: Pick<Resource, 'grade'>): O
   const isLink = isWebAddress(line)
   const title = isLink ? nameOfPlace(line) : line
   return {
+    ...plain(title, grade),
+    kind: isLink ? 'link' : 'reading',
+    content: isLink ? '' : line,
+    material: isLink ? { ...NO_MATERIAL, link: line } : NO_MATERIAL,
+  }
+}
+
+/** A piece made of one file that is kept, called by its name. */
+export function quickFile(file: KeptFile, { grade }: Pick<Resource, 'grade'>): Omit<Resource, 'id'> {
+  return {
+    ...plain(readable(file.name) || file.name, grade),
+    kind: 'file',
+    content: '',
+    material: { ...NO_MATERIAL, files: [file] },
+  }
+}
+
+function plain(title: string, grade: number) {
+  return {
     title: title.slice(0, MOST_TITLE),
     code: '',
-    kind: isLink ? 'link' : 'reading',
-    role: 'core',
+    role: 'core' as const,
     minutes: MINUTES,
     grade,
     language: 'en',
     readingLevel: null,
     standards: [],
-    content: isLink ? '' : line,
-    material: isLink ? { ...NO_MATERIAL, link: line } : NO_MATERIAL,
     items: [],
   }
 }

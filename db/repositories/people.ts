@@ -238,7 +238,7 @@ export async function zoneOfLearner(tx: Connection, learnerId: UserId): Promise<
 const ZONE_OF_LEARNER = `select y.body ->> 'zone' as zone from enrolments e join classes c on c.id = e.class_id
   join years y on y.id = c.year_id where e.learner_id = ? and e.left_at is null limit 1`
 
-/** Who teaches each class. */
+/** Who teaches each class, first who made it. */
 export async function teachersOf(
   tx: Connection,
   classIds: readonly ClassId[],
@@ -248,7 +248,8 @@ export async function teachersOf(
   for (const row of await tx
     .select()
     .from(classTeachers)
-    .where(inArray(classTeachers.classId, [...classIds])))
+    .where(inArray(classTeachers.classId, [...classIds]))
+    .orderBy(sql`rowid`))
     out.get(row.classId)?.push(row.userId)
   return out
 }

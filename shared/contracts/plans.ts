@@ -46,7 +46,12 @@ export const beginning = z.strictObject({
 }) satisfies z.ZodType<Beginning>
 
 /** Lays a plan onto classes; what does not fit is listed with the reason. */
-export const LayPlan = contract<LaidOut & { readonly classes: number }>()({
+/** `kept`: classes that have the plan and keep it as it is, by name. */
+export interface LaidOnClasses extends LaidOut {
+  readonly classes: number
+  readonly kept: readonly string[]
+}
+export const LayPlan = contract<LaidOnClasses>()({
   for: 'teacher',
   method: 'POST',
   path: '/api/plans/:planId/lay',

@@ -33,6 +33,8 @@ export interface ClassCard {
   readonly yearId: YearId
   readonly learners: number
   readonly mine: boolean
+  /** The asker made it; others may teach it, too. */
+  readonly isOwn: boolean
 }
 export interface PlanCard {
   readonly id: PlanId

@@ -16,7 +16,7 @@ import { addRoster, readRoster } from '#usecases/teaching/roster'
 import { showOverview } from '#usecases/teaching/showOverview'
 import { makeYear, readClosures } from '#usecases/teaching/years'
 import { aYear, closure, onDays } from '../support/made'
-import { aBench, aSchool, aTeacher, rosterOf } from '../support/world'
+import { aBench, aColleague, aSchool, aTeacher, rosterOf } from '../support/world'
 
 const { id: _, ...year } = aYear()
 
@@ -193,6 +193,18 @@ describe('classes', () => {
         })
       ).error?.code,
     ).toBe('access/not-found')
+  })
+
+  it('is somebody’s own where they made it, and only taught together where another did', async () => {
+    const school = await aSchool()
+    const own = async (who: Teacher) =>
+      (await showOverview(school.deps, who)).value.classes.map((c) => [c.name, c.mine, c.isOwn])
+    const colleague = await aColleague(school)
+    expect(await own(school.teacher)).toEqual([
+      ['Class A', true, true],
+      ['Class B', true, true],
+    ])
+    expect(await own(colleague)).toContainEqual(['Class B', true, false])
   })
 
   it('puts learners into a group one by one, so that two ticks at once lose none', async () => {

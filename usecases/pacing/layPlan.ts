@@ -16,7 +16,7 @@ import type { ClassGround } from '../ground/classGrounds'
 /**
  * Lays a plan onto classes the actor teaches, from the year's first day or, with `from`, from a day and lesson on. A
  * class that has the plan keeps it as it is; without anything of its own it begins anew where that is asked. What does
- * not fit is listed for the class with least room.
+ * not fit is listed for the class with least room; `kept` names those where nothing was laid.
  */
 export async function layPlan(
   deps: Deps,
@@ -35,16 +35,15 @@ export async function layPlan(
     if (from?.nextId && !known.plan.lessons.some((l) => l.id === from.nextId))
       return refuse({ code: 'access/not-found' as const, what: 'lesson' })
     const laid: ClassRecord[] = []
+    const kept: string[] = []
     for (const classId of new Set(input.classIds)) {
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
       const isNew = found.value.planId !== input.planId
       const mayBeginAnew = from !== null && isUntouched(found.value.pacing)
-      laid.push(
-        isNew || mayBeginAnew
-          ? await putOn(tx, deps, found.value, { planId: input.planId, from })
-          : found.value,
-      )
+      const isLaid = isNew || mayBeginAnew
+      laid.push(isLaid ? await putOn(tx, deps, found.value, { planId: input.planId, from }) : found.value)
+      if (!isLaid) kept.push(found.value.name)
     }
     const grounds = [...(await groundsOf(tx, laid)).values()]
     await refreshWork(
@@ -52,7 +51,7 @@ export async function layPlan(
       laid.map((r) => r.id),
       deps.clock.now(),
     )
-    return ok({ classes: laid.length, ...fitOf(grounds) })
+    return ok({ classes: laid.length, kept, ...fitOf(grounds) })
   })
 }
 

@@ -34,6 +34,7 @@ export async function showOverview(deps: Deps, actor: Teacher) {
       planTitle: plans.find((p) => p.plan.id === planId)?.plan.title ?? null,
       learners: learners.get(id)?.length ?? 0,
       mine: teachers.get(id)?.includes(actor.userId) ?? false,
+      isOwn: teachers.get(id)?.[0] === actor.userId,
     })),
     plans: plans.map(({ plan, ownerId }) => ({
       id: plan.id,

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { BookId, ClassId, PlanId } from '#core/base'
 import { AdoptBook, LayPlan } from '#shared/contracts/plans'
 import type { Beginning } from '#core/pacing'
-import type { LaidOut } from '#shared/contracts/plans'
+import type { LaidOnClasses } from '#shared/contracts/plans'
 import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -12,6 +12,7 @@ import { useOverview } from '~/shared/session/overview'
 import { useShelf } from '~/places/shelf'
 import { call } from '~/shared/wire/call'
 import { zoneNamed } from '~/shared/words/times'
+import { sayList } from '~/shared/words/lists'
 import { count, meetingsOf } from '~/shared/words/numbers'
 import { useTakingAway } from './composables/takingAway'
 import LayFrom from './components/LayFrom.vue'
@@ -24,7 +25,7 @@ const tell = useTell()
 const laying = ref<PlanId | null>(null)
 const chosen = ref<ClassId[]>([])
 const from = ref<Beginning | null>(null)
-const outcome = shallowRef<(LaidOut & { readonly classes: number }) | null>(null)
+const outcome = shallowRef<LaidOnClasses | null>(null)
 onMounted(() => Promise.all([store.load(true), shelf.load()]))
 const plans = computed(() => store.overview?.plans ?? [])
 const mine = computed(() => store.overview?.classes.filter((c) => c.mine) ?? [])
@@ -43,8 +44,10 @@ function classItems(planId: PlanId) {
 function open(id: PlanId, course: string): void {
   laying.value = laying.value === id ? null : id
   outcome.value = null
-  // a class that has the plan would begin it anew: only where somebody ticks it
-  chosen.value = mine.value.filter((c) => c.planId === null && c.course === course).map((c) => c.id)
+  // a colleague's class is theirs to begin; a class that has the plan would begin it anew: only where somebody ticks it
+  chosen.value = mine.value
+    .filter((c) => c.isOwn && c.planId === null && c.course === course)
+    .map((c) => c.id)
   const [only, ...others] = mine.value
   if (chosen.value.length === 0 && only && others.length === 0 && only.planId !== id) chosen.value = [only.id]
 }
@@ -143,6 +146,14 @@ const replaces = computed(() =>
             >Lay it out</UButton
           >
           <div v-if="outcome" role="status" data-hook="outcome">
+            <p v-if="outcome.kept.length" class="note-line care mb-1">
+              {{ sayList(outcome.kept) }}
+              {{
+                outcome.kept.length === 1
+                  ? 'has this plan and keeps it as it is'
+                  : 'have this plan and keep it as it is'
+              }}.
+            </p>
             <p class="note-line" :class="outcome.notPlaced.length ? 'needs' : 'fine'">
               <template v-if="outcome.notPlaced.length"
                 >{{ count(outcome.placed, 'lesson') }} placed.

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { quickPiece } from '#core/library'
+import { KEPT_NAMES, quickFile, quickPiece } from '#core/library'
+import type { Resource } from '#core/library'
+import { KeepFile } from '#shared/contracts/files'
 import { MakePiece } from '#shared/contracts/library'
 import type { PieceCard } from '#shared/contracts/library'
+import ChooseFile from '~/shared/fields/ChooseFile.vue'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import { useShelf } from '../stores/shelf'
@@ -16,12 +19,21 @@ const isBusy = ref(false)
 const problem = ref('')
 const USUAL_GRADE = 8
 
+const grade = () => shelf.books[0]?.grade ?? USUAL_GRADE
+const ACCEPT = KEPT_NAMES.join(',')
 async function make(): Promise<void> {
-  const piece = quickPiece(typed.value, { grade: shelf.books[0]?.grade ?? USUAL_GRADE })
-  if (!piece) {
-    problem.value = 'Say what it is, or paste an address.'
-    return
-  }
+  const piece = quickPiece(typed.value, { grade: grade() })
+  if (piece) await keep(piece)
+  else problem.value = 'Say what it is, or paste an address.'
+}
+async function makeOfFile(file: { readonly name: string; readonly base64: string }): Promise<void> {
+  isBusy.value = true
+  const reply = await call(KeepFile, { body: file })
+  isBusy.value = false
+  if (reply.ok) await keep(quickFile(reply.value, { grade: grade() }))
+  else problem.value = sayRefusal(reply.error)
+}
+async function keep(piece: Omit<Resource, 'id'>): Promise<void> {
   isBusy.value = true
   const reply = await call(MakePiece, { body: { ...piece, bookLessonId: props.bookLessonId } })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
@@ -49,6 +61,7 @@ async function make(): Promise<void> {
       />
       <UButton type="submit" variant="outline" color="neutral" :loading="isBusy">Make it</UButton>
     </div>
+    <ChooseFile label="Or choose or drop a file" :accept="ACCEPT" :busy="isBusy" @chosen="makeOfFile" />
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-else class="said">Learners say when they have done it. It stands on the shelf afterwards.</p>
   </form>

@@ -18,7 +18,8 @@ const props = defineProps<{
 const emit = defineEmits<{ take: [closures: readonly FoundClosure[]] }>()
 
 const isOpen = ref(false)
-const country = ref<string>()
+/** Of the language in which the browser speaks: a place to begin with. */
+const country = ref<string | undefined>(new Intl.Locale(navigator.language).maximize().region)
 const region = ref<string>()
 const offer = shallowRef<HolidayOffer | null>(null)
 const ticked = ref<string[]>([])
@@ -44,6 +45,8 @@ watch([isOpen, country, region, () => props.firstOn, () => props.lastOn], async 
   })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (reply.ok) offer.value = reply.value
+  // a place of which no holidays are known is none to begin with
+  if (reply.ok && !reply.value.countries.some((c) => c.code === country.value)) country.value = undefined
   ticked.value = []
 })
 function chooseCountry(code: string): void {
@@ -103,6 +106,19 @@ function take(): void {
           aria-label="Public holidays"
           class="max-h-64 overflow-auto"
         />
+        <UButton
+          class="justify-self-start"
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          data-hook="tick-holidays"
+          @click="
+            () => {
+              ticked = items.filter((i) => !i.disabled).map((i) => i.value)
+            }
+          "
+          >Tick all</UButton
+        >
         <UButton
           class="justify-self-start"
           size="xs"

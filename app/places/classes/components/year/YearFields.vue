@@ -9,6 +9,8 @@ import LetterOverrides from '../setup/LetterOverrides.vue'
 /** Name, ends, zone, school days and day letters of a year. */
 const props = defineProps<{ form: ReturnType<typeof useYearForm>; today: IsoDay }>()
 const { fields, letters, byDate, overrides, labels, put, bound, setWeekday } = props.form
+/** As schools mostly have them. */
+const USUAL_LETTERS = ['A B', 'A B C D', '1 2 3 4 5 6', '1 2 3 4 5 6 7 8']
 const zones = Intl.supportedValuesOf('timeZone')
 </script>
 
@@ -61,10 +63,13 @@ const zones = Intl.supportedValuesOf('timeZone')
       <UFormField
         label="Day letters"
         hint="optional"
-        help="Such as A B, for days that take turns"
+        help="Such as A B, or 1 2 3 4 5 6, for days that take turns"
         class="w-52"
-        ><UInput v-model="letters" name="letters" placeholder="none"
-      /></UFormField>
+        ><UInput v-model="letters" name="letters" placeholder="none" list="usual-letters" /><datalist
+          id="usual-letters"
+        >
+          <option v-for="usual in USUAL_LETTERS" :key="usual" :value="usual" /></datalist
+      ></UFormField>
       <UCheckbox v-if="labels.length" v-model="byDate" label="A closed day uses up its letter" class="pb-6" />
     </div>
     <LetterOverrides
