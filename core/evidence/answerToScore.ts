@@ -33,7 +33,7 @@ export interface AnswerToScore {
   readonly otherTask: string | null
   /** What they filled in of their support, in its order. */
   readonly filledIn: readonly { readonly item: LearnerItem; readonly answer: Answer }[]
-  readonly organiser: Organiser | null
+  readonly organisers: readonly Organiser[]
   /** What they handed in as files for the piece, the first one first; of a team what any of them did. */
   readonly files: readonly (KeptFile & { readonly handedAt: Instant })[]
   /** Words that the piece and their version give to write with. */

@@ -23,7 +23,7 @@ function answer(id: string, part: Partial<AnswerToScore> = {}): AnswerToScore {
     answer: { kind: 'extended', text: 'It swings.' },
     otherTask: null,
     filledIn: [],
-    organiser: null,
+    organisers: [],
     files: [],
     expected: [],
     criteria: CRITERIA,

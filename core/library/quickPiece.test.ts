@@ -38,7 +38,7 @@ describe('quickPiece', () => {
       id: asId<FileId>('f1'),
       name: 'tide_table-spring.pdf',
       sort: 'document',
-      bytes: 9,
+      size: 9,
     } as const
     const piece = quickFile({ ...file, type: 'application/pdf' }, { grade: 8 })
     expect(piece).toMatchObject({ title: 'tide table spring', kind: 'file', material: { files: [file] } })

@@ -47,7 +47,10 @@ function windowOf({ opensOn, throughOn }: WholeDays): WindowSpec {
   return { listed: null, opens, due, closes: due, putAway: null }
 }
 
-/** Those of the series, or of the row alone, and those for whom the row is otherwise; who has no days of their own has the row's. */
+/**
+ * Those of the series, or of the row alone, and those for whom the row is otherwise; who has no days of their own has
+ * the row's.
+ */
 function targetsOf(targets: readonly Target[], laid: LaidRow): readonly AssignmentTarget[] {
   const apart = new Map(laid.others.map((o) => [keyOf(o.target), o]))
   const named = new Map(targets.map((t) => [keyOf(t), t]))

@@ -4,7 +4,8 @@ import type { LaidRow, Overlap, WholeDays } from './types'
 
 /**
  * Pairs of released rows that are open on the same day, by the first of them: for everybody, and for each group or
- * learner for whom something is otherwise or who has a row alone, where that makes another pair. None as long as nothing was set by hand.
+ * learner for whom something is otherwise or who has a row alone, where that makes another pair. None as long as
+ * nothing was set by hand.
  */
 export function overlapsIn(rows: readonly LaidRow[]): readonly Overlap[] {
   const forAll = pairsIn(daysOf(rows, null), null)

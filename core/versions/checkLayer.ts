@@ -5,10 +5,12 @@ import type { Resource } from '../library'
 import { placeMarks } from './marks'
 import { cellsOf } from './organiser'
 import type { VersionsRefusal } from './refusals'
-import type { Layer } from './types'
+import type { Layer, Organiser } from './types'
 
 /** As many marks, words or cells as a layer may have of each. */
 export const MOST_IN_PART = 60
+/** As many organisers as one version may have. */
+export const MOST_ORGANISERS = 4
 /** As many cells as an organiser may have. */
 export const MOST_CELLS = 30
 
@@ -20,7 +22,7 @@ export function checkLayer(core: Resource, layer: Layer): Result<Layer, Versions
   const fault =
     faultInWords(layer) ??
     faultInMarks(core, layer) ??
-    faultInOrganiser(layer) ??
+    faultInOrganisers(layer) ??
     faultInWriting(core, layer) ??
     faultInItems(core, layer)
   return fault === null ? ok(layer) : refuse(fault)
@@ -55,19 +57,26 @@ function faultInMarks(core: Resource, { marks, legend }: Layer): VersionsRefusal
   return stray ? { code: 'versions/mark-without-legend', field: 'marks', quote: stray.quote } : null
 }
 
-function faultInOrganiser({ organiser }: Layer): VersionsRefusal | null {
-  if (!organiser) return null
+function faultInOrganisers({ organisers }: Layer): VersionsRefusal | null {
+  for (const organiser of organisers) {
+    const fault = faultInOrganiser(organiser)
+    if (fault) return fault
+  }
+  return null
+}
+
+function faultInOrganiser(organiser: Organiser): VersionsRefusal | null {
   const cells = cellsOf(organiser)
   if (cells.length === 0 || cells.length > MOST_CELLS)
-    return { code: 'versions/organiser-size', field: 'organiser', cells: cells.length, most: MOST_CELLS }
+    return { code: 'versions/organiser-size', field: 'organisers', cells: cells.length, most: MOST_CELLS }
   const isFull = cells.every((cell) => (cell.given ?? '').trim() !== '')
-  return isFull ? { code: 'versions/organiser-full', field: 'organiser' } : null
+  return isFull ? { code: 'versions/organiser-full', field: 'organisers' } : null
 }
 
 /** What is filled in is handed in with the answers: a piece without questions is only read. */
-function faultInWriting({ items }: Resource, { organiser, frames }: Layer): VersionsRefusal | null {
-  const isWritten = organiser !== null || frames.length > 0
-  return isWritten && items.length === 0 ? { code: 'versions/nothing-handed-in', field: 'organiser' } : null
+function faultInWriting({ items }: Resource, { organisers, frames }: Layer): VersionsRefusal | null {
+  const isWritten = organisers.length > 0 || frames.length > 0
+  return isWritten && items.length === 0 ? { code: 'versions/nothing-handed-in', field: 'organisers' } : null
 }
 
 function faultInItems({ items }: Resource, { hints, items: kept }: Layer): VersionsRefusal | null {

@@ -14,14 +14,14 @@ export type VersionsRefusal =
   | { readonly code: 'versions/mark-without-legend'; readonly field: 'marks'; readonly quote: string }
   | {
       readonly code: 'versions/organiser-size'
-      readonly field: 'organiser'
+      readonly field: 'organisers'
       readonly cells: number
       readonly most: number
     }
   /** Every cell is filled in: nothing is left to think about. */
-  | { readonly code: 'versions/organiser-full'; readonly field: 'organiser' }
+  | { readonly code: 'versions/organiser-full'; readonly field: 'organisers' }
   /** There is something to fill in, and the piece has no question with which it would be handed in. */
-  | { readonly code: 'versions/nothing-handed-in'; readonly field: 'organiser' }
+  | { readonly code: 'versions/nothing-handed-in'; readonly field: 'organisers' }
   | { readonly code: 'versions/unknown-item'; readonly field: 'items'; readonly itemId: ItemId }
   | { readonly code: 'versions/bad-share'; readonly field: 'items' }
   | { readonly code: 'versions/trail-count'; readonly field: 'trails'; readonly count: number }

@@ -87,7 +87,7 @@ export interface Layer {
   readonly frames: readonly Frame[]
   readonly legend: readonly LegendEntry[]
   readonly marks: readonly Mark[]
-  readonly organiser: Organiser | null
+  readonly organisers: readonly Organiser[]
   readonly hints: readonly ItemHint[]
   /** The way to go, one step after another. */
   readonly steps: readonly string[]

@@ -45,7 +45,7 @@ const layers: fc.Arbitrary<Layer> = fc
     wordBank: fc.uniqueArray(fc.constantFrom(...WORDS)),
     steps: fc.array(sentence, { maxLength: 3 }),
     frames: fc.constantFrom([], [{ id: 'f1', text: 'So [1].' }]),
-    organiser: fc.constantFrom(null, { kind: 'web' as const, centre: 'heat', branches: 3, filled: {} }),
+    organisers: fc.constantFrom([], [{ kind: 'web' as const, centre: 'heat', branches: 3, filled: {} }]),
     marks,
     items: kept,
     hints: itemIds.map((ids) => ids.map((itemId) => ({ itemId, hint: 'look' }))),

@@ -11,6 +11,7 @@ import { mended, misfitsOf } from './misfits'
 import { newSort } from './newSort'
 import { cellsOf } from './organiser'
 import { readAs } from './readAs'
+import { isSupportItem, organiserOf } from './supportItems'
 import { aMark, aPiece, aQuestion } from './testing'
 import type { Layer } from './types'
 
@@ -91,10 +92,21 @@ describe('a composed version', () => {
     expect(made.support.wordBank).toEqual(['heat'])
   })
 
+  it('has several organisers one after the other, each under a name of its own; the first keeps the one it had', () => {
+    const line = { kind: 'time-line', points: 2, filled: {} } as const
+    const claim = { kind: 'claim', reasons: 1, filled: {} } as const
+    const organisers = [line, claim]
+    const { items } = composeVersion(core, layer({ organisers })).resource
+    const ids = items.filter(isSupportItem).map((item) => item.id)
+    expect(ids).toEqual(['support-planner', 'support-planner-2'])
+    expect(ids.map((id) => organiserOf(organisers, id))).toEqual(organisers)
+    expect(organiserOf(organisers, item('1'))).toBeNull()
+  })
+
   it('has what there is to fill in before its questions: the organiser’s open cells, and the frames', () => {
     const organiser = { kind: 'time-line', points: 3, filled: { p2: 'It melts' } } as const
     const frames = [{ id: 'f1', text: 'Ice [1] at [2].' }]
-    const { items } = composeVersion(core, layer({ organiser, frames })).resource
+    const { items } = composeVersion(core, layer({ organisers: [organiser], frames })).resource
     expect(items.map((i) => [i.id, i.points, 'passage' in i ? i.passage : ''])).toEqual([
       ['support-planner', 0, '[1] [3]'],
       ['support-f1', 0, 'Ice [1] at [2].'],
@@ -181,22 +193,29 @@ describe('a layer is refused', () => {
     expect(codeOf({ items: { kind: 'chosen', itemIds: [] } })).toBe('versions/bad-share')
   })
 
+  it('for one organiser of several that has nothing to fill in', () => {
+    const web = { kind: 'web', centre: 'Heat', branches: 2, filled: {} } as const
+    const full = { kind: 'web', centre: 'Heat', branches: 1, filled: { b1: 'x' } } as const
+    expect(codeOf({ organisers: [web, web] })).toBeNull()
+    expect(codeOf({ organisers: [web, full] })).toBe('versions/organiser-full')
+  })
+
   it('for an organiser without cells, or without one to fill in', () => {
     const empty = { kind: 'table', columns: [], rows: ['a'], filled: {} } as const
-    expect(codeOf({ organiser: empty })).toBe('versions/organiser-size')
-    expect(codeOf({ organiser: { kind: 'web', centre: 'Heat', branches: 1, filled: { b1: 'x' } } })).toBe(
+    expect(codeOf({ organisers: [empty] })).toBe('versions/organiser-size')
+    expect(codeOf({ organisers: [{ kind: 'web', centre: 'Heat', branches: 1, filled: { b1: 'x' } }] })).toBe(
       'versions/organiser-full',
     )
-    expect(codeOf({ organiser: { kind: 'time-line', points: 2, filled: { p1: 'x' } } })).toBeNull()
+    expect(codeOf({ organisers: [{ kind: 'time-line', points: 2, filled: { p1: 'x' } }] })).toBeNull()
   })
 
   it('for something to fill in where nothing is handed in', () => {
     const read = aPiece({ content: 'Heat.', items: [] })
     const web = { kind: 'web', centre: 'Heat', branches: 2, filled: {} } as const
-    expect(checkLayer(read, layer({ organiser: web }))).toMatchObject({
+    expect(checkLayer(read, layer({ organisers: [web] }))).toMatchObject({
       error: { code: 'versions/nothing-handed-in' },
     })
-    expect(checkLayer(core, layer({ organiser: web })).ok).toBe(true)
+    expect(checkLayer(core, layer({ organisers: [web] })).ok).toBe(true)
   })
 
   it('but HTML in a word bank is text like any other', () => {

@@ -12,6 +12,7 @@ import { workShapes } from '#shared/shapes/work'
 import { workCommandShapes } from '#shared/shapes/workCommand'
 import { bodyOf, readOnce } from './body'
 import { commandWithLaterParts } from './upgrade/command'
+import { layerWithOrganisers } from './upgrade/layer'
 import { pacingWithBeginning, pacingWithLaterParts, planWithLaterParts } from './upgrade/plan'
 import {
   assignmentWithClasses,
@@ -111,7 +112,7 @@ export const standingBody = bodyOf('standing.body', standing.omit({ lessonId: tr
 export const standingBaseBody = bodyOf('standing_laid.base', standingSetting)
 export const ownRulesBody = bodyOf('learner_work.rules', ownRules)
 /** Layers are read by every learner of a class. */
-export const layerBody = readOnce(bodyOf('layers.body', layer), 300)
+export const layerBody = readOnce(bodyOf('layers.body', layer, [layerWithOrganisers]), 300)
 export const trailSettingsBody = bodyOf('trail_settings.body', z.object({ trails, thresholds }))
 export const givenVersionBody = readOnce(bodyOf('learner_work.version', givenVersion), 100)
 export const becauseBody = bodyOf('learner_work.because', z.object({ reasons: STORED.list(because, 100) }))

@@ -13,7 +13,7 @@ const written = z.strictObject({
     wordBank: true,
     glossary: true,
     starters: true,
-    organiser: true,
+    organisers: true,
     steps: true,
     example: true,
     readAloud: true,

@@ -1,6 +1,13 @@
 import { z } from 'zod'
 import type { ItemId, PieceId, ResourceId, TrailId } from '#core/base'
-import { MARK_LOOKS, MOST_CELLS, MOST_IN_PART, MOST_SORTS, MOST_TRAILS } from '#core/versions'
+import {
+  MARK_LOOKS,
+  MOST_CELLS,
+  MOST_IN_PART,
+  MOST_ORGANISERS,
+  MOST_SORTS,
+  MOST_TRAILS,
+} from '#core/versions'
 import type {
   FilledCells,
   GivenVersion,
@@ -51,7 +58,7 @@ export function versionShapes(m: Makers) {
     frames: m.list(m.object({ id: m.line(20), text: m.line(600) }), 20),
     legend: m.list(legendEntry, MOST_SORTS),
     marks: m.list(mark, MOST_IN_PART),
-    organiser: organiser.nullable(),
+    organisers: m.list(organiser, MOST_ORGANISERS),
     hints: m.list(m.object({ itemId: id<ItemId>(), hint: m.line(1000) }), 100),
     steps: m.list(m.line(300), 20),
     items,

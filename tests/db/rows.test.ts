@@ -27,6 +27,7 @@ import {
 } from '#db/repositories'
 import { NO_ACCOMMODATION } from '#core/availability'
 import { AS_PLANNED } from '#core/pacing'
+import { EMPTY_LAYER } from '#core/versions'
 import type { ClassPacing, PacingCommand } from '#core/pacing'
 import { bodyOf, readOnce } from '../../db/rows/body'
 import { fromClass, toClass } from '../../db/rows/calendarRows'
@@ -34,6 +35,7 @@ import {
   assignmentBody,
   classBody,
   commandBody,
+  layerBody,
   planBody,
   resourceBody,
   yearBody,
@@ -528,5 +530,13 @@ describe('what a row may not hold', () => {
     expect(await bench.deps.store.write((tx) => saveClass(tx, { ...room, name: 'Second' }))).toBe(false)
     expect(await classById(bench.deps.store.read, room.id)).toMatchObject({ name: 'First', version: 2 })
     expect(NO_ACCOMMODATION.timeFactor).toBe(1)
+  })
+
+  it('reads a version that had one organiser, or none', () => {
+    const { organisers: _, ...layer } = EMPTY_LAYER
+    const old = (organiser: unknown) =>
+      layerBody.read(JSON.stringify({ v: 1, ...layer, organiser })).organisers
+    const web = { kind: 'web', centre: 'Heat', branches: 2, filled: {} }
+    expect([old(web), old(null)]).toEqual([[web], []])
   })
 })

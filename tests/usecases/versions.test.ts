@@ -138,7 +138,10 @@ describe('learners get the version of their trail', () => {
   it('each another, none with a name of a trail, and hand in plan and text', async () => {
     const { deps, teacher, ann, ben, cleo, a } = school
     await lay(MARKED, { wordBank: ['energy'] })
-    await lay(GUIDED, { organiser: ORGANISER, hints: [{ itemId: single('1').id, hint: 'Think of a cork.' }] })
+    await lay(GUIDED, {
+      organisers: [ORGANISER],
+      hints: [{ itemId: single('1').id, hint: 'Think of a cork.' }],
+    })
     mustBeOk(await onTrail(ann, GUIDED), 'trail')
     mustBeOk(await onTrail(ben, MARKED), 'trail')
     const work = await publish(school, { pieces: piecesOf(ESSAY) })
@@ -147,7 +150,7 @@ describe('learners get the version of their trail', () => {
       await seenBy(ben, work),
       await seenBy(cleo, work),
     ]
-    expect(forAnn.support?.organiser).toEqual(ORGANISER)
+    expect(forAnn.support?.organisers).toEqual([ORGANISER])
     expect(forBen.support?.wordBank).toEqual(['energy'])
     expect(forCleo.support).toBeNull()
 

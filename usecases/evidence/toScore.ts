@@ -190,7 +190,7 @@ function toScoreIn(
         answer,
         otherTask: isParallel ? resource.title : null,
         filledIn,
-        organiser: support.organiser,
+        organisers: support.organisers,
         files,
         expected,
         criteria: criteriaFor(item, resource.material.rubric),

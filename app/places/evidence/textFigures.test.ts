@@ -16,7 +16,7 @@ const answer = (text: string): AnswerToScore => ({
   answer: { kind: 'extended', text },
   otherTask: null,
   filledIn: [],
-  organiser: null,
+  organisers: [],
   files: [],
   expected: ['energy', 'medium'],
   criteria: [],

@@ -82,7 +82,7 @@ const toPiece = (id: PieceId) => addressWith({ piece: id })
                 v-for="item in items.filter(isSupportItem)"
                 :key="item.id"
                 :item="item"
-                :organiser="piece.support?.organiser ?? null"
+                :organisers="piece.support?.organisers ?? []"
                 :answer="piece.open?.answers[item.id]"
                 :elsewhere="undefined"
                 is-final

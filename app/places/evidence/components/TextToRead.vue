@@ -61,7 +61,7 @@ const download = () => downloadCells('text-figures.csv', figuresAsTable(props.an
         v-for="f in answer.filledIn"
         :key="f.item.id"
         :item="f.item"
-        :organiser="answer.organiser"
+        :organisers="answer.organisers"
         :answer="f.answer"
         :elsewhere="undefined"
         :spelling="false"

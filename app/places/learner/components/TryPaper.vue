@@ -60,7 +60,9 @@ const tooShort = computed(() => {
     return short ? [sayShortfall(i + 1, short)] : []
   })
   const isWithoutPlan =
-    props.support?.organiser != null && toFill.value.every((item) => isOmitted(answers.value[item.id]))
+    props.support !== null &&
+    props.support.organisers.length > 0 &&
+    toFill.value.every((item) => isOmitted(answers.value[item.id]))
   return isWithoutPlan ? [...texts, 'Your plan is still empty.'] : texts
 })
 const progress = computed(() => {
@@ -151,7 +153,7 @@ watch(refusal, (r) => {
         v-for="item in toFill"
         :key="item.id"
         :item="item"
-        :organiser="support?.organiser ?? null"
+        :organisers="support?.organisers ?? []"
         :answer="answers[item.id]"
         :elsewhere="elsewhere[item.id]"
         :spelling="paper.help.includes('spelling')"

@@ -38,8 +38,8 @@ function inShort(part: LayerPart, layer: Layer): string {
       return layer.frames.map((f) => f.text.replace(/\[\d+\]/g, '___')).join(' · ')
     case 'marks':
       return layer.legend.map((l) => l.name).join(', ')
-    case 'organiser':
-      return layer.organiser ? ORGANISER_WORDS[layer.organiser.kind] : ''
+    case 'organisers':
+      return layer.organisers.map((o) => ORGANISER_WORDS[o.kind]).join(', ')
     case 'hints':
       return count(layer.hints.length, 'hint')
     case 'items':

@@ -8,7 +8,7 @@ import HintsForm from './parts/HintsForm.vue'
 import ItemsForm from './parts/ItemsForm.vue'
 import LinesForm from './parts/LinesForm.vue'
 import MarksForm from './parts/MarksForm.vue'
-import OrganiserForm from './parts/OrganiserForm.vue'
+import OrganisersForm from './parts/OrganisersForm.vue'
 import TranslationForm from './parts/TranslationForm.vue'
 
 /** The form of one part of a layer. */
@@ -33,10 +33,10 @@ function patch(part: Partial<Layer>): void {
   />
   <FramesForm v-else-if="part === 'frames'" :frames="layer.frames" @frames="patch({ frames: $event })" />
   <MarksForm v-else-if="part === 'marks'" v-model="layer" :core="core" />
-  <OrganiserForm
-    v-else-if="part === 'organiser'"
-    :organiser="layer.organiser"
-    @organiser="patch({ organiser: $event })"
+  <OrganisersForm
+    v-else-if="part === 'organisers'"
+    :organisers="layer.organisers"
+    @organisers="patch({ organisers: $event })"
   />
   <HintsForm
     v-else-if="part === 'hints'"

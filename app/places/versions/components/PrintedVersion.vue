@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { cardOfKind, linesOnPaper, optionsOf, passageParts } from '#core/library'
 import type { Resource } from '#core/library'
-import { cellsOf, composeVersion, isSupportItem } from '#core/versions'
+import { composeVersion, isSupportItem } from '#core/versions'
 import type { Layer } from '#core/versions'
 import { SupportPanel } from '~/places/learner'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { toMarkedHtml } from '~/shared/words/markedText'
-import { sayCell } from '~/shared/words/organisers'
+import PrintedOrganiser from './PrintedOrganiser.vue'
 import PrintedWords from './PrintedWords.vue'
 
 /** A version on paper, to be written on. Nothing on it says which one it is. */
@@ -16,18 +16,6 @@ const made = computed(() => composeVersion(props.core, props.layer))
 const support = computed(() => made.value.support)
 const html = computed(() => toMarkedHtml(props.core.content, support.value))
 const questions = computed(() => made.value.resource.items.filter((i) => !isSupportItem(i)))
-const cells = computed(() => (support.value.organiser ? cellsOf(support.value.organiser) : []))
-const columns = computed(() =>
-  support.value.organiser?.kind === 'table' ? support.value.organiser.columns.length : 0,
-)
-const rows = computed(() => {
-  const { organiser } = support.value
-  if (organiser?.kind !== 'table') return []
-  return organiser.rows.map((row, r) => ({
-    row,
-    cells: cells.value.slice(r * columns.value, (r + 1) * columns.value),
-  }))
-})
 const blanked = (text: string) =>
   passageParts(text)
     .map((p) => ('blank' in p ? '______________' : p.text))
@@ -46,30 +34,7 @@ const blanked = (text: string) =>
     <div v-if="core.content" class="prose" v-html="html" />
     <PrintedWords v-if="cardOfKind(core.kind).words === 'learnt'" :words="core.material.words" />
     <SupportPanel :support="{ ...support, example: '' }" />
-    <div v-if="support.organiser" class="plan">
-      <table v-if="support.organiser.kind === 'table'">
-        <thead>
-          <tr>
-            <td />
-            <th v-for="c in support.organiser.columns" :key="c" scope="col">{{ c }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.row">
-            <th scope="row">{{ r.row }}</th>
-            <td v-for="cell in r.cells" :key="cell.id" class="cell">{{ cell.given }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <template v-else>
-        <p v-if="support.organiser.kind === 'web'" class="centre">{{ support.organiser.centre }}</p>
-        <div class="boxes" :class="support.organiser.kind">
-          <div v-for="cell in cells" :key="cell.id" class="cell">
-            <span class="said">{{ sayCell(cell.of) }}</span> {{ cell.given }}
-          </div>
-        </div>
-      </template>
-    </div>
+    <PrintedOrganiser v-for="(o, i) in support.organisers" :key="i" :organiser="o" />
     <p v-for="frame in support.frames" :key="frame.id" class="frame">{{ blanked(frame.text) }}</p>
     <ol v-if="questions.length">
       <li v-for="item in questions" :key="item.id" :class="{ long: linesOnPaper(item) > 3 }">
@@ -169,41 +134,6 @@ ol > li.long {
 }
 .frame {
   line-height: 2.2;
-}
-.plan {
-  margin: 0.8rem 0;
-  break-inside: avoid;
-}
-.plan table {
-  width: 100%;
-  border-collapse: collapse;
-}
-.plan :is(th, td) {
-  border: 1px solid #777;
-  padding: 0.3rem 0.5rem;
-  text-align: left;
-}
-.cell {
-  height: 4.2rem;
-  vertical-align: top;
-}
-.boxes {
-  display: grid;
-  gap: 0.5rem;
-  grid-template-columns: 1fr 1fr;
-}
-.boxes.time-line,
-.boxes.claim {
-  grid-template-columns: 1fr;
-}
-.boxes .cell {
-  border: 1px solid #777;
-  padding: 0.3rem 0.5rem;
-}
-.centre {
-  text-align: center;
-  font-weight: 650;
-  margin-bottom: 0.5rem;
 }
 .pairs td {
   padding: 0.2rem 0.6rem 0.2rem 0;

@@ -25,7 +25,7 @@ function give(id: string, answer: Answer): void {
       v-for="item in toFill"
       :key="item.id"
       :item="forLearner(item)"
-      :organiser="made.support.organiser"
+      :organisers="made.support.organisers"
       :answer="answers[item.id]"
       :elsewhere="undefined"
       :spelling="false"

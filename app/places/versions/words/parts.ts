@@ -8,7 +8,7 @@ export const PART_WORDS: Record<LayerPart, { readonly name: string; readonly wha
   starters: { name: 'Sentence starters', what: 'One beginning a line.' },
   frames: { name: 'Sentences to complete', what: 'One a line; write ___ where something is missing.' },
   marks: { name: 'Marked passages', what: 'Select words in the text at the left to mark them.' },
-  organiser: { name: 'Organiser', what: 'A form to put thoughts in order before writing.' },
+  organisers: { name: 'Organisers', what: 'Forms to put thoughts in order before writing.' },
   hints: { name: 'Hints', what: 'Shown at the question when asked for.' },
   items: { name: 'Fewer questions', what: 'The others are left out for these learners.' },
   example: { name: 'Worked example', what: 'One that is done, to look at.' },

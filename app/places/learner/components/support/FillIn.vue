@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { KeptAnswer } from '#core/attempts'
 import type { Answer, LearnerItem } from '#core/library'
-import { PLANNER_ID } from '#core/versions'
+import { organiserOf } from '#core/versions'
 import type { Organiser } from '#core/versions'
 import AnswerBlanks from '../answers/AnswerBlanks.vue'
 import TwoAnswers from '../TwoAnswers.vue'
@@ -11,7 +11,7 @@ import PlannerInput from './PlannerInput.vue'
 /** A plan or a sentence to complete: it earns nothing, and is handed in with the work. */
 const props = defineProps<{
   item: LearnerItem
-  organiser: Organiser | null
+  organisers: readonly Organiser[]
   answer: Answer | undefined
   elsewhere: KeptAnswer | undefined
   spelling: boolean
@@ -19,7 +19,7 @@ const props = defineProps<{
   isFinal?: boolean
 }>()
 const emit = defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine'] }>()
-const isPlan = computed(() => props.item.id === PLANNER_ID && props.organiser !== null)
+const organiser = computed(() => organiserOf(props.organisers, props.item.id))
 const words = computed(() => (props.answer?.kind === 'blanks' ? props.answer.words : {}))
 function write(of: Readonly<Record<string, string>>): void {
   emit('answer', { kind: 'blanks', words: of })
@@ -28,9 +28,9 @@ function write(of: Readonly<Record<string, string>>): void {
 
 <template>
   <fieldset class="fill-in" :disabled="isFinal" :data-item="item.id" data-hook="fill-in">
-    <legend>{{ isPlan ? 'Plan first' : 'Complete the sentence' }}</legend>
+    <legend>{{ organiser ? 'Plan first' : 'Complete the sentence' }}</legend>
     <PlannerInput
-      v-if="isPlan && organiser"
+      v-if="organiser"
       :organiser="organiser"
       :words="words"
       :is-final="isFinal"
