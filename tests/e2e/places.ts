@@ -20,6 +20,7 @@ const VIEWS = {
     ['/pace/sheet', 'W1.1 What a vibration is'],
   ],
   shelf: [
+    ['/shelf', 'Given last'],
     ['/shelf?piece=piece-wav204', 'Try it as a learner'],
     ['/shelf?by=standards&standard=TH.8.W.7', 'Before and after'],
     ['/shelf-files', 'Out as a file'],
@@ -39,7 +40,7 @@ const VIEWS = {
     ['/work/new?piece=piece-wav402', 'Last look'],
     ['/evidence', 'Handed in'],
     ['/outbox', 'Nothing was mailed yet'],
-    ['/lens', 'See what one of your learners sees'],
+    ['/lens', 'Lately at work'],
   ],
 } as const satisfies Record<string, readonly View[]>
 

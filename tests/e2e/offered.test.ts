@@ -1,0 +1,112 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { demoPerson, withBrowser } from '../support/browser'
+import type { Person } from '../support/browser'
+import { PHONE } from '../support/looks'
+import { aServer } from '../support/server'
+import type { Running } from '../support/server'
+
+withBrowser()
+let server: Running
+beforeEach(async () => {
+  server = await aServer('demo')
+})
+afterEach(() => server.stop())
+
+/** The page of one of the teacher's classes. */
+async function classPage(name: string): Promise<Person> {
+  const p = await demoPerson(server, 'imani', '/classes')
+  await p.page.locator(`main ::-p-text(${name})`).click()
+  await p.has('[data-hook="learner-acts"]')
+  return p
+}
+
+describe('a piece that is recommended', () => {
+  it('takes two presses from a learner’s row, and stands behind what is asked for', async () => {
+    const teacher = await demoPerson(server, 'imani', '/evidence')
+    await teacher.sees('Handed in')
+    await teacher.tap('[aria-label^="Aroha Ibarra, Check"]')
+    await teacher.has('[data-hook="recommend-piece"]')
+    await teacher.isAccessible()
+    const title = await teacher.page.$eval(
+      '[data-hook="recommend-piece"] p',
+      (e) => (e as HTMLElement).innerText,
+    )
+    await teacher.tap('[data-hook="recommend-piece"] button')
+    await teacher.sees(`“${title}” is recommended to Aroha Ibarra`)
+    await teacher.seesIn('[data-hook="recommend-piece"]', 'Recommended')
+    await teacher.go('/work')
+    await teacher.seesIn('main', '1 learner · recommended')
+    teacher.isQuiet()
+  })
+})
+
+describe('practice of one’s own choice', () => {
+  it('is opened to some, waits where that is said, and is seen by the teacher', async () => {
+    const teacher = await classPage('Science 8 A')
+    await teacher.click('to-practice')
+    await teacher.sees('What they do of their own choice')
+    await teacher.isAccessible()
+    await teacher.tap('[data-hook="practice-waits"]')
+    await teacher.has('[data-hook="practice-waits"][data-state="checked"]')
+    await teacher.go(teacher.page.url().replace(server.address, ''))
+    await teacher.has('[data-hook="practice-waits"][data-state="checked"]')
+    teacher.isQuiet()
+  })
+})
+
+describe('a group over several classes', () => {
+  it('is made in one class, and stands in the roster of the other', async () => {
+    const teacher = await classPage('Science 8 A')
+    await teacher.page.locator('[name="new-group"]').fill('Readers')
+    await teacher.tap('[data-hook="group-classes"]')
+    await teacher.page.locator('::-p-aria([name="8 B"][role="option"])').click()
+    await teacher.keys('Escape')
+    await teacher.press('Add group')
+    await teacher.seesIn('.roster thead', '0 of 0, also 8 B')
+    await teacher.isAccessible()
+    await teacher.tap('[aria-label$=" in Readers"]')
+    await teacher.seesIn('.roster thead', '1 of 1, also 8 B')
+    await teacher.go('/classes')
+    await teacher.page.locator('main ::-p-text(Science 8 B)').click()
+    await teacher.seesIn('.roster thead', '0 of 1, also 8 A')
+    teacher.isQuiet()
+  })
+})
+
+describe('the tray', () => {
+  it('sets aside what was gathered, and goes on with it later', async () => {
+    const teacher = await demoPerson(server, 'imani', '/shelf')
+    await teacher.has('[data-hook="shelf-now"]')
+    await teacher.tap('[data-hook="shelf-now"] button')
+    await teacher.page.waitForSelector('[data-hook="shelf-now"]', { hidden: true })
+    await teacher.go('/shelf?q=wav204')
+    await teacher.tap('[data-hook="tick-piece"]')
+    await teacher.seesIn('[data-hook="ticked-bar"]', '1 piece')
+    await teacher.click('set-aside')
+    await teacher.page.locator('[name="gathering"]').fill('Unit 3')
+    await teacher.click('keep-aside')
+    await teacher.seesIn('[data-hook="ticked-bar"]', '1 gathering')
+    await teacher.page.reload()
+    await teacher.seesIn('[data-hook="ticked-bar"]', '1 gathering')
+    await teacher.isAccessible()
+    await teacher.click('gatherings')
+    await teacher.page.locator('::-p-aria([name="Unit 3"][role="menuitem"])').click()
+    await teacher.page.locator('::-p-aria([name="Go on with its 1 piece"][role="menuitem"])').click()
+    await teacher.seesIn('[data-hook="ticked-bar"]', 'Assign it from the tray')
+    teacher.isQuiet()
+  })
+})
+
+describe('a learner on a phone', () => {
+  it('sees that a piece is recommended', async () => {
+    const teacher = await demoPerson(server, 'imani', '/evidence')
+    await teacher.sees('Handed in')
+    await teacher.tap('[aria-label^="Noa Castellanos, Check"]')
+    await teacher.tap('[data-hook="recommend-piece"] button')
+    await teacher.seesIn('[data-hook="recommend-piece"]', 'Recommended')
+    const learner = await demoPerson(server, 'noa', '/learn', PHONE)
+    await learner.sees('· recommended')
+    await learner.isAccessible()
+    learner.isQuiet()
+  })
+})
