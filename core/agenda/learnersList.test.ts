@@ -4,6 +4,7 @@ import { asId, isoDay } from '../base'
 import type { AssignmentId, Instant, SeriesId } from '../base'
 import { zoneOf } from '../calendar'
 import { inSeries, learnersWeek } from './learnersList'
+import { NO_ABOUT } from '../work'
 import type { LearnerCard, LearnerPiece } from '../work'
 
 const zone = zoneOf('America/Denver')
@@ -18,6 +19,7 @@ const card = (id: string, part: Partial<LearnerCard> = {}): LearnerCard =>
     dueAt: null,
     series: null,
     pieces: [piece(10, null)],
+    about: NO_ABOUT,
     ...part,
   }) as LearnerCard
 
@@ -31,6 +33,8 @@ describe('a learner’s week', () => {
       card('d', {
         pieces: [piece(25, 5 as Instant), piece(5, null)],
       }),
+      // offered, not asked for
+      card('e', { about: { ...NO_ABOUT, isRecommended: true } }),
     ]
     const { days, minutes } = learnersWeek(cards, isoDay('2026-09-09'), (moment) => zone.local(moment).on)
     expect(days.map((d) => [d.on.slice(8), d.opens, d.due])).toEqual([

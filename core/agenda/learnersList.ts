@@ -35,7 +35,9 @@ export function learnersWeek(
       const on = addDays(monday, n)
       return { on, opens: opens.filter((d) => d === on).length, due: due.filter((d) => d === on).length }
     }),
+    // what is only recommended is not asked for
     minutes: now
+      .filter((c) => !c.about.isRecommended)
       .flatMap((c) => c.pieces)
       .reduce((sum, p) => (p.handedInAt === null ? sum + p.minutes : sum), 0),
   }

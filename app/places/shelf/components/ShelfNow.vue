@@ -38,7 +38,7 @@ const parts = computed(() => {
       </h2>
       <ul>
         <li v-for="p in part.pieces" :key="p.id">
-          <button type="button" class="plain-act" @click="emit('choose', p.id)">{{ p.title }}</button>
+          <button type="button" class="title" @click="emit('choose', p.id)">{{ p.title }}</button>
           <span class="said">{{ sayPiece(p) }}</span>
         </li>
       </ul>
@@ -47,6 +47,13 @@ const parts = computed(() => {
 </template>
 
 <style scoped>
+.title {
+  color: var(--ui-primary);
+  text-align: left;
+}
+.title:hover {
+  text-decoration: underline;
+}
 li {
   display: flex;
   flex-wrap: wrap;

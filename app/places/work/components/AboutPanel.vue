@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import { NO_ABOUT } from '#core/work'
 import type { About } from '#core/work'
 import type { ResourceKind } from '#core/library'
 import { same } from '#core/base'
+import { NO_FILING } from '#core/filing'
+import type { Filing } from '#core/filing'
+import { ShowFiling } from '#shared/contracts/filing'
+import { call } from '~/shared/wire/call'
 import FoldButton from '~/shared/frame/FoldButton.vue'
 import type { DraftInWork } from '../draft'
 import FiledUnder from './FiledUnder.vue'
 
-defineProps<{
+const props = defineProps<{
   /** The first class that has it, or whose learners do. */
   classId: ClassId | null
   /** Of its first piece. */
@@ -26,11 +30,18 @@ function recommend(isRecommended: boolean): void {
   patch({ isRecommended })
   if (isRecommended) draft.value = { ...draft.value, isFirst: false }
 }
+/** Under what the class files its work. */
+const filing = shallowRef<Filing>(NO_FILING)
+watch(
+  () => props.classId,
+  async (classId) => {
+    const reply = classId ? await call(ShowFiling, { params: { classId } }) : null
+    filing.value = reply?.ok ? reply.value.filing : NO_FILING
+  },
+  { immediate: true },
+)
 /** Whether something stands in the part that is folded. */
-const isSaid = computed(() => {
-  const { heading, category, isRecommended } = draft.value.about
-  return !same(draft.value.about, { ...NO_ABOUT, heading, category, isRecommended })
-})
+const isSaid = computed(() => !same({ ...draft.value.about, isRecommended: false }, NO_ABOUT))
 const isOpen = ref(isSaid.value)
 /** A line is an outcome; what is typed keeps its empty lines until it is left. */
 const outcomes = ref(draft.value.about.outcomes.join('\n'))
@@ -74,9 +85,10 @@ function takeOutcomes(): void {
       "
     />
     <FiledUnder
-      :class-id="classId"
+      :filing="filing"
       :kind="kind"
       :unit="unit"
+      part="known"
       :model-value="draft.about"
       @update:model-value="patch"
     />
@@ -101,6 +113,14 @@ function takeOutcomes(): void {
           :model-value="draft.about.instructions"
           @update:model-value="patch({ instructions: String($event) })"
       /></UFormField>
+      <FiledUnder
+        :filing="filing"
+        :kind="kind"
+        :unit="unit"
+        part="rest"
+        :model-value="draft.about"
+        @update:model-value="patch"
+      />
       <UFormField label="Meeting link" help="Where the class meets, if not in the room. https only."
         ><UInput
           name="link"

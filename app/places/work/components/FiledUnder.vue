@@ -1,43 +1,34 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import type { ClassId } from '#core/base'
-import { NO_FILING, foldedName, proposedFiling } from '#core/filing'
+import { computed } from 'vue'
+import { foldedName, proposedFiling } from '#core/filing'
 import type { Filing } from '#core/filing'
 import type { ResourceKind } from '#core/library'
 import type { About } from '#core/work'
-import { ShowFiling } from '#shared/contracts/filing'
-import { call } from '~/shared/wire/call'
 
 /** Under which heading learners find it, and in which part of the grade it counts; proposed by its kind and lesson. */
 const props = defineProps<{
-  /** The first class that has it, or whose learners do. */
-  classId: ClassId | null
+  filing: Filing
   /** Of its first piece. */
   kind: ResourceKind | null
   /** The unit of its lesson; '': it hangs on none. */
   unit: string
+  /** What the class has names for, or the rest. */
+  part: 'known' | 'rest'
 }>()
 const about = defineModel<About>({ required: true })
-const filing = shallowRef<Filing>(NO_FILING)
-watch(
-  () => props.classId,
-  async (classId) => {
-    const reply = classId ? await call(ShowFiling, { params: { classId } }) : null
-    filing.value = reply?.ok ? reply.value.filing : NO_FILING
-  },
-  { immediate: true },
-)
 const LINES = [
   { name: 'heading', label: 'Heading', help: 'Learners find finished work under it.' },
   { name: 'category', label: 'Grading category', help: 'For you: where it counts.' },
 ] as const
 type Name = (typeof LINES)[number]['name']
 const names = computed<Record<Name, readonly string[]>>(() => ({
-  heading: filing.value.headings,
-  category: filing.value.categories.map((c) => c.name),
+  heading: props.filing.headings,
+  category: props.filing.categories.map((c) => c.name),
 }))
+/** A field stays where it is while something is typed into it. */
+const lines = computed(() => LINES.filter((f) => names.value[f.name].length > 0 === (props.part === 'known')))
 const proposed = computed(() =>
-  props.kind === null ? null : proposedFiling(filing.value, { kind: props.kind, unit: props.unit }),
+  props.kind === null ? null : proposedFiling(props.filing, { kind: props.kind, unit: props.unit }),
 )
 /** What may be taken over in a press; '' where something is said already, or nothing fits. */
 function offerOf(name: Name): string {
@@ -59,7 +50,7 @@ function helpOf({ name, help }: (typeof LINES)[number]): string {
 </script>
 
 <template>
-  <UFormField v-for="f in LINES" :key="f.name" :label="f.label" :help="helpOf(f)"
+  <UFormField v-for="f in lines" :key="f.name" :label="f.label" :help="helpOf(f)"
     ><div class="flex gap-2 items-center">
       <UInput
         class="flex-1"
@@ -80,7 +71,7 @@ function helpOf({ name, help }: (typeof LINES)[number]): string {
       >
     </div></UFormField
   >
-  <datalist v-for="f in LINES" :id="`known-${f.name}`" :key="f.name">
+  <datalist v-for="f in lines" :id="`known-${f.name}`" :key="f.name">
     <option v-for="n in names[f.name]" :key="n" :value="n" />
   </datalist>
 </template>

@@ -20,6 +20,10 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ answer: [answer: Answer]; choose: [which: 'theirs' | 'mine'] }>()
 const organiser = computed(() => organiserOf(props.organisers, props.item.id))
+const legend = computed(() => {
+  if (!organiser.value) return 'Complete the sentence'
+  return organiser.value === props.organisers[0] ? 'Plan first' : 'Then'
+})
 const words = computed(() => (props.answer?.kind === 'blanks' ? props.answer.words : {}))
 function write(of: Readonly<Record<string, string>>): void {
   emit('answer', { kind: 'blanks', words: of })
@@ -28,7 +32,7 @@ function write(of: Readonly<Record<string, string>>): void {
 
 <template>
   <fieldset class="fill-in" :disabled="isFinal" :data-item="item.id" data-hook="fill-in">
-    <legend>{{ organiser ? 'Plan first' : 'Complete the sentence' }}</legend>
+    <legend>{{ legend }}</legend>
     <PlannerInput
       v-if="organiser"
       :organiser="organiser"
