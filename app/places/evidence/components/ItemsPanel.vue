@@ -122,7 +122,7 @@ const rows = computed(() =>
       :variant="toScore ? 'solid' : 'outline'"
       :to="toQueue"
       data-hook="to-queue"
-      >{{ toScore || 'Look at the texts again' }}</UButton
+      >{{ toScore || (figures?.tries ? 'Look at the texts again' : 'Add texts written on paper') }}</UButton
     >
     <ol v-if="figures && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
