@@ -110,3 +110,17 @@ describe('a learner on a phone', () => {
     learner.isQuiet()
   })
 })
+
+describe('the desk', () => {
+  it.each([
+    ['a tablet', { width: 900, height: 1100 }],
+    ['a phone', PHONE],
+  ])('opens its details with the first press on %s', async (_, size) => {
+    const p = await demoPerson(server, 'imani', '/pace', size)
+    await p.has('button[aria-label*="lesson W2.4"]')
+    expect(await p.page.$('#inspector')).toBeNull()
+    await p.tap('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]')
+    await p.seesIn('#inspector', 'W2.4')
+    p.isQuiet()
+  })
+})

@@ -101,7 +101,7 @@ async function show(classId: ClassId | null): Promise<void> {
 async function choose(at: Selection | null, focus = false): Promise<void> {
   if (!at) return
   selection.value = at
-  if (!focus) return
+  if (!focus) return details.tell()
   await nextTick()
   const target = pane.value?.querySelector<HTMLElement>('button.selected')
   target?.focus({ preventScroll: true })
