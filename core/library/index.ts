@@ -93,6 +93,7 @@ export type {
   WordEntry,
 } from './types'
 export {
+  narrowedStandards,
   STANDARD_LEVELS,
   faultInStandards,
   neighbourhood,
@@ -100,4 +101,12 @@ export {
   standardTree,
   standardsLike,
 } from './standards'
-export type { OnTheWay, Standard, StandardLevel, StandardNode, StandardsFault, Way } from './standards'
+export type {
+  GradesServed,
+  OnTheWay,
+  Standard,
+  StandardLevel,
+  StandardNode,
+  StandardsFault,
+  Way,
+} from './standards'

@@ -202,6 +202,18 @@ const OPEN = '(f.school_id is null or f.school_id = ? and (f.is_shared or f.owne
 const SERVING = `select f.resource_id as id from piece_words w join piece_facts f on f.doc = w.rowid
   where piece_words match ? and ${OPEN} order by f.position, f.doc`
 
+/** In which grades pieces open to somebody serve each standard, by its code. */
+export async function gradesServed(
+  tx: Connection,
+  { schoolId, userId }: Looker,
+): Promise<ReadonlyMap<string, readonly number[]>> {
+  const rows = await ask<{ code: string; grades: string }>(tx, GRADES_SERVED, [schoolId, userId])
+  return new Map(rows.map((r) => [r.code, (JSON.parse(r.grades) as number[]).sort((a, b) => a - b)]))
+}
+const GRADES_SERVED = `select s.value as code, json_group_array(distinct f.grade) as grades from piece_facts f
+    join resources r on r.id = f.resource_id, json_each(r.body, '$.standards') s
+  where ${OPEN} group by s.value`
+
 /** Cards of pieces open to somebody by their short codes. */
 export async function cardsByCode(
   tx: Connection,

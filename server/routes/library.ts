@@ -14,6 +14,7 @@ import {
   SharePiece,
   ShowClassShelf,
   ShowDifference,
+  ShowGradesServed,
   ShowGuide,
   ShowRoutes,
   ShowShelfNow,
@@ -32,7 +33,7 @@ import { showShelfNow } from '#usecases/library/shelfNow'
 import { setRoute, showRoutes } from '#usecases/library/practiceRoutes'
 import { searchShelf } from '#usecases/library/searchShelf'
 import { lookInside, makePiece, showShelf } from '#usecases/library/shelf'
-import { showStandard } from '#usecases/library/standards'
+import { showGradesServed, showStandard } from '#usecases/library/standards'
 import { changeTray, readCodes, showTray } from '#usecases/library/tray'
 import { route } from '../http/route'
 import type { Route } from '../http/route'
@@ -53,6 +54,7 @@ export const LIBRARY_ROUTES: readonly Route[] = [
   route(SetClassShelf, ({ deps, actor }, { params, body }) =>
     setClassShelf(deps, actor, { ...params, shelf: body }),
   ),
+  route(ShowGradesServed, ({ deps, actor }) => showGradesServed(deps, actor)),
   route(ShowStandard, ({ deps, actor }, { params }) => showStandard(deps, actor, params.code)),
   route(DrawCheck, ({ deps, actor }, { body }) => drawCheck(deps, actor, body)),
   route(SharePiece, ({ deps, actor }, { params, body }) => sharePiece(deps, actor, { ...params, ...body })),

@@ -210,6 +210,13 @@ export const ShowStandard = contract<StandardPage>()({
   params: z.strictObject({ code: line(60) }),
 })
 
+/** In which grades the shelf has pieces for each standard, by its code. */
+export const ShowGradesServed = contract<{ readonly grades: Readonly<Record<string, readonly number[]>> }>()({
+  for: 'teacher',
+  method: 'GET',
+  path: '/api/standards-grades',
+})
+
 /** An item that was drawn for a check, and the piece from which it comes. */
 export interface DrawnItem {
   readonly item: Item

@@ -604,6 +604,7 @@ const TABLE: readonly Row[] = [
     route: 'GET /api/classes/CLASS/routes',
     expected: [S, D, D, I, I, H, I, H, H],
   },
+  { route: 'GET /api/standards-grades', expected: [S, D, D, I, I, I, I, I, I] },
   { route: 'GET /api/lately', expected: [S, D, D, I, I, I, I, I, I] },
   { route: 'GET /api/shelf-now', expected: [S, D, D, I, I, I, I, I, I] },
   {

@@ -1,7 +1,7 @@
 import { ok, refuse } from '#core/base'
 import type { Teacher } from '#core/access'
 import { cardOfKind, neighbourhood, pathTo } from '#core/library'
-import { cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
+import { gradesServed, cardsById, piecesServing, plansOf, standardsFor } from '#db/repositories'
 import type { Connection, ResourceRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
@@ -59,4 +59,10 @@ async function planned(tx: Connection, actor: Teacher, serving: readonly Resourc
       })),
     ),
   )
+}
+
+/** In which grades the shelf has pieces for each standard, by code. */
+export async function showGradesServed(deps: Pick<Deps, 'store'>, actor: Teacher) {
+  const grades = await gradesServed(deps.store.read, actor)
+  return ok({ grades: Object.fromEntries(grades) })
 }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useOpenBranches } from '../composables/openBranches'
-import { pathTo, standardTree, standardsLike } from '#core/library'
-import type { StandardNode } from '#core/library'
+import { narrowedStandards, pathTo, standardTree, standardsLike } from '#core/library'
+import type { GradesServed, StandardNode } from '#core/library'
+import { ShowGradesServed } from '#shared/contracts/library'
+import { call } from '~/shared/wire/call'
 import { useShelf } from '../stores/shelf'
 import FoldRow from './FoldRow.vue'
 import ShelfRow from './ShelfRow.vue'
@@ -12,7 +14,34 @@ import { count } from '~/shared/words/numbers'
 const props = defineProps<{ chosen: string | null; ticked: readonly string[] }>()
 const emit = defineEmits<{ choose: [code: string]; tick: [code: string, isOn: boolean] }>()
 const shelf = useShelf()
-const all = computed(() => shelf.shelf?.standards ?? [])
+const every = computed(() => shelf.shelf?.standards ?? [])
+/** What does not matter. */
+const ANY = 'any'
+const subject = ref<string>(ANY)
+const grade = ref<number | typeof ANY>(ANY)
+const grades = shallowRef<GradesServed>(new Map())
+onMounted(async () => {
+  const reply = await call(ShowGradesServed)
+  if (reply.ok) grades.value = new Map(Object.entries(reply.value.grades))
+})
+const subjects = computed(() => standardTree(every.value).filter((n) => n.children.length > 0))
+const subjectItems = computed(() => [
+  { value: ANY, label: 'every subject' },
+  ...subjects.value.map(({ standard: s }) => ({ value: s.code, label: s.text })),
+])
+const gradeItems = computed(() => [
+  { value: ANY, label: 'every grade' },
+  ...[...new Set([...grades.value.values()].flat())]
+    .sort((a, b) => a - b)
+    .map((n) => ({ value: n, label: `grade ${n}` })),
+])
+const all = computed(() =>
+  narrowedStandards(every.value, {
+    subject: subject.value === ANY ? null : subject.value,
+    grade: grade.value === ANY ? null : grade.value,
+    grades: grades.value,
+  }),
+)
 const domains = computed(() => {
   const holding = (nodes: readonly StandardNode[]): readonly StandardNode[] =>
     nodes.flatMap((n) => (n.children.some((c) => c.children.length === 0) ? [n] : holding(n.children)))
@@ -49,7 +78,7 @@ watch(
 
 <template>
   <div data-hook="standards-tree">
-    <p v-if="all.length === 0" class="said mt-3">
+    <p v-if="every.length === 0" class="said mt-3">
       There are no standards yet. Read some in from a file, or write them into questions.
     </p>
     <UInput
@@ -60,7 +89,27 @@ watch(
       aria-label="Find a standard"
       name="find-standard"
     />
-    <p v-if="all.length && shown.length === 0" class="said">No standard is like that.</p>
+    <div v-if="every.length" class="flex gap-2 mb-1">
+      <USelect
+        v-if="subjects.length > 1"
+        v-model="subject"
+        size="sm"
+        class="flex-1 min-w-0"
+        :items="subjectItems"
+        aria-label="Subject"
+        data-hook="standards-subject"
+      />
+      <USelect
+        v-if="gradeItems.length > 2"
+        v-model="grade"
+        size="sm"
+        class="w-32"
+        :items="gradeItems"
+        aria-label="Grade"
+        data-hook="standards-grade"
+      />
+    </div>
+    <p v-if="every.length && shown.length === 0" class="said">No standard is like that.</p>
     <section v-for="node in shown" :key="node.standard.code">
       <FoldRow
         :title="node.standard.text"
