@@ -12,7 +12,7 @@ import type { Draft } from './types'
 /** What is known of the people a draft names. `isMine`: the one who assigns teaches the class. */
 export interface Recipients {
   readonly classes: ReadonlyMap<ClassId, { readonly isMine: boolean }>
-  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId }>
+  readonly groups: ReadonlyMap<GroupId, { readonly classId: ClassId; readonly alsoIn: readonly ClassId[] }>
   readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
 }
 
@@ -100,8 +100,11 @@ function isOwn(target: Target, { classes, groups, learners }: Recipients): boole
   switch (target.kind) {
     case 'class':
       return isMine(target.classId)
-    case 'group':
-      return isMine(groups.get(target.groupId)?.classId)
+    case 'group': {
+      // of a group over several classes the assigner reaches those whom they teach
+      const group = groups.get(target.groupId)
+      return group !== undefined && [group.classId, ...group.alsoIn].some(isMine)
+    }
     case 'learner':
       return learners.get(target.learnerId)?.some(isMine) ?? false
   }

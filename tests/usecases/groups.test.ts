@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import type { ClassId, UserId } from '#core/base'
 import { enrol, groupsOf, learnerWorkOf } from '#db/repositories'
+import { takeAway } from '#usecases/teaching/archive'
 import { showClass } from '#usecases/teaching/classes'
 import { keepGroup } from '#usecases/teaching/keepGroup'
+import { setMember } from '#usecases/teaching/setMember'
 import { removeLearner } from '#usecases/teaching/removeLearner'
 import { listRecipients } from '#usecases/work/listRecipients'
 import { aSchool, publish } from '../support/world'
@@ -63,5 +65,32 @@ describe('a group over several classes', () => {
     expect(new Set(await members())).toEqual(new Set([ann.userId, cleo.userId]))
     await leave(b.classId, ann.userId)
     expect(await members()).toEqual([cleo.userId])
+  })
+
+  it('goes on in the other class when the one in which it was made is archived', async () => {
+    const school = await aSchool()
+    const { deps, teacher, a, b, ann, cleo } = school
+    const of = { classId: a.classId, groupId: null, name: 'Owls', rule: null, alsoIn: [b.classId] }
+    const made = await keepGroup(deps, teacher, { ...of, learnerIds: [ann.userId, cleo.userId] })
+    const { groupId } = mustBeOk(made, 'group')
+    mustBeOk(await takeAway(deps, teacher, { kind: 'class', id: a.classId }), 'archive')
+    const { groups } = mustBeOk(await listRecipients(deps, teacher), 'recipients')
+    expect(groups).toMatchObject([{ id: groupId, classIds: [b.classId], learnerIds: [cleo.userId] }])
+    const targets = [{ target: { kind: 'group' as const, groupId }, overrides: {} }]
+    const id = await publish(school, { targets })
+    expect((await learnerWorkOf(deps.store.read, [id])).map((w) => w.learnerId)).toEqual([cleo.userId])
+  })
+
+  it('keeps both of two ticks at once, in two of its classes', async () => {
+    const { deps, teacher, a, b, ann, cleo } = await aSchool()
+    const of = { classId: a.classId, groupId: null, name: 'Owls', rule: null, alsoIn: [b.classId] }
+    const { groupId } = mustBeOk(await keepGroup(deps, teacher, { ...of, learnerIds: [] }), 'group')
+    const tick = (classId: ClassId, learnerId: UserId) =>
+      setMember(deps, teacher, { classId, groupId, learnerId, isIn: true })
+    await Promise.all([tick(a.classId, ann.userId), tick(b.classId, cleo.userId)])
+    const [group] = await groupsOf(deps.store.read, [b.classId])
+    expect(new Set(group?.learnerIds)).toEqual(new Set([ann.userId, cleo.userId]))
+    // a learner is ticked in their own class only
+    expect((await tick(a.classId, cleo.userId)).error?.code).toBe('audience/not-in-class')
   })
 })

@@ -102,6 +102,23 @@ describe('a series of a class', () => {
     expect((await windows(school))['Words one']).toEqual([at('09-07T06:00'), at('09-09T06:00')])
   })
 
+  it('gives a row to some alone, and to nobody who is not in the class', async () => {
+    const school = await aRun()
+    const { deps, teacher, ben, cleo } = school
+    const onlyFor = (learnerId: typeof ben.userId) => ({
+      ...school.series,
+      rows: school.series.rows.map((r) =>
+        r.id === 'r1' ? { ...r, only: [{ kind: 'learner' as const, learnerId }] } : r,
+      ),
+    })
+    const refused = await makeSeries(deps, teacher, { series: onlyFor(cleo.userId) })
+    expect(refused.error?.code).toBe('series/not-in-class')
+    const id = await made({ ...school, series: onlyFor(ben.userId) })
+    await release(school, id, 1)
+    expect(Object.keys(await windows(school)).sort()).toEqual(['Words four', 'Words three', 'Words two'])
+    expect(Object.keys(await windows(school, ben))).toContain('Words one')
+  })
+
   it('moves the windows of its work when its start moves, as one step that is taken back', async () => {
     const school = await aRun()
     const { deps, teacher, series } = school
