@@ -1,12 +1,13 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, relative } from 'node:path'
-import { ROOT, runBin } from './run.mjs'
+import { ROOT, runBin, runTs } from './run.mjs'
 
 const SOURCES = [
   'app',
   'core',
   'db',
+  'demo/content',
   'ports',
   'public',
   'server',
@@ -65,5 +66,6 @@ export async function built() {
     env: { NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
   })
   await workerBuilt(`${ROOT}.output/server/heavy.worker.mjs`)
+  await runTs('demo/samples.ts', [`${ROOT}.output/server/samples.json`])
   writeFileSync(stamp, wanted)
 }

@@ -12,18 +12,27 @@ import {
   ShowFile,
   TakeFileBack,
   TakeImportBack,
+  TakeSamples,
 } from '#shared/contracts/files'
 import { handFile, takeFileBack } from '#usecases/learning/handFiles'
 import { frameworkFile, listFrameworks, outlineFile, pieceFile } from '#usecases/library/exports'
 import { keepFile, showFile } from '#usecases/library/files'
-import { listImports, makeImport, previewImport, takeImportBack } from '#usecases/library/imports'
+import {
+  listImports,
+  makeImport,
+  previewImport,
+  takeImportBack,
+  takeSamples,
+} from '#usecases/library/imports'
 import { fileRoute, route } from '../http/route'
+import { shippedSamples } from '../samples'
 import type { Route } from '../http/route'
 
 /** Files that are read in, kept, handed in and sent out. */
 export const FILES_ROUTES: readonly Route[] = [
   route(PreviewImport, ({ deps, actor }, { body }) => previewImport(deps, actor, body)),
   route(MakeImport, ({ deps, actor }, { body }) => makeImport(deps, actor, body)),
+  route(TakeSamples, async ({ deps, actor }) => takeSamples(deps, actor, await shippedSamples())),
   route(ListImports, ({ deps, actor }) => listImports(deps, actor)),
   route(TakeImportBack, ({ deps, actor }, { params }) => takeImportBack(deps, actor, params.importId)),
   fileRoute(PieceFile, ({ deps, actor }, { params, query }) =>

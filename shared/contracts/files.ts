@@ -26,6 +26,13 @@ export const PreviewImport = contract<ShelfReading>()({
   body: file,
   mostBytes,
 })
+/** Takes over the textbooks that ship as samples. */
+export const TakeSamples = contract<{ readonly books: number; readonly pieces: number }>()({
+  for: 'teacher',
+  method: 'POST',
+  path: '/api/shelf/samples',
+  body: z.strictObject({}),
+})
 export interface Imported {
   readonly importId: string
   readonly pieces: readonly ResourceId[]

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { demoPerson, withBrowser } from '../support/browser'
+import { demoPerson, visit, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
 import { PHONE } from '../support/looks'
 import { aServer } from '../support/server'
@@ -122,5 +122,29 @@ describe('the desk', () => {
     await p.tap('button[aria-label^="Science 8 A"][aria-label*="lesson W2.4"]')
     await p.seesIn('#inspector', 'W2.4')
     p.isQuiet()
+  })
+})
+
+describe('an empty shelf', () => {
+  it('takes the sample textbooks in one press, for a plan as well', async () => {
+    const empty = await aServer('empty')
+    const t = await visit(empty)
+    await t.press('Set up a school')
+    await t.fill('[name="school"]', 'Birch Hill School')
+    await t.fill('[name="name"]', 'Petra Quist')
+    await t.fill('[name="signIn"]', 'petra')
+    await t.fill('[name="password"]', 'long enough')
+    await t.click('send')
+    await t.has('[data-hook="next-step"]')
+    await t.go('/shelf')
+    await t.has('[data-hook="empty-shelf"]')
+    await t.isAccessible()
+    await t.click('take-samples')
+    await t.sees('2 textbooks with')
+    await t.seesIn('[data-hook="outline"]', 'Waves and Signals')
+    await t.go('/classes/plans')
+    await t.sees('Waves and Signals')
+    t.isQuiet()
+    await empty.stop()
   })
 })

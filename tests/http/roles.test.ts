@@ -542,6 +542,11 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, I, I, I, I],
   },
   {
+    route: 'POST /api/shelf/samples',
+    body: {},
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
     route: 'POST /api/shelf/imports',
     body: { name: 'r.md', base64: 'SGk=' },
     changes: 'shelf_imports',

@@ -27,7 +27,7 @@ export const MAY: Record<
       /^ipaddr\.js$/,
       /^tinypool$/,
       /^virtual:page-paths$/,
-      /^node:(os|url|perf_hooks)$/,
+      /^node:(os|url|perf_hooks|fs\/promises)$/,
     ],
   },
   app: {

@@ -2,9 +2,16 @@ import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
 import { printCase, printItems } from '#core/formats'
 import { frameworkFile, listFrameworks, outlineFile, pieceFile } from '#usecases/library/exports'
-import { listImports, makeImport, previewImport, takeImportBack } from '#usecases/library/imports'
+import {
+  listImports,
+  makeImport,
+  previewImport,
+  takeImportBack,
+  takeSamples,
+} from '#usecases/library/imports'
 import { showShelf } from '#usecases/library/shelf'
 import { adoptBook } from '#usecases/pacing/plans'
+import { sampleReadings } from '../../demo/sampleReadings'
 import { CARTRIDGE, EPUB, zip } from '../support/bookFiles'
 import { at, everyKind, piecesOf } from '../support/made'
 import { aColleague, aSchool, publish } from '../support/world'
@@ -159,5 +166,27 @@ describe('a textbook that is read in', () => {
       ['Lying', 1.5],
     ])
     expect((await outlineFile(deps, stranger, made.book)).error?.code).toBe('access/not-found')
+  })
+})
+
+describe('the sample textbooks', () => {
+  it('come to a school once, with their pieces in their lessons, and are taken back', async () => {
+    const school = await aSchool()
+    const { deps, teacher, stranger } = school
+    const samples = sampleReadings()
+    const before = await shelf(school)
+    const taken = mustBeOk(await takeSamples(deps, teacher, samples), 'take')
+    expect(taken).toEqual({ books: 2, pieces: samples.reduce((n, s) => n + s.pieces.length, 0) })
+    const now = await shelf(school)
+    const lessons = new Set(now.books.flatMap((b) => b.units.flatMap((u) => u.lessons.map((l) => l.id))))
+    const inLessons = now.pieces.filter((p) => p.bookLessonId !== null && lessons.has(p.bookLessonId))
+    expect(inLessons).toHaveLength(taken.pieces)
+    expect(now.standards.length).toBeGreaterThan(before.standards.length)
+    expect(mustBeOk(await showShelf(deps, stranger), 'shelf').books).toEqual([])
+    expect((await takeSamples(deps, teacher, samples)).error?.code).toBe('access/not-found')
+    expect((await takeSamples(deps, teacher, [])).error?.code).toBe('access/not-found')
+    for (const made of mustBeOk(await listImports(deps, teacher), 'imports').imports)
+      mustBeOk(await takeImportBack(deps, teacher, made.id), 'back')
+    expect(await shelf(school)).toEqual(before)
   })
 })

@@ -84,44 +84,78 @@ export async function makeImport(deps: Deps, actor: Teacher, file: FileToRead): 
   const { pieces, standards, rows, book } = read.value
   if (pieces.length + standards.length === 0 && book === null)
     return refuse({ code: 'formats/nothing-taken', field: 'file', rows: rows.length })
-  return writing(deps.store, async (tx): Promise<Imported> => {
-    const importId = deps.ids.newId()
-    const bookId = book && (await addWhole(deps, tx, actor, book))
-    const records: ResourceRecord[] = []
-    for (const [position, piece] of pieces.entries()) {
-      const id = asId<ResourceId>(deps.ids.newId())
-      const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
-      const checked = checkResource({ ...piece, id, code })
-      if (!checked.ok) return checked
-      const lessonId = read.value.lessonOf[position] ?? null
-      const where =
-        bookId !== null && lessonId !== null ? { bookId, lesson: lessonIn(bookId, lessonId) } : null
-      records.push({
-        resource: checked.value,
-        schoolId: actor.schoolId,
-        ownerId: actor.userId,
-        bookId: where?.bookId ?? null,
-        bookLessonId: where?.lesson ?? null,
-        position,
-        isShared: where !== null,
-        revision: 1,
-      })
-    }
-    await addResources(tx, records)
-    const made = records.map((r) => r.resource.id)
-    const frameworkId = standards.length > 0 ? deps.ids.newId() : null
-    if (frameworkId !== null) await addAll(tx, actor, frameworkId, read.value)
-    await addImport(tx, {
-      id: importId,
-      userId: actor.userId,
-      madeAt: deps.clock.now(),
-      name: file.name.slice(0, 200),
-      pieces: made,
-      frameworkId,
-      bookId,
-      takenBackAt: null,
+  return writing(deps.store, (tx) => takeOver(deps, tx, actor, { reading: read.value, name: file.name }))
+}
+
+/** Takes over what was read, under a name by which it is taken back. */
+async function takeOver(
+  deps: Pick<Deps, 'ids' | 'clock'>,
+  tx: Connection,
+  actor: Teacher,
+  { reading, name }: { readonly reading: ShelfReading; readonly name: string },
+): Promise<Imported> {
+  const { pieces, standards, book } = reading
+  const importId = deps.ids.newId()
+  const bookId = book && (await addWhole(deps, tx, actor, book))
+  const records: ResourceRecord[] = []
+  for (const [position, piece] of pieces.entries()) {
+    const id = asId<ResourceId>(deps.ids.newId())
+    const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
+    const checked = checkResource({ ...piece, id, code })
+    if (!checked.ok) return checked
+    const lessonId = reading.lessonOf[position] ?? null
+    const where = bookId !== null && lessonId !== null ? { bookId, lesson: lessonIn(bookId, lessonId) } : null
+    records.push({
+      resource: checked.value,
+      schoolId: actor.schoolId,
+      ownerId: actor.userId,
+      bookId: where?.bookId ?? null,
+      bookLessonId: where?.lesson ?? null,
+      position,
+      isShared: where !== null,
+      revision: 1,
     })
-    return ok({ importId, pieces: made, standards: standards.length, book: bookId })
+  }
+  await addResources(tx, records)
+  const made = records.map((r) => r.resource.id)
+  const frameworkId = standards.length > 0 ? deps.ids.newId() : null
+  if (frameworkId !== null) await addAll(tx, actor, frameworkId, reading)
+  await addImport(tx, {
+    id: importId,
+    userId: actor.userId,
+    madeAt: deps.clock.now(),
+    name: name.slice(0, 200),
+    pieces: made,
+    frameworkId,
+    bookId,
+    takenBackAt: null,
+  })
+  return ok({ importId, pieces: made, standards: standards.length, book: bookId })
+}
+
+type Sampled = Result<{ readonly books: number; readonly pieces: number }, ReadRefusal | LibraryRefusal>
+
+/**
+ * Takes over the textbooks that ship as samples, for the whole school; those that it has by their title are left out.
+ * Each is taken back like a file. Not found where none ship, or all are there.
+ */
+export async function takeSamples(
+  deps: Pick<Deps, 'store' | 'ids' | 'clock'>,
+  actor: Teacher,
+  samples: readonly ShelfReading[],
+): Promise<Sampled> {
+  return writing(deps.store, async (tx): Promise<Sampled> => {
+    const known = new Set((await booksFor(tx, actor.schoolId)).map((b) => b.title))
+    const fresh = samples.filter((s) => s.book !== null && !known.has(s.book.title))
+    if (fresh.length === 0) return refuse({ code: 'access/not-found', what: 'sample textbook' })
+    let pieces = 0
+    for (const sample of fresh) {
+      const reading = await asItFits(tx, actor, sample)
+      const taken = await takeOver(deps, tx, actor, { reading, name: `Sample: ${sample.book?.title ?? ''}` })
+      if (!taken.ok) return taken
+      pieces += taken.value.pieces.length
+    }
+    return ok({ books: fresh.length, pieces })
   })
 }
 
@@ -129,7 +163,7 @@ export async function makeImport(deps: Deps, actor: Teacher, file: FileToRead): 
 const lessonIn = (bookId: BookId, lessonId: string) => `${bookId}.${lessonId}`
 
 async function addWhole(
-  deps: Deps,
+  deps: Pick<Deps, 'ids'>,
   tx: Connection,
   actor: Teacher,
   book: NonNullable<ShelfReading['book']>,

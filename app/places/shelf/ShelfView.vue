@@ -12,6 +12,7 @@ import { useShelf } from './stores/shelf'
 import { usePickedItems } from './stores/pickedItems'
 import { useTray } from './stores/tray'
 import BuildCheck from './components/BuildCheck.vue'
+import EmptyShelf from './components/EmptyShelf.vue'
 import LookInside from './components/LookInside.vue'
 import PickedCheck from './components/PickedCheck.vue'
 import ShelfNow from './components/ShelfNow.vue'
@@ -100,13 +101,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
         >
       </header>
       <p v-if="shelf.problem" class="note-line needs" role="alert">{{ sayRefusal(shelf.problem) }}</p>
-      <p v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" class="said">
-        The shelf is empty.
-        <NuxtLink class="plain" to="/shelf-files">Bring in a book or questions</NuxtLink> from a file,
-        <NuxtLink class="plain" to="/shelf-own">write a first piece</NuxtLink>, or
-        <NuxtLink class="plain" to="/work/new">assign something in a line</NuxtLink>: it stands here
-        afterwards.
-      </p>
+      <EmptyShelf v-else-if="shelf.shelf && shelf.books.length === 0 && shelf.shelf.pieces.length === 0" />
       <USelect
         v-if="forItems.length > 1"
         v-model="forClass"
