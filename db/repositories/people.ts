@@ -3,7 +3,7 @@ import type { Role } from '#core/access'
 import type { ClassId, Instant, SchoolId, UserId } from '#core/base'
 import type { Accommodation } from '#core/availability'
 import { classTeachers, enrolments } from '../schema/calendar'
-import { groupMembers, groups, schools, sessions, users } from '../schema/people'
+import { schools, sessions, users } from '../schema/people'
 import { ask } from './ask'
 import type { Connection, SessionUser } from './store'
 

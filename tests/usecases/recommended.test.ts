@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { isoDay, mustBeOk } from '#core/base'
+import { mustBeOk } from '#core/base'
 import type { AssignmentId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT } from '#core/work'
