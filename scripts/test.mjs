@@ -1,3 +1,4 @@
+import { audited } from './steps/audited.mjs'
 import { browser } from './steps/browser.mjs'
 import { calendarProgram } from './steps/calendarProgram.mjs'
 import { built } from './steps/built.mjs'
@@ -8,6 +9,7 @@ import { ROOT, run, runBin } from './steps/run.mjs'
 
 // npm test: everything a change has to pass, from a bare clone on
 await installed()
+const known = audited()
 const chromium = await browser()
 const calcurse = await calendarProgram()
 await prepared()
@@ -27,6 +29,7 @@ async function made() {
 await Promise.all([looked(), made()])
 const env = { CHROMIUM: chromium, CALCURSE: calcurse }
 const more = process.argv.slice(2)
+process.stdout.write(`${await known}\n`)
 // one after the other: the journeys need both cores to themselves
 if (more.length > 0) await runBin('vitest/vitest.mjs', ['run', ...more], { env })
 else {

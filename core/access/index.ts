@@ -2,7 +2,9 @@
 export { DOORS, counted, givenBack } from './doors'
 export type { DoorCount, DoorRule } from './doors'
 export {
+  canArchiveClass,
   canAssignTo,
+  canDropLayer,
   canEditPlan,
   canEditYear,
   canRunClass,

@@ -3,6 +3,7 @@ import { asId } from '../base'
 import type { SchoolId } from '../base'
 import { ids } from '../../tests/support/made'
 import {
+  canArchiveClass,
   canAssignTo,
   canEditPlan,
   canEditYear,
@@ -46,6 +47,14 @@ const of = {
 }
 
 describe('who may do what', () => {
+  it('archives a class for everybody: who made it, and the office where it teaches there', () => {
+    const two = { ...of, teacherIds: [ids.user('col'), ids.user('tea')] }
+    expect(who((a) => canArchiveClass(a, of))).toEqual(['teacher'])
+    expect(who((a) => canArchiveClass(a, two))).toEqual(['teacher', 'colleague'])
+    const third = { ...of, teacherIds: [ids.user('tea'), ids.user('col')] }
+    expect(who((a) => canArchiveClass(a, third))).toEqual(['teacher'])
+  })
+
   it('runs a class and assigns to it: its teachers only', () => {
     expect(who((a) => canRunClass(a, of))).toEqual(['teacher'])
     expect(who((a) => canAssignTo(a, of))).toEqual(['teacher'])

@@ -1,10 +1,15 @@
-import type { SchoolId } from '../base'
+import type { SchoolId, UserId } from '../base'
 import type { Actor, ClassFacts, PlanFacts, ResourceFacts, WorkFacts } from './types'
 import { isTeacher } from './whoFor'
 
 /** Change a class: only those who teach it. */
 export function canRunClass(actor: Actor, of: ClassFacts): boolean {
   return isTeacher(actor) && actor.schoolId === of.schoolId && of.teacherIds.includes(actor.userId)
+}
+
+/** Put a class into the archive, for everybody who teaches it: who made it, or the office where it teaches there. */
+export function canArchiveClass(actor: Actor, of: ClassFacts): boolean {
+  return canRunClass(actor, of) && (of.teacherIds[0] === actor.userId || actor.office)
 }
 
 /** Look at a class: those who teach it, and the department lead of the school. */
@@ -47,6 +52,15 @@ export function canSeeResource(actor: Actor, of: ResourceFacts): boolean {
   if (!isTeacher(actor)) return false
   if (of.schoolId === null) return true
   return of.schoolId === actor.schoolId && (of.isShared || of.ownerId === actor.userId)
+}
+
+/** Take a version off a piece: who changed it last, the piece's owner, the lead, and the office. */
+export function canDropLayer(
+  actor: Actor,
+  of: { readonly ownerId: UserId | null; readonly changedBy: UserId },
+): boolean {
+  const isTheirs = of.changedBy === actor.userId || of.ownerId === actor.userId
+  return isTeacher(actor) && (isTheirs || actor.office || seesWholeSchool(actor))
 }
 
 /** Change a resource: who wrote it. */

@@ -22,6 +22,7 @@ export interface Learner extends Actor {
 
 export interface ClassFacts {
   readonly schoolId: SchoolId
+  /** First who made it. */
   readonly teacherIds: readonly UserId[]
 }
 export interface PlanFacts {

@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest'
-import type { ClassId, PlanId, StandingId, LessonId } from '../base'
+import type { ClassId, LessonId, PlanId, ResourceId, StandingId, TrailId } from '../base'
+import { EMPTY_LAYER } from '../versions'
+import type { Layer } from '../versions'
 import { sayAct } from '.'
 import type { JournalCommand } from '.'
 
@@ -24,6 +26,21 @@ it('leaves out of headings what only undo needs', () => {
     works: [],
   }
   expect(sayAct(act)).toEqual({ kind: 'filing', classId: 'c1', works: 0 })
+})
+
+it('says of a version whether it was laid, changed or taken off, not what it holds', () => {
+  const act = (from: Layer | null, to: Layer | null): JournalCommand => ({
+    kind: 'layer',
+    resourceId: 'p1' as ResourceId,
+    trailId: 't1' as TrailId,
+    title: 'Essay',
+    from,
+    to,
+  })
+  const said = [act(null, EMPTY_LAYER), act(EMPTY_LAYER, EMPTY_LAYER), act(EMPTY_LAYER, null)].map(sayAct)
+  expect(said).toEqual(
+    ['laid', 'changed', 'taken-off'].map((what) => ({ kind: 'layer', title: 'Essay', what })),
+  )
 })
 
 it('says of standing work which plan it was of, not all that it held', () => {

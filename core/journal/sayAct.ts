@@ -2,6 +2,7 @@ import { asFilingStep } from '../filing'
 import type { PacingCommand } from '../pacing'
 import { asSeriesStep } from '../series'
 import { asStandingStep } from '../standing'
+import { asLayerStep } from '../versions'
 import { asStep } from '../work'
 import type { JournalCommand, SaidAct } from './types'
 
@@ -25,6 +26,7 @@ const SAY: { readonly [K in Kind]: (command: ActOf[K]) => SaidAct } = {
   series: asSeriesStep,
   standing: asStandingStep,
   filing: asFilingStep,
+  layer: asLayerStep,
 }
 
 /** An act as it is shown: planning acts as they are, of the others no more than a line of words needs. */

@@ -71,7 +71,7 @@ export type {
 export type { LibraryRefusal } from './refusals'
 export { FACETS, SEARCH_ORDERS, SOURCES, facetCounts, narrowed, wordsOf } from './search'
 export type { ClassShelf, Facet, FacetCounts, PieceFacts, SearchOrder, ShelfFilter, Source } from './search'
-export { missedIn, practised, practisedTogether } from './practice'
+export { missedIn, practised, practisedTogether, withoutSolutions } from './practice'
 export type { LastPractice, PracticeResult, PractisedTogether } from './practice'
 export { cardOfKind, hasRules, kindsThat } from './resourceCards'
 export type { RulesLike } from './resourceCards'

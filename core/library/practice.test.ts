@@ -3,7 +3,7 @@ import { extended, ids, multiple, single } from '../../tests/support/made'
 import { asId } from '../base'
 import type { ItemId, ResourceId } from '../base'
 import type { Answer } from './kinds'
-import { missedIn, practised, practisedTogether } from './practice'
+import { missedIn, practised, practisedTogether, withoutSolutions } from './practice'
 
 describe('practice of one’s own choice', () => {
   it('says at once how each answer did, and tells nothing of what was left out', () => {
@@ -15,6 +15,12 @@ describe('practice of one’s own choice', () => {
     // 1 of 3 points; what a person would score is not asked for here
     expect(ratio).toBeCloseTo(1 / 3, 12)
     expect(practised([], answers)).toEqual({ results: [], ratio: null })
+  })
+
+  it('can be told without what is right', () => {
+    const answers = new Map<ItemId, Answer>([[ids.item('2'), { kind: 'multiple', choices: ['a'] }]])
+    const { results } = practised([multiple('2')], answers)
+    expect(withoutSolutions(results)).toEqual([{ itemId: '2', points: 1, of: 2, right: '', feedback: '' }])
   })
 
   it('is taken together by piece: how often, the mean of the last times, and where it went wrong', () => {

@@ -32,6 +32,11 @@ export function practised(
   return { results, ratio: of === 0 ? null : points / of }
 }
 
+/** Results without what is right and why: how each answer did stays. */
+export function withoutSolutions(results: readonly PracticeResult[]): readonly PracticeResult[] {
+  return results.map((r) => ({ ...r, right: '', feedback: '' }))
+}
+
 /** What one learner did at a piece, the last time. */
 export interface LastPractice {
   readonly learnerId: UserId

@@ -109,6 +109,7 @@ export {
   feedOf,
   historyOf,
   markJournal,
+  ownActAt,
   plansById,
   plansOf,
   replaceFeed,

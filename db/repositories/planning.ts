@@ -19,7 +19,7 @@ export interface PlanRecord {
 export interface JournalEntry {
   readonly seq: number
   readonly at: Instant
-  readonly state: 'done' | 'undone' | 'dropped'
+  readonly state: 'done' | 'undone' | 'dropped' | 'passed'
   readonly command: JournalCommand
 }
 /** The private address under which a class's calendar can be read without signing in. */
@@ -126,12 +126,17 @@ export async function undoable(
   return { undo: last ? toEntry(last) : null, redo: next ? toEntry(next) : null }
 }
 
-/** Marks an act as done or undone. */
-export async function markJournal(
-  tx: Connection,
-  seq: number,
-  state: 'done' | 'undone' | 'dropped',
-): Promise<void> {
+/** An act of somebody's own that is done, by its number; null: there is none. */
+export async function ownActAt(tx: Connection, actorId: UserId, seq: number): Promise<JournalEntry | null> {
+  const [row] = await tx
+    .select()
+    .from(journal)
+    .where(and(eq(journal.seq, seq), eq(journal.actorId, actorId), eq(journal.state, 'done')))
+  return row ? toEntry(row) : null
+}
+
+/** Marks how an act stands. */
+export async function markJournal(tx: Connection, seq: number, state: JournalEntry['state']): Promise<void> {
   await tx.update(journal).set({ state }).where(eq(journal.seq, seq))
 }
 
@@ -155,7 +160,7 @@ export async function historyOf(
   schoolId: SchoolId,
   ids: readonly string[],
   most: number,
-): Promise<readonly (JournalEntry & { readonly by: string })[]> {
+): Promise<readonly (JournalEntry & { readonly by: string; readonly actorId: UserId })[]> {
   if (ids.length === 0) return []
   const rows = await tx
     .select({ entry: journal, by: users.name })
@@ -164,7 +169,7 @@ export async function historyOf(
     .where(and(eq(journal.schoolId, schoolId), sql`${journal.state} != 'dropped'`, or(...ids.map(touching))))
     .orderBy(desc(journal.seq))
     .limit(most)
-  return rows.map((r) => ({ ...toEntry(r.entry), by: r.by }))
+  return rows.map((r) => ({ ...toEntry(r.entry), by: r.by, actorId: r.entry.actorId }))
 }
 
 /** A teacher’s feed of a class, or null. */

@@ -12,6 +12,8 @@ export interface LayerRecord {
   readonly trailId: TrailId
   readonly layer: Layer
   readonly version: number
+  /** Who changed it last. */
+  readonly changedBy: UserId
 }
 
 /** Layers that a school has laid over pieces. */
@@ -25,10 +27,11 @@ export async function layersOf(
     .select()
     .from(layers)
     .where(and(eq(layers.schoolId, schoolId), inArray(layers.resourceId, [...new Set(resourceIds)])))
-  return rows.map(({ resourceId, trailId, version, body }) => ({
+  return rows.map(({ resourceId, trailId, version, changedBy, body }) => ({
     resourceId,
     trailId,
     version,
+    changedBy,
     layer: layerBody.read(body),
   }))
 }
@@ -51,7 +54,7 @@ export async function trailsMade(
 /** Adds a layer, or puts it in the place of what it was; its version is the next. */
 export async function saveLayer(
   tx: Connection,
-  of: LayerRecord & { readonly schoolId: SchoolId; readonly changedBy: UserId },
+  of: LayerRecord & { readonly schoolId: SchoolId },
 ): Promise<void> {
   const { layer, ...rest } = of
   const row = { ...rest, version: of.version + 1, body: layerBody.print(layer) }

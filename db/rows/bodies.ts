@@ -50,7 +50,7 @@ const {
   scoreDraft,
 } = workShapes(STORED)
 
-const { layer, trails, thresholds, givenVersion, choices } = versionShapes(STORED)
+const { layer, layerCommand, trails, thresholds, givenVersion, choices } = versionShapes(STORED)
 
 /** What is stored as JSON, each with its version and the steps from the older ones. */
 export const yearBody = bodyOf('years.body', year.omit({ id: true }))
@@ -62,7 +62,7 @@ export const classBody = bodyOf(
 )
 export const commandBody = bodyOf(
   'journal.command',
-  z.union([workCommand, worksCommand, seriesCommand, standingCommand, filingCommand, command]),
+  z.union([workCommand, worksCommand, seriesCommand, standingCommand, filingCommand, layerCommand, command]),
   [commandWithLaterParts, workCommandWithLaterParts, workCommandWithTeams],
 )
 export const bookBody = bodyOf('books.body', book.omit({ id: true }), [bookWithBenchmarks])

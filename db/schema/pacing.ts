@@ -22,7 +22,8 @@ export const plans = sqliteTable(
   (t) => [index('plans_by_school').on(t.schoolId)],
 )
 
-export const JOURNAL_STATES = ['done', 'undone', 'dropped'] as const
+/** `passed`: done, and passed over by undo, since it can be taken back no longer. */
+export const JOURNAL_STATES = ['done', 'undone', 'dropped', 'passed'] as const
 
 export const journal = sqliteTable(
   'journal',

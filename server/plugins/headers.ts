@@ -20,6 +20,8 @@ export default defineNitroPlugin((nitro) => {
     setResponseHeader(event, 'content-security-policy', policy([]))
   })
   nitro.hooks.hook('render:response', (response, { event }) => {
+    // with what it is made is nobody's business
+    if (response.headers) delete response.headers['x-powered-by']
     const scripts = [
       ...String(response.body).matchAll(/<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g),
     ].map((m) => m[1] ?? '')

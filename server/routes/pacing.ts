@@ -1,4 +1,5 @@
 import {
+  PassOver,
   ChangeFeed,
   ClassFile,
   DoCommand,
@@ -11,7 +12,7 @@ import {
   ShowHistory,
   Undo,
 } from '#shared/contracts/pacing'
-import { redo, showHistory, undo } from '#usecases/journal/journal'
+import { passOver, redo, showHistory, undo } from '#usecases/journal/journal'
 import { showDesk } from '#usecases/pacing/desk'
 import { doCommand } from '#usecases/pacing/doCommand'
 import { changeFeed, classFile, planFile, readFeed, showFeed } from '#usecases/pacing/files'
@@ -23,7 +24,8 @@ import type { Route } from '../http/route'
 export const PACING_ROUTES: readonly Route[] = [
   route(ShowDesk, ({ deps, actor }) => showDesk(deps, actor)),
   route(DoCommand, ({ deps, actor }, { body }) => doCommand(deps, actor, body)),
-  route(Undo, ({ deps, actor }) => undo(deps, actor)),
+  route(Undo, ({ deps, actor }, { body }) => undo(deps, actor, body.seq)),
+  route(PassOver, ({ deps, actor }) => passOver(deps, actor)),
   route(Redo, ({ deps, actor }) => redo(deps, actor)),
   route(PreviewRipple, ({ deps, actor }, { body }) => previewRipple(deps, actor, body)),
   route(ShowHistory, ({ deps, actor }) => showHistory(deps, actor)),

@@ -77,7 +77,20 @@ export const DoCommand = contract<Replanned>()({
   mostBytes: MOST_BYTES,
 })
 /** Takes back (or does again) the asking teacher's own last act. */
-export const Undo = contract<Replanned | null>()({ for: 'teacher', method: 'POST', path: '/api/desk/undo' })
+/** Takes back the last own act, or the one of this number. */
+export const Undo = contract<Replanned | null>()({
+  for: 'teacher',
+  method: 'POST',
+  path: '/api/desk/undo',
+  body: z.strictObject({ seq: WIRE.whole(1).nullable().default(null) }),
+})
+/** Leaves the last own act as it is, so that undo goes on with the one before. */
+export const PassOver = contract<Replanned | null>()({
+  for: 'teacher',
+  method: 'POST',
+  path: '/api/desk/pass-over',
+  body: z.strictObject({}),
+})
 export const Redo = contract<Replanned | null>()({ for: 'teacher', method: 'POST', path: '/api/desk/redo' })
 
 /**
@@ -119,6 +132,8 @@ export interface PastAct {
   readonly at: Instant
   readonly by: string
   readonly undone: boolean
+  /** The asker did it, and has not taken it back. */
+  readonly mayUndo: boolean
   readonly command: SaidAct
 }
 /** The latest planning acts on what is in view, newest first. */

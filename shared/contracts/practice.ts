@@ -24,6 +24,8 @@ export interface PracticeDone {
   readonly results: readonly PracticeResult[]
   readonly ratio: number | null
   readonly times: number
+  /** The work for whose sake right answers are not shown; null: they are. */
+  readonly heldBackBy: string | null
 }
 /** Scores answers, and shows at once what is right. */
 export const CheckPractice = contract<PracticeDone>()({

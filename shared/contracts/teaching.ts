@@ -135,6 +135,8 @@ export interface ClassPage {
   readonly isArchived: boolean
   readonly version: number
   readonly mayRun: boolean
+  /** Take it away, or bring it back: for everybody who teaches it. */
+  readonly mayArchive: boolean
   readonly pattern: readonly PatternRow[]
   readonly year: SchoolYear
   readonly planId: PlanId | null

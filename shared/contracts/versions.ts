@@ -27,6 +27,8 @@ export interface PieceVersions {
     readonly trailId: TrailId
     readonly layer: Layer
     readonly version: number
+    /** The asker may take it off. */
+    readonly mayDrop: boolean
   }[]
 }
 export const ShowVersions = contract<PieceVersions>()({

@@ -13,6 +13,7 @@ import type {
   GivenVersion,
   KeptItems,
   Layer,
+  LayerCommand,
   Organiser,
   StepThresholds,
   Trail,
@@ -68,6 +69,14 @@ export function versionShapes(m: Makers) {
     translation: m.object({ language: m.line(12), instructions: m.prose(4000) }).nullable(),
   }) satisfies z.ZodType<Layer>
   const trailId = id<TrailId>()
+  const layerCommand = m.object({
+    kind: z.literal('layer'),
+    resourceId: id<ResourceId>(),
+    trailId,
+    title: m.prose(200),
+    from: layer.nullable(),
+    to: layer.nullable(),
+  }) satisfies z.ZodType<LayerCommand>
   const trails = m.list(m.object({ id: trailId, name: m.line(30) }), MOST_TRAILS + 1) satisfies z.ZodType<
     readonly Trail[]
   >
@@ -92,5 +101,5 @@ export function versionShapes(m: Makers) {
   const choices = z
     .record(id<PieceId>(), versionChoice)
     .refine((of) => Object.keys(of).length <= MOST_PIECES, 'is too long')
-  return { layer, trails, thresholds, givenVersion, versionChoice, choices, trailId }
+  return { layer, layerCommand, trails, thresholds, givenVersion, versionChoice, choices, trailId }
 }

@@ -157,7 +157,7 @@ const TABLE: readonly Row[] = [
     route: 'POST /api/take-away',
     body: { kind: 'class', id: 'CLASS' },
     changes: 'classes',
-    expected: [S, D, D, I, I, H, D, H, H],
+    expected: [S, D, D, I, D, H, D, H, H],
   },
   {
     route: 'POST /api/take-away',
@@ -174,7 +174,7 @@ const TABLE: readonly Row[] = [
   {
     route: 'POST /api/bring-back',
     body: { kind: 'class', id: 'CLASS' },
-    expected: [S, D, D, I, I, H, D, H, H],
+    expected: [S, D, D, I, D, H, D, H, H],
   },
   {
     route: 'GET /api/my-work',
@@ -428,6 +428,13 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, I, I, I, I],
   },
   {
+    route: 'POST /api/desk/pass-over',
+    body: {},
+    changes: 'journal',
+    by: ['teacher'],
+    expected: [S, D, D, I, I, I, I, I, I],
+  },
+  {
     route: 'POST /api/desk/undo',
     body: {},
     changes: 'journal',
@@ -542,9 +549,10 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, I, I, I, I],
   },
   {
+    // the demo's schools have them
     route: 'POST /api/shelf/samples',
     body: {},
-    expected: [S, D, D, I, I, I, I, I, I],
+    expected: [S, D, D, H, H, H, H, H, H],
   },
   {
     route: 'POST /api/shelf/imports',

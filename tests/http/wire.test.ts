@@ -256,6 +256,7 @@ describe('bad requests', () => {
     expect(policy).toContain("default-src 'self'")
     expect(policy).not.toMatch(/https?:|unsafe-eval|script-src[^;]*unsafe-inline/)
     expect(headers.get('x-content-type-options')).toBe('nosniff')
+    expect(headers.get('x-powered-by')).toBeNull()
     expect(text).toContain('lang="en"')
     expect(text.match(/https?:\/\/(?!www\.w3\.org)[^"' ]+/g) ?? []).toEqual([])
   })

@@ -78,7 +78,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
-  journal: ['pacing', 'work', 'series', 'standing', 'filing'],
+  journal: ['pacing', 'work', 'series', 'standing', 'filing', 'versions'],
   knockOn: ['base', 'calendar', 'pacing', 'availability', 'work'],
 }
 
@@ -118,7 +118,7 @@ export const PLACES: Record<string, readonly string[]> = {
   lens: ['learner', 'pace'],
   evidence: ['pace', 'learner', 'shelf', 'work'],
   shelf: ['learner'],
-  versions: ['learner', 'shelf'],
+  versions: ['learner', 'shelf', 'pace'],
   pace: ['shelf'],
   classes: ['pace', 'shelf'],
   work: ['pace', 'shelf'],

@@ -103,6 +103,8 @@ describe('what was made by mistake', () => {
     const [year] = (await overview(school)).years
     const things = [
       { kind: 'class', id: school.a.classId },
+      // taught together, and made by the other
+      { kind: 'class', id: school.b.classId },
       { kind: 'plan', id: school.planId },
       { kind: 'year', id: year?.year.id as never },
       { kind: 'group', id: 'none' as GroupId },

@@ -25,7 +25,7 @@ import { lookInside, makePiece } from '#usecases/library/shelf'
 import { showStandard } from '#usecases/library/standards'
 import { showShelfNow } from '#usecases/library/shelfNow'
 import { changeTray, readCodes, showTray } from '#usecases/library/tray'
-import { PLAIN_PIECE, aCheck, at, extended, piecesOf, single } from '../support/made'
+import { PLAIN_PIECE, aCheck, at, extended, piecesOf, rules, single } from '../support/made'
 import { aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
@@ -361,6 +361,7 @@ describe('a practice route', () => {
       results: [{ itemId, points: 0, of: 1, right: 'Option b', feedback: 'Because.' }],
       ratio: 0,
       times: 1,
+      heldBackBy: null,
     })
     const odd = { itemId, answer: { kind: 'single', choice: 'z' } } as const
     const refused = await checkPractice(deps, ann, { resourceId: practice, answers: [odd] })
@@ -413,6 +414,28 @@ describe('a practice route', () => {
       open: null,
       lessons: [{}],
     })
+  })
+
+  it('tells nothing of what is right while work asks the same and does not show it', async () => {
+    const school = await aSchool()
+    const { deps, teacher, a, ann, ben } = school
+    const practice = await bookPiece(school, 'practice-set')
+    mustBeOk(
+      await setRoute(deps, teacher, { classId: a.classId, bookId: asId('waves'), isOpen: true }),
+      'open',
+    )
+    const targets = [{ target: { kind: 'learner' as const, learnerId: ann.userId }, overrides: {} }]
+    const pieces = piecesOf(practice)
+    const given = rules({ answers: 'close' })
+    await publish(school, { title: 'At home', pieces, targets, rules: given })
+    const answers = [{ itemId: single('1').id, answer: { kind: 'single', choice: 'a' } as const }]
+    const check = async (who: typeof ann) =>
+      mustBeOk(await checkPractice(deps, who, { resourceId: practice, answers }), 'check')
+    expect(await check(ann)).toMatchObject({
+      heldBackBy: 'At home',
+      results: [{ points: 0, right: '', feedback: '' }],
+    })
+    expect(await check(ben)).toMatchObject({ heldBackBy: null, results: [{ right: 'Option b' }] })
   })
 
   it('waits for what comes first where the teacher says so', async () => {

@@ -9,6 +9,7 @@ import { setTrails, showTrailSheet } from '#usecases/evidence/trailSheet'
 import { draftScore } from '#usecases/evidence/draftScore'
 import { releaseScores } from '#usecases/evidence/releaseScores'
 import { listToScore } from '#usecases/evidence/toScore'
+import { redo, showHistory, undo } from '#usecases/journal/journal'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, startTry } from '#usecases/learning/tries'
@@ -102,6 +103,52 @@ describe('layers of a piece', () => {
     const input = { resourceId: ESSAY, trailId: MARKED, version: 0, layer: EMPTY_LAYER }
     expect(await keepLayer(deps, stranger, input)).toMatchObject({ error: { code: 'access/not-found' } })
     expect(await showVersions(deps, stranger, ESSAY)).toMatchObject({ error: { code: 'access/not-found' } })
+  })
+
+  it('are laid, changed and taken off as steps that are taken back', async () => {
+    const { deps, teacher } = school
+    const bank = async () =>
+      mustBeOk(await showVersions(deps, teacher, ESSAY), 'show').layers.map((l) => l.layer.wordBank)
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    mustBeOk(await lay(MARKED, { wordBank: ['water'] }, 1), 'change')
+    mustBeOk(await dropLayer(deps, teacher, { resourceId: ESSAY, trailId: MARKED, version: 2 }), 'drop')
+    expect(await bank()).toEqual([])
+    const back = async () => {
+      mustBeOk(await undo(deps, teacher), 'undo')
+      return bank()
+    }
+    expect([await back(), await back(), await back()]).toEqual([[['water']], [['energy']], []])
+    mustBeOk(await redo(deps, teacher), 'redo')
+    expect(await bank()).toEqual([['energy']])
+  })
+
+  it('are said in the history of classes that have the piece, and not taken back over a later change', async () => {
+    const { deps, teacher } = school
+    await publish(school, { pieces: piecesOf(ESSAY) })
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    const colleague = { ...school.stranger, schoolId: teacher.schoolId }
+    const theirs = { resourceId: ESSAY, trailId: MARKED, version: 1, layer: layer({ wordBank: ['water'] }) }
+    mustBeOk(await keepLayer(deps, colleague, theirs), 'change')
+    const { acts } = mustBeOk(await showHistory(deps, teacher), 'history')
+    const said = acts.flatMap(({ by, command }) => (command.kind === 'layer' ? [[by, command.what]] : []))
+    expect(said).toEqual([
+      ['Sven', 'changed'],
+      ['Tess', 'laid'],
+    ])
+    expect((await undo(deps, teacher)).error?.code).toBe('work/changed-since')
+  })
+
+  it('are taken off by who changed them last, the owner of the piece, the lead and the office only', async () => {
+    const { deps, teacher, stranger } = school
+    const plain = { ...stranger, schoolId: teacher.schoolId, office: false }
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    const of = { resourceId: ESSAY, trailId: MARKED, version: 1 }
+    expect((await dropLayer(deps, plain, of)).error?.code).toBe('access/denied')
+    expect((await dropLayer(deps, { ...plain, role: 'lead' }, of)).ok).toBe(true)
+    mustBeOk(await lay(MARKED, { wordBank: ['energy'] }), 'lay')
+    const changed = { ...of, layer: layer({ wordBank: ['water'] }) }
+    mustBeOk(await keepLayer(deps, plain, changed), 'change')
+    expect((await dropLayer(deps, plain, { ...of, version: 2 })).ok).toBe(true)
   })
 
   it('stay where they are when somebody who may not see the piece drops them', async () => {

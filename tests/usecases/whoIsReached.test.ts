@@ -113,7 +113,9 @@ describe('a group by rule', () => {
     const { groups } = mustBeOk(await listRecipients(school.deps, school.teacher), 'recipients')
     expect(groups).toMatchObject([{ id: groupId, isByRule: true, learnerIds: [school.ben.userId] }])
     const page = mustBeOk(await showClass(school.deps, school.teacher, school.a.classId), 'class')
-    expect(page.groups).toEqual([{ id: groupId, name: 'Below', rule: BELOW }])
+    expect(page.groups).toEqual([
+      { id: groupId, name: 'Below', rule: BELOW, classIds: [school.a.classId], learners: 1 },
+    ])
     const put = { classId: school.a.classId, groupId, learnerId: school.ann.userId, isIn: true }
     expect((await setMember(school.deps, school.teacher, put)).error?.code).toBe('audience/group-by-rule')
   })

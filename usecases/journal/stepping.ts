@@ -1,6 +1,7 @@
 import type { JournalCommand } from '#core/journal'
 import { filingStepping } from '../filing/filingStepping'
 import type { StepIn, Stepped, SteppingOf } from '../ground/stepping'
+import { layerStepping } from '../library/layerStepping'
 import { planningStepping } from '../pacing/planningStepping'
 import { seriesStepping } from '../series/seriesStepping'
 import { standingStepping } from '../standing/standingStepping'
@@ -13,6 +14,7 @@ const STEPPING: SteppingOf<JournalCommand> = {
   ...seriesStepping,
   ...standingStepping,
   ...filingStepping,
+  ...layerStepping,
 }
 
 type Kind = JournalCommand['kind']

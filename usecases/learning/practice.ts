@@ -3,7 +3,7 @@ import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import { checkAnswers } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
-import { cardOfKind, forLearner, missedIn, practised } from '#core/library'
+import { cardOfKind, forLearner, missedIn, practised, withoutSolutions } from '#core/library'
 import type { Answer, PracticeResult, Resource } from '#core/library'
 import { lessonAt } from '#core/pacing'
 import { firstInWay } from '#core/work'
@@ -21,6 +21,7 @@ import type { Connection, PracticeRoute } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundsOf } from '../ground/classGrounds'
 import { writing } from '../ground/writing'
+import { workHoldingBack } from './heldBack'
 import { listAt } from './myWork'
 
 /** The practice routes of the actor's classes, in book order, with what they did and where each class is. */
@@ -142,11 +143,20 @@ export async function openPractice(
 }
 
 type Done = Result<
-  { readonly results: readonly PracticeResult[]; readonly ratio: number | null; readonly times: number },
+  {
+    readonly results: readonly PracticeResult[]
+    readonly ratio: number | null
+    readonly times: number
+    /** The work for whose sake nothing is said of what is right; null: all is said. */
+    readonly heldBackBy: string | null
+  },
   AccessRefusal | AttemptRefusal
 >
 
-/** Scores what a learner answered in practice, and shows at once what is right. Nothing of it counts. */
+/**
+ * Scores what a learner answered in practice, and shows at once what is right, but for a piece that work of theirs
+ * gives out and does not show yet. Nothing of it counts.
+ */
 export async function checkPractice(
   deps: Deps,
   actor: Learner,
@@ -170,6 +180,13 @@ export async function checkPractice(
       missed: missedIn(items, answers),
       doneAt: deps.clock.now(),
     })
-    return ok({ results, ratio, times })
+    const held = { learnerId: actor.userId, resourceId: input.resourceId, now: deps.clock.now() }
+    const heldBackBy = await workHoldingBack(tx, held)
+    return ok({
+      results: heldBackBy === null ? results : withoutSolutions(results),
+      ratio,
+      times,
+      heldBackBy,
+    })
   })
 }

@@ -1,8 +1,16 @@
-import { canEditPlan, canEditYear } from '#core/access'
+import { canArchiveClass, canEditPlan, canEditYear } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Result } from '#core/base'
-import { deleteForGood, groupsById, isInUse, plansById, setArchived, yearsById } from '#db/repositories'
+import {
+  deleteForGood,
+  groupsById,
+  isInUse,
+  plansById,
+  setArchived,
+  teachersOf,
+  yearsById,
+} from '#db/repositories'
 import type { Archivable, Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -45,8 +53,13 @@ async function mayTakeAway(
   thing: Archivable,
 ): Promise<Result<unknown, AccessRefusal>> {
   switch (thing.kind) {
-    case 'class':
-      return classFor(tx, actor, thing.id, 'run')
+    case 'class': {
+      const found = await classFor(tx, actor, thing.id, 'run')
+      if (!found.ok) return found
+      const teacherIds = (await teachersOf(tx, [thing.id])).get(thing.id) ?? []
+      const may = canArchiveClass(actor, { schoolId: found.value.schoolId, teacherIds })
+      return may ? found : refuse({ code: 'access/denied' })
+    }
     case 'group': {
       const [group] = await groupsById(tx, [thing.id])
       if (!group) return notFound('group')

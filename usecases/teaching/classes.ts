@@ -1,6 +1,6 @@
 import { ok } from '#core/base'
 import type { ClassId, IsoDay, Result, UserId } from '#core/base'
-import { canRunClass } from '#core/access'
+import { canArchiveClass, canRunClass } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import type { Accommodation } from '#core/availability'
@@ -58,6 +58,7 @@ export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
     teachers,
     planTitle: plan?.title ?? null,
     mayRun: canRunClass(actor, { schoolId: record.schoolId, teacherIds }),
+    mayArchive: canArchiveClass(actor, { schoolId: record.schoolId, teacherIds }),
     learners: learners.map((l) => ({
       id: l.id,
       name: l.name,

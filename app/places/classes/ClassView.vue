@@ -126,7 +126,7 @@ const lostBy = computed(() => {
     </header>
     <p v-if="page.isArchived" class="note-line care">
       This class is in the archive.
-      <UButton v-if="page.mayRun" size="xs" variant="outline" @click="back">Bring it back</UButton>
+      <UButton v-if="page.mayArchive" size="xs" variant="outline" @click="back">Bring it back</UButton>
     </p>
     <section aria-labelledby="roster">
       <h2 id="roster" class="mb-2">
@@ -216,7 +216,7 @@ const lostBy = computed(() => {
         </form>
       </div>
     </section>
-    <section v-if="page.mayRun" class="border-t border-default pt-4">
+    <section v-if="page.mayArchive" class="border-t border-default pt-4">
       <UButton
         color="neutral"
         variant="ghost"

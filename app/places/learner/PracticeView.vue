@@ -95,6 +95,9 @@ function again(): void {
             <span class="said"> of all questions; {{ count(done.times, 'time') }} practised</span>
           </p>
           <p v-else class="mb-3">Done.</p>
+          <p v-if="done.heldBackBy" class="note-line care mb-3" data-hook="held-back">
+            Right answers are not shown: “{{ done.heldBackBy }}” asks the same, and shows them later.
+          </p>
           <UButton size="lg" variant="outline" type="button" data-hook="again" @click="again"
             >Start anew</UButton
           >

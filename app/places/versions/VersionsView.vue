@@ -10,7 +10,7 @@ import { useAddress } from '~/shared/frame/address'
 /** The versions of one piece: each written on its own, all of them beside each other. */
 const address = useAddress()
 const resourceId = address.idNeeded<ResourceId>('piece')
-const { core, trails, problem, load, layerOf, isMade, keep, drop } = usePieceVersions(resourceId)
+const { core, trails, problem, load, layerOf, isMade, mayDrop, keep, drop } = usePieceVersions(resourceId)
 onMounted(load)
 useHead({ title: computed(() => `Versions of ${core.value?.title ?? 'a piece'}`) })
 const COMPARE = 'compare'
@@ -81,6 +81,7 @@ const sheets = computed(() => ({ path: '/shelf-sheets', query: { piece: resource
       :trail="trail"
       :layer="layerOf(trail.id)"
       :is-made="isMade(trail.id)"
+      :may-drop="mayDrop(trail.id)"
       :others="columns.filter((c) => c.id !== trail!.id && c.isMade)"
       :keep="(layer) => keep(trail!.id as TrailId, layer)"
       :drop="() => drop(trail!.id as TrailId)"

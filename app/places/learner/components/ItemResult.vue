@@ -15,14 +15,14 @@ const mark = computed(() => (props.shown.points === undefined ? null : markOf(pr
       <UIcon :name="mark.icon" class="size-4" aria-hidden="true" />{{ mark.word }}
       <span class="said">{{ shown.points }} of {{ of }}</span>
     </p>
-    <p v-if="shown.right !== undefined">
+    <p v-if="shown.right">
       Right answer: <strong>{{ shown.right }}</strong>
     </p>
     <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
     <p v-if="shown.feedback" v-html="toInlineHtml(shown.feedback)" />
     <p v-if="shown.hint">Hint for your next try: {{ shown.hint }}</p>
     <p v-if="shown.waits">Your teacher will score this.</p>
-    <p v-else-if="!mark && shown.right === undefined" class="said">Answered for good.</p>
+    <p v-else-if="!mark && !shown.right" class="said">Answered for good.</p>
   </div>
 </template>
 

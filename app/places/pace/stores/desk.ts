@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ClassId, PlanId, Result } from '#core/base'
 import type { PacingCommand, Plan } from '#core/pacing'
-import { DoCommand, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
+import { DoCommand, PassOver, Redo, ShowDesk, Undo } from '#shared/contracts/pacing'
 import type { Desk, DeskClass, Replanned } from '#shared/contracts/pacing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { call } from '~/shared/wire/call'
@@ -99,10 +99,15 @@ export const useDesk = defineStore('desk', () => {
     return done
   }
 
-  /** Takes back, or does again, the last own act. */
-  async function step(way: 'undo' | 'redo'): Promise<Result<Replanned | null, Refusal>> {
+  /** Takes back the last own act or the one of this number, does the last again, or passes it over. */
+  async function step(
+    way: 'undo' | 'redo' | 'pass-over',
+    seq: number | null = null,
+  ): Promise<Result<Replanned | null, Refusal>> {
     stepping.value++
-    const reply = await call(way === 'undo' ? Undo : Redo)
+    const reply = await (way === 'undo'
+      ? call(Undo, { body: { seq } })
+      : call(way === 'redo' ? Redo : PassOver))
     stepping.value--
     if (reply.ok && reply.value) take(reply.value)
     else if (!reply.ok) await load(true)

@@ -12,13 +12,11 @@ import type {
   Purpose,
   SingleCommand,
 } from '#core/pacing'
-import type { SeriesAct } from '#core/series'
-import type { StandingStep } from '#core/standing'
-import type { WorkAct } from '#core/work'
 import type { SaidAct } from '#core/journal'
 import type { DeskClass } from '#shared/contracts/pacing'
 import { count, sayMeetings } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
+import { LAYER_WORDS, SERIES_WORDS, STANDING_WORDS, WORK_WORDS } from './actWords'
 import { WAY_WORDS } from './ways'
 
 interface Known {
@@ -37,6 +35,8 @@ export function sayStep(command: SaidAct, known: Known): string {
       return `“${command.title}” ${SERIES_WORDS[command.what]}`
     case 'filing':
       return `${classNamed(command.classId, known)}: headings and categories`
+    case 'layer':
+      return `“${command.title}”: a version ${LAYER_WORDS[command.what]}`
     case 'standing':
       return `“${command.title}” ${STANDING_WORDS[command.what]}`
     case 'note':
@@ -57,30 +57,6 @@ export function sayStep(command: SaidAct, known: Known): string {
     default:
       return assertNever(command)
   }
-}
-
-const WORK_WORDS: Record<WorkAct, string> = {
-  made: 'held',
-  changed: 'changed',
-  published: 'published',
-  withdrawn: 'withdrawn',
-  'given-more': 'more given in',
-  excused: 'left out of, or taken in again',
-  shifted: 'moved',
-}
-
-const SERIES_WORDS: Record<SeriesAct, string> = {
-  made: 'made',
-  changed: 'changed',
-  released: 'released',
-  cleared: 'cleared',
-  removed: 'removed',
-}
-
-const STANDING_WORDS: Record<StandingStep['what'], string> = {
-  added: 'added to the plan',
-  changed: 'changed in the plan',
-  'taken-out': 'taken out of the plan',
 }
 
 function lessonOf(id: LessonId | null, { classes, plans }: Known): PlanLesson | undefined {

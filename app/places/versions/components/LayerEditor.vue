@@ -22,6 +22,8 @@ const props = defineProps<{
   trail: Trail
   layer: Layer
   isMade: boolean
+  /** The asker may take it off. */
+  mayDrop: boolean
   others: readonly { readonly name: string; readonly layer: Layer }[]
   keep: (layer: Layer) => Promise<Kept>
   drop: () => Promise<Kept>
@@ -140,7 +142,12 @@ async function remove(): Promise<void> {
         <UButton :loading="busy" :disabled="!isChanged" data-hook="keep-layer" @click="save">Save</UButton>
         <UButton v-if="isChanged" color="neutral" variant="ghost" @click="beginWith(layer)">Leave it</UButton>
         <span class="flex-1" />
-        <UButton v-if="isMade" color="neutral" variant="ghost" data-hook="drop-layer" @click="remove"
+        <UButton
+          v-if="isMade && mayDrop"
+          color="neutral"
+          variant="ghost"
+          data-hook="drop-layer"
+          @click="remove"
           >Remove this version</UButton
         >
       </div>

@@ -6,11 +6,14 @@ import { LookInside } from '#shared/contracts/library'
 import type { Inside } from '#shared/contracts/library'
 import { DropLayer, KeepLayer, ShowVersions } from '#shared/contracts/versions'
 import type { PieceVersions } from '#shared/contracts/versions'
+import { useDesk } from '~/places/pace'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 
 /** A piece with its versions: one for each trail of the school, the core where nothing lies over it. */
 export function usePieceVersions(resourceId: ResourceId) {
+  // undo stands in its bar
+  const desk = useDesk()
   const inside = shallowRef<Inside | null>(null)
   const versions = shallowRef<PieceVersions | null>(null)
   const problem = ref('')
@@ -25,18 +28,19 @@ export function usePieceVersions(resourceId: ResourceId) {
   }
   const standing = (trailId: TrailId) => versions.value?.layers.find((l) => l.trailId === trailId)
   const layerOf = (trailId: TrailId): Layer => standing(trailId)?.layer ?? EMPTY_LAYER
+  const mayDrop = (trailId: TrailId) => standing(trailId)?.mayDrop ?? false
   const isMade = (trailId: TrailId) => standing(trailId) !== undefined
 
   async function keep(trailId: TrailId, layer: Layer) {
     const version = standing(trailId)?.version ?? 0
     const reply = await call(KeepLayer, { params: { resourceId, trailId }, body: { version, layer } })
-    if (reply.ok) await load()
+    if (reply.ok) await Promise.all([load(), desk.load(true)])
     return reply
   }
   async function drop(trailId: TrailId) {
     const version = standing(trailId)?.version ?? 0
     const reply = await call(DropLayer, { params: { resourceId, trailId }, body: { version } })
-    if (reply.ok) await load()
+    if (reply.ok) await Promise.all([load(), desk.load(true)])
     return reply
   }
   return {
@@ -46,6 +50,7 @@ export function usePieceVersions(resourceId: ResourceId) {
     load,
     layerOf,
     isMade,
+    mayDrop,
     keep,
     drop,
   }
