@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { NO_ABOUT } from '../work'
-import { MOST_HEADINGS, byCategory, checkFiling, proposedFiling, refiled } from './index'
+import { MOST_HEADINGS, byCategory, checkFiling, newNames, proposedFiling, refiled } from './index'
 import type { Category, FiledScore, Filing } from './index'
 
 const CATEGORIES: readonly Category[] = [
@@ -10,6 +10,16 @@ const CATEGORIES: readonly Category[] = [
   { name: 'Practice', weight: 0, most: 2 },
 ]
 const score = (category: string, ratio: number): FiledScore => ({ category, ratio })
+
+describe('a name that is new in a class', () => {
+  const filing: Filing = { headings: ['Waves'], categories: [] }
+  it('is told where the class has names of that sort, whatever the case and spaces', () => {
+    expect(newNames(filing, { heading: 'Wawes', category: 'Tests' })).toEqual([
+      { part: 'heading', name: 'Wawes' },
+    ])
+    expect(newNames(filing, { heading: ' waves ', category: '' })).toEqual([])
+  })
+})
 
 describe('under what work may be filed', () => {
   const filing: Filing = {

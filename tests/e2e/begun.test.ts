@@ -52,6 +52,8 @@ describe('what was begun in the composer', () => {
     expect(await p.page.$('[data-hook="begun"]')).toBeNull()
     for (const _ of ['once', 'and again']) {
       await p.page.locator('[data-hook="need-to-publish"] ::-p-text(Held for a while)').click()
+      // how many there are is known a moment later
+      await p.sees('Publish to 85 learners')
       await p.click('throw-away')
       await p.sees('Thrown away. Undo takes it back.')
       await p.sees('Late')

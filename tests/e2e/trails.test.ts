@@ -146,7 +146,7 @@ describe('trails', () => {
     await looksAs(teacher, bare)
     expect(await teacher.text('[data-hook="lens-screen"]')).not.toContain('Step by step')
     await looksAs(teacher, parallel)
-    await teacher.seesIn('[data-hook="piece-title"]', 'Explain: gaps in a bridge')
+    await teacher.seesIn('[data-hook="lens-screen"] h1', 'Explain: gaps in a bridge')
     const learner = await demoPerson(server, 'saoirse')
     await writes(learner)
 

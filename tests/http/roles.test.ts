@@ -21,6 +21,7 @@ import { A_PICTURE } from '../support/keptFiles'
 import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
 import { Agent, DEMO, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
+import { WHY_NOT_WRITTEN } from './whyNotWritten'
 import { MIGRATIONS, aFolder } from '../support/world'
 
 const WHO = [
@@ -1068,6 +1069,12 @@ describe('who may use which route', () => {
       else if (only) for (const secret of secrets) expect(text, who).not.toContain(secret)
       if (changes === undefined || (by && !by.includes(who))) expect(touched, who).toEqual([])
       else expect(touched, `${who}: ${text}`).toContain(changes)
+      const contract = contractOf(route)
+      const isAct = contract !== undefined && isFor(contract.for, { role: 'teacher' } as Actor)
+      if (isAct && touched.length > 0 && !(contract.path in WHY_NOT_WRITTEN))
+        expect(touched, `${who}: ${contract.path} stands in no history, and no reason is given`).toContain(
+          'journal',
+        )
       await state.restore(touched)
     }
     expect(Object.fromEntries(WHO.map((who, i) => [who, got[i]]))).toEqual(

@@ -39,8 +39,10 @@ const publishWord = computed(() => {
       >
     </template>
     <template v-else>
+      <!-- as wide as it will be: what stands beside it must not move under the pointer -->
       <UButton
         size="md"
+        class="min-w-44 justify-center"
         :loading="busy"
         :disabled="blocked"
         data-hook="publish"

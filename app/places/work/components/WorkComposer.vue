@@ -113,6 +113,7 @@ const ofPiece = (refusal: Refusal) => sayRefusal(refusal, { lesson: lessonName, 
 
 const { busy, problem, save, publishAgain, withdraw } = useSaving({
   forget: kept.forget,
+  classId: () => classIdsMeant.value[0] ?? null,
   draft,
   known: props.known,
   say: ofPiece,

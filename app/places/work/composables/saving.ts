@@ -1,6 +1,7 @@
 import { navigateTo, useRoute } from '#imports'
 import { ref } from 'vue'
 import type { Ref } from 'vue'
+import type { ClassId } from '#core/base'
 import { Assign, ChangeWork, PublishWork, WithdrawWork } from '#shared/contracts/work'
 import type { WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
@@ -10,6 +11,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
+import { useNewNames } from './newNames'
 
 /** What the composer's buttons do: makes, changes, publishes or withdraws, and says what came of it. */
 export function useSaving(of: {
@@ -19,12 +21,15 @@ export function useSaving(of: {
   readonly changed: () => void
   /** What is kept of it on this machine has been sent. */
   readonly forget: () => void
+  /** The first class that has it, or whose learners do. */
+  readonly classId: () => ClassId | null
 }) {
   const desk = useDesk()
   const tray = useTray()
   // what came out of the tray and is given now need not lie there any longer
   const isFromTray = useRoute().query.tray === '1'
   const tell = useTell()
+  const areMeant = useNewNames()
   const busy = ref(false)
   const problem = ref('')
 
@@ -35,8 +40,13 @@ export function useSaving(of: {
     return call(ChangeWork, { params, body: { version: known.version, draft: draft.value, publish } })
   }
   async function save(publish: boolean): Promise<void> {
+    const { about } = of.draft.value
     busy.value = true
     problem.value = ''
+    if (!(await areMeant(about, { classId: of.classId(), before: of.known?.draft.about ?? null }))) {
+      busy.value = false
+      return
+    }
     const reply = await send(publish)
     busy.value = false
     if (!reply.ok) {
