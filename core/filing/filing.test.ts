@@ -39,6 +39,8 @@ describe('under what work may be filed', () => {
     expect(of('writing-task', 'Heat')).toEqual(['', 'Essays and writing'])
     expect(of('test')).toEqual(['', 'Tests'])
     expect(of('video')).toEqual(['', ''])
+    // part of a word is no name: "Waves" is not meant by "Microwaves"
+    expect(of('video', 'Microwaves')).toEqual(['', ''])
   })
 })
 

@@ -27,17 +27,21 @@ export function proposedFiling(
   { headings, categories }: Filing,
   of: { readonly kind: ResourceKind; readonly unit: string },
 ): { readonly heading: string; readonly category: string } {
-  const unit = foldedName(of.unit)
-  const isForKind = (name: string) =>
-    foldedName(name)
-      .split(/[^\p{L}\p{N}]+/u)
-      .some((word) => word.startsWith(STEM[of.kind]))
+  const unit = wordsOf(of.unit)
+  const isForKind = (name: string) => wordsOf(name).some((word) => word.startsWith(STEM[of.kind]))
   const isForUnit = (name: string) => {
-    const folded = foldedName(name)
-    return unit !== '' && folded !== '' && (unit.includes(folded) || folded.includes(unit))
+    const words = wordsOf(name)
+    return holds(unit, words) || holds(words, unit)
   }
   return {
     heading: headings.find(isForUnit) ?? headings.find(isForKind) ?? '',
     category: categories.map((c) => c.name).find(isForKind) ?? '',
   }
+}
+
+const wordsOf = (text: string) => foldedName(text).match(/[\p{L}\p{N}]+/gu) ?? []
+
+/** Whether some words, of which there is one at least, all stand among others. */
+function holds(among: readonly string[], words: readonly string[]): boolean {
+  return words.length > 0 && words.every((word) => among.includes(word))
 }

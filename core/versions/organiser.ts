@@ -19,6 +19,20 @@ export function cellsOf(organiser: Organiser): readonly OrganiserCell[] {
   return placesOf(organiser).map(([id, of]) => ({ id, of, given: organiser.filled[id] ?? null }))
 }
 
+/** A line of a table, with its cells. */
+export interface OrganiserRow {
+  readonly row: string
+  readonly cells: readonly OrganiserCell[]
+}
+
+/** A table line by line; none where the organiser is no table. */
+export function tableRows(organiser: Organiser): readonly OrganiserRow[] {
+  if (organiser.kind !== 'table') return []
+  const cells = cellsOf(organiser)
+  const wide = organiser.columns.length
+  return organiser.rows.map((row, r) => ({ row, cells: cells.slice(r * wide, (r + 1) * wide) }))
+}
+
 type PlacedCell = readonly [id: string, of: CellPlace]
 
 function placesOf(organiser: Organiser): readonly PlacedCell[] {

@@ -9,7 +9,7 @@ import { keptItems } from './keptItems'
 import { markOf, placeMarks } from './marks'
 import { mended, misfitsOf } from './misfits'
 import { newSort } from './newSort'
-import { cellsOf } from './organiser'
+import { cellsOf, tableRows } from './organiser'
 import { readAs } from './readAs'
 import { isSupportItem, organiserOf } from './supportItems'
 import { aMark, aPiece, aQuestion } from './testing'
@@ -220,6 +220,17 @@ describe('a layer is refused', () => {
 
   it('but HTML in a word bank is text like any other', () => {
     expect(codeOf({ wordBank: ['<b>heat</b>'] })).toBeNull()
+  })
+})
+
+describe('a table to fill in', () => {
+  it('is had line by line; what is no table has no lines', () => {
+    const table = { kind: 'table', columns: ['A', 'B'], rows: ['x', 'y'], filled: { r2c1: 'z' } } as const
+    expect(tableRows(table).map(({ row, cells }) => [row, ...cells.map((c) => c.given)])).toEqual([
+      ['x', null, null],
+      ['y', 'z', null],
+    ])
+    expect(tableRows({ kind: 'web', centre: 'Heat', branches: 2, filled: {} })).toEqual([])
   })
 })
 

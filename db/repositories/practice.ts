@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
-import type { BookId, ClassId, Instant, ItemId, ResourceId, UserId } from '#core/base'
+import type { BookId, ClassId, Instant, ItemId, UserId } from '#core/base'
+import type { LastPractice } from '#core/library'
 import { readList } from '../rows/lists'
 import { practiceDone, practiceRoutes } from '../schema/shelf'
 import type { Connection } from './store'
@@ -50,15 +51,9 @@ export async function closeRoute(tx: Connection, id: string, at: Instant): Promi
   await tx.update(practiceRoutes).set({ closedAt: at }).where(eq(practiceRoutes.id, id))
 }
 
-/** What somebody last did at a piece of a route; `ratio` null: only read. */
-export interface Practised {
-  readonly learnerId: UserId
-  readonly resourceId: ResourceId
-  readonly times: number
-  readonly ratio: number | null
+/** What somebody last did at a piece of a route, and when. */
+export interface Practised extends LastPractice {
   readonly doneAt: Instant
-  /** Items that were not wholly right. */
-  readonly missed: readonly ItemId[]
 }
 
 /** What learners have practised. */

@@ -40,6 +40,24 @@ describe('a piece that is recommended', () => {
   })
 })
 
+describe('work that is recommended', () => {
+  it('is ticked in the composer, keeps nothing waiting, and is listed as that', async () => {
+    const p = await demoPerson(server, 'imani', '/work/new?piece=piece-wav402')
+    await p.tap('[data-offered]')
+    await p.sees('Publish to 28 learners')
+    await p.tap('[data-hook="is-first"]')
+    await p.has('[data-hook="is-first"][data-state="checked"]')
+    await p.tap('[data-hook="is-recommended"]')
+    await p.has('[data-hook="is-recommended"][data-state="checked"]')
+    await p.page.waitForSelector('[data-hook="is-first"]', { hidden: true })
+    await p.isAccessible()
+    await p.click('publish')
+    await p.sees('Published to 28 learners')
+    await p.seesIn('main', '28 learners · recommended')
+    p.isQuiet()
+  })
+})
+
 describe('practice of one’s own choice', () => {
   it('is opened to some, waits where that is said, and is seen by the teacher', async () => {
     const teacher = await classPage('Science 8 A')
@@ -164,6 +182,7 @@ describe('a category of a class', () => {
     await p.sees('New in this class: the category “Chekcs”')
     await p.isAccessible()
     await p.press('Leave it')
+    await p.page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
     await p.fill('[name="category"]', 'checks')
     await p.click('publish')
     await p.sees('Published to 28 learners')

@@ -90,7 +90,7 @@ describe('pieces laid on days', () => {
     expect((await seen(ofGroup)).columns[0]).toMatchObject({ name: 'Ants, Class A', learners: 1 })
   })
 
-  it('lie for learners, too; in their class’s column it says for whom, where the class has them not then', async () => {
+  it('lie for learners, too; their class’s column says for whom, where the class has them not then', async () => {
     const school = await laid()
     const { deps, teacher, a, ann, ben, check } = school
     const learner = (who: typeof ann): Target => ({ kind: 'learner', learnerId: who.userId })

@@ -1,15 +1,17 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { mustBeOk } from '#core/base'
-import type { AssignmentId } from '#core/base'
+import { asId, mustBeOk } from '#core/base'
+import type { AssignmentId, PieceId } from '#core/base'
 import { NO_WINDOW } from '#core/availability'
 import { NO_ABOUT } from '#core/work'
+import type { WorkPiece } from '#core/work'
 import { lateIn, piecesToDo } from '#db/repositories'
 import { showGrid } from '#usecases/evidence/evidence'
 import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { listWork } from '#usecases/work/listWork'
-import { aChange, at, only } from '../support/made'
-import { aSchool, publish, through } from '../support/world'
+import { previewWork } from '#usecases/work/previewWork'
+import { aChange, at, only, piecesOf } from '../support/made'
+import { aDraft, aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 let school: TestSchool
@@ -44,6 +46,24 @@ describe('work that is recommended, not required', () => {
     expect(late.map((l) => l.title)).toEqual(['Asked'])
     const needs = mustBeOk(await listWork(deps, teacher), 'work').work.map((w) => [w.title, w.need])
     expect(Object.fromEntries(needs)).toEqual({ Asked: 'late', Offered: 'open' })
+  })
+
+  it('is no load at the last look', async () => {
+    const { deps, teacher, a } = school
+    const cautions = async (isRecommended: boolean) => {
+      const draft = aDraft(school, {
+        pieces: Array.from({ length: 6 }, (_, i) => ({
+          ...(piecesOf(school.check)[0] as WorkPiece),
+          id: asId<PieceId>(`p${i}`),
+        })),
+        targets: [{ target: { kind: 'class' as const, classId: a.classId }, overrides: {} }],
+        window: { ...NO_WINDOW, due: through('2026-09-04'), closes: through('2026-09-04') },
+        about: { ...NO_ABOUT, isRecommended },
+      })
+      const seen = mustBeOk(await previewWork(deps, teacher, { assignmentId: null, draft }), 'preview')
+      return seen.cautions.map((c) => c.code).filter((code) => code.startsWith('heavy'))
+    }
+    expect([await cautions(false), await cautions(true)]).toEqual([['heavy-week'], []])
   })
 
   it('weighs nothing, and its score is in no grade', async () => {

@@ -8,7 +8,8 @@ import { classFor } from '../ground/classAccess'
 
 /**
  * What the learners of a class practised of their own choice, by textbook and lesson: who, how often, and where it went
- * wrong the last time. Textbooks that are open to it come first, as they stand; pieces nobody did are left out.
+ * wrong the last time. Textbooks that are open to it, and closed ones of which something was done; pieces that nobody
+ * did are left out.
  */
 export async function showClassPractice(deps: Pick<Deps, 'store'>, actor: Teacher, classId: ClassId) {
   const tx = deps.store.read

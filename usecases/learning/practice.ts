@@ -1,5 +1,5 @@
 import { ok, refuse } from '#core/base'
-import type { BookId, ClassId, ItemId, ResourceId, Result } from '#core/base'
+import type { BookId, ClassId, Instant, ItemId, ResourceId, Result, UserId } from '#core/base'
 import type { AccessRefusal, Learner } from '#core/access'
 import { checkAnswers } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
@@ -28,7 +28,7 @@ import { listAt } from './myWork'
 export async function showPractice(deps: Pick<Deps, 'store' | 'clock'>, actor: Learner) {
   const tx = deps.store.read
   const routes = await routesFor(tx, actor)
-  const waiting = await waitsFor(deps, actor, routes)
+  const waiting = await waitsFor(tx, { learnerId: actor.userId, at: deps.clock.now() }, routes)
   const books = (await booksFor(tx, actor.schoolId)).filter((b) => routes.some((r) => r.bookId === b.id))
   const cards = (
     await cardsOfBooks(
@@ -76,13 +76,13 @@ async function routesFor(tx: Connection, { userId }: Learner): Promise<readonly 
 
 /** What has to be finished before routes that wait, by route; one that is free is absent. */
 async function waitsFor(
-  { store, clock }: Pick<Deps, 'store' | 'clock'>,
-  actor: Learner,
+  tx: Connection,
+  look: { readonly learnerId: UserId; readonly at: Instant },
   routes: readonly PracticeRoute[],
 ): Promise<ReadonlyMap<string, string>> {
   const waiting = routes.filter((r) => r.waits)
   if (waiting.length === 0) return new Map()
-  const { work } = await listAt(store.read, { learnerId: actor.userId, at: clock.now() })
+  const { work } = await listAt(tx, look)
   return new Map(
     waiting.flatMap((r) => {
       const first = firstInWay(work, r.classId)
@@ -112,18 +112,17 @@ async function whereClassesAre(
 
 /** A piece of a textbook that is open to the actor as practice; refused while something comes first. */
 async function pieceOfRoute(
-  deps: Pick<Deps, 'store' | 'clock'>,
+  tx: Connection,
   actor: Learner,
-  resourceId: ResourceId,
+  of: { readonly resourceId: ResourceId; readonly now: Instant },
 ): Promise<Result<Resource, AccessRefusal | AttemptRefusal>> {
-  const tx = deps.store.read
-  const record = await resourceById(tx, resourceId)
+  const record = await resourceById(tx, of.resourceId)
   const missing = refuse({ code: 'access/not-found' as const, what: 'piece' })
   if (!record || record.bookId === null || !cardOfKind(record.resource.kind).isForPractice) return missing
   const bookId: BookId = record.bookId
   const routes = (await routesFor(tx, actor)).filter((r) => r.bookId === bookId)
   if (routes.length === 0) return missing
-  const waiting = await waitsFor(deps, actor, routes)
+  const waiting = await waitsFor(tx, { learnerId: actor.userId, at: of.now }, routes)
   const [title] = routes.flatMap((r) => waiting.get(r.id) ?? [])
   // one route that waits for nothing is enough
   if (title === undefined || waiting.size < routes.length) return ok(record.resource)
@@ -136,7 +135,7 @@ export async function openPractice(
   actor: Learner,
   resourceId: ResourceId,
 ) {
-  const found = await pieceOfRoute(deps, actor, resourceId)
+  const found = await pieceOfRoute(deps.store.read, actor, { resourceId, now: deps.clock.now() })
   if (!found.ok) return found
   const { title, kind, minutes, content, material, items } = found.value
   return ok({ title, kind, minutes, content, material, items: items.map((item) => forLearner(item, true)) })
@@ -166,22 +165,19 @@ export async function checkPractice(
   },
 ): Promise<Done> {
   return writing(deps.store, async (tx): Promise<Done> => {
-    const found = await pieceOfRoute(deps, actor, input.resourceId)
+    const { resourceId } = input
+    const now = deps.clock.now()
+    const found = await pieceOfRoute(tx, actor, { resourceId, now })
     if (!found.ok) return found
     const { items } = found.value
     const checked = checkAnswers(items, input.answers)
     if (!checked.ok) return checked
     const answers = new Map(input.answers.map((a) => [a.itemId, a.answer]))
     const { results, ratio } = practised(items, answers)
-    const times = await addPractice(tx, {
-      learnerId: actor.userId,
-      resourceId: input.resourceId,
-      ratio,
-      missed: missedIn(items, answers),
-      doneAt: deps.clock.now(),
-    })
-    const held = { learnerId: actor.userId, resourceId: input.resourceId, now: deps.clock.now() }
-    const heldBackBy = await workHoldingBack(tx, held)
+    const { userId: learnerId } = actor
+    const missed = missedIn(items, answers)
+    const times = await addPractice(tx, { learnerId, resourceId, ratio, missed, doneAt: now })
+    const heldBackBy = await workHoldingBack(tx, { learnerId, resourceId, now })
     return ok({
       results: heldBackBy === null ? results : withoutSolutions(results),
       ratio,

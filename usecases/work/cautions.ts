@@ -71,7 +71,10 @@ async function classesSeen(tx: Connection, of: LookedAt): Promise<readonly Class
       had: new Map((given.get(classId) ?? []).map((g) => [g.resourceId, g.title])),
       learnerIds: world.around.roster.classes.get(classId) ?? [],
       others,
-      heavyWeeks: await heavyWeeksIn(tx, ground, { rows: resolution.rows, pieces, stands, now, from }),
+      // what is only recommended weighs nothing
+      heavyWeeks: draft.about.isRecommended
+        ? []
+        : await heavyWeeksIn(tx, ground, { rows: resolution.rows, pieces, stands, now, from }),
       waiting: waiting.get(classId) ?? [],
     })
   }

@@ -1,18 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { cellsOf } from '#core/versions'
+import { cellsOf, tableRows } from '#core/versions'
 import type { Organiser } from '#core/versions'
 import { sayCell } from '~/shared/words/organisers'
 
 /** An organiser on paper, to be written on. */
 const props = defineProps<{ organiser: Organiser }>()
 const cells = computed(() => cellsOf(props.organiser))
-const rows = computed(() => {
-  const { organiser } = props
-  if (organiser.kind !== 'table') return []
-  const wide = organiser.columns.length
-  return organiser.rows.map((row, r) => ({ row, cells: cells.value.slice(r * wide, (r + 1) * wide) }))
-})
+const rows = computed(() => tableRows(props.organiser))
 </script>
 
 <template>

@@ -27,8 +27,12 @@ const patch = (part: Partial<About>) => {
 }
 /** What is only offered keeps nothing else waiting. */
 function recommend(isRecommended: boolean): void {
-  patch({ isRecommended })
-  if (isRecommended) draft.value = { ...draft.value, isFirst: false }
+  const { about, isFirst } = draft.value
+  draft.value = {
+    ...draft.value,
+    about: { ...about, isRecommended },
+    isFirst: isFirst && !isRecommended,
+  }
 }
 /** Under what the class files its work. */
 const filing = shallowRef<Filing>(NO_FILING)

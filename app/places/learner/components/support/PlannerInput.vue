@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { cellsOf } from '#core/versions'
+import { cellsOf, tableRows } from '#core/versions'
 import type { Organiser, OrganiserCell } from '#core/versions'
 import { sayCell } from '~/shared/words/organisers'
 
@@ -13,13 +13,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ words: [words: Readonly<Record<string, string>>] }>()
 const cells = computed(() => cellsOf(props.organiser))
-const rows = computed(() => {
-  const { organiser } = props
-  if (organiser.kind !== 'table') return []
-  const wide = organiser.columns.length
-  return organiser.rows.map((row, r) => ({ row, cells: cells.value.slice(r * wide, (r + 1) * wide) }))
-})
-const numberOf = (cell: OrganiserCell) => String(cells.value.indexOf(cell) + 1)
+const rows = computed(() => tableRows(props.organiser))
+const numberOf = ({ id }: OrganiserCell) => String(cells.value.findIndex((c) => c.id === id) + 1)
 
 function write(cell: OrganiserCell, event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value
