@@ -1,4 +1,4 @@
-import type { WrittenPiece } from '#usecases/library/changePiece'
+import type { WrittenPiece } from '#core/library'
 import type { AttemptRules } from '#core/attempts'
 import type { GroupRule } from '#core/audience'
 import { isoDay } from '#core/base'

@@ -16,7 +16,7 @@ export {
   canSetTrails,
   canWriteResource,
 } from './predicates'
-export type { AccessRefusal } from './refusals'
+export type { AccessRefusal, ChangedBy } from './refusals'
 export { ROLES } from './types'
 export type { Actor, ClassFacts, Learner, PlanFacts, ResourceFacts, Role, Teacher, WorkFacts } from './types'
 export { isFor, isTeacher } from './whoFor'

@@ -1,5 +1,11 @@
 import type { Instant } from '../base'
 
+/** Who changed something last; `isSelf`: the asker, in another window. */
+export interface ChangedBy {
+  readonly name: string
+  readonly isSelf: boolean
+}
+
 /**
  * Why somebody is not let in, or may not do an act. What one may not see is 'not-found', so that nothing is
  * given away.
@@ -27,9 +33,11 @@ export type AccessRefusal =
   | { readonly code: 'access/same-password'; readonly field: 'next' }
   /** A teacher gave this password out: the owner chooses another before anything else. */
   | { readonly code: 'access/must-change-password' }
+  /** Another version, or another value, stands than the one that was seen; what stands is told where it is shown. */
   | {
       readonly code: 'access/changed-meanwhile'
-      readonly field: 'version'
-      readonly seen: number
-      readonly now: number
+      readonly field: 'version' | 'seen'
+      readonly seen?: number
+      readonly now?: number
+      readonly by: ChangedBy | null
     }

@@ -1,4 +1,6 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
+export { GROUP_PARTS } from './group'
+export type { GroupSetting } from './group'
 export { faultInGroupRule, GRADES, isGrade, isInGroup } from './groupRule'
 export type { GradeRule, GroupRule, StandingRule } from './groupRule'
 export { keyOf } from './keyOf'

@@ -1,6 +1,8 @@
 /** Windows, anchors and states: when, and because of what. */
 export { movedWindows } from './movedWindows'
 export type { MovedWindow } from './movedWindows'
+export { OWN_TERMS_PARTS } from './ownTerms'
+export type { OwnTerms } from './ownTerms'
 export type { AvailabilityRefusal } from './refusals'
 export { resolverFor } from './resolveFor'
 export type { Resolved, Resolver } from './resolveFor'

@@ -1,5 +1,7 @@
 /** Textbooks, resources, items and standards; kinds/ has one file for each kind of item. */
 export { checkResource, countByKind, faultOf } from './checkResource'
+export { CLASS_SHELF_PARTS, PIECE_PARTS } from './combining'
+export type { WrittenPiece } from './combining'
 export { differenceOf } from './differenceOf'
 export { differentOnes } from './differentOnes'
 export type { PieceChange } from './differenceOf'

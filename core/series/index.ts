@@ -7,6 +7,7 @@ export { filledDown, moved, shifted, withOnly, withOther, withOwn } from './edit
 export { followed } from './followed'
 export { layRows } from './layRows'
 export { overlapsIn } from './overlaps'
+export { SERIES_PARTS } from './parts'
 export type { SeriesRefusal } from './refusals'
 export type {
   LaidRow,

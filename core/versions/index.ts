@@ -1,5 +1,7 @@
 /** Support laid over pieces, trails from little support to much, what scores say of a next step. */
 export { MOST_CELLS, MOST_IN_PART, MOST_ORGANISERS, checkLayer } from './checkLayer'
+export { LAYER_COMBINING, TRAIL_SETTING_PARTS } from './combining'
+export type { TrailSetting } from './combining'
 export { compareVersions, itemsAsked } from './compare'
 export type { ComparedBlock } from './compare'
 export { NO_SUPPORT, composeVersion } from './composeVersion'

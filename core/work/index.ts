@@ -3,6 +3,7 @@ export { aboutForLearners, NO_ABOUT } from './about'
 export type { About } from './about'
 export { changed } from './acts'
 export { firstInWay, withBlocks } from './blocking'
+export { DRAFT_PARTS } from './combining'
 export {
   MOST_AT_ONCE,
   MOST_IN_STEP,

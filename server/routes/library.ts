@@ -52,7 +52,7 @@ export const LIBRARY_ROUTES: readonly Route[] = [
   route(ReadCodes, ({ deps, actor }, { body }) => readCodes(deps, actor, body.text)),
   route(ShowClassShelf, ({ deps, actor }, { params }) => showClassShelf(deps, actor, params.classId)),
   route(SetClassShelf, ({ deps, actor }, { params, body }) =>
-    setClassShelf(deps, actor, { ...params, shelf: body }),
+    setClassShelf(deps, actor, { ...params, ...body }),
   ),
   route(ShowGradesServed, ({ deps, actor }) => showGradesServed(deps, actor)),
   route(ShowStandard, ({ deps, actor }, { params }) => showStandard(deps, actor, params.code)),

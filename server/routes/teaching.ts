@@ -56,8 +56,8 @@ export const TEACHING_ROUTES: readonly Route[] = [
   ),
   route(
     SetAccommodation,
-    ({ deps, actor }, { params, body: { learnerId, grade, startsOn, ...accommodation } }) =>
-      setAccommodation(deps, actor, { ...params, learnerId, grade, startsOn, accommodation }),
+    ({ deps, actor }, { params, body: { learnerId, grade, startsOn, seen, ...accommodation } }) =>
+      setAccommodation(deps, actor, { ...params, learnerId, grade, startsOn, seen, accommodation }),
   ),
   route(ResetPassword, ({ deps, actor }, { params, body }) =>
     resetPassword(deps, actor, { ...params, ...body }),

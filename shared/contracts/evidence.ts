@@ -14,6 +14,7 @@ import type {
 } from '#core/base'
 import type { AnswerToScore, Cell, ItemFigures, KeptComment } from '#core/evidence'
 import type { Item, KeptFile } from '#core/library'
+import { WIRE } from '../shapes/makers'
 import { contract, id, prose } from './define'
 
 export interface GridColumn {
@@ -144,7 +145,15 @@ export const ReleaseScores = contract<{
   method: 'POST',
   path: '/api/evidence/release/:assignmentId',
   params: z.strictObject({ assignmentId: id<AssignmentId>() }),
-  body: z.strictObject({ classId: id<ClassId>(), pieceId: id<PieceId>() }),
+  body: z.strictObject({
+    classId: id<ClassId>(),
+    pieceId: id<PieceId>(),
+    /** What was looked at of what is not released. */
+    seen: WIRE.list(
+      z.strictObject({ attemptId: id<AttemptId>(), itemId: id<ItemId>(), version: WIRE.whole(0, 1_000_000) }),
+      4000,
+    ),
+  }),
 })
 /** Takes over texts that learners wrote elsewhere: all of them or none. */
 export const AddTexts = contract<{ readonly added: number }>()({

@@ -180,7 +180,11 @@ export const SetClassShelf = contract<ClassShelf>()({
   method: 'POST',
   path: '/api/classes/:classId/shelf',
   params: ofClass,
-  body: classShelf as unknown as z.ZodType<ClassShelf>,
+  body: z.strictObject({
+    shelf: classShelf as unknown as z.ZodType<ClassShelf>,
+    /** What stood there when it was opened. */
+    seen: classShelf as unknown as z.ZodType<ClassShelf>,
+  }),
 })
 
 /** A lesson of a plan in which a standard is taught or assessed. */

@@ -59,6 +59,8 @@ export const LayPlan = contract<LaidOnClasses>()({
   body: z.strictObject({
     classIds: WIRE.list(id<ClassId>(), 20).refine((list) => list.length > 0, 'names no class'),
     from: beginning.nullable().default(null),
+    /** The plan that each of these classes was seen to have, in their order; null: none. */
+    seen: WIRE.list(id<PlanId>().nullable(), 20),
   }),
 })
 

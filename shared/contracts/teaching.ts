@@ -203,6 +203,16 @@ export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners
     /** Null: who is in it stays. */
     learnerIds: WIRE.list(id<UserId>(), 400).nullable(),
     rule: groupRule.nullable(),
+    /** What it was when it was opened; null: it is new. */
+    seen: z
+      .strictObject({
+        name: line(40),
+        classIds: WIRE.list(id<ClassId>(), 41),
+        rule: groupRule.nullable(),
+        /** Null: they were not looked at. */
+        learnerIds: WIRE.list(id<UserId>(), 400).nullable(),
+      })
+      .nullable(),
   }),
 })
 /** Puts one learner into a group, or takes them out. */
@@ -219,8 +229,18 @@ export const GradeLearners = contract<{ readonly learners: number }>()({
   method: 'POST',
   path: '/api/classes/:classId/grades',
   params: ofClass,
-  body: z.strictObject({ learnerIds: WIRE.list(id<UserId>(), 400), grade: grade.nullable() }),
+  body: z.strictObject({
+    learnerIds: WIRE.list(id<UserId>(), 400),
+    grade: grade.nullable(),
+    /** The grades that were shown, in the order of the learners. */
+    seen: WIRE.list(grade.nullable(), 400),
+  }),
 })
+const extra = {
+  timeFactor: z.number().min(1, 'is below 1').max(4, 'is above 4'),
+  extraAttempts: z.number().int().min(0).max(20),
+  extraDays: z.number().int().min(0).max(60),
+}
 /** What holds of a learner in all work; a grade or a start line that is absent stays. */
 export const SetAccommodation = contract<{ readonly done: true }>()({
   for: 'teacher',
@@ -229,12 +249,12 @@ export const SetAccommodation = contract<{ readonly done: true }>()({
   params: ofClass,
   body: z.strictObject({
     learnerId: id<UserId>(),
-    timeFactor: z.number().min(1, 'is below 1').max(4, 'is above 4'),
-    extraAttempts: z.number().int().min(0).max(20),
-    extraDays: z.number().int().min(0).max(60),
+    ...extra,
     grade: grade.nullable().optional(),
     /** Their start line in the class. */
     startsOn: day.optional(),
+    /** What stood there when it was opened. */
+    seen: z.strictObject({ ...extra, grade: grade.nullable(), startsOn: day }),
   }),
 })
 
@@ -267,7 +287,11 @@ export const SetJoining = contract<{ readonly joinCode: string; readonly joinOpe
   method: 'POST',
   path: '/api/classes/:classId/joining',
   params: ofClass,
-  body: z.strictObject({ act: z.enum(['close', 'open', 'renew']) }),
+  body: z.strictObject({
+    act: z.enum(['close', 'open', 'renew']),
+    /** What was shown. */
+    seen: z.strictObject({ joinCode: z.string().max(40), joinOpen: z.boolean() }),
+  }),
 })
 
 /** Takes something away: for good while nothing hangs on it, else into the archive. */

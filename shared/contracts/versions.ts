@@ -115,6 +115,9 @@ export const SetTrails = contract<{ readonly moved: number }>()({
   params: ofClass,
   body: z.strictObject({
     usual: trailId.nullable(),
-    learners: WIRE.list(z.strictObject({ learnerId: id<UserId>(), trailId }), 300),
+    /** The usual trail that was shown. */
+    seenUsual: trailId.nullable(),
+    /** `seen`: the trail that was shown. */
+    learners: WIRE.list(z.strictObject({ learnerId: id<UserId>(), trailId, seen: trailId }), 300),
   }),
 })

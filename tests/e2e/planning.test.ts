@@ -230,7 +230,7 @@ describe('a plan twelve meetings too long', () => {
     })
     await imani.call(LayPlan, {
       params: { planId: made.value?.planId as never },
-      body: { classIds: [room?.id as never] },
+      body: { classIds: [room?.id as never], seen: [room?.planId as never] },
     })
     const p = await demoPerson(server, 'imani', `/classes/plan/${made.value?.planId}`)
     await p.sees('7 E: 12 do not fit')

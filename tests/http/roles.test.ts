@@ -1,14 +1,9 @@
-import { copyFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { asId } from '#core/base'
-import type { ClassId, UserId } from '#core/base'
+import type { ClassId } from '#core/base'
 import { isFor } from '#core/access'
 import type { Actor } from '#core/access'
 import { LATER_RULES } from '#core/attempts'
 import { DEFAULT_THRESHOLDS, DEFAULT_TRAILS, EMPTY_LAYER } from '#core/versions'
-import { addTeacher, addUsers, userBySignIn } from '#db/repositories'
-import { openStore } from '#db/client'
 import { ListMyWork } from '#shared/contracts/myWork'
 import { ShowDesk } from '#shared/contracts/pacing'
 import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
@@ -19,10 +14,10 @@ import { fileState } from '../support/fileState'
 import { CONTRACTS } from '../support/contracts'
 import { A_PICTURE } from '../support/keptFiles'
 import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
-import { Agent, DEMO, aServer, signedIn } from '../support/server'
+import { withMoreTeachers } from '../support/moreTeachers'
+import { Agent, aServer, signedIn } from '../support/server'
 import type { Running } from '../support/server'
 import { WHY_NOT_WRITTEN } from './whyNotWritten'
-import { MIGRATIONS, aFolder } from '../support/world'
 
 const WHO = [
   'nobody',
@@ -138,7 +133,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/classes/CLASS/joining',
-    body: { act: 'close' },
+    body: { act: 'close', seen: { joinCode: 'x', joinOpen: true } },
     changes: 'classes',
     expected: [S, D, D, I, I, H, D, H, H],
   },
@@ -337,7 +332,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/plans/PLAN/lay',
-    body: { classIds: ['CLASS'] },
+    body: { classIds: ['CLASS'], seen: ['PLAN'] },
     expected: [S, D, D, I, I, H, D, H, H],
   },
   {
@@ -380,7 +375,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/classes/CLASS/groups',
-    body: { groupId: null, name: 'G', learnerIds: ['LEARNER'], rule: null },
+    body: { groupId: null, name: 'G', learnerIds: ['LEARNER'], rule: null, seen: null },
     changes: 'groups',
     expected: [S, D, D, I, I, H, D, H, H],
   },
@@ -392,13 +387,19 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/classes/CLASS/grades',
-    body: { learnerIds: ['LEARNER'], grade: 9 },
+    body: { learnerIds: ['LEARNER'], grade: 9, seen: [8] },
     changes: 'users',
     expected: [S, D, D, I, I, H, D, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/accommodation',
-    body: { learnerId: 'LEARNER', timeFactor: 2, extraAttempts: 1, extraDays: 0 },
+    body: {
+      learnerId: 'LEARNER',
+      timeFactor: 2,
+      extraAttempts: 1,
+      extraDays: 0,
+      seen: { timeFactor: 1, extraAttempts: 0, extraDays: 0, grade: 8, startsOn: '2026-08-24' },
+    },
     changes: 'users',
     expected: [S, D, D, I, I, H, D, H, H],
   },
@@ -610,7 +611,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/classes/CLASS/shelf',
-    body: { bookIds: [], filter: { grade: ['8'] } },
+    body: { shelf: { bookIds: [], filter: { grade: ['8'] } }, seen: { bookIds: [], filter: {} } },
     changes: 'class_shelves',
     expected: [S, D, D, I, I, H, D, H, H],
   },
@@ -675,7 +676,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/classes/CLASS/trails',
-    body: { usual: 'marked', learners: [] },
+    body: { usual: 'marked', seenUsual: 'bare', learners: [] },
     changes: 'class_trails',
     expected: [S, D, D, I, I, H, D, H, H],
   },
@@ -721,7 +722,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'POST /api/evidence/release/WORK',
-    body: { classId: 'CLASS', pieceId: 'p1' },
+    body: { classId: 'CLASS', pieceId: 'p1', seen: [] },
     expected: [S, D, D, I, I, H, H, H, H],
   },
   {
@@ -889,30 +890,6 @@ const known: Record<string, string> = {}
 /** What nobody may learn who is not let in: of the class, and of its plan. */
 const secrets: string[] = []
 const ofPlan: string[] = []
-
-/** The demo with two teachers more: one beside the teacher of 8 A, and one who is the office and teaches nobody. */
-async function withMoreTeachers(): Promise<string> {
-  const file = join(aFolder(), 'roles.db')
-  copyFileSync(DEMO, file)
-  const store = await openStore({ url: file, migrationsFolder: MIGRATIONS })
-  await store.write(async (tx) => {
-    const known = await userBySignIn(tx, 'tomasz')
-    if (!known) throw new Error('the demo has no colleague')
-    const like = (signIn: string, office: boolean) => ({
-      ...known,
-      id: asId<UserId>(signIn),
-      signIn,
-      name: signIn,
-      office,
-    })
-    await addUsers(tx, [like('cora', false), like('oskar', true)])
-    const [room] = await tx.all<{ id: ClassId }>("select id from classes where name = 'Science 8 A'")
-    await addTeacher(tx, room?.id as ClassId, asId<UserId>('cora'))
-  })
-  await store.settle()
-  store.close()
-  return file
-}
 
 beforeAll(async () => {
   const file = await withMoreTeachers()

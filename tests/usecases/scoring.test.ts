@@ -214,11 +214,36 @@ describe('texts that a teacher scores', () => {
       field: 'version',
       seen: 0,
       now: 1,
+      by: { name: 'Tess', isSelf: false },
     })
     const of = { assignmentId: work, pieceId: P1, classId: a.classId }
     const draft = mustBeOk(await listToScore(deps, colleague, of), 'list').answers[0]?.draft
     expect(draft).toMatchObject({ levels: [3], by: teacher.userId })
     mustBeOk(await draftScore(deps, colleague, given(attemptId, { levels: [1], version: 1 })), 'then')
+  })
+
+  it('are released as they were looked at: what a colleague changed or gave since is looked at first', async () => {
+    const { school, work } = await written()
+    const { deps, teacher, ann, ben, a } = school
+    const anns = await hands(school, work, ann, 'Because.')
+    const bens = await hands(school, work, ben, 'Why not.')
+    const colleague = await aColleague(school)
+    await deps.store.write((tx) => addTeacher(tx, a.classId, colleague.userId))
+    mustBeOk(await draftScore(deps, teacher, given(anns, { levels: [3] })), 'anns')
+    const of = { assignmentId: work, pieceId: P1, classId: a.classId }
+    const looked = [{ attemptId: anns, itemId: EIGHT, version: 1 }]
+    mustBeOk(await draftScore(deps, colleague, given(anns, { levels: [1], version: 1 })), 'changed')
+    const release = (seen: typeof looked) => releaseScores(deps, teacher, { ...of, seen })
+    expect((await release(looked)).error).toMatchObject({ code: 'access/changed-meanwhile', field: 'seen' })
+    mustBeOk(await draftScore(deps, colleague, given(bens, { levels: [2] })), 'bens')
+    const now = [{ attemptId: anns, itemId: EIGHT, version: 2 }]
+    // a score that was given since was not looked at either
+    expect((await release(now)).error?.code).toBe('access/changed-meanwhile')
+    const seen = async () => mustBeOk(await showMyPiece(deps, ann, only(work)), 'piece').seen[0]
+    expect((await seen())?.score?.waiting).toBe(4)
+    const all = [...now, { attemptId: bens, itemId: EIGHT, version: 1 }]
+    expect((await release(all)).value).toEqual({ released: 2, returned: 0, left: 0 })
+    expect((await seen())?.items[1]).toMatchObject({ points: 1 })
   })
 
   it('are nobody else’s to read, score or release, and take no levels that there are not', async () => {

@@ -5,7 +5,7 @@ import type { Attempt, AttemptRefusal, Levels } from '#core/attempts'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { isScoredByHand } from '#core/library'
 import { attemptById, classHaving, draftsOf, saveDraft } from '#db/repositories'
-import type { Connection } from '#db/repositories'
+import type { Connection, DraftRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { givenPiece } from '../settling/givenPiece'
 import { writing } from '../ground/writing'
@@ -45,13 +45,31 @@ export async function draftScore(
       return refuse({ code: 'attempts/bad-levels', field: 'levels' })
     const at = draftedAt(attempt)
     const drafts = await draftsOf(tx, [at])
-    const now = drafts.find((d) => d.itemId === itemId)?.version ?? 0
-    if (now !== input.version)
-      return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: input.version, now })
+    const stands = drafts.find((d) => d.itemId === itemId)
+    const now = stands?.version ?? 0
+    if (now !== input.version) return changedTo(now, { actor, input, stands })
     const version = now + 1
     const draft = { levels, comment: comment.trim(), again, version, by: actor.userId }
     await saveDraft(tx, { attemptId: at, itemId, ...draft })
     return ok({ version })
+  })
+}
+
+function changedTo(
+  now: number,
+  of: {
+    readonly actor: Teacher
+    readonly input: { readonly version: number }
+    readonly stands: DraftRecord | undefined
+  },
+) {
+  const { actor, input, stands } = of
+  return refuse({
+    code: 'access/changed-meanwhile' as const,
+    field: 'version' as const,
+    seen: input.version,
+    now,
+    by: stands ? { name: stands.byName, isSelf: stands.by === actor.userId } : null,
   })
 }
 

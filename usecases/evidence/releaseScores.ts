@@ -1,5 +1,5 @@
 import { ok } from '#core/base'
-import type { Result, UserId } from '#core/base'
+import type { AttemptId, ItemId, Result, UserId } from '#core/base'
 import { pointsByCriteria, scoredByHand } from '#core/attempts'
 import type { AttemptRefusal } from '#core/attempts'
 import type { Teacher } from '#core/access'
@@ -8,6 +8,7 @@ import { attemptById, attemptsSharedWith, dropDraft, saveScore } from '#db/repos
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { givenPiece } from '../settling/givenPiece'
+import { standsOtherwise } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 import { giveMoreToLearners } from '../work/giveMore'
@@ -30,15 +31,25 @@ type Released = Result<
 
 /**
  * Gives the learners of a class what was given for their answers to a piece, all at once, with another go where that
- * was chosen. What is not scored by all criteria stays; released twice is released once.
+ * was chosen. What is not scored by all criteria stays; released twice is released once. Refused as a whole where a
+ * score was given or changed since it was looked at.
  */
-export async function releaseScores(deps: Deps, actor: Teacher, input: OfClass): Promise<Released> {
+export async function releaseScores(
+  deps: Deps,
+  actor: Teacher,
+  input: OfClass & {
+    /** What was looked at of what is not released; absent: all that stands. */
+    readonly seen?: readonly DraftSeen[]
+  },
+): Promise<Released> {
   return writing(deps.store, async (tx): Promise<Released> => {
     const found = await pieceOfClass(tx, actor, input)
     if (!found.ok) return found
     const mayRun = await classFor(tx, actor, input.classId, 'run')
     if (!mayRun.ok) return mayRun
     const drafted = (await answersToScore(tx, input)).filter((a) => a.draft !== null)
+    const { seen } = input
+    if (seen && !drafted.every((answer) => isAsSeen(answer, seen))) return standsOtherwise()
     const again = new Set<UserId>()
     let released = 0
     for (const answer of drafted) {
@@ -56,6 +67,18 @@ export async function releaseScores(deps: Deps, actor: Teacher, input: OfClass):
     }
     return ok({ released, returned: again.size, left: drafted.length - released })
   })
+}
+
+/** A score that is not released, as it was looked at: `version` counts its changes. */
+export interface DraftSeen {
+  readonly attemptId: AttemptId
+  readonly itemId: ItemId
+  readonly version: number
+}
+
+function isAsSeen({ attemptId, itemId, draft }: AnswerToScore, seen: readonly DraftSeen[]): boolean {
+  const known = seen.find((s) => s.attemptId === attemptId && s.itemId === itemId)
+  return known?.version === draft?.version
 }
 
 /** Puts what was given for an answer into the scores of all who handed it in; nobody while a criterion is open. */

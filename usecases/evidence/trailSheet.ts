@@ -16,6 +16,7 @@ import {
 } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { settleOverdue } from '../settling/settleOverdue'
+import { standsOtherwise } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 import { refreshWork } from '../settling/refreshWork'
@@ -62,11 +63,17 @@ export async function showTrailSheet(deps: Deps, actor: Teacher, classId: ClassI
   })
 }
 
+interface LearnerStep {
+  readonly learnerId: UserId
+  readonly trailId: TrailId
+  /** The trail that was shown; absent: as it stands. */
+  readonly seen?: TrailId
+}
 type Stepped = Result<{ readonly moved: number }, AccessRefusal | VersionsRefusal>
 
 /**
  * Puts learners of a class on trails, from now on; `usual` is for who has none of their own. Work that they have not
- * begun and that is not due yet follows.
+ * begun and that is not due yet follows. Refused where a colleague put one of them on another trail since it was seen.
  */
 export async function setTrails(
   deps: Deps,
@@ -74,7 +81,9 @@ export async function setTrails(
   input: {
     readonly classId: ClassId
     readonly usual: TrailId | null
-    readonly learners: readonly { readonly learnerId: UserId; readonly trailId: TrailId }[]
+    readonly learners: readonly LearnerStep[]
+    /** The class's usual trail as it was shown; absent: as it stands. */
+    readonly seenUsual?: TrailId | null
   },
 ): Promise<Stepped> {
   return writing(deps.store, async (tx): Promise<Stepped> => {
@@ -89,6 +98,14 @@ export async function setTrails(
     const there = new Set(((await learnersOf(tx, [classId])).get(classId) ?? []).map((l) => l.id))
     if (learners.some((l) => !there.has(l.learnerId)))
       return refuse({ code: 'access/not-found', what: 'learner' })
+    const stands = (await trailsIn(tx, [classId])).get(classId)
+    const isOther = ({ learnerId, trailId, seen }: LearnerStep) => {
+      const on = trailOf(trails, stands, learnerId)
+      return seen !== undefined && on !== seen && on !== trailId
+    }
+    const usualNow = stands?.usual ?? trails[0]?.id ?? null
+    const isUsualOther = input.seenUsual !== undefined && usualNow !== input.seenUsual && usualNow !== usual
+    if (learners.some(isOther) || (usual !== null && isUsualOther)) return standsOtherwise()
     const now = deps.clock.now()
     if (usual !== null) await saveClassTrail(tx, classId, usual)
     const own = new Map(learners.map((l) => [l.learnerId, l.trailId]))

@@ -1,4 +1,4 @@
-import { groupBy, ok, refuse, same } from '#core/base'
+import { groupBy, ok, same } from '#core/base'
 import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { checkFiling, foldedName, refiled } from '#core/filing'
@@ -7,6 +7,7 @@ import { commandOf, draftOf, idsTouched } from '#core/work'
 import { addToJournal, assignmentIdsNear, assignmentsById, filingOf, saveFiling } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 import { turnQueuesOfClasses } from '../settling/turnQueues'
@@ -74,12 +75,7 @@ export async function keepFiling(
     if (!checked.ok) return checked
     const stands = await filingOf(tx, classId)
     if (stands.version !== input.version)
-      return refuse({
-        code: 'access/changed-meanwhile',
-        field: 'version',
-        seen: input.version,
-        now: stands.version,
-      })
+      return changedMeanwhile(tx, actor, { seen: input.version, now: stands.version, id: classId })
     if (same(stands.filing, filing)) return ok({ version: stands.version, works: 0 })
     const session = openWorkSession(tx, deps, actor)
     const done: WorkChange[] = []

@@ -3,15 +3,14 @@ import type { ResourceId, Result } from '#core/base'
 import { canSeeResource, canWriteResource } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { checkResource } from '#core/library'
-import type { LibraryRefusal, Resource } from '#core/library'
+import type { LibraryRefusal, WrittenPiece } from '#core/library'
 import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { withKeptFiles } from './files'
 import { standardsIn } from './shelf'
 
-/** What a teacher writes of a piece. */
-export type WrittenPiece = Omit<Resource, 'id'>
 export type PieceChanged = Result<
   { readonly revision: number; readonly isNewForm: boolean },
   AccessRefusal | LibraryRefusal
@@ -32,12 +31,7 @@ export async function changePiece(
     if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
     if (!canWriteResource(actor, record)) return refuse({ code: 'access/denied' })
     if (record.revision !== input.revision)
-      return refuse({
-        code: 'access/changed-meanwhile',
-        field: 'version',
-        seen: input.revision,
-        now: record.revision,
-      })
+      return changedMeanwhile(tx, actor, { seen: input.revision, now: record.revision, id: resourceId })
     const { code: was } = record.resource
     const code = input.piece.code.trim().toLowerCase() || was
     const standards = standardsIn(input.piece)

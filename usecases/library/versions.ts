@@ -17,6 +17,7 @@ import {
 } from '#db/repositories'
 import type { Connection, LayerRecord, ResourceRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { refreshGiving } from '../settling/refreshWork'
 
@@ -138,7 +139,6 @@ async function standing(
     return refuse({ code: 'versions/unknown-trail', field: 'trailId' })
   const known = (await layersOf(tx, actor.schoolId, [resourceId])).find((l) => l.trailId === trailId)
   const now = known?.version ?? 0
-  return now === version
-    ? ok(known ?? null)
-    : refuse({ code: 'access/changed-meanwhile', field: 'version', seen: version, now })
+  if (now === version) return ok(known ?? null)
+  return changedMeanwhile(tx, actor, { seen: version, now, id: resourceId })
 }

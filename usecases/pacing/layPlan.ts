@@ -7,6 +7,7 @@ import type { Beginning, ClassPacing } from '#core/pacing'
 import { dropJournalOf, plansById, saveClass } from '#db/repositories'
 import type { ClassRecord, Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { standsOtherwise } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 import { refreshWork } from '../settling/refreshWork'
@@ -16,7 +17,8 @@ import type { ClassGround } from '../ground/classGrounds'
 /**
  * Lays a plan onto classes the actor teaches, from the year's first day or, with `from`, from a day and lesson on. A
  * class that has the plan keeps it as it is; without anything of its own it begins anew where that is asked. What does
- * not fit is listed for the class with least room; `kept` names those where nothing was laid.
+ * not fit is listed for the class with least room; `kept` names those where nothing was laid. Refused as a whole where
+ * a colleague laid yet another plan on one of them since it was seen.
  */
 export async function layPlan(
   deps: Deps,
@@ -25,6 +27,8 @@ export async function layPlan(
     readonly planId: PlanId
     readonly classIds: readonly ClassId[]
     readonly from?: Beginning | null
+    /** The plans that were seen, in the order of the classes; absent: as they stand. */
+    readonly seen?: readonly (PlanId | null)[]
   },
 ) {
   return writing(deps.store, async (tx) => {
@@ -39,6 +43,9 @@ export async function layPlan(
     for (const classId of new Set(input.classIds)) {
       const found = await classFor(tx, actor, classId, 'run')
       if (!found.ok) return found
+      const stands = found.value.planId
+      const before = input.seen ? (input.seen[input.classIds.indexOf(classId)] ?? null) : stands
+      if (stands !== before && stands !== input.planId) return standsOtherwise()
       const isNew = found.value.planId !== input.planId
       const mayBeginAnew = from !== null && isUntouched(found.value.pacing)
       const isLaid = isNew || mayBeginAnew

@@ -9,6 +9,7 @@ import { commandOf, idsTouched } from '#core/work'
 import type { Draft } from '#core/work'
 import { addToJournal, groupsOf, learnersOf, resourcesById, seriesById } from '#db/repositories'
 import type { Connection, SeriesRecord } from '#db/repositories'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 import type { Deps } from '../ground/deps'
 import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
@@ -33,8 +34,7 @@ export async function seriesAt(
   const ground = await groundFor(tx, actor, record.series.classId, 'run')
   if (!ground.ok) return ground
   const { version: now } = record
-  if (now !== of.version)
-    return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: of.version, now })
+  if (now !== of.version) return changedMeanwhile(tx, actor, { seen: of.version, now, id: of.seriesId })
   return ok({ record, ground: ground.value })
 }
 

@@ -9,6 +9,7 @@ import type { WorkRefusal } from '#core/work'
 import { addToJournal, resourcesById, saveStanding, standingById, standingOf } from '#db/repositories'
 import type { Connection, StandingRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { planFor } from './planFor'
 
@@ -61,7 +62,7 @@ export async function changeStanding(
       return refuse({ code: 'access/not-found', what: 'piece of standing work' })
     const { version: now } = record
     if (now !== input.version)
-      return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: input.version, now })
+      return changedMeanwhile(tx, actor, { seen: input.version, now, id: input.planId })
     const { piece } = input
     if (piece !== null) {
       const good = await checkedPiece(tx, actor, piece, found.value.plan, record.piece)

@@ -3,8 +3,11 @@ import type { ClassId, IsoDay, Result, UserId } from '#core/base'
 import { canArchiveClass, canRunClass } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
-import type { Accommodation } from '#core/availability'
+import { OWN_TERMS_PARTS } from '#core/availability'
+import type { Accommodation, OwnTerms } from '#core/availability'
+import { combine } from '#core/combining'
 import { lossesBetween } from '#core/calendar'
+import type { Zone } from '#core/calendar'
 import {
   classesById,
   classesOfGroup,
@@ -21,6 +24,7 @@ import type { Connection, Person } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { groundsOf } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
+import { standsOtherwise } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { refreshWork } from '../settling/refreshWork'
 import { asTheyStand } from '../ground/meansOnStandards'
@@ -82,7 +86,13 @@ export async function showClass(deps: Deps, actor: Teacher, classId: ClassId) {
   })
 }
 
-/** Sets a learner's extra time, attempts and days, and their grade where it is given; open and future work follows. */
+type TermsSet = Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>
+
+/**
+ * Sets a learner's extra time, attempts and days, and their grade and start line where they are given; open and future
+ * work follows. What a colleague changed since it was `seen` stays where it is about something else; refused where it
+ * is about the same.
+ */
 export async function setAccommodation(
   deps: Deps,
   actor: Teacher,
@@ -93,32 +103,46 @@ export async function setAccommodation(
     readonly grade?: number | null | undefined
     /** Their start line in the class. */
     readonly startsOn?: IsoDay | undefined
+    /** Absent: as it stands. */
+    readonly seen?: OwnTerms
   },
-): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> {
-  return writing(
-    deps.store,
-    async (tx): Promise<Result<{ readonly done: true }, AccessRefusal | AudienceRefusal>> => {
-      const found = await learnerFor(tx, actor, input)
-      if (!found.ok) return found
-      await saveAccommodation(tx, input.learnerId, input.accommodation)
-      if (input.grade !== undefined) await setGrades(tx, [input.learnerId], input.grade)
-      if (input.startsOn !== undefined) await moveStart(tx, input.classId, found.value, input.startsOn)
-      await refreshWork(tx, [input.classId], deps.clock.now())
-      return ok({ done: true as const })
-    },
-  )
+): Promise<TermsSet> {
+  return writing(deps.store, async (tx): Promise<TermsSet> => {
+    const { classId, learnerId } = input
+    const found = await learnerFor(tx, actor, input)
+    if (!found.ok) return found
+    const zone = await zoneOfClass(tx, classId)
+    const { accommodation, grade, startsAt } = found.value
+    const theirs: OwnTerms = { ...accommodation, grade, startsOn: zone.local(startsAt).on }
+    const seen = input.seen ?? theirs
+    const mine: OwnTerms = {
+      ...input.accommodation,
+      grade: input.grade === undefined ? seen.grade : input.grade,
+      startsOn: input.startsOn ?? seen.startsOn,
+    }
+    const { value, clashes } = combine(OWN_TERMS_PARTS, { seen, mine, theirs })
+    if (clashes.length > 0) return standsOtherwise()
+    await saveAccommodation(tx, learnerId, value)
+    if (value.grade !== theirs.grade) await setGrades(tx, [learnerId], value.grade)
+    if (value.startsOn !== theirs.startsOn)
+      await moveStart(tx, zone, { classId, learner: found.value, on: value.startsOn })
+    await refreshWork(tx, [classId], deps.clock.now())
+    return ok({ done: true as const })
+  })
+}
+
+async function zoneOfClass(tx: Connection, classId: ClassId): Promise<Zone> {
+  const of = (await groundsOf(tx, await classesById(tx, [classId]))).get(classId)
+  if (!of) throw new Error('class without ground')
+  return of.ground.zone
 }
 
 /** Sets a learner's start line at the beginning of a day; on the day of joining it is when they joined. */
 async function moveStart(
   tx: Connection,
-  classId: ClassId,
-  { id: learnerId, joinedAt }: Person,
-  on: IsoDay,
+  zone: Zone,
+  { classId, learner, on }: { readonly classId: ClassId; readonly learner: Person; readonly on: IsoDay },
 ): Promise<void> {
-  const of = (await groundsOf(tx, await classesById(tx, [classId]))).get(classId)
-  if (!of) throw new Error('class without ground')
-  const { zone } = of.ground
-  const startsAt = zone.local(joinedAt).on === on ? null : zone.at(on, 0)
-  await setStart(tx, { classId, learnerId, startsAt })
+  const startsAt = zone.local(learner.joinedAt).on === on ? null : zone.at(on, 0)
+  await setStart(tx, { classId, learnerId: learner.id, startsAt })
 }

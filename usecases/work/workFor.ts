@@ -6,6 +6,7 @@ import { reachOnWork, namedClasses } from '#core/work'
 import type { Assignment, WorkReach } from '#core/work'
 import { assignmentById, classesOfGroup, groupsById, learnerWorkOf, teachersOf } from '#db/repositories'
 import type { Connection } from '#db/repositories'
+import { changedMeanwhile } from '../ground/changedMeanwhile'
 
 /** An assignment, the classes it goes to, and how far the actor reaches on it. */
 export interface WorkInReach {
@@ -40,7 +41,7 @@ export async function workAt(
   const found = await workFor(tx, actor, of.assignmentId)
   if (!found.ok || found.value.assignment.version === of.version) return found
   const now = found.value.assignment.version
-  return refuse({ code: 'access/changed-meanwhile', field: 'version', seen: of.version, now })
+  return changedMeanwhile(tx, actor, { seen: of.version, now, id: of.assignmentId })
 }
 
 /** Classes an assignment names, has learners in, or has groups of. */

@@ -3,9 +3,11 @@ import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import { same } from '#core/base'
+import { FILING_PARTS } from '#core/filing'
 import { KeepFiling, ShowFiling } from '#shared/contracts/filing'
 import type { ClassFiling } from '#shared/contracts/filing'
 import { useDesk } from '~/places/pace'
+import { useCombining } from '~/shared/conflict/combining'
 import { useAddress } from '~/shared/frame/address'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
@@ -14,11 +16,13 @@ import { sayRefusal } from '~/shared/words/refusals'
 import FilingList from './components/FilingList.vue'
 import { draftOf, filingIn, renamedIn } from './filingDraft'
 import type { FilingDraft } from './filingDraft'
+import { FILING_CONFLICT } from './words/conflicts'
 
 /** Under what a class's work is filed: headings for its learners, categories with weights for grading. */
 const address = useAddress()
 const desk = useDesk()
 const tell = useTell()
+const combining = useCombining()
 const classId = computed(() => address.idNeeded<ClassId>('class'))
 const page = shallowRef<ClassFiling | null>(null)
 const draft = shallowRef<FilingDraft | null>(null)
@@ -43,13 +47,22 @@ const weights = computed(() => draft.value?.categories.reduce((sum, c) => sum + 
 async function keep(): Promise<void> {
   if (!page.value || !draft.value) return
   busy.value = true
-  const body = {
-    version: page.value.version,
-    filing: filingIn(draft.value),
-    renamed: [...renamedIn(draft.value)],
-  }
-  const reply = await call(KeepFiling, { params: { classId: classId.value }, body })
+  const params = { classId: classId.value }
+  const renamed = [...renamedIn(draft.value)]
+  const reply = await combining({
+    what: 'these lists',
+    parts: FILING_PARTS,
+    words: FILING_CONFLICT,
+    seen: { value: page.value.filing, version: page.value.version },
+    mine: filingIn(draft.value),
+    send: (filing, { version }) => call(KeepFiling, { params, body: { version, filing, renamed } }),
+    standing: async () => {
+      const now = await call(ShowFiling, { params })
+      return now.ok ? { value: now.value.filing, version: now.value.version } : null
+    },
+  })
   busy.value = false
+  if (reply === null) return
   if (!reply.ok) return tell.refused(reply.error)
   const { works } = reply.value
   tell.done(works > 0 ? `Kept. ${count(works, 'piece')} of work filed anew` : 'Kept')

@@ -5,6 +5,7 @@ import type { BookId, ClassId, PlanId } from '#core/base'
 import { AdoptBook, LayPlan } from '#shared/contracts/plans'
 import type { Beginning } from '#core/pacing'
 import type { LaidOnClasses } from '#shared/contracts/plans'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { useDesk } from '~/places/pace'
 import { useServerNow } from '~/shared/session/serverNow'
@@ -17,11 +18,13 @@ import { count, meetingsOf } from '~/shared/words/numbers'
 import { useTakingAway } from './composables/takingAway'
 import LayFrom from './components/LayFrom.vue'
 import OutlineForm from './components/setup/OutlineForm.vue'
+import { PLANNED_CONFLICT, PLANNED_PARTS, plannedOf } from './words/conflicts'
 
 useHead({ title: 'Plans' })
 const store = useOverview()
 const shelf = useShelf()
 const tell = useTell()
+const stillMeant = useStillMeant()
 const laying = ref<PlanId | null>(null)
 const chosen = ref<ClassId[]>([])
 const from = ref<Beginning | null>(null)
@@ -52,10 +55,27 @@ function open(id: PlanId, course: string): void {
   if (chosen.value.length === 0 && only && others.length === 0 && only.planId !== id) chosen.value = [only.id]
 }
 async function lay(planId: PlanId): Promise<void> {
-  const reply = await call(LayPlan, {
-    params: { planId },
-    body: { classIds: chosen.value, from: from.value },
+  const classesNow = () => ({
+    value: { classes: mine.value.filter((c) => chosen.value.includes(c.id)).map(plannedOf) },
+    version: 0,
   })
+  const reply = await stillMeant({
+    what: 'the plan of a class',
+    act: 'Lay it all the same',
+    parts: PLANNED_PARTS,
+    words: PLANNED_CONFLICT,
+    seen: classesNow(),
+    send: ({ value: { classes } }) => {
+      const classIds = classes.map((c) => c.id)
+      const seen = classes.map((c) => c.planId)
+      return call(LayPlan, { params: { planId }, body: { classIds, from: from.value, seen } })
+    },
+    standing: async () => {
+      await store.load(true)
+      return classesNow()
+    },
+  })
+  if (reply === null) return
   if (!reply.ok) return tell.refused(reply.error)
   outcome.value = reply.value
   await Promise.all([store.load(true), useDesk().load(true)])

@@ -77,6 +77,7 @@ async function release(): Promise<void> {
   })
   if (!yes) return
   const reply = await scoring.release()
+  if (reply === null) return
   if (!reply.ok) return tell.refused(reply.error)
   const { released, returned } = reply.value
   tell.done(`${count(released, 'score')} released${returned ? `, ${returned} for another go` : ''}.`)

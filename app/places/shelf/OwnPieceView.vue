@@ -5,7 +5,10 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { ResourceId } from '#core/base'
 import { cardOfKind } from '#core/library'
 import type { ReplyOf } from '#shared/contracts/contract'
-import { ChangePiece, LookInside, MakePiece } from '#shared/contracts/library'
+import type { ChangePiece } from '#shared/contracts/library'
+import { LookInside, MakePiece } from '#shared/contracts/library'
+import { openedAs, useChangePiece } from './composables/changePiece'
+import type { OpenedPiece } from './composables/changePiece'
 import { newDraft } from './itemDraft'
 import { emptyPiece, firstItems, toPieceDraft, toWritten } from './pieceDraft'
 import type { PieceDraft } from './pieceDraft'
@@ -34,7 +37,8 @@ const written = useLocalStorage<PieceDraft>(`own-piece 5 ${useMe().me?.userId ??
   mergeDefaults: true,
 })
 const form = changed ? ref<PieceDraft>(emptyPiece()) : written
-const revision = ref(1)
+let opened: OpenedPiece | null = null
+const changePiece = useChangePiece()
 const missing = ref('')
 const tell = useTell()
 onMounted(async () => {
@@ -44,7 +48,7 @@ onMounted(async () => {
     missing.value = sayRefusal(reply.error)
     return
   }
-  revision.value = reply.value.revision
+  opened = openedAs(reply.value)
   form.value = toPieceDraft(reply.value.resource)
   await nextTick()
   isLoaded.value = true
@@ -105,12 +109,7 @@ const asking = useContractForm<Saved>({
   body: bodyOf,
   say,
   send: () =>
-    changed
-      ? call(ChangePiece, {
-          params: { resourceId: changed },
-          body: { ...bodyOf(), revision: revision.value },
-        })
-      : call(MakePiece, { body: bodyOf() }),
+    changed ? changePiece(changed, { mine: bodyOf(), opened }) : call(MakePiece, { body: bodyOf() }),
   done: async (reply) => {
     const resourceId = 'resourceId' in reply ? reply.resourceId : changed
     if ('isNewForm' in reply && reply.isNewForm)

@@ -64,6 +64,7 @@ function onKey(event: KeyboardEvent, row: TrailRow): void {
 async function save(): Promise<void> {
   const moved = steps.value.size
   const reply = await keep()
+  if (reply === null) return
   if (!reply.ok) return tell.refused(reply.error)
   tell.done(`${count(moved, 'learner')} moved. Work that they have not begun follows.`)
   await nextTick()
@@ -71,7 +72,7 @@ async function save(): Promise<void> {
 }
 async function chooseUsual(to: string): Promise<void> {
   const reply = await setUsual(to as TrailId)
-  if (!reply.ok) tell.refused(reply.error)
+  if (reply && !reply.ok) tell.refused(reply.error)
 }
 </script>
 

@@ -6,7 +6,7 @@ import type { Preview, Recipients, WhoGetsWhat } from '#shared/contracts/work'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { OWN_WORDS } from '~/shared/words/rules'
 import { sayMoment } from '~/shared/words/times'
-import { LEVEL_WORDS } from './words/moments'
+import { LEVEL_WORDS } from '~/shared/words/moments'
 
 /** One learner and one piece, in words. */
 export interface WhoRow extends WhoGetsWhat {

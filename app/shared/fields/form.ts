@@ -18,7 +18,8 @@ interface Asking<R> {
   /** What would be sent now. */
   readonly body: () => unknown
   readonly say: SayFault
-  readonly send: () => Promise<Result<R, Refusal>>
+  /** Null: it was left, and what was written stays. */
+  readonly send: () => Promise<Result<R, Refusal> | null>
   readonly done: (value: R) => unknown
 }
 /** What the form component can do, as far as it is used here. */
@@ -60,6 +61,7 @@ export function useContractForm<R>({ schema, body, say, send, done }: Asking<R>)
     problem.value = ''
     const reply = await send()
     isSending.value = false
+    if (reply === null) return
     if (reply.ok) return void (await done(reply.value))
     const { error } = reply
     const field = fieldOf(error)

@@ -1,3 +1,4 @@
+import { capital, sayWho } from '../conflict/words'
 import { assertNever } from '#core/base'
 import type { AccessRefusal } from '#core/access'
 import type { Refusal, WireRefusal } from '#shared/contracts/refusal'
@@ -61,7 +62,10 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
     case 'access/must-change-password':
       return 'Choose a password of your own first.'
     case 'access/changed-meanwhile':
-      return 'Somebody changed this while you had it open. Reload to see their version, then make your change again.'
+      return (
+        `${capital(sayWho(r.by))} changed this while you had it open. ` +
+        'Reload to see what stands now, then make your change again.'
+      )
     default:
       return assertNever(r)
   }

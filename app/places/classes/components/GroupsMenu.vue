@@ -1,26 +1,52 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ClassId } from '#core/base'
-import { SaveGroup } from '#shared/contracts/teaching'
+import { GROUP_PARTS } from '#core/audience'
+import type { GroupSetting } from '#core/audience'
+import { SaveGroup, ShowClass } from '#shared/contracts/teaching'
 import type { ClassGroup, ClassPage } from '#shared/contracts/teaching'
+import { useCombining } from '~/shared/conflict/combining'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { useTakingAway } from '../composables/takingAway'
+import { groupConflict } from '../words/conflicts'
 
 /** What can be done to each group of a class: into which other classes it reaches, and taking it away. */
 const props = defineProps<{ page: ClassPage }>()
 const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
+const combining = useCombining()
 const { takeAway } = useTakingAway()
 const others = computed(() => props.page.ownClasses.filter((c) => c.id !== props.page.id))
 
+/** What of a group is changed here; its members are ticked in the roster. */
+const settingOf = ({ name, classIds, rule }: ClassGroup): GroupSetting => ({
+  name,
+  classIds,
+  rule,
+  learnerIds: [],
+})
 async function reach(group: ClassGroup, classId: ClassId, isIn: boolean): Promise<void> {
-  const alsoIn = [...new Set([...group.classIds.filter((id) => id !== classId), ...(isIn ? [classId] : [])])]
-  const reply = await call(SaveGroup, {
-    params: { classId: props.page.id },
-    body: { groupId: group.id, alsoIn, name: group.name, learnerIds: null, rule: group.rule },
+  const params = { classId: props.page.id }
+  const seen = settingOf(group)
+  const classIds = [...group.classIds.filter((id) => id !== classId), ...(isIn ? [classId] : [])]
+  const reply = await combining({
+    what: `the group ${group.name}`,
+    parts: GROUP_PARTS,
+    words: groupConflict((id) => props.page.ownClasses.find((c) => c.id === id)?.name ?? 'a class'),
+    seen: { value: seen, version: 0 },
+    mine: { ...seen, classIds },
+    send: ({ name, rule, classIds: alsoIn }, { value }) => {
+      const body = { groupId: group.id, alsoIn: [...alsoIn], name, rule, learnerIds: null }
+      return call(SaveGroup, { params, body: { ...body, seen: { ...value, learnerIds: null } } })
+    },
+    standing: async () => {
+      const now = await call(ShowClass, { params })
+      const stands = now.ok ? now.value.groups.find((g) => g.id === group.id) : undefined
+      return stands ? { value: settingOf(stands), version: 0 } : null
+    },
   })
-  if (!reply.ok) tell.refused(reply.error)
+  if (reply && !reply.ok) tell.refused(reply.error)
   emit('changed')
 }
 async function remove({ id, name }: ClassGroup): Promise<void> {

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
 import { computed } from 'vue'
-import { SetJoining } from '#shared/contracts/teaching'
+import { SetJoining, ShowClass } from '#shared/contracts/teaching'
 import type { ClassPage } from '#shared/contracts/teaching'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
+import { JOINING_CONFLICT } from '../words/conflicts'
 
 const props = defineProps<{ page: ClassPage }>()
 const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
+const stillMeant = useStillMeant()
 const { copy, copied } = useClipboard()
 
 const SAID = {
@@ -17,7 +20,21 @@ const SAID = {
   open: 'Learners can join with the code.',
 } as const
 async function set(act: keyof typeof SAID): Promise<void> {
-  const reply = await call(SetJoining, { params: { classId: props.page.id }, body: { act } })
+  const params = { classId: props.page.id }
+  const joiningOf = ({ joinCode, joinOpen }: ClassPage) => ({ joinCode, joinOpen })
+  const reply = await stillMeant({
+    what: 'the joining code',
+    act: 'Another code all the same',
+    parts: { joinCode: 'whole', joinOpen: 'whole' },
+    words: JOINING_CONFLICT,
+    seen: { value: joiningOf(props.page), version: 0 },
+    send: ({ value: seen }) => call(SetJoining, { params, body: { act, seen } }),
+    standing: async () => {
+      const now = await call(ShowClass, { params })
+      return now.ok ? { value: joiningOf(now.value), version: 0 } : null
+    },
+  })
+  if (reply === null) return emit('changed')
   if (!reply.ok) return tell.refused(reply.error)
   tell.done(SAID[act])
   emit('changed')

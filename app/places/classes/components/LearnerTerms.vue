@@ -2,16 +2,21 @@
 import { ref } from 'vue'
 import type { ClassId, IsoDay } from '#core/base'
 import { GRADES } from '#core/audience'
-import { SetAccommodation } from '#shared/contracts/teaching'
+import { OWN_TERMS_PARTS } from '#core/availability'
+import type { OwnTerms } from '#core/availability'
+import { SetAccommodation, ShowClass } from '#shared/contracts/teaching'
 import type { LearnerRow } from '#shared/contracts/teaching'
 import DayField from '~/shared/fields/DayField.vue'
+import { useCombining } from '~/shared/conflict/combining'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
+import { TERMS_CONFLICT } from '../words/conflicts'
 
 /** What holds of one learner in all work: their grade, their extra time, tries and days, and since when work counts. */
 const props = defineProps<{ classId: ClassId; learner: LearnerRow; today: IsoDay }>()
 const emit = defineEmits<{ saved: [] }>()
 const tell = useTell()
+const combining = useCombining()
 const NOT_SAID = 0
 const GRADE_ITEMS = [
   { value: NOT_SAID, label: 'not said' },
@@ -24,18 +29,35 @@ const attempts = ref(accommodation.extraAttempts)
 const days = ref(accommodation.extraDays)
 const startsOn = ref<IsoDay | null>(props.learner.startsOn)
 
+/** What stands of a learner, as their row shows it. */
+const termsOf = ({ accommodation, grade, startsOn }: LearnerRow): OwnTerms => ({
+  ...accommodation,
+  grade,
+  startsOn,
+})
 async function save(): Promise<void> {
-  const reply = await call(SetAccommodation, {
-    params: { classId: props.classId },
-    body: {
-      learnerId: props.learner.id,
+  const params = { classId: props.classId }
+  const learnerId = props.learner.id
+  const reply = await combining({
+    what: `what holds of ${props.learner.name}`,
+    parts: OWN_TERMS_PARTS,
+    words: TERMS_CONFLICT,
+    seen: { value: termsOf(props.learner), version: 0 },
+    mine: {
       grade: grade.value === NOT_SAID ? null : grade.value,
       timeFactor: percent.value / 100,
       extraAttempts: attempts.value,
       extraDays: days.value,
-      ...(startsOn.value && startsOn.value !== props.learner.startsOn ? { startsOn: startsOn.value } : {}),
+      startsOn: startsOn.value ?? props.learner.startsOn,
+    },
+    send: (mine, { value: seen }) => call(SetAccommodation, { params, body: { learnerId, ...mine, seen } }),
+    standing: async () => {
+      const now = await call(ShowClass, { params })
+      const row = now.ok ? now.value.learners.find((l) => l.id === learnerId) : undefined
+      return row ? { value: termsOf(row), version: 0 } : null
     },
   })
+  if (reply === null) return
   if (!reply.ok) return tell.refused(reply.error)
   emit('saved')
 }

@@ -56,6 +56,7 @@ async function add(): Promise<void> {
       name: name.value.trim(),
       learnerIds: [],
       rule: rule.value,
+      seen: null,
     },
   })
   problem.value = reply.ok ? '' : sayRefusal(reply.error)

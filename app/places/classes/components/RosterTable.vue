@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { GroupId, UserId } from '#core/base'
 import { GRADES } from '#core/audience'
-import { GradeLearners, SetMember } from '#shared/contracts/teaching'
+import { SetMember } from '#shared/contracts/teaching'
 import type { ClassGroup, ClassPage, LearnerRow } from '#shared/contracts/teaching'
 import { useServerNow } from '~/shared/session/serverNow'
 import { useTell } from '~/shared/frame/tell'
@@ -10,6 +10,7 @@ import { call } from '~/shared/wire/call'
 import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { zoneNamed } from '~/shared/words/times'
+import { useGrading } from '../composables/grading'
 import { sayGroupRule } from '../words/groupRules'
 import GroupsMenu from './GroupsMenu.vue'
 import LearnerActs from './LearnerActs.vue'
@@ -51,18 +52,11 @@ function saved(): void {
   editing.value = null
   emit('changed')
 }
-/** Puts all that are shown into a grade: a class is mostly of one. */
-async function gradeAll(grade: number | null): Promise<void> {
-  const reply = await call(GradeLearners, {
-    params: { classId: props.page.id },
-    body: { learnerIds: learners.value.map((l) => l.id), grade },
-  })
-  if (!reply.ok) return tell.refused(reply.error)
-  tell.done(
-    `${count(reply.value.learners, 'learner')} ${grade === null ? 'without a grade' : `in grade ${grade}`}`,
-  )
-  emit('changed')
-}
+const gradeAll = useGrading(
+  props,
+  () => learners.value,
+  () => emit('changed'),
+)
 const gradings = [
   ...GRADES.map((n) => ({ label: `Grade ${n}`, onSelect: () => void gradeAll(n) })),
   { label: 'Not said', onSelect: () => void gradeAll(null) },

@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ClassId, LessonId, PlanId, StandingId } from '#core/base'
+import { STANDING_PARTS } from '#core/standing'
 import type { StandingPiece } from '#core/standing'
 import {
   AddStanding,
@@ -12,15 +13,20 @@ import type { StandingOfPlan } from '#shared/contracts/standing'
 import type { Result } from '#core/base'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
+import { useCombining } from '~/shared/conflict/combining'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { standingWords } from '../words/standing'
 
 /** A plan's standing work: what the server last said, and what may be done with it. */
 export function useStanding(planId: PlanId) {
   const desk = useDesk()
   const tell = useTell()
+  const combining = useCombining()
+  const stillMeant = useStillMeant()
   const said = shallowRef<StandingOfPlan | null>(null)
   const problem = ref('')
   const busy = ref(false)
@@ -37,23 +43,42 @@ export function useStanding(planId: PlanId) {
     { immediate: true },
   )
   async function acting<T>(
-    doing: Promise<Result<T, Refusal>>,
+    doing: Promise<Result<T, Refusal> | null>,
     words: (value: T) => string,
   ): Promise<boolean> {
     busy.value = true
     const reply = await doing
-    if (reply.ok) tell.done(words(reply.value))
-    else tell.refused(reply.error)
+    if (reply?.ok) tell.done(words(reply.value))
+    else if (reply) tell.refused(reply.error)
     await Promise.all([load(), desk.load(true)])
     busy.value = false
-    return reply.ok
+    return reply?.ok ?? false
   }
   const add = (pieces: readonly StandingPiece[]) =>
     acting(call(AddStanding, { params, body: { pieces } }), () => `${count(pieces.length, 'piece')} added`)
   function change(standingId: StandingId, piece: StandingPiece | null): Promise<boolean> {
-    const version = said.value?.standing.find((s) => s.id === standingId)?.version ?? 1
-    const done = call(ChangeStanding, { params: { planId, standingId }, body: { version, piece } })
-    return acting(done, () => (piece ? 'Kept' : 'Taken out of the plan'))
+    const known = said.value?.standing.find((s) => s.id === standingId)
+    if (!known) return Promise.resolve(false)
+    const send = (to: StandingPiece | null, { version }: { readonly version: number }) =>
+      call(ChangeStanding, { params: { planId, standingId }, body: { version, piece: to } })
+    const about = {
+      what: 'this standing work',
+      parts: STANDING_PARTS,
+      words: standingWords(said.value),
+      seen: { value: known.piece, version: known.version },
+      standing: async () => {
+        const reply = await call(ShowStanding, { params })
+        const now = reply.ok ? reply.value.standing.find((s) => s.id === standingId) : undefined
+        return now ? { value: now.piece, version: now.version } : null
+      },
+    }
+    if (piece !== null) return acting(combining({ ...about, mine: piece, send }), () => 'Kept')
+    const out = {
+      ...about,
+      act: 'Take it out all the same',
+      send: (at: { version: number }) => send(null, at),
+    }
+    return acting(stillMeant(out), () => 'Taken out of the plan')
   }
   const lay = (input: {
     readonly classes: readonly { readonly classId: ClassId; readonly standingIds: readonly StandingId[] }[]

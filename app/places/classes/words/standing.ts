@@ -1,6 +1,9 @@
 import type { Moment, WindowSpec } from '#core/availability'
 import type { LessonId } from '#core/base'
-import type { Offer, StandingField } from '#core/standing'
+import type { Offer, StandingField, StandingPiece } from '#core/standing'
+import type { StandingOfPlan } from '#shared/contracts/standing'
+import type { PartWords } from '~/shared/conflict/words'
+import { draftWords } from '~/shared/words/draftParts'
 import { count } from '~/shared/words/numbers'
 
 export const AT_WORDS = {
@@ -62,4 +65,26 @@ export function sayOffer(offer: Offer): string {
 /** '3 changes of the plan'. */
 export function sayChanges(n: number): string {
   return count(n, 'change')
+}
+
+/** Parts of standing work, by the names of its plan. */
+export function standingWords(of: StandingOfPlan | null): PartWords<StandingPiece> {
+  const lesson = (id: unknown) => of?.plan.lessons.find((l) => l.id === id)?.number ?? 'another lesson'
+  const words = draftWords({
+    lesson,
+    piece: (id) => of?.pieces.find((p) => p.id === id)?.title ?? 'a piece',
+    target: () => '',
+    learner: () => '',
+  })
+  return {
+    label: ({ part, name }) => {
+      if (part === 'lessonId') return 'lesson'
+      return part === 'versions' ? 'version given' : words.label({ part, name })
+    },
+    value: ({ part, name }, value) => {
+      if (part === 'lessonId') return lesson(value)
+      if (part !== 'versions') return words.value({ part, name }, value)
+      return value === undefined ? 'as each trail says' : 'one for all'
+    },
+  }
 }

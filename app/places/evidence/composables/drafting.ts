@@ -28,6 +28,7 @@ export function useDrafting(refused: (of: ToSend, refusal: Refusal) => void) {
   const versions = new Map<string, number>()
   const status = ref<'saved' | 'saving' | 'lost'>('saved')
   let isSending = false
+  let sending: Promise<void> = Promise.resolve()
 
   async function send(): Promise<void> {
     if (isSending) return
@@ -52,19 +53,28 @@ export function useDrafting(refused: (of: ToSend, refusal: Refusal) => void) {
   }
   function keep(of: OfAnswer, given: ScoreGiven): Promise<void> {
     waiting.set(answerName(of), { attemptId: of.attemptId, itemId: of.itemId, given })
-    return send()
+    // who is sending already takes this along
+    if (!isSending) sending = send()
+    return sending
   }
   /** What is known of an answer: the next change is made from there. */
   function seen(of: OfAnswer, version: number): void {
     versions.set(answerName(of), version)
   }
   useIntervalFn(() => {
-    if (status.value === 'lost') void send()
+    if (status.value === 'lost' && !isSending) sending = send()
   }, AGAIN_MS)
   useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
     if (waiting.size > 0 || isSending) event.preventDefault()
   })
+  /** Waits for what is on its way; false: something could not be sent. */
+  async function sent(): Promise<boolean> {
+    await sending
+    return waiting.size === 0
+  }
+  /** The version from which the next change of an answer is made. */
+  const versionOf = (of: OfAnswer) => versions.get(answerName(of)) ?? 0
   /** What is on its way, or was lost on it. */
   const unsent = () => [...waiting.values()]
-  return { status, keep, seen, unsent }
+  return { status, keep, seen, unsent, sent, versionOf }
 }

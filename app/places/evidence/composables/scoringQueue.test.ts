@@ -4,6 +4,9 @@ import { P1, ids } from '../../../../tests/support/made'
 import { useScoringQueue } from './scoringQueue'
 
 const call = vi.hoisted(() => vi.fn())
+vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
+vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 // browser's own clock and window, of which this knows nothing
 vi.mock('@vueuse/core', () => ({ useEventListener: () => undefined, useIntervalFn: () => undefined }))

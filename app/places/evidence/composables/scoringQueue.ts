@@ -2,12 +2,13 @@ import { computed, ref, shallowRef } from 'vue'
 import type { AssignmentId, ClassId, PieceId } from '#core/base'
 import { givenFor, nextToScore, scoringState } from '#core/evidence'
 import type { AnswerToScore, KeptComment, ScoreGiven, ScoringState } from '#core/evidence'
-import { ListToScore, ReleaseScores } from '#shared/contracts/evidence'
+import { ListToScore } from '#shared/contracts/evidence'
 import type { ScoringQueue } from '#shared/contracts/evidence'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import { answerName, useDrafting } from './drafting'
 import type { OfAnswer } from './drafting'
+import { useReleasing } from './releasing'
 
 /** The texts of a class, the one that is being scored, and what is given for it. */
 export function useScoringQueue(
@@ -19,7 +20,7 @@ export function useScoringQueue(
   const currentName = ref<string | null>(null)
   /** What was given here for a text that somebody else scored meanwhile. */
   const mine = shallowRef<ReadonlyMap<string, ScoreGiven>>(new Map())
-  const { status, keep, seen, unsent } = useDrafting((of, refusal) => {
+  const { status, keep, seen, unsent, sent, versionOf } = useDrafting((of, refusal) => {
     if (refusal.code === 'access/changed-meanwhile')
       mine.value = new Map([...mine.value, [answerName(of), of.given]])
     else problem.value = sayRefusal(refusal)
@@ -85,12 +86,12 @@ export function useScoringQueue(
     mine.value = new Map([...mine.value].filter(([n]) => n !== name))
     if (which === 'mine' && own) give(own)
   }
-  async function release() {
-    const { assignmentId, pieceId, classId } = of
-    const reply = await call(ReleaseScores, { params: { assignmentId }, body: { pieceId, classId } })
-    if (reply.ok) await load()
-    return reply
-  }
+  const release = useReleasing(of, {
+    load,
+    sent,
+    given: () => answers.value.map((a, i) => ({ ...a, name: areNamesHidden() ? `Text ${i + 1}` : a.name })),
+    versionOf,
+  })
   /** What the teacher keeps to say again, as it stands now. */
   function knowComments(comments: readonly KeptComment[]): void {
     if (queue.value) queue.value = { ...queue.value, comments }

@@ -7,6 +7,9 @@ import { ids } from '../../../../tests/support/made'
 import { useClassSeries } from './classSeries'
 
 const call = vi.hoisted(() => vi.fn())
+vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
+vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 const tell = { refused: vi.fn(), done: vi.fn() }
 vi.mock('~/shared/frame/tell', () => ({ useTell: () => tell }))
@@ -15,7 +18,7 @@ vi.mock('../stores/desk', () => ({ useDesk: () => desk }))
 
 const room = ids.class('a')
 const id = asId<SeriesId>('s')
-const series = (title: string) => ({ title, rule: { kind: 'explicit' }, rows: [] }) as unknown as Series
+const series = (title: string) => ({ title, rule: { kind: 'explicit' }, rows: [], targets: [], rules: {} }) as unknown as Series
 const kept = (title: string, version: number) => ({ id, version, series: series(title), rows: [] })
 const shown = (title: string, version: number) => ({
   ok: true,
@@ -53,6 +56,21 @@ describe('a class’s series', () => {
     // asked once for both, when nothing was on its way any more
     expect(call).toHaveBeenCalledTimes(4)
     expect(desk.load).toHaveBeenCalledOnce()
+  })
+
+  it('keeps what a colleague added while several changes were on their way', async () => {
+    const of = await loaded()
+    const theirs = { ...series('Warm-ups'), targets: [{ kind: 'class', classId: room }] } as unknown as Series
+    const stale = { ok: false, error: { code: 'access/changed-meanwhile', by: null } }
+    const nowThere = { ok: true, value: { series: [{ id, version: 5, series: theirs, rows: [] }] } }
+    answers(stale, nowThere, { ok: true, value: { version: 6 } }, { ok: true, value: { version: 7 } })
+    answers(shown('Third', 7))
+    void of.change(id, series('Second'))
+    expect(await of.change(id, series('Third'))).toBe(true)
+    expect(call.mock.calls.at(-2)?.[1].body).toEqual({
+      version: 6,
+      series: { ...theirs, title: 'Third' },
+    })
   })
 
   it('says what was refused, and shows again what the server has', async () => {

@@ -1,31 +1,34 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ClassId, ResourceId, SeriesId } from '#core/base'
-import { layRows, overlapsIn } from '#core/series'
+import { combine } from '#core/combining'
+import { SERIES_PARTS } from '#core/series'
 import type { Series } from '#core/series'
-import {
-  ChangeSeries,
-  ClearSeries,
-  MakeSeries,
-  ReleaseSeries,
-  RemoveSeries,
-  ShowSeries,
-} from '#shared/contracts/series'
+import { ChangeSeries, MakeSeries, ShowSeries } from '#shared/contracts/series'
 import type { ClassSeries, KeptSeries, SeriesPiece } from '#shared/contracts/series'
+import { useCombining } from '~/shared/conflict/combining'
+import type { Standing } from '~/shared/conflict/combining'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import { count } from '~/shared/words/numbers'
 import { useDesk } from '../stores/desk'
-import type { SeriesLane } from './seriesLane'
+import { SERIES_DEEDS, aboutSeries } from '../aboutSeries'
+import { useInTurn } from './inTurn'
+import { lanesOf } from './seriesLane'
 
 /** A class's series, each change kept at once and one after the other; what fails is put back and said. */
 export function useClassSeries(classId: Ref<ClassId | null>) {
   const desk = useDesk()
   const tell = useTell()
+  const combining = useCombining()
+  const stillMeant = useStillMeant()
   const said = shallowRef<ClassSeries | null>(null)
   const problem = ref('')
-  const busy = ref(0)
+  /** What the server has of each series: an act before may have put it together with a colleague's. */
+  const saved = new Map<SeriesId, Standing<Series>>()
+  const { busy, act } = useInTurn(() => Promise.all([load(), desk.load(true)]))
   /** Pieces that were added here and that the server has not told of yet. */
   const added = shallowRef<ReadonlyMap<ResourceId, SeriesPiece>>(new Map())
 
@@ -35,7 +38,9 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
     const reply = await call(ShowSeries, { params: { classId: id } })
     problem.value = reply.ok ? '' : sayRefusal(reply.error)
     // what was asked before an act would undo it on screen
-    if (reply.ok && classId.value === id && busy.value === 0) said.value = reply.value
+    if (!reply.ok || classId.value !== id || busy.value > 0) return
+    said.value = reply.value
+    for (const of of reply.value.series) saved.set(of.id, { value: of.series, version: of.version })
   }
   watch(
     [classId, () => desk.steps],
@@ -48,47 +53,38 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
   const pieces = computed(
     () => new Map([...added.value, ...(said.value?.pieces ?? []).map((p) => [p.id, p] as const)]),
   )
-  const lanes = computed<readonly SeriesLane[]>(() =>
-    (said.value?.series ?? []).map((kept) => {
-      const laid = said.value ? layRows(kept.series, said.value.days) : []
-      const released = new Map(kept.rows.map((r) => [r.rowId, r]))
-      const waiting = laid.filter((r) => r.days !== null && !released.has(r.rowId)).length
-      const byRow = new Map(kept.series.rows.map((r) => [r.id, pieces.value.get(r.resourceId)]))
-      const titleOf = (rowId: string) => byRow.get(rowId)?.title ?? 'a piece'
-      return { kept, laid, released, waiting, overlaps: overlapsIn(laid), titleOf }
-    }),
-  )
-
-  /** Acts go out one after the other, each on what the one before has left. */
-  let sending: Promise<unknown> = Promise.resolve()
-  function act(send: (kept: (id: SeriesId) => KeptSeries | undefined) => Promise<boolean>): Promise<boolean> {
-    busy.value++
-    const done = sending.then(async () => {
-      const isDone = await send((id) => said.value?.series.find((s) => s.id === id))
-      busy.value--
-      // what the server says now would undo on screen what is still on its way
-      if (busy.value === 0) await Promise.all([load(), desk.load(true)])
-      return isDone
-    })
-    sending = done
-    return done
-  }
+  const lanes = computed(() => lanesOf(said.value, pieces.value))
 
   function patch(id: SeriesId, part: Partial<KeptSeries>): void {
     if (!said.value) return
     const list = said.value.series.map((s) => (s.id === id ? { ...s, ...part } : s))
     said.value = { ...said.value, series: list }
   }
+  const about = (id: SeriesId, seen: Standing<Series>) =>
+    aboutSeries(id, seen, { of: said.value, pieceOf: (piece) => pieces.value.get(piece)?.title ?? 'a piece' })
   /** Shown at once, kept when the server agrees. */
   function change(id: SeriesId, series: Series): Promise<boolean> {
+    const before = said.value?.series.find((s) => s.id === id)?.series ?? series
     patch(id, { series })
-    return act(async (kept) => {
-      const version = kept(id)?.version
-      if (version === undefined) return false
-      const reply = await call(ChangeSeries, { params: { seriesId: id }, body: { version, series } })
-      if (reply.ok) patch(id, { version: reply.value.version })
-      else tell.refused(reply.error)
-      return reply.ok
+    return act(async () => {
+      const stands = saved.get(id)
+      if (!stands) return false
+      // seen was what an act before was to leave; it may have left more
+      const { value: mine } = combine(SERIES_PARTS, { seen: before, mine: series, theirs: stands.value })
+      const reply = await combining({
+        ...about(id, stands),
+        mine,
+        send: async (value, { version }) => {
+          const sent = await call(ChangeSeries, {
+            params: { seriesId: id },
+            body: { version, series: value },
+          })
+          if (sent.ok) saved.set(id, { value, version: sent.value.version })
+          return sent
+        },
+      })
+      if (reply && !reply.ok) tell.refused(reply.error)
+      return reply?.ok ?? false
     })
   }
   function make(series: Series): Promise<SeriesId | null> {
@@ -100,15 +96,20 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
       return reply.ok
     }).then(() => made)
   }
-  const WORDS = { release: 'released', clear: 'cleared' } as const
-  const CONTRACTS = { release: ReleaseSeries, clear: ClearSeries, remove: RemoveSeries } as const
-  function doTo(id: SeriesId, what: keyof typeof CONTRACTS): Promise<boolean> {
-    return act(async (kept) => {
-      const version = kept(id)?.version
-      if (version === undefined) return false
-      const reply = await call(CONTRACTS[what], { params: { seriesId: id }, body: { version } })
+  function doTo(id: SeriesId, what: keyof typeof SERIES_DEEDS): Promise<boolean> {
+    const { contract, meant, done } = SERIES_DEEDS[what]
+    return act(async () => {
+      const stands = saved.get(id)
+      if (!stands) return false
+      const reply = await stillMeant({
+        ...about(id, stands),
+        act: meant,
+        send: ({ version }) => call(contract, { params: { seriesId: id }, body: { version } }),
+      })
+      if (!reply) return false
       if (!reply.ok) tell.refused(reply.error)
-      else if (what !== 'remove') tell.done(`${count(reply.value.rows, 'row')} ${WORDS[what]}`)
+      else if (done) tell.done(`${count(reply.value.rows, 'row')} ${done}`)
+      if (reply.ok) saved.set(id, { ...stands, version: reply.value.version })
       return reply.ok
     })
   }

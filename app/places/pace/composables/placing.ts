@@ -6,13 +6,14 @@ import type { PlacedStone, ToLay } from '#core/placing'
 import { MOST_AT_ONCE } from '#core/work'
 import { LayPieces, MovePlaced, ShowPlacing, TakePlaced } from '#shared/contracts/placing'
 import type { Placing } from '#shared/contracts/placing'
-import type { Refusal } from '#shared/contracts/refusal'
 import { ActOnMany } from '#shared/contracts/work'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { useDesk } from '../stores/desk'
+import { usePlacedMeant } from './placedMeant'
+import type { PlacedReply, PlacedWork } from './placedMeant'
 
 /** For whom pieces are placed, in which time. */
 export interface PlacingChoice {
@@ -20,8 +21,7 @@ export interface PlacingChoice {
   readonly from: IsoDay
   readonly through: IsoDay
 }
-type Reply = { readonly ok: true } | { readonly ok: false; readonly error: Refusal }
-
+const nameOf = ({ assignmentId, version }: PlacedWork) => ({ assignmentId, version })
 /** What lies in a stretch of time, and acts on it; the server's word is shown after each. */
 export function usePlacing(choice: Ref<PlacingChoice | null>) {
   const desk = useDesk()
@@ -43,19 +43,19 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
   /** Acts go out one after the other, each on what the one before has left. */
   let sending: Promise<unknown> = Promise.resolve()
   let waiting = 0
-  function act(send: () => Promise<Reply>, done = ''): Promise<boolean> {
+  function act(send: () => Promise<PlacedReply | null>, done = ''): Promise<boolean> {
     waiting++
     isBusy.value = true
     const acted = sending.then(async () => {
       const reply = await send()
-      if (!reply.ok) tell.refused(reply.error)
-      else if (done) tell.done(done)
+      if (reply && !reply.ok) tell.refused(reply.error)
+      else if (reply && done) tell.done(done)
       await load()
       waiting--
       isBusy.value = waiting > 0
       // what can be undone is said above; nobody waits for it
       void desk.load(true)
-      return reply.ok
+      return reply?.ok ?? false
     })
     sending = acted
     return acted
@@ -70,21 +70,22 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
       pieces.length > 1 ? `${count(pieces.length, 'piece')} laid, held until you publish` : '',
     )
   /** Work as it stands by now: an act before may have changed it. */
-  function asItStands({ assignmentId, version }: PlacedStone) {
-    const now = shown.value?.stones.find((s) => s.assignmentId === assignmentId)
-    return { assignmentId, version: now?.version ?? version }
-  }
+  const asItStands = (stone: PlacedStone) =>
+    shown.value?.stones.find((s) => s.assignmentId === stone.assignmentId) ?? stone
+  const meant = usePlacedMeant({ load, asItStands, stones: () => shown.value?.stones ?? [] })
   const targetOf = (key: string) => shown.value?.columns.find((c) => c.key === key)?.target ?? null
   /** To another day, with those that it lies together with, or alone. */
   function move(stone: PlacedStone, key: string, on: IsoDay, alone: boolean): Promise<boolean> {
     const target = targetOf(key)
     if (!target) return Promise.resolve(false)
-    return act(() => call(MovePlaced, { body: { ...asItStands(stone), target, on, alone } }))
+    return act(() =>
+      meant([stone], ([of = stone]) => call(MovePlaced, { body: { ...nameOf(of), target, on, alone } })),
+    )
   }
   /** Out of one class or group, or (`key` null) out of all. */
   function take(stone: PlacedStone, key: string | null): Promise<boolean> {
     const target = key === null ? null : targetOf(key)
-    return act(() => call(TakePlaced, { body: { ...asItStands(stone), target } }))
+    return act(() => meant([stone], ([of = stone]) => call(TakePlaced, { body: { ...nameOf(of), target } })))
   }
 
   /** What one act publishes: all that is held and lies on days here, as far as one act reaches. */
@@ -95,10 +96,11 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
   )
   const goingOut = computed(() => held.value.length)
   const publish = () => {
-    const works = held.value.map(({ assignmentId, version }) => ({ assignmentId, version }))
+    const stones = held.value
     return act(
-      () => call(ActOnMany, { body: { works, act: { kind: 'publish' } } }),
-      `${count(works.length, 'piece')} published`,
+      () =>
+        meant(stones, (works) => call(ActOnMany, { body: { works: [...works], act: { kind: 'publish' } } })),
+      `${count(stones.length, 'piece')} published`,
     )
   }
   return { shown, problem, isBusy, goingOut, lay, move, take, publish }

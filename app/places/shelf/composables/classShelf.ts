@@ -1,14 +1,18 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { BookId, ClassId } from '#core/base'
+import { CLASS_SHELF_PARTS } from '#core/library'
 import type { ClassShelf, ShelfFilter } from '#core/library'
 import { SetClassShelf, SetRoute, ShowClassShelf, ShowRoutes } from '#shared/contracts/library'
+import { useCombining } from '~/shared/conflict/combining'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
+import { CLASS_SHELF_CONFLICT } from '../words/conflicts'
 
 /** The textbooks and the usual narrowing of the class for which somebody looks; null: for nobody in particular. */
 export function useClassShelf(classId: Readonly<Ref<ClassId | null>>) {
   const tell = useTell()
+  const combining = useCombining()
   const shelf = shallowRef<ClassShelf | null>(null)
   /** Textbooks that are open as practice. */
   const routes = shallowRef<readonly BookId[] | null>(null)
@@ -28,9 +32,22 @@ export function useClassShelf(classId: Readonly<Ref<ClassId | null>>) {
   async function save(part: Partial<ClassShelf>): Promise<void> {
     const id = classId.value
     if (id === null || shelf.value === null) return
-    const next = { ...shelf.value, ...part }
-    const reply = await call(SetClassShelf, { params: { classId: id }, body: next })
-    if (reply.ok) shelf.value = reply.value
+    const params = { classId: id }
+    const reply = await combining({
+      what: 'what this class begins with',
+      parts: CLASS_SHELF_PARTS,
+      words: CLASS_SHELF_CONFLICT,
+      seen: { value: shelf.value, version: 0 },
+      mine: { ...shelf.value, ...part },
+      send: (next, { value: seen }) => call(SetClassShelf, { params, body: { shelf: next, seen } }),
+      standing: async () => {
+        const now = await call(ShowClassShelf, { params })
+        return now.ok ? { value: now.value, version: 0 } : null
+      },
+    })
+    if (id !== classId.value) return
+    if (reply === null) await load()
+    else if (reply.ok) shelf.value = reply.value
     else tell.refused(reply.error)
   }
   async function setRoute(bookId: BookId, isOpen: boolean): Promise<void> {

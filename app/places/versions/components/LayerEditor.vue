@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, nextTick, ref, shallowRef } from 'vue'
 import { same } from '#core/base'
 import type { Resource } from '#core/library'
 import { EMPTY_LAYER, LAYER_PARTS, mended, misfitsOf, partsIn } from '#core/versions'
@@ -15,7 +15,8 @@ import LayerPartForm from './LayerPartForm.vue'
 import LayerMisfits from './LayerMisfits.vue'
 import VersionShown from './VersionShown.vue'
 
-type Kept = { readonly ok: true } | { readonly ok: false; readonly error: Refusal }
+/** Null: it was left, because somebody else changed it. */
+type Kept = { readonly ok: true } | { readonly ok: false; readonly error: Refusal } | null
 /** One version: the core to mark, the parts that lie over it, and what learners then get. */
 const props = defineProps<{
   core: Resource
@@ -62,9 +63,13 @@ async function save(): Promise<void> {
   busy.value = true
   const reply = await props.keep(draft.value)
   busy.value = false
+  if (reply === null) return
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (!reply.ok) return
   opened.value = []
+  // with what a colleague has added meanwhile
+  await nextTick()
+  draft.value = props.layer
   tell.done('Saved. Learners who have not begun get it.')
 }
 async function remove(): Promise<void> {
@@ -75,6 +80,7 @@ async function remove(): Promise<void> {
   })
   if (sure !== true) return
   const reply = await props.drop()
+  if (reply === null) return
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (!reply.ok) return
   draft.value = EMPTY_LAYER

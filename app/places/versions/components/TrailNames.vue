@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
 import type { TrailId } from '#core/base'
-import { FEWEST_TRAILS, MOST_TRAILS } from '#core/versions'
-import type { StepThresholds, Trail } from '#core/versions'
+import { FEWEST_TRAILS, MOST_TRAILS, TRAIL_SETTING_PARTS } from '#core/versions'
+import type { StepThresholds, TrailSetting } from '#core/versions'
 import { SetTrailSettings, ShowTrailSettings } from '#shared/contracts/versions'
 import type { TrailSettings } from '#shared/contracts/versions'
+import { useCombining } from '~/shared/conflict/combining'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
+import { settingWords } from '../words/conflicts'
 
 /** The school's trails by name, from least support to most, and from which scores a step is suggested. */
 const emit = defineEmits<{ changed: [] }>()
 const tell = useTell()
+const combining = useCombining()
 const isOpen = ref(false)
 const settings = shallowRef<TrailSettings | null>(null)
 const trails = ref<{ id: TrailId; name: string }[]>([])
@@ -53,12 +56,24 @@ function add(): void {
 }
 async function save(): Promise<void> {
   if (!settings.value || !thresholds.value) return
-  const body = {
-    trails: trails.value as readonly Trail[],
-    thresholds: thresholds.value,
-    version: settings.value.version,
-  }
-  const reply = await call(SetTrailSettings, { body })
+  const settingOf = ({ trails, thresholds }: TrailSettings): TrailSetting => ({
+    trails: trails.map(({ id, name }) => ({ id, name })),
+    thresholds,
+  })
+  const reply = await combining({
+    what: 'these names and scores',
+    parts: TRAIL_SETTING_PARTS,
+    words: settingWords(NUMBERS),
+    seen: { value: settingOf(settings.value), version: settings.value.version },
+    mine: { trails: trails.value, thresholds: thresholds.value },
+    send: (mine, { version }) =>
+      call(SetTrailSettings, { body: { trails: [...mine.trails], thresholds: mine.thresholds, version } }),
+    standing: async () => {
+      const now = await call(ShowTrailSettings)
+      return now.ok ? { value: settingOf(now.value), version: now.value.version } : null
+    },
+  })
+  if (reply === null) return
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
   if (!reply.ok) return
   isOpen.value = false

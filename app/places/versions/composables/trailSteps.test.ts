@@ -7,6 +7,10 @@ import { ids } from '../../../../tests/support/made'
 import { useTrailSteps } from './trailSteps'
 
 const call = vi.hoisted(() => vi.fn())
+vi.mock('~/shared/frame/tell', () => ({ useTell: () => ({ done: () => undefined }) }))
+vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
+vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 
 const [low, middle, high] = ['low', 'middle', 'high'].map((id) => asId<TrailId>(id)) as [
@@ -82,7 +86,8 @@ describe('a trail sheet', () => {
     call.mockResolvedValueOnce({ ok: true, value: { moved: 1 } })
     call.mockResolvedValueOnce({ ok: true, value: sheet })
     await keep()
-    const body = { usual: null, learners: [{ learnerId: 'ann', trailId: middle }] }
+    const learners = [{ learnerId: 'ann', trailId: middle, seen: low }]
+    const body = { usual: null, seenUsual: null, learners }
     expect(call).toHaveBeenCalledWith(expect.anything(), { params: { classId: 'a' }, body })
     expect(steps.value.size).toBe(0)
   })

@@ -2,15 +2,19 @@ import { computed, ref, shallowRef } from 'vue'
 import type { ClassId, TrailId, UserId } from '#core/base'
 import { SetTrails, ShowTrailSheet } from '#shared/contracts/versions'
 import type { TrailRow, TrailSheet } from '#shared/contracts/versions'
+import { useCombining } from '~/shared/conflict/combining'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
+import { CLASS_TRAILS_PARTS, stepsFrom, trailsOf } from '../classTrails'
 import { rowsShown } from '../rowsShown'
 import type { Shown } from '../rowsShown'
+import { trailsWords } from '../words/conflicts'
 
 /** A class's trail sheet, with the steps that were set on it and are not kept yet. */
 export function useTrailSteps(classId: ClassId) {
   const sheet = shallowRef<TrailSheet | null>(null)
   const problem = ref('')
+  const combining = useCombining()
   const shown = ref<Shown>('all')
   /** Steps that are not kept yet. */
   const steps = shallowRef<ReadonlyMap<UserId, TrailId>>(new Map())
@@ -40,17 +44,46 @@ export function useTrailSteps(classId: ClassId) {
   function forget(): void {
     steps.value = new Map()
   }
+  /** The trails of a class as they were shown, and as they stand. */
+  const aboutTrails = () => ({
+    what: 'these trails',
+    parts: CLASS_TRAILS_PARTS,
+    words: trailsWords(sheet.value),
+    seen: { value: trailsOf(sheet.value), version: 0 },
+    standing: async () => {
+      const now = await call(ShowTrailSheet, { params: { classId } })
+      return now.ok ? { value: trailsOf(now.value), version: 0 } : null
+    },
+  })
   async function keep() {
-    const learners = [...steps.value].map(([learnerId, trailId]) => ({ learnerId, trailId }))
-    const reply = await call(SetTrails, { params: { classId }, body: { usual: null, learners } })
-    if (!reply.ok) return reply
+    const about = aboutTrails()
+    const { learners } = about.seen.value
+    const to = (id: UserId, stands: TrailId) => steps.value.get(id) ?? stands
+    const reply = await combining({
+      ...about,
+      mine: {
+        ...about.seen.value,
+        learners: learners.map((l) => ({ ...l, trailId: to(l.learnerId, l.trailId) })),
+      },
+      send: (mine, { value }) => call(SetTrails, { params: { classId }, body: stepsFrom(value, mine) }),
+    })
+    if (!reply?.ok) return reply
     forget()
     await load()
     return reply
   }
   async function setUsual(usual: TrailId) {
-    const reply = await call(SetTrails, { params: { classId }, body: { usual, learners: [] } })
-    if (reply.ok) await load()
+    const about = aboutTrails()
+    const reply = await combining({
+      ...about,
+      mine: { ...about.seen.value, usual },
+      send: (mine, { value }) =>
+        call(SetTrails, {
+          params: { classId },
+          body: { usual: mine.usual, seenUsual: value.usual, learners: [] },
+        }),
+    })
+    if (reply?.ok) await load()
     return reply
   }
   return { sheet, problem, shown, rows, steps, load, nextOf, set, move, takeAll, forget, keep, setUsual }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ClassId, Instant, IsoDay, LessonId } from '#core/base'
 import type { Moment, Window, WindowField, WindowSpec } from '#core/availability'
-import { ABSENT_WORDS, sayMomentSpec } from '../words/moments'
+import { ABSENT_WORDS, sayMomentSpec } from '~/shared/words/moments'
 import { FIELD_WORDS } from '~/shared/words/refusals'
 import { sayMoment } from '~/shared/words/times'
 import type { LessonChoice } from '../lessonsOffered'

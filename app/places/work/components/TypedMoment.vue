@@ -4,7 +4,7 @@ import type { IsoDay } from '#core/base'
 import type { Moment, NamedLesson, ReadingContext, WindowField } from '#core/availability'
 import type { DayReader } from '~/shared/fields/dayReading'
 import { readTypedMoment } from '../momentReading'
-import { sayMomentSpec } from '../words/moments'
+import { sayMomentSpec } from '~/shared/words/moments'
 
 /** A line to type a moment in; what is understood stands beneath while it is typed, and counts with Enter. */
 const props = defineProps<{

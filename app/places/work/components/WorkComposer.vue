@@ -19,6 +19,7 @@ import type { DraftInWork } from '../draft'
 import { classesMeant } from '../picking'
 import { firstClassOf, ruledForClass, withCard } from '../pieceRules'
 import { lessonsOffered } from '../lessonsOffered'
+import { namesIn } from '../namesIn'
 import { UNNAMED } from '../starting'
 import { usePresets } from '../stores/presets'
 import AboutPanel from './AboutPanel.vue'
@@ -118,6 +119,7 @@ const { busy, problem, save, publishAgain, withdraw } = useSaving({
   known: props.known,
   say: ofPiece,
   changed: () => emit('changed'),
+  names: () => namesIn(recipients.value, lessonName),
 })
 onMounted(async () => {
   void shelf.load()

@@ -1,16 +1,20 @@
 import { navigateTo, useRoute } from '#imports'
 import { ref } from 'vue'
 import type { Ref } from 'vue'
-import type { ClassId } from '#core/base'
+import type { ClassId, ResourceId } from '#core/base'
 import { Assign, ChangeWork, PublishWork, WithdrawWork } from '#shared/contracts/work'
 import type { WorkPage } from '#shared/contracts/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDesk } from '~/places/pace'
-import { useTray } from '~/places/shelf'
+import { useShelf, useTray } from '~/places/shelf'
+import { useCombining } from '~/shared/conflict/combining'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
+import type { DraftNames } from '~/shared/words/draftParts'
 import { count } from '~/shared/words/numbers'
 import type { DraftInWork } from '../draft'
+import { aboutWork } from '../aboutWork'
 import { useNewNames } from './newNames'
 
 /** What the composer's buttons do: makes, changes, publishes or withdraws, and says what came of it. */
@@ -23,9 +27,15 @@ export function useSaving(of: {
   readonly forget: () => void
   /** The first class that has it, or whose learners do. */
   readonly classId: () => ClassId | null
+  readonly names: () => Omit<DraftNames, 'piece'>
 }) {
+  const combining = useCombining()
+  const stillMeant = useStillMeant()
   const desk = useDesk()
   const tray = useTray()
+  const shelf = useShelf()
+  const piece = (id: string) => shelf.piece(id as ResourceId)?.title ?? 'a piece'
+  const about = (known: WorkPage) => aboutWork(known, { ...of.names(), piece })
   // what came out of the tray and is given now need not lie there any longer
   const isFromTray = useRoute().query.tray === '1'
   const tell = useTell()
@@ -37,7 +47,11 @@ export function useSaving(of: {
     const { known, draft } = of
     if (!known) return call(Assign, { body: { draft: draft.value, publish } })
     const params = { assignmentId: known.id }
-    return call(ChangeWork, { params, body: { version: known.version, draft: draft.value, publish } })
+    return combining({
+      ...about(known),
+      mine: draft.value,
+      send: (mine, { version }) => call(ChangeWork, { params, body: { version, draft: mine, publish } }),
+    })
   }
   async function save(publish: boolean): Promise<void> {
     const { about } = of.draft.value
@@ -49,6 +63,7 @@ export function useSaving(of: {
     }
     const reply = await send(publish)
     busy.value = false
+    if (reply === null) return
     if (!reply.ok) {
       problem.value = of.say(reply.error)
       return
@@ -69,10 +84,15 @@ export function useSaving(of: {
   ): Promise<void> {
     if (!of.known) return
     busy.value = true
-    const { id, version, state } = of.known
+    const { id, state } = of.known
     const isThrownAway = state === 'held' && contract === WithdrawWork
-    const reply = await call(contract, { params: { assignmentId: id }, body: { version } })
+    const reply = await stillMeant({
+      ...about(of.known),
+      act: contract === WithdrawWork ? 'Withdraw it all the same' : 'Publish it all the same',
+      send: ({ version }) => call(contract, { params: { assignmentId: id }, body: { version } }),
+    })
     busy.value = false
+    if (reply === null) return
     if (!reply.ok) {
       problem.value = of.say(reply.error)
       return

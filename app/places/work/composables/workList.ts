@@ -4,17 +4,20 @@ import { ActOnMany, ListWork, PublishWork } from '#shared/contracts/work'
 import type { ManyAct, WorkRow } from '#shared/contracts/work'
 import { useDesk } from '~/places/pace'
 import { useAddress } from '~/shared/frame/address'
+import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { DIVISIONS } from '../listing'
 import type { Division, Filter } from '../listing'
+import { ROWS_PARTS, rowsWords } from '../words/rows'
 
 /** The list of work, what of it is looked at (kept in the address), and acts on one or many. */
 export function useWorkList() {
   const tell = useTell()
   const desk = useDesk()
+  const stillMeant = useStillMeant()
   const rows = shallowRef<readonly WorkRow[] | null>(null)
   const problem = ref('')
   const busy = ref(false)
@@ -24,9 +27,27 @@ export function useWorkList() {
     if (reply.ok) rows.value = reply.value.work
     else problem.value = sayRefusal(reply.error)
   }
+  /** Rows as they are listed, and as they stand. */
+  const aboutRows = (of: readonly WorkRow[]) => ({
+    what: of.length === 1 ? 'this work' : 'some of this work',
+    parts: ROWS_PARTS,
+    words: rowsWords(of, desk.zone),
+    seen: { value: { rows: of }, version: 0 },
+    standing: async () => {
+      await load()
+      const ids = new Set(of.map((r) => r.id))
+      return { value: { rows: rows.value?.filter((r) => ids.has(r.id)) ?? [] }, version: 0 }
+    },
+  })
   async function publish(row: WorkRow): Promise<void> {
-    const body = { version: row.version }
-    const reply = await call(PublishWork, { params: { assignmentId: row.id }, body })
+    const params = { assignmentId: row.id }
+    const reply = await stillMeant({
+      ...aboutRows([row]),
+      act: 'Publish it all the same',
+      send: ({ value }) =>
+        call(PublishWork, { params, body: { version: value.rows[0]?.version ?? row.version } }),
+    })
+    if (reply === null) return
     if (!reply.ok) return tell.refused(reply.error)
     tell.done(`Published to ${count(reply.value.learners, 'learner')}`)
     await Promise.all([load(), desk.load(true)])
@@ -34,9 +55,16 @@ export function useWorkList() {
   /** One step for all of them; tells whether it was done. */
   async function act(of: readonly WorkRow[], what: ManyAct): Promise<boolean> {
     busy.value = true
-    const works = of.map((r) => ({ assignmentId: r.id, version: r.version }))
-    const reply = await call(ActOnMany, { body: { works, act: what } })
+    const reply = await stillMeant({
+      ...aboutRows(of),
+      act: 'Do it all the same',
+      send: ({ value }) => {
+        const works = value.rows.map((r) => ({ assignmentId: r.id, version: r.version }))
+        return call(ActOnMany, { body: { works, act: what } })
+      },
+    })
     busy.value = false
+    if (reply === null) return false
     if (!reply.ok) {
       tell.refused(reply.error)
       return false

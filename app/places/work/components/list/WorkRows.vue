@@ -9,7 +9,7 @@ import WindowLine from '~/shared/charts/WindowLine.vue'
 import { count, percent } from '~/shared/words/numbers'
 import { KIND_WORDS } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
-import { STATE_WORDS } from '../../words/moments'
+import { STATE_WORDS } from '~/shared/words/moments'
 
 /** Work with its classes, each with its window, how far it is, and what can be done. */
 const props = defineProps<{

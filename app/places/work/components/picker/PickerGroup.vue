@@ -26,7 +26,7 @@ async function make(): Promise<void> {
   busy.value = true
   const reply = await call(SaveGroup, {
     params: { classId },
-    body: { groupId: null, alsoIn, name: called, learnerIds: [...learners], rule: null },
+    body: { groupId: null, alsoIn, name: called, learnerIds: [...learners], rule: null, seen: null },
   })
   busy.value = false
   if (!reply.ok) return tell.refused(reply.error)

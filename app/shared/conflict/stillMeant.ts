@@ -1,0 +1,49 @@
+import { combine } from '#core/combining'
+import type { Parts } from '#core/combining'
+import type { Result } from '#core/base'
+import type { Refusal } from '#shared/contracts/refusal'
+import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
+import { useDialogs } from '~/shared/frame/dialogs'
+import type { Standing } from './combining'
+import { capital, sayWho } from './words'
+import type { PartWords } from './words'
+
+/** An act on something that somebody else may have changed since it was looked at. */
+export interface ActOn<Value, Reply> {
+  /** 'this work'. */
+  readonly what: string
+  /** 'Withdraw it'. */
+  readonly act: string
+  readonly parts: Parts<Value>
+  readonly words: PartWords<Value>
+  readonly seen: Standing<Value>
+  readonly send: (seen: Standing<Value>) => Promise<Result<Reply, Refusal>>
+  readonly standing: () => Promise<Standing<Value> | null>
+}
+
+/**
+ * Does an act; where somebody else changed what it is about, it says what was seen and what stands now, and asks
+ * whether it is meant all the same. Answers null where it was left.
+ */
+export function useStillMeant() {
+  const open = useDialogs()
+  return async function act<Value extends object, Reply>(
+    of: ActOn<Value, Reply>,
+  ): Promise<Result<Reply, Refusal> | null> {
+    const first = await of.send(of.seen)
+    if (first.ok || first.error.code !== 'access/changed-meanwhile') return first
+    const now = await of.standing()
+    if (!now) return first
+    const three = { seen: of.seen.value, mine: of.seen.value, theirs: now.value }
+    const changes = combine(of.parts, three).taken.map((t) => {
+      const was = of.words.value(t, t.mine)
+      return `${capital(of.words.label(t))}: you saw ${was}; now ${of.words.value(t, t.theirs)}.`
+    })
+    const isMeant = await open<boolean, typeof ConfirmDialog>(ConfirmDialog, {
+      title: `${capital(sayWho(first.error.by))} changed ${of.what} meanwhile`,
+      text: changes.join(' ') || 'It is again as you saw it.',
+      act: of.act,
+    })
+    return isMeant === true ? of.send(now) : null
+  }
+}
