@@ -6,19 +6,19 @@ import type { Client } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
 import { preparedReader } from './preparedReader'
 import { gathered } from './repositories/answerSaves'
-import { CannotWrite, saysCannotWrite } from './repositories/cannotWrite'
 import { cachedSessions } from './repositories/sessionCache'
 import { answersDirectly } from './repositories/ask'
 import { keepReads } from './repositories/keptReads'
 import type { Connection, Store } from './repositories/store'
+import { writeQueue } from './writeQueue'
+
+export { isBusy, writeQueue } from './writeQueue'
 
 export interface OpenOptions {
   /** A path, `file:` or remote libSQL address. */
   readonly url: string
   readonly authToken?: string
   readonly migrationsFolder: string
-  /** How long one statement waits for another process's lock; milliseconds. */
-  readonly busyTimeoutMs?: number
   /**
    * False only for files that can be made again, such as the demo's. Default true: every commit is on the
    * disk before it is acknowledged.
@@ -26,59 +26,15 @@ export interface OpenOptions {
   readonly safeOnPowerLoss?: boolean
 }
 
-const TRIES = 8
-
-/** SQLITE_BUSY anywhere in the chain of causes; Drizzle wraps what the client throws. */
-export function isBusy(error: unknown): boolean {
-  for (let e: unknown = error; e instanceof Error; e = e.cause) {
-    if (
-      /SQLITE_(BUSY|LOCKED)/.test(String((e as { code?: string }).code ?? '')) ||
-      /SQLITE_BUSY|database is locked/i.test(e.message)
-    )
-      return true
-  }
-  return false
-}
-
-async function setPragmas(client: Client, timeout: number, safe: boolean): Promise<void> {
+async function setPragmas(client: Client, safe: boolean): Promise<void> {
   for (const pragma of [
     'journal_mode = WAL',
     `synchronous = ${safe ? 'FULL' : 'OFF'}`,
     'foreign_keys = ON',
-    `busy_timeout = ${timeout}`,
+    // waiting is the queue's, by timers: the driver would hold the whole process
+    'busy_timeout = 0',
   ])
     await client.execute(`PRAGMA ${pragma}`)
-}
-
-/**
- * Runs acts one after another, and each again after a busy database: the client keeps a broken open write on a
- * connection that has once been busy and then acknowledges what it loses, so the connection is renewed before
- * anything else happens on it.
- */
-export function writeQueue(renew: () => Promise<void>): <T>(act: () => Promise<T>) => Promise<T> {
-  let last: Promise<unknown> = Promise.resolve()
-  const attempt = async <T>(act: () => Promise<T>): Promise<T> => {
-    for (let tries = 1; ; tries++) {
-      try {
-        return await act()
-      } catch (error) {
-        if (saysCannotWrite(error)) {
-          // whatever the connection still holds open would be in the way once there is room again
-          await renew().catch(() => undefined)
-          throw new CannotWrite(error)
-        }
-        if (!isBusy(error)) throw error
-        await renew()
-        if (tries >= TRIES) throw error
-        await new Promise((resolve) => setTimeout(resolve, 5 + Math.random() * 20 * tries))
-      }
-    }
-  }
-  return (act) => {
-    const turn = last.then(() => attempt(act))
-    last = turn.catch(() => undefined)
-    return turn
-  }
 }
 
 function addressOf(url: string): { readonly url: string; readonly file: string | null } {
@@ -96,55 +52,55 @@ function addressOf(url: string): { readonly url: string; readonly file: string |
 export async function openStore(options: OpenOptions): Promise<Store> {
   const { url, file } = addressOf(options.url)
   if (file && !existsSync(dirname(file))) mkdirSync(dirname(file), { recursive: true })
-  const timeout = options.busyTimeoutMs ?? 2000
   const safe = options.safeOnPowerLoss ?? true
   const auth = options.authToken === undefined ? {} : { authToken: options.authToken }
-  const writer = createClient({ url, concurrency: 1, timeout, ...auth })
+  const writer = createClient({ url, concurrency: 1, timeout: 0, ...auth })
   const queue = writeQueue(async () => {
     await writer.reconnect()
-    if (file) await setPragmas(writer, timeout, safe)
+    if (file) await setPragmas(writer, safe)
   })
   try {
     if (file) {
-      await queue(() => setPragmas(writer, timeout, safe))
+      await queue(() => setPragmas(writer, safe), STARTING_MS)
       const health = await writer.execute('PRAGMA integrity_check(1)')
       if (health.rows[0]?.[0] !== 'ok')
         throw new Error(
           `The database file ${file} is damaged: ${String(health.rows[0]?.[0])}. Restore a backup.`,
         )
     }
-    await queue(() => migrate(writer, options.migrationsFolder))
+    await queue(() => migrate(writer, options.migrationsFolder), STARTING_MS)
     // a file that may only be read lets a transaction begin; only a write shows it
     await queue(() => touched(writer, file !== null))
   } catch (error) {
     writer.close()
     throw error
   }
-  const reader = file ? preparedReader(file, timeout) : createClient({ url, concurrency: 1, ...auth })
+  const reader = file ? preparedReader(file, READER_BUSY_MS) : createClient({ url, concurrency: 1, ...auth })
   const write = drizzle(writer, { casing: 'snake_case' })
-  const inTransaction = <T>(work: (tx: Connection) => Promise<T>) =>
-    queue(() => write.transaction((tx) => work(tx)))
+  const inTransaction = <T>(work: (tx: Connection) => Promise<T>, patienceMs?: number) =>
+    queue(() => write.transaction((tx) => work(tx)), patienceMs)
   const read = drizzle(reader, { casing: 'snake_case' })
   keepReads(read)
   if (file) answersDirectly(read, reader)
   let waiting = 0
-  const counted = async <T>(work: (tx: Connection) => Promise<T>): Promise<T> => {
+  const counted = async <T>(work: (tx: Connection) => Promise<T>, patienceMs?: number): Promise<T> => {
     waiting++
     try {
-      return await inTransaction(work)
+      return await inTransaction(work, patienceMs)
     } finally {
       waiting--
     }
   }
   return {
     read,
-    write: counted,
-    saveAnswers: gathered(counted),
+    write: (work) => counted(work),
+    writeSoon: (work) => counted(work, SOON_MS),
+    saveAnswers: gathered((work) => counted(work)),
     session: cachedSessions(read, async () => (file ? dataVersion(reader) : null)),
     waiting: () => waiting,
-    canWrite: every(HEALTH_MS, () => queue(() => touched(writer, file !== null))),
+    canWrite: every(HEALTH_MS, () => queue(() => touched(writer, file !== null), SOON_MS)),
     settle: async () => {
-      if (file) await queue(() => writer.execute('PRAGMA wal_checkpoint(TRUNCATE)'))
+      if (file) await queue(() => truncateLog(writer))
     },
     close: () => {
       writer.close()
@@ -154,6 +110,12 @@ export async function openStore(options: OpenOptions): Promise<Store> {
 }
 
 const HEALTH_MS = 3000
+/** As long as a write waits for a lock that nobody should have to wait for. */
+const SOON_MS = 100
+/** Another process may be changing the tables to their newest form. */
+const STARTING_MS = 20_000
+/** Reading waits for no writer; only for another process that mends the file after a crash. */
+const READER_BUSY_MS = 50
 
 /** Asks at most so often; in between, the last answer counts. False when the question fails. */
 function every(ms: number, ask: () => Promise<unknown>): () => Promise<boolean> {
@@ -175,6 +137,13 @@ function every(ms: number, ask: () => Promise<unknown>): () => Promise<boolean> 
 /** A write that changes nothing anybody reads. */
 async function touched(writer: Client, isFile: boolean): Promise<void> {
   await writer.execute(isFile ? 'PRAGMA user_version = 1' : 'UPDATE applied_migrations SET tag = tag')
+}
+
+/** Moves what was committed into the file itself. Throws as a busy database does while somebody reads what is older. */
+async function truncateLog(writer: Client): Promise<void> {
+  const [row] = (await writer.execute('PRAGMA wal_checkpoint(TRUNCATE)')).rows
+  if (row?.[0] === 1)
+    throw Object.assign(new Error('SQLITE_BUSY: the log is still read'), { code: 'SQLITE_BUSY' })
 }
 
 /** Changes whenever another connection, of this process or another one, has committed. */

@@ -1,6 +1,8 @@
 import type { Client, InStatement, InValue, ResultSet, Row } from '@libsql/client'
 import Database from 'libsql'
 import { keptAtMost } from './keptAtMost'
+import { CannotWrite } from './repositories/cannotWrite'
+import { isBusy } from './writeQueue'
 
 /** As many statements are kept prepared; lists of many lengths make many of them. */
 const MOST_KEPT = 400
@@ -42,7 +44,8 @@ export function preparedReader(path: string, busyTimeoutMs: number): Client {
     } catch (error) {
       // a statement that failed half-way would keep its place in the past
       renew()
-      throw error
+      // another process mends the file after a crash: it can be asked again in a moment
+      throw isBusy(error) ? new CannotWrite(error) : error
     }
   }
   return {

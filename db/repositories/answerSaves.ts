@@ -45,6 +45,11 @@ export function gathered(
       })
       mine.forEach(({ done }, i) => done(saved[i] ?? null))
     } catch (error) {
+      // no transaction was begun: nobody was taken in, and whoever waits would wait for ever
+      if (mine.length === 0) {
+        mine.push(...waiting.splice(0))
+        scheduled = false
+      }
       for (const { failed } of mine) failed(error)
     }
   }

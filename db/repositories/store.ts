@@ -39,6 +39,8 @@ export interface Store {
    * it has no effect outside.
    */
   readonly write: <T>(work: (tx: Connection) => Promise<T>) => Promise<T>
+  /** The same for what may as well be written by whoever looks later: it hardly waits for another process. */
+  readonly writeSoon: <T>(work: (tx: Connection) => Promise<T>) => Promise<T>
   /**
    * Gathered with other saves into one commit; resolves after it, a change each. Null: the try was handed in
    * before, nothing was saved.

@@ -20,7 +20,7 @@ import { actorOf } from '#usecases/accounts/session'
 import type { Heavy } from '#usecases/ground/heavy'
 import { serverOf } from './context'
 import type { AskedBy } from './context'
-import { logDefect } from './log'
+import { log, logDefect } from './log'
 import { hostOf } from './origin'
 import { readRequest } from './readRequest'
 import { ticketOf } from './session'
@@ -117,7 +117,7 @@ function answering(
     setResponseHeader(event, 'cache-control', 'no-store')
     const result = isForeign(event)
       ? { ok: false as const, error: { code: 'wire/foreign-origin' as const } }
-      : await work(event).catch((error: unknown) => broken(error))
+      : await work(event).catch((error: unknown) => broken(error, `${method} ${path}`))
     if (!result.ok) setResponseStatus(event, STATUS_OF[result.error.code])
     serverOf(event).figures.note(`${method} ${path}`, getResponseStatus(event), performance.now() - began)
     return result.ok ? result.value : { error: result.error }
@@ -133,8 +133,11 @@ function isForeign(event: H3Event): boolean {
   return !URL.canParse(origin) || new URL(origin).host !== hostOf(event)
 }
 
-function broken(error: unknown): { readonly ok: false; readonly error: Refusal } {
-  if (error instanceof CannotWrite) return { ok: false, error: { code: 'wire/cannot-save' } }
+function broken(error: unknown, route: string): { readonly ok: false; readonly error: Refusal } {
+  if (error instanceof CannotWrite) {
+    log('cannot-save', { route, why: error.why })
+    return { ok: false, error: { code: 'wire/cannot-save' } }
+  }
   const requestId = randomUUID()
   logDefect(requestId, error)
   return { ok: false, error: { code: 'wire/broken', requestId } }

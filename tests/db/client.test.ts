@@ -61,7 +61,7 @@ async function afterOneRefusal(
   await client.execute(insertOf('before'))
   const held = await other.transaction('write')
   await held.execute(insertOf('held'))
-  await expect(write(client, 'refused')).rejects.toThrow('SQLITE_BUSY')
+  await expect(write(client, 'refused')).rejects.toThrow(/SQLITE_BUSY|cannot be written/)
   await held.commit()
   other.close()
   const acknowledged = await write(client, 'after').then(
@@ -97,7 +97,7 @@ describe('a connection that was refused once', () => {
 
   it('keeps what it acknowledges once the queue has renewed it', async () => {
     const got = await afterOneRefusal(await aTable(), (client, key) =>
-      writeQueue(async () => client.reconnect())(() => client.execute(insertOf(key))),
+      writeQueue(async () => client.reconnect())(() => client.execute(insertOf(key)), 0),
     )
     expect(got).toEqual({ acknowledged: true, kept: true })
   })
@@ -133,12 +133,27 @@ describe('writeQueue', () => {
       }),
     ).toBe('done')
     expect(renewed).toBe(2)
-    await expect(
-      queue(async () => {
-        throw busy()
-      }),
-    ).rejects.toThrow('SQLITE_BUSY')
-    expect(renewed).toBe(10)
+    const held = async () => {
+      throw busy()
+    }
+    await expect(queue(held, 0)).rejects.toMatchObject({ code: 'store/cannot-write' })
+    expect(renewed).toBe(3)
+  })
+
+  it('lets the rest of the process go on while it waits, and those behind it give up in time', async () => {
+    const queue = writeQueue(async () => undefined)
+    let isHeld = true
+    let turns = 0
+    const first = queue(async () => {
+      if (isHeld) throw busy()
+      return 'first'
+    })
+    const behind = queue(async () => 'never', 0)
+    const patient = queue(async () => 'patient')
+    await expect(behind).rejects.toMatchObject({ code: 'store/cannot-write' })
+    for (; turns < 50; turns++) await new Promise((resolve) => setImmediate(resolve))
+    isHeld = false
+    expect(await Promise.all([first, patient])).toEqual(['first', 'patient'])
   })
 
   it('goes on after an act that failed for another reason, without trying it again', async () => {

@@ -6,10 +6,10 @@ import { isBusy, writeQueue } from '#db/client'
 // one of two processes that write into the same file and then name every key that was acknowledged
 const ROWS = 400
 const [file = '', name = ''] = process.argv.slice(2)
-const client = createClient({ url: pathToFileURL(file).href, concurrency: 1, timeout: 2000 })
+const client = createClient({ url: pathToFileURL(file).href, concurrency: 1, timeout: 0 })
 const queue = writeQueue(async () => {
   await client.reconnect()
-  await client.execute('PRAGMA busy_timeout = 2000')
+  await client.execute('PRAGMA busy_timeout = 0')
 })
 process.send?.('ready')
 await once(process, 'message')

@@ -102,6 +102,7 @@ describe('a disk that is full', () => {
     limitFiles(server, '1')
     const refused = await save(1, 2)
     expect([refused.status, refused.error?.code]).toEqual([503, 'wire/cannot-save'])
+    expect(server.errors()).toMatch(/"what":"cannot-save","route":"POST [^"]+","why":"SQLITE_\w+"/)
     // reading goes on, for the teacher too, whose list ends tries that are overdue
     expect((await learner.call(ShowMyPiece, { params })).ok).toBe(true)
     expect((await teacher.call(ListWork)).ok).toBe(true)

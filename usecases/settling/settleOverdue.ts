@@ -129,7 +129,7 @@ export async function settleTeam(deps: Deps, assignmentId: AssignmentId): Promis
 /** While the database takes no writes, looking goes on: what is due is ended by whoever looks later. */
 async function writtenLater(deps: Deps, work: (tx: Connection) => Promise<void>): Promise<void> {
   try {
-    await deps.store.write(work)
+    await deps.store.writeSoon(work)
   } catch (error) {
     if (!(error instanceof CannotWrite)) throw error
   }
