@@ -1,6 +1,6 @@
 /** Interfaces to the outside; the app decides at start which implementation stands behind each. */
 import type { AccessRefusal } from '#core/access'
-import type { Instant, IsoDay, Result } from '#core/base'
+import type { Instant, IsoDay, Result, UserId } from '#core/base'
 import type { NoticeKind } from '#core/work'
 
 export interface Clock {
@@ -69,7 +69,7 @@ export interface LetterLine {
 }
 /** A letter to one learner about their work; words are put on where it is sent. */
 export interface Letter {
-  readonly to: { readonly name: string; readonly signIn: string }
+  readonly to: { readonly userId: UserId; readonly name: string; readonly signIn: string }
   readonly zone: string
   readonly at: Instant
   readonly lines: readonly LetterLine[]

@@ -19,6 +19,8 @@ export type AccessRefusal =
       readonly code: 'access/too-many-tries'
       readonly field: 'password' | 'code' | 'signIn' | 'current'
       readonly until: Instant
+      /** The same as a span, for who has another clock. */
+      readonly waitSeconds: number
     }
   /** Too many passwords wait to be checked. */
   | { readonly code: 'access/busy' }

@@ -9,7 +9,7 @@ export type AudienceRefusal =
   /** Nobody can be put in by hand, or taken out: its rule says who is in it. */
   | { readonly code: 'audience/group-by-rule'; readonly field: 'groupId' }
   | { readonly code: 'audience/bad-exception'; readonly field: 'exceptIds'; readonly id: string }
-  | { readonly code: 'audience/unknown-target'; readonly field: 'targets'; readonly id: string }
+  | { readonly code: 'audience/unknown-target'; readonly field: 'targets' | 'teams'; readonly id: string }
   | { readonly code: 'audience/not-in-class'; readonly field: 'learnerIds'; readonly id: string }
   | { readonly code: 'audience/bad-rows'; readonly field: 'text'; readonly lines: readonly number[] }
   | {

@@ -16,6 +16,9 @@ export interface Recipients {
   readonly learners: ReadonlyMap<UserId, readonly ClassId[]>
 }
 
+/** The people a draft names. */
+type PeopleNamed = Pick<Draft, 'targets' | 'exceptIds' | 'teams'>
+
 /**
  * Accepts a draft of at least one piece whose rules a learner can meet and whose targets and exceptions are the
  * assigner's own, or stand already; else the first fault. What is somebody else's is as unknown as what is not there.
@@ -23,7 +26,7 @@ export interface Recipients {
 export function checkDraft(
   draft: Draft,
   recipients: Recipients,
-  stands: Pick<Draft, 'targets' | 'exceptIds'> | null = null,
+  stands: PeopleNamed | null = null,
 ): Result<Draft, AttemptRefusal | AudienceRefusal | WorkRefusal> {
   const pieces = faultInPieces(draft.pieces) ?? faultInTeams(draft.teams)
   if (pieces) return refuse(pieces)
@@ -44,9 +47,9 @@ export function checkDraft(
 
 /** What is wrong with the people a draft names; null: nothing. */
 export function faultInTargets(
-  draft: Pick<Draft, 'targets' | 'exceptIds'>,
+  draft: PeopleNamed,
   recipients: Recipients,
-  stands: Pick<Draft, 'targets' | 'exceptIds'> | null,
+  stands: PeopleNamed | null,
 ): AudienceRefusal | null {
   if (draft.targets.length === 0) return { code: 'audience/nobody-chosen', field: 'targets' }
   const twice = targetNamedTwice(draft.targets.map((t) => t.target))
@@ -56,6 +59,12 @@ export function faultInTargets(
   if (unknown) return { code: 'audience/unknown-target', field: 'targets', id: idOf(unknown) }
   const exception = badException(draft.exceptIds, recipients, new Set(stands?.exceptIds))
   if (exception !== null) return { code: 'audience/bad-exception', field: 'exceptIds', id: exception }
+  // a team is told its members' names
+  const mates = new Set(stands?.teams.flat())
+  const stranger = draft.teams
+    .flat()
+    .find((learnerId) => !mates.has(learnerId) && !isOwn({ kind: 'learner', learnerId }, recipients))
+  if (stranger) return { code: 'audience/unknown-target', field: 'teams', id: stranger }
   return null
 }
 

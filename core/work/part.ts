@@ -67,9 +67,9 @@ export function checkPart(
   where: WhereTargetsAre,
 ): Result<Draft, WorkRefusal> {
   if (reach === 'whole') return ok(draft)
-  const isOwn = (ids: readonly ClassId[]) => ids.length > 0 && ids.every((id) => reach.has(id))
+  const isOwn = (ids: readonly ClassId[]) => areWithin(reach, ids)
   const ofOthers = (targets: readonly AssignmentTarget[]) =>
-    targets.filter((t) => !isOwn(classesOf(t.target, where)))
+    targets.filter((t) => !targetWithin(reach, t.target, where))
   const othersIn = (ids: readonly UserId[]) => ids.filter((id) => !isOwn(where.learners.get(id) ?? [])).sort()
   const shared = SHARED.find((part) => !same(assignment[part], draft[part]))
   const staysWithin =
@@ -99,6 +99,15 @@ const IS_SHARED = {
 type SharedPart = { [Part in keyof Draft]: (typeof IS_SHARED)[Part] extends true ? Part : never }[keyof Draft]
 const isShared = (part: keyof Draft): part is SharedPart => IS_SHARED[part]
 const SHARED = (Object.keys(IS_SHARED) as (keyof Draft)[]).filter(isShared)
+
+function areWithin(reach: ReadonlySet<ClassId>, ids: readonly ClassId[]): boolean {
+  return ids.length > 0 && ids.every((id) => reach.has(id))
+}
+
+/** Whether all learners of a target are in classes that somebody reaches. */
+export function targetWithin(reach: ReadonlySet<ClassId>, target: Target, where: WhereTargetsAre): boolean {
+  return areWithin(reach, classesOf(target, where))
+}
 
 function classesOf(target: Target, { groups, learners }: WhereTargetsAre): readonly ClassId[] {
   switch (target.kind) {

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import { groupBy } from '#core/base'
-import type { AssignmentId, AttemptId, Instant, ItemId, UserId } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, UserId } from '#core/base'
 import { countedRatio } from '#core/attempts'
 import type { Attempt, AttemptScore, EndedBy, NamedPiece } from '#core/attempts'
 import type { Answer } from '#core/library'
@@ -289,12 +289,26 @@ export async function begunBy(
   return begun
 }
 
-/** Who has begun one assignment: how many learners in all, and at each of its pieces. */
-export async function begunIn(tx: Connection, id: AssignmentId): Promise<Begun> {
+/** Who has begun one assignment, of all or of some classes: how many learners in all, and at each of its pieces. */
+export async function begunIn(
+  tx: Connection,
+  id: AssignmentId,
+  classIds: readonly ClassId[] | null = null,
+): Promise<Begun> {
+  const inClasses =
+    classIds === null
+      ? undefined
+      : inArray(
+          attempts.learnerId,
+          tx
+            .select({ id: learnerWork.learnerId })
+            .from(learnerWork)
+            .where(and(eq(learnerWork.assignmentId, id), inArray(learnerWork.classId, [...classIds]))),
+        )
   const rows = await tx
     .selectDistinct({ pieceId: attempts.pieceId, learnerId: attempts.learnerId })
     .from(attempts)
-    .where(eq(attempts.assignmentId, id))
+    .where(and(eq(attempts.assignmentId, id), inClasses))
   const byPiece = groupBy(rows, (r) => r.pieceId)
   return {
     learners: new Set(rows.map((r) => r.learnerId)).size,

@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, lte, sql } from 'drizzle-orm'
 import type { DoorCount } from '#core/access'
-import type { Instant, UserId } from '#core/base'
-import { knownPlaces, throttles } from '../schema/people'
+import type { Instant, SchoolId, UserId } from '#core/base'
+import { knownPlaces, throttles, users } from '../schema/people'
 import type { Connection } from './store'
 
 /** What was counted at doors, by key; keys without a count are absent. */
@@ -61,6 +61,17 @@ export async function placesKnownTo(
     .from(knownPlaces)
     .where(and(eq(knownPlaces.userId, userId), inArray(knownPlaces.id, [...ids])))
   return new Set(rows.map((r) => r.id))
+}
+
+/** Whether anybody of a school (null: of any) signed in at a place before. */
+export async function isPlaceOf(tx: Connection, id: string, schoolId: SchoolId | null): Promise<boolean> {
+  const [row] = await tx
+    .select({ id: knownPlaces.id })
+    .from(knownPlaces)
+    .innerJoin(users, eq(users.id, knownPlaces.userId))
+    .where(and(eq(knownPlaces.id, id), schoolId === null ? undefined : eq(users.schoolId, schoolId)))
+    .limit(1)
+  return row !== undefined
 }
 
 const MOST_PLACES = 20

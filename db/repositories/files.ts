@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
 import type { AssignmentId, FileId, Instant, PieceId, SchoolId, UserId } from '#core/base'
 import type { KeptFile } from '#core/library'
 import { handedFiles, keptFiles } from '../schema/files'
@@ -11,6 +11,8 @@ export interface FileRecord {
   readonly schoolId: SchoolId
   readonly ownerId: UserId
   readonly madeAt: Instant
+  /** Since when it is part of a piece; null: it is its owner's alone. */
+  readonly attachedAt: Instant | null
 }
 
 /** Keeps a file. */
@@ -19,7 +21,7 @@ export async function addFile(tx: Connection, record: FileRecord, bytes: Uint8Ar
   await tx.insert(keptFiles).values({ ...file, ...whose, bytes: Buffer.from(bytes) })
 }
 
-const { id, name, sort, type, size, schoolId, ownerId, madeAt } = keptFiles
+const { id, name, sort, type, size, schoolId, ownerId, madeAt, attachedAt } = keptFiles
 /** Everything but the content. */
 const FILE = { id, name, sort, type, size }
 
@@ -30,10 +32,19 @@ export async function filesById(
 ): Promise<ReadonlyMap<FileId, FileRecord>> {
   if (ids.length === 0) return new Map()
   const rows = await tx
-    .select({ file: FILE, schoolId, ownerId, madeAt })
+    .select({ file: FILE, schoolId, ownerId, madeAt, attachedAt })
     .from(keptFiles)
     .where(inArray(keptFiles.id, [...ids]))
   return new Map(rows.map((row) => [row.file.id, row]))
+}
+
+/** Writes down that files are part of a piece from now on; those that are already stay as they are. */
+export async function attachFiles(tx: Connection, ids: readonly FileId[], now: Instant): Promise<void> {
+  if (ids.length === 0) return
+  await tx
+    .update(keptFiles)
+    .set({ attachedAt: now })
+    .where(and(inArray(keptFiles.id, [...ids]), isNull(attachedAt)))
 }
 
 /** The content of a kept file, or null. */

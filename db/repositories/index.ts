@@ -2,7 +2,7 @@
 export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
 export type { Archivable, Archived } from './archive'
 export { CannotWrite } from './cannotWrite'
-export { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
+export { doorCounts, forgetDoorCounts, isPlaceOf, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
 export {
   addAttempt,
   answersOf,
@@ -158,7 +158,7 @@ export {
   standardsOf,
 } from './standards'
 export type { Framework } from './standards'
-export { addFile, addHanded, bytesOf, dropFile, filesById, handedAs, handedAt } from './files'
+export { addFile, attachFiles, addHanded, bytesOf, dropFile, filesById, handedAs, handedAt } from './files'
 export type { FileRecord, HandedFile } from './files'
 export {
   addImport,

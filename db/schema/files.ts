@@ -20,6 +20,8 @@ export const keptFiles = sqliteTable('kept_files', {
   type: text().notNull(),
   size: integer().notNull(),
   madeAt: integer().$type<Instant>().notNull(),
+  /** Since when it is part of a piece; until then it is its owner's alone. */
+  attachedAt: integer().$type<Instant>(),
   bytes: blob({ mode: 'buffer' }).notNull(),
 })
 

@@ -71,7 +71,7 @@ export const knownPlaces = sqliteTable(
     id: text().notNull(),
     seenAt: integer().notNull(),
   },
-  (t) => [primaryKey({ columns: [t.userId, t.id] })],
+  (t) => [primaryKey({ columns: [t.userId, t.id] }), index('known_places_by_place').on(t.id)],
 )
 
 export const groups = sqliteTable(

@@ -2,6 +2,7 @@ import { getRequestHeader, setResponseStatus } from 'h3'
 import { timingSafeEqual } from 'node:crypto'
 import { ok, refuse } from '#core/base'
 import { ShowFigures, ShowHealth, ShowOutbox } from '#shared/contracts/running'
+import { showOutbox } from '#usecases/notices/showOutbox'
 import { serverOf } from '../http/context'
 import { VERSION } from '../http/version'
 import { route } from '../http/route'
@@ -14,10 +15,11 @@ export const RUNNING_ROUTES: readonly Route[] = [
     if (!canWrite) setResponseStatus(event, 503)
     return ok({ ready: canWrite, canWrite, version: VERSION })
   }),
-  route(ShowOutbox, async ({ outbox }) => {
-    if (outbox === null) return refuse({ code: 'access/not-found', what: 'outbox' })
-    return ok({ letters: outbox() })
-  }),
+  route(ShowOutbox, async ({ deps, actor, outbox }) =>
+    outbox === null
+      ? refuse({ code: 'access/not-found', what: 'outbox' })
+      : showOutbox(deps, actor, outbox()),
+  ),
   route(ShowFigures, async ({ event }) => {
     const { figures, metricsToken } = serverOf(event)
     const given = Buffer.from(getRequestHeader(event, 'authorization') ?? '')

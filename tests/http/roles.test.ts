@@ -884,6 +884,9 @@ const TABLE: readonly Row[] = [
 ]
 
 let server: Running
+/** The demo's own people, whom its sign-in page names. */
+const OPEN = ['GET /api/demo-people']
+let unseen: Record<Who, readonly string[]>
 let state: Awaited<ReturnType<typeof fileState>>
 let agents: Record<Who, Agent>
 const known: Record<string, string> = {}
@@ -946,6 +949,7 @@ beforeAll(async () => {
   ofPlan.push(...(plan?.lessons.map((l) => l.title).filter((t) => t.length > 12) ?? []))
   // whatever is overdue is ended now, so that a look changes nothing later
   for (const who of [learner, agents['other learner']]) await who.call(ListMyWork)
+  unseen = await unseenBy()
   state = await fileState(server.file)
 })
 afterAll(() => state.close())
@@ -1023,6 +1027,38 @@ function saysNothing(text: string): void {
   for (const secret of [...secrets, ...ofPlan]) expect(text).not.toContain(secret)
 }
 
+/**
+ * Names of learners, joining codes, and classes that somebody may see nothing of, whatever they are let in to: all of
+ * the school's but those of their own classes, and their own.
+ */
+async function unseenBy(): Promise<Record<Who, readonly string[]>> {
+  const rooms = (await agents.lead.call(ShowOverview)).value?.classes ?? []
+  const pages = await Promise.all(
+    rooms.map(async (c) => (await agents.lead.call(ShowClass, { params: { classId: c.id } })).value),
+  )
+  const markedOf = (only: (name: string) => boolean) =>
+    pages.flatMap((page) =>
+      page && only(page.name) ? [page.joinCode, ...page.learners.map((l) => l.name)] : [],
+    )
+  const all = markedOf(() => true)
+  const but = (own: readonly string[]) => [...new Set(all)].filter((word) => !own.includes(word))
+  const taught = async (who: Who) => {
+    const mine = (await agents[who].call(ShowOverview)).value?.classes.filter((c) => c.mine) ?? []
+    return markedOf((name) => mine.some((c) => c.name === name))
+  }
+  return {
+    nobody: all,
+    learner: but(['Noa Castellanos']),
+    'other learner': but(['Saoirse Mbeki']),
+    teacher: but(await taught('teacher')),
+    'co-teacher': but(await taught('co-teacher')),
+    colleague: but(await taught('colleague')),
+    lead: [],
+    office: all,
+    'other school': all,
+  }
+}
+
 describe('who may use which route', () => {
   it.each(TABLE)('$route', async ({ route, body, expected, shows, changes, by, only }) => {
     const [method = '', path = ''] = route.split(' ')
@@ -1040,6 +1076,13 @@ describe('who may use which route', () => {
         saysNothing(text)
         continue
       }
+      // what somebody sends themselves comes back to them
+      const marked = unseen[who].filter((word) => !JSON.stringify(sent ?? '').includes(word))
+      if (!OPEN.includes(route))
+        expect(
+          marked.filter((word) => text.includes(word)),
+          `${who}: ${route}`,
+        ).toEqual([])
       if (shows !== undefined)
         expect(text, who).toContain(shows.replace(NAMES, (word) => known[word] ?? word))
       if (only?.includes(who)) expect(text, who).toContain('Science 8 A')

@@ -108,13 +108,45 @@ describe('tries at the door', () => {
     const home = { address: 'home', browser: 'tess’s browser' }
     await tries(bench, 1, () => ({ password: PASSWORD, origin: home }))
     await tries(bench, 40, (i) => ({ origin: from(`bot ${i}`) }))
-    await tries(bench, 70, () => ({ origin: from('home') }))
     const [elsewhere] = await tries(bench, 1, () => ({ password: PASSWORD, origin: from('new') }))
     expect(elsewhere?.error?.code).toBe('access/too-many-tries')
     // the browser is known wherever it is carried
     const carried = { address: 'new', browser: 'tess’s browser' }
     expect((await tries(bench, 1, () => ({ password: PASSWORD, origin: carried })))[0]?.ok).toBe(true)
     expect((await tries(bench, 1, () => ({ password: PASSWORD, origin: home })))[0]?.ok).toBe(true)
+  })
+
+  it('behind the school’s address never keep what is right out for more than seconds', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    const school = from('school')
+    await tries(bench, 1, () => ({ password: PASSWORD, origin: { ...school, browser: 'hers' } }))
+    for (let i = 0; i < 40; i++) {
+      await tries(bench, 5, () => ({ origin: school }))
+      bench.clock.set(addMinutes(bench.clock.now(), 5 / 60))
+    }
+    await tries(bench, 100, (i) => ({ signIn: `name${i}`, origin: school }))
+    const right = () => tries(bench, 1, () => ({ password: PASSWORD, origin: school }))
+    const [first] = await right()
+    const wait = first?.error?.code === 'access/too-many-tries' ? first.error.waitSeconds : 0
+    expect(wait).toBeLessThanOrEqual(4)
+    bench.clock.set(addMinutes(bench.clock.now(), wait / 60))
+    expect((await right())[0]?.ok).toBe(true)
+  })
+
+  it('behind the school’s address are so many an hour, whatever is tried', async () => {
+    const bench = await aBench()
+    await aTeacher(bench, 'Tess')
+    const school = from('school')
+    await tries(bench, 1, () => ({ password: PASSWORD, origin: { ...school, browser: 'hers' } }))
+    const examined = vi.spyOn(bench.deps.passwords, 'matches')
+    for (let second = 0; second < 600; second++) {
+      await tries(bench, 2, () => ({ origin: school }))
+      bench.clock.set(addMinutes(bench.clock.now(), 1 / 60))
+    }
+    // 8 at once, then one each four seconds
+    expect(examined.mock.calls.length).toBeGreaterThan(140)
+    expect(examined.mock.calls.length).toBeLessThanOrEqual(8 + 150)
   })
 
   it('with one password on a hundred names meet the limit of their address', async () => {
@@ -274,6 +306,23 @@ describe('joining a class', () => {
     const guesses = await Promise.all(Array.from({ length: 60 }, (_, i) => guess(i)))
     expect(guesses.filter((g) => g.error?.code === 'access/unknown-code')).toHaveLength(40)
     expect((await guess(61)).error?.code).toBe('access/too-many-tries')
+  })
+
+  it('lets a right code in within seconds behind the school’s address, however many were wrong', async () => {
+    const school = await aSchool()
+    const origin = from('school')
+    mustBeOk(await signIn(school.deps, { signIn: 'tess', password: PASSWORD, origin }), 'in')
+    const join = (code: string) =>
+      joinClass(school.deps, { code, name: 'Zoe', signIn: 'zoe.z', password: PASSWORD, origin })
+    for (let i = 0; i < 100; i++) {
+      await join(`guess${i}`)
+      school.clock.set(addMinutes(school.clock.now(), 1 / 60))
+    }
+    const first = await join(school.a.joinCode)
+    const wait = first.error?.code === 'access/too-many-tries' ? first.error.waitSeconds : 0
+    expect(wait).toBeLessThanOrEqual(2)
+    school.clock.set(addMinutes(school.clock.now(), wait / 60))
+    expect(first.ok || (await join(school.a.joinCode)).ok).toBe(true)
   })
 
   it('lets a learner join one more class of the same school only', async () => {

@@ -61,6 +61,15 @@ describe('a file that is kept', () => {
     const { deps, ann, stranger } = school
     const file = await kept(school)
     const colleague = await aColleague(school)
+    // whoever knows the id of what is part of nothing yet has guessed it, or was told
+    for (const who of [colleague, ann, stranger])
+      expect((await showFile(deps, who, file.id)).error?.code).toBe('access/not-found')
+    expect((await showFile(deps, school.teacher, file.id)).ok).toBe(true)
+    const theirs = { kind: 'file' as const, material: { ...NO_MATERIAL, files: [file] } }
+    expect((await ownPiece({ ...school, teacher: colleague }, theirs)).error?.code).toBe(
+      'library/unknown-file',
+    )
+    mustBeOk(await ownPiece(school, theirs), 'made')
     for (const who of [school.teacher, colleague, ann])
       expect(mustBeOk(await showFile(deps, who, file.id), 'see').bytes).toHaveLength(file.size)
     expect((await showFile(deps, stranger, file.id)).error?.code).toBe('access/not-found')
@@ -138,6 +147,13 @@ describe('a file that is handed in', () => {
       ),
     )
     expect(codes).toEqual(['seen', 'seen', 'access/not-found', 'access/not-found', 'access/not-found'])
+    // nor does anybody make it part of a piece, where the whole school would see it
+    const content = `![a dot](${addressOf(id)})`
+    for (const material of [NO_MATERIAL, { ...NO_MATERIAL, files: handed }])
+      expect(
+        (await ownPiece(school, { kind: 'file', content, material: material as never })).error?.code,
+      ).toMatch(/unknown-file|no-file/)
+    expect((await ownPiece(school, { kind: 'reading', content })).error?.code).toBe('library/unknown-file')
     expect((await takeFileBack(deps, ben, { ...of, fileId: id })).error?.code).toBe('access/not-found')
     mustBeOk(await takeFileBack(deps, ann, { ...of, fileId: id }), 'back')
     expect(await files(ann)).toEqual([])

@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { isoDay, mustBeOk } from '#core/base'
+import type { Teacher } from '#core/access'
 import { listMyWork } from '#usecases/learning/myWork'
 import { mailNotices } from '#usecases/notices/mailNotices'
+import { showOutbox } from '#usecases/notices/showOutbox'
 import { listMyNotices, readMyNotices } from '#usecases/notices/myNotices'
 import { undo } from '#usecases/journal/journal'
 import { giveMore } from '#usecases/work/giveMore'
 import { withdrawWork } from '#usecases/work/withdrawWork'
 import { at } from '../support/made'
-import { aDraft, aSchool, publish, through } from '../support/world'
+import { aColleague, aDraft, aSchool, publish, through } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const told = async (school: TestSchool, who = school.ann) =>
@@ -80,6 +82,11 @@ describe('what learners are told', () => {
         { kind: 'new', title: 'Two' },
       ],
     })
+    const read = async (who: Teacher) =>
+      (await showOutbox(school.deps, who, school.letters())).value.letters.map((l) => l.to.name).sort()
+    expect(await read(school.teacher)).toEqual(['Ann Ash', 'Ben Birch', 'Cleo Cedar'])
+    expect(await read(await aColleague(school))).toEqual(['Cleo Cedar'])
+    expect(await read(school.stranger)).toEqual([])
     expect(await mailNotices(school.deps)).toBe(0)
     school.clock.set(at('09-03T12:00'))
     expect(await mailNotices(school.deps)).toBe(3)

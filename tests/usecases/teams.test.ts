@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { mustBeOk } from '#core/base'
-import type { AssignmentId, AttemptId } from '#core/base'
+import type { AssignmentId, AttemptId, UserId } from '#core/base'
 import type { Learner } from '#core/access'
 import { learnerWorkOf } from '#db/repositories'
 import { showGrid } from '#usecases/evidence/evidence'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { listMyWork } from '#usecases/learning/myWork'
 import { handIn, saveAnswers, startTry } from '#usecases/learning/tries'
+import { assign } from '#usecases/work/assign'
 import { giveMore } from '#usecases/work/giveMore'
 import { P1, aChange, at, only, piecesOf, rules } from '../support/made'
 import { aDraft, aLearner, aSchool, publish, through } from '../support/world'
@@ -51,6 +52,20 @@ describe('work that is handed in together', () => {
     expect((await seen(school, dora, id)).seen).toEqual([])
     const { cells } = mustBeOk(await showGrid(school.deps, school.teacher, school.a.classId), 'grid')
     expect(cells.map((c) => c.state).sort()).toEqual(['handed-in', 'handed-in', 'to-do'])
+  })
+
+  it('is for learners of one’s own classes: a team is told the names of its members', async () => {
+    const { school } = await together()
+    const other = await aSchool()
+    for (const stranger of [other.ann.userId, 'nobody' as UserId]) {
+      const pieces = piecesOf(school.check).map((p) => ({ ...p, handIn: 'together' as const }))
+      const draft = { ...aDraft(school), pieces, teams: [[school.ann.userId, stranger]] }
+      expect((await assign(school.deps, school.teacher, { draft, publish: true })).error).toMatchObject({
+        code: 'audience/unknown-target',
+        field: 'teams',
+        id: stranger,
+      })
+    }
   })
 
   it('is one try, at which both may be, also from one device', async () => {

@@ -359,19 +359,46 @@ describe('a co-teacher of one of its classes', () => {
         draft: { ...draft, ...next },
         publish: false,
       })
-    const [ofA, ofB] = draft.targets as [Draft['targets'][number], Draft['targets'][number]]
+    const { targets: all } = mustBeOk(await showWork(school.deps, school.teacher, id), 'whole').draft
+    const [ofA, ofB] = all as [Draft['targets'][number], Draft['targets'][number]]
+    expect(draft.targets).toEqual([ofB])
     const later = { overrides: { window: { due: through('2026-09-17') } } }
     expect((await change({ title: 'Hers' })).error).toEqual({ code: 'work/not-whole', field: 'title' })
     expect((await change({ targets: [{ ...ofA, ...later }, ofB] })).error?.code).toBe('work/not-whole')
     expect((await change({ exceptIds: [school.ann.userId] })).error?.code).toBe('audience/bad-exception')
-    const longer = { ...draft, targets: [ofA, { ...ofB, ...later }] }
-    expect(
-      (await previewWork(school.deps, carla, { assignmentId: id, draft: longer })).value?.problems,
-    ).toEqual([])
+    const longer = { ...draft, targets: [{ ...ofB, ...later }] }
+    const preview = (await previewWork(school.deps, carla, { assignmentId: id, draft: longer })).value
+    expect(preview?.problems).toEqual([])
+    expect([preview?.learners, preview?.who.map((w) => w.name)]).toEqual([1, ['Cleo Cedar']])
     mustBeOk(await change(longer), 'extended')
     const after = await rowsOf(school, id as never)
     const dueOf = (rows: typeof after, who: UserId) => rows.get(who)?.terms.due
     expect(dueOf(after, school.ann.userId)).toBe(dueOf(before, school.ann.userId))
     expect(dueOf(after, school.cleo.userId)).toBe(at('09-18T06:00'))
+  })
+
+  it('learns nothing of the other class: not its counts, not what its learners have of their own', async () => {
+    const school = await aSchool()
+    const { deps, teacher, ann, ben } = school
+    const carla = await aColleague(school)
+    const anns = {
+      target: { kind: 'learner' as const, learnerId: ann.userId },
+      overrides: { maxAttempts: 7 },
+    }
+    const of = aDraft(school)
+    const draft = { ...of, targets: [...of.targets, anns], exceptIds: [ben.userId] }
+    const { assignmentId: id } = mustBeOk(await assign(deps, teacher, { draft, publish: true }), 'assign')
+    mustBeOk(await startTry(deps, ann, only(id)), 'start')
+    const [row] = mustBeOk(await listWork(deps, carla), 'list').work
+    expect(row).toMatchObject({ learners: 1, inProgress: 0 })
+    expect(row?.classes.map((c) => c.name)).toEqual(['Class B'])
+    const shown = mustBeOk(await showWork(deps, carla, id), 'work')
+    expect(shown.begun).toBe(0)
+    for (const secret of [ann.userId, ben.userId, school.a.classId])
+      expect(JSON.stringify(shown)).not.toContain(secret)
+    // what she does not see stays, whatever she changes
+    const input = { ...(await at2(school, id, carla)), draft: shown.draft, publish: false }
+    mustBeOk(await changeWork(deps, carla, input), 'changed')
+    expect(mustBeOk(await showWork(deps, teacher, id), 'whole').draft).toMatchObject(draft)
   })
 })

@@ -2,7 +2,14 @@ import { DOORS, counted, givenBack } from '#core/access'
 import type { AccessRefusal, DoorRule } from '#core/access'
 import { ok, refuse } from '#core/base'
 import type { Instant, Result, UserId } from '#core/base'
-import { doorCounts, forgetDoorCounts, keepPlaces, placesKnownTo, saveDoorCounts } from '#db/repositories'
+import {
+  doorCounts,
+  forgetDoorCounts,
+  isPlaceOf,
+  keepPlaces,
+  placesKnownTo,
+  saveDoorCounts,
+} from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 
@@ -35,8 +42,11 @@ export async function knock(
     )
     const tries = knocks.map(({ key, rule }) => ({ key, tried: counted(before.get(key) ?? null, rule, now) }))
     const waits = tries.flatMap(({ tried }) => (tried.ok ? [] : [tried.error.until]))
-    if (waits.length > 0)
-      return refuse({ code: 'access/too-many-tries', field, until: Math.max(...waits) as Instant })
+    if (waits.length > 0) {
+      const until = Math.max(...waits) as Instant
+      const waitSeconds = Math.ceil((until - now) / 1000)
+      return refuse({ code: 'access/too-many-tries', field, until, waitSeconds })
+    }
     const counts = tries.flatMap(({ key, tried }) => (tried.ok ? [[key, tried.value] as const] : []))
     await saveDoorCounts(tx, new Map(counts), now)
     return ok(true)
@@ -71,8 +81,9 @@ function marksOf(deps: Deps, origin: Origin) {
 }
 
 /**
- * The counts a sign-in is added to. Who signed in from this browser before is counted alone; who did from this
- * address, apart from strangers elsewhere.
+ * The counts a sign-in is added to. Who signed in from this browser before is counted alone; who tries from an address
+ * of their school, where anybody of it signed in before, apart from strangers elsewhere. A name that nobody has is
+ * counted as if it were of the school whose address it is, so that nothing is told by the wait.
  */
 export async function signInKnocks(
   deps: Deps,
@@ -82,14 +93,15 @@ export async function signInKnocks(
 ): Promise<readonly Knock[]> {
   const marks = marksOf(deps, origin)
   const known = user ? await placesKnownTo(deps.store.read, user.id, marks.all) : new Set<string>()
-  const fromKnown = (mark: string) => ({
-    key: `account ${user?.id} at ${mark}`,
-    rule: DOORS.accountFromKnownPlace,
-  })
-  if (marks.browser !== null && known.has(marks.browser)) return [fromKnown(marks.browser)]
-  const ofAddress = { key: `address ${marks.address}`, rule: DOORS.address }
-  if (known.has(marks.address)) return [ofAddress, fromKnown(marks.address)]
+  if (marks.browser !== null && known.has(marks.browser))
+    return [{ key: `account ${user?.id} at ${marks.browser}`, rule: DOORS.accountFromKnownPlace }]
   const account = deps.tickets.markOf(`account ${signIn}`)
+  if (await isPlaceOf(deps.store.read, marks.address, user?.schoolId ?? null))
+    return [
+      { key: `address ${marks.address}`, rule: DOORS.addressOfSchool },
+      { key: `account ${account} at ${marks.address}`, rule: DOORS.accountFromKnownPlace },
+    ]
+  const ofAddress = { key: `address ${marks.address}`, rule: DOORS.address }
   return [
     ofAddress,
     { key: `account ${account} at ${marks.address}`, rule: DOORS.accountFromAddress },
@@ -105,6 +117,13 @@ export async function rememberPlace(
   origin: Origin,
 ): Promise<void> {
   await keepPlaces(tx, userId, marksOf(deps, origin).all, deps.clock.now())
+}
+
+/** The counts that a joining code is added to: behind an address at which a school signs in, and elsewhere. */
+export async function joinKnocks(deps: Deps, origin: Origin): Promise<readonly Knock[]> {
+  const { address } = marksOf(deps, origin)
+  const isKnown = await isPlaceOf(deps.store.read, address, null)
+  return [knockFrom(deps, 'join', origin, isKnown ? DOORS.joiningAtSchool : DOORS.joining)]
 }
 
 /** The count of something that an address may do only so often. */

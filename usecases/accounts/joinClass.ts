@@ -17,7 +17,7 @@ import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { reachNewcomer } from '../settling/refreshWork'
 import { claimAccount } from './claimAccount'
-import { knock, knockFrom, letIn, rememberPlace } from './doors'
+import { joinKnocks, knock, letIn, rememberPlace } from './doors'
 import type { Origin } from './doors'
 import { openSession } from './session'
 import type { SignedIn } from './signIn'
@@ -35,7 +35,7 @@ export interface Newcomer {
  * are added. Tries are counted by address before they are examined.
  */
 export async function joinClass(deps: Deps, input: Newcomer): Promise<Result<SignedIn, AccessRefusal>> {
-  const knocks = [knockFrom(deps, 'join', input.origin, DOORS.joining)]
+  const knocks = await joinKnocks(deps, input.origin)
   const may = await knock(deps, 'code', knocks)
   if (!may.ok) return may
   const open = await openClass(deps.store.read, input.code)

@@ -35,7 +35,7 @@ export async function changePiece(
     const { code: was } = record.resource
     const code = input.piece.code.trim().toLowerCase() || was
     const standards = standardsIn(input.piece)
-    const kept = await withKeptFiles(tx, actor, input.piece)
+    const kept = await withKeptFiles(tx, actor, input.piece, deps.clock.now())
     if (!kept.ok) return kept
     const checked = checkResource({ ...kept.value, id: resourceId, code, standards })
     if (!checked.ok) return checked

@@ -1,10 +1,10 @@
 import { asId, ok, refuse } from '#core/base'
-import type { ComputeRefusal, FileId, Result } from '#core/base'
+import type { ComputeRefusal, FileId, Instant, Result } from '#core/base'
 import { isTeacher } from '#core/access'
 import type { AccessRefusal, Actor, Teacher } from '#core/access'
 import { MOST_KEPT_BYTES, picturesIn, textsOf } from '#core/library'
 import type { KeptFile, LibraryRefusal, Resource } from '#core/library'
-import { addFile, bytesOf, filesById, handedAs, learnerWorkOf } from '#db/repositories'
+import { addFile, attachFiles, bytesOf, filesById, handedAs, learnerWorkOf } from '#db/repositories'
 import type { Connection, FileRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { givenPiece } from '../settling/givenPiece'
@@ -37,7 +37,8 @@ export async function readFileSent(
     ...read.value.value,
   }
   const { schoolId, userId } = actor
-  return ok({ record: { file, schoolId, ownerId: userId, madeAt: deps.clock.now() }, bytes })
+  const madeAt = deps.clock.now()
+  return ok({ record: { file, schoolId, ownerId: userId, madeAt, attachedAt: null }, bytes })
 }
 
 /** The name of a file without the folders before it and without signs that no name has. */
@@ -62,7 +63,8 @@ export async function keepFile(
 
 /**
  * The content of a kept file. Pieces' files are open to the school whose they are; what a learner handed in, to them,
- * to their team and to who teaches their class. To anybody else it is not found.
+ * to their team and to who teaches their class; what is part of nothing yet, to who sent it. To anybody else it is not
+ * found.
  */
 export async function showFile(
   deps: Pick<Deps, 'store'>,
@@ -80,11 +82,12 @@ export async function showFile(
 async function maySee(
   tx: Connection,
   actor: Actor,
-  { file, ownerId, schoolId }: FileRecord,
+  { file, ownerId, schoolId, attachedAt }: FileRecord,
 ): Promise<boolean> {
   if (schoolId !== actor.schoolId) return false
+  if (ownerId === actor.userId || attachedAt !== null) return true
   const handed = await handedAs(tx, file.id)
-  if (ownerId === actor.userId || !handed) return true
+  if (!handed) return false
   if (!isTeacher(actor)) return isAmong((await givenPiece(tx, handed)).teams, actor.userId, ownerId)
   const rows = await learnerWorkOf(tx, [handed.assignmentId])
   const row = rows.find((r) => r.learnerId === ownerId && r.pieceId === handed.pieceId)
@@ -92,21 +95,28 @@ async function maySee(
 }
 
 /**
- * The piece with its files as they are kept, whatever was said of them. Refused when one of them, or of the pictures
- * in its texts, is not there for the actor's school.
+ * The piece with its files as they are kept, whatever was said of them; they are part of a piece from now on. Refused
+ * when one of them, or of the pictures in its texts, is neither the actor's own nor part of a piece of their school:
+ * what a learner handed in is not.
  */
 export async function withKeptFiles<P extends Pick<Resource, 'content' | 'items' | 'material'>>(
   tx: Connection,
   actor: Actor,
   piece: P,
+  now: Instant,
 ): Promise<Result<P, LibraryRefusal>> {
   const asked = piece.material.files
   const pictures = textsOf(piece).flatMap(picturesIn)
   const known = await filesById(tx, [...asked.map((f) => f.id), ...pictures])
-  const isOpen = (id: FileId) => known.get(id)?.schoolId === actor.schoolId
+  const isOpen = (id: FileId) => {
+    const record = known.get(id)
+    if (record?.schoolId !== actor.schoolId) return false
+    return record.ownerId === actor.userId || record.attachedAt !== null
+  }
   const isPicture = (id: FileId) => isOpen(id) && known.get(id)?.file.sort === 'picture'
   const missing = asked.find((f) => !isOpen(f.id))?.name ?? pictures.find((id) => !isPicture(id))
   if (missing !== undefined) return refuse({ code: 'library/unknown-file', field: 'file', name: missing })
+  await attachFiles(tx, [...known.keys()], now)
   const files = asked.flatMap((f) => known.get(f.id)?.file ?? [])
   return ok({ ...piece, material: { ...piece.material, files } })
 }

@@ -70,7 +70,7 @@ export async function lookInside(deps: Deps, actor: Teacher, resourceId: Resourc
     return refuse({ code: 'access/not-found' as const, what: 'piece' })
   for (const work of having.filter((a) => a.state !== 'withdrawn')) {
     const world = await load(work.authorId, namedClasses(work))
-    for (const id of namedClasses(work))
+    for (const id of namedClasses(work).filter((c) => classIds.includes(c)))
       used.push({
         title: work.title,
         className: world.classes.get(id)?.record.name ?? '',
@@ -118,7 +118,7 @@ export async function makePiece(
       const code = input.code.trim().toLowerCase() || `own${deps.ids.newJoinCode()}`
       if (bookLessonId !== null && !(await isLessonFor(tx, actor, bookLessonId)))
         return refuse({ code: 'access/not-found', what: 'lesson' })
-      const kept = await withKeptFiles(tx, actor, input)
+      const kept = await withKeptFiles(tx, actor, input, deps.clock.now())
       if (!kept.ok) return kept
       const checked = checkResource({
         ...kept.value,

@@ -25,7 +25,7 @@ export async function mailNotices(deps: Deps): Promise<number> {
     if (!first) continue
     const { name, signIn } = first
     const zone = await zoneFor(deps.store.read, learnerId)
-    await deps.mail.send({ to: { name, signIn }, zone, at: now, lines })
+    await deps.mail.send({ to: { userId: learnerId, name, signIn }, zone, at: now, lines })
   }
   return byLearner.size
 }

@@ -1,9 +1,11 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Teacher } from '#core/access'
+import { namedClasses, withUnseen } from '#core/work'
 import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
+import { whereIn } from './draft'
 import { writeDown } from './steps'
 import { changeAssignment, openWorkSession } from './workSession'
 import type { WorkActRefusal } from './workSession'
@@ -29,12 +31,11 @@ export async function changeWork(
   return writing(deps.store, async (tx): Promise<Changed> => {
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
-    const done = await changeAssignment(
-      openWorkSession(tx, deps, actor),
-      found.value,
-      input.draft,
-      input.publish,
-    )
+    const session = openWorkSession(tx, deps, actor)
+    const { assignment, reach } = found.value
+    const world = await session.load(assignment.authorId, namedClasses(assignment))
+    const draft = withUnseen(reach, assignment, input.draft, whereIn(world))
+    const done = await changeAssignment(session, found.value, draft, input.publish)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'changed', done: [done.value] })
     return ok({ learners: done.value.learners })

@@ -57,7 +57,9 @@ export async function listWork(
   const assignments = all.filter((a) => !isThrownAway(a))
   const ids = assignments.map((a) => a.id)
   await settleOverdue(deps, { assignmentIds: ids })
-  const rowsOf = groupBy(await learnerWorkOf(tx, ids), (r) => r.assignmentId)
+  const inView = new Set(classIds)
+  const theirs = (await learnerWorkOf(tx, ids)).filter((r) => inView.has(r.classId))
+  const rowsOf = groupBy(theirs, (r) => r.assignmentId)
   const triesOf = groupBy(await attemptsOf(tx, ids), (t) => t.assignmentId)
   const pieceIds = assignments.flatMap((a) => a.pieces.slice(0, 1).map((p) => p.resourceId))
   const pieces = await resourcesById(tx, pieceIds)
@@ -69,7 +71,7 @@ export async function listWork(
     const kind = (first && pieces.get(first.resourceId)?.resource.kind) ?? 'check'
     const rows = rowsOf.get(assignment.id) ?? []
     const tries = triesOf.get(assignment.id) ?? []
-    work.push(listed(assignment, { kind, rows, tries, world, now }))
+    work.push(listed(assignment, { kind, rows, tries, world, inView, now }))
   }
   return ok({ work: work.sort(byNeed), now })
 }
@@ -81,17 +83,21 @@ interface WorkSeen {
   readonly rows: readonly LearnerWork[]
   readonly tries: readonly Attempt[]
   readonly world: World
+  /** Classes of which the asker may know. */
+  readonly inView: ReadonlySet<ClassId>
   readonly now: Instant
 }
 
-function listed(assignment: Assignment, { kind, rows, tries, world, now }: WorkSeen): ListedWork {
+function listed(assignment: Assignment, { kind, rows, tries, world, inView, now }: WorkSeen): ListedWork {
   const { id, title, state, version, publishedAt } = assignment
   const counted = assignment.pieces.map((p) => ({ id: p.id, kept: rulesOf(assignment, p).kept }))
-  const reached = state === 'held' ? heldFor(assignment, world) : rows
+  const reached = state === 'held' ? heldFor(assignment, world).filter((r) => inView.has(r.classId)) : rows
   const byClass = groupBy(reached, (r) => r.classId)
   // classes that nobody is in yet, and those whose teacher has not given it
   const waiting = [...new Set([...namedClasses(assignment), ...assignment.notFor])].flatMap((classId) =>
-    byClass.has(classId) || !world.classes.has(classId) ? [] : [[classId, []] as const],
+    byClass.has(classId) || !inView.has(classId) || !world.classes.has(classId)
+      ? []
+      : [[classId, []] as const],
   )
   const classes = [...byClass, ...waiting].map(([classId, own]): ListedClass => {
     const of = world.classes.get(classId)

@@ -14,16 +14,19 @@ import type {
   WindowSpec,
 } from '#core/availability'
 import type { GivenVersion, Trail } from '#core/versions'
-import { awaitsNewcomers, namedClasses, resolveWork, windowOfClass } from '#core/work'
+import { awaitsNewcomers, namedClasses, partSeen, resolveWork, windowOfClass } from '#core/work'
 import type { Caution } from '#core/lastLook'
 import type { Draft, Resolution, WorkBecause, WorkPiece } from '#core/work'
 import { learnerWorkOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { cautionsFor, piecesSeen } from './cautions'
 import { whoWaits } from '../settling/ceiling'
-import { checkedDraft, worldOfTargets } from './draft'
+import { checkedDraft, whereIn, worldOfTargets } from './draft'
 import type { DraftRefusal } from './draft'
 import { workFor } from './workFor'
+import type { WorkInReach } from './workFor'
+import { worldLoader } from '../ground/world'
 import type { World } from '../ground/world'
 
 /** One class's part of a preview; `problem` says why a window cannot stand there. */
@@ -71,12 +74,12 @@ export interface WorkPreview {
 export async function previewWork(
   deps: Deps,
   actor: Teacher,
-  { assignmentId, draft }: { readonly assignmentId: AssignmentId | null; readonly draft: Draft },
+  { assignmentId, draft: asked }: { readonly assignmentId: AssignmentId | null; readonly draft: Draft },
 ): Promise<Result<WorkPreview, DraftRefusal>> {
   const tx = deps.store.read
   const known = assignmentId === null ? null : await workFor(tx, actor, assignmentId)
   if (known && !known.ok) return known
-  const stands = known?.value.assignment ?? null
+  const { draft, stands } = known ? await withinReach(tx, known.value, asked) : { draft: asked, stands: null }
   const checked = await checkedDraft(tx, actor, { draft, authorId: stands?.authorId ?? actor.userId, stands })
   if (!checked.ok) {
     return WHILE_COMPOSING.has(checked.error.code)
@@ -127,6 +130,14 @@ export async function previewWork(
     targetCounts: countsOf(draft, world, new Set(reached.map((r) => r.learnerId))),
     problems: resolution.problems.map((p) => p.refusal),
   })
+}
+
+/** A draft and what it takes the place of, as far as the actor reaches: what goes to other classes is theirs to see. */
+async function withinReach(tx: Connection, { assignment, reach }: WorkInReach, asked: Draft) {
+  if (reach === 'whole') return { draft: asked, stands: assignment }
+  const world = await worldLoader(tx)(assignment.authorId, namedClasses(assignment))
+  const where = whereIn(world)
+  return { draft: partSeen(reach, asked, where), stands: partSeen(reach, assignment, where) }
 }
 
 /** Who would get a draft that is not finished, such as one without a piece; nothing else is known of it yet. */

@@ -1,3 +1,4 @@
+import { count } from './numbers'
 import { capital, sayWho } from '../conflict/words'
 import { assertNever } from '#core/base'
 import type { AccessRefusal } from '#core/access'
@@ -41,7 +42,7 @@ function ofAccess(r: AccessRefusal, { zone }: Naming): string {
     case 'access/too-many-tries':
       return (
         'That was often in a short time. Try again ' +
-        `${zone ? `from ${sayMoment(r.until, zone)}` : 'in a little while'}; each wrong try makes the wait longer.`
+        `${zone ? `from ${sayMoment(r.until, zone)}` : sayWait(r.waitSeconds)}.`
       )
     case 'access/busy':
       return 'Very many people are signing in just now. Try again in a moment.'
@@ -92,4 +93,9 @@ function ofWire(r: WireRefusal): string {
     default:
       return assertNever(r)
   }
+}
+
+/** 'in 4 seconds', 'in 3 minutes'. */
+function sayWait(seconds: number): string {
+  return `in ${seconds < 90 ? count(seconds, 'second') : count(Math.ceil(seconds / 60), 'minute')}`
 }

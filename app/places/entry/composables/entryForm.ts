@@ -21,8 +21,25 @@ export function useEntryForm<F extends Record<string, string>>(
     schema,
     body: () => ({ ...state }),
     say: namedFields(names),
-    send: async () => store.enter(await enter({ ...state })),
+    send: async () => store.enter(await inTurn(() => enter({ ...state }))),
     done: () => navigateTo(goOn()),
   })
   return { state, form }
+}
+
+/** Waits so short that they are waited for, and as many of them. */
+const SHORT_SECONDS = 5
+const MOST_TURNS = 6
+
+/** Behind a school's address tries are taken one after another: who has to wait a moment is sent again by itself. */
+async function inTurn<R>(send: () => Promise<Result<R, Refusal>>): Promise<Result<R, Refusal>> {
+  let reply = await send()
+  for (let turn = 1; turn < MOST_TURNS; turn++) {
+    if (reply.ok || reply.error.code !== 'access/too-many-tries') break
+    const { waitSeconds } = reply.error
+    if (waitSeconds > SHORT_SECONDS) break
+    await new Promise((resolve) => setTimeout(resolve, waitSeconds * 1000))
+    reply = await send()
+  }
+  return reply
 }

@@ -18,7 +18,8 @@ vi.mock('../stores/desk', () => ({ useDesk: () => desk }))
 
 const room = ids.class('a')
 const id = asId<SeriesId>('s')
-const series = (title: string) => ({ title, rule: { kind: 'explicit' }, rows: [], targets: [], rules: {} }) as unknown as Series
+const NOTHING = { rule: { kind: 'explicit' }, rows: [], targets: [], rules: {} }
+const series = (title: string) => ({ ...NOTHING, title }) as unknown as Series
 const kept = (title: string, version: number) => ({ id, version, series: series(title), rows: [] })
 const shown = (title: string, version: number) => ({
   ok: true,

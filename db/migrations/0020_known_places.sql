@@ -1,0 +1,1 @@
+CREATE INDEX `known_places_by_place` ON `known_places` (`id`);
