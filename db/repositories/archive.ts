@@ -2,7 +2,7 @@ import { and, eq, isNotNull, or, sql } from 'drizzle-orm'
 import type { ClassId, GroupId, Instant, PlanId, SchoolId, UserId, YearId } from '#core/base'
 import { classTeachers, classes, enrolments, years } from '../schema/calendar'
 import { feeds, journal, plans } from '../schema/pacing'
-import { groups } from '../schema/people'
+import { groups, users } from '../schema/people'
 import { series } from '../schema/classWork'
 import { assignmentTargets, learnerWork } from '../schema/work'
 import { classTrails, learnerTrails } from '../schema/versions'
@@ -77,8 +77,9 @@ export async function deleteForGood(tx: Connection, { kind, id }: Archivable): P
 export async function setArchived(
   tx: Connection,
   { kind, id }: Archivable,
-  archivedAt: Instant | null,
+  archived: { readonly at: Instant; readonly by: UserId } | null,
 ): Promise<void> {
+  const archivedAt = archived?.at ?? null
   switch (kind) {
     case 'year': {
       const [row] = await tx.select({ at: years.archivedAt }).from(years).where(eq(years.id, id))
@@ -93,7 +94,10 @@ export async function setArchived(
       return
     }
     case 'class':
-      await tx.update(classes).set({ archivedAt }).where(eq(classes.id, id))
+      await tx
+        .update(classes)
+        .set({ archivedAt, archivedBy: archived?.by ?? null })
+        .where(eq(classes.id, id))
       return
     case 'plan':
       await tx.update(plans).set({ archivedAt }).where(eq(plans.id, id))
@@ -104,7 +108,13 @@ export async function setArchived(
 }
 
 /** Something in the archive, by a name to know it again. */
-export type Archived = Archivable & { readonly title: string }
+export type Archived = Archivable & {
+  readonly title: string
+  /** Of a class; else absent. */
+  readonly goneAt?: Instant | null
+  /** Who took a class away, by name; null: oneself, or nobody has noted it. */
+  readonly goneBy?: string | null
+}
 
 /** What somebody can bring back: their classes, groups and plans, and (with `withYears`) the school's years. */
 export async function archivedFor(
@@ -116,9 +126,10 @@ export async function archivedFor(
     .from(classTeachers)
     .where(eq(classTeachers.userId, of.userId))
   const classRows = await tx
-    .select({ id: classes.id, title: classes.name })
+    .select({ id: classes.id, title: classes.name, at: classes.archivedAt, by: users.name, byId: users.id })
     .from(classes)
     .innerJoin(years, eq(years.id, classes.yearId))
+    .leftJoin(users, eq(users.id, classes.archivedBy))
     .where(
       and(
         isNotNull(classes.archivedAt),
@@ -143,7 +154,13 @@ export async function archivedFor(
     : []
   return [
     ...yearRows.map((r) => ({ kind: 'year' as const, ...r })),
-    ...classRows.map((r) => ({ kind: 'class' as const, ...r })),
+    ...classRows.map(({ id, title, at, by, byId }) => ({
+      kind: 'class' as const,
+      id,
+      title,
+      goneAt: at as Instant | null,
+      goneBy: byId === of.userId ? null : by,
+    })),
     ...groupRows.map((r) => ({ kind: 'group' as const, ...r })),
     ...planRows.map((r) => ({ kind: 'plan' as const, ...r })),
   ]

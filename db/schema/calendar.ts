@@ -38,6 +38,8 @@ export const classes = sqliteTable(
     position: integer().notNull(),
     version: integer().notNull(),
     archivedAt: integer(),
+    /** Who took it out of use; null: it is in use, went with its year, or nobody has noted it. */
+    archivedBy: text().$type<UserId>(),
     /** Pattern, own lengths and meeting changes. */
     body: text().notNull(),
   },

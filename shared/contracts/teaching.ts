@@ -1,7 +1,7 @@
 import { GRADES, isGrade } from '#core/audience'
 import type { GroupRule } from '#core/audience'
 import { z } from 'zod'
-import type { ClassId, GroupId, IsoDay, PlanId, UserId, YearId } from '#core/base'
+import type { ClassId, GroupId, Instant, IsoDay, PlanId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { ClosureReading, FoundClosure, RosterReading } from '#core/formats'
 import type { Accommodation } from '#core/availability'
@@ -44,6 +44,15 @@ export interface PlanCard {
   readonly meetings: number
   readonly mine: boolean
 }
+/** Something that is out of use. */
+export type Archived = Thing & {
+  readonly title: string
+  /** Of a class: when it was taken out of use; null: it is not known. */
+  readonly goneAt: Instant | null
+  /** The colleague who did it; null: oneself, or it is not known. */
+  readonly goneBy: string | null
+  readonly mayBringBack: boolean
+}
 /** What a teacher has: years, classes, plans. Empty lists tell what to do first. */
 export interface Overview {
   readonly years: readonly { readonly year: SchoolYear; readonly version: number }[]
@@ -51,7 +60,7 @@ export interface Overview {
   readonly plans: readonly PlanCard[]
   readonly mayEditYear: boolean
   /** What was taken out of use and can be brought back. */
-  readonly archived: readonly (Thing & { readonly title: string })[]
+  readonly archived: readonly Archived[]
 }
 export const ShowOverview = contract<Overview>()({ for: 'teacher', method: 'GET', path: '/api/overview' })
 

@@ -18,7 +18,8 @@ export function commandShapes(m: Makers) {
   const ofLesson = { kind: z.literal('lesson'), classId: id<ClassId>(), lessonId: id<LessonId>() }
   const ofClass = { kind: z.literal('class'), classId: id<ClassId>() }
   const pattern = m.list(calendar.patternRow, 60)
-  const single = z.union([
+  // by its kind, and not one after another: an act may consist of thousands
+  const single = z.discriminatedUnion('kind', [
     m.object({
       kind: z.literal('length'),
       classId: id<ClassId>(),
@@ -32,13 +33,17 @@ export function commandShapes(m: Makers) {
       startMinute: m.whole(0, 1439),
       ...changed(calendar.meetingChange),
     }),
-    m.object({ ...ofLesson, part: z.literal('left'), ...changed(pacing.left) }),
-    m.object({ ...ofLesson, part: z.literal('fixed'), ...changed(pacing.fixedOrFree) }),
-    m.object({ ...ofLesson, part: z.literal('records'), ...changed(pacing.record) }),
-    m.object({ ...ofLesson, part: z.literal('added'), ...changed(pacing.planLesson) }),
-    m.object({ ...ofClass, part: z.literal('order'), ...changed(pacing.order) }),
-    m.object({ ...ofClass, part: z.literal('through'), ...changed(pacing.heldSlot) }),
-    m.object({ ...ofClass, part: z.literal('baseline'), ...changed(pacing.baseline) }),
+    z.discriminatedUnion('part', [
+      m.object({ ...ofLesson, part: z.literal('left'), ...changed(pacing.left) }),
+      m.object({ ...ofLesson, part: z.literal('fixed'), ...changed(pacing.fixedOrFree) }),
+      m.object({ ...ofLesson, part: z.literal('records'), ...changed(pacing.record) }),
+      m.object({ ...ofLesson, part: z.literal('added'), ...changed(pacing.planLesson) }),
+    ]),
+    z.discriminatedUnion('part', [
+      m.object({ ...ofClass, part: z.literal('order'), ...changed(pacing.order) }),
+      m.object({ ...ofClass, part: z.literal('through'), ...changed(pacing.heldSlot) }),
+      m.object({ ...ofClass, part: z.literal('baseline'), ...changed(pacing.baseline) }),
+    ]),
     m.object({ kind: z.literal('note'), yearId: id<YearId>(), ...changed(calendar.dayNote) }),
     m.object({ kind: z.literal('year'), yearId: id<YearId>(), from: calendar.year, to: calendar.year }),
     m.object({ kind: z.literal('pattern'), classId: id<ClassId>(), from: pattern, to: pattern }),
@@ -65,5 +70,5 @@ export function commandShapes(m: Makers) {
     purpose,
     commands: m.list(single, 4000).refine((list) => list.length > 0, 'holds nothing'),
   })
-  return { command: z.union([together, single]) satisfies z.ZodType<PacingCommand> }
+  return { command: z.discriminatedUnion('kind', [together, single]) satisfies z.ZodType<PacingCommand> }
 }

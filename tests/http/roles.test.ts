@@ -1038,18 +1038,20 @@ async function unseenBy(): Promise<Record<Who, readonly string[]>> {
   )
   const markedOf = (only: (name: string) => boolean) =>
     pages.flatMap((page) =>
-      page && only(page.name) ? [page.joinCode, ...page.learners.map((l) => l.name)] : [],
+      page && only(page.name) ? [page.joinCode, ...page.learners.flatMap(({ id, name }) => [id, name])] : [],
     )
   const all = markedOf(() => true)
   const but = (own: readonly string[]) => [...new Set(all)].filter((word) => !own.includes(word))
+  const ownOf = (learner: string) =>
+    pages.flatMap((p) => p?.learners ?? []).flatMap(({ id, name }) => (name === learner ? [id, name] : []))
   const taught = async (who: Who) => {
     const mine = (await agents[who].call(ShowOverview)).value?.classes.filter((c) => c.mine) ?? []
     return markedOf((name) => mine.some((c) => c.name === name))
   }
   return {
     nobody: all,
-    learner: but(['Noa Castellanos']),
-    'other learner': but(['Saoirse Mbeki']),
+    learner: but(ownOf('Noa Castellanos')),
+    'other learner': but(ownOf('Saoirse Mbeki')),
     teacher: but(await taught('teacher')),
     'co-teacher': but(await taught('co-teacher')),
     colleague: but(await taught('colleague')),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Teacher } from '#core/access'
 import { mustBeOk } from '#core/base'
 import type { GroupId } from '#core/base'
 import { classById, groupsOf, plansById, yearsById } from '#db/repositories'
@@ -66,6 +67,21 @@ describe('what was made by mistake', () => {
     expect((await groupsOf(tx, [school.a.classId])).some((g) => g.id === groupId)).toBe(false)
   })
 
+  it('is told to who taught it, too; they cannot bring it back', async () => {
+    const school = await aSchool()
+    const { deps, teacher } = school
+    const carla = await aColleague(school)
+    await publish(school)
+    mustBeOk(await takeAway(deps, teacher, { kind: 'class', id: school.b.classId }), 'away')
+    const archived = async (who: Teacher) => (await showOverview(deps, who)).value.archived
+    expect(await archived(carla)).toMatchObject([
+      { title: 'Class B', goneBy: 'Tess', goneAt: deps.clock.now(), mayBringBack: false },
+    ])
+    expect(await archived(teacher)).toMatchObject([{ title: 'Class B', goneBy: null, mayBringBack: true }])
+    mustBeOk(await bringBack(deps, teacher, { kind: 'class', id: school.b.classId }), 'back')
+    expect(await archived(carla)).toEqual([])
+  })
+
   it('is archived as soon as something hangs on it, and comes back as it was', async () => {
     const school = await aSchool()
     const { deps, teacher } = school
@@ -74,7 +90,7 @@ describe('what was made by mistake', () => {
     const room = { kind: 'class' as const, id: school.a.classId }
     expect((await takeAway(deps, teacher, room)).value).toEqual({ done: 'archived' })
     expect((await overview(school)).classes.map((c) => c.name)).toEqual(['Class B'])
-    expect((await overview(school)).archived).toEqual([
+    expect((await overview(school)).archived).toMatchObject([
       { kind: 'class', id: school.a.classId, title: 'Class A' },
     ])
     // learners keep what they have

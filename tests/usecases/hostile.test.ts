@@ -5,6 +5,7 @@ import type { LessonId } from '#core/base'
 import type { LessonLength, LessonRecord, PacingCommand } from '#core/pacing'
 import { parsePlanTable, parseRoster } from '#core/formats'
 import { classById } from '#db/repositories'
+import { DoCommand } from '#shared/contracts/pacing'
 import { undo } from '#usecases/journal/journal'
 import { doCommand } from '#usecases/pacing/doCommand'
 import { previewRipple } from '#usecases/pacing/previewRipple'
@@ -217,5 +218,15 @@ describe('outside text', () => {
       skipBad: false,
     })
     expect(added.value?.added).toBe(4900)
+  })
+})
+
+describe('an act of very many changes', () => {
+  it('is looked at by kind, and says of each fault where it is and nothing of the other kinds', () => {
+    const note = { kind: 'note', yearId: 'y', from: null, to: { id: 'n', name: 'x' } }
+    const commands = Array.from({ length: 4000 }, () => note)
+    const parsed = DoCommand.body.safeParse({ kind: 'together', purpose: { code: 'fit' }, commands })
+    expect(parsed.error?.issues.every((issue) => issue.code !== 'invalid_union')).toBe(true)
+    expect(parsed.error?.issues[0]?.path.slice(0, 3)).toEqual(['commands', 0, 'to'])
   })
 })

@@ -27,7 +27,7 @@ export async function takeAway(deps: Deps, actor: Teacher, thing: Archivable): P
     const may = await mayTakeAway(tx, actor, thing)
     if (!may.ok) return may
     if (await isInUse(tx, thing)) {
-      await setArchived(tx, thing, deps.clock.now())
+      await setArchived(tx, thing, { at: deps.clock.now(), by: actor.userId })
       return ok({ done: 'archived' })
     }
     await deleteForGood(tx, thing)

@@ -1,8 +1,9 @@
 import { ok } from '#core/base'
-import { canEditYear } from '#core/access'
+import { canArchiveClass, canEditYear } from '#core/access'
 import type { Teacher } from '#core/access'
 import { meetingsPlanned } from '#core/pacing'
 import { archivedFor, learnersOf, plansOf, teachersOf, yearsOf } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
 
@@ -45,10 +46,19 @@ export async function showOverview(deps: Deps, actor: Teacher) {
       mine: ownerId === actor.userId,
     })),
     mayEditYear: canEditYear(actor, actor.schoolId),
-    archived: await archivedFor(tx, {
-      schoolId: actor.schoolId,
-      userId: actor.userId,
-      withYears: canEditYear(actor, actor.schoolId),
-    }),
+    archived: await archiveOf(tx, actor),
+  })
+}
+
+/** What is in the archive and was the actor's, too; whether they may bring it back. */
+async function archiveOf(tx: Connection, actor: Teacher) {
+  const { schoolId, userId } = actor
+  const gone = await archivedFor(tx, { schoolId, userId, withYears: canEditYear(actor, schoolId) })
+  const classIds = gone.flatMap((g) => (g.kind === 'class' ? [g.id] : []))
+  const taughtBy = await teachersOf(tx, classIds)
+  return gone.map(({ goneAt = null, goneBy = null, ...thing }) => {
+    const teacherIds = thing.kind === 'class' ? (taughtBy.get(thing.id) ?? []) : []
+    const mayBringBack = thing.kind !== 'class' || canArchiveClass(actor, { schoolId, teacherIds })
+    return { ...thing, goneAt, goneBy, mayBringBack }
   })
 }

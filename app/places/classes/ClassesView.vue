@@ -4,7 +4,7 @@ import { computed, onMounted } from 'vue'
 import { useOverview } from '~/shared/session/overview'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
-import { sayDay } from '~/shared/words/times'
+import { sayDay, sayMoment } from '~/shared/words/times'
 import FirstSteps from '~/shared/frame/FirstSteps.vue'
 import { useTakingAway } from './composables/takingAway'
 
@@ -13,6 +13,8 @@ const store = useOverview()
 onMounted(() => store.load(true))
 const o = computed(() => store.overview)
 const { bringBack } = useTakingAway()
+/** Classes that a colleague took out of use: whoever taught them, too, is told. */
+const taken = computed(() => (o.value?.archived ?? []).filter((a) => a.goneBy !== null))
 const started = computed(() => store.firstSteps.every((s) => s.done))
 </script>
 
@@ -27,6 +29,11 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
       >
     </header>
     <p v-if="store.problem" class="note-line needs mt-3" role="alert">{{ sayRefusal(store.problem) }}</p>
+    <p v-for="a in taken" :key="a.id" class="note-line care mt-3" data-hook="taken-by-other">
+      {{ a.goneBy }} took {{ a.title }} out of use<template v-if="a.goneAt">
+        on {{ sayMoment(a.goneAt, store.zone) }}</template
+      >. What its learners did is kept, and can be looked at in the archive below.
+    </p>
     <FirstSteps v-if="o && !started" />
     <table v-if="o && o.classes.length" class="grid-table mt-4" data-hook="classes">
       <thead>
@@ -68,6 +75,7 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
           >{{ a.title }}</NuxtLink
         ><span v-else>{{ a.title }}</span
         ><UButton
+          v-if="a.mayBringBack"
           size="xs"
           color="neutral"
           variant="outline"

@@ -40,13 +40,13 @@ function save(): void {
     :title="title"
     :description="about"
     :close="false"
-    :ui="{ content: 'max-w-2xl' }"
+    :ui="{ content: 'max-w-2xl', footer: 'flex-wrap' }"
     @update:open="emit('close', null)"
   >
     <template #body>
       <div class="grid gap-4" data-hook="both-values">
         <fieldset v-for="row in rows" :key="row.id" class="row">
-          <legend>{{ row.label }}</legend>
+          <legend>{{ capital(row.label) }}</legend>
           <label v-for="s in SIDES" :key="s.side" class="side" :class="{ on: chosen[row.id] === s.side }">
             <span class="head">
               <input

@@ -10,7 +10,7 @@ const open = vi.hoisted(() => vi.fn())
 const done = vi.hoisted(() => vi.fn())
 vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => open }))
 vi.mock('~/shared/frame/tell', () => ({ useTell: () => ({ done }) }))
-vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('./StillMeant.vue', () => ({ default: {} }))
 vi.mock('./BothValues.vue', () => ({ default: {} }))
 
 interface Note {
@@ -97,7 +97,7 @@ describe('saving what somebody else has changed meanwhile', () => {
     expect(await useStillMeant()(of)).toBeNull()
     expect(open.mock.calls[0]?.[1]).toMatchObject({
       title: 'Tomasz changed this note meanwhile',
-      text: 'Due: you saw Fri; now Mon.',
+      rows: [{ label: 'Due', was: 'Fri', is: 'Mon' }],
       act: 'Withdraw it',
     })
     open.mockResolvedValueOnce(true)

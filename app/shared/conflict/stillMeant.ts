@@ -2,9 +2,9 @@ import { combine } from '#core/combining'
 import type { Parts } from '#core/combining'
 import type { Result } from '#core/base'
 import type { Refusal } from '#shared/contracts/refusal'
-import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useDialogs } from '~/shared/frame/dialogs'
 import type { Standing } from './combining'
+import StillMeant from './StillMeant.vue'
 import { capital, sayWho } from './words'
 import type { PartWords } from './words'
 
@@ -35,13 +35,14 @@ export function useStillMeant() {
     const now = await of.standing()
     if (!now) return first
     const three = { seen: of.seen.value, mine: of.seen.value, theirs: now.value }
-    const changes = combine(of.parts, three).taken.map((t) => {
-      const was = of.words.value(t, t.mine)
-      return `${capital(of.words.label(t))}: you saw ${was}; now ${of.words.value(t, t.theirs)}.`
-    })
-    const isMeant = await open<boolean, typeof ConfirmDialog>(ConfirmDialog, {
+    const rows = combine(of.parts, three).taken.map((t) => ({
+      label: capital(of.words.label(t)),
+      was: of.words.value(t, t.mine),
+      is: of.words.value(t, t.theirs),
+    }))
+    const isMeant = await open<boolean, typeof StillMeant>(StillMeant, {
       title: `${capital(sayWho(first.error.by))} changed ${of.what} meanwhile`,
-      text: changes.join(' ') || 'It is again as you saw it.',
+      rows,
       act: of.act,
     })
     return isMeant === true ? of.send(now) : null

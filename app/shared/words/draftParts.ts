@@ -33,6 +33,7 @@ const PLAIN: Record<Plain, string> = {
   newcomers: 'comes to who joins',
   teams: 'teams',
 }
+const isPlain = (part: keyof Draft): part is Plain => part in PLAIN
 const ABOUT: Record<keyof About, string> = {
   objective: 'objective',
   outcomes: 'outcomes',
@@ -59,6 +60,7 @@ export function draftWords(names: DraftNames): PartWords<Draft> {
 }
 
 function labelOf({ part, name }: Place<Draft>, names: DraftNames): string {
+  if (isPlain(part)) return PLAIN[part]
   switch (part) {
     case 'pieces':
       return 'a piece'
@@ -74,30 +76,22 @@ function labelOf({ part, name }: Place<Draft>, names: DraftNames): string {
       return `${names.learner(name ?? '')} left out`
     case 'overCeiling':
       return `${names.learner(name ?? '')} over the ceiling`
-    default:
-      return PLAIN[part]
   }
 }
 
 function valueOf({ part, name }: Place<Draft>, value: unknown, names: DraftNames): string {
   if (part === 'exceptIds' || part === 'overCeiling') return value === undefined ? 'no' : 'yes'
   if (value === undefined) return 'taken out'
-  switch (part) {
-    case 'pieces':
-      return sayPieceOf(value as WorkPiece, names)
-    case 'window':
-      return sayMomentSpec(value as Moment | null, name as WindowField, names.lesson)
-    case 'rules':
-      return sayRuleOf(name as keyof AttemptRules, value)
-    case 'targets':
-      return sayOwn(value as AssignmentTarget, names)
-    case 'teams':
-      return (
-        (value as Draft['teams']).map((t) => sayList(t.map(names.learner))).join('\n') || 'nobody together'
-      )
-    default:
-      return sayPlain(value)
-  }
+  if (part === 'pieces') return sayPieceOf(value as WorkPiece, names)
+  if (part === 'window') return sayMomentSpec(value as Moment | null, name as WindowField, names.lesson)
+  if (part === 'rules') return sayRuleOf(name as keyof AttemptRules, value)
+  if (part === 'targets') return sayOwn(value as AssignmentTarget, names)
+  if (part === 'teams') return sayTeams(value as Draft['teams'], names)
+  return sayPlain(value)
+}
+
+function sayTeams(teams: Draft['teams'], names: DraftNames): string {
+  return teams.map((team) => sayList(team.map(names.learner))).join('\n') || 'nobody together'
 }
 
 function sayWindow(window: Partial<WindowSpec>, names: DraftNames): readonly string[] {

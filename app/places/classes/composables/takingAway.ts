@@ -46,7 +46,8 @@ export function useTakingAway() {
     return true
   }
 
-  async function bringBack({ title, ...thing }: Thing & { readonly title: string }): Promise<void> {
+  async function bringBack({ title, kind, id }: Thing & { readonly title: string }): Promise<void> {
+    const thing = { kind, id } as Thing
     const reply = await call(BringBack, { body: thing })
     if (!reply.ok) return tell.refused(reply.error)
     tell.done(`${title} is back`)

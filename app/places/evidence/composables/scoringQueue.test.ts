@@ -5,7 +5,7 @@ import { useScoringQueue } from './scoringQueue'
 
 const call = vi.hoisted(() => vi.fn())
 vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
-vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/StillMeant.vue', () => ({ default: {} }))
 vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 // browser's own clock and window, of which this knows nothing

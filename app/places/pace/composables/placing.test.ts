@@ -9,7 +9,7 @@ import type { PlacingChoice } from './placing'
 
 const call = vi.hoisted(() => vi.fn())
 vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
-vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/StillMeant.vue', () => ({ default: {} }))
 vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 const tell = { refused: vi.fn(), done: vi.fn() }

@@ -9,7 +9,7 @@ import { useTrailSteps } from './trailSteps'
 const call = vi.hoisted(() => vi.fn())
 vi.mock('~/shared/frame/tell', () => ({ useTell: () => ({ done: () => undefined }) }))
 vi.mock('~/shared/frame/dialogs', () => ({ useDialogs: () => () => Promise.resolve(null) }))
-vi.mock('~/shared/frame/ConfirmDialog.vue', () => ({ default: {} }))
+vi.mock('~/shared/conflict/StillMeant.vue', () => ({ default: {} }))
 vi.mock('~/shared/conflict/BothValues.vue', () => ({ default: {} }))
 vi.mock('~/shared/wire/call', () => ({ call }))
 

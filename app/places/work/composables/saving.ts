@@ -88,7 +88,7 @@ export function useSaving(of: {
     const isThrownAway = state === 'held' && contract === WithdrawWork
     const reply = await stillMeant({
       ...about(of.known),
-      act: contract === WithdrawWork ? 'Withdraw it all the same' : 'Publish it all the same',
+      act: `${actOf(contract, isThrownAway)} all the same`,
       send: ({ version }) => call(contract, { params: { assignmentId: id }, body: { version } }),
     })
     busy.value = false
@@ -112,4 +112,9 @@ export function useSaving(of: {
         : 'Withdrawn. What learners did is kept.',
     )
   return { busy, problem, save, publishAgain, withdraw }
+}
+
+function actOf(contract: typeof WithdrawWork | typeof PublishWork, isThrownAway: boolean): string {
+  if (contract === PublishWork) return 'Publish it'
+  return isThrownAway ? 'Throw it away' : 'Withdraw it'
 }
