@@ -65,7 +65,12 @@ function save(): void {
       </div>
     </template>
     <template #footer>
-      <UButton v-if="!isOne" :disabled="!isWhole" data-hook="save-chosen" @click="save"
+      <UButton
+        v-if="!isOne"
+        :disabled="!isWhole"
+        :variant="isWhole ? 'solid' : 'outline'"
+        data-hook="save-chosen"
+        @click="save"
         >Save as chosen</UButton
       >
       <UButton
