@@ -1,4 +1,4 @@
-import type { ClassId, Instant, PlanId, SchoolId, YearId } from '#core/base'
+import type { ClassId, Instant, PlanId, SchoolId, UserId, YearId } from '#core/base'
 import type { PatternRow, SchoolYear } from '#core/calendar'
 import type { JournalCommand } from '#core/journal'
 import type { ClassPacing, Plan } from '#core/pacing'
@@ -19,6 +19,8 @@ export interface ClassRecord {
   readonly position: number
   readonly version: number
   readonly archivedAt: Instant | null
+  /** Who took it out of use; null: nobody, or it is not known. */
+  readonly archivedBy: UserId | null
   readonly pattern: readonly PatternRow[]
   readonly pacing: ClassPacing
 }

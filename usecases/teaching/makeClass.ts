@@ -43,6 +43,7 @@ export async function makeClass(deps: Deps, actor: Teacher, input: NewClass): Pr
       joinCode: deps.ids.newJoinCode(),
       joinOpen: true,
       archivedAt: null,
+      archivedBy: null,
       planId: null,
       position: (await classesOfSchool(tx, actor.schoolId)).length,
       version: 1,
