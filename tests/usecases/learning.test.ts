@@ -269,6 +269,25 @@ describe('what the server enforces', () => {
     expect(new Date(seen?.submittedAt ?? 0).toISOString()).toBe('2026-09-11T06:00:00.000Z')
   })
 
+  it('counts a hand-in when it came, however long what came along had to wait', async () => {
+    const school = await aSchool()
+    const { deps, ann, clock } = school
+    const id = await publish(school, { window: { ...open, due: through('2026-09-10') } })
+    const { attemptId } = mustBeOk(await startTry(deps, ann, only(id)), 'start')
+    const came = at('09-11T05:59')
+    clock.set(came)
+    // another process holds the database while the window closes
+    const saveAnswers: typeof deps.store.saveAnswers = async (saves) => {
+      clock.set(at('09-11T06:01'))
+      return deps.store.saveAnswers(saves)
+    }
+    const slow = { ...deps, store: { ...deps.store, saveAnswers } }
+    const saves = [aChange('1', { kind: 'single', choice: 'b' })]
+    expect((await handIn(slow, ann, { attemptId, saves })).value).toMatchObject({ submittedAt: came })
+    const [seen] = mustBeOk(await showMyPiece(deps, ann, only(id)), 'piece').seen
+    expect(seen).toMatchObject({ endedBy: 'learner', late: false })
+  })
+
   it('ends a try at its time limit with 30 s of grace', async () => {
     const school = await aSchool()
     const id = await publish(school, { rules: rules({ timeLimitMinutes: 20 }) })

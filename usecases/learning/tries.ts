@@ -187,9 +187,10 @@ type HandedIn = Result<{ readonly assignmentId: AssignmentId; readonly submitted
  * nothing. Refused when an answer that comes along was made from an older one than stands: the learner chooses first.
  */
 export async function handIn(deps: Deps, actor: Learner, input: Saves): Promise<HandedIn> {
+  // it counts when it came, however long the answers that came along had to wait
+  const now = deps.clock.now()
   const sent = await sendAlong(deps, actor, input)
   if (!sent.ok && sent.error.code !== 'attempts/already-handed-in') return sent
-  const now = deps.clock.now()
   return writing(deps.store, async (tx): Promise<HandedIn> => {
     const found = await changeable(tx, actor, input.attemptId, now)
     if (found.ok) {
