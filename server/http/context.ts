@@ -1,13 +1,13 @@
 import type { H3Event } from 'h3'
 import type { ActorFor, WhoFor } from '#core/access'
-import type { SentLetter } from '#shared/contracts/running'
+import type { Letter } from '#ports'
 import type { Person } from '#usecases/accounts/session'
 import type { Deps } from '#usecases/ground/deps'
 import type { HeavyPool } from '../heavy/pool'
 import type { figuresOf } from './figures'
 
 /** The newest letters that were sent. */
-export type Outbox = () => readonly SentLetter[]
+export type Outbox = () => readonly (Letter & { readonly number: number })[]
 
 export interface ServerDeps {
   readonly deps: Deps

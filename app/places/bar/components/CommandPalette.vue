@@ -130,9 +130,8 @@ const groups = computed(() => [
     :ui="{ content: 'max-w-xl' }"
   >
     <UButton color="neutral" variant="outline" icon="i-lucide-search" data-hook="palette"
-      ><span class="hidden sm:inline">Search</span> <UKbd value="ctrl" class="hidden sm:inline-flex" /><UKbd
-        value="k"
-        class="hidden sm:inline-flex"
+      ><span class="sr-only sm:not-sr-only">Search</span>
+      <UKbd value="ctrl" class="hidden sm:inline-flex" /><UKbd value="k" class="hidden sm:inline-flex"
     /></UButton>
     <template #content>
       <UCommandPalette

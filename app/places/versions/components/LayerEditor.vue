@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { same } from '#core/base'
 import type { Resource } from '#core/library'
 import { EMPTY_LAYER, LAYER_PARTS, mended, misfitsOf, partsIn } from '#core/versions'
@@ -44,9 +44,15 @@ const absent = computed(() => LAYER_PARTS.filter((part) => !shown.value.includes
 const misfits = computed(() => misfitsOf(props.core, draft.value))
 const isChanged = computed(() => !same(draft.value, props.layer))
 
-function open(part: LayerPart): void {
+const editor = useTemplateRef<HTMLElement>('editor')
+function focusOn(selector: string): void {
+  editor.value?.querySelector<HTMLElement>(selector)?.focus()
+}
+async function open(part: LayerPart): Promise<void> {
   opened.value = [...opened.value, part]
   if (part === 'readAloud' || part === 'largerType') draft.value = { ...draft.value, [part]: true }
+  await nextTick()
+  focusOn(`[data-hook="part-${part}"] :is(textarea, input, [data-first])`)
 }
 function clear(part: LayerPart): void {
   opened.value = opened.value.filter((p) => p !== part)
@@ -70,6 +76,9 @@ async function save(): Promise<void> {
   // with what a colleague has added meanwhile
   await nextTick()
   draft.value = props.layer
+  await nextTick()
+  // the button could not keep the focus: on to what it has made
+  focusOn('.result')
   tell.done('Saved. Learners who have not begun get it.')
 }
 async function remove(): Promise<void> {
@@ -90,7 +99,7 @@ async function remove(): Promise<void> {
 </script>
 
 <template>
-  <div class="editor">
+  <div ref="editor" class="editor">
     <section aria-label="The piece" class="pane">
       <h2>The piece</h2>
       <CoreToMark v-model="draft" :core="core" />
@@ -158,7 +167,7 @@ async function remove(): Promise<void> {
         >
       </div>
     </section>
-    <section aria-label="What learners get" class="pane result">
+    <section aria-label="What learners get" class="pane result" tabindex="-1">
       <h2>What learners get</h2>
       <VersionShown :core="core" :layer="draft" />
     </section>
