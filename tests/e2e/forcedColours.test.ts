@@ -39,7 +39,8 @@ describe('where the system sets the colours', () => {
 
   it('fields and buttons have edges, what is pressed a ground, and icons are there', async () => {
     const p = await demoPerson(server, 'imani', '/work/new?piece=piece-vib402')
-    await p.has('[data-hook="publish"]:not([disabled])')
+    await p.has('[name="title"]')
+    await p.has('[aria-pressed="true"]')
     await forced(p)
     for (const selector of ['[name="title"]', '[data-hook="publish"]'])
       expect(await look(p, selector), selector).toMatch(/solid 1px 1px$/)
