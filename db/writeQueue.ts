@@ -35,19 +35,29 @@ export function writeQueue(
 ): <T>(act: () => Promise<T>, patienceMs?: number) => Promise<T> {
   const waiting: Waiting[] = []
   let isRunning = false
+  /** What is on the connection is not to be trusted: it is renewed before anything else happens. */
+  let isBroken = false
+
+  async function renewed(): Promise<void> {
+    isBroken = true
+    await renew()
+    isBroken = false
+  }
 
   async function attempt<T>(act: () => Promise<T>, until: number): Promise<T> {
     for (let tries = 0; ; tries++) {
       try {
+        if (isBroken) await renewed()
         return await act()
       } catch (error) {
         if (saysCannotWrite(error)) {
           // whatever the connection still holds open would be in the way once there is room again
-          await renew().catch(() => undefined)
+          await renewed().catch(() => undefined)
           throw new CannotWrite(error)
         }
         if (!isBusy(error)) throw error
-        await renew()
+        // a database that is held may refuse even this: then before the next try
+        await renewed().catch(() => undefined)
         leaveOverdue(error)
         if (performance.now() >= until) throw new CannotWrite(error)
         const pause = PAUSES_MS[Math.min(tries, PAUSES_MS.length - 1)] ?? 100

@@ -1,10 +1,7 @@
 import type { Instant } from '../base'
 
-/** Who changed something last; `isSelf`: the asker, in another window. */
-export interface ChangedBy {
-  readonly name: string
-  readonly isSelf: boolean
-}
+/** Who changed something last: the asker, in another window, or somebody else. */
+export type ChangedBy = { readonly isSelf: true } | { readonly isSelf: false; readonly name: string }
 
 /**
  * Why somebody is not let in, or may not do an act. What one may not see is 'not-found', so that nothing is

@@ -39,7 +39,7 @@ interface Say<Value> {
 }
 type SayOf<Value> = (name: string | null) => Say<Value>
 
-type AnyPart = 'whole' | 'fields' | { readonly nameOf: (entry: never) => string }
+type AnyPart = 'whole' | 'fields' | { readonly nameOf: (entry: unknown) => string }
 
 function combinePart<Value>(kind: AnyPart, one: Three<unknown>, say: SayOf<Value>): unknown {
   if (kind === 'whole') return choose(one, say(null))
@@ -72,11 +72,11 @@ function combineFields<Value>({ seen, mine, theirs }: Three<Fields>, say: SayOf<
 }
 
 function combineList<Value>(
-  nameOf: (entry: never) => string,
+  nameOf: (entry: unknown) => string,
   { seen, mine, theirs }: Three<readonly unknown[]>,
   say: SayOf<Value>,
 ): readonly unknown[] {
-  const byName = (list: readonly unknown[]) => new Map(list.map((e) => [nameOf(e as never), e] as const))
+  const byName = (list: readonly unknown[]) => new Map(list.map((e) => [nameOf(e), e] as const))
   const [was, own, other] = [byName(seen), byName(mine), byName(theirs)]
   return orderOf([...was.keys()], [...own.keys()], [...other.keys()]).flatMap((name) => {
     const one = { seen: was.get(name), mine: own.get(name), theirs: other.get(name) }

@@ -2,16 +2,11 @@ import type { Parts } from '../combining'
 import { DRAFT_PARTS } from '../work'
 import type { StandingPiece } from './types'
 
-/** As of other work; which version is given stands as a whole. */
+const { pieces, title, note, about, isFirst, inTurn, window, rules } = DRAFT_PARTS
+
+/** As of other work; its lesson and which version is given stand as a whole. */
 export const STANDING_PARTS: Parts<StandingPiece> = {
+  ...{ pieces, title, note, about, isFirst, inTurn, window, rules },
   lessonId: 'whole',
-  pieces: DRAFT_PARTS.pieces,
-  title: 'whole',
-  note: 'whole',
-  about: 'fields',
-  isFirst: 'whole',
-  inTurn: 'whole',
-  window: 'fields',
-  rules: 'fields',
   versions: 'whole',
 }

@@ -49,7 +49,7 @@ export type Archived = Thing & {
   readonly title: string
   /** Of a class: when it was taken out of use; null: it is not known. */
   readonly goneAt: Instant | null
-  /** The colleague who did it; null: oneself, or it is not known. */
+  /** The colleague who did it within the last 30 days; null: oneself, or it is not known. */
   readonly goneBy: string | null
   readonly mayBringBack: boolean
 }

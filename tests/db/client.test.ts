@@ -140,6 +140,25 @@ describe('writeQueue', () => {
     expect(renewed).toBe(3)
   })
 
+  it('runs nothing on a connection that could not be renewed, since what is held may refuse that, too', async () => {
+    let isHeld = true
+    const seen: string[] = []
+    const queue = writeQueue(async () => {
+      seen.push('renews')
+      if (isHeld) throw busy()
+    })
+    const act = queue(async () => {
+      seen.push('acts')
+      if (seen.length === 1) throw busy()
+      return 'done'
+    })
+    while (seen.length < 4) await new Promise((resolve) => setImmediate(resolve))
+    isHeld = false
+    expect(await act).toBe('done')
+    expect(seen.slice(0, 4)).toEqual(['acts', 'renews', 'renews', 'renews'])
+    expect(seen.slice(-2)).toEqual(['renews', 'acts'])
+  })
+
   it('lets the rest of the process go on while it waits, and those behind it give up in time', async () => {
     const queue = writeQueue(async () => undefined)
     let isHeld = true

@@ -51,10 +51,11 @@ describe('two at the same work', () => {
     await p.seesIn('[data-hook="both-values"]', 'Called by the other')
     await p.isAccessible()
     // by keyboard: the first is mine, the second theirs
-    await p.page.focus('[name="title"][data-hook="choose-mine"]')
+    await p.page.focus('[data-hook="choose-title"] [role="radio"]')
     await p.keys('Space')
-    await p.page.focus('[name="note"][data-hook="choose-mine"]')
+    await p.page.focus('[data-hook="choose-note"] [role="radio"]')
     await p.keys('ArrowDown')
+    await p.keys('Space')
     await p.page.focus('[data-hook="save-chosen"]')
     await p.keys('Enter')
     await p.sees('Saved, with what changed meanwhile: First things first')
@@ -97,7 +98,7 @@ describe('two at the same lists of a class', () => {
     await p.page.keyboard.type('Songs')
     await other.call(KeepFiling, { params: { classId }, body: { version: of.version, filing, renamed: [] } })
     await p.click('keep-filing')
-    await p.sees('Saved, with what changed meanwhile: Heading “outings”')
+    await p.sees('Saved, with what changed meanwhile: Heading “Outings”')
     const after = (await other.call(ShowFiling, { params: { classId } })).value?.filing.headings
     expect(after).toEqual(expect.arrayContaining(['Outings', 'Songs']))
     p.isQuiet()

@@ -2,8 +2,8 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { isFor } from '#core/access'
 import type { Actor } from '#core/access'
 import type { ClassId, IsoDay, LessonId } from '#core/base'
-import { LATER_RULES } from '#core/attempts'
 import { EMPTY_LAYER } from '#core/versions'
+import type { Draft } from '#core/work'
 import { KeepFiling, ShowFiling } from '#shared/contracts/filing'
 import {
   ChangePiece,
@@ -46,7 +46,7 @@ import {
 } from '#shared/contracts/versions'
 import { ActOnMany, Assign, ChangeWork, PublishWork, ShowWork, WithdrawWork } from '#shared/contracts/work'
 import { CONTRACTS } from '../support/contracts'
-import { PLAIN_PIECE, PLAIN_WORK } from '../support/made'
+import { PLAIN_PIECE, PLAIN_WORK, piecesOf, rules } from '../support/made'
 import { withMoreTeachers } from '../support/moreTeachers'
 import { aServer, signedIn } from '../support/server'
 import type { Agent } from '../support/server'
@@ -80,47 +80,14 @@ const must = <T>(value: T | null | undefined): T => {
   return value
 }
 const page = async () => must((await imani.call(ShowClass, { params: { classId } })).value)
-const RULES = {
-  maxAttempts: 1,
-  kept: 'best',
-  waitMinutes: 0,
-  timeLimitMinutes: null,
-  order: 'as-written',
-  feedback: 'never',
-  answers: 'never',
-  late: null,
-  ...LATER_RULES,
-} as const
 const piece = async () =>
   must((await imani.call(ShowShelf)).value?.pieces.find((p) => !p.own && p.kind === 'check'))
-async function draft(title: string) {
+async function draft(title: string): Promise<Draft> {
   const { id: resourceId, revision } = await piece()
+  const pieces = piecesOf(resourceId).map((p) => ({ ...p, revision }))
+  const targets = [{ target: { kind: 'class', classId } as const, overrides: {} }]
   const window = { listed: null, opens: null, due: null, closes: null, putAway: null }
-  const of = {
-    id: 'p1',
-    resourceId,
-    revision,
-    when: 'in',
-    handIn: 'alone',
-    leastMinutes: 0,
-    window: {},
-    rules: {},
-  }
-  const target = { kind: 'class', classId } as const
-  const asked = {
-    ...PLAIN_WORK,
-    pieces: [of],
-    title,
-    note: '',
-    window,
-    rules: RULES,
-    targets: [{ target, overrides: {} }],
-  }
-  return { ...asked, exceptIds: [] } as never as NonNullable<
-    Parameters<typeof imani.call<typeof Assign>>[1]
-  >['body'] extends { draft: infer D }
-    ? D
-    : never
+  return { ...PLAIN_WORK, title, note: '', pieces, window, rules: rules(), targets, exceptIds: [] }
 }
 async function held(title: string) {
   const made = await imani.call(Assign, { body: { draft: await draft(title), publish: false } })
@@ -144,7 +111,7 @@ async function series(title: string) {
     rule: { kind: 'explicit' } as const,
     rows,
     targets,
-    rules: { ...RULES, help: [] },
+    rules: rules(),
   }
   const made = must((await imani.call(MakeSeries, { body: { series: body as never } })).value)
   const listed = must((await imani.call(ShowSeries, { params: { classId } })).value)
@@ -335,11 +302,18 @@ const PROBES: Readonly<Record<string, () => Promise<void>>> = {
     const desk = must((await imani.call(ShowDesk)).value)
     const planId = must(desk.classes.find((c) => c.id === classId)?.planId)
     const lessonId = must(desk.plans.find((p) => p.id === planId)?.lessons[0]).id
-    const { pieces, title, note, about, isFirst, inTurn, window, rules } = (await draft(
-      'Stands',
-    )) as never as Record<string, never>
-    const one = { lessonId, pieces, title, note, about, isFirst, inTurn, window, rules } as never
-    const added = await imani.call(AddStanding, { params: { planId }, body: { pieces: [one] } })
+    const {
+      targets: _to,
+      newcomers: _new,
+      teams: _teams,
+      exceptIds: _but,
+      overCeiling: _over,
+      ...one
+    } = await draft('Stands')
+    const added = await imani.call(AddStanding, {
+      params: { planId },
+      body: { pieces: [{ ...one, lessonId }] },
+    })
     const standingId = must(added.value?.standingIds[0])
     const list = must((await imani.call(ShowStanding, { params: { planId } })).value)
     const { version, piece } = must(list.standing.find((s) => s.id === standingId))

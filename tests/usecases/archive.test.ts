@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Teacher } from '#core/access'
-import { mustBeOk } from '#core/base'
+import { addMinutes, mustBeOk } from '#core/base'
 import type { GroupId } from '#core/base'
 import { classById, groupsOf, plansById, yearsById } from '#db/repositories'
 import { joinClass } from '#usecases/accounts/joinClass'
@@ -78,6 +78,9 @@ describe('what was made by mistake', () => {
       { title: 'Class B', goneBy: 'Tess', goneAt: deps.clock.now(), mayBringBack: false },
     ])
     expect(await archived(teacher)).toMatchObject([{ title: 'Class B', goneBy: null, mayBringBack: true }])
+    // told for a while, and in the archive for good
+    school.clock.set(addMinutes(deps.clock.now(), 31 * 24 * 60))
+    expect(await archived(carla)).toMatchObject([{ title: 'Class B', goneBy: null }])
     mustBeOk(await bringBack(deps, teacher, { kind: 'class', id: school.b.classId }), 'back')
     expect(await archived(carla)).toEqual([])
   })

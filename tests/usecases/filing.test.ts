@@ -5,7 +5,7 @@ import { showGrid } from '#usecases/evidence/evidence'
 import { keepFiling, showFiling } from '#usecases/filing/keepFiling'
 import { listMyWork } from '#usecases/learning/myWork'
 import { redo, undo } from '#usecases/journal/journal'
-import { aSchool, publish } from '../support/world'
+import { aColleague, aSchool, publish } from '../support/world'
 import type { TestSchool } from '../support/world'
 
 const FILING = {
@@ -59,6 +59,17 @@ describe('headings and categories of a class', () => {
     expect((await shown(school)).filing).toEqual(FILING)
     mustBeOk(await redo(deps, teacher), 'redo')
     expect(await names()).toEqual(['Checks 1', 'Quick checks 1'])
+  })
+
+  it('name who changed them, and not who did something else in the class since', async () => {
+    const school = await filed()
+    const { deps, teacher, b } = school
+    const carla = await aColleague(school)
+    const of = { classId: b.classId, version: 0, renamed: [] }
+    mustBeOk(await keepFiling(deps, carla, { ...of, filing: FILING }), 'hers')
+    await publish(school, { title: 'Since then' })
+    const late = await keepFiling(deps, teacher, { ...of, filing: { ...FILING, headings: [] } })
+    expect(late.error).toMatchObject({ by: { isSelf: false, name: 'Carla' } })
   })
 
   it('are said to be changed only by who runs the class, and count names in whatever case as one', async () => {

@@ -5,9 +5,10 @@ import type { Attempt, AttemptRefusal, Levels } from '#core/attempts'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { isScoredByHand } from '#core/library'
 import { attemptById, classHaving, draftsOf, saveDraft } from '#db/repositories'
-import type { Connection, DraftRecord } from '#db/repositories'
+import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { givenPiece } from '../settling/givenPiece'
+import { changedBy, changedTo } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { classFor } from '../ground/classAccess'
 import { draftedAt } from './toScore'
@@ -47,29 +48,14 @@ export async function draftScore(
     const drafts = await draftsOf(tx, [at])
     const stands = drafts.find((d) => d.itemId === itemId)
     const now = stands?.version ?? 0
-    if (now !== input.version) return changedTo(now, { actor, input, stands })
+    if (now !== input.version) {
+      const by = stands ? changedBy(actor, { id: stands.by, name: stands.byName }) : null
+      return changedTo({ seen: input.version, now }, by)
+    }
     const version = now + 1
     const draft = { levels, comment: comment.trim(), again, version, by: actor.userId }
     await saveDraft(tx, { attemptId: at, itemId, ...draft })
     return ok({ version })
-  })
-}
-
-function changedTo(
-  now: number,
-  of: {
-    readonly actor: Teacher
-    readonly input: { readonly version: number }
-    readonly stands: DraftRecord | undefined
-  },
-) {
-  const { actor, input, stands } = of
-  return refuse({
-    code: 'access/changed-meanwhile' as const,
-    field: 'version' as const,
-    seen: input.version,
-    now,
-    by: stands ? { name: stands.byName, isSelf: stands.by === actor.userId } : null,
   })
 }
 

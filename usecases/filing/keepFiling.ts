@@ -3,6 +3,7 @@ import type { ClassId, Result } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import { checkFiling, foldedName, refiled } from '#core/filing'
 import type { Filing, FilingRefusal, Renamed } from '#core/filing'
+import type { JournalCommand } from '#core/journal'
 import { commandOf, draftOf, idsTouched } from '#core/work'
 import { addToJournal, assignmentIdsNear, assignmentsById, filingOf, saveFiling } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -74,8 +75,10 @@ export async function keepFiling(
     const checked = checkFiling(filing)
     if (!checked.ok) return checked
     const stands = await filingOf(tx, classId)
-    if (stands.version !== input.version)
-      return changedMeanwhile(tx, actor, { seen: input.version, now: stands.version, id: classId })
+    if (stands.version !== input.version) {
+      const isIt = (act: JournalCommand) => act.kind === 'filing' && act.classId === classId
+      return changedMeanwhile(tx, actor, { seen: input.version, now: stands.version, id: classId, isIt })
+    }
     if (same(stands.filing, filing)) return ok({ version: stands.version, works: 0 })
     const session = openWorkSession(tx, deps, actor)
     const done: WorkChange[] = []

@@ -6,7 +6,7 @@ import { checkResource } from '#core/library'
 import type { LibraryRefusal, WrittenPiece } from '#core/library'
 import { isFormInUse, ownCodeTaken, resourceById, saveResource } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { changedMeanwhile } from '../ground/changedMeanwhile'
+import { changedTo } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 import { withKeptFiles } from './files'
 import { standardsIn } from './shelf'
@@ -31,7 +31,8 @@ export async function changePiece(
     if (!record || !canSeeResource(actor, record)) return refuse({ code: 'access/not-found', what: 'piece' })
     if (!canWriteResource(actor, record)) return refuse({ code: 'access/denied' })
     if (record.revision !== input.revision)
-      return changedMeanwhile(tx, actor, { seen: input.revision, now: record.revision, id: resourceId })
+      // nobody else may: it was done in another window
+      return changedTo({ seen: input.revision, now: record.revision }, { isSelf: true })
     const { code: was } = record.resource
     const code = input.piece.code.trim().toLowerCase() || was
     const standards = standardsIn(input.piece)

@@ -2,6 +2,7 @@ import { ok, refuse, same } from '#core/base'
 import type { ResourceId, Result, TrailId } from '#core/base'
 import { canDropLayer, canSeeResource } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
+import type { JournalCommand } from '#core/journal'
 import { checkLayer } from '#core/versions'
 import type { Layer, LayerCommand, VersionsRefusal } from '#core/versions'
 import { namedClasses } from '#core/work'
@@ -140,5 +141,6 @@ async function standing(
   const known = (await layersOf(tx, actor.schoolId, [resourceId])).find((l) => l.trailId === trailId)
   const now = known?.version ?? 0
   if (now === version) return ok(known ?? null)
-  return changedMeanwhile(tx, actor, { seen: version, now, id: resourceId })
+  const isIt = (command: JournalCommand) => command.kind === 'layer' && command.trailId === trailId
+  return changedMeanwhile(tx, actor, { seen: version, now, id: resourceId, isIt })
 }

@@ -2,6 +2,7 @@ import { asId, ok, refuse, same } from '#core/base'
 import type { PlanId, Result, StandingId } from '#core/base'
 import { canSeeResource } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
+import type { JournalCommand } from '#core/journal'
 import { MOST_STANDING, checkStanding } from '#core/standing'
 import type { StandingCommand, StandingPiece, StandingRefusal } from '#core/standing'
 import type { Plan } from '#core/pacing'
@@ -61,8 +62,10 @@ export async function changeStanding(
     if (!record || record.planId !== input.planId || record.isGone)
       return refuse({ code: 'access/not-found', what: 'piece of standing work' })
     const { version: now } = record
-    if (now !== input.version)
-      return changedMeanwhile(tx, actor, { seen: input.version, now, id: input.planId })
+    if (now !== input.version) {
+      const isIt = (act: JournalCommand) => act.kind === 'standing' && act.standingId === record.id
+      return changedMeanwhile(tx, actor, { seen: input.version, now, id: input.planId, isIt })
+    }
     const { piece } = input
     if (piece !== null) {
       const good = await checkedPiece(tx, actor, piece, found.value.plan, record.piece)

@@ -1,4 +1,5 @@
 import { ok } from '#core/base'
+import type { Instant } from '#core/base'
 import { canArchiveClass, canEditYear } from '#core/access'
 import type { Teacher } from '#core/access'
 import { meetingsPlanned } from '#core/pacing'
@@ -46,12 +47,15 @@ export async function showOverview(deps: Deps, actor: Teacher) {
       mine: ownerId === actor.userId,
     })),
     mayEditYear: canEditYear(actor, actor.schoolId),
-    archived: await archiveOf(tx, actor),
+    archived: await archiveOf(tx, actor, deps.clock.now()),
   })
 }
 
+/** So long it is told who took a class out of use. */
+const NEWS_MS = 30 * 24 * 3600_000
+
 /** What is in the archive and was the actor's, too; whether they may bring it back. */
-async function archiveOf(tx: Connection, actor: Teacher) {
+async function archiveOf(tx: Connection, actor: Teacher, now: Instant) {
   const { schoolId, userId } = actor
   const gone = await archivedFor(tx, { schoolId, userId, withYears: canEditYear(actor, schoolId) })
   const classIds = gone.flatMap((g) => (g.kind === 'class' ? [g.id] : []))
@@ -59,6 +63,7 @@ async function archiveOf(tx: Connection, actor: Teacher) {
   return gone.map(({ goneAt = null, goneBy = null, ...thing }) => {
     const teacherIds = thing.kind === 'class' ? (taughtBy.get(thing.id) ?? []) : []
     const mayBringBack = thing.kind !== 'class' || canArchiveClass(actor, { schoolId, teacherIds })
-    return { ...thing, goneAt, goneBy, mayBringBack }
+    const isNews = goneAt !== null && now - goneAt < NEWS_MS
+    return { ...thing, goneAt, goneBy: isNews ? goneBy : null, mayBringBack }
   })
 }

@@ -6,7 +6,7 @@ import { checkTrails, faultInThresholds } from '#core/versions'
 import type { StepThresholds, Trail, VersionsRefusal } from '#core/versions'
 import { saveTrailSettings, trailSettingsOf, trailUses } from '#db/repositories'
 import type { Deps } from '../ground/deps'
-import { changedMeanwhile } from '../ground/changedMeanwhile'
+import { changedTo } from '../ground/changedMeanwhile'
 import { writing } from '../ground/writing'
 
 /** A school's trails with how much each is used, and from which scores steps are suggested. */
@@ -37,7 +37,7 @@ export async function setTrailSettings(
   if (!canSetTrails(actor)) return refuse({ code: 'access/denied' })
   return writing(deps.store, async (tx): Promise<Set> => {
     const { version: now } = await trailSettingsOf(tx, actor.schoolId)
-    if (now !== input.version) return changedMeanwhile(tx, actor, { seen: input.version, now, id: 'trails' })
+    if (now !== input.version) return changedTo({ seen: input.version, now }, null)
     const checked = checkTrails(input.trails, await trailUses(tx, actor.schoolId))
     if (!checked.ok) return checked
     const fault = faultInThresholds(input.thresholds)

@@ -8,8 +8,9 @@ import { writing } from '../ground/writing'
 import { whereIn } from './draft'
 import { writeDown } from './steps'
 import { changeAssignment, openWorkSession } from './workSession'
-import type { WorkActRefusal } from './workSession'
+import type { WorkActRefusal, WorkSession } from './workSession'
 import { workAt } from './workFor'
+import type { WorkInReach } from './workFor'
 
 export type Changed = Result<{ readonly learners: number }, WorkActRefusal>
 
@@ -32,12 +33,21 @@ export async function changeWork(
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
     const session = openWorkSession(tx, deps, actor)
-    const { assignment, reach } = found.value
-    const world = await session.load(assignment.authorId, namedClasses(assignment))
-    const draft = withUnseen(reach, assignment, input.draft, whereIn(world))
+    const draft = await wholeDraft(session, found.value, input.draft)
     const done = await changeAssignment(session, found.value, draft, input.publish)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'changed', done: [done.value] })
     return ok({ learners: done.value.learners })
   })
+}
+
+/** What somebody sent who sees only their part, with what they do not see. */
+async function wholeDraft(
+  { load }: WorkSession,
+  { assignment, reach }: WorkInReach,
+  sent: Draft,
+): Promise<Draft> {
+  if (reach === 'whole') return sent
+  const world = await load(assignment.authorId, namedClasses(assignment))
+  return withUnseen(reach, assignment, sent, whereIn(world))
 }

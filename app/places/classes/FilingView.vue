@@ -14,7 +14,7 @@ import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import FilingList from './components/FilingList.vue'
-import { draftOf, filingIn, renamedIn } from './filingDraft'
+import { draftOf, filingIn, renamedAway, renamedIn } from './filingDraft'
 import type { FilingDraft } from './filingDraft'
 import { FILING_CONFLICT } from './words/conflicts'
 
@@ -48,15 +48,19 @@ async function keep(): Promise<void> {
   if (!page.value || !draft.value) return
   busy.value = true
   const params = { classId: classId.value }
-  const renamed = [...renamedIn(draft.value)]
+  const renamed = renamedIn(draft.value)
+  const mine = filingIn(draft.value)
   const reply = await combining({
     what: 'these lists',
     parts: FILING_PARTS,
     words: FILING_CONFLICT,
     seen: { value: page.value.filing, version: page.value.version },
-    mine: filingIn(draft.value),
-    send: (filing, { version }) => call(KeepFiling, { params, body: { version, filing, renamed } }),
-    standing: async () => {
+    mine,
+    send: (filing, { version }) => {
+      const body = { version, filing, renamed: [...renamedAway(renamed, mine, filing)] }
+      return call(KeepFiling, { params, body })
+    },
+    current: async () => {
       const now = await call(ShowFiling, { params })
       return now.ok ? { value: now.value.filing, version: now.value.version } : null
     },

@@ -70,7 +70,7 @@ async function lay(planId: PlanId): Promise<void> {
       const seen = classes.map((c) => c.planId)
       return call(LayPlan, { params: { planId }, body: { classIds, from: from.value, seen } })
     },
-    standing: async () => {
+    current: async () => {
       await store.load(true)
       return classesNow()
     },

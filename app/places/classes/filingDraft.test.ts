@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { asId } from '#core/base'
 import type { ClassId } from '#core/base'
-import { draftOf, filingIn, movedRow, renamedIn } from './filingDraft'
+import { draftOf, filingIn, movedRow, renamedAway, renamedIn } from './filingDraft'
 
 const filing = { headings: ['Tests', 'Practice'], categories: [{ name: 'Checks', weight: 60, most: null }] }
 const page = {
@@ -27,5 +27,15 @@ describe('headings and categories as they are edited', () => {
     expect(renamedIn(better)).toEqual([{ part: 'category', from: 'Checks', to: 'Small checks' }])
     expect(movedRow(draft.headings, 'Practice', -1).map((r) => r.name)).toEqual(['Practice', 'Tests'])
     expect(movedRow(draft.headings, 'Practice', 1)).toBe(draft.headings)
+  })
+  it('take work along only from a name that is gone: a colleague may have kept it', () => {
+    const renamed = [{ part: 'heading', from: 'Tests', to: 'Exams' }] as const
+    const mine = { ...filing, headings: ['Exams', 'Practice'] }
+    expect(renamedAway(renamed, mine, mine)).toEqual(renamed)
+    expect(renamedAway(renamed, mine, { ...mine, headings: ['Exams', 'Practice', 'Tests'] })).toEqual([])
+    // two that have changed names: both former ones stand, as the new ones
+    const turned = [...renamed, { part: 'heading', from: 'Exams', to: 'Tests' }] as const
+    const both = { ...filing, headings: ['Exams', 'Tests'] }
+    expect(renamedAway(turned, both, both)).toEqual(turned)
   })
 })

@@ -44,6 +44,20 @@ export function renamedIn({ headings, categories }: FilingDraft): readonly Renam
   return [...of('heading', headings), ...of('category', categories)]
 }
 
+/**
+ * Of renamed rows those whose former name is gone from what is kept, too: work stays under a name that a colleague has
+ * kept.
+ */
+export function renamedAway(renamed: readonly Renamed[], mine: Filing, kept: Filing): readonly Renamed[] {
+  const own = namesIn(mine)
+  const all = namesIn(kept)
+  return renamed.filter(({ part, from }) => own[part].includes(from) || !all[part].includes(from))
+}
+const namesIn = ({ headings, categories }: Filing) => ({
+  heading: headings,
+  category: categories.map((c) => c.name),
+})
+
 /** A row in another place; places count from 0, and one beyond the ends is the end. */
 export function movedRow(rows: readonly FilingRow[], key: string, by: 1 | -1): readonly FilingRow[] {
   const at = rows.findIndex((r) => r.key === key)

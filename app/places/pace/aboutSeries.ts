@@ -3,7 +3,7 @@ import { SERIES_PARTS } from '#core/series'
 import type { Series } from '#core/series'
 import { ClearSeries, ReleaseSeries, RemoveSeries, ShowSeries } from '#shared/contracts/series'
 import type { ClassSeries } from '#shared/contracts/series'
-import type { Standing } from '~/shared/conflict/combining'
+import type { Versioned } from '~/shared/conflict/combining'
 import { call } from '~/shared/wire/call'
 import { seriesWords } from './words/seriesParts'
 
@@ -17,7 +17,7 @@ export const SERIES_DEEDS = {
 /** A series as it was looked at, how it stands now, and how its parts are said. */
 export function aboutSeries(
   id: SeriesId,
-  seen: Standing<Series>,
+  seen: Versioned<Series>,
   names: { readonly of: ClassSeries | null; readonly pieceOf: (id: ResourceId) => string },
 ) {
   return {
@@ -25,10 +25,18 @@ export function aboutSeries(
     parts: SERIES_PARTS,
     words: seriesWords(names.of, names.pieceOf),
     seen,
-    standing: async () => {
+    current: async () => {
       const reply = await call(ShowSeries, { params: { classId: seen.value.classId } })
       const now = reply.ok ? reply.value.series.find((s) => s.id === id) : undefined
       return now ? { value: now.series, version: now.version } : null
     },
   }
 }
+
+/** Stands for a version that is known not to be the one that was seen. */
+export const NOT_AS_SEEN = 0
+/** What the server would say to it. */
+export const CHANGED_HERE = {
+  ok: false,
+  error: { code: 'access/changed-meanwhile', field: 'seen', by: null },
+} as const

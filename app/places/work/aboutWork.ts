@@ -13,7 +13,7 @@ export function aboutWork(known: WorkPage, names: DraftNames) {
     parts: DRAFT_PARTS,
     words: draftWords(names),
     seen: { value: known.draft as Draft, version: known.version },
-    standing: async () => {
+    current: async () => {
       const reply = await call(ShowWork, { params: { assignmentId: known.id } })
       return reply.ok ? { value: reply.value.draft, version: reply.value.version } : null
     },

@@ -23,10 +23,15 @@ const about = computed(() => {
   const kept = props.also ? ` What only they changed stays: ${props.also}.` : ''
   return `Nothing of yours is saved yet. Choose what is to stand.${kept}`
 })
-const SIDES = [
-  { side: 'mine', label: 'Yours' },
-  { side: 'theirs', label: 'Now there' },
-] as const
+const sidesOf = ({ mine, theirs }: ClashRow) => [
+  { value: 'mine' as const, label: 'Yours', description: mine },
+  { value: 'theirs' as const, label: 'Now there', description: theirs },
+]
+const CARDS = {
+  fieldset: 'grid sm:grid-cols-2 gap-2',
+  legend: 'font-semibold',
+  description: 'text-default whitespace-pre-line wrap-anywhere max-h-36 overflow-auto',
+}
 function all(side: Side): void {
   emit('close', new Map(props.rows.map((r) => [r.id, side])))
 }
@@ -45,23 +50,23 @@ function save(): void {
   >
     <template #body>
       <div class="grid gap-4" data-hook="both-values">
-        <fieldset v-for="row in rows" :key="row.id" class="row">
-          <legend>{{ capital(row.label) }}</legend>
-          <label v-for="s in SIDES" :key="s.side" class="side" :class="{ on: chosen[row.id] === s.side }">
-            <span class="head">
-              <input
-                v-if="!isOne"
-                v-model="chosen[row.id]"
-                type="radio"
-                :name="row.id"
-                :value="s.side"
-                :data-hook="`choose-${s.side}`"
-              />
-              {{ s.label }}</span
-            >
-            <span class="text" :data-hook="`said-${s.side}`">{{ row[s.side] }}</span>
-          </label>
-        </fieldset>
+        <template v-for="row in rows" :key="row.id">
+          <dl v-if="isOne" class="grid sm:grid-cols-2 gap-4">
+            <div v-for="side in sidesOf(row)" :key="side.value">
+              <dt class="said">{{ row.label }}, {{ side.label.toLowerCase() }}</dt>
+              <dd class="whitespace-pre-line wrap-anywhere">{{ side.description }}</dd>
+            </div>
+          </dl>
+          <URadioGroup
+            v-else
+            v-model="chosen[row.id]"
+            :legend="row.label"
+            :items="sidesOf(row)"
+            variant="card"
+            :ui="CARDS"
+            :data-hook="`choose-${row.id}`"
+          />
+        </template>
       </div>
     </template>
     <template #footer>
@@ -89,46 +94,3 @@ function save(): void {
     </template>
   </UModal>
 </template>
-
-<style scoped>
-.row {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.5rem;
-  min-width: 0;
-}
-legend {
-  font-weight: 600;
-  margin-bottom: 0.3rem;
-}
-.side {
-  display: grid;
-  gap: 0.25rem;
-  align-content: start;
-  padding: 0.5rem 0.7rem;
-  border: 1px solid var(--ui-border-accented);
-  border-radius: 0.5rem;
-  min-width: 0;
-}
-.side.on {
-  border-color: var(--ui-primary);
-  box-shadow: inset 0 0 0 1px var(--ui-primary);
-}
-.head {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-  color: var(--ui-text-muted);
-}
-.text {
-  white-space: pre-line;
-  overflow-wrap: anywhere;
-  max-height: 9rem;
-  overflow: auto;
-}
-@media (max-width: 520px) {
-  .row {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

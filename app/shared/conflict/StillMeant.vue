@@ -3,6 +3,8 @@
 defineProps<{
   title: string
   rows: readonly { readonly label: string; readonly was: string; readonly is: string }[]
+  /** It was changed, and changed back. */
+  isAsSeen: boolean
   act: string
 }>()
 const emit = defineEmits<{ close: [yes: boolean] }>()
@@ -33,7 +35,13 @@ const emit = defineEmits<{ close: [yes: boolean] }>()
           </tr>
         </tbody>
       </table>
-      <p v-else>It is again as you saw it.</p>
+      <p v-else>
+        {{
+          isAsSeen
+            ? 'It is again as you saw it.'
+            : 'What changed is not shown here. Open it to see all of it.'
+        }}
+      </p>
     </template>
     <template #footer>
       <UButton color="neutral" variant="outline" data-hook="leave-it" @click="emit('close', false)"

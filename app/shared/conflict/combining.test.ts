@@ -36,8 +36,8 @@ function aServer(theirs: Note) {
     version++
     return Promise.resolve({ ok: true as const, value: mine })
   })
-  const standing = () => Promise.resolve({ value: theirs, version })
-  return { send, standing, changesAgain: () => version++ }
+  const current = () => Promise.resolve({ value: theirs, version })
+  return { send, current, changesAgain: () => version++ }
 }
 const about = { what: 'this note', parts: PARTS, words, seen: { value: SEEN, version: 1 } }
 
@@ -65,7 +65,7 @@ describe('saving what somebody else has changed meanwhile', () => {
     expect(open.mock.calls[0]?.[1]).toEqual({
       who: 'Tomasz',
       what: 'this note',
-      rows: [{ id: 'due', label: 'due', mine: 'Wed', theirs: 'Mon' }],
+      rows: [{ id: 'due', label: 'Due', mine: 'Wed', theirs: 'Mon' }],
       also: 'title',
     })
     expect(saved).toEqual({ ok: true, value: { title: 'Sound', due } })

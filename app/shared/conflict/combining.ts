@@ -7,11 +7,11 @@ import { useDialogs } from '~/shared/frame/dialogs'
 import { useTell } from '~/shared/frame/tell'
 import { sayList } from '~/shared/words/lists'
 import BothValues from './BothValues.vue'
-import { capital, sayWho } from './words'
+import { capital, labelOf, sayWho } from './words'
 import type { PartWords } from './words'
 
 /** A value as it stands, with the count of its changes where there is one. */
-export interface Standing<Value> {
+export interface Versioned<Value> {
   readonly value: Value
   readonly version: number
 }
@@ -22,11 +22,11 @@ export interface Change<Value, Reply> {
   readonly what: string
   readonly parts: Parts<Value>
   readonly words: PartWords<Value>
-  readonly seen: Standing<Value>
+  readonly seen: Versioned<Value>
   readonly mine: Value
-  readonly send: (mine: Value, seen: Standing<Value>) => Promise<Result<Reply, Refusal>>
+  readonly send: (mine: Value, seen: Versioned<Value>) => Promise<Result<Reply, Refusal>>
   /** As it stands now; null: it cannot be had. */
-  readonly standing: () => Promise<Standing<Value> | null>
+  readonly current: () => Promise<Versioned<Value> | null>
 }
 
 /** More colleagues at once than anybody has. */
@@ -48,11 +48,11 @@ export function useCombining() {
   ): Promise<ReadonlyMap<string, Side> | null> {
     const rows = clashes.map((c) => ({
       id: c.id,
-      label: words.label(c),
+      label: capital(labelOf(words, c)),
       mine: words.value(c, c.mine),
       theirs: words.value(c, c.theirs),
     }))
-    const also = sayList([...new Set(taken.map(words.label))])
+    const also = sayList([...new Set(taken.map((t) => labelOf(words, t)))])
     return open<ReadonlyMap<string, Side>, typeof BothValues>(BothValues, {
       who: sayWho(by),
       what,
@@ -70,13 +70,13 @@ export function useCombining() {
       const reply = await change.send(mine, seen)
       if (reply.ok && added.size > 0) tell.done(`Saved, with what changed meanwhile: ${sayList([...added])}`)
       if (reply.ok || reply.error.code !== 'access/changed-meanwhile' || round === MOST_ROUNDS) return reply
-      const theirs = await change.standing()
+      const theirs = await change.current()
       if (!theirs) return reply
       const three = { seen: seen.value, mine, theirs: theirs.value }
       const both = combine(change.parts, three)
       const choices = both.clashes.length > 0 ? await ask(change, both, reply.error.by) : new Map()
       if (!choices) return null
-      for (const place of both.taken) added.add(capital(change.words.label(place)))
+      for (const taken of both.taken) added.add(capital(labelOf(change.words, taken)))
       mine = combine(change.parts, three, choices).value
       seen = theirs
     }

@@ -3,9 +3,9 @@ import type { Parts } from '#core/combining'
 import type { Result } from '#core/base'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useDialogs } from '~/shared/frame/dialogs'
-import type { Standing } from './combining'
+import type { Versioned } from './combining'
 import StillMeant from './StillMeant.vue'
-import { capital, sayWho } from './words'
+import { capital, labelOf, sayWho } from './words'
 import type { PartWords } from './words'
 
 /** An act on something that somebody else may have changed since it was looked at. */
@@ -16,9 +16,9 @@ export interface ActOn<Value, Reply> {
   readonly act: string
   readonly parts: Parts<Value>
   readonly words: PartWords<Value>
-  readonly seen: Standing<Value>
-  readonly send: (seen: Standing<Value>) => Promise<Result<Reply, Refusal>>
-  readonly standing: () => Promise<Standing<Value> | null>
+  readonly seen: Versioned<Value>
+  readonly send: (seen: Versioned<Value>) => Promise<Result<Reply, Refusal>>
+  readonly current: () => Promise<Versioned<Value> | null>
 }
 
 /**
@@ -32,17 +32,19 @@ export function useStillMeant() {
   ): Promise<Result<Reply, Refusal> | null> {
     const first = await of.send(of.seen)
     if (first.ok || first.error.code !== 'access/changed-meanwhile') return first
-    const now = await of.standing()
+    const now = await of.current()
     if (!now) return first
     const three = { seen: of.seen.value, mine: of.seen.value, theirs: now.value }
-    const rows = combine(of.parts, three).taken.map((t) => ({
-      label: capital(of.words.label(t)),
+    const { taken } = combine(of.parts, three)
+    const rows = taken.map((t) => ({
+      label: capital(labelOf(of.words, t)),
       was: of.words.value(t, t.mine),
       is: of.words.value(t, t.theirs),
     }))
     const isMeant = await open<boolean, typeof StillMeant>(StillMeant, {
       title: `${capital(sayWho(first.error.by))} changed ${of.what} meanwhile`,
-      rows,
+      rows: rows.filter((row) => row.was !== row.is),
+      isAsSeen: taken.length === 0,
       act: of.act,
     })
     return isMeant === true ? of.send(now) : null

@@ -7,10 +7,15 @@ export type Place<Value> = Pick<Clash<Value>, 'part' | 'name'>
 
 /** How the parts of a value are named, and what stands in them. */
 export interface PartWords<Value> {
-  /** 'Due', 'Boat crew'. */
-  readonly label: (place: Place<Value>) => string
+  /** 'Due', 'Boat crew'; `value` is what stands there, or, where it was taken out, what stood there. */
+  readonly label: (place: Place<Value>, value: unknown) => string
   /** What stands there, as a teacher would say it; undefined: it is not there. */
   readonly value: (place: Place<Value>, value: unknown) => string
+}
+
+/** What something is called of which two people have different values. */
+export function labelOf<Value>({ label }: PartWords<Value>, clash: Clash<Value>): string {
+  return label(clash, clash.theirs ?? clash.mine)
 }
 
 /** One thing that two people made different, in words. */

@@ -1,6 +1,5 @@
 import type { AttemptRules } from '#core/attempts'
-import { withWindow } from '#core/availability'
-import type { Moment, Overrides, WindowField, WindowSpec } from '#core/availability'
+import type { Moment, WindowField, WindowSpec } from '#core/availability'
 import { WINDOW_FIELDS } from '#core/availability'
 import type { About, AssignmentTarget, Draft, WorkPiece } from '#core/work'
 import { capital, sayPlain } from '../conflict/words'
@@ -56,14 +55,17 @@ export const RULE_WORDS: Record<keyof AttemptRules, string> = {
 
 /** How the parts of an assignment are named and said. */
 export function draftWords(names: DraftNames): PartWords<Draft> {
-  return { label: (place) => labelOf(place, names), value: (place, value) => valueOf(place, value, names) }
+  return {
+    label: (place, value) => labelOf(place, value, names),
+    value: (place, value) => valueOf(place, value, names),
+  }
 }
 
-function labelOf({ part, name }: Place<Draft>, names: DraftNames): string {
+function labelOf({ part, name }: Place<Draft>, value: unknown, names: DraftNames): string {
   if (isPlain(part)) return PLAIN[part]
   switch (part) {
     case 'pieces':
-      return 'a piece'
+      return `“${names.piece((value as WorkPiece).resourceId)}”`
     case 'about':
       return ABOUT[name as keyof About]
     case 'window':
@@ -123,7 +125,7 @@ function sayPieceOf(piece: WorkPiece, names: DraftNames): string {
 
 /** What one class, group or learner has of its own. */
 function sayOwn({ overrides, rules, versions }: AssignmentTarget, names: DraftNames): string {
-  const { window, ...limits }: Overrides = withWindow(overrides, overrides.window ?? {})
+  const { window, ...limits } = overrides
   const own = [
     ...sayWindow(window ?? {}, names),
     ...sayRules({ ...limits, ...rules } as Partial<AttemptRules>),

@@ -40,7 +40,7 @@ async function reach(group: ClassGroup, classId: ClassId, isIn: boolean): Promis
       const body = { groupId: group.id, alsoIn: [...alsoIn], name, rule, learnerIds: null }
       return call(SaveGroup, { params, body: { ...body, seen: { ...value, learnerIds: null } } })
     },
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowClass, { params })
       const stands = now.ok ? now.value.groups.find((g) => g.id === group.id) : undefined
       return stands ? { value: settingOf(stands), version: 0 } : null

@@ -29,7 +29,7 @@ async function set(act: keyof typeof SAID): Promise<void> {
     words: JOINING_CONFLICT,
     seen: { value: joiningOf(props.page), version: 0 },
     send: ({ value: seen }) => call(SetJoining, { params, body: { act, seen } }),
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowClass, { params })
       return now.ok ? { value: joiningOf(now.value), version: 0 } : null
     },

@@ -51,7 +51,7 @@ async function save(): Promise<void> {
       startsOn: startsOn.value ?? props.learner.startsOn,
     },
     send: (mine, { value: seen }) => call(SetAccommodation, { params, body: { learnerId, ...mine, seen } }),
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowClass, { params })
       const row = now.ok ? now.value.learners.find((l) => l.id === learnerId) : undefined
       return row ? { value: termsOf(row), version: 0 } : null

@@ -10,7 +10,7 @@ import { call } from '~/shared/wire/call'
 import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { zoneNamed } from '~/shared/words/times'
-import { useGrading } from '../composables/grading'
+import { usePutInGrade } from '../composables/putInGrade'
 import { sayGroupRule } from '../words/groupRules'
 import GroupsMenu from './GroupsMenu.vue'
 import LearnerActs from './LearnerActs.vue'
@@ -52,7 +52,7 @@ function saved(): void {
   editing.value = null
   emit('changed')
 }
-const gradeAll = useGrading(
+const gradeAll = usePutInGrade(
   props,
   () => learners.value,
   () => emit('changed'),

@@ -66,7 +66,7 @@ export function useStanding(planId: PlanId) {
       parts: STANDING_PARTS,
       words: standingWords(said.value),
       seen: { value: known.piece, version: known.version },
-      standing: async () => {
+      current: async () => {
         const reply = await call(ShowStanding, { params })
         const now = reply.ok ? reply.value.standing.find((s) => s.id === standingId) : undefined
         return now ? { value: now.piece, version: now.version } : null

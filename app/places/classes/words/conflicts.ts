@@ -9,7 +9,8 @@ import { sayDay } from '~/shared/words/times'
 import { sayGroupRule } from './groupRules'
 
 export const FILING_CONFLICT: PartWords<Filing> = {
-  label: ({ part, name }) => (part === 'headings' ? `heading “${name}”` : `category “${name}”`),
+  label: ({ part }, value) =>
+    part === 'headings' ? `heading “${String(value)}”` : `category “${(value as Category).name}”`,
   value: ({ part }, value) => {
     if (value === undefined) return 'taken out'
     if (part === 'headings') return String(value)
@@ -63,7 +64,7 @@ export const JOINING_CONFLICT: PartWords<{ readonly joinCode: string; readonly j
 interface Planned {
   readonly classes: readonly Pick<ClassCard, 'id' | 'name' | 'planId' | 'planTitle'>[]
 }
-export const PLANNED_PARTS: Parts<Planned> = { classes: { nameOf: (c) => c.name } }
+export const PLANNED_PARTS: Parts<Planned> = { classes: { nameOf: (c) => c.id } }
 export const plannedOf = ({ id, name, planId, planTitle }: Planned['classes'][number]) => ({
   id,
   name,
@@ -71,6 +72,6 @@ export const plannedOf = ({ id, name, planId, planTitle }: Planned['classes'][nu
   planTitle,
 })
 export const PLANNED_CONFLICT: PartWords<Planned> = {
-  label: ({ name }) => name ?? 'a class',
+  label: (_, value) => (value as Planned['classes'][number]).name,
   value: (_, value) => (value as Planned['classes'][number] | undefined)?.planTitle ?? 'no plan',
 }

@@ -77,9 +77,9 @@ export function standingWords(of: StandingOfPlan | null): PartWords<StandingPiec
     learner: () => '',
   })
   return {
-    label: ({ part, name }) => {
+    label: ({ part, name }, value) => {
       if (part === 'lessonId') return 'lesson'
-      return part === 'versions' ? 'version given' : words.label({ part, name })
+      return part === 'versions' ? 'version given' : words.label({ part, name }, value)
     },
     value: ({ part, name }, value) => {
       if (part === 'lessonId') return lesson(value)

@@ -26,6 +26,11 @@ function sayGiven(value: unknown): string {
   return said.filter(Boolean).join(', ')
 }
 
+const WORDS: PartWords<Drafts> = {
+  label: (_, value) => (value as Looked).name,
+  value: (_, value) => sayGiven(value),
+}
+
 /** Releases what was looked at; what somebody else gave or changed since is said first. Null: it was left. */
 export function useReleasing(
   of: { readonly assignmentId: AssignmentId; readonly pieceId: PieceId; readonly classId: ClassId },
@@ -48,23 +53,18 @@ export function useReleasing(
   })
   return async function release() {
     if (!(await queue.sent())) return { ok: false, error: { code: 'wire/lost' } } as const
-    const names = new Map(queue.given().map((a) => [answerName(a), a.name]))
-    const words: PartWords<Drafts> = {
-      label: ({ name }) => names.get(name ?? '') ?? 'a text',
-      value: (_, value) => sayGiven(value),
-    }
     const { assignmentId, pieceId, classId } = of
     const reply = await stillMeant({
       what: 'a score',
       act: 'Release what stands now',
       parts: PARTS,
-      words,
+      words: WORDS,
       seen: { value: drafts(), version: 0 },
       send: ({ value }) => {
         const seen = value.drafts.map(({ attemptId, itemId, version }) => ({ attemptId, itemId, version }))
         return call(ReleaseScores, { params: { assignmentId }, body: { pieceId, classId, seen } })
       },
-      standing: async () => {
+      current: async () => {
         await queue.load()
         return { value: drafts(), version: 0 }
       },

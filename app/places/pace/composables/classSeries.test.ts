@@ -63,9 +63,13 @@ describe('a class’s series', () => {
     const of = await loaded()
     const theirs = { ...series('Warm-ups'), targets: [{ kind: 'class', classId: room }] } as unknown as Series
     const stale = { ok: false, error: { code: 'access/changed-meanwhile', by: null } }
-    const nowThere = { ok: true, value: { series: [{ id, version: 5, series: theirs, rows: [] }] } }
-    answers(stale, nowThere, { ok: true, value: { version: 6 } }, { ok: true, value: { version: 7 } })
-    answers(shown('Third', 7))
+    const there = (version: number, series: Series) => ({
+      ok: true,
+      value: { series: [{ id, version, series, rows: [] }] },
+    })
+    answers(stale, there(5, theirs), { ok: true, value: { version: 6 } })
+    // the second was made of what the first was to leave: what it has left is asked for
+    answers(there(6, { ...theirs, title: 'Second' }), { ok: true, value: { version: 7 } }, shown('Third', 7))
     void of.change(id, series('Second'))
     expect(await of.change(id, series('Third'))).toBe(true)
     expect(call.mock.calls.at(-2)?.[1].body).toEqual({

@@ -1,20 +1,19 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ClassId, ResourceId, SeriesId } from '#core/base'
-import { combine } from '#core/combining'
-import { SERIES_PARTS } from '#core/series'
+import { same } from '#core/base'
 import type { Series } from '#core/series'
 import { ChangeSeries, MakeSeries, ShowSeries } from '#shared/contracts/series'
 import type { ClassSeries, KeptSeries, SeriesPiece } from '#shared/contracts/series'
 import { useCombining } from '~/shared/conflict/combining'
-import type { Standing } from '~/shared/conflict/combining'
+import type { Versioned } from '~/shared/conflict/combining'
 import { useStillMeant } from '~/shared/conflict/stillMeant'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { sayRefusal } from '~/shared/words/refusals'
 import { count } from '~/shared/words/numbers'
 import { useDesk } from '../stores/desk'
-import { SERIES_DEEDS, aboutSeries } from '../aboutSeries'
+import { CHANGED_HERE, NOT_AS_SEEN, SERIES_DEEDS, aboutSeries } from '../aboutSeries'
 import { useInTurn } from './inTurn'
 import { lanesOf } from './seriesLane'
 
@@ -27,7 +26,7 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
   const said = shallowRef<ClassSeries | null>(null)
   const problem = ref('')
   /** What the server has of each series: an act before may have put it together with a colleague's. */
-  const saved = new Map<SeriesId, Standing<Series>>()
+  const saved = new Map<SeriesId, Versioned<Series>>()
   const { busy, act } = useInTurn(() => Promise.all([load(), desk.load(true)]))
   /** Pieces that were added here and that the server has not told of yet. */
   const added = shallowRef<ReadonlyMap<ResourceId, SeriesPiece>>(new Map())
@@ -60,7 +59,7 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
     const list = said.value.series.map((s) => (s.id === id ? { ...s, ...part } : s))
     said.value = { ...said.value, series: list }
   }
-  const about = (id: SeriesId, seen: Standing<Series>) =>
+  const about = (id: SeriesId, seen: Versioned<Series>) =>
     aboutSeries(id, seen, { of: said.value, pieceOf: (piece) => pieces.value.get(piece)?.title ?? 'a piece' })
   /** Shown at once, kept when the server agrees. */
   function change(id: SeriesId, series: Series): Promise<boolean> {
@@ -69,12 +68,13 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
     return act(async () => {
       const stands = saved.get(id)
       if (!stands) return false
-      // seen was what an act before was to leave; it may have left more
-      const { value: mine } = combine(SERIES_PARTS, { seen: before, mine: series, theirs: stands.value })
+      // what was seen is what an act before was to leave; it may have left more
+      const isAsSeen = same(before, stands.value)
       const reply = await combining({
-        ...about(id, stands),
-        mine,
+        ...about(id, isAsSeen ? stands : { value: before, version: NOT_AS_SEEN }),
+        mine: series,
         send: async (value, { version }) => {
+          if (version === NOT_AS_SEEN) return CHANGED_HERE
           const sent = await call(ChangeSeries, {
             params: { seriesId: id },
             body: { version, series: value },

@@ -1,7 +1,7 @@
 import type { PlacedStone } from '#core/placing'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useStillMeant } from '~/shared/conflict/stillMeant'
-import { STONES_PARTS, stonesWords } from '../words/placedParts'
+import { STONES_PARTS, STONES_WORDS } from '../words/placedParts'
 
 export type PlacedWork = Pick<PlacedStone, 'assignmentId' | 'version'>
 export type PlacedReply =
@@ -24,10 +24,10 @@ export function usePlacedMeant(placing: {
       what: stones.length === 1 ? 'this work' : 'some of this work',
       act: 'Do it all the same',
       parts: STONES_PARTS,
-      words: stonesWords(stones),
+      words: STONES_WORDS,
       seen: { value: { stones: stones.map(placing.asItStands) }, version: 0 },
       send: ({ value }) => send(value.stones.map(({ assignmentId, version }) => ({ assignmentId, version }))),
-      standing: async () => {
+      current: async () => {
         await placing.load()
         return { value: { stones: placing.stones().filter((s) => ids.has(s.assignmentId)) }, version: 0 }
       },

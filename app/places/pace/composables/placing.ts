@@ -12,6 +12,7 @@ import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { useDesk } from '../stores/desk'
+import { useInTurn } from './inTurn'
 import { usePlacedMeant } from './placedMeant'
 import type { PlacedReply, PlacedWork } from './placedMeant'
 
@@ -22,13 +23,16 @@ export interface PlacingChoice {
   readonly through: IsoDay
 }
 const nameOf = ({ assignmentId, version }: PlacedWork) => ({ assignmentId, version })
+
 /** What lies in a stretch of time, and acts on it; the server's word is shown after each. */
 export function usePlacing(choice: Ref<PlacingChoice | null>) {
   const desk = useDesk()
   const tell = useTell()
   const shown = shallowRef<Placing | null>(null)
   const problem = ref('')
-  const isBusy = ref(false)
+  // what can be undone is said above; nobody waits for it
+  const { busy, act: inTurn } = useInTurn(async () => void desk.load(true))
+  const isBusy = computed(() => busy.value > 0)
 
   async function load(): Promise<void> {
     const of = choice.value
@@ -40,25 +44,14 @@ export function usePlacing(choice: Ref<PlacingChoice | null>) {
   }
   watch([choice, () => desk.steps], () => isBusy.value || void load(), { immediate: true })
 
-  /** Acts go out one after the other, each on what the one before has left. */
-  let sending: Promise<unknown> = Promise.resolve()
-  let waiting = 0
   function act(send: () => Promise<PlacedReply | null>, done = ''): Promise<boolean> {
-    waiting++
-    isBusy.value = true
-    const acted = sending.then(async () => {
+    return inTurn(async () => {
       const reply = await send()
       if (reply && !reply.ok) tell.refused(reply.error)
       else if (reply && done) tell.done(done)
       await load()
-      waiting--
-      isBusy.value = waiting > 0
-      // what can be undone is said above; nobody waits for it
-      void desk.load(true)
       return reply?.ok ?? false
     })
-    sending = acted
-    return acted
   }
 
   const lay = (pieces: readonly ToLay[], stays: number | null) =>

@@ -11,14 +11,12 @@ export interface Stones {
 export const STONES_PARTS: Parts<Stones> = { stones: { nameOf: (stone) => stone.assignmentId } }
 
 /** Each by its title, with its state and its days. */
-export function stonesWords(stones: readonly PlacedStone[]): PartWords<Stones> {
-  return {
-    label: ({ name }) => `“${stones.find((s) => s.assignmentId === name)?.title ?? 'work'}”`,
-    value: (_, value) => {
-      const stone = value as PlacedStone | undefined
-      if (!stone) return 'no longer there'
-      const days = [...new Set(stone.at.map((at) => at.opensOn))].sort().map(sayDay)
-      return [stone.title, stone.state, sayList(days)].filter(Boolean).join(', ')
-    },
-  }
+export const STONES_WORDS: PartWords<Stones> = {
+  label: (_, value) => `“${(value as PlacedStone).title}”`,
+  value: (_, value) => {
+    const stone = value as PlacedStone | undefined
+    if (!stone) return 'no longer there'
+    const days = [...new Set(stone.at.map((at) => at.opensOn))].sort().map(sayDay)
+    return [stone.title, stone.state, sayList(days)].filter(Boolean).join(', ')
+  },
 }

@@ -14,11 +14,9 @@ type Names = Pick<ClassSeries, 'groups' | 'learners'>
 /** Parts of a series by the names of its class; `pieceOf` names a piece. */
 export function seriesWords(of: ClassSeries | null, pieceOf: (id: ResourceId) => string): PartWords<Series> {
   const names: Names = of ?? { groups: [], learners: [] }
-  const rows = of?.series.flatMap((s) => s.series.rows) ?? []
   return {
-    label: ({ part, name }) => {
-      if (part === 'rows')
-        return `row “${pieceOf((rows.find((r) => r.id === name)?.resourceId ?? '') as ResourceId)}”`
+    label: ({ part, name }, value) => {
+      if (part === 'rows') return `row “${pieceOf((value as SeriesRow).resourceId)}”`
       if (part === 'targets') return 'for whom'
       if (part === 'rules') return RULE_WORDS[name as keyof typeof RULE_WORDS]
       return part === 'rule' ? 'rhythm' : part
@@ -39,8 +37,8 @@ function sayRowOf({ own, others, only }: SeriesRow, names: Names): string {
     ...sayOwnDays(own),
     ...others.map((o) => `${sayTarget(o.target, names)}: ${sayOwnDays(o.days).join(', ')}`),
   ]
-  const for_ = only ? [`only for ${sayList(only.map((t) => sayTarget(t, names)).sort())}`] : []
-  return [...days, ...for_].join(', ') || 'days by the rhythm'
+  const forWhom = only ? [`only for ${sayList(only.map((t) => sayTarget(t, names)).sort())}`] : []
+  return [...days, ...forWhom].join(', ') || 'days by the rhythm'
 }
 
 function sayOwnDays({ opensOn, throughOn }: Partial<RowDays>): readonly string[] {

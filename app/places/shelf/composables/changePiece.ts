@@ -6,13 +6,13 @@ import type { Inside } from '#shared/contracts/library'
 import type { ReplyOf } from '#shared/contracts/contract'
 import type { Refusal } from '#shared/contracts/refusal'
 import { useCombining } from '~/shared/conflict/combining'
-import type { Standing } from '~/shared/conflict/combining'
+import type { Versioned } from '~/shared/conflict/combining'
 import { call } from '~/shared/wire/call'
 import { toPieceDraft, toWritten } from '../pieceDraft'
 import { PIECE_CONFLICT } from '../words/conflicts'
 
 /** A piece as it was opened to be changed. */
-export type OpenedPiece = Standing<WrittenPiece>
+export type OpenedPiece = Versioned<WrittenPiece>
 
 /** What stands of a piece, as its form would send it. */
 export function openedAs({ resource, revision }: Inside): OpenedPiece {
@@ -37,7 +37,7 @@ export function useChangePiece() {
       mine: written,
       send: (piece, { version }) =>
         call(ChangePiece, { params, body: { ...(piece as typeof mine), revision: version } }),
-      standing: async () => {
+      current: async () => {
         const now = await call(LookInside, { params })
         return now.ok ? openedAs(now.value) : null
       },

@@ -40,7 +40,7 @@ export function useClassShelf(classId: Readonly<Ref<ClassId | null>>) {
       seen: { value: shelf.value, version: 0 },
       mine: { ...shelf.value, ...part },
       send: (next, { value: seen }) => call(SetClassShelf, { params, body: { shelf: next, seen } }),
-      standing: async () => {
+      current: async () => {
         const now = await call(ShowClassShelf, { params })
         return now.ok ? { value: now.value, version: 0 } : null
       },

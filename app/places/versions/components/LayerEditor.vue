@@ -45,14 +45,17 @@ const misfits = computed(() => misfitsOf(props.core, draft.value))
 const isChanged = computed(() => !same(draft.value, props.layer))
 
 const editor = useTemplateRef<HTMLElement>('editor')
-function focusOn(selector: string): void {
-  editor.value?.querySelector<HTMLElement>(selector)?.focus()
+/** Goes to what the first selector finds that finds something. */
+function focusOn(...selectors: readonly string[]): void {
+  const found = selectors.flatMap((s) => editor.value?.querySelector<HTMLElement>(s) ?? [])
+  found[0]?.focus()
 }
 async function open(part: LayerPart): Promise<void> {
   opened.value = [...opened.value, part]
   if (part === 'readAloud' || part === 'largerType') draft.value = { ...draft.value, [part]: true }
   await nextTick()
-  focusOn(`[data-hook="part-${part}"] :is(textarea, input, [data-first])`)
+  const hook = `[data-hook="part-${part}"]`
+  focusOn(`${hook} :is(textarea, input)`, `${hook} button`)
 }
 function clear(part: LayerPart): void {
   opened.value = opened.value.filter((p) => p !== part)

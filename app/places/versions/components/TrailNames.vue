@@ -68,7 +68,7 @@ async function save(): Promise<void> {
     mine: { trails: trails.value, thresholds: thresholds.value },
     send: (mine, { version }) =>
       call(SetTrailSettings, { body: { trails: [...mine.trails], thresholds: mine.thresholds, version } }),
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowTrailSettings)
       return now.ok ? { value: settingOf(now.value), version: now.value.version } : null
     },

@@ -42,7 +42,7 @@ export function usePieceVersions(resourceId: ResourceId) {
     parts: LAYER_COMBINING,
     words: LAYER_CONFLICT,
     seen: { value: layerOf(trailId), version: standing(trailId)?.version ?? 0 },
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowVersions, { params: { resourceId } })
       if (!now.ok) return null
       const stands = now.value.layers.find((l) => l.trailId === trailId)

@@ -50,7 +50,7 @@ export function useTrailSteps(classId: ClassId) {
     parts: CLASS_TRAILS_PARTS,
     words: trailsWords(sheet.value),
     seen: { value: trailsOf(sheet.value), version: 0 },
-    standing: async () => {
+    current: async () => {
       const now = await call(ShowTrailSheet, { params: { classId } })
       return now.ok ? { value: trailsOf(now.value), version: 0 } : null
     },

@@ -41,29 +41,32 @@ export function settingWords(
 /** Parts of a layer, entry by entry where entries have a name. */
 export const LAYER_CONFLICT: PartWords<Layer> = {
   label: ({ part }) => (part === 'legend' ? 'sort of mark' : PART_WORDS[part].name.toLowerCase()),
-  value: ({ part, name }, value) => {
-    if (value === undefined) return 'taken out'
-    return SAID[part](value as never, name)
-  },
+  value: ({ part }, value) => (value === undefined ? 'taken out' : SAID[part](value)),
 }
-type Said = { readonly [Part in keyof Layer]: (value: never, name: string | null) => string }
-const SAID: Said = {
+/** Says a value that is known to be of a part. */
+const of =
+  <Entry>(say: (entry: Entry) => string) =>
+  (value: unknown) =>
+    say(value as Entry)
+const SAID: Record<keyof Layer, (value: unknown) => string> = {
   wordBank: sayPlain,
-  glossary: ({ word, meaning, translation }: GlossaryEntry) =>
-    `${word}: ${meaning}${translation ? ` (${translation})` : ''}`,
+  glossary: of<GlossaryEntry>(
+    ({ word, meaning, translation }) => `${word}: ${meaning}${translation ? ` (${translation})` : ''}`,
+  ),
   starters: sayPlain,
-  frames: ({ text }: Layer['frames'][number]) => text,
-  legend: ({ name }: Layer['legend'][number]) => name,
-  marks: ({ quote }: Layer['marks'][number]) => `“${quote}”`,
-  organisers: (list: readonly Organiser[]) =>
+  frames: of<Layer['frames'][number]>(({ text }) => text),
+  legend: of<Layer['legend'][number]>(({ name }) => name),
+  marks: of<Layer['marks'][number]>(({ quote }) => `“${quote}”`),
+  organisers: of<readonly Organiser[]>((list) =>
     sayPlain(list.map((o) => ORGANISER_WORDS[o.kind].toLowerCase())),
-  hints: ({ hint }: Layer['hints'][number]) => hint,
-  steps: (steps: Layer['steps']) => steps.join('\n') || 'none',
-  items: sayItems,
+  ),
+  hints: of<Layer['hints'][number]>(({ hint }) => hint),
+  steps: of<Layer['steps']>((steps) => steps.join('\n') || 'none'),
+  items: of(sayItems),
   example: sayPlain,
   readAloud: sayPlain,
   largerType: sayPlain,
-  translation: (value: Layer['translation']) => value?.instructions ?? 'none',
+  translation: of<Layer['translation']>((value) => value?.instructions ?? 'none'),
 }
 
 function sayItems(items: Layer['items']): string {

@@ -31,9 +31,9 @@ export function useWorkList() {
   const aboutRows = (of: readonly WorkRow[]) => ({
     what: of.length === 1 ? 'this work' : 'some of this work',
     parts: ROWS_PARTS,
-    words: rowsWords(of, desk.zone),
+    words: rowsWords(desk.zone),
     seen: { value: { rows: of }, version: 0 },
-    standing: async () => {
+    current: async () => {
       await load()
       const ids = new Set(of.map((r) => r.id))
       return { value: { rows: rows.value?.filter((r) => ids.has(r.id)) ?? [] }, version: 0 }

@@ -16,7 +16,7 @@ const STATES: Record<WorkRow['state'], string> = {
 }
 
 /** Each row by its title, with its state and its dates in each class. */
-export function rowsWords(rows: readonly WorkRow[], zone: string): PartWords<Rows> {
+export function rowsWords(zone: string): PartWords<Rows> {
   const inClass = ({ name, window }: WorkInClass) => {
     const due = window.due === null ? 'no due date' : `due ${sayMoment(window.due, zone, 'due')}`
     return window.opens === null
@@ -24,7 +24,7 @@ export function rowsWords(rows: readonly WorkRow[], zone: string): PartWords<Row
       : `${name} opens ${sayMoment(window.opens, zone, 'opens')}, ${due}`
   }
   return {
-    label: ({ name }) => `“${rows.find((r) => r.id === name)?.title ?? 'work'}”`,
+    label: (_, value) => `“${(value as WorkRow).title}”`,
     value: (_, value) => {
       const row = value as WorkRow | undefined
       return row ? [row.title, STATES[row.state], ...row.classes.map(inClass)].join(', ') : 'no longer there'

@@ -15,13 +15,21 @@ interface Grades {
     readonly grade: number | null
   }[]
 }
+type Graded = Grades['learners'][number]
 const PARTS: Parts<Grades> = { learners: { nameOf: (learner) => learner.id } }
+const WORDS: PartWords<Grades> = {
+  label: (_, value) => `grade of ${(value as Graded).name}`,
+  value: (_, value) => {
+    const learner = value as Graded | undefined
+    return learner ? String(learner.grade ?? 'not said') : 'no longer in the class'
+  },
+}
 const gradesOf = (rows: readonly LearnerRow[]): Grades => ({
   learners: rows.map(({ id, name, grade }) => ({ id, name, grade })),
 })
 
 /** Puts all that are shown into a grade: a class is mostly of one. */
-export function useGrading(
+export function usePutInGrade(
   of: { readonly page: ClassPage },
   shown: () => readonly LearnerRow[],
   changed: () => void,
@@ -29,23 +37,15 @@ export function useGrading(
   const tell = useTell()
   const combining = useCombining()
 
-  return async function gradeAll(grade: number | null): Promise<void> {
+  return async function putInGrade(grade: number | null): Promise<void> {
     const params = { classId: of.page.id }
     const rows = shown()
     const ids = new Set(rows.map((l) => l.id))
-    const nameOf = (id: string | null) => rows.find((l) => l.id === id)?.name ?? 'a learner'
-    const words: PartWords<Grades> = {
-      label: ({ name }) => `grade of ${nameOf(name)}`,
-      value: (_, value) => {
-        const learner = value as Grades['learners'][number] | undefined
-        return learner ? String(learner.grade ?? 'not said') : 'no longer in the class'
-      },
-    }
     const seen = gradesOf(rows)
     const reply = await combining({
       what: 'grades',
       parts: PARTS,
-      words,
+      words: WORDS,
       seen: { value: seen, version: 0 },
       mine: { learners: seen.learners.map((l) => ({ ...l, grade })) },
       send: (mine, { value }) => {
@@ -53,7 +53,7 @@ export function useGrading(
         const before = learnerIds.map((id) => value.learners.find((l) => l.id === id)?.grade ?? null)
         return call(GradeLearners, { params, body: { learnerIds, grade, seen: before } })
       },
-      standing: async () => {
+      current: async () => {
         const now = await call(ShowClass, { params })
         if (!now.ok) return null
         return { value: gradesOf(now.value.learners.filter((l) => ids.has(l.id))), version: 0 }
