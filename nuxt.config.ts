@@ -78,6 +78,12 @@ export default defineNuxtConfig({
     'pages:resolved': (pages) => {
       pagePaths.push(...pages.map((page) => page.path))
     },
+    // while developing, the builder looks among a browser's entries for that of the server, which it then never runs
+    'vite:extendConfig': (config, { isClient }) => {
+      const input = config.build?.rollupOptions?.input
+      if (process.env.NODE_ENV !== 'development' || !isClient || typeof input !== 'object') return
+      if (!Array.isArray(input) && input.entry) input.server ??= input.entry
+    },
     // a page asks for what it needs when it is opened; fetching the rest beforehand would double a learner's
     // first load
     'build:manifest': (manifest) => {

@@ -19,12 +19,16 @@ export default {
       variants: { square: { true: 'min-w-[24px]' } },
       defaultVariants: { size: 'sm' },
     },
-    input: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
-    textarea: { defaultVariants: { size: 'sm' }, slots: { root: 'w-full' } },
-    select: { defaultVariants: { size: 'sm' } },
-    selectMenu: { defaultVariants: { size: 'sm' } },
+    input: { defaultVariants: { size: 'md' }, slots: { root: 'w-full' } },
+    textarea: { defaultVariants: { size: 'md' }, slots: { root: 'w-full' } },
+    select: { defaultVariants: { size: 'md' } },
+    selectMenu: { defaultVariants: { size: 'md' } },
     // can be hit beside its box, too
     checkbox: { slots: { base: 'relative after:absolute after:-inset-[5px]' } },
+    kbd: { base: 'text-xs!' },
+    // no word is smaller than the least type
+    calendar: { slots: { headCell: 'text-xs!' } },
+    commandPalette: { slots: { label: 'text-xs!' } },
     modal: {
       slots: {
         content: 'divide-y-0 ring-(--ui-border-accented)',

@@ -148,7 +148,7 @@ const minutesOf = (pieces: readonly { readonly resourceId: ResourceId }[]) =>
   gap: 0.75rem;
   border-bottom: 1px solid var(--ui-border);
   padding: 0.3rem 0;
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 .lesson.on {
   background: color-mix(in oklab, var(--ui-primary) 7%, transparent);

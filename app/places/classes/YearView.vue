@@ -2,6 +2,7 @@
 import { navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { IsoDay } from '#core/base'
+import type { DayNote } from '#core/calendar'
 import type { FoundClosure } from '#core/formats'
 import { MakeYear } from '#shared/contracts/teaching'
 import { RippleHere, useAwayFromDesk, useDesk } from '~/places/pace'
@@ -57,6 +58,8 @@ function take(closures: readonly FoundClosure[]): void {
   tell.done(`${count(fresh, 'closure')} added. Save the year to keep ${fresh === 1 ? 'it' : 'them'}.`)
 }
 const close = (fromOn: IsoDay, throughOn: IsoDay) => form.addNote({ fromOn, throughOn })
+/** The note whose row has the focus. */
+const looked = ref<DayNote | null>(null)
 const addNote = (kind: 'closure' | 'short') =>
   form.addNote(kind === 'short' ? { kind, name: 'Half day', factorRatio: 0.5 } : {})
 
@@ -120,6 +123,7 @@ async function saved(): Promise<void> {
           :today="today"
           @update:model-value="form.setNotes"
           @add="addNote"
+          @look="looked = $event"
         />
         <HolidayPicker
           :first-on="fields.firstOn"
@@ -131,7 +135,14 @@ async function saved(): Promise<void> {
         <ShortMeetings :form="form" />
       </div>
       <div class="picture">
-        <YearPicture v-if="year" :year="year" :today="today" :may-change="mayChange" @close="close" />
+        <YearPicture
+          v-if="year"
+          :year="year"
+          :today="today"
+          :may-change="mayChange"
+          :framed="looked"
+          @close="close"
+        />
         <p v-else-if="checked && !checked.ok" class="note-line care" role="status">
           No picture yet. {{ sayRefusal(checked.error) }}
         </p>
@@ -169,9 +180,9 @@ async function saved(): Promise<void> {
   gap: 1.5rem;
   grid-template-columns: minmax(0, 1fr);
 }
-@media (min-width: 1150px) {
+@media (min-width: 1180px) {
   .two {
-    grid-template-columns: minmax(0, 41rem) minmax(0, 46rem);
+    grid-template-columns: minmax(0, 48rem) 25.2rem;
   }
   .picture {
     position: sticky;

@@ -105,10 +105,10 @@ async function enterAs(person: DemoPerson): Promise<void> {
 }
 .about h1 {
   color: #fff;
-  font-size: 2.4rem;
+  font-size: 2.25rem;
 }
 .lead {
-  font-size: 1.15rem;
+  font-size: 1.08rem;
   line-height: 1.5;
   max-width: 26rem;
 }
@@ -162,7 +162,7 @@ form :deep(button[type='submit']) {
   font-weight: 600;
 }
 .demo span {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 @media (max-width: 820px) {
@@ -175,7 +175,7 @@ form :deep(button[type='submit']) {
     gap: 0.6rem;
   }
   .about h1 {
-    font-size: 1.7rem;
+    font-size: 1.59rem;
   }
   .points {
     display: none;

@@ -94,7 +94,7 @@ function say(copy: PageCopy): string {
   left: -1px;
   bottom: 100%;
   padding: 0.15rem 0.9rem;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   background: var(--stone-face);
   border: 1px solid var(--ui-border-accented);
   border-bottom: 0;

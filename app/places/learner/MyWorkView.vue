@@ -102,6 +102,6 @@ useIntervalFn(() => {
   text-underline-offset: 3px;
   cursor: pointer;
   min-height: 24px;
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 </style>

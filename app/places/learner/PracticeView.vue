@@ -127,7 +127,7 @@ function again(): void {
 }
 .hint {
   margin-left: 1.9rem;
-  font-size: 0.95rem;
+  font-size: 0.89rem;
 }
 .hint summary {
   cursor: pointer;

@@ -166,7 +166,7 @@ const print = () => window.print()
   gap: 1rem;
   border-bottom: 2px solid #16201e;
   padding-bottom: 0.25rem;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
 }
 .title h2 {
   color: #16201e;
@@ -175,7 +175,7 @@ table {
   width: 100%;
   border-collapse: collapse;
   table-layout: fixed;
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   line-height: 1.28;
 }
 th,
@@ -200,7 +200,7 @@ td {
 .closure {
   display: block;
   font-weight: 400;
-  font-size: 0.9em;
+  font-size: var(--text-xs);
   white-space: normal;
   color: #5a5447;
 }

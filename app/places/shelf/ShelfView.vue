@@ -208,7 +208,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
   gap: 0.5rem;
   align-items: center;
   padding: 0.4rem 1rem;
-  border-top: 1px solid var(--ui-border-accented);
+  border-top: 1px solid var(--line);
   background: var(--ui-bg-muted);
 }
 .building {
@@ -219,7 +219,7 @@ const grade = computed(() => shelf.books[0]?.grade ?? 8)
   align-items: center;
   padding: 0.6rem 0;
   background: var(--ui-bg);
-  border-top: 1px solid var(--ui-border-accented);
+  border-top: 1px solid var(--line);
 }
 @media (max-width: 900px) {
   .shelf {

@@ -135,7 +135,7 @@ const copy = (row: WorkRow, classId: ClassId) =>
   margin-top: 1.4rem;
 }
 .need h2 {
-  border-bottom: 2px solid var(--ui-border-accented);
+  border-bottom: 2px solid var(--line);
   padding-bottom: 0.3rem;
 }
 </style>

@@ -30,6 +30,8 @@ use([
   AriaComponent,
   SVGRenderer,
 ])
+/** No word of a chart is smaller than the least type of the pages. */
+const TYPE_PX = 13
 const box = ref<HTMLElement | null>(null)
 const { width } = useElementSize(box)
 const mode = useColorMode()
@@ -43,16 +45,16 @@ function draw(): void {
   chart ??= init(box.value, null, { renderer: 'svg' })
   const [ink, muted, line] = [token('--ui-text'), token('--ui-text-muted'), token('--ui-border')]
   const axis = {
-    axisLabel: { color: muted },
+    axisLabel: { color: muted, fontSize: TYPE_PX },
     axisLine: { lineStyle: { color: line } },
     splitLine: { lineStyle: { color: line } },
-    nameTextStyle: { color: muted },
+    nameTextStyle: { color: muted, fontSize: TYPE_PX },
   }
   const still = matchMedia('(prefers-reduced-motion: reduce)').matches
   const themed = {
     ...props.option,
     animation: !still,
-    textStyle: { fontFamily: token('--font-sans') || 'sans-serif', color: ink },
+    textStyle: { fontFamily: token('--font-sans') || 'sans-serif', fontSize: TYPE_PX, color: ink },
   } as Record<string, unknown>
   for (const key of ['xAxis', 'yAxis'])
     themed[key] = [themed[key] ?? []].flat().map((a) => ({
@@ -60,7 +62,8 @@ function draw(): void {
       ...(a as object),
       axisLabel: { ...axis.axisLabel, ...((a as { axisLabel?: object }).axisLabel ?? {}) },
     }))
-  if (themed.legend) themed.legend = { textStyle: { color: ink }, ...(themed.legend as object) }
+  const words = { textStyle: { color: ink, fontSize: TYPE_PX } }
+  if (themed.legend) themed.legend = { ...words, ...(themed.legend as object) }
   chart.setOption(themed as EChartsOption, { notMerge: true })
 }
 onMounted(draw)

@@ -71,7 +71,7 @@ span {
 .tick {
   top: 0.9rem;
   height: 0.28rem;
-  border-left: 1px solid var(--ui-border-accented);
+  border-left: 1px solid var(--line);
 }
 .here {
   top: 0;

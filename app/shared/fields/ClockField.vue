@@ -55,7 +55,7 @@ function take(event: Event): void {
   min-width: 6.5rem;
 }
 .problem {
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   color: var(--ui-error);
   max-width: 14rem;
 }

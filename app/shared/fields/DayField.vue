@@ -151,7 +151,7 @@ function about(value: DateValue): string | undefined {
   min-width: 9.6rem;
 }
 .problem {
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   color: var(--ui-error);
   max-width: 20rem;
 }

@@ -54,7 +54,7 @@ const PLACES = [
   gap: 2px;
   padding: 0.5rem 0;
   border-radius: 0.4rem 0.5rem 0.35rem 0.45rem;
-  font-size: 0.75rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-toned);
 }
 .place:hover {

@@ -50,11 +50,11 @@ const print = () => window.print()
   padding: 1rem 1.2rem;
 }
 dt {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 dd {
-  font-size: 1.1rem;
+  font-size: 1.03rem;
   font-weight: 600;
 }
 </style>

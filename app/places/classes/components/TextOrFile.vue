@@ -32,7 +32,7 @@ watch(file, async (chosen) => {
         :rows="rows ?? 8"
         :placeholder="placeholder"
         class="font-mono"
-        :ui="{ base: 'font-mono text-[0.85rem]' }"
+        :ui="{ base: 'font-mono text-sm' }"
     /></UFormField>
     <UFileUpload
       v-model="file"

@@ -7,6 +7,8 @@ import { aNote, proposedYear, withClosures } from '../yearParts'
 
 type Fields = { -readonly [K in keyof Omit<SchoolYear, 'id' | 'rotation'>]: SchoolYear[K] }
 
+const byFirstDay = (a: DayNote, b: DayNote) => a.fromOn.localeCompare(b.fromOn)
+
 /** A school year while it is being changed, and the year that it would be. */
 export function useYearForm() {
   const fields = ref<Fields | null>(null)
@@ -29,9 +31,9 @@ export function useYearForm() {
   const year = computed(() => (checked.value?.ok ? checked.value.value : null))
   const isChanged = computed(() => JSON.stringify(next.value) !== shown.value)
 
-  /** Puts a year as it stands into the form. */
-  function show({ id: _, rotation, ...rest }: SchoolYear): void {
-    fields.value = { ...rest }
+  /** Puts a year as it stands into the form, its notes in the order of the year. */
+  function show({ id: _, rotation, notes, ...rest }: SchoolYear): void {
+    fields.value = { ...rest, notes: notes.toSorted(byFirstDay) }
     letters.value = rotation?.labels.join(' ') ?? ''
     byDate.value = rotation?.advance === 'date'
     overrides.value = rotation?.overrides ?? []

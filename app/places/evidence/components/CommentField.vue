@@ -132,7 +132,7 @@ defineExpose({ focus: () => area()?.focus() })
 
 <style scoped>
 .kept {
-  border-left: 2px solid var(--ui-border-accented);
+  border-left: 2px solid var(--line);
 }
 .kept li {
   display: flex;
@@ -141,7 +141,7 @@ defineExpose({ focus: () => area()?.focus() })
 .kept button:first-child {
   flex: 1;
   text-align: left;
-  font-size: 0.88rem;
+  font-size: 0.83rem;
   padding: 0.25rem 0.5rem;
   min-height: 24px;
 }

@@ -181,7 +181,7 @@ ol > li {
 }
 .options {
   margin: 0.35rem 0 0.2rem 3.2rem;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   display: grid;
   gap: 0.15rem;
 }

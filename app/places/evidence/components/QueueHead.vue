@@ -77,7 +77,7 @@ function sayLeft({ all, left }: { readonly all: number; readonly left: number })
   border-bottom: 1px solid var(--ui-border);
 }
 h1 {
-  font-size: 1.2rem;
+  font-size: 1.13rem;
 }
 .lost {
   color: var(--ui-error);

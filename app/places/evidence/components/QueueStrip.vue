@@ -63,7 +63,7 @@ button {
   border-radius: 0.5rem 0.4rem 0.55rem 0.35rem;
   background: var(--stone-face);
   color: var(--ui-text);
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   font-variant-numeric: tabular-nums;
 }
 button.begun {

@@ -138,7 +138,7 @@ li.now {
   margin-left: 0.5rem;
 }
 kbd {
-  font: 0.78rem var(--font-mono);
+  font: var(--text-xs) var(--font-mono);
   padding: 0 0.25rem;
   border: 1px solid var(--ui-border-accented);
   border-radius: 3px;

@@ -108,7 +108,7 @@ const download = () => downloadCells('text-figures.csv', figuresAsTable(props.an
 .text {
   white-space: pre-wrap;
   max-width: 68ch;
-  font-size: 1.08rem;
+  font-size: 1.01rem;
   line-height: 1.65;
   padding: 0.9rem 1.1rem;
   background: var(--stone-face);

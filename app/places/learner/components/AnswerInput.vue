@@ -81,7 +81,7 @@ function give(next: unknown): void {
 legend {
   display: flex;
   gap: 0.7rem;
-  font-size: 1.08rem;
+  font-size: 1.01rem;
   font-weight: 600;
   line-height: 1.4;
   float: left;
@@ -93,7 +93,7 @@ legend {
   min-width: 1.2rem;
 }
 .hint {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   padding-left: 1.9rem;
 }

@@ -30,7 +30,7 @@ const mark = computed(() => (props.shown.points === undefined ? null : markOf(pr
 .result {
   margin-left: 1.9rem;
   padding: 0.5rem 0.75rem;
-  border-left: 3px solid var(--ui-border-accented);
+  border-left: 3px solid var(--line);
   background: var(--stone-face);
   display: grid;
   gap: 0.2rem;

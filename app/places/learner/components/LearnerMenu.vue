@@ -25,7 +25,7 @@ const dark = computed(() => mode.value === 'dark')
   display: flex;
   gap: 0.9rem;
   align-items: center;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
 }
 button,
 a {

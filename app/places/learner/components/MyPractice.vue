@@ -68,7 +68,7 @@ summary {
 }
 h3 {
   margin: 0.6rem 0 0.1rem 1.1rem;
-  font-size: 0.95rem;
+  font-size: 0.89rem;
 }
 li {
   display: flex;
@@ -85,7 +85,7 @@ li a {
   border: 1px solid var(--ui-primary);
   border-radius: 6px;
   color: var(--ui-primary);
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   font-weight: 600;
 }
 </style>

@@ -40,7 +40,7 @@ li {
   padding: 0.25rem 0.4rem;
   border: 1px solid var(--ui-border);
   border-radius: 7px 5px 8px 6px;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
   line-height: 1.25;
   display: grid;
   align-content: start;

@@ -86,7 +86,7 @@ a.shown {
 }
 .meta {
   display: block;
-  font-size: 0.86rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 </style>

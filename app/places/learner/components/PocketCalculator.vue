@@ -97,8 +97,8 @@ output {
 button {
   height: 2.5rem;
   border-radius: 6px 7px 5px 7px;
-  border: 1px solid var(--ui-border);
-  font-size: 1.05rem;
+  border: 1px solid var(--ui-border-accented);
+  font-size: 0.98rem;
   cursor: pointer;
 }
 button:hover {

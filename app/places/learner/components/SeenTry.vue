@@ -112,7 +112,7 @@ function given(item: LearnerItem, answer: Answer | null): string {
 
 <style scoped>
 .try {
-  border-top: 1px solid var(--ui-border-accented);
+  border-top: 1px solid var(--line);
   padding: 0.9rem 0;
 }
 header {
@@ -155,12 +155,12 @@ ol {
   gap: 0.3rem;
   align-items: center;
   color: var(--ui-text-muted);
-  font-size: 0.9rem;
+  font-size: 0.84rem;
 }
 .feedback {
   color: var(--ui-text-toned);
   font-style: normal;
-  border-left: 3px solid var(--ui-border-accented);
+  border-left: 3px solid var(--line);
   margin-left: 1.9rem;
   padding-left: 0.6rem;
 }

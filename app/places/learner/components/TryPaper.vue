@@ -218,7 +218,7 @@ watch(refusal, (r) => {
   padding: 0.5rem 0;
   background: var(--ui-bg);
   border-bottom: 1px solid var(--ui-border);
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   color: var(--ui-text-muted);
 }
 .saved {

@@ -116,14 +116,14 @@ const blocker = computed(() => {
   border-color: var(--ui-border);
 }
 h3 {
-  font-size: 1.05rem;
+  font-size: 0.98rem;
 }
 .meta {
-  font-size: 0.88rem;
+  font-size: 0.83rem;
   color: var(--ui-text-muted);
 }
 .until {
-  font-size: 0.95rem;
+  font-size: 0.89rem;
   margin-top: 0.1rem;
 }
 .side {
@@ -136,12 +136,12 @@ h3 {
   max-width: 40%;
 }
 .score {
-  font-size: 1.3rem;
+  font-size: 1.22rem;
   font-family: var(--font-display);
   font-variant-numeric: tabular-nums;
 }
 .left {
-  font-size: 0.88rem;
+  font-size: 0.83rem;
   font-weight: 600;
 }
 .go {

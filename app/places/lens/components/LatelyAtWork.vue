@@ -17,7 +17,7 @@ onMounted(async () => {
     <h2>Lately at work</h2>
     <ul>
       <li v-for="l in learners" :key="l.learnerId">
-        <NuxtLink class="plain" :to="{ path: '/lens', query: { learner: l.learnerId } }">{{
+        <NuxtLink class="plain inline-block" :to="{ path: '/lens', query: { learner: l.learnerId } }">{{
           l.name
         }}</NuxtLink>
         <span class="said"

@@ -176,7 +176,7 @@ function slide(event: Event): void {
 }
 .title {
   overflow-wrap: anywhere;
-  font-size: 0.86rem;
+  font-size: var(--text-xs);
   line-height: 1.2;
 }
 input[type='range'] {

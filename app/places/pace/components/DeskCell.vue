@@ -76,7 +76,7 @@ const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) =>
   display: grid;
   grid-auto-rows: 1.75rem;
   row-gap: 2px;
-  padding: 0.3rem 0.35rem;
+  padding: 0.3rem 0.15rem;
   border-left: 1px solid var(--ui-border-muted);
   align-items: stretch;
 }

@@ -52,6 +52,7 @@ const driftWords = computed(() => {
   border-left: 1px solid var(--ui-border);
 }
 .colhead .name {
+  min-height: 24px;
   font-weight: 650;
   text-align: left;
   cursor: pointer;
@@ -67,14 +68,14 @@ const driftWords = computed(() => {
 }
 .drift {
   font-weight: 650;
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   font-variant-numeric: tabular-nums;
 }
 .drift.behind {
   color: var(--ui-error);
 }
 .bad {
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   color: var(--ui-error);
   font-weight: 600;
 }

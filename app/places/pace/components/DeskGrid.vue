@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { mondayOf } from '#core/base'
 import type { Instant, IsoDay, LessonId } from '#core/base'
+import { useColumnWidths } from '../composables/columnWidths'
 import { useRowsInTurn } from '../composables/rowsInTurn'
 import type { DeskColumn } from '../stores/deskColumn'
 import { sayDate } from '~/shared/words/times'
@@ -34,7 +34,6 @@ const pick = (at: Selection) => emit('select', at)
 const drop = (what: Drop) => emit('drop', what)
 const stretch = (column: DeskColumn, lessonId: LessonId, halves: number) =>
   emit('stretch', column, lessonId, halves)
-const template = computed(() => `4rem repeat(${props.columns.length}, minmax(8rem, 1fr))`)
 const chosenHere = (column: DeskColumn, week: DeskWeek) => chosenIn(column, week, props.selection)
 /** The week that is looked at first: of what is chosen, else this one. */
 const chosenWeek = computed(() => {
@@ -46,11 +45,6 @@ const chosenWeek = computed(() => {
   return looked ? mondayOf(looked) : null
 })
 const NO_GHOSTS: ReadonlySet<string> = new Set()
-/** In pixels, as the styles below and in a cell have them at 15 px a rem. */
-const GUTTER = 60
-const CELL_PADDING = 12
-const LEAST_CELL = 108
-const USUAL_HALF = 26
 const centre = computed(() =>
   Math.max(
     0,
@@ -75,12 +69,7 @@ const ghosts = computed(
     ),
 )
 const root = ref<HTMLElement | null>(null)
-const { width } = useElementSize(root)
-/** Width of half a meeting in a class's column, so that labels are chosen which fit. */
-function halfPxOf(column: DeskColumn): number {
-  const cell = (width.value - GUTTER) / Math.max(1, props.columns.length) - CELL_PADDING
-  return width.value === 0 ? USUAL_HALF : Math.floor(Math.max(cell, LEAST_CELL) / column.widestHalves)
-}
+const { leastRem, template, halfPxOf } = useColumnWidths(root, () => props.columns)
 </script>
 
 <template>
@@ -88,7 +77,7 @@ function halfPxOf(column: DeskColumn): number {
     ref="root"
     class="desk"
     role="grid"
-    :style="{ '--columns': columns.length }"
+    :style="{ '--columns': columns.length, '--column': `${leastRem}rem` }"
     aria-label="Planning desk, a row for each week, a column for each class"
     :aria-rowcount="weeks.length + 1"
   >
@@ -163,7 +152,7 @@ function halfPxOf(column: DeskColumn): number {
 <style scoped>
 .desk {
   width: 100%;
-  min-width: calc(4rem + var(--columns) * 8rem);
+  min-width: calc(4rem + var(--columns) * var(--column));
   padding-bottom: 3rem;
 }
 .row {
@@ -179,7 +168,7 @@ function halfPxOf(column: DeskColumn): number {
   contain-intrinsic-size: auto 2.6rem;
 }
 .row.term {
-  border-top: 2px solid var(--ui-border-accented);
+  border-top: 2px solid var(--line);
 }
 .row.current {
   background: color-mix(in oklab, var(--color-gorse-300) 12%, transparent);
@@ -189,11 +178,11 @@ function halfPxOf(column: DeskColumn): number {
   top: 0;
   z-index: 10;
   background: var(--ui-bg);
-  border-bottom: 1px solid var(--ui-border-accented);
+  border-bottom: 1px solid var(--line);
 }
 .corner {
   padding: 0.4rem 0.5rem;
-  font-size: 0.75rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   align-self: end;
 }
@@ -202,7 +191,7 @@ function halfPxOf(column: DeskColumn): number {
   display: grid;
   align-content: start;
   padding: 0.3rem 0.4rem;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
 }
 .current .gutter {
   padding-bottom: 1.15rem;
@@ -216,7 +205,7 @@ function halfPxOf(column: DeskColumn): number {
   display: flex;
   align-items: center;
   background: var(--hatch);
-  font-size: 0.78rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-toned);
   min-height: 1.15rem;
   padding-inline: 0.4rem;
@@ -247,7 +236,7 @@ function halfPxOf(column: DeskColumn): number {
   pointer-events: none;
   background: var(--today);
   color: var(--ui-bg);
-  font-size: 0.7rem;
+  font-size: var(--text-xs);
   font-weight: 650;
   padding: 0 0.3rem;
   border-radius: 3px 5px 4px 3px;

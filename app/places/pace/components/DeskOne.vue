@@ -140,8 +140,8 @@ const workAt = (monday: IsoDay, i: number) => {
   align-items: baseline;
   padding: 0.9rem 0 0.25rem;
   font-weight: 650;
-  font-size: 0.9rem;
-  border-bottom: 1px solid var(--ui-border-accented);
+  font-size: 0.84rem;
+  border-bottom: 1px solid var(--line);
 }
 .weekhead.current {
   color: var(--today);
@@ -150,7 +150,7 @@ const workAt = (monday: IsoDay, i: number) => {
   flex: 1;
   background: var(--hatch);
   font-weight: 400;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
   border-radius: 3px;
   padding-inline: 0.4rem;
 }
@@ -168,7 +168,7 @@ const workAt = (monday: IsoDay, i: number) => {
   min-height: 2.35rem;
 }
 .when {
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   font-variant-numeric: tabular-nums;
 }
 .stones {
@@ -180,7 +180,7 @@ const workAt = (monday: IsoDay, i: number) => {
   display: flex;
   flex-wrap: wrap;
   gap: 0.2rem 0.7rem;
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
 }
 .work {
   min-height: 24px;

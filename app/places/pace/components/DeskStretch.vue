@@ -78,7 +78,7 @@ const { over, pulled, isArmed, arm, pull } = useStoneDrag({
 /** What fits into the stone; on one class's desk all does. */
 const shown = computed(() => {
   const number = lesson.value?.number ?? ''
-  if (props.roomy) return { number, hasTitle: true, isSmall: false }
+  if (props.roomy) return { number, hasTitle: true, isTight: false }
   return stoneLabel(number || (lesson.value?.title ?? ''), props.stretch.halves * props.halfPx, fixed.value)
 })
 const isShortened = computed(
@@ -100,7 +100,7 @@ const isShortened = computed(
         roomy,
         ghost,
         over,
-        half: shown.isSmall,
+        half: shown.isTight,
         starts: stretch.kind === 'stone' && stretch.starts,
         ends: stretch.kind === 'stone' && stretch.ends,
         marked: lesson && lesson.kind !== 'lesson',

@@ -60,6 +60,6 @@ li {
   border-radius: 7px 8px 6px 8px;
   background: var(--stone-face);
   cursor: grab;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
 }
 </style>

@@ -166,7 +166,7 @@ const work = computed(() =>
         <li v-for="e in everywhere" :key="e.id" class="flex justify-between gap-3 py-0.5">
           <button
             type="button"
-            class="text-left whitespace-nowrap cursor-pointer hover:underline"
+            class="text-left whitespace-nowrap min-h-6 min-w-6 cursor-pointer hover:underline"
             :class="{ 'font-semibold': e.id === column.of.id }"
             @click="emit('goTo', e.id)"
           >

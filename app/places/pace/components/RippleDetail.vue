@@ -101,7 +101,7 @@ const c = computed(() => props.way?.consequence ?? null)
 <style scoped>
 h4 {
   font-weight: 650;
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
 }
 h4.needs {
   color: var(--ui-error);

@@ -157,7 +157,7 @@ function pick(c: ClassRipple, way: Way): void {
   width: 100%;
   border-collapse: separate;
   border-spacing: 0;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
   table-layout: fixed;
 }
 .ways thead th {
@@ -168,7 +168,7 @@ function pick(c: ClassRipple, way: Way): void {
   text-align: left;
   padding: 0.3rem 0.5rem;
   vertical-align: top;
-  border-bottom: 1px solid var(--ui-border-accented);
+  border-bottom: 1px solid var(--line);
 }
 .ways thead th:first-child {
   width: 6.5rem;
@@ -185,7 +185,7 @@ function pick(c: ClassRipple, way: Way): void {
 .about {
   display: block;
   font-weight: 400;
-  font-size: 0.74rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   line-height: 1.25;
 }

@@ -70,7 +70,7 @@ td.on button:hover {
 }
 .gist {
   display: block;
-  font-size: 0.79rem;
+  font-size: var(--text-xs);
   line-height: 1.25;
 }
 .gist.needs {

@@ -113,7 +113,7 @@ function keys(event: KeyboardEvent): void {
 .week span {
   position: absolute;
   left: 0.3rem;
-  font-size: 0.68rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-toned);
   pointer-events: none;
 }
@@ -132,7 +132,7 @@ function keys(event: KeyboardEvent): void {
   background: var(--hatch);
 }
 .week.term {
-  border-top: 2px solid var(--ui-border-accented);
+  border-top: 2px solid var(--line);
 }
 .week.current {
   box-shadow: inset 4px 0 0 var(--today);

@@ -1,38 +1,49 @@
-/** What a stone shows in the room it has. `isSmall`: in the small type of narrow stones. */
+/** What a stone shows in the room it has. `isTight`: its letters closer together, as on narrow stones. */
 export interface StoneLabel {
   readonly number: string
   readonly hasTitle: boolean
-  readonly isSmall: boolean
+  readonly isTight: boolean
 }
 
-/** Widths in pixels, a little more than the widest digits and letters take in the desk's type. */
-const CHAR = 7.2
-const SMALL_CHAR = 5.4
+/** Widths in pixels at 16 to the root, a little more than the widest digits and letters take in the desk's type. */
+const CHAR = 8.2
+const TIGHT_CHAR = 7.6
 /** What takes less or more than a digit. */
-const RATIOS: Readonly<Record<string, number>> = { '.': 0.55, M: 1.5, W: 1.5 }
+const RATIOS: Readonly<Record<string, number>> = { '.': 0.42, M: 1.42, W: 1.42 }
 const EDGES = 12
-/** At the ends of small type: as much as looks well, and as little as can be for the shortest label. */
-const SMALL_EDGES = 8
-const LEAST_EDGES = 4
+/** At the ends of tight letters: as much as looks well, and as little as can be for the shortest label. */
+const TIGHT_EDGES = 8
+const LEAST_EDGES = 5
 const CAIRN = 12
 /** Less than this of a title says nothing. */
-const LEAST_TITLE = 34
+const LEAST_TITLE = 38
+/** With its gap a stone of half a meeting can still be hit. */
+const LEAST_HALF = 26
 
 /**
- * The longest label that fits whole: number and title, the number, the number without its letter, the same in small
- * type, nothing. A glyph is never cut; the whole text is in the stone's name for everybody.
+ * The longest label that fits whole: number and title, the number, the number without its letter, the same with
+ * tight letters, nothing. A glyph is never cut; the whole text is in the stone's name for everybody.
  */
 export function stoneLabel(number: string, widthPx: number, hasCairn: boolean): StoneLabel {
   const room = widthPx - EDGES - (hasCairn ? CAIRN : 0)
-  const plain = number.replace(/^\D+(?=\d)/, '')
+  const plain = plainOf(number)
   const fits = (text: string) => charsOf(text) * CHAR <= room
   const hasTitle = charsOf(number) * CHAR + LEAST_TITLE <= room
-  if (fits(number)) return { number, hasTitle, isSmall: false }
-  if (fits(plain)) return { number: plain, hasTitle: false, isSmall: false }
-  const fitsSmall = (text: string, edges: number) =>
-    charsOf(text) * SMALL_CHAR <= widthPx - edges - (hasCairn ? CAIRN : 0)
-  if (fitsSmall(number, SMALL_EDGES)) return { number, hasTitle: false, isSmall: true }
-  return { number: fitsSmall(plain, LEAST_EDGES) ? plain : '', hasTitle: false, isSmall: true }
+  if (fits(number)) return { number, hasTitle, isTight: false }
+  if (fits(plain)) return { number: plain, hasTitle: false, isTight: false }
+  const fitsTight = (text: string, edges: number) =>
+    charsOf(text) * TIGHT_CHAR <= widthPx - edges - (hasCairn ? CAIRN : 0)
+  if (fitsTight(number, TIGHT_EDGES)) return { number, hasTitle: false, isTight: true }
+  return { number: fitsTight(plain, LEAST_EDGES) ? plain : '', hasTitle: false, isTight: true }
+}
+
+/** The number without its letter. */
+const plainOf = (number: string) => number.replace(/^\D+(?=\d)/, '')
+
+/** The least width in pixels of half a meeting at which each of the numbers can still be shown. */
+export function leastHalf(numbers: readonly string[]): number {
+  const widths = numbers.map((number) => Math.ceil(charsOf(plainOf(number)) * TIGHT_CHAR) + LEAST_EDGES)
+  return Math.max(LEAST_HALF, ...widths)
 }
 
 /** Its width in digits. */

@@ -45,7 +45,7 @@ dl {
   display: grid;
   grid-template-columns: 9rem minmax(0, 1fr);
   gap: 0.4rem 0.8rem;
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 dt {
   color: var(--ui-text-muted);
@@ -58,7 +58,7 @@ del,
 ins {
   padding: 0.1rem 0.5rem;
   white-space: pre-wrap;
-  border-left: 3px solid var(--ui-border-accented);
+  border-left: 3px solid var(--line);
 }
 del {
   color: var(--ui-text-muted);

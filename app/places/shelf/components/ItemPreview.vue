@@ -62,7 +62,7 @@ const earned = computed(() => {
   min-width: 0;
 }
 .findings {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   display: grid;
   gap: 0.15rem;

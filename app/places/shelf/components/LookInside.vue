@@ -232,7 +232,7 @@ const assignTo = computed(() => ({
   margin: 0.9rem 0;
   padding-block: 0.7rem;
   border-block: 1px solid var(--ui-border);
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 .facts dt {
   color: var(--ui-text-muted);

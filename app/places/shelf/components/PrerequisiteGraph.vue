@@ -91,7 +91,7 @@ const about = (steps: number) => {
   grid-template-columns: 5rem 1fr auto;
   gap: 0.6rem;
   padding: 0.2rem 0;
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 .list button {
   min-height: 24px;
@@ -129,11 +129,11 @@ path {
   border-width: 2px;
 }
 .canvas .code {
-  font-size: 0.74rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 .words {
-  font-size: 0.78rem;
+  font-size: var(--text-xs);
   line-height: 1.2;
   display: -webkit-box;
   -webkit-box-orient: vertical;

@@ -48,6 +48,7 @@ const parts = computed(() => {
 
 <style scoped>
 .title {
+  min-height: 24px;
   color: var(--ui-primary);
   text-align: left;
 }

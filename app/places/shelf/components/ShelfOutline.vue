@@ -212,6 +212,6 @@ function aboutUnit(lessons: Lessons): string {
   gap: 0.4rem;
   align-items: center;
   padding: 0.4rem 0 0.1rem;
-  font-size: 0.93rem;
+  font-size: var(--text-sm);
 }
 </style>

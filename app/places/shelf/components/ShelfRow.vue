@@ -15,7 +15,7 @@ defineEmits<{ choose: [] }>()
   padding: 0.25rem 0.5rem;
   border-left: 3px solid var(--ui-border);
   cursor: pointer;
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 .row:hover {
   background: var(--ui-bg-elevated);

@@ -204,6 +204,6 @@ const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(
   align-items: baseline;
 }
 .facet h2 {
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
 }
 </style>

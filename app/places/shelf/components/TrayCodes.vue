@@ -79,7 +79,7 @@ function close(): void {
   background: var(--ui-bg);
   border: 1px solid var(--ui-border-accented);
   border-radius: 8px;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   z-index: 5;
 }
 .needs {

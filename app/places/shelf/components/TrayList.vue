@@ -76,13 +76,13 @@ li {
   gap: 0.2rem;
   align-items: center;
   border-bottom: 1px solid var(--ui-border);
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
 }
 dl {
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 0.1rem 0.8rem;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   margin-bottom: 0.6rem;
 }
 dd {

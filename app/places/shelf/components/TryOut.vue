@@ -80,7 +80,7 @@ function give(id: string, answer: Answer): void {
 }
 .result {
   margin: 0.5rem 0 0 1.9rem;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   color: var(--ui-text-muted);
 }
 </style>

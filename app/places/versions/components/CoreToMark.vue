@@ -116,12 +116,12 @@ function markAnew(): void {
   background: var(--ui-bg-elevated);
   border: 1px solid var(--ui-border-accented);
   border-radius: 0.5rem;
-  font-size: 0.88rem;
+  font-size: 0.83rem;
 }
 .items {
   list-style: decimal;
   padding-left: 1.4rem;
-  font-size: 0.9rem;
+  font-size: 0.84rem;
   display: grid;
   gap: 0.25rem;
 }

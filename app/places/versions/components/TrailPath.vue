@@ -110,7 +110,7 @@ const label = computed(() =>
   stroke-width: 3;
 }
 text {
-  font-size: 11px;
+  font-size: var(--text-xs);
   text-anchor: middle;
   fill: var(--ui-text-muted);
 }

@@ -79,14 +79,14 @@ const lessonName = (id: string) => props.lessons.find((l) => l.value === id)?.nu
 }
 .at {
   font-weight: 600;
-  font-size: 0.88rem;
+  font-size: 0.83rem;
 }
 .spec {
-  font-size: 0.78rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 .cell:not(:has(.at)) .spec {
-  font-size: 0.86rem;
+  font-size: var(--text-xs);
   color: var(--ui-text);
 }
 .bad {

@@ -89,7 +89,7 @@ function take(key: string | null): void {
   gap: 0.2rem;
 }
 li {
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
   line-height: 1.35;
   padding-left: 0.6rem;
   border-left: 2px solid var(--ui-border);

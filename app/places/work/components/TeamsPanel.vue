@@ -120,7 +120,7 @@ function put(learnerId: UserId, team: unknown): void {
 .teams li {
   display: grid;
   grid-template-columns: 1.4rem minmax(0, 1fr);
-  font-size: 0.92rem;
+  font-size: var(--text-sm);
   border-top: 1px solid var(--ui-border);
   padding-top: 0.3rem;
 }

@@ -194,6 +194,6 @@ td {
 .problem {
   color: var(--ui-error);
   font-weight: 400;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
 }
 </style>

@@ -126,7 +126,7 @@ function start(id: LessonId): void {
 
 <style scoped>
 .rows {
-  font-size: 0.86rem;
+  font-size: var(--text-xs);
 }
 .group {
   content-visibility: auto;

@@ -109,7 +109,7 @@ const at = computed(() => (typeof anchor.value.at === 'string' ? anchor.value.at
   flex-wrap: wrap;
   align-items: center;
   gap: 0.3rem;
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   padding-left: 1.5rem;
 }
 </style>

@@ -184,7 +184,7 @@ const STATES = [
 }
 .lab {
   display: block;
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   margin-bottom: 0.2rem;
 }

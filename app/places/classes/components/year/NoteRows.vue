@@ -5,7 +5,7 @@ import DayField from '~/shared/fields/DayField.vue'
 
 const notes = defineModel<readonly DayNote[]>({ required: true })
 defineProps<{ today: IsoDay }>()
-const emit = defineEmits<{ add: [kind: 'closure' | 'short'] }>()
+const emit = defineEmits<{ add: [kind: 'closure' | 'short']; look: [note: DayNote | null] }>()
 const KINDS = [
   { label: 'Closed', value: 'closure' },
   { label: 'Short day', value: 'short' },
@@ -31,30 +31,36 @@ const remove = (at: number) => {
     <legend class="text-sm font-semibold mb-1">
       Closures and short days <span class="said font-normal">{{ notes.length }}</span>
     </legend>
-    <div v-for="(n, i) in notes" :key="n.id" class="flex gap-2 items-start flex-wrap" data-hook="note">
+    <div
+      v-for="(n, i) in notes"
+      :key="n.id"
+      class="row"
+      :class="{ short: n.kind === 'short' }"
+      data-hook="note"
+      @focusin="emit('look', n)"
+      @focusout="emit('look', null)"
+    >
       <USelect
-        class="w-28"
+        class="kind"
         :items="KINDS"
         :model-value="n.kind"
         :aria-label="`Kind of note ${i + 1}`"
         @update:model-value="setKind(i, $event)"
       />
       <UInput
-        class="!w-40"
+        class="name"
         :model-value="n.name"
         maxlength="80"
         :aria-label="`Name of note ${i + 1}`"
         @update:model-value="patch(i, { name: String($event) })"
       />
       <DayField
-        class="w-40"
         :model-value="n.fromOn"
         :label="`First day of note ${i + 1}`"
         :today="today"
         @update:model-value="$event && setFrom(i, $event)"
       />
       <DayField
-        class="w-40"
         :model-value="n.throughOn"
         :label="`Last day of note ${i + 1}`"
         :today="today"
@@ -63,7 +69,7 @@ const remove = (at: number) => {
       <UInput
         v-if="n.kind === 'short'"
         type="number"
-        class="!w-18"
+        class="part"
         min="10"
         max="100"
         :model-value="Math.round((n.factorRatio ?? 1) * 100)"
@@ -71,6 +77,7 @@ const remove = (at: number) => {
         @update:model-value="patch(i, { factorRatio: Number($event) / 100 })"
       />
       <UButton
+        class="off"
         color="neutral"
         variant="ghost"
         icon="i-lucide-x"
@@ -93,3 +100,27 @@ const remove = (at: number) => {
     </div>
   </fieldset>
 </template>
+
+<style scoped>
+/* one line a note: what it is, its name, its days, and what a short day keeps */
+.row {
+  display: grid;
+  grid-template-columns: 6.8rem minmax(0, 1fr) 10.3rem 10.3rem 3.6rem 2rem;
+  gap: 0.35rem;
+  align-items: start;
+}
+.off {
+  grid-column: -2;
+}
+@media (max-width: 47rem) {
+  .row {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    padding-block: 0.4rem;
+    border-bottom: 1px solid var(--ui-border-muted);
+  }
+  .off {
+    grid-column: auto;
+    justify-self: start;
+  }
+}
+</style>

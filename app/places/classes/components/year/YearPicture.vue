@@ -1,38 +1,46 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { addDays, dayNumber } from '#core/base'
+import { addDays } from '#core/base'
 import type { IsoDay } from '#core/base'
 import { countDays } from '#core/calendar'
-import type { SchoolYear } from '#core/calendar'
+import type { DayNote, SchoolYear } from '#core/calendar'
 import { count } from '~/shared/words/numbers'
-import { sayDay } from '~/shared/words/times'
-import { picturedMonths } from '../../yearPicture'
+import { sayDate, sayDay } from '~/shared/words/times'
+import { dayFrom, picturedWeeks } from '../../yearPicture'
 import type { PicturedDay } from '../../yearPicture'
 
 /**
- * The year as it stands in the form: a row a month, a cell a day. Days are closed by dragging across them, or
- * by keys.
+ * The year as it stands in the form: a row a week, in two halves beside each other, a cell a school day. Days are closed
+ * by dragging across them, or by keys. The days of the note whose row has the focus are framed.
  */
-const props = defineProps<{ year: SchoolYear; today: IsoDay; mayChange: boolean }>()
+const props = defineProps<{
+  year: SchoolYear
+  today: IsoDay
+  mayChange: boolean
+  framed?: Pick<DayNote, 'fromOn' | 'throughOn'> | null
+}>()
 const emit = defineEmits<{ close: [fromOn: IsoDay, throughOn: IsoDay] }>()
 
-const months = computed(() => picturedMonths(props.year))
+const weeks = computed(() => picturedWeeks(props.year))
+const halves = computed(() => {
+  const middle = Math.ceil(weeks.value.length / 2)
+  return [weeks.value.slice(0, middle), weeks.value.slice(middle)].filter((h) => h.length > 0)
+})
 const counts = computed(() => countDays(props.year))
 const anchor = ref<IsoDay | null>(null)
 const at = ref<IsoDay>(props.today)
 const dragging = ref(false)
-const current = computed(() => clamp(at.value))
+const current = computed(() => nearest(at.value))
 const range = computed(() => {
   if (anchor.value === null) return null
   return anchor.value < at.value ? [anchor.value, at.value] : [at.value, anchor.value]
 })
 const isIn = (on: IsoDay) => range.value !== null && range.value[0]! <= on && on <= range.value[1]!
 
-function clamp(on: IsoDay): IsoDay {
-  const { firstOn, lastOn } = props.year
-  if (on < firstOn) return firstOn
-  return on > lastOn ? lastOn : on
-}
+/** The day itself where it stands in the picture, else the next one that does. */
+const nearest = (on: IsoDay) => dayFrom(weeks.value, addDays(on, -1), 1)
+const isFramed = (on: IsoDay) =>
+  Boolean(props.framed && props.framed.fromOn <= on && on <= props.framed.throughOn)
 function start(on: IsoDay): void {
   if (!props.mayChange) return
   anchor.value = at.value = on
@@ -48,38 +56,33 @@ function end(): void {
   if (fromOn && throughOn) emit('close', fromOn, throughOn)
 }
 
-const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageUp: -28, PageDown: 28 }
+const STEPS: Record<string, number> = {
+  ArrowLeft: -1,
+  ArrowRight: 1,
+  ArrowUp: -7,
+  ArrowDown: 7,
+  PageUp: -28,
+  PageDown: 28,
+}
 function key(event: KeyboardEvent): void {
-  const month = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
-  const step = STEPS[event.key] ?? 0
+  const step = STEPS[event.key]
   if (event.key === 'Escape') anchor.value = null
   else if (event.key === 'Enter' || event.key === ' ') {
     anchor.value ??= current.value
     if (props.mayChange) end()
-  } else if (month || step) {
+  } else if (step) {
     if (event.shiftKey) anchor.value ??= current.value
     else anchor.value = null
-    at.value = clamp(addDays(current.value, step || month * daysToNextMonth(current.value, month)))
+    at.value = dayFrom(weeks.value, current.value, step)
     focusDay()
   } else return
   event.preventDefault()
-}
-/** Days to the same date of the month before or after, as near as there is one. */
-function daysToNextMonth(on: IsoDay, by: number): number {
-  const same = months.value.flatMap((m) => m.days).filter((d) => d.on.slice(8) <= on.slice(8))
-  const wanted = addDays(on, by * 31)
-  const near = same.reduce((best, d) => {
-    const isNearer =
-      Math.abs(dayNumber(d.on) - dayNumber(wanted)) < Math.abs(dayNumber(best) - dayNumber(wanted))
-    return d.on.slice(8) === on.slice(8) && isNearer ? d.on : best
-  }, wanted)
-  return Math.abs(dayNumber(near) - dayNumber(on))
 }
 function focusDay(): void {
   requestAnimationFrame(() => document.getElementById(`day-${current.value}`)?.focus())
 }
 function sayOf(d: PicturedDay): string {
-  const what = d.closedBy ?? (d.isSchoolDay ? (d.label ? `${d.label} day` : 'school') : 'no school day')
+  const what = d.closedBy ?? (d.label ? `${d.label} day` : 'school')
   return `${sayDay(d.on)}: ${what}${d.termStarts ? `, ${d.termStarts} begins` : ''}`
 }
 const sayLetters = (byLabel: Readonly<Record<string, number>>) =>
@@ -95,7 +98,7 @@ const sayLetters = (byLabel: Readonly<Record<string, number>>) =>
       <p class="said">
         <template v-if="mayChange"
           >Drag across days to close them. By keys: arrows, Shift to take more, Enter. </template
-        >Hatched: closed.
+        >Hatched: closed. A red frame: today.
       </p>
     </div>
     <div
@@ -106,29 +109,32 @@ const sayLetters = (byLabel: Readonly<Record<string, number>>) =>
       @pointerup="dragging && end()"
       @pointerleave="dragging && end()"
     >
-      <div v-for="m in months" :key="m.key" class="month" role="row">
-        <span class="name" role="rowheader">{{ m.name }}</span>
-        <span v-if="m.lead" class="lead" :style="{ gridColumn: `span ${m.lead}` }" role="presentation" />
-        <span
-          v-for="d in m.days"
-          :id="`day-${d.on}`"
-          :key="d.on"
-          role="gridcell"
-          class="day"
-          :class="{
-            off: !d.isSchoolDay,
-            closed: d.closedBy !== null && d.isSchoolDay,
-            term: d.termStarts !== null,
-            now: d.on === today,
-            taken: isIn(d.on),
-          }"
-          :tabindex="d.on === current ? 0 : -1"
-          :aria-label="sayOf(d)"
-          :title="sayOf(d)"
-          @pointerdown.prevent="start(d.on)"
-          @pointerenter="over(d.on)"
-          >{{ d.label ?? '' }}</span
-        >
+      <div v-for="half in halves" :key="half[0]!.mondayOn" role="rowgroup" class="half">
+        <div v-for="w in half" :key="w.mondayOn" class="week" role="row">
+          <span class="name" role="rowheader">{{ sayDate(w.mondayOn) }}</span>
+          <template v-for="(d, i) in w.days" :key="i">
+            <span v-if="!d" role="gridcell" />
+            <span
+              v-else
+              :id="`day-${d.on}`"
+              role="gridcell"
+              class="day"
+              :class="{
+                closed: d.closedBy !== null,
+                term: d.termStarts !== null,
+                now: d.on === today,
+                framed: isFramed(d.on),
+                taken: isIn(d.on),
+              }"
+              :tabindex="d.on === current ? 0 : -1"
+              :aria-label="sayOf(d)"
+              :title="sayOf(d)"
+              @pointerdown.prevent="start(d.on)"
+              @pointerenter="over(d.on)"
+              >{{ d.label ?? '' }}</span
+            >
+          </template>
+        </div>
       </div>
     </div>
     <p v-if="range" class="said" role="status">
@@ -160,45 +166,53 @@ const sayLetters = (byLabel: Readonly<Record<string, number>>) =>
 
 <style scoped>
 .picture {
-  display: grid;
-  gap: 2px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 1rem;
   touch-action: none;
   user-select: none;
-  overflow-x: auto;
 }
-.month {
+.half {
   display: grid;
-  grid-template-columns: 2.4rem repeat(31, minmax(1.05rem, 1fr));
-  gap: 1px;
-  align-items: stretch;
+  gap: 2px;
+  align-content: start;
+}
+.week {
+  display: grid;
+  grid-template-columns: 3.2rem;
+  grid-auto-flow: column;
+  grid-auto-columns: 1.625rem;
+  gap: 2px;
 }
 .name {
-  font-size: 0.8rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   align-self: center;
+  white-space: nowrap;
 }
 .day {
   display: grid;
   place-items: center;
-  height: 1.6rem;
-  font-size: 0.72rem;
+  height: 1.55rem;
+  font-size: var(--text-xs);
   background: var(--stone-face);
+  border: 1px solid var(--ui-border-muted);
   border-radius: 2px;
   cursor: pointer;
   color: var(--ui-text);
-}
-.off {
-  background: transparent;
-  color: var(--ui-text-muted);
 }
 .closed {
   background: var(--hatch);
 }
 .term {
-  box-shadow: inset 2px 0 0 var(--ui-primary);
+  box-shadow: inset 3px 0 0 var(--ui-primary);
 }
 .now {
   box-shadow: inset 0 0 0 2px var(--today);
+}
+.framed {
+  border-color: var(--ui-primary);
+  box-shadow: inset 0 0 0 2px var(--ui-primary);
 }
 .taken {
   background: color-mix(in oklab, var(--ui-primary) 35%, transparent);

@@ -41,7 +41,7 @@ function tick(id: string): void {
   align-items: center;
   padding: 0.55rem 0.75rem;
   margin-left: 1.9rem;
-  border: 1px solid var(--ui-border);
+  border: 1px solid var(--ui-border-accented);
   border-radius: 7px 8px 6px 8px;
   cursor: pointer;
 }

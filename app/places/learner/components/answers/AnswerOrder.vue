@@ -74,7 +74,7 @@ li {
   gap: 0.5rem;
   align-items: center;
   padding: 0.3rem 0.3rem 0.3rem 0.75rem;
-  border: 1px solid var(--ui-border);
+  border: 1px solid var(--ui-border-accented);
   border-radius: 7px 8px 6px 8px;
   background: var(--stone-face);
 }
@@ -101,7 +101,7 @@ button:disabled {
 }
 .note {
   margin-left: 1.9rem;
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 </style>

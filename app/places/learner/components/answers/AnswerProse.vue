@@ -46,7 +46,7 @@ textarea {
   resize: vertical;
 }
 .note {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
 }
 </style>

@@ -48,12 +48,12 @@ const noteId = computed(() => `no-number-${props.number}`)
   background: var(--stone-face);
   border-radius: 6px;
   padding: 0.5rem 0.75rem;
-  font-size: 1.05rem;
+  font-size: 0.98rem;
   width: min(22rem, 100%);
   color: var(--ui-text);
 }
 .note {
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
   color: var(--ui-text-muted);
   padding-left: 1.9rem;
 }

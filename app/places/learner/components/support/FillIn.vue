@@ -68,7 +68,7 @@ function write(of: Readonly<Record<string, string>>): void {
 }
 legend {
   font-weight: 650;
-  font-size: 1.05rem;
+  font-size: 0.98rem;
 }
 .fill-in :deep(.passage) {
   margin-left: 0;

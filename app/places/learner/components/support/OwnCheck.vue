@@ -105,7 +105,7 @@ async function look(): Promise<void> {
   display: grid;
   gap: 0.4rem;
   padding: 0.6rem 0.9rem;
-  border-left: 3px solid var(--ui-border-accented);
+  border-left: 3px solid var(--line);
   background: var(--ui-bg-muted);
 }
 .text {

@@ -106,7 +106,7 @@ label {
   gap: 0.15rem;
 }
 label > span:first-child {
-  font-size: 0.88rem;
+  font-size: 0.83rem;
   font-weight: 600;
 }
 .given {

@@ -89,7 +89,7 @@ const hasTranslations = computed(() => props.support.glossary.some((g) => g.tran
   grid-column: 1 / -1;
 }
 h2 {
-  font-size: 0.95rem;
+  font-size: 0.89rem;
   margin-bottom: 0.3rem;
 }
 ol {

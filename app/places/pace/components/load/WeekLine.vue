@@ -48,7 +48,7 @@ svg {
   display: block;
   width: 100%;
   height: 4rem;
-  border-bottom: 1px solid var(--ui-border-accented);
+  border-bottom: 1px solid var(--line);
 }
 polyline {
   fill: none;

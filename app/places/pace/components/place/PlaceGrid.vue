@@ -107,7 +107,7 @@ defineExpose({ focusOn })
   border-spacing: 0;
   table-layout: fixed;
   min-width: calc(6rem + 9rem * var(--columns, 3));
-  font-size: 0.85rem;
+  font-size: var(--text-xs);
 }
 th {
   text-align: left;
@@ -120,7 +120,7 @@ thead th {
   top: 0;
   z-index: 2;
   background: var(--ui-bg);
-  border-bottom: 1px solid var(--ui-border-accented);
+  border-bottom: 1px solid var(--line);
 }
 .day {
   width: 6rem;
@@ -128,7 +128,7 @@ thead th {
   border-bottom: 1px solid var(--ui-border);
 }
 .week > * {
-  border-top: 2px solid var(--ui-border-accented);
+  border-top: 2px solid var(--line);
 }
 .now .day {
   color: var(--today);

@@ -121,7 +121,7 @@ li.hand {
   padding-left: 0.5rem;
 }
 .all {
-  border-top: 2px solid var(--ui-border-accented);
+  border-top: 2px solid var(--line);
   padding-top: 0.6rem;
 }
 </style>

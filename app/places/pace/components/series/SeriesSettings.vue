@@ -189,7 +189,7 @@ function choosePeople(keys: readonly string[]): void {
 }
 label,
 .lab {
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
 }
 label > span,
 .lab {

@@ -60,7 +60,7 @@ const people = computed(() => props.lines?.filter((l) => !isAct(l)) ?? [])
   display: grid;
   gap: 0.4rem;
   align-content: start;
-  font-size: 0.88rem;
+  font-size: 0.83rem;
 }
 .needs h3 {
   margin-top: 0.5rem;

@@ -192,7 +192,7 @@ tbody tr:not(:last-child) td:not([rowspan]) {
   border-radius: 3px;
 }
 thead th {
-  font-size: 0.82rem;
+  font-size: var(--text-xs);
   font-weight: 500;
   color: var(--ui-text-muted);
   padding-block: 0.15rem;
