@@ -81,7 +81,9 @@ async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void
     classId: on,
     targets: [{ kind: 'class', classId: on }],
   })
-  if (id) await address.set({ class: on, series: id })
+  if (!id) return
+  opened.value = id
+  await address.set({ class: on, series: id })
 }
 /** The same run for another class, by that class's own days. */
 const copyItems = computed(() =>
@@ -106,6 +108,21 @@ async function clear(): Promise<void> {
   if (await open<boolean>(ConfirmDialog, { title, text, act: 'Clear and start over' }))
     await doTo(of.kept.id, 'clear')
 }
+/** What is done seldom with a series, or leads away from it. */
+const moreItems = computed(() => {
+  const of = lane.value
+  const first = said.value?.learners[0]
+  const sees = { label: 'What a learner sees now', to: { path: '/lens', query: { learner: first?.id } } }
+  const clears = of?.kept.series.rows.length
+    ? { label: 'Clear and start over', onSelect: () => void clear() }
+    : { label: 'Remove the series', onSelect: () => of && void doTo(of.kept.id, 'remove') }
+  const changes = said.value?.mayChange
+    ? [...(copyItems.value.length ? [{ label: 'Copy to', children: copyItems.value }] : []), clears]
+    : []
+  return [first ? [sees] : [], changes].filter((group) => group.length > 0)
+})
+/** The series whose rule and people are opened to be changed; a new one has them open. */
+const opened = ref<SeriesId | null>(null)
 const has = computed(() => new Set(lane.value?.kept.series.rows.map((r) => r.resourceId)))
 const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
 </script>
@@ -140,64 +157,54 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
         say a word list each week. Press New series.
       </p>
       <div v-else class="split">
-        <SeriesLanes
-          :of="said"
-          :lanes="lanes"
-          :chosen="lane?.kept.id ?? null"
-          :row="row"
-          :today="today"
-          @choose="choose"
-          @days="setDays"
-        />
         <section v-if="lane" class="grid gap-3 content-start" :aria-label="lane.kept.series.title">
+          <ChoiceButtons
+            v-if="lanes.length > 1"
+            label="Series"
+            :items="lanes.map((l) => ({ value: l.kept.id, label: l.kept.series.title }))"
+            :model-value="lane.kept.id"
+            @update:model-value="$event && choose($event, null)"
+          />
           <div class="flex flex-wrap items-center gap-2">
             <h2 class="flex-1 min-w-40">{{ lane.kept.series.title }}</h2>
-            <template v-if="said.mayChange">
-              <UButton
-                :disabled="lane.waiting === 0"
-                data-hook="release-series"
-                @click="void doTo(lane.kept.id, 'release')"
-                >Release {{ count(lane.waiting, 'row') }}</UButton
-              >
-              <UDropdownMenu v-if="copyItems.length" :items="copyItems"
-                ><UButton variant="outline" color="neutral" trailing-icon="i-lucide-chevron-down"
-                  >Copy to</UButton
-                ></UDropdownMenu
-              >
-              <UButton
-                v-if="lane.kept.series.rows.length"
-                variant="outline"
-                color="neutral"
-                data-hook="clear-series"
-                @click="clear"
-                >Clear</UButton
-              >
-              <UButton
-                v-else
-                variant="outline"
-                color="neutral"
-                data-hook="remove-series"
-                @click="void doTo(lane.kept.id, 'remove')"
-                >Remove</UButton
-              >
-            </template>
             <UButton
-              v-if="said.learners[0]"
-              variant="link"
-              :to="{ path: '/lens', query: { learner: said.learners[0].id } }"
-              data-hook="series-lens"
-              >What a learner sees now</UButton
+              v-if="said.mayChange && lane.waiting > 0"
+              data-hook="release-series"
+              @click="void doTo(lane.kept.id, 'release')"
+              >Release {{ count(lane.waiting, 'row') }}</UButton
+            >
+            <UDropdownMenu v-if="moreItems.length" :items="moreItems"
+              ><UButton
+                variant="outline"
+                color="neutral"
+                trailing-icon="i-lucide-chevron-down"
+                data-hook="series-more"
+                >More</UButton
+              ></UDropdownMenu
             >
           </div>
-          <p class="said" data-hook="series-sentence">
-            {{ count(lane.kept.series.rows.length, 'row') }}, {{ sayRule(lane.kept.series.rule) }};
-            {{ lane.released.size }} released, {{ lane.waiting }} ready,
-            {{ lane.kept.series.rows.length - lane.released.size - lane.waiting }} not released.
-          </p>
+          <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+            <p class="said" data-hook="series-sentence">
+              {{ count(lane.kept.series.rows.length, 'row') }}, {{ sayRule(lane.kept.series.rule) }};
+              {{ lane.released.size }} released, {{ lane.waiting }} ready,
+              {{ lane.kept.series.rows.length - lane.released.size - lane.waiting }} not released.
+            </p>
+            <UButton
+              size="xs"
+              variant="outline"
+              color="neutral"
+              :icon="opened === lane.kept.id ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
+              :aria-expanded="opened === lane.kept.id"
+              data-hook="series-settings"
+              @click="opened = opened === lane.kept.id ? null : lane.kept.id"
+              >How often, for whom</UButton
+            >
+          </div>
           <p v-for="o in lane.overlaps.slice(0, 4)" :key="o.first + o.second" class="note-line care">
             {{ sayOverlap(o, lane.kept.series.rows, said) }}
           </p>
           <SeriesSettings
+            v-if="opened === lane.kept.id"
             :key="lane.kept.id"
             :of="said"
             :today="today"
@@ -220,6 +227,15 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
           />
           <AddRows v-if="said.mayChange" :has="has" @add="add" />
         </section>
+        <SeriesLanes
+          :of="said"
+          :lanes="lanes"
+          :chosen="lane?.kept.id ?? null"
+          :row="row"
+          :today="today"
+          @choose="choose"
+          @days="setDays"
+        />
       </div>
     </template>
   </div>
@@ -228,11 +244,11 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
 <style scoped>
 .split {
   display: grid;
-  grid-template-columns: minmax(16rem, 27rem) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 2.4fr) minmax(14rem, 25rem);
   gap: 1.25rem;
   align-items: start;
 }
-@media (max-width: 900px) {
+@media (max-width: 1180px) {
   .split {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -26,6 +26,8 @@ const props = defineProps<{
   marks?: DayMarks
   mayBeEmpty?: boolean
   disabled?: boolean
+  /** Without the year, where all that may be chosen lies in one school year. */
+  brief?: boolean
 }>()
 const day = defineModel<IsoDay | '' | null | undefined>({ required: true })
 const emit = defineEmits<{ change: [on: IsoDay | null] }>()
@@ -33,9 +35,10 @@ const emit = defineEmits<{ change: [on: IsoDay | null] }>()
 const isOpen = ref(false)
 const problem = ref('')
 const sayInFull = (on: IsoDay) => `${sayDay(on)} ${on.slice(0, 4)}`
-const text = ref(day.value ? sayInFull(day.value) : '')
+const shownAs = (on: IsoDay) => (props.brief ? sayDay(on) : sayInFull(on))
+const text = ref(day.value ? shownAs(day.value) : '')
 watch(day, (on) => {
-  text.value = on ? sayInFull(on) : ''
+  text.value = on ? shownAs(on) : ''
   problem.value = ''
 })
 
@@ -47,7 +50,7 @@ async function prepare(): Promise<void> {
 
 function put(on: IsoDay | null): void {
   problem.value = ''
-  text.value = on ? sayInFull(on) : ''
+  text.value = on ? shownAs(on) : ''
   if (on === (day.value || null)) return
   day.value = on
   emit('change', on)
@@ -84,7 +87,7 @@ function about(value: DateValue): string | undefined {
 </script>
 
 <template>
-  <div class="day-field">
+  <div class="day-field" :class="{ brief }">
     <UInput
       v-model="text"
       :name="name"
@@ -94,7 +97,7 @@ function about(value: DateValue): string | undefined {
       :placeholder="mayBeEmpty ? 'any' : '21 Oct'"
       autocomplete="off"
       class="w-full"
-      :ui="{ trailing: 'pe-1' }"
+      :ui="{ trailing: 'pe-1', base: 'pe-7.5' }"
       data-day-field
       @focus="prepare"
       @change="take"
@@ -148,7 +151,10 @@ function about(value: DateValue): string | undefined {
 
 <style scoped>
 .day-field {
-  min-width: 9.6rem;
+  min-width: 10rem;
+}
+.brief {
+  min-width: 8rem;
 }
 .problem {
   font-size: var(--text-xs);

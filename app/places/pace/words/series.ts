@@ -16,7 +16,7 @@ const NOT_RELEASED: Record<NotReleased, string> = {
 export function sayRow(laid: LaidRow, released: ReleasedRow | undefined): string {
   if (released) {
     const begun = released.begun > 0 ? `, ${released.begun} begun` : ''
-    return `${released.state === 'held' ? 'held' : 'released'} · ${released.learners} have it${begun}`
+    return `${released.state === 'held' ? 'held, ' : ''}${released.learners} have it${begun}`
   }
   return laid.why === null ? 'ready to release' : `not released: ${NOT_RELEASED[laid.why]}`
 }

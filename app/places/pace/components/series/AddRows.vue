@@ -56,8 +56,20 @@ async function addCodes(): Promise<void> {
 <template>
   <section class="add" aria-label="Add rows" data-hook="add-rows">
     <div class="line">
-      <USelect v-model="kind" size="sm" :items="kinds" :placeholder="kinds[0]?.label" aria-label="Kind" />
-      <USelect v-model="book" size="sm" :items="books" :placeholder="books[0]?.label" aria-label="Textbook" />
+      <USelect
+        v-model="kind"
+        class="min-w-36"
+        :items="kinds"
+        :placeholder="kinds[0]?.label"
+        aria-label="Kind"
+      />
+      <USelect
+        v-model="book"
+        class="min-w-36"
+        :items="books"
+        :placeholder="books[0]?.label"
+        aria-label="Textbook"
+      />
       <UButton
         size="sm"
         variant="outline"
@@ -70,7 +82,6 @@ async function addCodes(): Promise<void> {
     <form class="line" @submit.prevent="addCodes">
       <UInput
         v-model="codes"
-        size="sm"
         name="codes"
         class="w-60"
         placeholder="Codes, such as wav203"

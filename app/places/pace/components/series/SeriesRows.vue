@@ -80,6 +80,7 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
         <th>Piece</th>
         <th class="day">Opens</th>
         <th class="day">Through</th>
+        <th class="state">With learners</th>
         <th><span class="sr-only">More</span></th>
       </tr>
     </thead>
@@ -106,7 +107,7 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
             {{ i + 1 }}
           </button>
         </td>
-        <td>
+        <td class="piece">
           <NuxtLink
             v-if="lane.released.get(r.id)"
             class="plain"
@@ -115,10 +116,6 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
           >
           <template v-else>{{ lane.titleOf(r.id) }}</template>
           <span v-if="minutesOf(r.resourceId)" class="said">&nbsp; {{ minutesOf(r.resourceId) }} min</span>
-          <p class="said" :class="{ needs: lane.laid[i]?.why }">
-            {{ sayRow(lane.laid[i]!, lane.released.get(r.id)) }}
-            <template v-if="lane.laid[i]?.insteadOf"> · opens later, closed before</template>
-          </p>
           <p v-if="r.only" class="said">only {{ r.only.map((t) => sayTarget(t, of)).join(', ') }}</p>
           <p v-for="o in lane.laid[i]?.others" :key="keyOf(o.target)" class="said">
             {{ sayTarget(o.target, of) }}:
@@ -135,11 +132,16 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
             :model-value="lane.laid[i]?.days?.[field] ?? r.own[field] ?? null"
             :disabled="!of.mayChange"
             may-be-empty
+            brief
             @change="(on) => emit('days', r.id, { [field]: on })"
           />
           <span v-if="r.own[field] !== undefined" class="said">by hand</span>
         </td>
-        <td>
+        <td class="state said" :class="{ needs: lane.laid[i]?.why }">
+          {{ sayRow(lane.laid[i]!, lane.released.get(r.id)) }}
+          <template v-if="lane.laid[i]?.insteadOf"> · opens later, closed before</template>
+        </td>
+        <td class="more">
           <UDropdownMenu v-if="of.mayChange" :items="menuOf(r.id, i, r.own)"
             ><UButton
               size="xs"
@@ -159,7 +161,51 @@ const menuOf = (id: string, at: number, own: Partial<RowDays>) => [
   width: 2.6rem;
 }
 .day {
-  width: 9.6rem;
+  width: 8.6rem;
+}
+.state {
+  width: 8rem;
+}
+.more {
+  width: 2.2rem;
+}
+tbody td {
+  vertical-align: middle;
+}
+/* on a phone a row is two lines: the piece, then its days */
+@media (max-width: 640px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: 2.6rem minmax(0, 1fr) minmax(0, 1fr) 2.2rem;
+    padding-block: 0.4rem;
+    border-bottom: 1px solid var(--ui-border);
+  }
+  tbody td {
+    width: auto;
+    border-bottom: 0;
+  }
+  .piece {
+    grid-column: 2 / 4;
+  }
+  .more {
+    grid-area: 1 / 4;
+  }
+  .day {
+    grid-row: 2;
+  }
+  .day:nth-of-type(3) {
+    grid-column: 1 / 3;
+  }
+  .day:nth-of-type(4) {
+    grid-column: 3 / 5;
+  }
+  .state {
+    grid-column: 1 / -1;
+  }
 }
 .grip {
   min-width: 1.9rem;

@@ -75,18 +75,11 @@ function choosePeople(keys: readonly string[]): void {
     <div class="fields">
       <label
         ><span>Title</span>
-        <UInput
-          v-model="title"
-          size="sm"
-          name="title"
-          class="w-full"
-          @change="title.trim() && put({ title })"
-        />
+        <UInput v-model="title" name="title" class="w-full" @change="title.trim() && put({ title })" />
       </label>
       <label
         ><span>For</span>
         <USelectMenu
-          size="sm"
           multiple
           value-key="value"
           :items="peopleItems"
@@ -116,7 +109,6 @@ function choosePeople(keys: readonly string[]): void {
         <label
           ><span>{{ rule.kind === 'meetings' ? 'Every … meetings' : 'Every … weeks' }}</span>
           <UInput
-            size="sm"
             type="number"
             min="1"
             :model-value="rule.every"
@@ -128,7 +120,6 @@ function choosePeople(keys: readonly string[]): void {
         <label v-if="rule.kind === 'weekly'"
           ><span>On</span>
           <USelect
-            size="sm"
             :items="weekdays"
             :model-value="String(rule.weekday)"
             aria-label="Weekday"
@@ -145,14 +136,12 @@ function choosePeople(keys: readonly string[]): void {
             :max="of.days.lastOn"
             :marks="{ meetings: of.days.meetingDays }"
             :model-value="rule.from"
-            class="w-40"
             @change="(on) => on && setRule({ from: on })"
           />
         </div>
         <label
           ><span>Open for … {{ rule.kind === 'meetings' ? 'meetings' : 'days' }}</span>
           <UInput
-            size="sm"
             type="number"
             min="1"
             :model-value="rule.stays ?? undefined"
