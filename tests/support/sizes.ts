@@ -23,7 +23,11 @@ export function tooSmall(): string[] {
   }
   const isShown = (e: Element): boolean => {
     const box = e.getBoundingClientRect()
-    return box.width > 1 && box.height > 1 && e.checkVisibility({ opacityProperty: true, visibilityProperty: true })
+    return (
+      box.width > 1 &&
+      box.height > 1 &&
+      e.checkVisibility({ opacityProperty: true, visibilityProperty: true })
+    )
   }
   const sizeOf = (e: Element): number => parseFloat(getComputedStyle(e).fontSize)
   const found = new Map<string, string>()
@@ -54,7 +58,8 @@ export function tooSmall(): string[] {
   }
   /** A field within its label is pressed by all of it; a link within a sentence is as low as its line. */
   const isOfAnother = (e: Element): boolean =>
-    (e.tagName === 'A' && getComputedStyle(e).display === 'inline') || e.matches('[aria-hidden="true"], .skip')
+    (e.tagName === 'A' && getComputedStyle(e).display === 'inline') ||
+    e.matches('[aria-hidden="true"], .skip')
   for (const e of Array.from(document.querySelectorAll(TARGETS))) {
     if (!isShown(e) || isOfAnother(e) || e.closest('.sr-only')) continue
     const around = e.matches('input') ? (e.closest('label') ?? e) : e

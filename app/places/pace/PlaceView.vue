@@ -11,6 +11,7 @@ import type { Recipients } from '#shared/contracts/work'
 import { useAddress } from '~/shared/frame/address'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import DayField from '~/shared/fields/DayField.vue'
+import { useTray } from '~/places/shelf'
 import { useServerNow } from '~/shared/session/serverNow'
 import { call } from '~/shared/wire/call'
 import { sayList } from '~/shared/words/lists'
@@ -95,7 +96,19 @@ const grid = useTemplateRef('grid')
 async function layPieces(pieces: readonly ToLay[]): Promise<void> {
   if (await lay(pieces, stays.value === 'open' ? null : Number(stays.value))) hand.value = null
 }
-const layOne = (resourceId: ResourceId, on: IsoDay) => layPieces([{ resourceId, on }])
+const tray = useTray()
+/** By keys the next piece of the tray is in hand at once; the focus stays on its day. */
+async function layOne(resourceId: ResourceId, on: IsoDay, byKeys: boolean): Promise<void> {
+  await layPieces([{ resourceId, on }])
+  const lies = new Set(shown.value?.stones.flatMap((s) => s.resourceIds))
+  const next = tray.cards.find((card) => !lies.has(card.id))
+  if (byKeys && hand.value === null && next) hand.value = next.id
+}
+function takeInHand(id: string | null): void {
+  hand.value = id
+  if (id !== null) grid.value?.takeFocus()
+}
+const inHand = computed(() => tray.cards.find((card) => card.id === hand.value)?.title ?? null)
 async function moveStone(stone: PlacedStone, key: string, on: IsoDay): Promise<void> {
   if (!(await move(stone, key, on, moves.value === 'one'))) return
   await nextTick()
@@ -169,7 +182,14 @@ useHead({
     <p v-else-if="!shown" class="said">Opening …</p>
     <template v-else>
       <div class="split" :style="{ '--columns': shown.columns.length }" data-print="hide">
-        <PlaceTray v-model:hand="hand" :of="shown" :today="today" :busy="isBusy" @lay="layPieces" />
+        <PlaceTray
+          :hand="hand"
+          :of="shown"
+          :today="today"
+          :busy="isBusy"
+          @lay="layPieces"
+          @update:hand="takeInHand"
+        />
         <p v-if="shown.columns.length === 0" data-hook="nobody">
           Choose a class, a group or a learner to lay pieces for.
         </p>
@@ -179,7 +199,9 @@ useHead({
           :of="shown"
           :today="today"
           :hand="hand"
+          :in-hand="inHand"
           @lay="layOne"
+          @put-down="takeInHand(null)"
           @move="moveStone"
           @take="take"
         />

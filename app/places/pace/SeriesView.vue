@@ -123,6 +123,9 @@ const moreItems = computed(() => {
 })
 /** The series whose rule and people are opened to be changed; a new one has them open. */
 const opened = ref<SeriesId | null>(null)
+function toggleSettings(id: SeriesId): void {
+  opened.value = opened.value === id ? null : id
+}
 const has = computed(() => new Set(lane.value?.kept.series.rows.map((r) => r.resourceId)))
 const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
 </script>
@@ -196,7 +199,7 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
               :icon="opened === lane.kept.id ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
               :aria-expanded="opened === lane.kept.id"
               data-hook="series-settings"
-              @click="opened = opened === lane.kept.id ? null : lane.kept.id"
+              @click="toggleSettings(lane.kept.id)"
               >How often, for whom</UButton
             >
           </div>

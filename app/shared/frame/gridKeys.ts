@@ -1,4 +1,4 @@
-import { nextTick, ref } from 'vue'
+import { nextTick, readonly, ref } from 'vue'
 
 const STEPS: Readonly<Record<string, readonly [rows: number, columns: number]>> = {
   ArrowUp: [-1, 0],
@@ -30,5 +30,5 @@ export function useGridKeys(size: () => { readonly rows: number; readonly column
   const stopAt = (row: number, column: number) => {
     at.value = [row, column]
   }
-  return { isStop, columnIn, move, stopAt }
+  return { at: readonly(at), isStop, columnIn, move, stopAt }
 }

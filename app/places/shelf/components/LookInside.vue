@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { drawItems } from '#core/attempts'
 import { cardOfKind, countByKind, isScoredByHand } from '#core/library'
 import type { ItemKind } from '#core/library'
@@ -30,6 +30,7 @@ const props = defineProps<{
   isBeside?: boolean
 }>()
 const emit = defineEmits<{ standard: [code: string]; choose: [id: ResourceId] }>()
+const heading = useTemplateRef<HTMLElement>('heading')
 const overview = useOverview()
 void overview.load()
 const inside = shallowRef<Inside | null>(null)
@@ -61,9 +62,16 @@ async function load(): Promise<void> {
   if (resourceId !== props.resourceId) return
   inside.value = reply.ok ? reply.value : null
   isWhole.value = false
+  void takeFocus()
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
 }
 watch(() => props.resourceId, load, { immediate: true })
+/** What was opened has the focus, so that its acts come next; unless somebody types meanwhile. */
+async function takeFocus(): Promise<void> {
+  await nextTick()
+  const isTyping = document.activeElement?.matches('input, textarea, [role="dialog"] *')
+  if (!props.isBeside && !isTyping) heading.value?.focus()
+}
 
 /** A test of the whole year has dozens of standards: its questions would be far below. */
 const MOST_STANDARDS = 6
@@ -103,7 +111,7 @@ const assignTo = computed(() => ({
           ><template v-if="resource.language !== 'en'"> · {{ sayLanguage(resource.language) }}</template> ·
           <span class="code">{{ resource.code }}</span>
         </p>
-        <h2 class="!text-xl">{{ resource.title }}</h2>
+        <h2 ref="heading" tabindex="-1" class="!text-xl">{{ resource.title }}</h2>
       </div>
       <template v-if="!isBeside">
         <PieceActs :of="inside" @changed="load" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import { same } from '#core/base'
 import { fromPublishing, scaleFor, withWindow } from '#core/availability'
@@ -86,13 +86,18 @@ function setBase(field: WindowField, moment: Moment | null | undefined): void {
 }
 const setOwn = (at: At, field: WindowField, moment: Moment | null | undefined) =>
   change(at, (own) => withMoment(own, field, moment))
+const section = useTemplateRef<HTMLElement>('section')
+/** Whoever got a row of their own just now has other dates or limits: these come next. */
+function goToRow(key: string): void {
+  section.value?.querySelector<HTMLElement>(`[data-row="${CSS.escape(key)}"] button`)?.focus()
+}
 function remove(at: At): void {
   draft.value = { ...draft.value, targets: draft.value.targets.filter((_, i) => !at.includes(i)) }
 }
 </script>
 
 <template>
-  <section aria-labelledby="who">
+  <section ref="section" aria-labelledby="who">
     <div class="flex flex-wrap items-center gap-2 mb-2">
       <h2 id="who" class="flex-1">
         Who and when
@@ -189,6 +194,7 @@ function remove(at: At): void {
       :recipients="recipients"
       :start="start"
       :is-shared="isShared"
+      @picked="goToRow"
       @apart="
         () => {
           isApart = true

@@ -16,7 +16,7 @@ const props = defineProps<{
   /** Learners share a row. */
   isShared: boolean
 }>()
-const emit = defineEmits<{ apart: [] }>()
+const emit = defineEmits<{ apart: []; picked: [key: string] }>()
 const draft = defineModel<DraftInWork>({ required: true })
 const desk = useDesk()
 
@@ -38,9 +38,23 @@ function addClasses(classes: readonly OfferedClass[]): void {
 const rowless = computed(() => [...withoutRow(draft.value, props.recipients)])
 /** No value, said as null: left undefined the field would keep what was picked, and show its key. */
 const NONE = null as unknown as undefined
+let picked: string | null = null
 /** What is picked becomes a row, and the field is empty again. */
 function pick(key: unknown): void {
-  if (typeof key === 'string') draft.value = withTargets(draft.value, [targetOf(key)])
+  if (typeof key !== 'string') return
+  draft.value = withTargets(draft.value, [targetOf(key)])
+  picked = key
+}
+/** A list that closes gives the focus back to its field; only then it can go on to the new row. */
+function given(): void {
+  const key = picked
+  if (key === null) return
+  requestAnimationFrame(() =>
+    requestAnimationFrame(() => {
+      if (picked === key) emit('picked', key)
+      picked = null
+    }),
+  )
 }
 </script>
 
@@ -82,6 +96,7 @@ function pick(key: unknown): void {
         data-hook="own-row"
         :search-input="{ placeholder: 'Name or group' }"
         @update:model-value="pick"
+        @focus="given"
       />
       <UButton
         v-if="isShared"

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Instant, IsoDay, LessonId } from '#core/base'
 import type { AttemptRules } from '#core/attempts'
+import { keyOf } from '#core/audience'
 import type { Target } from '#core/audience'
 import { fromPublishing } from '#core/availability'
 import type { Moment, Overrides, Scale, Window, WindowField, WindowSpec } from '#core/availability'
@@ -79,7 +80,7 @@ const meetings = computed(
 </script>
 
 <template>
-  <tr :data-hook="`target-${of.target.kind}`" :inert="inert" class="lined">
+  <tr :data-hook="`target-${of.target.kind}`" :data-row="keyOf(of.target)" :inert="inert" class="lined">
     <th scope="row">
       {{ of.name }}
       <p class="said font-normal">

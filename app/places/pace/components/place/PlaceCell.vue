@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { IsoDay, ResourceId } from '#core/base'
 import type { PlacedStone } from '#core/placing'
 import type { PlacingColumn } from '#shared/contracts/placing'
+import { count } from '~/shared/words/numbers'
 import { sayDay } from '~/shared/words/times'
 import { holdStone } from '../../desk/holdPiece'
 import type { InCell } from '../../desk/placedCells'
@@ -14,6 +15,7 @@ const props = defineProps<{
   column: PlacingColumn
   on: IsoDay
   meets: boolean
+  isPast: boolean
   /** The one cell to which the Tab key goes. */
   stop: boolean
   hand: string | null
@@ -21,7 +23,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   enter: []
   arrow: [event: KeyboardEvent]
-  lay: [pieceId: ResourceId]
+  lay: [pieceId: ResourceId, byKeys: boolean]
+  putDown: []
   drop: [stone: PlacedStone, key: string]
   step: [stone: PlacedStone, by: 1 | -1]
   take: [stone: PlacedStone, key: string | null]
@@ -42,21 +45,32 @@ onMounted(() => {
     },
     onDrop: ({ source: { data } }) => {
       isOver.value = false
-      if (typeof data.pieceId === 'string') emit('lay', data.pieceId as ResourceId)
+      if (typeof data.pieceId === 'string') emit('lay', data.pieceId as ResourceId, false)
       else emit('drop', data.stone as PlacedStone, data.key as string)
     },
   })
 })
 onBeforeUnmount(() => end?.())
-function layHand(): void {
-  if (props.hand) emit('lay', props.hand as ResourceId)
+/** Says what laying here would mean before it is done. */
+const named = computed(() =>
+  [
+    sayDay(props.on),
+    props.column.name,
+    ...(props.isPast ? ['past'] : []),
+    ...(props.meets ? [] : ['does not meet']),
+    ...(props.list.length ? [count(props.list.length, 'piece')] : []),
+  ].join(', '),
+)
+function layHand(byKeys: boolean): void {
+  if (props.hand) emit('lay', props.hand as ResourceId, byKeys)
 }
 function keys(event: KeyboardEvent): void {
   if (event.target !== cell.value) return
   if (event.key === 'Enter' || event.key === ' ') {
     event.preventDefault()
-    layHand()
-  } else emit('arrow', event)
+    layHand(true)
+  } else if (event.key === 'Escape') emit('putDown')
+  else emit('arrow', event)
 }
 function stoneKeys(event: KeyboardEvent, { stone, at }: InCell): void {
   if (!at.isByDays) return
@@ -89,15 +103,16 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
 <template>
   <td
     ref="cell"
+    role="gridcell"
     data-cell
     :tabindex="stop ? 0 : -1"
-    :class="{ meets, over: isOver, aim: hand !== null }"
-    :aria-label="`${sayDay(on)}, ${column.name}${meets ? '' : ', does not meet'}${hand ? ': lay here' : ''}`"
+    :class="{ meets, past: isPast, over: isOver, aim: hand !== null }"
+    :aria-label="named"
     :data-on="on"
     :data-column="column.key"
     @focus="emit('enter')"
     @keydown="keys"
-    @click.self="layHand"
+    @click.self="layHand(false)"
   >
     <div
       v-for="c in list"
@@ -122,7 +137,7 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
           }}<template v-if="c.stone.state === 'held'"> · held</template
           ><template v-if="c.at.isOwn"> · alone</template
           ><template v-if="c.at.whose"> · only {{ c.at.whose }}</template
-          ><template v-else-if="!c.at.isByDays"> · moved on its page</template></span
+          ><template v-else-if="!c.at.isByDays"> · by lesson</template></span
         >
       </NuxtLink>
       <UDropdownMenu v-if="c.at.isByDays" :items="menuOf(c)"
@@ -149,6 +164,9 @@ td {
 }
 td:not(.meets) {
   background: color-mix(in oklab, var(--ui-bg-muted) 70%, transparent);
+}
+td.past {
+  color: var(--ui-text-muted);
 }
 td.aim {
   cursor: copy;

@@ -5,7 +5,7 @@ import { groupBy } from '#core/base'
 import { oneADay } from '#core/placing'
 import type { ToLay } from '#core/placing'
 import type { Placing } from '#shared/contracts/placing'
-import { useTray } from '~/places/shelf'
+import { ShelfSearch, useShelf, useTray } from '~/places/shelf'
 import DayField from '~/shared/fields/DayField.vue'
 import { sayPiece } from '~/shared/words/pieces'
 import { count } from '~/shared/words/numbers'
@@ -16,7 +16,19 @@ const props = defineProps<{ of: Placing; today: IsoDay; busy: boolean }>()
 const emit = defineEmits<{ lay: [pieces: readonly ToLay[]] }>()
 const hand = defineModel<string | null>('hand', { required: true })
 const tray = useTray()
+const shelf = useShelf()
 onMounted(() => tray.load())
+onMounted(() => shelf.load())
+const isLooking = ref(false)
+function look(isOn: boolean): void {
+  isLooking.value = isOn
+}
+/** What is found goes into the tray and into the hand. */
+function gather(id: ResourceId): void {
+  tray.put([id])
+  isLooking.value = false
+  hand.value = id
+}
 const topics = computed(() => groupBy(tray.cards, (c) => tray.topicOf(c)))
 /** Pieces that lie in the stretch already. */
 const lies = computed(() => new Set<string>(props.of.stones.flatMap((s) => s.resourceIds)))
@@ -47,14 +59,36 @@ function take(id: ResourceId): void {
 
 <template>
   <section class="grid gap-3 content-start" aria-label="Tray" data-hook="place-tray">
-    <p v-if="tray.cards.length === 0">
-      Your tray is empty. Tick pieces on the <NuxtLink class="plain" to="/shelf">shelf</NuxtLink>: they wait
-      here to be laid.
-    </p>
+    <template v-if="tray.cards.length === 0 || isLooking">
+      <ShelfSearch is-beside :chosen="null" :usual="{}" :class-name="null" @choose="gather">
+        <p v-if="tray.cards.length === 0" class="said mt-2">
+          Nothing is gathered yet. Look for a piece here, or tick several on the
+          <NuxtLink class="plain" to="/shelf">shelf</NuxtLink>; then choose the day it is laid on.
+        </p>
+      </ShelfSearch>
+      <UButton
+        v-if="isLooking"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        class="justify-self-start"
+        @click="look(false)"
+        >Back to what is gathered</UButton
+      >
+    </template>
     <template v-else>
       <p data-hook="gathered">
         <b>{{ count(tray.sums.all.count, 'piece') }}, {{ tray.sums.all.minutes }} min</b> gathered.
         <span class="said">Drag one onto a day, or take it in hand and choose the day.</span>
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-search"
+          data-hook="look-for-more"
+          @click="look(true)"
+          >Look for more</UButton
+        >
       </p>
       <div v-for="t in tray.sums.topics" :key="t.topic">
         <h2>
