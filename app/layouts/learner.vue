@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { LearnerMenu } from '~/places/learner'
+import { useKeptFocus } from '~/shared/frame/keptFocus'
 
 // the learner's own, calmer frame
+useKeptFocus()
 </script>
 
 <template>

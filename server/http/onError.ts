@@ -28,9 +28,10 @@ export default defineNitroErrorHandler((error, event) => {
         ]
   event.node.res.end(
     '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" ' +
-      'content="width=device-width"><title>Step Cairn</title><body style="font:16px/1.5 ' +
-      'system-ui;margin:15vh auto;max-width:32rem;padding:0 1rem;background:#f6f2ea;color:#1f2a28"><h1 ' +
-      `style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" ` +
-      'style="color:#0c5560">Start page</a></p></body></html>',
+      `content="width=device-width"><title>${words[0]} · Step Cairn</title>` +
+      '<body style="color-scheme:light dark;font:16px/1.5 system-ui;margin:15vh auto;max-width:32rem;' +
+      'padding:0 1rem;background:light-dark(#faf7f1,#182120);color:light-dark(#2b3532,#dcd9d0)"><main>' +
+      `<h1 style="font-size:1.4rem">${words[0]}</h1><p>${words[1]}</p><p><a href="/" ` +
+      'style="color:light-dark(#0f4f59,#80b9bf)">Start page</a></p></main></body></html>',
   )
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
+import { until } from '@vueuse/core'
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { cardOfKind } from '#core/library'
 import type { AssignmentId, PieceId } from '#core/base'
 import type { MyFile } from '#core/work'
@@ -14,9 +15,11 @@ import { sayForLearner } from '~/shared/words/tryRefusals'
 import PieceScreen from './components/PieceScreen.vue'
 import ReadPiece from './components/ReadPiece.vue'
 import TryPaper from './components/TryPaper.vue'
+import { leftOff } from './composables/leftOff'
 
 // most pieces take no files
 const HandedFiles = defineAsyncComponent(() => import('./components/HandedFiles.vue'))
+const FIRST_FIELD = 'main form :is(input:not([type="file"]), textarea, select, [contenteditable="true"])'
 const route = useRoute()
 const address = useAddress()
 const params = { assignmentId: route.params.id as AssignmentId }
@@ -26,7 +29,15 @@ const now = useServerNow(5000)
 const piece = shallowRef<MyPiece | null>(null)
 const problem = ref('')
 const busy = ref(false)
-useHead({ title: computed(() => piece.value?.work.title ?? 'Work') })
+useHead({ title: computed(() => titleOf(piece.value)) })
+onBeforeUnmount(() => leftOff(params.assignmentId))
+
+/** A step of some work is named before the work. */
+function titleOf(shown: MyPiece | null): string {
+  if (!shown) return 'Work'
+  const { work, piece: step } = shown
+  return step.title === work.title ? work.title : `${step.title}, ${work.title}`
+}
 
 async function load(): Promise<void> {
   const wanted = asked.value
@@ -41,6 +52,12 @@ async function load(): Promise<void> {
   await opened(reply.value)
 }
 watch(asked, load, { immediate: true })
+/** Another step was opened: its heading is where it begins. */
+watch(asked, async () => {
+  await until(() => piece.value?.piece.pieceId === asked.value).toBe(true, { timeout: 5000 })
+  await nextTick()
+  document.getElementById('piece-title')?.focus()
+})
 /** Opening a piece that is only read begins it, so that its least time runs. */
 async function opened({ work: of, piece: p, reading }: MyPiece): Promise<void> {
   if (p.itemCount > 0 || reading || p.handedInAt !== null || !p.mayTry) return
@@ -61,7 +78,8 @@ async function start(): Promise<void> {
   me.hear(reply.value.now)
   await load()
   await nextTick()
-  document.querySelector<HTMLElement>('fieldset input')?.focus()
+  // what is first to be filled in, of whatever kind it is
+  document.querySelector<HTMLElement>(FIRST_FIELD)?.focus()
 }
 async function handedIn(): Promise<void> {
   await load()

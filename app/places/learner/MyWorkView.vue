@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef } from 'vue'
+import type { AssignmentId } from '#core/base'
 import { hasCopy } from '#core/agenda'
 import { ListMyWork } from '#shared/contracts/myWork'
 import type { LearnerCard } from '#core/work'
@@ -12,6 +13,7 @@ import { call } from '~/shared/wire/call'
 import { sayForEveryone } from '~/shared/words/everyonesRefusals'
 import { sayMoment } from '~/shared/words/times'
 import WorkPlaces from './components/WorkPlaces.vue'
+import { takeUpAgain } from './composables/leftOff'
 
 useHead({ title: 'My work' })
 // most learners never join a second class: its form is fetched when asked for
@@ -44,7 +46,12 @@ async function load(): Promise<void> {
   waiting.value = reply.value.waiting
   headings.value = reply.value.headings
 }
-onMounted(load)
+const linkTo = (id: AssignmentId) => `/learn/${id}`
+onMounted(async () => {
+  await load()
+  await nextTick()
+  takeUpAgain(linkTo)
+})
 // windows open and close by the server's clock; look again now and then
 useIntervalFn(() => {
   if (document.visibilityState === 'visible') void load()
@@ -63,7 +70,7 @@ useIntervalFn(() => {
         data-hook="news"
         @click="isNewsOpen = !isNewsOpen"
       >
-        What is new<template v-if="unread"> ({{ unread }})</template>
+        What is new<template v-if="unread">: {{ unread }}</template>
       </button>
       <NuxtLink v-if="hasFolder" to="/learn/folder" class="plain-act ml-4" data-hook="my-folder"
         >My folder</NuxtLink
@@ -78,7 +85,7 @@ useIntervalFn(() => {
         :now="now"
         :zone="zone"
         :headings="headings"
-        :link-to="(id) => `/learn/${id}`"
+        :link-to="linkTo"
       />
       <p v-if="waiting" class="said" data-hook="waiting">
         {{ count(waiting, 'more piece of work waits', 'more pieces of work wait') }} until you have handed

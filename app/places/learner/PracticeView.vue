@@ -66,6 +66,7 @@ function again(): void {
 <template>
   <div class="pt-4">
     <NuxtLink to="/learn" class="plain text-sm">My work</NuxtLink>
+    <h1 v-if="!piece" class="mt-2">Practice</h1>
     <p v-if="problem" class="note-line needs my-3" role="alert">{{ problem }}</p>
     <template v-if="piece">
       <header class="mt-2 mb-3">

@@ -128,7 +128,7 @@ function ceilingIn(event: Event): number | null {
         variant="outline"
         :aria-label="`Add ${u.name} to the list`"
         @click="put(u.name)"
-        >{{ u.name }} ({{ u.count }})</UButton
+        >{{ u.name }}, {{ u.count }}</UButton
       >
     </div>
   </section>

@@ -78,7 +78,15 @@ const facts = computed(() => {
       :zone="of.zone"
       :link-to="linkTo"
     />
-    <h2 v-if="!isOne || card.title !== work.title" class="mb-2" data-hook="piece-title">{{ card.title }}</h2>
+    <h2
+      v-if="!isOne || card.title !== work.title"
+      id="piece-title"
+      tabindex="-1"
+      class="mb-2"
+      data-hook="piece-title"
+    >
+      {{ card.title }}
+    </h2>
     <p v-if="of.mates.length" class="mb-2" data-hook="mates">
       Together with {{ of.mates.join(', ') }}. What one of you hands in counts for all of you.
     </p>

@@ -104,7 +104,7 @@ const work = computed(() =>
           variant="ghost"
           :disabled="!mayChange"
           @click="emit('asPlanned')"
-          >As in the plan ({{ sayAmount(inMinutes ? 'minutes' : 'meetings', planned) }})</UButton
+          >As in the plan: {{ sayAmount(inMinutes ? 'minutes' : 'meetings', planned) }}</UButton
         >
       </div>
       <div v-if="mayChange" class="flex flex-wrap gap-1.5 mt-2">

@@ -93,7 +93,7 @@ const isChosen = (facet: Facet, value: string) => filter.value[facet]?.includes(
             isNarrowing = !isNarrowing
           }
         "
-        >Narrow<template v-if="narrowedBy"> ({{ narrowedBy }})</template></UButton
+        >Narrow<template v-if="narrowedBy">: {{ narrowedBy }}</template></UButton
       >
       <template v-if="isOn">
         <USelect v-model="order" size="xs" class="w-36" :items="ORDER_ITEMS" aria-label="Order" />

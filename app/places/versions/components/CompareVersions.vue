@@ -53,6 +53,11 @@ function inShort(part: LayerPart, layer: Layer): string {
       return 'yes'
   }
 }
+/** What a row of the comparison is about. */
+function nameOf(block: (typeof shown.value)[number]): string {
+  if (block.kind === 'part') return PART_WORDS[block.part].name
+  return block.kind === 'text' ? 'Text' : `Question ${block.number}`
+}
 </script>
 
 <template>
@@ -68,7 +73,9 @@ function inShort(part: LayerPart, layer: Layer): string {
         </thead>
         <tbody>
           <tr v-for="(block, i) in shown" :key="i" :class="{ differs: block.differs }">
-            <td class="lit"><span v-if="block.differs" class="sr-only">differs</span></td>
+            <th scope="row" class="lit">
+              <span class="sr-only">{{ nameOf(block) }}{{ block.differs ? ', differs' : '' }}</span>
+            </th>
             <template v-if="block.kind === 'part'">
               <td v-for="(has, n) in block.versions" :key="n">
                 <template v-if="has && versions[n]"

@@ -107,13 +107,13 @@ const until = ({ at }: InCell) => (at.throughOn === null ? 'no end' : `to ${sayD
     data-cell
     :tabindex="stop ? 0 : -1"
     :class="{ meets, past: isPast, over: isOver, aim: hand !== null }"
-    :aria-label="named"
     :data-on="on"
     :data-column="column.key"
     @focus="emit('enter')"
     @keydown="keys"
     @click.self="layHand(false)"
   >
+    <span class="sr-only">{{ named }}</span>
     <div
       v-for="c in list"
       :key="`${c.stone.assignmentId} ${c.at.whose}`"
