@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { demoPerson, withBrowser } from '../support/browser'
+import { dialogLooksRight } from '../support/looks'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
 
@@ -72,7 +73,7 @@ describe('a piece that is over', () => {
     for (const _ of ['once', 'and again']) {
       await p.click('reopen-open')
       await p.has('[data-hook="needing"]')
-      await p.isAccessible()
+      await dialogLooksRight(p)
       await p.page.keyboard.press('Escape')
       await p.page.waitForFunction(() => !document.querySelector('[data-hook="needing"]'))
     }

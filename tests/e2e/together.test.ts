@@ -5,6 +5,7 @@ import { ShowOverview } from '#shared/contracts/teaching'
 import { ChangeWork, ListWork, ShowWork } from '#shared/contracts/work'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
+import { dialogLooksRight } from '../support/looks'
 import { aServer, signedIn } from '../support/server'
 import type { Agent, Running } from '../support/server'
 
@@ -49,7 +50,7 @@ describe('two at the same work', () => {
     await p.sees('What only they changed stays: first things first')
     await p.seesIn('[data-hook="both-values"]', 'Called by me')
     await p.seesIn('[data-hook="both-values"]', 'Called by the other')
-    await p.isAccessible()
+    await dialogLooksRight(p)
     // by keyboard: the first is mine, the second theirs
     await p.page.focus('[data-hook="choose-title"] [role="radio"]')
     await p.keys('Space')

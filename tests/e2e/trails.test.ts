@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
+import { dialogLooksRight } from '../support/looks'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
 
@@ -214,7 +215,7 @@ describe('trails', () => {
     ] as const) {
       await p.click('add-texts')
       await p.has('[data-hook="choose-texts"]')
-      if (time === 'first') await p.isAccessible()
+      if (time === 'first') await dialogLooksRight(p)
       await p.fill('[name="pasted"]', `Written on paper, the ${time} time.`)
       await p.click('add-pasted')
       const [chooser] = await Promise.all([p.page.waitForFileChooser(), p.click('choose-texts')])

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, visit, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
+import { dialogLooksRight } from '../support/looks'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
 
@@ -31,6 +32,7 @@ async function aCard(teacher: Person): Promise<{ readonly signIn: string; readon
   await teacher.seesIn('[role="dialog"]', 'The present password ends at once')
   await teacher.click('confirm')
   await teacher.has('[data-hook="sign-in-card"]')
+  await dialogLooksRight(teacher)
   const signIn = await teacher.text('[data-hook="card-sign-in"]')
   const password = await teacher.text('[data-hook="card-password"]')
   await teacher.click('close-card')

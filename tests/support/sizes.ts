@@ -8,7 +8,7 @@ export async function isLargeEnough(p: Person): Promise<void> {
 }
 
 /** Runs in the page: names each kind of thing that is too small once, with how small it is. */
-export function tooSmall(): string[] {
+function tooSmall(): string[] {
   const LEAST_TYPE = 13
   const LEAST_TARGET = 24
   const TARGETS =

@@ -80,13 +80,7 @@ useIntervalFn(() => {
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-if="!work && !problem" class="said">Opening …</p>
     <template v-if="work">
-      <WorkPlaces
-        :work="work"
-        :now="now"
-        :zone="zone"
-        :headings="headings"
-        :link-to="linkTo"
-      />
+      <WorkPlaces :work="work" :now="now" :zone="zone" :headings="headings" :link-to="linkTo" />
       <p v-if="waiting" class="said" data-hook="waiting">
         {{ count(waiting, 'more piece of work waits', 'more pieces of work wait') }} until you have handed
         something in.

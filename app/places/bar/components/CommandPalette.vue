@@ -120,6 +120,11 @@ const groups = computed(() => [
     })),
   },
 ])
+/** The package gives its list no name. */
+function nameList(palette: unknown): void {
+  const { $el } = (palette ?? {}) as { $el?: Element }
+  $el?.querySelector('[role="listbox"]')?.setAttribute('aria-label', 'What was found')
+}
 </script>
 
 <template>
@@ -135,6 +140,7 @@ const groups = computed(() => [
     /></UButton>
     <template #content>
       <UCommandPalette
+        :ref="nameList"
         v-model:search-term="typed"
         :groups="groups"
         placeholder="Go to a class, a learner, a lesson, a standard, a piece …"

@@ -51,7 +51,7 @@ async function undo({ seq }: PastAct): Promise<void> {
             color="neutral"
             variant="link"
             :disabled="desk.busy"
-            :aria-label="`Undo: ${sayStep(a.command, desk)}`"
+            :aria-label="`Undo this: ${sayStep(a.command, desk)}`"
             data-hook="undo-this"
             @click="undo(a)"
             >Undo this</UButton

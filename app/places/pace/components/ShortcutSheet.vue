@@ -16,15 +16,18 @@ const PARTS = [
     @update:open="emit('close')"
   >
     <template #body>
-      <section v-for="p in PARTS" :key="p.title" class="mb-4">
-        <h3 class="mb-1">{{ p.title }}</h3>
-        <dl class="grid grid-cols-[7rem_1fr] gap-y-1.5 text-sm">
-          <template v-for="k in p.keys" :key="k.shown"
-            ><dt class="code">{{ k.shown }}</dt>
-            <dd>{{ k.what }}</dd></template
-          >
-        </dl>
-      </section>
+      <!-- higher than a phone: it is scrolled by keys, too -->
+      <div tabindex="0" role="region" aria-label="Keys">
+        <section v-for="p in PARTS" :key="p.title" class="mb-4">
+          <h3 class="mb-1">{{ p.title }}</h3>
+          <dl class="grid grid-cols-[7rem_1fr] gap-y-1.5 text-sm">
+            <template v-for="k in p.keys" :key="k.shown"
+              ><dt class="code">{{ k.shown }}</dt>
+              <dd>{{ k.what }}</dd></template
+            >
+          </dl>
+        </section>
+      </div>
     </template>
   </UModal>
 </template>

@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { defaultDocument, useEventListener } from '@vueuse/core'
 import type { Resource } from '#core/library'
 import { MOST_SORTS, markOf, newSort, placeMarks } from '#core/versions'
 import type { Layer, LegendEntry } from '#core/versions'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { toMarkedHtml } from '~/shared/words/markedText'
+import { findWords, rangeOf } from '../foundWords'
 
-/** The core with its marks; words that are selected in it can be marked. */
+/** The core with its marks; words that are selected in it, or looked for by keys, can be marked. */
 const props = defineProps<{ core: Resource }>()
 const layer = defineModel<Layer>({ required: true })
 const text = useTemplateRef<HTMLElement>('text')
+const bar = useTemplateRef<HTMLElement>('bar')
+const field = useTemplateRef<HTMLElement>('field')
 const html = computed(() => toMarkedHtml(props.core.content, layer.value))
 const selected = ref<{ readonly before: string; readonly words: string } | null>(null)
 const newName = ref('')
@@ -29,6 +32,32 @@ function look(): void {
 }
 useEventListener(defaultDocument, 'selectionchange', look)
 
+const wanted = ref('')
+const missing = ref('')
+let foundAt = -1
+watch(wanted, () => {
+  foundAt = -1
+  missing.value = ''
+})
+/** Selects the words that were typed where they stand next, and goes to what they can be marked as. */
+async function find(): Promise<void> {
+  const words = wanted.value.trim()
+  if (!text.value || words === '') return
+  const found = findWords(text.value.textContent, words, foundAt)
+  if (!found) {
+    missing.value = `“${words}” does not stand in the text.`
+    return
+  }
+  foundAt = found.at
+  const range = rangeOf(text.value, found)
+  range.startContainer.parentElement?.scrollIntoView({ block: 'nearest' })
+  const selection = document.getSelection()
+  selection?.removeAllRanges()
+  selection?.addRange(range)
+  look()
+  await nextTick()
+  bar.value?.querySelector<HTMLElement>('button, input')?.focus()
+}
 function mark(entry: LegendEntry): void {
   if (!selected.value) return
   const made = markOf(props.core.content, selected.value, entry.id)
@@ -46,6 +75,7 @@ function mark(entry: LegendEntry): void {
   layer.value = { ...layer.value, marks, legend }
   selected.value = null
   newName.value = ''
+  if (wanted.value !== '') field.value?.querySelector('input')?.focus()
 }
 function markAnew(): void {
   const name = newName.value.trim()
@@ -62,7 +92,19 @@ function markAnew(): void {
   <div class="grid gap-2">
     <!-- eslint-disable-next-line vue/no-v-html -- Markdown is rendered without HTML -->
     <div v-if="core.content" ref="text" class="prose core" data-hook="core-text" v-html="html" />
-    <div v-if="selected" class="bar" role="group" aria-label="Mark the selected words">
+    <form v-if="core.content" ref="field" class="find" @submit.prevent="find">
+      <span class="said w-full">Mark words: select them in the text, or type them here.</span>
+      <UInput
+        v-model="wanted"
+        class="w-64"
+        placeholder="Words of the text"
+        aria-label="Words to mark: select them in the text, or type them here"
+        name="words-to-mark"
+      />
+      <UButton type="submit" color="neutral" variant="outline" data-hook="find-words">Find</UButton>
+      <p v-if="missing" class="note-line needs w-full" role="alert">{{ missing }}</p>
+    </form>
+    <div v-if="selected" ref="bar" class="bar" role="group" aria-label="Mark the selected words">
       <p>
         Mark “{{
           selected.words.trim().length > 60
@@ -82,7 +124,6 @@ function markAnew(): void {
       <form class="flex gap-1" @submit.prevent="markAnew">
         <UInput
           v-model="newName"
-          size="xs"
           class="w-32"
           placeholder="such as: cause"
           maxlength="40"
@@ -104,6 +145,12 @@ function markAnew(): void {
 .core {
   max-height: 70vh;
   overflow-y: auto;
+}
+.find {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  align-items: center;
 }
 .bar {
   position: sticky;

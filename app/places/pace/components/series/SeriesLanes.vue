@@ -173,7 +173,9 @@ watch(
               @click="emit('choose', c.lane.kept.id, stone.rowId)"
               @keydown="keys($event, c.lane, stone.rowId)"
             >
-              {{ stone.nth }} <template v-if="stone.lasts > 1">{{ stone.title }}</template>
+              <span class="words"
+                >{{ stone.nth }} <template v-if="stone.lasts > 1">{{ stone.title }}</template></span
+              >
             </button>
             <span
               class="edge down"

@@ -59,7 +59,7 @@ function saidOf(id: string): string {
         variant="ghost"
         :icon="isUnfolded ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
         :aria-expanded="isUnfolded"
-        :aria-label="`Learners of ${of.name}`"
+        :aria-label="`${count(of.learners.length, 'learner')} of ${of.name}`"
         data-hook="unfold"
         @click="
           () => {
