@@ -13,6 +13,7 @@ import { newDraft } from './itemDraft'
 import { emptyPiece, firstItems, toPieceDraft, toWritten } from './pieceDraft'
 import type { PieceDraft } from './pieceDraft'
 import { useAddress } from '~/shared/frame/address'
+import FoldButton from '~/shared/frame/FoldButton.vue'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { useContractForm } from '~/shared/fields/form'
 import type { Fault } from '~/shared/fields/form'
@@ -58,6 +59,8 @@ onMounted(() => void shelf.load())
 const hasItems = computed(() => cardOfKind(form.value.kind).items !== 'none')
 const isAsked = computed(() => cardOfKind(form.value.kind).items === 'needed')
 const MARKDOWN = String.raw`Markdown: **bold**, lists, tables; formulas as $v = f \lambda$.`
+/** Most checks have no text before their questions. */
+const hasText = ref(false)
 const textHelp = computed(() => (isAsked.value ? `Shown before the questions. ${MARKDOWN}` : MARKDOWN))
 const isLoaded = ref(!changed)
 // another kind begins with what it needs; what was written stays
@@ -128,7 +131,10 @@ const asking = useContractForm<Saved>({
     <PieceFields v-model="form" />
     <MaterialForm v-model="form" />
     <PieceFiles v-model="form.files" :is-needed="cardOfKind(form.kind).needsFile" />
-    <PieceText v-model="form.content" :help="textHelp" />
+    <FoldButton v-if="isAsked && form.content === ''" v-model="hasText" data-hook="piece-text"
+      >Text before the questions</FoldButton
+    >
+    <PieceText v-if="!isAsked || hasText || form.content !== ''" v-model="form.content" :help="textHelp" />
     <template v-if="hasItems">
       <ItemForm
         v-for="(_, i) in form.items"

@@ -87,13 +87,13 @@ async function chooseUsual(to: string): Promise<void> {
         <h1>Trails</h1>
       </div>
       <label class="said grid"
-        >Who has none of their own
+        >Version for who has no trail yet
         <USelect
           size="sm"
           class="w-36"
           :model-value="sheet.usual ?? undefined"
           :items="trailItems"
-          aria-label="Trail of who has none of their own"
+          aria-label="Version for who has no trail yet"
           @update:model-value="chooseUsual(String($event))"
         />
       </label>

@@ -51,6 +51,11 @@ const wholes = computed(
       ]),
     ),
 )
+/** What a column is about, in full: its head has room for little. */
+function aboutColumn(c: GridColumn): string {
+  const of = c.pieceTitle === null ? c.title : `${c.title}: ${c.pieceTitle}`
+  return `${c.isRead ? 'Files' : 'Items'} of ${of}${c.category ? `, ${c.category}` : ''}`
+}
 const due = (at: number | null) =>
   at === null ? '' : sayDate(zoneNamed(props.grid.zone).local((at - 1) as Instant).on)
 </script>
@@ -73,19 +78,15 @@ const due = (at: number | null) =>
               type="button"
               :aria-pressed="isChosen(c)"
               :disabled="c.isRead && !c.takesFiles"
-              :title="`${c.isRead ? 'Files' : 'Items'} of ${c.title}`"
+              :title="aboutColumn(c)"
               data-hook="column"
               @click="emit('choose', c)"
             >
-              {{ c.title.replace(/^(Check|Practice): /, '')
-              }}<span v-if="c.pieceTitle" class="part">{{ c.pieceTitle }}</span>
+              {{ (c.pieceTitle ?? c.title).replace(/^(Check|Practice): /, '') }}
             </button>
             <span class="said"
-              >{{ c.isRecommended ? 'recommended, ' : '' }}due {{ due(c.dueAt) || 'any time' }}</span
-            >
-            <span v-if="c.category || c.passPercent !== null" class="said"
-              >{{ c.category }}{{ c.category && c.passPercent !== null ? ', ' : ''
-              }}{{ c.passPercent === null ? '' : `pass ${c.passPercent} %` }}</span
+              >due {{ due(c.dueAt) || 'any time' }}{{ c.isRecommended ? ', recommended' : ''
+              }}{{ c.passPercent === null ? '' : `, pass ${c.passPercent} %` }}</span
             >
           </th>
         </tr>

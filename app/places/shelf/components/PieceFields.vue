@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { RESOURCE_KINDS, RESOURCE_ROLES } from '#core/library'
+import FoldButton from '~/shared/frame/FoldButton.vue'
 import { sayLanguage } from '~/shared/words/languages'
+import { count } from '~/shared/words/numbers'
 import { KIND_WORDS, ROLE_WORDS } from '~/shared/words/pieces'
 import type { PieceDraft } from '../pieceDraft'
 import { useShelf } from '../stores/shelf'
@@ -36,6 +38,21 @@ const standardsLabel = computed(() => {
   const chosen = standards.value.filter((s) => draft.value.standards.includes(s.value))
   return chosen.length === 0 ? NO_STANDARDS : chosen.map((s) => s.label).join(', ')
 })
+/** What is seldom changed is said in one line, and unfolded to change it. */
+const isOpen = ref(false)
+const about = computed(() => {
+  const { minutes, grade, role, language, readingLevel, code } = draft.value
+  const chosen = draft.value.standards.length
+  return [
+    count(Number(minutes), 'minute'),
+    `grade ${grade}`,
+    ROLE_WORDS[role],
+    sayLanguage(language),
+    ...(readingLevel ? [`for readers of grade ${readingLevel}`] : []),
+    ...(code ? [`code ${code}`] : []),
+    chosen ? count(chosen, 'standard') : 'no standards besides its questions’',
+  ].join(', ')
+})
 </script>
 
 <template>
@@ -48,7 +65,11 @@ const standardsLabel = computed(() => {
         ><USelect v-model="draft.kind" :items="KINDS" class="w-full" data-hook="piece-kind"
       /></UFormField>
     </div>
-    <div class="flex flex-wrap gap-3">
+    <div class="flex flex-wrap gap-x-3 gap-y-1 items-center">
+      <p class="said" data-hook="piece-about">{{ about }}</p>
+      <FoldButton v-model="isOpen" data-hook="piece-details">{{ isOpen ? 'Fold' : 'Change' }}</FoldButton>
+    </div>
+    <div v-show="isOpen" class="flex flex-wrap gap-3">
       <UFormField label="Minutes" name="minutes" class="w-24"
         ><UInput v-model.number="draft.minutes" type="number" min="1" max="300"
       /></UFormField>
@@ -68,7 +89,7 @@ const standardsLabel = computed(() => {
         ><UInput v-model="draft.code" maxlength="16" placeholder="made for you"
       /></UFormField>
     </div>
-    <UFormField label="Standards" help="Those of its questions are counted as well" class="max-w-2xl"
+    <UFormField v-show="isOpen" label="Standards" help="Those of its questions are counted as well" class="max-w-2xl"
       ><USelectMenu
         v-model="draft.standards"
         multiple

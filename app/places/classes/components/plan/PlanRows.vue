@@ -179,12 +179,36 @@ function start(id: LessonId): void {
 }
 @media (max-width: 900px) {
   .row {
-    grid-template-columns: 3.5rem 1fr 5.5rem;
+    grid-template-columns: 3.5rem minmax(0, 1fr) 4.2rem 4.2rem 6.4rem;
   }
-  .kind,
-  .weight,
-  .dated {
+  .dated:empty {
     display: none;
+  }
+  .dated {
+    grid-column: 2 / -1;
+  }
+}
+/* on a phone what a lesson is stands beneath its title */
+@media (max-width: 560px) {
+  .row {
+    grid-template-columns: 3.5rem repeat(2, auto) minmax(0, 1fr);
+    gap: 0 0.6rem;
+  }
+  .title {
+    grid-column: 2 / -1;
+    white-space: normal;
+  }
+  .kind {
+    grid-column: 2;
+  }
+  .kind:empty {
+    display: none;
+  }
+  .kind:empty + .weight {
+    grid-column: 2;
+  }
+  .dated {
+    grid-column: 2 / -1;
   }
 }
 </style>

@@ -19,7 +19,7 @@ const emit = defineEmits<{ choose: [week: number]; stop: [week: number]; move: [
 const heavy = computed(() => new Set(props.of.heavyWeeks))
 function groundOf(minutes: Minutes): string | undefined {
   if (minutes === 0) return undefined
-  const depth = Math.round(4 + 26 * Math.min(1, minutes / props.most))
+  const depth = Math.round(3 + 35 * Math.min(1, minutes / props.most))
   return `color-mix(in oklab, var(--ui-primary) ${depth}%, var(--ui-bg))`
 }
 function say(minutes: Minutes, week: number): string {

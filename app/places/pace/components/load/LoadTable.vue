@@ -26,8 +26,8 @@ const rows = computed(() =>
     .map((l) => ({ ...l, soon: soonOf(l.minutes) }))
     .sort((a, b) => b.soon - a.soon || a.name.localeCompare(b.name)),
 )
-/** Where no limit is set, the ground is deepest at the usual one. */
-const most = computed(() => props.of.limits.minutesPerWeek ?? 240)
+/** The ground is deepest where there is most, so that small figures can be told apart as well. */
+const most = computed(() => Math.max(1, ...props.of.learners.flatMap((l) => l.minutes)))
 const chosenWeek = computed(() => weeks.value.findIndex((w) => w === props.chosen?.week))
 const { isDrawn } = useRowsInTurn(
   computed(() => rows.value.length),
