@@ -26,6 +26,7 @@ import { useShelf } from '~/places/shelf'
 import { sayRefusal } from '~/shared/words/refusals'
 import DeskGrid from './components/DeskGrid.vue'
 import DeskHead from './components/DeskHead.vue'
+import ChosenLine from './components/ChosenLine.vue'
 import DeskDetails from './components/DeskDetails.vue'
 import DeskInspector from './components/DeskInspector.vue'
 import DeskOne from './components/DeskOne.vue'
@@ -193,8 +194,7 @@ function backToDesk(): void {
           :now="now"
           :selection="selection"
           @select="choose($event)"
-          @drop="dropped"
-          @stretch="pulled"
+          v-on="{ drop: dropped, stretch: pulled }"
         />
         <DeskGrid
           v-else
@@ -207,8 +207,7 @@ function backToDesk(): void {
           :selection="selection"
           @select="choose($event)"
           @open="show($event.of.id)"
-          @drop="dropped"
-          @stretch="pulled"
+          v-on="{ drop: dropped, stretch: pulled }"
         />
       </div>
       <DeskDetails
@@ -227,6 +226,7 @@ function backToDesk(): void {
       </DeskDetails>
     </div>
     <p v-else class="said p-6">Opening the desk …</p>
+    <ChosenLine v-if="!details.isOpen.value" :selection="selection" :column="chosen" />
     <DeskTray />
     <RipplePanel v-if="ripple.isOpen" @apply="applyRipple" />
   </div>

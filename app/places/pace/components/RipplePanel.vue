@@ -229,10 +229,23 @@ function pick(c: ClassRipple, way: Way): void {
     min-width: 34rem;
   }
 }
+/* below the ways, where there is no room beside them */
 @media (max-width: 1000px) {
-  .detail {
-    display: none;
+  .parts {
+    flex-direction: column;
+    overflow: auto;
   }
+  .table-box {
+    flex: none;
+  }
+  .detail {
+    width: auto;
+    overflow: visible;
+    border-left: 0;
+    border-top: 1px solid var(--ui-border);
+  }
+}
+@media (max-width: 720px) {
   .about {
     display: none;
   }

@@ -89,7 +89,11 @@ const about = computed(() => {
         ><UInput v-model="draft.code" maxlength="16" placeholder="made for you"
       /></UFormField>
     </div>
-    <UFormField v-show="isOpen" label="Standards" help="Those of its questions are counted as well" class="max-w-2xl"
+    <UFormField
+      v-show="isOpen"
+      label="Standards"
+      help="Those of its questions are counted as well"
+      class="max-w-2xl"
       ><USelectMenu
         v-model="draft.standards"
         multiple
