@@ -24,6 +24,7 @@ export default {
     select: { defaultVariants: { size: 'md' } },
     selectMenu: { defaultVariants: { size: 'md' } },
     // can be hit beside its box, too
+    switch: { slots: { base: 'relative after:absolute after:-inset-[4px]' } },
     checkbox: { slots: { base: 'relative after:absolute after:-inset-[5px]' } },
     kbd: { base: 'text-xs!' },
     // no word is smaller than the least type

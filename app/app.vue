@@ -20,8 +20,6 @@ onMounted(() => void keepShell())
 
 <template>
   <UApp>
-    <!-- says the name of each page that is come to -->
-    <NuxtRouteAnnouncer />
     <main v-if="me.isLost" class="mx-auto max-w-xl px-6 pt-[18vh]" data-hook="no-connection">
       <h1>No connection</h1>
       <p class="mt-3 mb-6">
@@ -33,5 +31,7 @@ onMounted(() => void keepShell())
     <NuxtLayout v-else>
       <NuxtPage />
     </NuxtLayout>
+    <!-- says the name of each page that is come to -->
+    <NuxtRouteAnnouncer />
   </UApp>
 </template>

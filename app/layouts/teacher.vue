@@ -81,7 +81,7 @@ const desk = useDesk()
   min-height: 0;
   overflow: auto;
   outline: none;
-  scroll-padding-block: 1rem 7rem;
+  scroll-padding-block: 2.5rem 7rem;
 }
 @media (max-width: 720px) {
   .main {

@@ -122,8 +122,8 @@ const groups = computed(() => [
 ])
 /** The package gives its list no name. */
 function nameList(palette: unknown): void {
-  const { $el } = (palette ?? {}) as { $el?: Element }
-  $el?.querySelector('[role="listbox"]')?.setAttribute('aria-label', 'What was found')
+  const { $el } = (palette ?? {}) as { $el?: Node }
+  $el?.parentElement?.querySelector('[role="listbox"]')?.setAttribute('aria-label', 'What was found')
 }
 </script>
 

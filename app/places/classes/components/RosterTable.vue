@@ -89,7 +89,7 @@ const sayExtra = ({ accommodation: a }: LearnerRow) =>
       >
       <GroupsMenu v-if="page.mayRun && page.groups.length" :page="page" @changed="emit('changed')" />
     </div>
-    <div class="overflow-x-auto">
+    <div class="overflow-x-auto scroll-px-20">
       <table class="grid-table roster">
         <thead>
           <tr>

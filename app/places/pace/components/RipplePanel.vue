@@ -179,6 +179,9 @@ function pick(c: ClassRipple, way: Way): void {
   color: var(--ui-text-highlighted);
   text-align: left;
 }
+.ways th button {
+  min-height: 24px;
+}
 .ways th button:hover {
   text-decoration: underline;
 }

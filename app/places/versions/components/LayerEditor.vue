@@ -217,5 +217,9 @@ async function remove(): Promise<void> {
   .editor {
     grid-template-columns: minmax(0, 1fr);
   }
+  .result {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-wrap: anywhere;
+  }
 }
 </style>

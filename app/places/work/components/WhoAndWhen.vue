@@ -227,6 +227,8 @@ function remove(at: At): void {
 
 <style scoped>
 .scroller {
+  /* what is only said, not shown, stays within */
+  position: relative;
   overflow-x: auto;
   scroll-padding-inline: 6rem;
 }

@@ -47,7 +47,7 @@ function set(part: Partial<Filter>): void {
       :model-value="filter.classId ?? ANY"
       @update:model-value="set({ classId: $event === ANY ? null : ($event as ClassId) })"
     />
-    <div class="flex items-center gap-2">
+    <div class="flex flex-wrap items-center gap-2">
       <span class="said">Opens or is due</span>
       <div v-for="[field, label] in ENDS" :key="field" class="w-40">
         <DayField
