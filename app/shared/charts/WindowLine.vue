@@ -78,4 +78,20 @@ span {
   bottom: 0;
   border-left: 2px solid var(--ui-error);
 }
+@media (forced-colors: active) {
+  span {
+    forced-color-adjust: none;
+    border-color: CanvasText;
+  }
+  .seen,
+  .open {
+    background: CanvasText;
+  }
+  .late {
+    background: repeating-linear-gradient(90deg, CanvasText 0 3px, transparent 3px 6px);
+  }
+  .here {
+    border-color: Highlight;
+  }
+}
 </style>

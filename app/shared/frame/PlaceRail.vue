@@ -12,6 +12,9 @@ const PLACES = [
   { to: '/work', word: 'Work', icon: 'i-lucide-inbox' },
   { to: '/evidence', word: 'Evidence', icon: 'i-lucide-chart-no-axes-column' },
 ] as const
+/** Its own page, or one further in. */
+const isHere = (to: string) =>
+  path.value === to || path.value.startsWith(`${to}/`) || path.value.startsWith(`${to}-`)
 </script>
 
 <template>
@@ -24,7 +27,8 @@ const PLACES = [
       :key="p.to"
       :to="p.to"
       class="place"
-      :class="{ here: path === p.to || path.startsWith(`${p.to}/`) || path.startsWith(`${p.to}-`) }"
+      :class="{ here: isHere(p.to) }"
+      :aria-current="isHere(p.to) ? (path === p.to ? 'page' : 'true') : undefined"
       :data-hook="`place-${p.word.toLowerCase()}`"
     >
       <UIcon :name="p.icon" class="size-5" aria-hidden="true" />

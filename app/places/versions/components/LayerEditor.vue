@@ -186,10 +186,12 @@ async function remove(): Promise<void> {
 }
 .pane {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.6rem;
   min-width: 0;
 }
 .result {
+  overflow-wrap: anywhere;
   padding: 0.9rem 1.1rem;
   border: 1px solid var(--ui-border);
   border-radius: 0.6rem 0.5rem 0.65rem 0.5rem;
@@ -216,10 +218,6 @@ async function remove(): Promise<void> {
 @media (max-width: 1000px) {
   .editor {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .result {
-    grid-template-columns: minmax(0, 1fr);
-    overflow-wrap: anywhere;
   }
 }
 </style>

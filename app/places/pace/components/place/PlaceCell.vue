@@ -207,4 +207,9 @@ td.over {
 .title {
   overflow-wrap: anywhere;
 }
+@media (forced-colors: active) {
+  .stone.hung {
+    border: 0;
+  }
+}
 </style>
