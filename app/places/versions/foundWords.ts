@@ -5,8 +5,8 @@ export interface FoundWords {
 }
 
 /**
- * The next place behind `after` at which the words stand, and from the beginning again if there is none; null where they
- * stand nowhere. Small and capital letters, and how words are set apart, make no difference.
+ * The next place behind `after` at which the words stand, and from the beginning again if there is none; null where
+ * they stand nowhere. Small and capital letters, and how words are set apart, make no difference.
  */
 export function findWords(text: string, words: string, after = -1): FoundWords | null {
   const parts = words.trim().split(/\s+/).filter(Boolean)

@@ -10,8 +10,8 @@ import { dayFrom, picturedWeeks } from '../../yearPicture'
 import type { PicturedDay } from '../../yearPicture'
 
 /**
- * The year as it stands in the form: a row a week, in two halves beside each other, a cell a school day. Days are closed
- * by dragging across them, or by keys. The days of the note whose row has the focus are framed.
+ * The year as it stands in the form: a row a week, in two halves beside each other, a cell a school day. Days are
+ * closed by dragging across them, or by keys. The days of the note whose row has the focus are framed.
  */
 const props = defineProps<{
   year: SchoolYear
