@@ -109,7 +109,7 @@ describe('the planning desk by mouse', () => {
     // the section that is behind has it shorter by half a meeting
     await p.seesIn('[data-hook="length"]', '1½ meetings')
     // half a meeting of slack takes it: no other day moves, so there is nothing to look at first
-    await p.press('As in the plan: 2 meetings')
+    await p.press('As in the plan: 2')
     await p.seesIn('[data-hook="undo"]', '8 C: W2.5 as in the plan')
     await p.click('lengthen')
     await p.seesIn('[data-hook="ripple"]', 'W2.6 no longer fits')

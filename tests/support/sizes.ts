@@ -62,7 +62,7 @@ function tooSmall(): string[] {
     e.matches('[aria-hidden="true"], .skip')
   for (const e of Array.from(document.querySelectorAll(TARGETS))) {
     if (!isShown(e) || isOfAnother(e) || e.closest('.sr-only')) continue
-    const around = e.matches('input') ? (e.closest('label') ?? e) : e
+    const around = e.matches('input, [role="radio"]') ? (e.closest('label') ?? e) : e
     const [width, height] = reachOf(around)
     if (Math.min(width, height) < LEAST_TARGET - 0.5)
       tell('target', e, `${width.toFixed(0)} × ${height.toFixed(0)} px`)

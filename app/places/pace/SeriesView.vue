@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { READY_RULES } from '#core/attempts'
 import type { ClassId, ResourceId, SeriesId } from '#core/base'
 import { filledDown, moved, withOwn } from '#core/series'
@@ -11,10 +11,10 @@ import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import ConfirmDialog from '~/shared/frame/ConfirmDialog.vue'
 import { useDialogs } from '~/shared/frame/dialogs'
 import { useOverview } from '~/shared/session/overview'
-import { count } from '~/shared/words/numbers'
 import { zoneNamed } from '~/shared/words/times'
 import AddRows from './components/series/AddRows.vue'
 import RowForSomebody from './components/series/RowForSomebody.vue'
+import SeriesHead from './components/series/SeriesHead.vue'
 import SeriesLanes from './components/series/SeriesLanes.vue'
 import SeriesRows from './components/series/SeriesRows.vue'
 import SeriesSettings from './components/series/SeriesSettings.vue'
@@ -22,7 +22,7 @@ import { useClassSeries } from './composables/classSeries'
 import { withAnswer } from './rowAnswer'
 import type { RowAnswer } from './rowAnswer'
 import { useDesk } from './stores/desk'
-import { sayOverlap, sayRule } from './words/series'
+import { sayOverlap } from './words/series'
 
 /** What runs beside the lessons of a class, week after week. */
 const overview = useOverview()
@@ -39,27 +39,31 @@ const today = computed(() => (said.value ? zoneNamed(said.value.zone).local(said
 const lane = computed(
   () => lanes.value.find((l) => l.kept.id === address.text('series')) ?? lanes.value[0] ?? null,
 )
+const head = useTemplateRef('head')
 const row = ref<string | null>(null)
 function choose(id: SeriesId, rowId: string | null): void {
   row.value = rowId
   if (id !== lane.value?.kept.id) void address.put({ series: id })
 }
-function edit(id: SeriesId, next: (series: Series) => Series): void {
+function edit(id: SeriesId, next: (series: Series) => Series): Promise<boolean> {
   const kept = lanes.value.find((l) => l.kept.id === id)?.kept
-  if (kept) void change(id, next(kept.series))
+  return kept ? change(id, next(kept.series)) : Promise.resolve(false)
 }
-const onChosen = (next: (series: Series) => Series) => lane.value && edit(lane.value.kept.id, next)
+const onChosen = async (next: (series: Series) => Series) =>
+  lane.value ? edit(lane.value.kept.id, next) : false
 type OwnDays = { [K in keyof RowDays]?: RowDays[K] | undefined }
-const setDays = (id: SeriesId, rowId: string, own: OwnDays) => edit(id, (s) => withOwn(s, rowId, own))
+const setDays = (id: SeriesId, rowId: string, own: OwnDays) => void edit(id, (s) => withOwn(s, rowId, own))
 const newRowId = () => crypto.randomUUID().slice(0, 8)
-function add(list: readonly SeriesPiece[]): void {
+async function add(list: readonly SeriesPiece[]): Promise<void> {
   know(list)
   const rows = list.map((p) => ({ id: newRowId(), resourceId: p.id, own: {}, others: [] }))
-  onChosen((s) => ({ ...s, rows: [...s.rows, ...rows] }))
+  await onChosen((s) => ({ ...s, rows: [...s.rows, ...rows] }))
+  await nextTick()
+  head.value?.toRelease()
 }
 function fill(rowId: string): void {
   const laid = new Map(lane.value?.laid.map((r) => [r.rowId, r.days ?? { opensOn: null, throughOn: null }]))
-  onChosen((s) => filledDown(s, rowId, laid))
+  void onChosen((s) => filledDown(s, rowId, laid))
 }
 async function otherwise(rowId: string): Promise<void> {
   const of = lane.value
@@ -68,7 +72,7 @@ async function otherwise(rowId: string): Promise<void> {
   if (!said.value || !found || !of || !today.value) return
   const given = { of: said.value, row: found, title: of.titleOf(rowId), days, today: today.value }
   const answer = await open<RowAnswer>(RowForSomebody, given)
-  if (answer) onChosen((s) => withAnswer(s, rowId, answer))
+  if (answer) void onChosen((s) => withAnswer(s, rowId, answer))
 }
 async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void> {
   if (!on || !today.value) return
@@ -86,18 +90,10 @@ async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void
   await address.set({ class: on, series: id })
 }
 /** The same run for another class, by that class's own days. */
-const copyItems = computed(() =>
-  classes.value
-    .filter((c) => c.id !== classId.value)
-    .map((c) => ({
-      label: c.name,
-      onSelect: () => {
-        const from = lane.value?.kept.series
-        if (from)
-          void begin({ ...from, rows: from.rows.map(({ only: _, ...r }) => ({ ...r, others: [] })) }, c.id)
-      },
-    })),
-)
+function copyTo(id: ClassId): void {
+  const from = lane.value?.kept.series
+  if (from) void begin({ ...from, rows: from.rows.map(({ only: _, ...r }) => ({ ...r, others: [] })) }, id)
+}
 async function clear(): Promise<void> {
   const of = lane.value
   if (!of) return
@@ -108,19 +104,6 @@ async function clear(): Promise<void> {
   if (await open<boolean>(ConfirmDialog, { title, text, act: 'Clear and start over' }))
     await doTo(of.kept.id, 'clear')
 }
-/** What is done seldom with a series, or leads away from it. */
-const moreItems = computed(() => {
-  const of = lane.value
-  const first = said.value?.learners[0]
-  const sees = { label: 'What a learner sees now', to: { path: '/lens', query: { learner: first?.id } } }
-  const clears = of?.kept.series.rows.length
-    ? { label: 'Clear and start over', onSelect: () => void clear() }
-    : { label: 'Remove the series', onSelect: () => of && void doTo(of.kept.id, 'remove') }
-  const changes = said.value?.mayChange
-    ? [...(copyItems.value.length ? [{ label: 'Copy to', children: copyItems.value }] : []), clears]
-    : []
-  return [first ? [sees] : [], changes].filter((group) => group.length > 0)
-})
 /** The series whose rule and people are opened to be changed; a new one has them open. */
 const opened = ref<SeriesId | null>(null)
 function toggleSettings(id: SeriesId): void {
@@ -168,41 +151,18 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
             :model-value="lane.kept.id"
             @update:model-value="$event && choose($event, null)"
           />
-          <div class="flex flex-wrap items-center gap-2">
-            <h2 class="flex-1 min-w-40">{{ lane.kept.series.title }}</h2>
-            <UButton
-              v-if="said.mayChange && lane.waiting > 0"
-              data-hook="release-series"
-              @click="void doTo(lane.kept.id, 'release')"
-              >Release {{ count(lane.waiting, 'row') }}</UButton
-            >
-            <UDropdownMenu v-if="moreItems.length" :items="moreItems"
-              ><UButton
-                variant="outline"
-                color="neutral"
-                trailing-icon="i-lucide-chevron-down"
-                data-hook="series-more"
-                >More</UButton
-              ></UDropdownMenu
-            >
-          </div>
-          <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
-            <p class="said" data-hook="series-sentence">
-              {{ count(lane.kept.series.rows.length, 'row') }}, {{ sayRule(lane.kept.series.rule) }};
-              {{ lane.released.size }} released, {{ lane.waiting }} ready,
-              {{ lane.kept.series.rows.length - lane.released.size - lane.waiting }} not released.
-            </p>
-            <UButton
-              size="xs"
-              variant="outline"
-              color="neutral"
-              :icon="opened === lane.kept.id ? 'i-lucide-chevron-down' : 'i-lucide-chevron-right'"
-              :aria-expanded="opened === lane.kept.id"
-              data-hook="series-settings"
-              @click="toggleSettings(lane.kept.id)"
-              >How often, for whom</UButton
-            >
-          </div>
+          <SeriesHead
+            ref="head"
+            :of="said"
+            :lane="lane"
+            :others="classes.filter((c) => c.id !== classId)"
+            :is-opened="opened === lane.kept.id"
+            @release="void doTo(lane.kept.id, 'release')"
+            @clear="clear"
+            @remove="void doTo(lane.kept.id, 'remove')"
+            @copy="copyTo"
+            @settings="toggleSettings(lane.kept.id)"
+          />
           <p v-for="o in lane.overlaps.slice(0, 4)" :key="o.first + o.second" class="note-line care">
             {{ sayOverlap(o, lane.kept.series.rows, said) }}
           </p>
