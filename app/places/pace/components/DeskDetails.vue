@@ -62,7 +62,8 @@ const afterSheet = {
   width: 18rem;
   flex: none;
   overflow: auto;
-  padding: 1rem;
+  /* what is said at the foot for a while covers no act */
+  padding: 1rem 1rem 7rem;
   border-left: 1px solid var(--ui-border);
   background: var(--ui-bg-muted);
 }
