@@ -97,6 +97,9 @@ const SPREAD_WORDS = [
       />
     </header>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="overview.overview && classes.length === 0" data-hook="no-class">
+      No class yet. <NuxtLink class="plain" to="/classes">Make a class</NuxtLink> first.
+    </p>
     <p v-else-if="!shown" class="said">Opening …</p>
     <template v-else>
       <p data-hook="load-sentence">{{ sentence }}</p>

@@ -191,7 +191,10 @@ useHead({
           @update:hand="takeInHand"
         />
         <p v-if="shown.columns.length === 0" data-hook="nobody">
-          Choose a class, a group or a learner to lay pieces for.
+          <template v-if="choices.length">Choose a class, a group or a learner to lay pieces for.</template>
+          <template v-else
+            >No class yet. <NuxtLink class="plain" to="/classes">Make a class</NuxtLink> first.</template
+          >
         </p>
         <PlaceGrid
           v-else

@@ -136,6 +136,9 @@ const minutesOf = (id: ResourceId) => pieces.value.get(id)?.minutes ?? null
       >
     </header>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-else-if="overview.overview && classes.length === 0" data-hook="no-class">
+      No class yet. <NuxtLink class="plain" to="/classes">Make a class</NuxtLink> first.
+    </p>
     <p v-else-if="!said || !today" class="said">Opening …</p>
     <template v-else>
       <p v-if="lanes.length === 0" data-hook="no-series">

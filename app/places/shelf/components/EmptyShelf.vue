@@ -22,7 +22,7 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <div class="grid gap-2" data-hook="empty-shelf">
+  <div class="grid gap-2 mb-3" data-hook="empty-shelf">
     <p class="said">
       The shelf is empty.
       <NuxtLink class="plain" to="/shelf-files">Bring in a book or questions</NuxtLink> from a file,

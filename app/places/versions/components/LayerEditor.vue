@@ -191,7 +191,7 @@ async function remove(): Promise<void> {
   min-width: 0;
 }
 .result {
-  overflow-wrap: anywhere;
+  overflow-wrap: break-word;
   padding: 0.9rem 1.1rem;
   border: 1px solid var(--ui-border);
   border-radius: 0.6rem 0.5rem 0.65rem 0.5rem;
@@ -214,6 +214,11 @@ async function remove(): Promise<void> {
   padding: 0.6rem 0;
   background: var(--ui-bg);
   border-top: 1px solid var(--ui-border);
+}
+@media (max-width: 640px) {
+  .result {
+    padding-inline: 0.5rem;
+  }
 }
 @media (max-width: 1000px) {
   .editor {
