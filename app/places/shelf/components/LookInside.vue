@@ -62,10 +62,13 @@ async function load(): Promise<void> {
   if (resourceId !== props.resourceId) return
   inside.value = reply.ok ? reply.value : null
   isWhole.value = false
-  void takeFocus()
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
 }
-watch(() => props.resourceId, load, { immediate: true })
+watch(() => props.resourceId, open, { immediate: true })
+async function open(): Promise<void> {
+  await load()
+  await takeFocus()
+}
 /** What was opened has the focus, so that its acts come next; unless somebody types meanwhile. */
 async function takeFocus(): Promise<void> {
   await nextTick()
