@@ -40,8 +40,9 @@ const paragraphs = (text: string) =>
 
 function textChange(was: string, is: string): readonly PieceChange[] {
   const [before, after] = [paragraphs(was), paragraphs(is)]
-  const gone = before.filter((p) => !after.includes(p))
-  const added = after.filter((p) => !before.includes(p))
+  const [stood, stands] = [new Set(before), new Set(after)]
+  const gone = before.filter((p) => !stands.has(p))
+  const added = after.filter((p) => !stood.has(p))
   return gone.length + added.length === 0 ? [] : [{ kind: 'text', gone, added }]
 }
 

@@ -85,5 +85,8 @@ export function withoutPictures(text: string): { readonly text: string; readonly
   return { text: text.replace(PICTURE, (_, words: string) => words.trim()), count: found }
 }
 
-/** A picture: its words, and its address with a title after it, if there is one. */
-const PICTURE = /!\[([^\]\n]*)\]\(([^)\n]*)\)/g
+/**
+ * A picture: its words, and its address with a title after it, if there is one. Neither holds the beginning of another
+ * picture: a search from each of many would go on to the end of the text.
+ */
+const PICTURE = /!\[((?:(?!!\[)[^\]\n])*)\]\(((?:(?!!\[)[^)\n])*)\)/g

@@ -39,17 +39,50 @@ const CELL_WALL = /(?<!\\)\|/
 const ASIDE = 0xe000
 
 function inline(text: string): string {
-  return text
+  const linked = text
     .replace(/\\([\\`*_{}[\]()#+.!|>~-])/g, (_, escaped: string) =>
       String.fromCharCode(ASIDE + escaped.charCodeAt(0)),
     )
     .replace(/!\[([^[\]]*)\]\([^()]*\)/g, '')
     .replace(/\[([^[\]]*)\]\([^()]*\)/g, '$1')
-    .replace(/(\*\*|__)(?=\S)(.+?)(?<=\S)\1/g, '$2')
-    .replace(/(?<![\w*])\*(?=\S)(.+?)(?<=\S)\*(?![\w*])/g, '$1')
-    .replace(/(?<!\w)_(?=\S)(.+?)(?<=\S)_(?!\w)/g, '$1')
+  return EMPHASIS.reduce(withoutEmphasis, linked)
     .replace(/`([^`]+)`/g, '$1')
     .replace(/[\ue000-\ue07f]/g, (aside) => String.fromCharCode(aside.charCodeAt(0) - ASIDE))
     .replace(/\s+/g, ' ')
     .trim()
+}
+
+/** A mark of emphasis, and what it must not stand beside on its outer side. */
+interface Emphasis {
+  readonly mark: string
+  readonly notBeside: RegExp | null
+}
+const EMPHASIS: readonly Emphasis[] = [
+  { mark: '**', notBeside: null },
+  { mark: '__', notBeside: null },
+  { mark: '*', notBeside: /[\w*]/ },
+  { mark: '_', notBeside: /\w/ },
+]
+const SPACE = /\s/
+
+/** Takes out marks in pairs, in one walk: a pattern would look from every mark to the end of the text. */
+function withoutEmphasis(text: string, { mark, notBeside }: Emphasis): string {
+  const isFree = (outer: string) => notBeside === null || !notBeside.test(outer)
+  const isInner = (inner: string) => inner !== '' && !SPACE.test(inner)
+  const opensAt = (at: number) => isFree(text.charAt(at - 1)) && isInner(text.charAt(at + mark.length))
+  const closesAt = (at: number) => isInner(text.charAt(at - 1)) && isFree(text.charAt(at + mark.length))
+  const next = (from: number, fits: (at: number) => boolean) => {
+    let at = text.indexOf(mark, from)
+    while (at >= 0 && !fits(at)) at = text.indexOf(mark, at + 1)
+    return at
+  }
+  const kept: string[] = []
+  let done = 0
+  for (;;) {
+    const open = next(done, opensAt)
+    const close = open < 0 ? -1 : next(open + mark.length + 1, closesAt)
+    if (close < 0) return kept.join('') + text.slice(done)
+    kept.push(text.slice(done, open), text.slice(open + mark.length, close))
+    done = close + mark.length
+  }
 }

@@ -23,7 +23,7 @@ export default defineNitroPlugin((nitro) => {
     // with what it is made is nobody's business
     if (response.headers) delete response.headers['x-powered-by']
     const scripts = [
-      ...String(response.body).matchAll(/<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g),
+      ...String(response.body).matchAll(/<script(?![^<>]*\ssrc=)[^<>]*>((?:(?!<script)[\s\S])*?)<\/script>/g),
     ].map((m) => m[1] ?? '')
     setResponseHeader(event, 'content-security-policy', policy([...scripts, UI_SCRIPT].map(hashOf)))
   })

@@ -22,15 +22,11 @@ export function joined(texts: readonly string[]): string {
 
 /** The texts that `joined` wrote. */
 export function parted(cell: string): readonly string[] {
-  const letters = cell.match(/\\[\s\S]|[\s\S]/g) ?? []
-  const texts = letters.reduce<readonly string[]>(
-    (done, letter) => {
-      if (letter === '|') return [...done, '']
-      const last = done.at(-1) ?? ''
-      return [...done.slice(0, -1), last + letter.replace(/^\\(?=[\s\S])/, '')]
-    },
-    [''],
-  )
+  const texts = ['']
+  for (const letter of cell.match(/\\[\s\S]|[\s\S]/g) ?? []) {
+    if (letter === '|') texts.push('')
+    else texts[texts.length - 1] += letter.replace(/^\\(?=[\s\S])/, '')
+  }
   return texts.map((text) => text.trim()).filter((text) => text !== '')
 }
 
