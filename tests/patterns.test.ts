@@ -6,7 +6,28 @@ import { describe, expect, it } from 'vitest'
 import { shapesOf, stepsOf } from './support/patternSteps'
 
 /** What is repeated to see how long a pattern goes on looking: signs of authored texts, and the pattern's own shape. */
-const SIGNS = ['![', '[', '[a](', '![a](', '*a ', '**a ', '_a ', '__a ', '`', '(', ' ', '\n', '\n ', '<a ', '"', 'a', '1', '1,', '\\', '$a ']
+const SIGNS = [
+  '![',
+  '[',
+  '[a](',
+  '![a](',
+  '*a ',
+  '**a ',
+  '_a ',
+  '__a ',
+  '`',
+  '(',
+  ' ',
+  '\n',
+  '\n ',
+  '<a ',
+  '"',
+  'a',
+  '1',
+  '1,',
+  '\\',
+  '$a ',
+]
 const [FEW, MORE] = [60, 240]
 /** A text four times as long may take so many times as many steps; steps that grow by the square take 16 times. */
 const MOST_GROWTH = 8

@@ -79,18 +79,18 @@ async function askedBy<C extends AnyContract>(
   if (whom !== 'newcomer' && actor.value.mustChangePassword)
     return refuse({ code: 'access/must-change-password' })
   if (!isFor(whom, actor.value)) return refuse({ code: 'access/denied' })
-  const own = { ...deps, heavy: heavyOf(event) }
+  const own = { ...deps, heavy: heavyOf(event, actor.value.userId) }
   return ok({ deps: own, actor: actor.value, event, demo, outbox } as unknown as AskedBy<C['for']>)
 }
 
 /** Heavy jobs of one request: they are given up when whoever asked goes away. */
-function heavyOf(event: H3Event): Heavy {
+function heavyOf(event: H3Event, who: string): Heavy {
   const { heavyUntil } = serverOf(event)
   return {
     run: (job, ...input) => {
       const gone = new AbortController()
       event.node.res.once('close', () => gone.abort())
-      return heavyUntil(gone.signal).run(job, ...input)
+      return heavyUntil(gone.signal, who).run(job, ...input)
     },
   }
 }

@@ -1,5 +1,6 @@
 import { EventEmitter, once } from 'node:events'
 import { performance } from 'node:perf_hooks'
+import { zipSync } from 'fflate'
 import { afterAll, describe, expect, it } from 'vitest'
 import { isoDay } from '#core/base'
 import { parseClosures, parseRoster } from '#core/formats'
@@ -89,6 +90,17 @@ describe('a heavy job', () => {
     const all = await Promise.all(many(9, () => 'Ana Reyes').map((text) => heavy.run('roster', text)))
     expect(all.some((r) => r.error?.code === 'compute/busy')).toBe(true)
     expect(all.some((r) => r.ok)).toBe(true)
+  })
+
+  it('of somebody whose file takes its time leaves the others theirs', async () => {
+    const pool = aPool({ seconds: 0.4 })
+    const zip = new Uint8Array(zipSync({ 'imsmanifest.xml': new Uint8Array(9_000_000).fill(60) }))
+    const greedy = many(6, () => pool.until(null, 'greedy').run('shelfFile', 'a.zip', zip))
+    const other = await pool.until(null, 'other').run('outline', '1;Waves')
+    expect(other.ok).toBe(true)
+    // the first of theirs may have ended, the others still wait for it: one person has one at a time
+    expect(pool.waiting()).toBeGreaterThanOrEqual(4)
+    await Promise.all(greedy)
   })
 
   it('leaves this thread free', async () => {

@@ -22,7 +22,7 @@ export function stepsOf(pattern: RegExp, text: string): number {
     end = at
     return true
   })
-  for (let at = 0; at <= text.length; ) at = match(at) ? Math.max(end, at + 1) : at + 1
+  for (let at = 0; at <= text.length;) at = match(at) ? Math.max(end, at + 1) : at + 1
   return run.steps
 }
 
@@ -81,7 +81,12 @@ function groupStep(run: Run, flags: string, group: AST.CapturingGroup, next: Ste
   }
 }
 
-function quantified(run: Run, flags: string, { element, min, max, greedy }: AST.Quantifier, next: Step): Step {
+function quantified(
+  run: Run,
+  flags: string,
+  { element, min, max, greedy }: AST.Quantifier,
+  next: Step,
+): Step {
   const isLetter =
     element.type === 'Character' || element.type === 'CharacterSet' || element.type === 'CharacterClass'
   if (isLetter) {
@@ -100,7 +105,13 @@ function quantified(run: Run, flags: string, { element, min, max, greedy }: AST.
   return again(0)
 }
 
-function greedyLetters(run: Run, isIt: (letter: string) => boolean, min: number, max: number, next: Step): Step {
+function greedyLetters(
+  run: Run,
+  isIt: (letter: string) => boolean,
+  min: number,
+  max: number,
+  next: Step,
+): Step {
   return (from) => {
     let at = from
     while (at < run.text.length && at - from < max && isIt(run.text.charAt(at))) {
@@ -115,7 +126,13 @@ function greedyLetters(run: Run, isIt: (letter: string) => boolean, min: number,
   }
 }
 
-function lazyLetters(run: Run, isIt: (letter: string) => boolean, min: number, max: number, next: Step): Step {
+function lazyLetters(
+  run: Run,
+  isIt: (letter: string) => boolean,
+  min: number,
+  max: number,
+  next: Step,
+): Step {
   return (from) => {
     for (let at = from; at - from <= max; at++) {
       run.steps++
@@ -130,7 +147,8 @@ function assertion(run: Run, flags: string, of: AST.Assertion, next: Step): Step
   if (of.kind === 'start')
     return (at) => (at === 0 || (flags.includes('m') && run.text.charAt(at - 1) === '\n')) && next(at)
   if (of.kind === 'end')
-    return (at) => (at === run.text.length || (flags.includes('m') && run.text.charAt(at) === '\n')) && next(at)
+    return (at) =>
+      (at === run.text.length || (flags.includes('m') && run.text.charAt(at) === '\n')) && next(at)
   if (of.kind === 'word') {
     const isWord = (at: number) => /\w/.test(run.text.charAt(at))
     return (at) => (isWord(at - 1) !== isWord(at)) !== of.negate && next(at)
@@ -181,7 +199,8 @@ export function shapesOf(pattern: RegExp): readonly string[] {
       const [first] = element.alternatives.map((alternative) => walk(alternative, ''))
       return first ?? ''
     }
-    if (element.type === 'Character') return element.raw.length === 1 ? element.raw : (letterFor(element.raw)[0] ?? '')
+    if (element.type === 'Character')
+      return element.raw.length === 1 ? element.raw : (letterFor(element.raw)[0] ?? '')
     if (element.type === 'CharacterSet' || element.type === 'CharacterClass')
       return letterFor(element.raw).find((letter) => /[a1 ]/.test(letter)) ?? letterFor(element.raw)[0] ?? ''
     return ''
