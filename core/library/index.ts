@@ -43,6 +43,7 @@ export {
   linesOnPaper,
   matchingOf,
   mixed,
+  writeAccepted,
   optionsOf,
   orderingOf,
   passageParts,

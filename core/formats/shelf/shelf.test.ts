@@ -332,7 +332,7 @@ describe('QTI 2.1 of somebody else', () => {
     expect(pieces[0]?.items[0]).toMatchObject({
       id: 'outside-1',
       kind: 'single',
-      stem: 'What moves *along*?',
+      stem: 'Look at the **rope**.\n\nWhat moves *along*?',
       points: 2,
       options: [
         { id: 'a', text: 'The rope' },
@@ -350,13 +350,14 @@ describe('QTI 2.1 of somebody else', () => {
     const equal = `<responseProcessing><responseCondition><responseIf>
       <equal toleranceMode="absolute" tolerance="0.5 0.5">
       <variable identifier="RESPONSE"/><correct identifier="RESPONSE"/></equal>
+      <setOutcomeValue identifier="SCORE"><baseValue baseType="float">2</baseValue></setOutcomeValue>
       </responseIf></responseCondition></responseProcessing>`
     const number = one(`<p>How fast, in m/s?</p><p>${entry}</p>`, declared('float', '8.5'), equal)
     expect(number.pieces[0]?.items[0]).toMatchObject({ kind: 'numeric', value: 8.5, tolerance: 0.5 })
     const map = `<mapping defaultValue="0"><mapEntry mapKey="crest" mappedValue="2"/>
       <mapEntry mapKey="peak" mappedValue="1"/><mapEntry mapKey="no" mappedValue="0"/></mapping>`
     const word = one(`<p>The top of a wave?</p><div>${entry}</div>`, declared('string', 'crest', map))
-    expect(word.pieces[0]?.items[0]).toMatchObject({ kind: 'text', accepted: ['crest', 'peak'] })
+    expect(word.pieces[0]?.items[0]).toMatchObject({ kind: 'text', accepted: ['crest', 'peak (½)'] })
     const within = one(
       `<p>Fill in.</p><p>The top is the ${entry} of a wave.</p>`,
       declared('string', 'crest'),

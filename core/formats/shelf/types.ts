@@ -20,8 +20,31 @@ export type Shortfall =
   /** Relations of a kind that says nothing here. */
   | { readonly code: 'relation-left-out'; readonly name: string; readonly count: number }
   | { readonly code: 'picture-left-out'; readonly count: number }
-  /** Points are given otherwise than they are here. */
-  | { readonly code: 'scored-otherwise' }
+  /** Several ways of answering in one question, by the names of the format. */
+  | { readonly code: 'several-kinds'; readonly names: readonly string[] }
+  /** More than one answer earns all of the points where only one may be given. */
+  | { readonly code: 'several-right' }
+  | { readonly code: 'too-many-options'; readonly count: number; readonly most: number }
+  /** Two choices of one name. */
+  | { readonly code: 'name-twice'; readonly name: string }
+  /** A step of the rules by which it scores that is not read; nothing is guessed. */
+  | { readonly code: 'rules-not-read'; readonly name: string }
+  /** An answer that earns other points than it does here, of so many. */
+  | {
+      readonly code: 'scored-otherwise'
+      readonly what: string
+      readonly there: number
+      readonly here: number
+      readonly of: number
+    }
+  /** Capital and small letters are told apart there. */
+  | { readonly code: 'case-alike' }
+  /** Parts of a word are enough there. */
+  | { readonly code: 'part-is-enough' }
+  /** Other points are stated as the most than the right answer earns. */
+  | { readonly code: 'points-differ'; readonly stated: number; readonly earned: number }
+  /** A setting of a test that is chosen when it is assigned. */
+  | { readonly code: 'set-when-assigned'; readonly what: 'tries' | 'minutes'; readonly count: number }
   | { readonly code: 'not-here'; readonly name: string }
   /** A question within a bank, and why. */
   | { readonly code: 'question-left-out'; readonly what: string; readonly because: Shortfall }
@@ -36,6 +59,8 @@ export interface ShelfRow {
   readonly what: string
   readonly outcome: 'taken' | 'taken-in-part' | 'refused'
   readonly because: readonly Shortfall[]
+  /** The question that it becomes: the number of its piece in the reading, and of the question in it, from 0. */
+  readonly item?: readonly [piece: number, item: number]
 }
 
 /** A piece as it was read; its names are given when it is taken over. */

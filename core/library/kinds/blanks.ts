@@ -1,10 +1,12 @@
+import { shareOf, wholeOnes } from './accepted'
 import { tellsWord } from './findings'
 import { kind } from './kind'
-import { folded } from './text'
 
 const BLANK = /\[(\d{1,2})\]/g
 
-/** Words are missing in a text; points × blanks that are filled rightly ÷ blanks. Case and spaces do not count. */
+/**
+ * Words are missing in a text; points × what each blank earns (`accepted.ts`) ÷ blanks. Case and spaces do not count.
+ */
 export const blanks = kind({
   name: 'blanks',
   fields: { passage: 'passage', accepted: 'accepted-in-blanks' },
@@ -13,7 +15,7 @@ export const blanks = kind({
   check: ({ passage, accepted }) => {
     const numbers = blanksIn(passage)
     if (numbers.length === 0) return { code: 'library/no-blank', field: 'passage' }
-    const hasKey = (n: string) => (accepted[n] ?? []).some((word) => word.trim() !== '')
+    const hasKey = (n: string) => wholeOnes(accepted[n] ?? []).some((word) => word.trim() !== '')
     const isOnce = new Set(numbers).size === numbers.length
     return isOnce && numbers.every(hasKey) ? null : { code: 'library/no-right-answer', field: 'right' }
   },
@@ -23,11 +25,8 @@ export const blanks = kind({
   },
   score: (item, { words }) => {
     const numbers = blanksIn(item.passage)
-    const isRight = (n: string) => {
-      const given = folded(words[n] ?? '')
-      return given !== '' && (item.accepted[n] ?? []).some((word) => folded(word) === given)
-    }
-    return (item.points * numbers.filter(isRight).length) / numbers.length
+    const earned = numbers.reduce((sum, n) => sum + shareOf(item.accepted[n] ?? [], words[n] ?? ''), 0)
+    return (item.points * earned) / numbers.length
   },
   isOmitted: ({ words }) => Object.values(words).every((word) => word.trim() === ''),
   inWords: ({ passage }, { words }) =>
@@ -38,9 +37,10 @@ export const blanks = kind({
   right: () => [],
   rightInWords: ({ passage, accepted }) =>
     blanksIn(passage)
-      .map((n) => (accepted[n] ?? []).join(' / '))
+      .map((n) => wholeOnes(accepted[n] ?? []).join(' / '))
       .join(', '),
-  findings: ({ stem, passage, accepted }) => tellsWord(`${stem} ${passage}`, Object.values(accepted).flat()),
+  findings: ({ stem, passage, accepted }) =>
+    tellsWord(`${stem} ${passage}`, wholeOnes(Object.values(accepted).flat())),
   saidAfter: ({ passage }) => [passage.replace(BLANK, '…')],
   linesOnPaper: () => 0,
   toTyped: (item) => ({ passage: blanksAsTyped(item) }),

@@ -1,4 +1,5 @@
 /** The kinds of items, one file each, and what can be done with an item whatever its kind. */
+export { writeAccepted } from './accepted'
 export { blanksAsTyped, blanksIn, blanksOf, passageParts } from './blanks'
 export { wordsIn } from './extended'
 export type { FieldType, FieldTypes, Fields, Option } from './fields'
@@ -12,7 +13,7 @@ export { orderingOf } from './ordering'
 export { readNumber, readingsOf } from './readNumber'
 export { ITEM_KINDS, KINDS } from './table'
 export type { Answer, AnswerType, Item, ItemKind, LearnerItem } from './table'
-export { folded } from './text'
+export { folded } from './folded'
 export {
   checkItem,
   answerFieldOf,

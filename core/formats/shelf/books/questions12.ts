@@ -128,8 +128,7 @@ function keyOf(item: Xml): Key | Shortfall {
   const accepted = [...new Set(earning(item).flatMap((c) => wanted(c, 'varequal')))].slice(0, 20)
   if (accepted.length > 0) return { of: { kind: 'text', accepted }, short: [] }
   const parts = [...new Set(earning(item).flatMap((c) => wanted(c, 'varsubstring')))].slice(0, 20)
-  if (parts.length > 0)
-    return { of: { kind: 'text', accepted: parts }, short: [{ code: 'scored-otherwise' }] }
+  if (parts.length > 0) return { of: { kind: 'text', accepted: parts }, short: [{ code: 'part-is-enough' }] }
   if (/essay/.test(profile) || profile === '')
     return { of: { kind: 'extended', ...NO_RANGE, guide: words(firstOf(item, 'solution')) }, short: [] }
   return { code: 'no-key' }

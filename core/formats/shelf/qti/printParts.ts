@@ -3,7 +3,6 @@ import type { Item, Option } from '../../../library'
 import { element, escapeXml } from '../xml'
 import { paragraph } from './text'
 
-const MATCH = 'https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml'
 const MAP = 'https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/map_response.xml'
 
 /** What an item has by its kind: declarations, what is asked, and how it is scored. */
@@ -62,7 +61,7 @@ const PARTS: { readonly [Kind in Item['kind']]?: (item: Of<Kind>) => Parts } = {
   ordering: (item) => ({
     responses: declared('RESPONSE', 'ordered', 'identifier', item.right),
     body: element('qti-order-interaction', ASKED, prompt(item.stem), ...choices(item.options)),
-    scoring: template(MATCH),
+    scoring: byNeighbours(item.right, item.points),
   }),
   matching: matchingParts,
   blanks: blanksParts,
@@ -187,6 +186,39 @@ function setScore(expression: string): string {
     {},
     element('qti-set-outcome-value', { identifier: 'SCORE' }, expression),
   )
+}
+
+/** Each pair of steps that follow one another as they should earns its part, wherever the pair stands. */
+function byNeighbours(right: readonly string[], points: number): string {
+  const share = points / (right.length - 1)
+  const isAt = (place: number, id: string) =>
+    element(
+      'qti-match',
+      {},
+      element('qti-index', { n: place }, element('qti-variable', { identifier: 'RESPONSE' })),
+      element('qti-base-value', { 'base-type': 'identifier' }, id),
+    )
+  const more = element(
+    'qti-set-outcome-value',
+    { identifier: 'SCORE' },
+    element(
+      'qti-sum',
+      {},
+      element('qti-variable', { identifier: 'SCORE' }),
+      element('qti-base-value', { 'base-type': 'float' }, String(share)),
+    ),
+  )
+  const conditions = right.slice(1).map((next, i) => {
+    const places = right
+      .slice(1)
+      .map((_, at) => element('qti-and', {}, isAt(at + 1, right[i] ?? ''), isAt(at + 2, next)))
+    return element(
+      'qti-response-condition',
+      {},
+      element('qti-response-if', {}, element('qti-or', {}, ...places), more),
+    )
+  })
+  return element('qti-response-processing', {}, ...conditions)
 }
 
 function withinTolerance(tolerance: number, points: number): string {

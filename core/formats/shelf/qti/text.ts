@@ -1,4 +1,5 @@
-import { element, escapeXml, isElement, textIn } from '../xml'
+import { MathMLToLaTeX } from 'mathml-to-latex'
+import { allOf, element, escapeXml, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
 
 /** Where the source of a text is kept that has more than its letters: other programs read the letters. */
@@ -25,10 +26,22 @@ export function paragraph(
   return element(name, { ...attributes, ...source }, escapeXml(lettersOf(markdown)))
 }
 
-/** The text of an element as Markdown: as it was written here, unless somebody has changed its letters since. */
-export function markdownOf(of: Xml): string {
+/** An element without those within it that are meant, however deep they stand. */
+export function without(of: Xml, isMeant: (element: Xml) => boolean): Xml {
+  const children = of.children.filter((child) => !isElement(child) || !isMeant(child))
+  return { ...of, children: children.map((child) => (isElement(child) ? without(child, isMeant) : child)) }
+}
+
+/** The source of an element that was written here, unless somebody has changed its letters since. */
+export function sourceOf(of: Xml): string | null {
   const source = of.attributes[SOURCE.replace('-', '')]
-  if (source !== undefined && lettersOf(source) === textIn(of)) return source
+  return source !== undefined && lettersOf(source) === textIn(of) ? source : null
+}
+
+/** The text of an element as Markdown: as it was written here, where it was. */
+export function markdownOf(of: Xml): string {
+  const source = sourceOf(of)
+  if (source !== null) return source
   return inline(of)
     .replace(/[ \t]+/g, ' ')
     .replace(/ ?\n ?/g, '\n')
@@ -47,12 +60,18 @@ const BLOCKS: ReadonlySet<string> = new Set([
   'h1',
   'h2',
   'h3',
+  'h4',
+  'prompt',
+  'contentbody',
 ])
 const SILENT: ReadonlySet<string> = new Set(['script', 'style', 'object', 'iframe', 'svg', 'video', 'audio'])
 
 function inline(of: Xml | string): string {
   if (!isElement(of)) return of.replace(/\s+/g, ' ').replace(/([\\`*_$[\]])/g, '\\$1')
   if (SILENT.has(of.name)) return ''
+  if (of.name === 'math') return formulaOf(of)
+  const source = sourceOf(of)
+  if (source !== null) return BLOCKS.has(of.name) ? `\n\n${source}\n\n` : source
   const within = of.children.map(inline).join('')
   switch (of.name) {
     case 'strong':
@@ -63,6 +82,9 @@ function inline(of: Xml | string): string {
       return within.trim() === '' ? within : `*${within.trim()}*`
     case 'br':
       return '\n'
+    case 'td':
+    case 'th':
+      return `${within.trim()} | `
     case 'li':
       return `\n- ${within.trim()}`
     case 'img':
@@ -70,6 +92,16 @@ function inline(of: Xml | string): string {
     default:
       return BLOCKS.has(of.name) ? `\n\n${within}\n\n` : within
   }
+}
+
+/** A formula in MathML as TeX between dollar signs: its own note of it, where it has one. */
+function formulaOf(math: Xml): string {
+  const note = allOf(math, 'annotation').find((a) => /tex$/i.test(a.attributes.encoding ?? ''))
+  const tex = note ? textIn(note) : MathMLToLaTeX.convert(serialized(math)).trim()
+  return tex === '' ? '' : `$${tex.replaceAll('$', '')}$`
+}
+function serialized(of: Xml | string): string {
+  return isElement(of) ? element(of.name, of.attributes, ...of.children.map(serialized)) : escapeXml(of)
 }
 
 /** A name as an identifier of the format, which begins with a letter; read back by `nameFrom`. */
