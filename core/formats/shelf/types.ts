@@ -24,6 +24,8 @@ export type Shortfall =
   | { readonly code: 'several-kinds'; readonly names: readonly string[] }
   /** More than one answer earns all of the points where only one may be given. */
   | { readonly code: 'several-right' }
+  /** What is declared as right earns less by the rules than something else. */
+  | { readonly code: 'contradicts-itself' }
   | { readonly code: 'too-many-options'; readonly count: number; readonly most: number }
   /** Two choices of one name. */
   | { readonly code: 'name-twice'; readonly name: string }

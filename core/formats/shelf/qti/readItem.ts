@@ -51,12 +51,21 @@ export function readQtiItem(root: Xml, number: number, beside: BesideItem | null
   } as unknown as Item
   const fault = faultOf(item, number)
   if (fault) return { item: null, short: [{ code: 'cannot-be-answered', why: fault.code }] }
+  if (key.best !== null && contradicts(scoring, key.best))
+    return { item: null, short: [{ code: 'contradicts-itself' }] }
   const compared =
     key.best === null
       ? { short: [] }
       : compareScoring(item, { scoring, best: key.best, samples: key.samples })
   if ('fault' in compared) return { item: null, short: [compared.fault] }
   return { item, short: [...picturesIn(body), ...points.short, ...key.short, ...compared.short] }
+}
+
+/** Whether what is declared as right earns less by the rules than something else. */
+function contradicts({ declared, scoreOf }: Scoring, best: number): boolean {
+  const all = [...declared.values()]
+  const right = Object.fromEntries(all.map(({ id, correct }) => [id, (correct ?? []).map(String)]))
+  return all.length > 0 && all.every((d) => d.correct !== null) && scoreOf(right) < best - 1e-6
 }
 
 /** What a text with blanks asks where nothing else is said. */

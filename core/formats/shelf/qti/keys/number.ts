@@ -17,13 +17,15 @@ const INSET = 1e-6
 
 /** Reads the right number of a response; `earned` says what a number earns, all else being right. */
 export function numberKey(
-  { rules, named }: Scoring,
+  { declared, rules, named }: Scoring,
   response: string,
   earned: (value: number) => number,
 ): NumberKey | null {
   const stated = named(response).map(Number).filter(Number.isFinite)
-  const middles = stated.flatMap((a) => stated.map((b) => plain((a + b) / 2)))
-  const found = bestOf([...stated, ...middles], earned)
+  const correct = (declared.get(response)?.correct ?? []).map(Number)
+  // of “at least” and “at most” the middle is what is right within a tolerance
+  const middles = stated.flatMap((a) => stated.filter((b) => b > a).map((b) => plain((a + b) / 2)))
+  const found = bestOf([...correct, ...middles, ...stated], earned)
   if (found === null || found.score <= 0) return null
   const value = found.way
   const bounds = rules
