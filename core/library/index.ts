@@ -43,6 +43,7 @@ export {
   linesOnPaper,
   matchingOf,
   mixed,
+  readAccepted,
   writeAccepted,
   optionsOf,
   orderingOf,

@@ -2,6 +2,6 @@
 export { printOutline } from './books/outlineTable'
 export { printCase } from './caseOut'
 export { printItems } from './itemsCsv'
-export { printQtiPackage } from './qti/package'
+export { printQtiPackage } from './qti/printPackage'
 export { readShelfFile } from './readShelfFile'
 export type { ReadPiece, ReadStandard, ShelfFormat, ShelfReading, ShelfRow, Shortfall } from './types'

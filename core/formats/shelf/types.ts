@@ -14,6 +14,8 @@ export type Shortfall =
   | { readonly code: 'cannot-be-answered'; readonly why: string }
   | { readonly code: 'no-text' }
   | { readonly code: 'not-readable'; readonly problem: string }
+  /** It is listed, and not there. */
+  | { readonly code: 'file-missing'; readonly problem: string }
   | { readonly code: 'code-twice'; readonly name: string }
   | { readonly code: 'code-too-long'; readonly name: string }
   | { readonly code: 'unknown-parent'; readonly name: string }
@@ -46,7 +48,11 @@ export type Shortfall =
   /** Other points are stated as the most than the right answer earns. */
   | { readonly code: 'points-differ'; readonly stated: number; readonly earned: number }
   /** A setting of a test that is chosen when it is assigned. */
-  | { readonly code: 'set-when-assigned'; readonly what: 'tries' | 'minutes'; readonly count: number }
+  | {
+      readonly code: 'set-when-assigned'
+      readonly what: 'tries' | 'minutes' | 'questions'
+      readonly count: number
+    }
   | { readonly code: 'not-here'; readonly name: string }
   /** A question within a bank, and why. */
   | { readonly code: 'question-left-out'; readonly what: string; readonly because: Shortfall }

@@ -1,5 +1,5 @@
 /** The kinds of items, one file each, and what can be done with an item whatever its kind. */
-export { writeAccepted } from './accepted'
+export { readAccepted, writeAccepted } from './accepted'
 export { blanksAsTyped, blanksIn, blanksOf, passageParts } from './blanks'
 export { wordsIn } from './extended'
 export type { FieldType, FieldTypes, Fields, Option } from './fields'

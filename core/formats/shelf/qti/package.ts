@@ -1,158 +1,77 @@
 import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
-import type { Resource } from '../../../library'
+import type { Item } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
-import { pack } from '../archive'
+import { textOf } from '../archive'
 import type { Files } from '../archive'
 import { MANIFEST, xmlOf } from '../packageXml'
 import { plainPiece } from '../plainPiece'
 import { NO_BOOK } from '../types'
-import type { ShelfReading, ShelfRow } from '../types'
-import { allOf, element, escapeXml, firstOf, parseXml, textIn } from '../xml'
+import type { ReadPiece, ShelfReading, ShelfRow } from '../types'
+import { allOf, firstOf, parseXml, textIn } from '../xml'
 import type { Xml } from '../xml'
-import { printQtiItem } from './printItem'
+import { ABOUT, readAbout } from './about'
+import { DIFFICULTIES } from './printPackage'
 import { readQtiItem } from './readItem'
-import { identifierOf } from './text'
 import type { BesideItem } from './readItem'
+import { readTest } from './readTest'
+import type { TestReading } from './readTest'
 
-const DIFFICULTIES = ['very easy', 'easy', 'medium', 'difficult', 'very difficult'] as const
+/** As many questions as a piece has; more of them are several pieces. */
 const MOST_ITEMS = 100
+/** As many files of questions as are read of one package. */
+const MOST_FILES = 1000
 
-/** A piece with its items as a QTI 3.0 package: manifest, test, and a file an item; the same bytes every time. */
-export function printQtiPackage(piece: Resource): Uint8Array {
-  const names = new Map(piece.items.map((item) => [item.id, `items/${item.id}.xml`]))
-  const files = Object.fromEntries(
-    piece.items.map((item) => [names.get(item.id) ?? '', printQtiItem(item)] as const),
-  )
-  return pack({ [MANIFEST]: manifestOf(piece, names), 'test.xml': testOf(piece, names), ...files })
+interface Document {
+  readonly path: string
+  readonly xml: Xml
+  readonly weight: number
+}
+/** What becomes a piece: a test with its questions, or questions that belong to none. */
+interface Group {
+  readonly title: string
+  readonly test: TestReading | null
+  readonly documents: readonly Document[]
 }
 
-function testOf(piece: Resource, names: ReadonlyMap<string, string>): string {
-  const refs = piece.items.map((item) =>
-    element('qti-assessment-item-ref', { identifier: `r-${item.id}`, href: names.get(item.id) ?? '' }),
-  )
-  const section = { identifier: 'all', title: piece.title, visible: 'true' }
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${element(
-    'qti-assessment-test',
-    {
-      xmlns: 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0',
-      identifier: identifierOf(piece.code),
-      title: piece.title,
-    },
-    element(
-      'qti-test-part',
-      { identifier: 'part', 'navigation-mode': 'nonlinear', 'submission-mode': 'simultaneous' },
-      element('qti-assessment-section', section, ...refs),
-    ),
-  )}\n`
-}
-
-function manifestOf(piece: Resource, names: ReadonlyMap<string, string>): string {
-  const items = piece.items.map((item) => {
-    const href = names.get(item.id) ?? ''
-    const difficulty = DIFFICULTIES[item.difficulty - 1] ?? 'medium'
-    const about = element(
-      'metadata',
-      {},
-      element('imsmd:lom', {}, element('imsmd:educational', {}, vocabulary('imsmd:difficulty', difficulty))),
-      item.standard === null ? '' : standardOf(item.standard),
-    )
-    const of = { identifier: `i-${item.id}`, type: 'imsqti_item_xmlv3p0', href }
-    return element('resource', of, about, element('file', { href }))
-  })
-  const test = { identifier: 'test', type: 'imsqti_test_xmlv3p0', href: 'test.xml' }
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${element(
-    'manifest',
-    {
-      xmlns: 'http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1',
-      'xmlns:imsmd': 'http://ltsc.ieee.org/xsd/LOM',
-      'xmlns:csm': 'http://www.imsglobal.org/xsd/imscsmd_v1p1',
-      identifier: `p-${piece.code}`,
-    },
-    element('metadata', {}, element('schema', {}, 'QTI Package'), element('schemaversion', {}, '3.0.0')),
-    element('organizations', {}),
-    element(
-      'resources',
-      {},
-      element('resource', test, pieceAbout(piece), element('file', { href: 'test.xml' })),
-      ...items,
-    ),
-  )}\n`
-}
-
-function pieceAbout(piece: Resource): string {
-  return element(
-    'metadata',
-    {},
-    element(
-      'imsmd:lom',
-      {},
-      element(
-        'imsmd:general',
-        {},
-        element('imsmd:title', {}, element('imsmd:string', {}, escapeXml(piece.title))),
-      ),
-      element(
-        'imsmd:educational',
-        {},
-        vocabulary('imsmd:learningResourceType', piece.kind),
-        element('imsmd:typicalLearningTime', {}, element('imsmd:duration', {}, `PT${piece.minutes}M`)),
-      ),
-    ),
-  )
-}
-
-const vocabulary = (name: string, value: string) =>
-  element(name, {}, element('imsmd:source', {}, 'LOMv1.0'), element('imsmd:value', {}, escapeXml(value)))
-
-function standardOf(code: string): string {
-  return element(
-    'csm:curriculumStandardsMetadataSet',
-    {},
-    element(
-      'csm:curriculumStandardsMetadata',
-      {},
-      element(
-        'csm:setOfGUIDs',
-        {},
-        element('csm:labelledGUID', {}, element('csm:GUID', {}, escapeXml(code))),
-      ),
-    ),
-  )
-}
-
-/** Reads the items of a QTI package, 3.0 or 2.x, in the order of its test if it has one. */
+/** Reads a QTI package, 3.0 or 2.x: a piece a test, in its order, and one of the questions that no test names. */
 export function readQtiPackage(files: Files, name: string): Result<ShelfReading, FormatRefusal> {
   const manifest = xmlOf(files, MANIFEST).value ?? null
-  const about = manifest ? besidesIn(manifest) : new Map<string, BesideItem>()
   const documents = new Map<string, Xml>()
-  const rows: ShelfRow[] = []
+  const rows: ShelfRow[] = missingIn(files, manifest)
   for (const path of files.keys()) {
     if (path === MANIFEST || !path.endsWith('.xml')) continue
     const xml = xmlOf(files, path)
     if (xml.ok) documents.set(path, xml.value)
-    else
-      rows.push({
-        where: path,
-        what: '',
-        outcome: 'refused',
-        because: [{ code: 'not-readable', problem: xml.error.code }],
-      })
+    else rows.push(refused(path, 'not-readable', xml.error.code))
   }
   const tests = [...documents].filter(([, xml]) => xml.name === 'assessmenttest')
-  const [testPath, test] = tests[0] ?? ['', null]
-  const paths = inOrder(
-    testPath,
+  const questions = new Map([...documents].filter(([, xml]) => xml.name === 'assessmentitem'))
+  const readings = tests.map(([path, xml]) => readTest(xml, path))
+  const named = new Set(readings.flatMap((test) => test.refs.map((ref) => ref.path)))
+  rows.push(
+    ...[...named].filter((path) => !documents.has(path)).map((path) => refused(path, 'file-missing', path)),
+  )
+  const others = [...questions].filter(([path]) => !named.has(path)).sort(([a], [b]) => (a < b ? -1 : 1))
+  const groups: Group[] = readings.map((test) => ({
+    title: test.title || name,
     test,
-    [...documents].filter(([, x]) => x.name === 'assessmentitem').map(([p]) => p),
-  )
-  return readItems(
-    paths.flatMap((path) => {
-      const xml = documents.get(path)
-      return xml ? [{ path, xml }] : []
+    documents: test.refs.flatMap(({ path, weight }) => {
+      const xml = questions.get(path)
+      return xml ? [{ path, xml, weight }] : []
     }),
-    { name: test?.attributes.title || name, about, rows, manifest },
-  )
+  }))
+  if (others.length > 0)
+    groups.push({
+      title: name,
+      test: null,
+      documents: others.map(([path, xml]) => ({ path, xml, weight: 1 })),
+    })
+  return readGroups(groups, {
+    rows,
+    about: manifest ? besidesIn(manifest) : new Map(),
+    told: toldOf(files, manifest),
+  })
 }
 
 /** Reads one item that stands alone in its file. */
@@ -160,27 +79,97 @@ export function readQtiFile(text: string, name: string): Result<ShelfReading, Fo
   const xml = parseXml(text)
   if (!xml.ok) return xml
   if (xml.value.name !== 'assessmentitem') return refuse({ code: 'formats/nothing-known', field: 'file' })
-  return readItems([{ path: name, xml: xml.value }], { name, about: new Map(), rows: [], manifest: null })
+  const documents = [{ path: name, xml: xml.value, weight: 1 }]
+  return readGroups([{ title: name, test: null, documents }], { rows: [], about: new Map(), told: {} })
 }
 
-function readItems(
-  documents: readonly { readonly path: string; readonly xml: Xml }[],
-  of: {
-    readonly name: string
-    readonly about: ReadonlyMap<string, BesideItem>
-    readonly rows: readonly ShelfRow[]
-    readonly manifest: Xml | null
-  },
-): Result<ShelfReading, FormatRefusal> {
-  if (documents.length === 0 && of.rows.length === 0)
+function refused(path: string, code: 'not-readable' | 'file-missing', problem: string): ShelfRow {
+  return { where: path, what: '', outcome: 'refused', because: [{ code, problem }] }
+}
+
+/** Files that the manifest lists and the package lacks. */
+function missingIn(files: Files, manifest: Xml | null): ShelfRow[] {
+  if (!manifest) return []
+  const listed = allOf(manifest, 'resource')
+    .filter((r) => /^imsqti_/i.test(r.attributes.type ?? ''))
+    .flatMap((r) => (r.attributes.href === undefined ? [] : [r.attributes.href]))
+  return listed
+    .filter((path) => path.endsWith('.xml') && !files.has(path))
+    .map((path) => refused(path, 'file-missing', path))
+}
+
+interface Beside {
+  readonly rows: readonly ShelfRow[]
+  readonly about: ReadonlyMap<string, BesideItem>
+  readonly told: Partial<ReadPiece>
+}
+
+function readGroups(groups: readonly Group[], beside: Beside): Result<ShelfReading, FormatRefusal> {
+  const count = groups.reduce((sum, g) => sum + g.documents.length, 0)
+  const hasText =
+    groups.some((g) => g.test !== null && g.test.content !== '') || beside.told.material !== undefined
+  if (count === 0 && beside.rows.length === 0 && !hasText)
     return refuse({ code: 'formats/nothing-known', field: 'file' })
-  if (documents.length > MOST_ITEMS)
-    return refuse({ code: 'formats/too-many-rows', field: 'text', count: documents.length, most: MOST_ITEMS })
+  if (count > MOST_FILES)
+    return refuse({ code: 'formats/too-many-rows', field: 'text', count, most: MOST_FILES })
+  const pieces: ReadPiece[] = []
+  const rows = [...beside.rows]
+  for (const group of groups) {
+    const read = readItems(group, beside, pieces.length)
+    rows.push(...read.rows)
+    pieces.push(...piecesOf(group, read.items, beside.told, hasText))
+    if (group.test && group.test.short.length > 0)
+      rows.push({
+        where: group.title,
+        what: group.title,
+        outcome: 'taken-in-part',
+        because: group.test.short,
+      })
+  }
+  const language = languageOf(groups)
+  return ok({
+    format: 'qti',
+    title: groups[0]?.title ?? '',
+    outsideId: null,
+    standards: [],
+    ...NO_BOOK,
+    pieces: pieces.map((piece) => ({
+      ...piece,
+      language: beside.told.language ?? language ?? piece.language,
+    })),
+    rows,
+  })
+}
+
+/** The pieces of a group; several where it has more questions than one holds. */
+function piecesOf(
+  { title, test }: Group,
+  items: readonly Item[],
+  told: Partial<ReadPiece>,
+  hasText: boolean,
+): readonly ReadPiece[] {
+  const content = test?.content.slice(0, 40_000) ?? ''
+  if (items.length === 0 && !hasText) return []
+  const parts = Math.max(1, Math.ceil(items.length / MOST_ITEMS))
+  const minutes = test?.minutes === null || test === null ? {} : { minutes: test.minutes }
+  return Array.from({ length: parts }, (_, i) =>
+    plainPiece({
+      title: parts === 1 ? title : `${title.slice(0, 100)}, part ${i + 1}`,
+      kind: items.length === 0 ? 'page' : 'practice-set',
+      content,
+      ...minutes,
+      ...told,
+      items: items.slice(i * MOST_ITEMS, (i + 1) * MOST_ITEMS),
+    }),
+  )
+}
+
+function readItems({ documents }: Group, { about }: Beside, piecesBefore: number) {
   const taken = new Set<string>()
-  const items = []
-  const rows = [...of.rows]
-  for (const [i, { path, xml }] of documents.entries()) {
-    const { item, short } = readQtiItem(xml, i + 1, of.about.get(path) ?? null)
+  const items: Item[] = []
+  const rows: ShelfRow[] = []
+  for (const { path, xml, weight } of documents) {
+    const { item, short } = readQtiItem(xml, items.length + 1, about.get(path) ?? null)
     const what = (item?.stem ?? xml.attributes.title ?? '').slice(0, 200)
     if (item === null || taken.has(item.id)) {
       const because = item === null ? short : [{ code: 'code-twice', name: item.id } as const]
@@ -188,24 +177,31 @@ function readItems(
       continue
     }
     taken.add(item.id)
-    items.push(item)
-    rows.push({ where: path, what, outcome: short.length === 0 ? 'taken' : 'taken-in-part', because: short })
+    const at = [piecesBefore + Math.floor(items.length / MOST_ITEMS), items.length % MOST_ITEMS] as const
+    items.push(
+      weight === 1 ? item : { ...item, points: Math.min(100, Number((item.points * weight).toPrecision(6))) },
+    )
+    const outcome = short.length === 0 ? 'taken' : 'taken-in-part'
+    rows.push({ where: path, what, outcome, because: short, item: at })
   }
-  const told = of.manifest ? toldOf(of.manifest) : {}
-  const piece = plainPiece({ title: of.name, kind: 'practice-set', ...told, items })
-  return ok({
-    format: 'qti',
-    title: piece.title,
-    outsideId: null,
-    standards: [],
-    ...NO_BOOK,
-    pieces: items.length === 0 ? [] : [piece],
-    rows,
-  })
+  return { items, rows }
 }
 
-/** Kind and minutes of a piece, where a package of ours says them. */
-function toldOf(manifest: Xml) {
+/** The language of all questions, where they are of one. */
+function languageOf(groups: readonly Group[]): string | null {
+  const all = groups
+    .flatMap((g) => g.documents)
+    .map(({ xml }) => (xml.attributes.lang ?? '').split('-')[0] ?? '')
+  const [first = ''] = all
+  return /^[a-z]{2,3}$/.test(first) && all.every((l) => l === first) ? first : null
+}
+
+/** Kind, minutes and standards of a piece, where the package says them; all of it in one of ours. */
+function toldOf(files: Files, manifest: Xml | null): Partial<ReadPiece> {
+  const bytes = files.get(ABOUT)
+  const text = bytes ? textOf(bytes) : null
+  if (text?.ok) return readAbout(text.value)
+  if (!manifest) return {}
   const type = textIn(firstOf(firstOf(manifest, 'learningresourcetype') ?? manifest, 'value'))
   const minutes = Number(/^PT(\d+)M$/.exec(textIn(firstOf(manifest, 'duration')))?.[1])
   const kind = (['check', 'test', 'practice-set'] as const).find((k) => k === type)
@@ -225,13 +221,4 @@ function besidesIn(manifest: Xml): ReadonlyMap<string, BesideItem> {
       ] as const
     }),
   )
-}
-
-function inOrder(testPath: string, test: Xml | null, paths: readonly string[]): readonly string[] {
-  if (test === null) return [...paths].sort()
-  const folder = testPath.slice(0, testPath.lastIndexOf('/') + 1)
-  const named = allOf(test, 'assessmentitemref')
-    .map((ref) => `${folder}${ref.attributes.href ?? ''}`)
-    .filter((path) => paths.includes(path))
-  return [...new Set([...named, ...[...paths].sort()])]
 }

@@ -1,6 +1,7 @@
-import { blanksIn, passageParts, rightInWords } from '../../../library'
+import { blanksIn, passageParts, readAccepted, rightInWords } from '../../../library'
 import type { Item, Option } from '../../../library'
 import { element, escapeXml } from '../xml'
+import { byNeighbours, moreScore, setScore, whenNear, withinTolerance } from './printRules'
 import { paragraph } from './text'
 
 const MAP = 'https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/map_response.xml'
@@ -120,9 +121,9 @@ function typedParts(item: Of<'numeric' | 'text'>): Parts {
       scoring: withinTolerance(item.tolerance, item.points),
     }
   }
-  const map = mapped(item.accepted.map((word) => [word, item.points]))
+  const { words, map } = acceptedWords(item.accepted, item.points)
   return {
-    responses: declared('RESPONSE', 'single', 'string', item.accepted.slice(0, 1), map),
+    responses: declared('RESPONSE', 'single', 'string', words, map),
     body: `${paragraph(item.stem)}${element('p', {}, entry)}`,
     scoring: template(MAP),
   }
@@ -159,89 +160,51 @@ function matchingParts(item: Of<'matching'>): Parts {
   }
 }
 
+/** The first of the words that earn all, and what each earns. */
+function acceptedWords(accepted: readonly string[], points: number) {
+  const read = accepted.map(readAccepted)
+  const map = mapped(read.map(({ text, share }) => [text, points * share]))
+  return {
+    words: read
+      .filter((a) => a.share === 1)
+      .map((a) => a.text)
+      .slice(0, 1),
+    map,
+  }
+}
+
 function blanksParts(item: Of<'blanks'>): Parts {
   const numbers = blanksIn(item.passage)
   const share = item.points / numbers.length
-  const responses = numbers.map((n) => {
-    const accepted = item.accepted[n] ?? []
-    const map = mapped(accepted.map((word) => [word, share]))
-    return declared(`BLANK${n}`, 'single', 'string', accepted.slice(0, 1), map)
+  const blanks = numbers.map((n) => ({ id: `BLANK${n}`, accepted: item.accepted[n] ?? [] }))
+  const nearIn = (accepted: readonly string[]) =>
+    accepted.length === 1 ? readAccepted(accepted[0] ?? '').near : null
+  const responses = blanks.map(({ id, accepted }) => {
+    const near = nearIn(accepted)
+    if (near) return declared(id, 'single', 'float', [near.value])
+    const { words, map } = acceptedWords(accepted, share)
+    return declared(id, 'single', 'string', words, map)
   })
   const text = passageParts(item.passage).map((part) =>
     'blank' in part
       ? element('qti-text-entry-interaction', { 'response-identifier': `BLANK${part.blank}` })
       : escapeXml(part.text),
   )
-  const sum = numbers.map((n) => element('qti-map-response', { identifier: `BLANK${n}` }))
+  const sum = blanks
+    .filter(({ accepted }) => nearIn(accepted) === null)
+    .map(({ id }) => element('qti-map-response', { identifier: id }))
+  const added = blanks.flatMap(({ id, accepted }) => {
+    const near = nearIn(accepted)
+    return near ? [whenNear(id, near.tolerance, moreScore(share))] : []
+  })
   return {
     responses: responses.join(''),
-    body: `${paragraph(item.stem)}${element('p', { class: 'passage' }, ...text)}`,
-    scoring: setScore(element('qti-sum', {}, ...sum)),
+    body: `${paragraph(item.stem)}${element('p', { class: 'passage', 'data-source': item.passage }, ...text)}`,
+    scoring: element(
+      'qti-response-processing',
+      {},
+      sum.length > 0 ? setScore(element('qti-sum', {}, ...sum)) : '',
+      ...added,
+    ),
   }
-}
-
-function setScore(expression: string): string {
-  return element(
-    'qti-response-processing',
-    {},
-    element('qti-set-outcome-value', { identifier: 'SCORE' }, expression),
-  )
-}
-
-/** Each pair of steps that follow one another as they should earns its part, wherever the pair stands. */
-function byNeighbours(right: readonly string[], points: number): string {
-  const share = points / (right.length - 1)
-  const isAt = (place: number, id: string) =>
-    element(
-      'qti-match',
-      {},
-      element('qti-index', { n: place }, element('qti-variable', { identifier: 'RESPONSE' })),
-      element('qti-base-value', { 'base-type': 'identifier' }, id),
-    )
-  const more = element(
-    'qti-set-outcome-value',
-    { identifier: 'SCORE' },
-    element(
-      'qti-sum',
-      {},
-      element('qti-variable', { identifier: 'SCORE' }),
-      element('qti-base-value', { 'base-type': 'float' }, String(share)),
-    ),
-  )
-  const conditions = right.slice(1).map((next, i) => {
-    const places = right
-      .slice(1)
-      .map((_, at) => element('qti-and', {}, isAt(at + 1, right[i] ?? ''), isAt(at + 2, next)))
-    return element(
-      'qti-response-condition',
-      {},
-      element('qti-response-if', {}, element('qti-or', {}, ...places), more),
-    )
-  })
-  return element('qti-response-processing', {}, ...conditions)
-}
-
-function withinTolerance(tolerance: number, points: number): string {
-  const score = (of: number) =>
-    element(
-      'qti-set-outcome-value',
-      { identifier: 'SCORE' },
-      element('qti-base-value', { 'base-type': 'float' }, String(of)),
-    )
-  const isNear = element(
-    'qti-equal',
-    { 'tolerance-mode': 'absolute', tolerance: `${tolerance} ${tolerance}` },
-    element('qti-variable', { identifier: 'RESPONSE' }),
-    element('qti-correct', { identifier: 'RESPONSE' }),
-  )
-  return element(
-    'qti-response-processing',
-    {},
-    element(
-      'qti-response-condition',
-      {},
-      element('qti-response-if', {}, isNear, score(points)),
-      element('qti-response-else', {}, score(0)),
-    ),
-  )
 }

@@ -78,7 +78,10 @@ const STANDARD: Readonly<Record<string, { readonly has: string; readonly holds: 
   'qti-modal-feedback': { has: 'outcome-identifier! identifier! show-hide!', holds: 'qti-content-body' },
   'qti-assessment-test': { has: 'xmlns! identifier! title!', holds: 'qti-test-part' },
   'qti-test-part': { has: 'identifier! navigation-mode! submission-mode!', holds: 'qti-assessment-section' },
-  'qti-assessment-section': { has: 'identifier! title! visible!', holds: 'qti-assessment-item-ref' },
+  'qti-assessment-section': {
+    has: 'identifier! title! visible!',
+    holds: 'qti-rubric-block qti-assessment-item-ref',
+  },
   'qti-assessment-item-ref': { has: 'identifier! href!', holds: '' },
   manifest: {
     has: 'xmlns! xmlns:imsmd xmlns:csm identifier!',
@@ -86,7 +89,8 @@ const STANDARD: Readonly<Record<string, { readonly has: string; readonly holds: 
   },
   organizations: { has: '', holds: '' },
   resources: { has: '', holds: 'resource' },
-  resource: { has: 'identifier! type! href', holds: 'metadata file' },
+  resource: { has: 'identifier! type! href', holds: 'metadata file dependency' },
+  dependency: { has: 'identifierref!', holds: '' },
   file: { has: 'href!', holds: '' },
 }
 /** What other standards say, within metadata. */
@@ -146,9 +150,9 @@ function childBreaches(name: string, holds: string, children: readonly Node[]): 
 describe('what is written as QTI 3.0', () => {
   it('has the elements and attributes of the standard, in its order', () => {
     const items = everyKind().map((item, i) => ({ ...item, id: asId<ItemId>(i === 0 ? '1st' : item.id) }))
-    const files = unzipSync(printQtiPackage(aCheck(items)))
-    expect(Object.keys(files)).toHaveLength(items.length + 2)
-    for (const [file, bytes] of Object.entries(files))
+    const files = unzipSync(printQtiPackage(aCheck(items, { content: 'Read *this*.' })))
+    expect(Object.keys(files)).toHaveLength(items.length + 3)
+    for (const [file, bytes] of Object.entries(files).filter(([name]) => name.endsWith('.xml')))
       expect(breachesIn(parser.parse(strFromU8(bytes)) as readonly Node[], file), file).toEqual([])
   })
 

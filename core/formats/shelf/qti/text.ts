@@ -38,9 +38,17 @@ export function sourceOf(of: Xml): string | null {
   return source !== undefined && lettersOf(source) === textIn(of) ? source : null
 }
 
+/** The source of all that stands in an element, where it is one text that was written here. */
+function soleSource(of: Xml): string | null {
+  const source = sourceOf(of)
+  if (source !== null) return source
+  const [first, ...more] = of.children.filter((child) => isElement(child) || child.trim() !== '')
+  return first !== undefined && isElement(first) && more.length === 0 ? soleSource(first) : null
+}
+
 /** The text of an element as Markdown: as it was written here, where it was. */
 export function markdownOf(of: Xml): string {
-  const source = sourceOf(of)
+  const source = soleSource(of)
   if (source !== null) return source
   return inline(of)
     .replace(/[ \t]+/g, ' ')

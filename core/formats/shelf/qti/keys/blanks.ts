@@ -174,12 +174,17 @@ function passageOf(body: Xml, places: readonly Blank[]): string {
   const isBlock = (of: Xml) => of.children.filter(isElement).some((c) => holds(c) && PARTS.has(c.name))
   const linesIn = (of: Xml): readonly string[] =>
     isBlock(of) ? of.children.filter(isElement).filter(holds).flatMap(linesIn) : [write(of)]
-  const lines = body.children.filter(isElement).filter(holds).flatMap(linesIn)
+  const holders = body.children.filter(isElement).filter(holds)
+  // as it was written here, unless somebody has changed it since
+  const [source = null] = holders.map((of) => of.attributes.datasource)
+  const lines = holders.flatMap(linesIn)
+  if (source !== null && oneLine(source) === oneLine(lines.join(' '))) return source
   return lines
     .map((line) => line.replace(/ {2,}/g, ' ').trim())
     .join('\n')
     .slice(0, 4000)
 }
+const oneLine = (text: string) => text.replace(/\s+/g, ' ').trim()
 const PARTS: ReadonlySet<string> = new Set([
   'p',
   'div',
