@@ -36,6 +36,7 @@ export {
   fromCells,
   fromTyped,
   givenInWords,
+  halfRightInWords,
   isChosenAmong,
   isOmitted,
   isScoredByHand,

@@ -1,4 +1,4 @@
-import type { Book, Resource, Standard } from '../../library'
+import type { Book, Item, Resource, Standard } from '../../library'
 
 /**
  * CASE 1.0 (JSON), QTI 3.0 and 2.1 (XML, alone or in a package), a bank of items as CSV, a reading in Markdown; and
@@ -54,8 +54,6 @@ export type Shortfall =
       readonly count: number
     }
   | { readonly code: 'not-here'; readonly name: string }
-  /** A question within a bank, and why. */
-  | { readonly code: 'question-left-out'; readonly what: string; readonly because: Shortfall }
   /** A chapter to which no line of the navigation leads. */
   | { readonly code: 'outside-navigation' }
   | { readonly code: 'no-https'; readonly address: string }
@@ -67,8 +65,8 @@ export interface ShelfRow {
   readonly what: string
   readonly outcome: 'taken' | 'taken-in-part' | 'refused'
   readonly because: readonly Shortfall[]
-  /** The question that it becomes: the number of its piece in the reading, and of the question in it, from 0. */
-  readonly item?: readonly [piece: number, item: number]
+  /** The question that it becomes. */
+  readonly item?: Item
 }
 
 /** A piece as it was read; its names are given when it is taken over. */

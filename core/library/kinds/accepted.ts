@@ -51,3 +51,8 @@ function isGiven({ text, near }: Accepted, given: string): boolean {
 export function wholeOnes(accepted: readonly string[]): readonly string[] {
   return accepted.filter((written) => readAccepted(written).share === 1)
 }
+
+/** Those that earn half of the points, as they are told to who scores. */
+export function halfOnes(accepted: readonly string[]): readonly string[] {
+  return accepted.map(readAccepted).flatMap(({ text, share }) => (share < 1 ? [text] : []))
+}

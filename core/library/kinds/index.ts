@@ -24,6 +24,7 @@ export {
   fromCells,
   fromTyped,
   givenInWords,
+  halfRightInWords,
   isChosenAmong,
   isOmitted,
   isScoredByHand,

@@ -1,3 +1,4 @@
+import { halfOnes } from './accepted'
 import type { Cells, ReadCell } from './cells'
 import type { FieldType, Option } from './fields'
 import type { ItemFinding } from './findings'
@@ -133,4 +134,10 @@ export function toCells(item: Item): Cells {
 /** An item of a row of such a table; `check` refuses what could not be read. */
 export function fromCells(kind: ItemKind, base: ItemBase, cell: ReadCell): Item {
   return { ...base, kind, ...kindOf({ kind }).fromCells(cell) } as Item
+}
+
+/** The answers of an item that earn half of its points, or of a blank's; none for most kinds. */
+export function halfRightInWords(item: Item): string {
+  if (item.kind === 'text') return halfOnes(item.accepted).join(' / ')
+  return item.kind === 'blanks' ? halfOnes(Object.values(item.accepted).flat()).join(' / ') : ''
 }

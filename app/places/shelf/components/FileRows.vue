@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { ShelfRow } from '#core/formats'
 import { count } from '~/shared/words/numbers'
 import { sayShortfall } from '../words/shortfalls'
+import ReadQuestion from './ReadQuestion.vue'
 
 /** What becomes of each part of a file; those that are not wholly taken come first. */
 const props = defineProps<{ rows: readonly ShelfRow[] }>()
@@ -36,7 +37,10 @@ const counts = computed(() =>
         <tbody>
           <tr v-for="(row, i) in shown" :key="i" :class="row.outcome">
             <td class="code">{{ row.where }}</td>
-            <td>{{ row.what }}</td>
+            <td>
+              <ReadQuestion v-if="row.item" :item="row.item" />
+              <template v-else>{{ row.what }}</template>
+            </td>
             <td>
               {{ OUTCOMES[row.outcome]
               }}<template v-if="row.because.length">. {{ row.because.map(sayShortfall).join(' ') }}</template>

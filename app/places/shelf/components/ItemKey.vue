@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { isChosenAmong, isScoredByHand, optionsOf, rightInWords, rightOptions, takes } from '#core/library'
+import {
+  halfRightInWords,
+  isChosenAmong,
+  isScoredByHand,
+  optionsOf,
+  rightInWords,
+  rightOptions,
+  takes,
+} from '#core/library'
 import type { Item } from '#core/library'
 import { toInlineHtml } from '~/shared/words/markdown'
 import { count } from '~/shared/words/numbers'
@@ -10,6 +18,7 @@ const rights = computed(() => rightOptions(props.item))
 /** Options that are chosen among; an order is said in words. */
 const options = computed(() => (isChosenAmong(props.item) ? optionsOf(props.item) : []))
 const takesOne = computed(() => takes(props.item.kind, 'option-or-none'))
+const half = computed(() => halfRightInWords(props.item))
 const key = computed(() => {
   const { item } = props
   const right = rightInWords(item)
@@ -34,6 +43,7 @@ const key = computed(() => {
       </li>
     </ul>
     <p v-else class="answer">{{ key }}</p>
+    <p v-if="half" class="said">Half of the points: {{ half }}</p>
     <p class="said">
       {{ count(item.points, 'point') }} · difficulty {{ item.difficulty }} of 5<template v-if="item.standard">
         · <span class="code">{{ item.standard }}</span></template

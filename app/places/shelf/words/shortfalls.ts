@@ -1,5 +1,6 @@
 import type { ShelfFormat, Shortfall } from '#core/formats'
 import type { LibraryRefusal } from '#core/library'
+import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 
@@ -13,11 +14,49 @@ export const FORMAT_WORDS: Record<ShelfFormat, string> = {
   outline: 'the outline of a textbook',
 }
 
+/** Ways of answering that there are in the format, by its names for them. */
+const WAYS: Readonly<Record<string, string>> = {
+  choiceinteraction: 'choosing',
+  orderinteraction: 'putting in order',
+  matchinteraction: 'matching',
+  associateinteraction: 'joining in pairs',
+  textentryinteraction: 'a word',
+  extendedtextinteraction: 'a text',
+  inlinechoiceinteraction: 'a word chosen in a text',
+  gapmatchinteraction: 'words put into gaps',
+  hottextinteraction: 'words picked out of a text',
+  sliderinteraction: 'a slider',
+  uploadinteraction: 'a file handed in',
+  drawinginteraction: 'a drawing',
+  mediainteraction: 'a recording to be played',
+  hotspotinteraction: 'places in a picture',
+  selectpointinteraction: 'points in a picture',
+  graphicorderinteraction: 'places of a picture put in order',
+  graphicassociateinteraction: 'places of a picture joined',
+  graphicgapmatchinteraction: 'pictures put into a picture',
+  positionobjectinteraction: 'something placed in a picture',
+  endattemptinteraction: 'a button that ends the try',
+  portablecustominteraction: 'a program of its own',
+  custominteraction: 'a program of its own',
+  identifier: 'choosing',
+  string: 'a word',
+  float: 'a number',
+}
+const sayWay = (name: string) => WAYS[name] ?? (name || 'it asks for nothing')
+
+const SET_LATER = {
+  minutes: (n: number) =>
+    `It allows ${count(n, 'minute')}: kept as its length; a limit is set when it is assigned.`,
+  tries: (n: number) => `It allows ${n === 1 ? 'one try' : `${n} tries`}: set when it is assigned.`,
+  questions: (n: number) =>
+    `${count(n, 'question')} are drawn for each learner there: set when it is assigned.`,
+} as const
+
 /** Why a part of a file is not, or not wholly, taken over. */
 export function sayShortfall(short: Shortfall): string {
   switch (short.code) {
     case 'unknown-kind':
-      return `There is no such kind of question here: ${short.name || 'none is named'}.`
+      return `There is no such kind of question here: ${sayWay(short.name)}.`
     case 'no-key':
       return 'It does not say what is right.'
     case 'cannot-be-answered':
@@ -37,10 +76,30 @@ export function sayShortfall(short: Shortfall): string {
       return `${count(short.count, 'relation')} of this kind say nothing here.`
     case 'picture-left-out':
       return `${count(short.count, 'picture')} left out.`
+    case 'several-kinds':
+      return `Several ways of answering in one question (${sayList(short.names.map(sayWay))}); here each is a question of its own.`
+    case 'several-right':
+      return 'More than one answer earns all of the points there, and only one may be given.'
+    case 'contradicts-itself':
+      return 'What it says is right earns less than something else by its own rules.'
+    case 'too-many-options':
+      return `It has ${short.count} choices; here there are ${short.most} at most.`
+    case 'name-twice':
+      return `Two of its choices have the same name, “${short.name}”: which of them is right cannot be told.`
+    case 'rules-not-read':
+      return `It is scored by a rule that is not read here (${short.name}); nothing is guessed.`
     case 'scored-otherwise':
-      return 'It is scored a little otherwise there.'
-    case 'question-left-out':
-      return `“${short.what || 'A question'}” is left out: ${sayShortfall(short.because)}`
+      return `Scored otherwise here: ${short.what === '' ? 'nothing at all' : `“${short.what}”`} earns ${short.there} of ${count(short.of, 'point')} there, and ${short.here} here.`
+    case 'case-alike':
+      return 'Capital and small letters are told apart there, and not here.'
+    case 'part-is-enough':
+      return 'There it is enough that the answer contains the word; here it has to be the word.'
+    case 'points-differ':
+      return `${count(short.stated, 'point')} stand as the most, its right answer earns ${short.earned}; it is worth ${short.earned} here.`
+    case 'set-when-assigned':
+      return SET_LATER[short.what](short.count)
+    case 'file-missing':
+      return 'It is listed in the file, and is not in it.'
     case 'outside-navigation':
       return 'The table of contents does not lead there.'
     case 'no-https':

@@ -27,6 +27,8 @@ export function isCartridge(manifest: Xml): boolean {
 interface FoundPieces {
   readonly pieces: readonly ReadPiece[]
   readonly short: readonly Shortfall[]
+  /** What becomes of the parts within it. */
+  readonly rows?: readonly ShelfRow[]
 }
 const none = (...short: readonly Shortfall[]): FoundPieces => ({ pieces: [], short })
 
@@ -50,6 +52,7 @@ export function readCartridge(
       ? piecesIn(files, resource, title)
       : none({ code: 'not-readable', problem: `no resource ${id}` })
     rows.push(rowOf(resource?.attributes.href ?? id, title || found.pieces[0]?.title || id, found))
+    rows.push(...(found.rows ?? []))
     return found.pieces
   }
   const title = textIn(firstOf(firstOf(manifest, 'metadata') ?? manifest, 'string')) || name
@@ -59,6 +62,7 @@ export function readCartridge(
     .flatMap(([id, r]) => {
       const found = piecesIn(files, r, '')
       rows.push(rowOf(r.attributes.href ?? id, found.pieces[0]?.title ?? 'Bank of questions', found))
+      rows.push(...(found.rows ?? []))
       return found.pieces
     })
   return readingOfBook('cartridge', { title, parts, others, rows })
@@ -115,7 +119,7 @@ function piecesIn(files: Files, resource: Xml, title: string): FoundPieces {
     const isBank = type.endsWith('question-bank')
     const xml = xmlOf(files, path).value ?? null
     return xml
-      ? readQuestions(xml, title, isBank ? 'practice-set' : 'check')
+      ? readQuestions(xml, { title, kind: isBank ? 'practice-set' : 'check', where: path })
       : none({ code: 'not-readable', problem: path })
   }
   return none({ code: 'not-here', name: WORDS.find(([of]) => of.test(type))?.[1] ?? type })

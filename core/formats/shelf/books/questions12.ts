@@ -1,18 +1,26 @@
 import { asId } from '../../../base'
 import type { ItemId } from '../../../base'
 import { faultOf } from '../../../library'
-import type { Item, Option, ResourceKind } from '../../../library'
+import type { Item, ResourceKind } from '../../../library'
 import { toMarkdown } from '../html'
 import { plainPiece } from '../plainPiece'
-import type { ReadPiece, Shortfall } from '../types'
+import { compareScoring } from '../qti/compareScoring'
+import { choiceOf } from '../qti/keys/choice'
+import { reading } from '../qti/keys/keyReading'
+import type { KeyReading } from '../qti/keys/keyReading'
+import { namedOptions } from '../qti/keys/options'
+import { typedOf } from '../qti/keys/typed'
+import type { Scoring } from '../qti/scoring/readScoring'
+import { without } from '../qti/text'
+import type { ReadPiece, ShelfRow, Shortfall } from '../types'
 import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
+import { readScoring12 } from './scoring12'
 
 /** Nothing is said of how long a text shall be. */
 const NO_RANGE = { leastWords: 0, mostWords: 0, leastParagraphs: 0 }
 
 const MOST_IN_PIECE = 100
-type Key = { readonly of: Readonly<Record<string, unknown>>; readonly short: readonly Shortfall[] }
 
 /**
  * Reads an assessment or a bank of QTI 1.2.1, in the profile of Common Cartridge: multiple choice and response, true or
@@ -20,51 +28,98 @@ type Key = { readonly of: Readonly<Record<string, unknown>>; readonly short: rea
  */
 export function readQuestions(
   root: Xml,
-  title: string,
-  kind: ResourceKind,
-): { readonly pieces: readonly ReadPiece[]; readonly short: readonly Shortfall[] } {
+  { title, kind, where }: { readonly title: string; readonly kind: ResourceKind; readonly where: string },
+): FoundQuestions {
   const items: Item[] = []
-  const short: Shortfall[] = []
+  const rows: ShelfRow[] = []
   for (const item of allOf(root, 'item')) {
     const read = readItem(item, items.length + 1)
-    if ('code' in read)
-      short.push({ code: 'question-left-out', what: stemOf(item).slice(0, 60), because: read })
+    const what = stemOf(item).slice(0, 200)
+    if ('code' in read) rows.push({ where, what, outcome: 'refused', because: [read] })
     else {
+      const outcome = read.short.length === 0 ? 'taken' : 'taken-in-part'
+      rows.push({ where, what, outcome, because: read.short, item: read.item })
       items.push(read.item)
-      short.push(...read.short)
     }
   }
-  const own = firstOf(root, 'assessment')?.attributes.title ?? ''
-  const named = title || own || 'Questions'
+  const assessment = firstOf(root, 'assessment')
+  const named = title || (assessment?.attributes.title ?? '') || 'Questions'
+  const about = assessment ? aboutTest(assessment) : { content: '', minutes: null, short: [] }
   const parts = Math.ceil(items.length / MOST_IN_PIECE)
   const pieces = Array.from({ length: parts }, (_, i) =>
     plainPiece({
       title: parts === 1 ? named : `${named.slice(0, 100)}, part ${i + 1}`,
       kind,
+      content: about.content,
+      ...(about.minutes === null ? {} : { minutes: about.minutes }),
       items: items.slice(i * MOST_IN_PIECE, (i + 1) * MOST_IN_PIECE),
     }),
   )
-  return { pieces, short: items.length === 0 && short.length === 0 ? [{ code: 'no-text' }] : short }
+  return { pieces, rows, short: rows.length === 0 ? [{ code: 'no-text' }] : about.short }
+}
+
+export interface FoundQuestions {
+  readonly pieces: readonly ReadPiece[]
+  /** What becomes of each question. */
+  readonly rows: readonly ShelfRow[]
+  /** What is said of the test as a whole. */
+  readonly short: readonly Shortfall[]
+}
+
+/** What stands before the questions of a test, and how it is to be worked. */
+function aboutTest(assessment: Xml) {
+  const own = without(assessment, (of) => of.name === 'item')
+  const said = ['objectives', 'rubric', 'presentation_material']
+    .flatMap((name) => allOf(own, name))
+    .map(words)
+  const limit = Number(field(own, 'qmd_timelimit')) || minutesOf(textIn(firstOf(own, 'duration')))
+  const minutes = limit > 0 ? Math.min(300, Math.ceil(limit)) : null
+  const tries = Number(field(own, 'cc_maxattempts'))
+  const short: Shortfall[] = []
+  if (minutes !== null) short.push({ code: 'set-when-assigned', what: 'minutes', count: minutes })
+  if (tries > 0) short.push({ code: 'set-when-assigned', what: 'tries', count: tries })
+  return {
+    content: [...new Set(said)]
+      .filter((text) => text !== '')
+      .join('\n\n')
+      .slice(0, 40_000),
+    minutes,
+    short,
+  }
+}
+
+/** Minutes of a duration such as `P0Y0M0DT1H30M0S`. */
+function minutesOf(duration: string): number {
+  const [, hours = '0', minutes = '0', seconds = '0'] =
+    /T(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?/.exec(duration) ?? []
+  return Number(hours) * 60 + Number(minutes) + Number(seconds) / 60
 }
 
 function readItem(item: Xml, number: number) {
-  const key = keyOf(item)
+  const scoring = readScoring12(item)
+  if ('unread' in scoring) return { code: 'rules-not-read', name: scoring.unread } as const
+  const key = keyOf(item, scoring)
   if ('code' in key) return key
   const stem = stemOf(item)
   if (stem === '') return { code: 'no-text' } as const
   const made = {
     id: asId<ItemId>(`q${number}`),
     stem: stem.slice(0, 2000),
-    points: pointsOf(item),
+    points: pointsOf(item, key.best),
     standard: null,
     difficulty: 3,
     feedback: feedbackOf(item).slice(0, 2000),
-    hint: '',
+    hint: allOf(item, 'hint').map(words).join('\n\n').slice(0, 1000),
     ...key.of,
   } as unknown as Item
   const fault = faultOf(made, number)
   if (fault) return { code: 'cannot-be-answered', why: fault.code } as const
-  return { item: made, short: key.short }
+  const { best, samples } = key
+  const compared = best === null ? { short: [] } : compareScoring(made, { scoring, best, samples })
+  if ('fault' in compared) return compared.fault
+  const pictures = picturesIn(item)
+  const left: readonly Shortfall[] = pictures > 0 ? [{ code: 'picture-left-out', count: pictures }] : []
+  return { item: made, short: [...left, ...key.short, ...compared.short] }
 }
 
 function field(item: Xml, label: string): string {
@@ -72,9 +127,16 @@ function field(item: Xml, label: string): string {
   return found ? textIn(firstOf(found, 'fieldentry')) : ''
 }
 
-function pointsOf(item: Xml): number {
+/** The weight of a question; else what its right answer earns, but for a hundred, which stands for all. */
+function pointsOf(item: Xml, best: number | null): number {
   const weight = Number(field(item, 'cc_weighting'))
-  return weight > 0 && weight <= 100 ? weight : 1
+  if (weight > 0 && weight <= 100) return weight
+  return best !== null && best > 0 && best < 100 ? Number(best.toPrecision(6)) : 1
+}
+
+function picturesIn(item: Xml): number {
+  const inHtml = allOf(item, 'mattext').map((m) => textIn(m).match(/<img\b/gi)?.length ?? 0)
+  return allOf(item, 'matimage').length + inHtml.reduce((a, b) => a + b, 0)
 }
 
 /** Text of a material: HTML where it says so, else as it stands. */
@@ -98,56 +160,42 @@ function stemOf(item: Xml): string {
   return words({ name: 'of', attributes: {}, children: materials })
 }
 
+/** All feedback: what is said to anybody, and under the words of an answer what is said to who gave it. */
 function feedbackOf(item: Xml): string {
-  const all = allOf(item, 'itemfeedback')
-  const general = all.find((f) => f.attributes.ident === 'general_fb')
-  return words(general ?? all.find((f) => f.attributes.ident === 'correct_fb') ?? null)
-}
-
-/** Conditions that earn something. */
-function earning(item: Xml): readonly Xml[] {
-  return allOf(item, 'respcondition').filter((c) => {
-    const set = firstOf(c, 'setvar')
-    return set !== null && Number(textIn(set)) > 0
-  })
-}
-
-/** Values that must be given, those that must not be left out. */
-function wanted(of: Xml, name: string): readonly string[] {
-  return of.children
-    .filter(isElement)
-    .flatMap((c) => (c.name === 'not' ? [] : c.name === name ? [textIn(c)] : wanted(c, name)))
-}
-
-function keyOf(item: Xml): Key | Shortfall {
-  const choice = firstOf(item, 'response_lid')
-  if (choice) return choiceOf(item, choice)
-  if (!firstOf(item, 'response_str'))
-    return { code: 'unknown-kind', name: field(item, 'cc_profile') || 'no response' }
-  const profile = field(item, 'cc_profile')
-  const accepted = [...new Set(earning(item).flatMap((c) => wanted(c, 'varequal')))].slice(0, 20)
-  if (accepted.length > 0) return { of: { kind: 'text', accepted }, short: [] }
-  const parts = [...new Set(earning(item).flatMap((c) => wanted(c, 'varsubstring')))].slice(0, 20)
-  if (parts.length > 0) return { of: { kind: 'text', accepted: parts }, short: [{ code: 'part-is-enough' }] }
-  if (/essay/.test(profile) || profile === '')
-    return { of: { kind: 'extended', ...NO_RANGE, guide: words(firstOf(item, 'solution')) }, short: [] }
-  return { code: 'no-key' }
-}
-
-function choiceOf(item: Xml, choice: Xml): Key | Shortfall {
-  const ids = new Map<string, string>()
-  const options = allOf(choice, 'response_label')
-    .slice(0, 12)
-    .map((label, i): Option => {
-      const id = 'abcdefghijkl'[i] ?? ''
-      ids.set(label.attributes.ident ?? '', id)
-      return { id, text: words(label).slice(0, 500) }
-    })
-  const right = [...new Set(earning(item).flatMap((c) => wanted(c, 'varequal')))].flatMap(
-    (v) => ids.get(v) ?? [],
+  const labels = new Map(allOf(item, 'response_label').map((l) => [l.attributes.ident ?? '', words(l)]))
+  const shownFor = new Map(
+    allOf(item, 'respcondition').flatMap((c) => {
+      const [answer] = allOf(c, 'varequal').map(textIn)
+      const option = answer === undefined ? undefined : labels.get(answer)
+      const links = allOf(c, 'displayfeedback').map((d) => d.attributes.linkrefid ?? '')
+      return option === undefined ? [] : links.map((link) => [link, option] as const)
+    }),
   )
-  if (right.length === 0) return { code: 'no-key' }
-  const isMany = choice.attributes.rcardinality === 'Multiple'
-  const of = isMany ? { kind: 'multiple', options, right } : { kind: 'single', options, right: right[0] }
-  return { of, short: [] }
+  const lines = allOf(item, 'itemfeedback').flatMap((of) => {
+    const { ident = '' } = of.attributes
+    const text = words(of)
+    if (text === '') return []
+    if (/incorrect|wrong/i.test(ident)) return [`**Not right:** ${text}`]
+    const option = /^(?:general|correct)/i.test(ident) ? undefined : shownFor.get(ident)
+    return [option === undefined ? text : `**${option}:** ${text}`]
+  })
+  return [...new Set(lines)].join('\n\n')
+}
+
+function keyOf(item: Xml, scoring: Scoring): KeyReading | Shortfall {
+  const [first, ...more] = [...scoring.declared.values()]
+  if (!first) return { code: 'unknown-kind', name: field(item, 'cc_profile') }
+  if (more.length > 0)
+    return { code: 'several-kinds', names: [...scoring.declared.values()].map((d) => d.type) }
+  if (first.type === 'identifier') return choiceIn(item, first.id, scoring)
+  const profile = field(item, 'cc_profile')
+  if (scoring.named(first.id).length > 0) return typedOf(first.id, scoring)
+  if (!/essay/.test(profile) && profile !== '') return { code: 'no-key' }
+  return reading({ kind: 'extended', ...NO_RANGE, guide: words(firstOf(item, 'solution')) }, null, [])
+}
+
+function choiceIn(item: Xml, response: string, scoring: Scoring): KeyReading | Shortfall {
+  const labels = allOf(item, 'response_label')
+  const named = namedOptions(labels.map((l) => ({ name: l.attributes.ident ?? '', text: words(l) })))
+  return 'code' in named ? named : choiceOf(response, named, scoring)
 }

@@ -22,7 +22,8 @@ export function paragraph(
   name = 'p',
   attributes: Readonly<Record<string, string>> = {},
 ): string {
-  const source = { [SOURCE]: MARKS.test(markdown) ? markdown : null }
+  const isPlain = !MARKS.test(markdown) && lettersOf(markdown) === markdown
+  const source = { [SOURCE]: isPlain ? null : markdown }
   return element(name, { ...attributes, ...source }, escapeXml(lettersOf(markdown)))
 }
 

@@ -1,6 +1,7 @@
 import type { Shortfall } from '../../types'
 import { allOf } from '../../xml'
 import type { Xml } from '../../xml'
+import type { Scoring } from '../scoring/readScoring'
 import { bestOf, reading } from './keyReading'
 import type { Asked, KeyReading, Sample } from './keyReading'
 import { optionsOf } from './options'
@@ -11,14 +12,19 @@ const ALL_SETS = 8
 
 /** One of several options, or several of them. */
 export function choice(interaction: Xml, { scoring }: Asked): KeyReading | Shortfall {
-  const response = interaction.attributes.responseidentifier ?? ''
   const named = optionsOf(allOf(interaction, 'simplechoice'))
-  if ('code' in named) return named
+  return 'code' in named ? named : choiceOf(interaction.attributes.responseidentifier ?? '', named, scoring)
+}
+
+/** The same for options that were read already. */
+export function choiceOf(response: string, named: NamedOptions, scoring: Scoring): KeyReading | Shortfall {
   const isMany = scoring.declared.get(response)?.cardinality === 'multiple'
   return isMany ? several(response, named, { scoring }) : one(response, named, { scoring })
 }
 
-type Rules = Pick<Asked, 'scoring'>
+interface Rules {
+  readonly scoring: Scoring
+}
 
 function one(
   response: string,

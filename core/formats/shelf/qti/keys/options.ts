@@ -1,6 +1,5 @@
 import type { Option } from '../../../../library'
 import type { Shortfall } from '../../types'
-import { isElement } from '../../xml'
 import type { Xml } from '../../xml'
 import { markdownOf, without } from '../text'
 
@@ -17,17 +16,25 @@ export interface NamedOptions {
 
 /** Options of an interaction; feedback within them is none of their text. Two of one name, or too many, are a fault. */
 export function optionsOf(elements: readonly Xml[], first = 'a'): NamedOptions | Shortfall {
-  if (elements.length > MOST) return { code: 'too-many-options', count: elements.length, most: MOST }
+  const named = elements.map((of) => ({ name: of.attributes.identifier ?? '', text: wordsOf(of) }))
+  return namedOptions(named, first)
+}
+
+/** The same for options whose words were read already. */
+export function namedOptions(
+  named: readonly { readonly name: string; readonly text: string }[],
+  first = 'a',
+): NamedOptions | Shortfall {
+  if (named.length > MOST) return { code: 'too-many-options', count: named.length, most: MOST }
   const ids = new Map<string, string>()
   const outside = new Map<string, string>()
   const options: Option[] = []
-  for (const [i, element] of elements.entries()) {
-    const name = element.attributes.identifier ?? ''
+  for (const [i, { name, text }] of named.entries()) {
     if (ids.has(name)) return { code: 'name-twice', name }
     const id = String.fromCharCode(first.charCodeAt(0) + i)
     ids.set(name, id)
     outside.set(id, name)
-    options.push({ id, text: wordsOf(element).slice(0, 500) })
+    options.push({ id, text: text.slice(0, 500) })
   }
   return { options, ids, outside }
 }
@@ -36,7 +43,3 @@ export function optionsOf(elements: readonly Xml[], first = 'a'): NamedOptions |
 export function wordsOf(element: Xml): string {
   return markdownOf(without(element, (e) => e.name === 'feedbackinline' || e.name === 'feedbackblock'))
 }
-
-/** Options of which one text is another's too would be no choice; asked by `checkOptions` of the item. */
-export const childrenNamed = (of: Xml, name: string) =>
-  of.children.filter(isElement).filter((child) => child.name === name)

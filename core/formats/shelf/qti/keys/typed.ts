@@ -2,6 +2,7 @@ import { writeAccepted } from '../../../../library'
 import type { Shortfall } from '../../types'
 import { allOf, textIn } from '../../xml'
 import type { Xml } from '../../xml'
+import type { Scoring } from '../scoring/readScoring'
 import { reading } from './keyReading'
 import type { Asked, KeyReading, Sample } from './keyReading'
 import { numberKey } from './number'
@@ -18,16 +19,20 @@ export function unitIn(body: Xml): Xml | null {
 }
 
 /** A number or a word, alone on its line. */
-export function typed(interaction: Xml, asked: Asked): KeyReading | Shortfall {
-  const response = interaction.attributes.responseidentifier ?? ''
-  return isNumeric(asked, response) ? number(response, asked) : words(response, asked)
+export function typed(interaction: Xml, { body, scoring }: Asked): KeyReading | Shortfall {
+  return typedOf(interaction.attributes.responseidentifier ?? '', scoring, textIn(unitIn(body)))
 }
 
-function number(response: string, { body, scoring }: Asked): KeyReading | Shortfall {
+/** The same for a response that was read already. */
+export function typedOf(response: string, scoring: Scoring, unit = ''): KeyReading | Shortfall {
+  return isNumeric({ scoring }, response) ? number(response, scoring, unit) : words(response, scoring)
+}
+
+function number(response: string, scoring: Scoring, named: string): KeyReading | Shortfall {
   const given = (text: string) => ({ [response]: text === '' ? [] : [text] })
   const key = numberKey(scoring, response, (value) => scoring.scoreOf(given(String(value))))
   if (key === null) return { code: 'no-key' }
-  const unit = textIn(unitIn(body)).slice(0, 20)
+  const unit = named.slice(0, 20)
   const samples = [...key.edges.map(String), ''].map((text): Sample => ({
     answer: { kind: 'numeric', text },
     given: given(text),
@@ -35,7 +40,7 @@ function number(response: string, { body, scoring }: Asked): KeyReading | Shortf
   return reading({ kind: 'numeric', value: key.value, tolerance: key.tolerance, unit }, key.best, samples)
 }
 
-function words(response: string, { scoring }: Asked): KeyReading | Shortfall {
+function words(response: string, scoring: Scoring): KeyReading | Shortfall {
   const given = (text: string) => ({ [response]: text === '' ? [] : [text] })
   const earned = (text: string) => scoring.scoreOf(given(text))
   const stated = scoring.named(response).filter((word) => word.trim() !== '')
