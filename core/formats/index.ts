@@ -17,3 +17,4 @@ export { printCase, printItems, printOutline, printQtiPackage, readShelfFile } f
 export type { ReadPiece, ReadStandard, ShelfFormat, ShelfReading, ShelfRow, Shortfall } from './shelf'
 export { learnerNamed, readTexts } from './texts'
 export type { TextFound, TextLeftOut, TextsRead } from './texts'
+export { textOfBytes } from './textBytes'

@@ -2,6 +2,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
+import { textOfBytes } from '../textBytes'
 
 const MOST_FILES = 3000
 const MOST_BYTES = 60_000_000
@@ -53,13 +54,28 @@ export function pack(files: Readonly<Record<string, string>>): Uint8Array {
   return zipSync(Object.fromEntries(entries), { level: 6, mtime: '1990-01-02T00:00:00' })
 }
 
-/** Bytes as text: UTF-8, or UTF-16 where its mark says so. Refused when they are none. */
+const NOT_TEXT = { code: 'formats/not-text', field: 'text' } as const
+
+/** Bytes as text, whatever encoding they are in. Refused when they are none. */
 export function textOf(bytes: Uint8Array): Result<string, FormatRefusal> {
+  const text = textOfBytes(bytes)
+  return text.includes('\u0000') ? refuse(NOT_TEXT) : ok(text)
+}
+
+/** XML as text: in the encoding that its first line declares, else in UTF-8, or UTF-16 where its mark says so. */
+export function textOfXml(bytes: Uint8Array): Result<string, FormatRefusal> {
   const [a, b] = bytes
-  const encoding = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : 'utf-8'
+  const wide = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : 'utf-8'
   try {
-    return ok(new TextDecoder(encoding, { fatal: true }).decode(bytes))
+    return ok(new TextDecoder(declaredEncoding(bytes) ?? wide, { fatal: true }).decode(bytes))
   } catch {
-    return refuse({ code: 'formats/not-text', field: 'text' })
+    return refuse(NOT_TEXT)
   }
+}
+
+/** The encoding that the first line of XML declares, where it is none of the usual ones. */
+function declaredEncoding(bytes: Uint8Array): string | null {
+  const start = String.fromCharCode(...bytes.subarray(0, 100))
+  const [, name = ''] = /^(?:\u00EF\u00BB\u00BF)?<\?xml[^>]{0,60}encoding=["']([\w-]{1,30})["']/.exec(start) ?? []
+  return name === '' || /^utf-?(?:8|16)$/i.test(name) ? null : name
 }

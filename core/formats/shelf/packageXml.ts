@@ -1,7 +1,7 @@
 import { refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
-import { textOf } from './archive'
+import { textOfXml } from './archive'
 import type { Files } from './archive'
 import { parseXml } from './xml'
 import type { Xml } from './xml'
@@ -20,6 +20,6 @@ export function xmlOf(
 ): Result<Xml, FormatRefusal> {
   const bytes = files.get(path)
   if (!bytes) return refuse({ code: 'formats/nothing-known', field: 'file' })
-  const text = textOf(bytes)
+  const text = textOfXml(bytes)
   return text.ok ? parseXml(prepared(text.value)) : text
 }

@@ -1,7 +1,7 @@
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
-import { textOf, unpack } from './archive'
+import { textOf, textOfXml, unpack } from './archive'
 import type { Files } from './archive'
 import { isCartridge, readCartridge } from './books/cartridge'
 import { CONTAINER, readEpub } from './books/epub'
@@ -138,7 +138,7 @@ function titleOf(name: string): string {
 }
 
 function readText(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
-  const text = textOf(bytes)
+  const text = /\.xml$/i.test(name) ? textOfXml(bytes) : textOf(bytes)
   if (!text.ok) return text
   const start = text.value
     .replace(/^\uFEFF/, '')

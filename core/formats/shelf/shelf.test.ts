@@ -205,7 +205,7 @@ describe('a bank of items as CSV', () => {
     expect(read('bank.csv', utf16).pieces[0]?.items[0]).toMatchObject({ accepted: ['die Saite'] })
     expect(codeOf('bank.csv', 'single,Which?,one | two,two')).toBe('formats/no-item-headings')
     expect(codeOf('bank.csv', '')).toBe('formats/empty')
-    expect(codeOf('bank.csv', new Uint8Array([0x61, 0xff, 0x62]))).toBe('formats/not-text')
+    expect(codeOf('bank.csv', new Uint8Array([0x61, 0x00, 0xff, 0x62]))).toBe('formats/not-text')
   })
 })
 

@@ -17,8 +17,8 @@ watch(file, async (chosen) => {
   if (!chosen) return
   if (chosen.size > props.mostBytes) emit('tooLarge')
   else {
-    const { textOf } = await import('../fileText')
-    text.value = textOf(new Uint8Array(await chosen.arrayBuffer()))
+    const { textOfBytes } = await import('../fileText')
+    text.value = textOfBytes(new Uint8Array(await chosen.arrayBuffer()))
   }
   file.value = null
 })
