@@ -95,13 +95,34 @@ export function headings<Name extends string>(
   names: Readonly<Record<Name, readonly string[]>>,
   needed: readonly Name[],
 ): Readonly<Partial<Record<Name, number>>> | null {
-  const found: Partial<Record<Name, number>> = {}
-  if (row.cells.some((cell) => /^\d+(?:[.,]\d+)?$/.test(cell))) return null
-  row.cells.forEach((cell, at) => {
-    const word = cell.toLowerCase()
-    for (const name of Object.keys(names) as Name[]) if (names[name].includes(word)) found[name] ??= at
-  })
+  const found = columnsHeaded(row, names)
   return needed.some((name) => found[name] !== undefined) ? found : null
+}
+
+/** Where the columns stand by what heads them, whether or not all that is needed is there. */
+export function columnsHeaded<Name extends string>(
+  row: TextRow,
+  names: Readonly<Record<Name, readonly string[]>>,
+): Readonly<Partial<Record<Name, number>>> {
+  const found: Partial<Record<Name, number>> = {}
+  if (row.cells.some((cell) => /^\d+(?:[.,]\d+)?$/.test(cell))) return found
+  row.cells.forEach((cell, at) => {
+    const word = plainHeading(cell)
+    for (const name of Object.keys(names) as Name[])
+      if (names[name].some((known) => plainHeading(known) === word)) found[name] ??= at
+  })
+  return found
+}
+
+/** A heading without capitals, accents, signs between its words, and what stands in brackets. */
+export function plainHeading(heading: string): string {
+  return heading
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/\([^()]*\)/g, '')
+    .replace(/[^\p{L}\p{N}/]+/gu, ' ')
+    .trim()
 }
 
 /** A cell that a spreadsheet would run, whatever spaces, tabs and line breaks stand before its sign. */

@@ -63,7 +63,14 @@ describe('parseRoster', () => {
   it('reads headed columns in any order, given and family names, groups', () => {
     const got = parseRoster('Family name,First name,Username,Groups\nBrandt,Emeka,EMEKA,Window;Lab leads')
     expect(got.value?.entries).toEqual([
-      { line: 2, name: 'Emeka Brandt', signIn: 'emeka', groups: ['Window', 'Lab leads'], grade: null },
+      {
+        line: 2,
+        name: 'Emeka Brandt',
+        signIn: 'emeka',
+        groups: ['Window', 'Lab leads'],
+        grade: null,
+        className: null,
+      },
     ])
   })
 
@@ -87,19 +94,21 @@ describe('parseRoster', () => {
         'Ada Lark,ada',
         ',bob',
         'ada lark,ada2',
+        'Ada Lark,',
         'Cy Moor,c y',
         'Di Nell,ada',
         'Eve Ost,eve',
         'x'.repeat(81),
       ].join('\n'),
     )
-    expect(got.value?.entries.map((e) => e.name)).toEqual(['Ada Lark', 'Eve Ost'])
+    expect(got.value?.entries.map((e) => e.name)).toEqual(['Ada Lark', 'ada lark', 'Eve Ost'])
     expect(got.value?.bad.map((b) => [b.line, b.fault])).toEqual([
       [3, 'no-name'],
-      [4, 'same-twice'],
-      [5, 'bad-sign-in'],
-      [6, 'sign-in-twice'],
-      [8, 'name-too-long'],
+      // two people of one name have a sign-in each
+      [5, 'same-twice'],
+      [6, 'bad-sign-in'],
+      [7, 'sign-in-twice'],
+      [9, 'name-too-long'],
     ])
   })
 })
@@ -107,7 +116,7 @@ describe('parseRoster', () => {
 describe('parseOutline', () => {
   it('repeats the unit above, takes one meeting where none is given, and halves', () => {
     const got = parseOutline('Unit,Lesson,Meetings\nWaves,Pulses,1.5\n,Speed,\nSound,Pitch,2')
-    expect(got.value?.lessons.map((l) => [l.unit, l.title, l.meetings])).toEqual([
+    expect(got.value?.lessons.map((l) => [l.unit, l.title, l.length.typical])).toEqual([
       ['Waves', 'Pulses', 1.5],
       ['Waves', 'Speed', 1],
       ['Sound', 'Pitch', 2],
@@ -115,7 +124,8 @@ describe('parseOutline', () => {
   })
 
   it('reads an outline without headings, whatever its words', () => {
-    const rows = (text: string) => parseOutline(text).value?.lessons.map((l) => [l.unit, l.title, l.meetings])
+    const rows = (text: string) =>
+      parseOutline(text).value?.lessons.map((l) => [l.unit, l.title, l.length.typical])
     expect(rows('Measurement,Length,2\nMeasurement,Area,1')).toEqual([
       ['Measurement', 'Length', 2],
       ['Measurement', 'Area', 1],
@@ -138,7 +148,7 @@ describe('parseOutline', () => {
 
   it('lists rows without unit, without lesson, and with lengths that are none', () => {
     const got = parseOutline(
-      ',Lost,1\nWaves,,1\nWaves,A,0.7\nWaves,B,41\nWaves,C,soon\nWaves,D,45 min\nWaves,E,2',
+      ',Lost,1\nWaves,,1\nWaves,A,0.7\nWaves,B,41\nWaves,C,soon\nWaves,D,3 min\nWaves,E,2',
     )
     expect(got.value?.lessons.map((l) => l.title)).toEqual(['E'])
     expect(got.value?.bad.map((b) => [b.line, b.fault])).toEqual([
@@ -147,7 +157,74 @@ describe('parseOutline', () => {
       [3, 'not-meetings'],
       [4, 'not-meetings'],
       [5, 'not-meetings'],
-      [6, 'minutes-not-meetings'],
+      [6, 'not-minutes'],
     ])
+  })
+})
+
+describe('a table of a normal office', () => {
+  it('has a school above its headings, German ones, family names first, and a sum below', () => {
+    const text = [
+      'Schule am Berg;;;',
+      'Klassenliste 2026/27;;Stand: 1.12.2026;',
+      '',
+      'Nr.;Name;Vorname;Klasse;Klassenstufe',
+      '1;Ölmann;Zoë;8b;8.',
+      '2;Groß;Jürgen;8b;8. Klasse',
+      'Summe;2;;;',
+    ].join('\n')
+    const got = parseRoster(text).value
+    expect(got?.entries.map((e) => [e.name, e.className, e.grade])).toEqual([
+      ['Zoë Ölmann', '8b', 8],
+      ['Jürgen Groß', '8b', 8],
+    ])
+    expect(got?.bad).toEqual([])
+    expect(got?.table.left).toEqual([
+      { line: 1, why: 'above-headings', text: 'Schule am Berg' },
+      { line: 2, why: 'above-headings', text: 'Klassenliste 2026/27, Stand: 1.12.2026' },
+      { line: 7, why: 'total', text: 'Summe, 2' },
+    ])
+    expect(got?.table.head).toEqual(['Nr.', 'Name', 'Vorname', 'Klasse', 'Klassenstufe'])
+    expect(got?.table.at).toEqual({ name: 1, given: 2, grade: 4, className: 3 })
+  })
+
+  it('names people in French, and family name, given name in one column', () => {
+    const names = (text: string) => parseRoster(text).value?.entries.map((e) => e.name)
+    expect(names('NOM,Prénom,Classe\nDupont,Élodie,4e A')).toEqual(['Élodie Dupont'])
+    expect(names('Learner\n"Reyes, Ana"\n"Smith, Bo"\nCher')).toEqual(['Ana Reyes', 'Bo Smith', 'Cher'])
+    expect(names('Name\n"Ann Smith, Jr."\nBo Lee\nCy Moor')).toEqual(['Ann Smith, Jr.', 'Bo Lee', 'Cy Moor'])
+  })
+
+  it('is read by what somebody says its columns are, and heads nobody', () => {
+    const text = 'Code,Wer,Platz\n1,Ann Ash,3\n2,Bo Birch,4'
+    // a number is nobody's name; the rows show that it was taken otherwise than meant
+    expect(parseRoster(text).value?.bad.map((b) => [b.line, b.fault])).toEqual([
+      [2, 'no-name'],
+      [3, 'no-name'],
+    ])
+    expect(parseRoster('Gruppe,Benutzername\nA,ann').value?.entries).toEqual([])
+    const got = parseRoster(text, { name: 1 }).value
+    expect(got?.entries.map((e) => e.name)).toEqual(['Ann Ash', 'Bo Birch'])
+    expect(got?.table.head).toEqual(['Code', 'Wer', 'Platz'])
+  })
+
+  it('outlines with units on a line of their own, minutes, weights and sums', () => {
+    const text = [
+      'Thema;Lektion;Dauer;Gewicht',
+      'Waves;;;',
+      ';Pulses;45 min;',
+      ';Speed;1,5;optional',
+      'Sound;;;',
+      ';Pitch;90 Minuten;useful',
+      'Total;3;;',
+    ].join('\n')
+    const got = parseOutline(text).value
+    expect(got?.lessons.map((l) => [l.unit, l.title, l.length.unit, l.length.typical, l.weight])).toEqual([
+      ['Waves', 'Pulses', 'minutes', 45, 'core'],
+      ['Waves', 'Speed', 'meetings', 1.5, 'optional'],
+      ['Sound', 'Pitch', 'minutes', 90, 'useful'],
+    ])
+    expect(got?.bad).toEqual([])
+    expect(got?.table.left).toEqual([{ line: 7, why: 'total', text: 'Total, 3' }])
   })
 })

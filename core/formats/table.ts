@@ -1,13 +1,13 @@
 import { ok } from '../base'
 import type { Result } from '../base'
-import { asMeant, headings, parseCells } from './csv'
+import { asMeant, columnsHeaded, headings, parseCells } from './csv'
 import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
 
 /** What a table can hold, in the order of its columns: each column's name, and what it may be headed by. */
 export type Columns<Column extends string> = Readonly<Record<Column, readonly string[]>>
 
-/** Where columns stand; one that is absent is not in the table. */
+/** Where columns stand, counted from 0; one that is absent is not in the table. */
 export type Positions<Column extends string> = Readonly<Partial<Record<Column, number>>>
 
 export interface TableRow<Column extends string> {
@@ -17,9 +17,27 @@ export interface TableRow<Column extends string> {
   readonly cell: (column: Column) => string
 }
 
+/** A line that is no row: what stands above the headings, and sums. */
+export interface LeftLine {
+  readonly line: number
+  readonly why: 'above-headings' | 'total'
+  readonly text: string
+}
+
+/** A table as a person sees it who is asked which column is what. */
+export interface TableSeen {
+  /** What heads each column; empty where nothing does. */
+  readonly head: readonly string[]
+  /** Its first rows. */
+  readonly sample: readonly (readonly string[])[]
+  readonly at: Readonly<Record<string, number>>
+  readonly left: readonly LeftLine[]
+}
+
 export interface Table<Column extends string> {
   readonly at: Positions<Column>
   readonly rows: readonly TableRow<Column>[]
+  readonly seen: TableSeen
 }
 
 export interface TableReading<Column extends string> {
@@ -28,37 +46,119 @@ export interface TableReading<Column extends string> {
   readonly needed: readonly Column[]
   /** Where columns stand when nothing heads them; absent: nowhere. */
   readonly headless?: (rows: readonly TextRow[]) => Positions<Column>
+  /** Where somebody has said that they stand. */
+  readonly chosen?: Positions<Column> | null
   /** Letters in a cell, where those of a text are more than usual. */
   readonly mostInCell?: number
 }
 
+/** So many lines may stand above the headings: a school, a title, a date. */
+const MOST_ABOVE = 8
+/** As many rows as are shown to who says which column is what. */
+const MOST_SHOWN = 4
+/** What the first cell of a line of sums says, in the languages of our schools. */
+const TOTAL =
+  /^(?:grand )?(?:totals?|sums?|summe|gesamt|insgesamt|anzahl|somme|suma|totale|totaal|count|average|mittelwert|moyenne)\b/i
+const NUMBER = /^[-+]?[\d.,\s%]*$/
+
 /**
- * Reads CSV or pasted cells as rows with named columns, with or without a heading row. Refused when the text is no
- * table, see `parseCells`.
+ * Reads CSV or pasted cells as rows with named columns, with or without a heading row; what stands above the headings
+ * and lines of sums are left out, and named. Refused when the text is no table, see `parseCells`.
  */
 export function readTable<Column extends string>(
   text: string,
-  { columns, needed, headless, mostInCell }: TableReading<Column>,
+  { columns, needed, headless, chosen = null, mostInCell }: TableReading<Column>,
 ): Result<Table<Column>, FormatRefusal> {
   const read = parseCells(text, mostInCell)
   if (!read.ok) return read
-  const [first] = read.value
-  const head = first ? headings(first, columns, needed) : null
-  const data = head ? read.value.slice(1) : read.value
+  const { head, above, data } = parted(read.value, columns, needed, chosen !== null)
   const unheaded = headless ? headless(data) : ({} as Positions<Column>)
-  const at = head ?? unheaded
-  const rows = data.map(({ line, cells }) => {
-    const cell = (column: Column) => {
-      const place: number | undefined = at[column]
-      return place === undefined ? '' : asMeant(cells[place] ?? '')
-    }
-    return { line, cells, cell }
+  const at = chosen ?? head?.at ?? unheaded
+  const totals = data.filter(isTotal)
+  const rows = data
+    .filter((row) => !totals.includes(row))
+    .map(({ line, cells }) => {
+      const cell = (column: Column) => {
+        const place: number | undefined = at[column]
+        return place === undefined ? '' : asMeant(cells[place] ?? '')
+      }
+      return { line, cells, cell }
+    })
+  const left = [
+    ...above.map((row) => leaving(row, 'above-headings')),
+    ...totals.map((row) => leaving(row, 'total')),
+  ]
+  return ok({
+    at,
+    rows,
+    seen: { head: head?.cells ?? [], sample: sampleOf(rows), at: { ...at } as TableSeen['at'], left },
   })
-  return ok({ at, rows })
+}
+
+/** The headings, what stands above them, and the rows below; all are rows where nothing heads them. */
+function parted<Column extends string>(
+  rows: readonly TextRow[],
+  columns: Columns<Column>,
+  needed: readonly Column[],
+  isChosen: boolean,
+) {
+  for (const [i, row] of rows.slice(0, MOST_ABOVE).entries()) {
+    const at = headings(row, columns, needed)
+    if (at) return { head: { at, cells: row.cells }, above: rows.slice(0, i), data: rows.slice(i + 1) }
+  }
+  const [first] = rows
+  const headed: Positions<Column> = first ? columnsHeaded(first, columns) : {}
+  if (first && Object.keys(headed).length >= 2)
+    return { head: { at: headed, cells: first.cells }, above: [], data: rows.slice(1) }
+  // of a table whose columns somebody has named, words over nothing but numbers head them
+  if (isChosen && first && isHeadLike(rows))
+    return { head: { at: null, cells: first.cells }, above: [], data: rows.slice(1) }
+  return { head: null, above: [], data: rows }
+}
+
+/** Whether the first row has words in a column that else holds numbers only. */
+function isHeadLike(rows: readonly TextRow[]): boolean {
+  const [first, ...others] = rows
+  if (!first || others.length === 0) return false
+  return first.cells.some((cell, i) => {
+    const below = others.map(({ cells }) => cells[i] ?? '')
+    return !NUMBER.test(cell) && below.every((c) => NUMBER.test(c)) && below.some((c) => /\d/.test(c))
+  })
+}
+
+function isTotal({ cells }: TextRow): boolean {
+  const [first, ...others] = cells.filter((cell) => cell !== '')
+  return first !== undefined && TOTAL.test(first) && others.every((cell) => NUMBER.test(cell))
+}
+
+function leaving({ line, cells }: TextRow, why: LeftLine['why']): LeftLine {
+  return {
+    line,
+    why,
+    text: cells
+      .filter((cell) => cell !== '')
+      .join(', ')
+      .slice(0, 200),
+  }
+}
+
+function sampleOf(rows: readonly { readonly cells: readonly string[] }[]): TableSeen['sample'] {
+  return rows.slice(0, MOST_SHOWN).map(({ cells }) => cells.slice(0, 30).map((cell) => cell.slice(0, 80)))
 }
 
 /** Columns in the order in which they are listed. */
 export function inOrderOf<Column extends string>(columns: Columns<Column>): Positions<Column> {
   const names = Object.keys(columns) as Column[]
   return Object.fromEntries(names.map((name, i) => [name, i])) as Positions<Column>
+}
+
+/** Positions that somebody sent, as those of a table with these columns; null: none. */
+export function positionsOf<Column extends string>(
+  columns: Columns<Column>,
+  sent: Readonly<Record<string, number>> | null | undefined,
+): Positions<Column> | null {
+  if (!sent) return null
+  const names = Object.keys(columns) as Column[]
+  const known = names.flatMap((name) => (sent[name] === undefined ? [] : [[name, sent[name]] as const]))
+  return known.length === 0 ? null : (Object.fromEntries(known) as Positions<Column>)
 }

@@ -36,7 +36,9 @@ function wideEncoding(bytes: Uint8Array): 'utf-16le' | 'utf-16be' | null {
 
 /** The encoding that the frequencies of a file's bytes point to. */
 export function encodingOf(bytes: Uint8Array): string {
-  const guess = analyse(bytes.subarray(0, MOST_LOOKED_AT)).find((m) => !KNOWN.includes(m.name) && m.confidence >= LEAST_CONFIDENCE)
+  const guess = analyse(bytes.subarray(0, MOST_LOOKED_AT)).find(
+    (m) => !KNOWN.includes(m.name) && m.confidence >= LEAST_CONFIDENCE,
+  )
   return guess?.name ?? USUAL
 }
 

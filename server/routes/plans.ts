@@ -14,7 +14,7 @@ import type { Route } from '../http/route'
 
 /** Plans: made, adopted, copied, laid on classes. */
 export const PLANS_ROUTES: readonly Route[] = [
-  route(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body.text)),
+  route(ReadOutline, ({ deps, actor }, { body }) => readOutline(deps, actor, body)),
   route(MakePlan, ({ deps, actor }, { body }) => makePlan(deps, actor, body)),
   route(AdoptBook, ({ deps, actor }, { body }) => adoptBook(deps, actor, body.bookId)),
   route(LayPlan, ({ deps, actor }, { params, body }) => layPlan(deps, actor, { ...params, ...body })),

@@ -40,3 +40,9 @@ export const { line } = WIRE
 export const { prose } = WIRE
 /** The version of a record the sender saw. */
 export const version = z.number().int().min(1)
+
+/** Which column of a table is what, where somebody has said so: places counted from 0, by the column's name. */
+export const columnsChosen = z
+  .record(z.string().max(20), z.number().int().min(0).max(200))
+  .nullable()
+  .optional()

@@ -4,21 +4,27 @@ import type { SchoolYear } from '#core/calendar'
 import type { OutlineReading, PlanTableReading } from '#core/formats'
 import type { Beginning, Plan } from '#core/pacing'
 import { WIRE } from '../shapes/makers'
-import { contract, day, id, line } from './define'
+import { columnsChosen, contract, day, id, line } from './define'
 
 /** Dry run of a pasted or uploaded outline. */
 export const ReadOutline = contract<OutlineReading>()({
   for: 'teacher',
   method: 'POST',
   path: '/api/read-outline',
-  body: z.strictObject({ text: z.string() }),
+  body: z.strictObject({ text: z.string(), columns: columnsChosen }),
   mostBytes: 600_000,
 })
 export const MakePlan = contract<{ readonly planId: PlanId }>()({
   for: 'teacher',
   method: 'POST',
   path: '/api/plans',
-  body: z.strictObject({ title: line(80), course: line(60), text: z.string() }),
+  body: z.strictObject({
+    title: line(80),
+    course: line(60),
+    text: z.string(),
+    columns: columnsChosen,
+    skipBad: z.boolean().optional(),
+  }),
   mostBytes: 600_000,
 })
 /** Takes a textbook's ready plan. */

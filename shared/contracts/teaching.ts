@@ -8,7 +8,7 @@ import type { Accommodation } from '#core/availability'
 import { calendarShapes } from '../shapes/calendar'
 import { WIRE } from '../shapes/makers'
 import { workShapes } from '../shapes/work'
-import { contract, day, id, line } from './define'
+import { columnsChosen, contract, day, id, line } from './define'
 import { beginning } from './plans'
 
 const { groupRule } = workShapes(WIRE)
@@ -177,6 +177,8 @@ export interface RosterTrial extends RosterReading {
   readonly fresh: readonly string[]
   /** Of those in the class already, who gets a grade. */
   readonly graded: readonly string[]
+  /** Classes that rows name and that are not this one, with how many rows. */
+  readonly elsewhere: readonly { readonly className: string; readonly count: number }[]
 }
 /** Dry run of a pasted or uploaded roster. */
 export const ReadRoster = contract<RosterTrial>()({
@@ -184,7 +186,7 @@ export const ReadRoster = contract<RosterTrial>()({
   method: 'POST',
   path: '/api/classes/:classId/read-roster',
   params: ofClass,
-  body: z.strictObject({ text: z.string() }),
+  body: z.strictObject({ text: z.string(), columns: columnsChosen }),
   mostBytes: 600_000,
 })
 /**
@@ -196,7 +198,13 @@ export const AddRoster = contract<{ readonly added: number; readonly known: numb
   method: 'POST',
   path: '/api/classes/:classId/roster',
   params: ofClass,
-  body: z.strictObject({ text: z.string(), skipBad: z.boolean() }),
+  body: z.strictObject({
+    text: z.string(),
+    skipBad: z.boolean(),
+    columns: columnsChosen,
+    /** Takes learners of other classes into this one, too. */
+    withOthers: z.boolean().optional(),
+  }),
   mostBytes: 600_000,
 })
 export const SaveGroup = contract<{ readonly groupId: GroupId; readonly learners: number }>()({

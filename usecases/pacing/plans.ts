@@ -22,13 +22,16 @@ import {
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
 
+/** Which column of a table is what, where somebody has said so: places counted from 0, by the column's name. */
+type ColumnsChosen = Readonly<Record<string, number>> | null
+
 /** Dry run of an outline. */
 export async function readOutline(
   deps: Deps,
   actor: Teacher,
-  text: string,
+  input: { readonly text: string; readonly columns?: ColumnsChosen },
 ): Promise<Result<OutlineReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
-  const read = await deps.heavy.run('outline', text)
+  const read = await deps.heavy.run('outline', input.text, input.columns ?? null)
   return read.ok ? read.value : read
 }
 
@@ -99,18 +102,25 @@ export async function copyPlan(
 export async function makePlan(
   deps: Deps,
   actor: Teacher,
-  input: { readonly title: string; readonly course: string; readonly text: string },
+  input: {
+    readonly title: string
+    readonly course: string
+    readonly text: string
+    readonly columns?: ColumnsChosen
+    /** Leaves bad rows out. */
+    readonly skipBad?: boolean
+  },
 ): Promise<
   Result<
     { readonly planId: PlanId },
     AccessRefusal | FormatRefusal | AudienceRefusal | PacingRefusal | ComputeRefusal
   >
 > {
-  const read = await deps.heavy.run('outline', input.text)
+  const read = await deps.heavy.run('outline', input.text, input.columns ?? null)
   if (!read.ok) return read
   const outline = read.value
   if (!outline.ok) return outline
-  if (outline.value.bad.length > 0)
+  if (outline.value.bad.length > 0 && input.skipBad !== true)
     return refuse({ code: 'audience/bad-rows', field: 'text', lines: outline.value.bad.map((b) => b.line) })
   const titles = [...new Set(outline.value.lessons.map((l) => l.unit))]
   const units = titles.map((title, i) => ({
@@ -129,12 +139,12 @@ export async function makePlan(
       unitId: units[unit]?.id as UnitId,
       number: `${unit + 1}.${number}`,
       title: l.title,
-      kind: 'lesson',
-      weight: 'core',
+      kind: l.kind,
+      weight: l.weight,
       fixed: null,
       notAfterBreak: false,
       bookLessonId: null,
-      length: lengthAround(l.meetings),
+      length: l.length.unit === 'meetings' ? lengthAround(l.length.typical) : minutesAround(l.length.typical),
     }
   })
   return keepPlan(
@@ -159,6 +169,10 @@ function lengthAround(typical: number): PlanLesson['length'] {
     typical,
     max: Math.min(40, typical * 2),
   }
+}
+
+function minutesAround(typical: number): PlanLesson['length'] {
+  return { unit: 'minutes', min: Math.max(5, Math.ceil(typical / 2)), typical, max: typical * 2 }
 }
 
 /** Takes a textbook's ready plan with its typical lengths. */

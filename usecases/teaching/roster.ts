@@ -16,6 +16,17 @@ interface Trial extends RosterReading {
   readonly fresh: readonly string[]
   /** Who is in the class already and gets a grade. */
   readonly graded: readonly string[]
+  /** Classes that rows name and that are not this one, with how many rows. */
+  readonly elsewhere: readonly { readonly className: string; readonly count: number }[]
+}
+/** A roster as it was sent. */
+interface SentRoster {
+  readonly classId: ClassId
+  readonly text: string
+  /** Which column is what, where somebody has said so. */
+  readonly columns?: Readonly<Record<string, number>> | null
+  /** Takes learners of other classes into this one, too. */
+  readonly withOthers?: boolean
 }
 
 /**
@@ -24,33 +35,57 @@ interface Trial extends RosterReading {
 export async function readRoster(
   deps: Deps,
   actor: Teacher,
-  input: { readonly classId: ClassId; readonly text: string },
+  input: SentRoster,
 ): Promise<Result<Trial, AccessRefusal | FormatRefusal | ComputeRefusal>> {
   const found = await classFor(deps.store.read, actor, input.classId, 'run')
   if (!found.ok) return found
-  const read = await deps.heavy.run('roster', input.text)
+  const read = await deps.heavy.run('roster', input.text, input.columns ?? null)
   if (!read.ok) return read
   const reading = read.value
   if (!reading.ok) return reading
-  const { known, fresh } = await sorted(deps.store.read, input.classId, reading.value.entries)
+  const { here, others } = parted(reading.value.entries, found.value.name, input.withOthers === true)
+  const { known, fresh } = await sorted(deps.store.read, input.classId, here)
   const namesOf = (list: readonly RosterEntry[]) => list.map((e) => e.name)
   return ok({
     ...reading.value,
     known: namesOf(known),
     fresh: namesOf(fresh),
     graded: namesOf(known.filter((e) => e.grade !== null)),
+    elsewhere: [...groupBy(others, (e) => e.className ?? '')].map(([className, of]) => ({
+      className,
+      count: of.length,
+    })),
   })
 }
 
+/**
+ * The rows of this class, and those that name another. All are of this one where the table names one class only: what
+ * the office calls it need not be its name here.
+ */
+function parted(entries: readonly RosterEntry[], className: string, withOthers: boolean) {
+  const plain = (name: string) => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '')
+  const named = new Set(entries.flatMap((e) => e.className ?? []))
+  const isHere = (e: RosterEntry) =>
+    withOthers || named.size <= 1 || e.className === null || plain(className).endsWith(plain(e.className))
+  return { here: entries.filter(isHere), others: entries.filter((e) => !isHere(e)) }
+}
+
+/** Entries of people who are in the class, by who they are, and the others. */
 async function sorted(tx: Connection, classId: ClassId, entries: readonly RosterEntry[]) {
   const roster = (await learnersOf(tx, [classId])).get(classId) ?? []
-  const byName = new Map(roster.map((l) => [l.name.toLowerCase(), l.id]))
-  return {
-    byName,
-    known: entries.filter((e) => byName.has(e.name.toLowerCase())),
-    fresh: entries.filter((e) => !byName.has(e.name.toLowerCase())),
+  const byName = groupBy(roster, (l) => l.name.toLowerCase())
+  const idOf = new Map<RosterEntry, UserId>()
+  for (const entry of entries) {
+    // of one name they are one person, unless each has a sign-in of their own
+    const isThem = ({ signIn }: { readonly signIn: string }) =>
+      entry.signIn === null || signIn === entry.signIn || signIn.startsWith(WAITING)
+    const them = (byName.get(entry.name.toLowerCase()) ?? []).find(isThem)
+    if (them) idOf.set(entry, them.id)
   }
+  return { idOf, known: entries.filter((e) => idOf.has(e)), fresh: entries.filter((e) => !idOf.has(e)) }
 }
+/** How the sign-in of somebody begins who has none yet. */
+const WAITING = 'waiting:'
 
 /**
  * Adds the rows of a roster, and their groups and grades. All or nothing: refused with the line numbers while rows are
@@ -59,7 +94,7 @@ async function sorted(tx: Connection, classId: ClassId, entries: readonly Roster
 export async function addRoster(
   deps: Deps,
   actor: Teacher,
-  input: { readonly classId: ClassId; readonly text: string; readonly skipBad: boolean },
+  input: SentRoster & { readonly skipBad: boolean },
 ): Promise<
   Result<
     { readonly added: number; readonly known: number },
@@ -68,10 +103,11 @@ export async function addRoster(
 > {
   const may = await classFor(deps.store.read, actor, input.classId, 'run')
   if (!may.ok) return may
-  const read = await deps.heavy.run('roster', input.text)
+  const read = await deps.heavy.run('roster', input.text, input.columns ?? null)
   if (!read.ok) return read
   const reading = read.value
   if (!reading.ok) return reading
+  const { here } = parted(reading.value.entries, may.value.name, input.withOthers === true)
   return writing(
     deps.store,
     async (
@@ -87,7 +123,7 @@ export async function addRoster(
           field: 'text',
           lines: reading.value.bad.map((b) => b.line),
         })
-      const { byName, known, fresh } = await sorted(tx, input.classId, reading.value.entries)
+      const { idOf, known, fresh } = await sorted(tx, input.classId, here)
       const taken = await takenSignIns(
         tx,
         fresh.flatMap((e) => e.signIn ?? []),
@@ -107,7 +143,7 @@ export async function addRoster(
           id,
           schoolId: actor.schoolId,
           name: e.name,
-          signIn: e.signIn ?? `waiting:${id}`,
+          signIn: e.signIn ?? `${WAITING}${id}`,
           passwordHash: '',
           mustChangePassword: false,
           role: 'learner',
@@ -124,8 +160,8 @@ export async function addRoster(
         people.map((p) => p.id),
         createdAt,
       )
-      const idOf = new Map([...byName, ...people.map((p) => [p.name.toLowerCase(), p.id] as const)])
-      const wanted = namedGroups(reading.value.entries, idOf)
+      for (const [i, entry] of fresh.entries()) idOf.set(entry, people[i]?.id as UserId)
+      const wanted = namedGroups(here, idOf)
       await addToGroups(tx, deps, { classId: input.classId, owner: actor }, wanted)
       for (const [grade, list] of groupBy(known, (e) => e.grade))
         if (grade !== null) await setGrades(tx, idsOf(list, idOf), grade)
@@ -135,14 +171,14 @@ export async function addRoster(
   )
 }
 
-function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<string, UserId>): readonly UserId[] {
-  return entries.flatMap((e) => idOf.get(e.name.toLowerCase()) ?? [])
+function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<RosterEntry, UserId>): readonly UserId[] {
+  return entries.flatMap((e) => idOf.get(e) ?? [])
 }
 
 /** The groups that rows name, with who is to be in them. */
 function namedGroups(
   entries: readonly RosterEntry[],
-  idOf: ReadonlyMap<string, UserId>,
+  idOf: ReadonlyMap<RosterEntry, UserId>,
 ): ReadonlyMap<string, readonly UserId[]> {
   const wanted = new Map<string, UserId[]>()
   for (const entry of entries)

@@ -76,6 +76,7 @@ export function textOfXml(bytes: Uint8Array): Result<string, FormatRefusal> {
 /** The encoding that the first line of XML declares, where it is none of the usual ones. */
 function declaredEncoding(bytes: Uint8Array): string | null {
   const start = String.fromCharCode(...bytes.subarray(0, 100))
-  const [, name = ''] = /^(?:\u00EF\u00BB\u00BF)?<\?xml[^>]{0,60}encoding=["']([\w-]{1,30})["']/.exec(start) ?? []
+  const [, name = ''] =
+    /^(?:\u00EF\u00BB\u00BF)?<\?xml[^>]{0,60}encoding=["']([\w-]{1,30})["']/.exec(start) ?? []
   return name === '' || /^utf-?(?:8|16)$/i.test(name) ? null : name
 }

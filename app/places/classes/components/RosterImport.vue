@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import { AddRoster, ReadRoster } from '#shared/contracts/teaching'
 import type { RosterTrial } from '#shared/contracts/teaching'
+import { useColumnsKept } from '~/shared/fields/columnsKept'
+import TableLines from '~/shared/fields/TableLines.vue'
+import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
-import { ROSTER_FAULT_WORDS } from '../words/faults'
+import { LEFT_LINE_WORDS, ROSTER_COLUMN_WORDS, ROSTER_FAULT_WORDS } from '../words/faults'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import TextOrFile from './TextOrFile.vue'
@@ -18,23 +21,48 @@ const trial = shallowRef<RosterTrial | null>(null)
 const problem = ref('')
 const skipBad = ref(false)
 const busy = ref(false)
+const withOthers = ref(false)
+const columns = useColumnsKept('roster')
 watch(text, () => {
   trial.value = null
   problem.value = ''
+  columns.chosen.value = null
+  withOthers.value = false
 })
+const body = () => ({ text: text.value, columns: columns.chosen.value, withOthers: withOthers.value })
 
 async function read(): Promise<void> {
   busy.value = true
-  const reply = await call(ReadRoster, { params: { classId: props.classId }, body: { text: text.value } })
+  const reply = await call(ReadRoster, { params: { classId: props.classId }, body: body() })
   busy.value = false
   trial.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  const before = reply.ok ? columns.known(reply.value.table) : null
+  if (before) choose(before)
 }
+function choose(at: Readonly<Record<string, number>>): void {
+  if (trial.value) columns.choose(trial.value.table, at)
+  void read()
+}
+const bad = computed(
+  () =>
+    trial.value?.bad.map(({ line, fault, text: shown }) => ({
+      line,
+      text: `${ROSTER_FAULT_WORDS[fault]}${shown ? `: “${shown}”` : ''}`,
+    })) ?? [],
+)
+const leftOut = computed(
+  () =>
+    trial.value?.table.left.map(({ line, why, text: shown }) => ({
+      line,
+      text: `${LEFT_LINE_WORDS[why]}: “${shown}”`,
+    })) ?? [],
+)
 async function add(): Promise<void> {
   busy.value = true
   const reply = await call(AddRoster, {
     params: { classId: props.classId },
-    body: { text: text.value, skipBad: skipBad.value },
+    body: { ...body(), skipBad: skipBad.value },
   })
   busy.value = false
   if (!reply.ok) {
@@ -78,13 +106,26 @@ async function add(): Promise<void> {
           >, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template
         >.
       </p>
-      <ul v-if="trial.bad.length" class="text-sm">
-        <li v-for="b in trial.bad" :key="b.line" class="note-line needs">
-          Line {{ b.line }}: {{ ROSTER_FAULT_WORDS[b.fault]
-          }}<template v-if="b.text"> (“{{ b.text }}”)</template>
-        </li>
-      </ul>
+      <WhichColumn
+        :table="trial.table"
+        :names="ROSTER_COLUMN_WORDS"
+        :is-needed="trial.entries.length === 0 || trial.bad.length > trial.entries.length"
+        @choose="choose"
+      />
+      <TableLines v-if="leftOut.length" :lines="leftOut" />
+      <TableLines v-if="bad.length" :lines="bad" needs />
       <UCheckbox v-if="trial.bad.length" v-model="skipBad" label="Leave these rows out" />
+      <UCheckbox
+        v-if="trial.elsewhere.length || withOthers"
+        v-model="withOthers"
+        :label="`Take learners of other classes into this one, too${
+          trial.elsewhere.length
+            ? `: ${trial.elsewhere.map((e) => `${e.count} of ${e.className}`).join(', ')}`
+            : ''
+        }`"
+        data-hook="with-others"
+        @update:model-value="read"
+      />
       <p v-if="trial.fresh.length" class="said">
         {{ trial.fresh.slice(0, 8).join(', ')
         }}<template v-if="trial.fresh.length > 8"> and {{ trial.fresh.length - 8 }} more</template>

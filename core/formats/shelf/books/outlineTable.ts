@@ -50,7 +50,7 @@ export function readOutline(text: string, title: string): Result<ShelfReading, F
     const where = `line ${line}`
     const meetings = lengthIn(cell('meetings'))
     if (what === '') return { where, what, outcome: 'refused', because: [{ code: 'no-text' }] }
-    if (typeof meetings === 'string')
+    if (meetings === null)
       return { where, what, outcome: 'refused', because: [{ code: 'not-meetings', text: cell('meetings') }] }
     const last = units.at(-1)
     const unitTitle = cell('unit') || (last?.title ?? title)

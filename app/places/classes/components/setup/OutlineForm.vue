@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { reactive, shallowRef, watch } from 'vue'
+import { reactive, ref, shallowRef, watch } from 'vue'
 import type { OutlineReading } from '#core/formats'
 import { MakePlan, ReadOutline } from '#shared/contracts/plans'
+import { useColumnsKept } from '~/shared/fields/columnsKept'
+import TableLines from '~/shared/fields/TableLines.vue'
+import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { namedFields, useContractForm } from '~/shared/fields/form'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
-import { OUTLINE_FAULT_WORDS } from '../../words/faults'
+import { LEFT_LINE_WORDS, OUTLINE_COLUMN_WORDS, OUTLINE_FAULT_WORDS } from '../../words/faults'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import TextOrFile from '../TextOrFile.vue'
@@ -15,11 +18,13 @@ const emit = defineEmits<{ made: [] }>()
 const tell = useTell()
 const state = reactive({ title: '', course: '', text: '' })
 const reading = shallowRef<OutlineReading | null>(null)
+const skipBad = ref(false)
+const columns = useColumnsKept('outline')
 const form = useContractForm({
   schema: MakePlan.body,
   body: () => ({ ...state }),
   say: namedFields({ title: 'Title', course: 'Course' }, 'The outline'),
-  send: () => call(MakePlan, { body: { ...state } }),
+  send: () => call(MakePlan, { body: { ...state, columns: columns.chosen.value, skipBad: skipBad.value } }),
   done: () => {
     tell.done('The plan is made. Lay it onto classes next.')
     state.text = ''
@@ -31,18 +36,42 @@ watch(
   () => {
     reading.value = null
     form.problem.value = ''
+    columns.chosen.value = null
+    skipBad.value = false
   },
 )
 async function read(): Promise<void> {
-  const reply = await call(ReadOutline, { body: { text: state.text } })
+  const reply = await call(ReadOutline, { body: { text: state.text, columns: columns.chosen.value } })
   reading.value = reply.ok ? reply.value : null
   form.problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  const before = reply.ok ? columns.known(reply.value.table) : null
+  if (before) choose(before)
+}
+function choose(at: Readonly<Record<string, number>>): void {
+  if (reading.value) columns.choose(reading.value.table, at)
+  void read()
 }
 function tooLarge(): void {
   form.problem.value = 'This file is too large for an outline (at most 500 kB).'
 }
 const units = () => new Set(reading.value?.lessons.map((l) => l.unit)).size
-const meetings = () => reading.value?.lessons.reduce((n, l) => n + l.meetings, 0) ?? 0
+const sum = (unit: 'meetings' | 'minutes') =>
+  reading.value?.lessons.reduce((n, { length }) => n + (length.unit === unit ? length.typical : 0), 0) ?? 0
+const lengths = () =>
+  [
+    ...(sum('meetings') > 0 ? [count(sum('meetings'), 'meeting')] : []),
+    ...(sum('minutes') > 0 ? [count(sum('minutes'), 'minute')] : []),
+  ].join(' and ')
+const bad = () =>
+  reading.value?.bad.map(({ line, fault, text }) => ({
+    line,
+    text: `${OUTLINE_FAULT_WORDS[fault]}${text ? `: “${text}”` : ''}`,
+  })) ?? []
+const leftOut = () =>
+  reading.value?.table.left.map(({ line, why, text }) => ({
+    line,
+    text: `${LEFT_LINE_WORDS[why]}: “${text}”`,
+  })) ?? []
 </script>
 
 <template>
@@ -68,15 +97,25 @@ const meetings = () => reading.value?.lessons.reduce((n, l) => n + l.meetings, 0
     />
     <div v-if="reading" class="grid gap-1 text-sm" role="status" data-hook="outline-trial">
       <p>
-        <b>{{ count(reading.lessons.length, 'lesson') }}</b> in {{ count(units(), 'unit') }},
-        {{ meetings() }} meetings<template v-if="reading.bad.length"
+        <b>{{ count(reading.lessons.length, 'lesson') }}</b> in {{ count(units(), 'unit') }}, {{ lengths()
+        }}<template v-if="reading.bad.length"
           >, <b class="text-error">{{ count(reading.bad.length, 'row') }} cannot be read</b></template
         >.
       </p>
-      <p v-for="b in reading.bad" :key="b.line" class="note-line needs">
-        Line {{ b.line }}: {{ OUTLINE_FAULT_WORDS[b.fault]
-        }}<template v-if="b.text"> (“{{ b.text }}”)</template>
-      </p>
+      <WhichColumn
+        :table="reading.table"
+        :names="OUTLINE_COLUMN_WORDS"
+        :is-needed="reading.lessons.length === 0 || reading.bad.length > reading.lessons.length"
+        @choose="choose"
+      />
+      <TableLines v-if="leftOut().length" :lines="leftOut()" />
+      <TableLines v-if="bad().length" :lines="bad()" needs />
+      <UCheckbox
+        v-if="reading.bad.length"
+        v-model="skipBad"
+        label="Leave these rows out"
+        data-hook="skip-bad"
+      />
     </div>
     <template #acts="{ isSending }">
       <div class="flex gap-2">
@@ -88,7 +127,7 @@ const meetings = () => reading.value?.lessons.reduce((n, l) => n + l.meetings, 0
           @click="read"
           >Read it first</UButton
         ><UButton
-          v-if="reading && reading.bad.length === 0"
+          v-if="reading && reading.lessons.length > 0 && (reading.bad.length === 0 || skipBad)"
           type="submit"
           :loading="isSending"
           data-hook="make-plan"
