@@ -1,4 +1,5 @@
 import type { SkippedEvent } from './closures'
+import type { TableSeen } from './table'
 
 /** Why an outside text as a whole is not read; `line` counts from 1. */
 export type FormatRefusal =
@@ -45,7 +46,8 @@ export type FormatRefusal =
       readonly field: 'file'
       readonly circle: readonly string[]
     }
-  | { readonly code: 'formats/no-item-headings'; readonly field: 'text' }
+  /** Of a table of questions: nobody knows which column is what; `table` shows it to who does. */
+  | { readonly code: 'formats/no-item-headings'; readonly field: 'text'; readonly table: TableSeen }
   /** Of a table of texts: no columns of learners and texts. */
   | { readonly code: 'formats/no-text-headings'; readonly field: 'text' }
   | { readonly code: 'formats/text-too-long'; readonly field: 'text'; readonly most: number }

@@ -37,6 +37,8 @@ export interface TableSeen {
 export interface Table<Column extends string> {
   readonly at: Positions<Column>
   readonly rows: readonly TableRow<Column>[]
+  /** What stands above the headings, cell by cell. */
+  readonly above: readonly TextRow[]
   readonly seen: TableSeen
 }
 
@@ -91,8 +93,16 @@ export function readTable<Column extends string>(
   return ok({
     at,
     rows,
+    above,
     seen: { head: head?.cells ?? [], sample: sampleOf(rows), at: { ...at } as TableSeen['at'], left },
   })
+}
+
+interface Parted<Column extends string> {
+  /** The heading row; `at`: null where nobody knows its words. */
+  readonly head: { readonly at: Positions<Column> | null; readonly cells: readonly string[] } | null
+  readonly above: readonly TextRow[]
+  readonly data: readonly TextRow[]
 }
 
 /** The headings, what stands above them, and the rows below; all are rows where nothing heads them. */
@@ -101,14 +111,14 @@ function parted<Column extends string>(
   columns: Columns<Column>,
   needed: readonly Column[],
   isChosen: boolean,
-) {
+): Parted<Column> {
   for (const [i, row] of rows.slice(0, MOST_ABOVE).entries()) {
     const at = headings(row, columns, needed)
     if (at) return { head: { at, cells: row.cells }, above: rows.slice(0, i), data: rows.slice(i + 1) }
   }
   const [first] = rows
-  const headed: Positions<Column> = first ? columnsHeaded(first, columns) : {}
-  if (first && Object.keys(headed).length >= 2)
+  const headed = first ? columnsHeaded(first, columns) : null
+  if (first && headed && Object.keys(headed).length >= 2)
     return { head: { at: headed, cells: first.cells }, above: [], data: rows.slice(1) }
   // of a table whose columns somebody has named, words over nothing but numbers head them
   if (isChosen && first && isHeadLike(rows))

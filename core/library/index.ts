@@ -40,6 +40,7 @@ export {
   isChosenAmong,
   isOmitted,
   isScoredByHand,
+  joinedCells,
   leftOut,
   linesOnPaper,
   matchingOf,

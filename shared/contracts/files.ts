@@ -5,7 +5,7 @@ import type { KeptFile } from '#core/library'
 import type { MyFile } from '#core/work'
 import type { ShelfReading } from '#core/formats'
 import { WIRE } from '../shapes/makers'
-import { contract, id, line } from './define'
+import { columnsChosen, contract, id, line } from './define'
 
 /** As large as a file may be that is read in, in bytes. */
 export const MOST_FILE_BYTES = 20_000_000
@@ -13,7 +13,7 @@ const fileOf = (most: number) => ({
   name: line(200),
   base64: z.base64('is no file').max(Math.ceil((most * 4) / 3) + 4, 'is too large'),
 })
-const file = z.strictObject(fileOf(MOST_FILE_BYTES))
+const file = z.strictObject({ ...fileOf(MOST_FILE_BYTES), columns: columnsChosen })
 // letters for bytes, and what stands around them
 const mostBytesOf = (most: number) => Math.ceil((most * 4) / 3) + 10_000
 const mostBytes = mostBytesOf(MOST_FILE_BYTES)

@@ -20,7 +20,7 @@ export async function pieceFile(
     return ok({
       name: `${resource.code}.csv`,
       type: 'text/csv; charset=utf-8',
-      text: printItems(resource.items),
+      text: printItems(resource.items, resource),
     })
   return ok({ name: `${resource.code}.zip`, type: 'application/zip', text: printQtiPackage(resource) })
 }

@@ -28,6 +28,8 @@ export interface FileToRead {
   readonly name: string
   /** The file's bytes in base64. */
   readonly base64: string
+  /** Of a table of questions, which column is what, where somebody has said so. */
+  readonly columns?: Readonly<Record<string, number>> | null
 }
 type ReadRefusal = AccessRefusal | FormatRefusal | ComputeRefusal
 
@@ -41,6 +43,7 @@ export async function previewImport(
     'shelfFile',
     file.name,
     new Uint8Array(Buffer.from(file.base64, 'base64')),
+    file.columns ?? null,
   )
   if (!read.ok) return read
   return read.value.ok ? ok(await asItFits(deps.store.read, actor, read.value.value)) : read.value

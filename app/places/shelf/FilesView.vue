@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
-import type { ShelfReading } from '#core/formats'
+import type { ShelfReading, TableSeen } from '#core/formats'
 import {
   ListFrameworks,
   ListImports,
@@ -11,6 +11,8 @@ import {
   TakeImportBack,
 } from '#shared/contracts/files'
 import type { ImportMade } from '#shared/contracts/files'
+import { useColumnsKept } from '~/shared/fields/columnsKept'
+import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import { useOverview } from '~/shared/session/overview'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
@@ -20,7 +22,7 @@ import { sayMoment } from '~/shared/words/times'
 import FileRows from './components/FileRows.vue'
 import FoundOutline from './components/FoundOutline.vue'
 import { useShelf } from './stores/shelf'
-import { FORMAT_WORDS } from './words/shortfalls'
+import { FORMAT_WORDS, QUESTION_COLUMN_WORDS } from './words/shortfalls'
 import { sayList } from '~/shared/words/lists'
 import { toBase64 } from '~/shared/wire/base64'
 
@@ -35,6 +37,9 @@ const asked = shallowRef<{ readonly name: string; readonly base64: string } | nu
 const reading = shallowRef<ShelfReading | null>(null)
 const problem = ref('')
 const isReading = ref(false)
+/** Of a table of questions: how its columns were taken. */
+const table = shallowRef<TableSeen | null>(null)
+const columns = useColumnsKept('questions')
 const isTaking = ref(false)
 const imports = shallowRef<readonly ImportMade[]>([])
 const frameworks = shallowRef<readonly { readonly id: string; readonly title: string }[]>([])
@@ -52,23 +57,41 @@ watch(file, async (chosen) => {
   file.value = null
   chosenCount.value++
   reading.value = null
+  table.value = null
   problem.value = ''
   if (chosen.size > MOST_FILE_BYTES) {
     problem.value = `“${chosen.name}” is larger than ${MOST_FILE_BYTES / 1_000_000} MB. Take it in several parts.`
     return
   }
   isReading.value = true
-  const body = { name: chosen.name, base64: await toBase64(chosen) }
-  asked.value = body
-  const reply = await call(PreviewImport, { body })
-  if (asked.value !== body) return
+  columns.chosen.value = null
+  asked.value = { name: chosen.name, base64: await toBase64(chosen) }
+  await read()
+})
+const body = () => asked.value && { ...asked.value, columns: columns.chosen.value }
+async function read(): Promise<void> {
+  const file = asked.value
+  const sent = body()
+  if (!sent) return
+  isReading.value = true
+  const reply = await call(PreviewImport, { body: sent })
+  if (asked.value !== file) return
   isReading.value = false
   reading.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
-})
+  const unread = !reply.ok && 'table' in reply.error ? reply.error.table : null
+  table.value = (reply.ok ? reply.value.table : unread) ?? null
+  const before = table.value && columns.known(table.value)
+  if (before) await choose(before)
+}
+async function choose(at: Readonly<Record<string, number>>): Promise<void> {
+  if (table.value) columns.choose(table.value, at)
+  await read()
+}
 function cancel(): void {
   asked.value = null
   reading.value = null
+  table.value = null
   isReading.value = false
 }
 const sum = computed(() => {
@@ -88,9 +111,10 @@ const whose = computed(() => {
   return 'Pieces become your own.'
 })
 async function take(): Promise<void> {
-  if (!asked.value) return
+  const sent = body()
+  if (!sent) return
   isTaking.value = true
-  const reply = await call(MakeImport, { body: asked.value })
+  const reply = await call(MakeImport, { body: sent })
   isTaking.value = false
   if (!reply.ok) {
     problem.value = sayRefusal(reply.error)
@@ -122,8 +146,8 @@ function about(made: ImportMade): string {
       <h1>Files</h1>
       <p class="said">
         Textbooks as EPUB, Common Cartridge or a table with Unit, Lesson and Meetings (.csv); questions as QTI
-        3.0 or 2.1 (.xml, .zip) or as a table (.csv); standards as CASE 1.0 (.json); a reading in Markdown
-        (.md). What a file holds is shown before anything is taken over.
+        3.0, 2.1 or 1.2 (.xml, .zip) or as a table (.csv); standards as CASE 1.0 (.json); a reading in
+        Markdown (.md). What a file holds is shown before anything is taken over.
       </p>
     </header>
     <UFileUpload
@@ -141,6 +165,13 @@ function about(made: ImportMade): string {
       <UButton size="xs" color="neutral" variant="outline" @click="cancel">Cancel</UButton>
     </p>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <WhichColumn
+      v-if="table"
+      :table="table"
+      :names="QUESTION_COLUMN_WORDS"
+      :is-needed="!reading || reading.pieces.length === 0"
+      @choose="choose"
+    />
     <section v-if="reading" aria-label="What the file holds" data-hook="reading">
       <h2>“{{ reading.title }}”: {{ FORMAT_WORDS[reading.format] }}</h2>
       <p class="my-2">

@@ -22,9 +22,14 @@ const LARGEST_FILE = 20_000_000
  * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
  * items, a reading, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself says; its name only
  * parts tables from texts.
+ * @param columns of a table, which column is what, where somebody has said so
  */
-export function readShelfFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
-  const read = readFile(name, bytes)
+export function readShelfFile(
+  name: string,
+  bytes: Uint8Array,
+  columns: Readonly<Record<string, number>> | null = null,
+): Result<ShelfReading, FormatRefusal> {
+  const read = readFile(name, bytes, columns)
   return read.ok ? ok(withoutItsPictures(read.value)) : read
 }
 
@@ -63,6 +68,7 @@ interface TextFile {
   readonly start: string
   /** Named like a table. */
   readonly isTable: boolean
+  readonly columns: Readonly<Record<string, number>> | null
 }
 interface PackageFile {
   readonly title: string
@@ -108,12 +114,15 @@ const READERS: Record<
   },
   outline: {
     text: {
-      isIt: ({ isTable, text }) => isTable && isOutline(text),
+      isIt: ({ isTable, text, columns }) => isTable && columns === null && isOutline(text),
       read: ({ text, title }) => readOutline(text, title),
     },
   },
   'items-csv': {
-    text: { isIt: ({ isTable }) => isTable, read: ({ text, title }) => parseItems(text, title) },
+    text: {
+      isIt: ({ isTable }) => isTable,
+      read: ({ text, title, columns }) => parseItems(text, title, columns),
+    },
   },
   markdown: {
     text: { isIt: () => true, read: ({ text, title }) => parseReading(text, title) },
@@ -124,11 +133,15 @@ function jsonIn(files: Files): Uint8Array | undefined {
   return [...files].find(([name]) => name.endsWith('.json'))?.[1]
 }
 
-function readFile(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
+function readFile(
+  name: string,
+  bytes: Uint8Array,
+  columns: TextFile['columns'],
+): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
   if (bytes.length > LARGEST_FILE) return refuse({ code: 'formats/package-too-large', field: 'file' })
   const isPackage = bytes[0] === 0x50 && bytes[1] === 0x4b
-  return isPackage ? readPackage(bytes, titleOf(name)) : readText(name, bytes)
+  return isPackage ? readPackage(bytes, titleOf(name)) : readText(name, bytes, columns)
 }
 
 /** The name without its folders and its ending. */
@@ -137,7 +150,11 @@ function titleOf(name: string): string {
   return last.slice(0, 100) || 'File'
 }
 
-function readText(name: string, bytes: Uint8Array): Result<ShelfReading, FormatRefusal> {
+function readText(
+  name: string,
+  bytes: Uint8Array,
+  columns: TextFile['columns'],
+): Result<ShelfReading, FormatRefusal> {
   const text = /\.xml$/i.test(name) ? textOfXml(bytes) : textOf(bytes)
   if (!text.ok) return text
   const start = text.value
@@ -145,7 +162,7 @@ function readText(name: string, bytes: Uint8Array): Result<ShelfReading, FormatR
     .trimStart()
     .charAt(0)
   const isTable = /\.(?:csv|tsv|txt)$/i.test(name)
-  const file = { title: titleOf(name), text: text.value, start, isTable }
+  const file = { title: titleOf(name), text: text.value, start, isTable, columns }
   return read(file, (of) => of.text)
 }
 

@@ -5,7 +5,7 @@ import { anyItem } from '../../../tests/support/anyItem'
 import { aCheck, at, everyKind, single } from '../../../tests/support/made'
 import { asId, mustBeOk } from '../../base'
 import type { ItemId } from '../../base'
-import { faultOf } from '../../library'
+import { faultOf, rightInWords } from '../../library'
 import type { Item, Standard } from '../../library'
 import { printCase, printItems, printQtiPackage, readShelfFile } from './index'
 
@@ -193,6 +193,45 @@ describe('a bank of items as CSV', () => {
       ['line 5', 'refused', 'no-text'],
       ['line 6', 'refused', 'cannot-be-answered'],
     ])
+  })
+
+  it('of somebody else has a column an answer, a key by letter or number, and kinds by other names', () => {
+    const text = [
+      'Question bank of the office',
+      'Question,A,B,C,D,Correct answer,Points,Type',
+      'Which is high?,Crest,Trough,Node,Beam,A,2,MC',
+      'Which are low?,Crest,Trough,Dip,Beam,"B; 3",2,Multiple response',
+      'Sound is a wave,,,,,TRUE,1,True/False',
+      'How fast?,,,,,340,1,',
+      'In order?,one,two,three,,"1,3,2",1,Order',
+      'Why?,,,,,,3,Essay',
+      'Which?,Crest,Trough,,,E,1,MC',
+      'Total,,,,,,9,',
+    ].join('\n')
+    const { pieces, rows } = read('bank.csv', text)
+    const [piece] = pieces
+    expect(piece?.items).toMatchObject([
+      { kind: 'single', right: 'a', points: 2 },
+      { kind: 'multiple', right: ['b', 'c'] },
+      { kind: 'single', options: [{ text: 'True' }, { text: 'False' }], right: 'a' },
+      { kind: 'numeric', value: 340 },
+      { kind: 'ordering' },
+      { kind: 'extended', points: 3 },
+    ])
+    const order = piece?.items[4]
+    expect(order && rightInWords(order)).toBe('one → three → two')
+    expect(rows.filter((r) => r.outcome === 'refused').map((r) => [r.where, r.because[0]?.code])).toEqual([
+      ['line 9', 'cannot-be-answered'],
+      ['line 1', 'above-headings'],
+      ['line 10', 'total'],
+    ])
+  })
+
+  it('keeps kind, title and minutes of the piece', () => {
+    const piece = aCheck(everyKind(), { title: 'Check: waves, again', kind: 'test', minutes: 35 })
+    const [back] = read('x.csv', printItems(piece.items, piece)).pieces
+    expect(back).toMatchObject({ title: 'Check: waves, again', kind: 'test', minutes: 35 })
+    expect(back?.items).toHaveLength(piece.items.length)
   })
 
   it('comes in UTF-16, and is refused without headings', () => {

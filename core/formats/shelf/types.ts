@@ -1,3 +1,4 @@
+import type { LeftLine, TableSeen } from '../table'
 import type { Book, Item, Resource, Standard } from '../../library'
 
 /**
@@ -54,6 +55,8 @@ export type Shortfall =
       readonly count: number
     }
   | { readonly code: 'not-here'; readonly name: string }
+  /** A line of a table that is no row. */
+  | { readonly code: LeftLine['why'] }
   /** A chapter to which no line of the navigation leads. */
   | { readonly code: 'outside-navigation' }
   | { readonly code: 'no-https'; readonly address: string }
@@ -88,6 +91,8 @@ export interface ShelfReading {
   /** The lesson of the book to which each piece belongs, in the order of the pieces; null: to none. */
   readonly lessonOf: readonly (string | null)[]
   readonly rows: readonly ShelfRow[]
+  /** Of a table: how its columns were taken. */
+  readonly table?: TableSeen
 }
 
 /** Of a reading that is no textbook. */

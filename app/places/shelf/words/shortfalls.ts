@@ -106,7 +106,32 @@ export function sayShortfall(short: Shortfall): string {
       return `“${short.address || 'no address'}” is no address that begins with https://.`
     case 'not-meetings':
       return `“${short.text}” is no number of meetings: whole or half ones, from 0.5 to 40.`
+    case 'above-headings':
+      return 'It stands above the headings.'
+    case 'total':
+      return 'It is a sum.'
     case 'not-here':
       return `There is no “${short.name}” here.`
   }
 }
+
+/** What a column of a table of questions may be. */
+export const QUESTION_COLUMN_WORDS = {
+  question: 'Question',
+  kind: 'Kind',
+  answers: 'Answers, with | between',
+  a: 'Answer A',
+  b: 'Answer B',
+  c: 'Answer C',
+  d: 'Answer D',
+  e: 'Answer E',
+  f: 'Answer F',
+  right: 'What is right',
+  points: 'Points',
+  tolerance: 'Tolerance',
+  unit: 'Unit',
+  feedback: 'Feedback',
+  hint: 'Hint',
+  standard: 'Standard',
+  difficulty: 'Difficulty',
+} as const
