@@ -14,6 +14,7 @@ export const SKIPPED_BECAUSE = [
   'repeats-too-often',
   'cancelled',
   'unknown-zone',
+  'task',
 ] as const
 /** An event that closes nothing, and why. */
 export interface SkippedEvent {

@@ -203,7 +203,7 @@ describe('a table of a normal office', () => {
       [3, 'no-name'],
     ])
     expect(parseRoster('Gruppe,Benutzername\nA,ann').value?.entries).toEqual([])
-    const got = parseRoster(text, { name: 1 }).value
+    const got = parseRoster(text, { name: 1, headed: 1 }).value
     expect(got?.entries.map((e) => e.name)).toEqual(['Ann Ash', 'Bo Birch'])
     expect(got?.table.head).toEqual(['Code', 'Wer', 'Platz'])
   })

@@ -28,6 +28,14 @@ describe('parseClosures', () => {
     ).toEqual(['Staff day 2026-09-07 2026-09-07', 'Harvest break 2026-11-25 2026-11-27'])
   })
 
+  it('names tasks, which close nothing', () => {
+    const text = calendar('SUMMARY:Staff day\nDTSTART;VALUE=DATE:20260907').replace(
+      'END:VCALENDAR',
+      'BEGIN:VTODO\r\nUID:t\r\nSUMMARY:Order paper\r\nDUE:20260910T120000Z\r\nEND:VTODO\r\nEND:VCALENDAR',
+    )
+    expect(parseClosures(text, year).value?.skipped).toEqual([{ name: 'Order paper', because: 'task' }])
+  })
+
   it('unfolds what repeats, within the year', () => {
     expect(
       spans(calendar('SUMMARY:Meeting day\nDTSTART;VALUE=DATE:20270405\nRRULE:FREQ=MONTHLY;COUNT=12')),

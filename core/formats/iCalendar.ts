@@ -31,9 +31,15 @@ export function parseClosures(text: string, year: YearSpan): Result<ClosureReadi
   if (text.length > MOST_ICS_BYTES)
     return refuse({ code: 'formats/too-large', field: 'text', most: MOST_ICS_BYTES })
   const source = text.replace(/^\uFEFF/, '')
-  const events = /BEGIN:VCALENDAR/i.test(source.slice(0, 2000)) ? eventsIn(source) : null
-  if (events === null) return refuse({ code: 'formats/not-a-calendar', field: 'text' })
-  const reading: Reading = { ...year, closures: [], skipped: [] }
+  const roots = /BEGIN:VCALENDAR/i.test(source.slice(0, 2000)) ? calendarsIn(source) : null
+  if (roots === null) return refuse({ code: 'formats/not-a-calendar', field: 'text' })
+  const events = roots.flatMap((root) => root.getAllSubcomponents('vevent'))
+  const tasks = roots.flatMap((root) => root.getAllSubcomponents('vtodo'))
+  const reading: Reading = {
+    ...year,
+    closures: [],
+    skipped: tasks.map((task) => ({ name: nameOf(task), because: 'task' })),
+  }
   const bad = badDates(source)
   const exceptions = exceptionsByUid(events)
   const masters = new Set(events.filter((e) => !e.hasProperty('recurrence-id')).map(uidOf))
@@ -65,12 +71,12 @@ const MOST_CLOSURES = 1000
 /** So many of the events left out are named in a refusal. */
 const NAMED = 20
 
-/** The events of all calendars in a file, in its order; null when it cannot be read. */
-function eventsIn(source: string): readonly ICAL.Component[] | null {
+/** All calendars in a file, in its order; null when it cannot be read. */
+function calendarsIn(source: string): readonly ICAL.Component[] | null {
   try {
     const parsed: unknown[] = ICAL.parse(source)
     const roots = Array.isArray(parsed[0]) ? parsed : [parsed]
-    return roots.flatMap((root) => new ICAL.Component(root as string).getAllSubcomponents('vevent'))
+    return roots.map((root) => new ICAL.Component(root as string))
   } catch {
     return null
   }

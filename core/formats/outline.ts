@@ -4,8 +4,8 @@ import { LESSON_KINDS, WEIGHTS } from '../pacing'
 import type { LessonKind, Weight } from '../pacing'
 import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
-import { positionsOf, readTable } from './table'
-import type { Positions, TableSeen } from './table'
+import { readTable } from './table'
+import type { ColumnsChosen, Positions, TableSeen } from './table'
 
 export interface OutlineLesson {
   readonly line: number
@@ -89,13 +89,13 @@ export const OUTLINE_COLUMNS = Object.keys(COLUMNS) as readonly Column[]
  */
 export function parseOutline(
   text: string,
-  chosen: Readonly<Record<string, number>> | null = null,
+  chosen: ColumnsChosen = null,
 ): Result<OutlineReading, FormatRefusal> {
   const table = readTable<Column>(text, {
     columns: COLUMNS,
     needed: ['lesson'],
     headless: columnsOf,
-    chosen: positionsOf(COLUMNS, chosen),
+    chosen,
   })
   if (!table.ok) return table
   const { at, rows, seen } = table.value

@@ -38,6 +38,13 @@ export type FormatRefusal =
   | { readonly code: 'formats/not-a-package'; readonly field: 'file' }
   | { readonly code: 'formats/unsafe-package'; readonly field: 'file'; readonly name: string }
   | { readonly code: 'formats/package-too-large'; readonly field: 'file' }
+  /** A file of a package is encrypted, or is not what its checksum or its length says. */
+  | {
+      readonly code: 'formats/damaged-package'
+      readonly field: 'file'
+      readonly name: string
+      readonly why: 'encrypted' | 'checksum' | 'length'
+    }
   | { readonly code: 'formats/has-entities'; readonly field: 'file' }
   | { readonly code: 'formats/not-xml'; readonly field: 'file'; readonly line: number }
   | { readonly code: 'formats/no-framework'; readonly field: 'file' }

@@ -2,8 +2,8 @@ import { isGrade } from '../audience'
 import { ok } from '../base'
 import type { Result } from '../base'
 import type { FormatRefusal } from './refusals'
-import { positionsOf, readTable } from './table'
-import type { TableSeen } from './table'
+import { readTable } from './table'
+import type { ColumnsChosen, TableSeen } from './table'
 
 export interface RosterEntry {
   readonly line: number
@@ -107,13 +107,13 @@ export const ROSTER_COLUMNS = Object.keys(COLUMNS) as readonly Column[]
  */
 export function parseRoster(
   text: string,
-  chosen: Readonly<Record<string, number>> | null = null,
+  chosen: ColumnsChosen = null,
 ): Result<RosterReading, FormatRefusal> {
   const table = readTable<Column>(text, {
     columns: COLUMNS,
     needed: ['name', 'given', 'family'],
     headless: () => ({ name: 0, signIn: 1, groups: 2 }),
-    chosen: positionsOf(COLUMNS, chosen),
+    chosen,
   })
   if (!table.ok) return table
   const entries: RosterEntry[] = []

@@ -23,7 +23,15 @@ describe('a table', () => {
     const headless = () => inOrderOf<Column>(COLUMNS)
     expect(inOrderOf<Column>(COLUMNS)).toEqual({ name: 0, grade: 1, note: 2 })
     expect(cellsOf('Ann,7\nBo,8', { ...READING, headless })).toEqual(['1: Ann/7', '2: Bo/8'])
-    expect(cellsOf('Ann,7')).toEqual(['1: /'])
+    // where nothing can stand anywhere without headings, the first row heads the others, until somebody says otherwise
+    expect(cellsOf('Ann,7\nBo,8')).toEqual(['2: /'])
+    expect(cellsOf('Ann,7\nBo,8', { ...READING, chosen: { name: 0, headed: 0 } })).toEqual([
+      '1: Ann/',
+      '2: Bo/',
+    ])
+    expect(cellsOf('Who,What\nBo,8', { ...READING, headless, chosen: { name: 0, headed: 1 } })).toEqual([
+      '2: Bo/',
+    ])
   })
 
   it('gives cells as they were meant, and the whole row beside them', () => {

@@ -24,6 +24,9 @@ export interface LeftLine {
   readonly text: string
 }
 
+/** Which column is what, as somebody said it; null: nobody has. */
+export type ColumnsChosen = Readonly<Record<string, number>> | null
+
 /** A table as a person sees it who is asked which column is what. */
 export interface TableSeen {
   /** What heads each column; empty where nothing does. */
@@ -31,6 +34,8 @@ export interface TableSeen {
   /** Its first rows. */
   readonly sample: readonly (readonly string[])[]
   readonly at: Readonly<Record<string, number>>
+  /** Whether its first row heads the columns: by words that are known, because somebody said so, or it does not. */
+  readonly headed: 'known' | 'said' | 'not'
   readonly left: readonly LeftLine[]
 }
 
@@ -48,8 +53,8 @@ export interface TableReading<Column extends string> {
   readonly needed: readonly Column[]
   /** Where columns stand when nothing heads them; absent: nowhere. */
   readonly headless?: (rows: readonly TextRow[]) => Positions<Column>
-  /** Where somebody has said that they stand. */
-  readonly chosen?: Positions<Column> | null
+  /** Where somebody has said that columns stand, by name; `headed`: 1 where the first row heads them, 0 where not. */
+  readonly chosen?: ColumnsChosen
   /** Letters in a cell, where those of a text are more than usual. */
   readonly mostInCell?: number
 }
@@ -73,9 +78,10 @@ export function readTable<Column extends string>(
 ): Result<Table<Column>, FormatRefusal> {
   const read = parseCells(text, mostInCell)
   if (!read.ok) return read
-  const { head, above, data } = parted(read.value, columns, needed, chosen !== null)
+  const isHeaded = chosen?.headed === undefined ? headless === undefined : chosen.headed === 1
+  const { head, above, data } = parted(read.value, columns, needed, isHeaded)
   const unheaded = headless ? headless(data) : ({} as Positions<Column>)
-  const at = chosen ?? head?.at ?? unheaded
+  const at = positionsOf(columns, chosen) ?? head?.at ?? unheaded
   const totals = data.filter(isTotal)
   const rows = data
     .filter((row) => !totals.includes(row))
@@ -94,7 +100,13 @@ export function readTable<Column extends string>(
     at,
     rows,
     above,
-    seen: { head: head?.cells ?? [], sample: sampleOf(rows), at: { ...at } as TableSeen['at'], left },
+    seen: {
+      head: head?.cells ?? [],
+      sample: sampleOf(rows),
+      at: { ...at } as TableSeen['at'],
+      headed: head === null ? 'not' : head.at === null ? 'said' : 'known',
+      left,
+    },
   })
 }
 
@@ -110,7 +122,7 @@ function parted<Column extends string>(
   rows: readonly TextRow[],
   columns: Columns<Column>,
   needed: readonly Column[],
-  isChosen: boolean,
+  isHeaded: boolean,
 ): Parted<Column> {
   for (const [i, row] of rows.slice(0, MOST_ABOVE).entries()) {
     const at = headings(row, columns, needed)
@@ -120,20 +132,8 @@ function parted<Column extends string>(
   const headed = first ? columnsHeaded(first, columns) : null
   if (first && headed && Object.keys(headed).length >= 2)
     return { head: { at: headed, cells: first.cells }, above: [], data: rows.slice(1) }
-  // of a table whose columns somebody has named, words over nothing but numbers head them
-  if (isChosen && first && isHeadLike(rows))
-    return { head: { at: null, cells: first.cells }, above: [], data: rows.slice(1) }
+  if (isHeaded && first) return { head: { at: null, cells: first.cells }, above: [], data: rows.slice(1) }
   return { head: null, above: [], data: rows }
-}
-
-/** Whether the first row has words in a column that else holds numbers only. */
-function isHeadLike(rows: readonly TextRow[]): boolean {
-  const [first, ...others] = rows
-  if (!first || others.length === 0) return false
-  return first.cells.some((cell, i) => {
-    const below = others.map(({ cells }) => cells[i] ?? '')
-    return !NUMBER.test(cell) && below.every((c) => NUMBER.test(c)) && below.some((c) => /\d/.test(c))
-  })
 }
 
 function isTotal({ cells }: TextRow): boolean {
@@ -163,9 +163,9 @@ export function inOrderOf<Column extends string>(columns: Columns<Column>): Posi
 }
 
 /** Positions that somebody sent, as those of a table with these columns; null: none. */
-export function positionsOf<Column extends string>(
+function positionsOf<Column extends string>(
   columns: Columns<Column>,
-  sent: Readonly<Record<string, number>> | null | undefined,
+  sent: ColumnsChosen,
 ): Positions<Column> | null {
   if (!sent) return null
   const names = Object.keys(columns) as Column[]

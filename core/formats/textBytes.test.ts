@@ -36,6 +36,14 @@ describe('textOf', () => {
     expect(textOf(Uint8Array.from(russian))).toBe('Иван Петров\nМария')
   })
 
+  it('puts lines of a calendar together that are folded within a letter', () => {
+    const line = Buffer.from('SUMMARY:Fête de fin d’année')
+    const within = line.indexOf(0xc3) + 1
+    const folded = [...line.subarray(0, within), 0x0d, 0x0a, 0x20, ...line.subarray(within)]
+    const bytes = Uint8Array.from([...Buffer.from('BEGIN:VCALENDAR\r\n'), ...folded])
+    expect(textOf(bytes)).toBe('BEGIN:VCALENDAR\r\nSUMMARY:Fête de fin d’année')
+  })
+
   it('leaves binary files binary, so that the reading refuses them', () => {
     expect(textOf(Uint8Array.from([0x50, 0x4b, 3, 4, 0, 0, 0, 1, 2]))).toContain('\u0000')
   })

@@ -12,7 +12,8 @@ const KNOWN = ['UTF-8', 'ASCII']
  * A file's bytes as text: by its byte order mark, else as UTF-8 where they are that, else in the encoding that
  * their frequencies point to.
  */
-export function textOfBytes(bytes: Uint8Array): string {
+export function textOfBytes(given: Uint8Array): string {
+  const bytes = isCalendar(given) ? unfolded(given) : given
   const wide = wideEncoding(bytes)
   if (wide !== null) return new TextDecoder(wide).decode(bytes)
   try {
@@ -20,6 +21,24 @@ export function textOfBytes(bytes: Uint8Array): string {
   } catch {
     return decoded(bytes, encodingOf(bytes))
   }
+}
+
+function isCalendar(bytes: Uint8Array): boolean {
+  return /^(?:\u00EF\u00BB\u00BF)?BEGIN:VCALENDAR/i.test(String.fromCharCode(...bytes.subarray(0, 20)))
+}
+
+/** Lines of a calendar put together before letters are made of bytes: they may be folded within one (RFC 5545, 3.1). */
+function unfolded(bytes: Uint8Array): Uint8Array {
+  const [CR, LF, SPACE, TAB] = [0x0d, 0x0a, 0x20, 0x09]
+  const kept = new Uint8Array(bytes.length)
+  let length = 0
+  for (let at = 0; at < bytes.length; at++) {
+    const end = bytes[at] === CR && bytes[at + 1] === LF ? at + 2 : bytes[at] === LF ? at + 1 : 0
+    const isFold = end > 0 && (bytes[end] === SPACE || bytes[end] === TAB)
+    if (isFold) at = end
+    else kept[length++] = bytes[at] ?? 0
+  }
+  return kept.subarray(0, length)
 }
 
 /** UTF-16, told by its mark, or by the empty halves of plain letters. */

@@ -176,6 +176,7 @@ export const STATUS_OF = {
   'formats/too-many-closures': 422,
   'formats/no-closures': 422,
   'formats/not-a-package': 422,
+  'formats/damaged-package': 422,
   'formats/unsafe-package': 422,
   'formats/package-too-large': 422,
   'formats/has-entities': 422,

@@ -41,7 +41,9 @@ const said = computed(() =>
 )
 function choose(column: number, name: string): void {
   const kept = Object.entries(props.table.at).filter(([of, at]) => at !== column && of !== name)
-  emit('choose', Object.fromEntries(name === NOTHING ? kept : [...kept, [name, column]]))
+  const at = Object.fromEntries(name === NOTHING ? kept : [...kept, [name, column]])
+  const { headed } = props.table
+  emit('choose', headed === 'known' ? at : { ...at, headed: headed === 'said' ? 1 : 0 })
 }
 </script>
 
@@ -63,6 +65,13 @@ function choose(column: number, name: string): void {
         >Which column is what</UButton
       >
     </p>
+    <UCheckbox
+      v-if="isOpen && table.headed !== 'known'"
+      class="mt-2"
+      label="The first row heads the columns"
+      :model-value="table.headed === 'said'"
+      @update:model-value="(is) => emit('choose', { ...table.at, headed: is ? 1 : 0 })"
+    />
     <div v-if="isOpen" class="scroller mt-2" tabindex="0" role="region" aria-label="The table’s first rows">
       <table class="grid-table">
         <thead>

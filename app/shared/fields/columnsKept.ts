@@ -18,7 +18,8 @@ export function useColumnsKept(kind: string) {
   function known(table: TableSeen): Positions | null {
     const before = kept.value[nameOf(table)]
     if (chosen.value !== null || !before) return null
-    return JSON.stringify(before) === JSON.stringify(table.at) ? null : before
+    const isTakenSo = Object.entries(before).every(([name, at]) => name === 'headed' || table.at[name] === at)
+    return isTakenSo ? null : before
   }
   function choose(table: TableSeen, at: Positions): void {
     chosen.value = at

@@ -17,6 +17,7 @@ import { sayForLearner } from './tryRefusals'
 import type { Naming } from './everyonesRefusals'
 import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
+import { DAMAGES } from './damages'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
 import {
@@ -207,6 +208,8 @@ function ofFormats(r: FormatRefusal): string {
         : `None of the ${count(r.events, 'event')} is a whole day inside this school year. ${saySkipped(r.skipped)}`
     case 'formats/not-a-package':
       return 'The file is no package that can be opened. Save or export it again.'
+    case 'formats/damaged-package':
+      return `“${r.name}” in this package ${DAMAGES[r.why]}. Make or fetch the file once more.`
     case 'formats/unsafe-package':
       return `The package holds a file that leads out of it (“${r.name}”). It is not read.`
     case 'formats/package-too-large':
@@ -222,7 +225,7 @@ function ofFormats(r: FormatRefusal): string {
     case 'formats/no-text-headings':
       return 'Table: give it a first line with the columns “learner” and “text”.'
     case 'formats/no-item-headings':
-      return 'Name the columns in the first row: “kind” and “question” at least.'
+      return 'Which column holds the question is not known: say it, or name the columns in the first row.'
     case 'formats/text-too-long':
       return `The text is longer than ${r.most} characters. Take it in several parts.`
     case 'formats/no-navigation':

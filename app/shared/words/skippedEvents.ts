@@ -9,6 +9,7 @@ export const SKIPPED_WORDS: Record<SkippedEvent['because'], string> = {
   'repeats-too-often': 'repeats too often',
   cancelled: 'is cancelled',
   'unknown-zone': 'is in a time zone we do not know',
+  task: 'is a task, which closes nothing',
 }
 
 /** The first events that were left out, each with the reason, as sentences. */

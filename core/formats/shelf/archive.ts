@@ -2,6 +2,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
+import { damagedIn } from './zipEntries'
 import { textOfBytes } from '../textBytes'
 
 const MOST_FILES = 3000
@@ -27,6 +28,8 @@ export function unpack(bytes: Uint8Array, matches: (name: string) => boolean): R
   let total = 0
   let largest = 0
   const unsafe: string[] = []
+  const encrypted = damagedIn(bytes, {})
+  if (encrypted) return refuse({ code: 'formats/damaged-package', field: 'file', ...encrypted })
   const isTooMuch = () => count > MOST_FILES || total > MOST_BYTES || largest > MOST_IN_ONE
   try {
     const files = unzipSync(bytes, {
@@ -38,6 +41,8 @@ export function unpack(bytes: Uint8Array, matches: (name: string) => boolean): R
         return !isTooMuch() && unsafe.length === 0 && !name.endsWith('/') && matches(name)
       },
     })
+    const damaged = damagedIn(bytes, files)
+    if (damaged) return refuse({ code: 'formats/damaged-package', field: 'file', ...damaged })
     const [name] = unsafe
     if (name !== undefined) return refuse({ code: 'formats/unsafe-package', field: 'file', name })
     const real = Object.values(files).reduce((sum, file) => sum + file.length, 0)

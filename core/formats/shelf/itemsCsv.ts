@@ -5,7 +5,8 @@ import type { Item, Resource } from '../../library'
 import { printCells } from '../csv'
 import type { FormatRefusal } from '../refusals'
 import type { TextRow } from '../csv'
-import { positionsOf, readTable } from '../table'
+import { readTable } from '../table'
+import type { ColumnsChosen } from '../table'
 import { ITEM_COLUMNS, readCells } from './itemCells'
 import type { ItemColumn } from './itemCells'
 import { plainPiece } from './plainPiece'
@@ -53,10 +54,9 @@ function rowOf(item: Item): Partial<Row> {
 export function parseItems(
   text: string,
   name: string,
-  chosen: Readonly<Record<string, number>> | null = null,
+  chosen: ColumnsChosen = null,
 ): Result<ShelfReading, FormatRefusal> {
-  const at = positionsOf(ITEM_COLUMNS, chosen)
-  const table = readTable<ItemColumn>(text, { columns: ITEM_COLUMNS, needed: ['question'], chosen: at })
+  const table = readTable<ItemColumn>(text, { columns: ITEM_COLUMNS, needed: ['question'], chosen })
   if (!table.ok) return table
   const { seen, above } = table.value
   if (table.value.at.question === undefined)

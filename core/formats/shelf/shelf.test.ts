@@ -401,14 +401,42 @@ describe('files that mean harm, or nothing', () => {
     expect(codeOf('x.zip', zipSync({ 'a.txt': bytes('hello') }))).toBe('formats/nothing-known')
   })
 
+  it('that are encrypted, damaged, or longer than they say are named', () => {
+    const zip = zipSync(
+      { 'a.xml': strToU8('<x>one</x>'), 'b.xml': strToU8('<x>two</x>'.repeat(50)) },
+      { level: 6 },
+    )
+    const entries = [...zip.keys()].filter((i) => zip[i] === 0x50 && zip[i + 1] === 0x4b && zip[i + 2] === 1)
+    const changed = (entry: number, at: number, by: number) => {
+      const copy = Uint8Array.from(zip)
+      copy[(entries[entry] ?? 0) + at] = (copy[(entries[entry] ?? 0) + at] ?? 0) ^ by
+      return readShelfFile('x.zip', copy).error
+    }
+    expect(changed(1, 8, 1)).toMatchObject({
+      code: 'formats/damaged-package',
+      name: 'b.xml',
+      why: 'encrypted',
+    })
+    expect(changed(0, 16, 0xff)).toMatchObject({
+      code: 'formats/damaged-package',
+      name: 'a.xml',
+      why: 'checksum',
+    })
+    expect(changed(1, 24, 0x04)).toMatchObject({ code: 'formats/damaged-package', name: 'b.xml' })
+  })
+
   it('are not trusted about their sizes', () => {
     const zip = zipSync({ 'a.xml': new Uint8Array(5_000_000) })
     // the stated size, in the directory at the end and at the file
     const at = (mark: readonly number[]) => zip.findIndex((_, i) => mark.every((b, j) => zip[i + j] === b))
     const central = at([0x50, 0x4b, 1, 2])
     zip.set([10, 0, 0, 0], central + 24)
-    // no more is unpacked than was stated
-    expect(read('x.zip', zip)).toMatchObject({ pieces: [], rows: [{ outcome: 'refused' }] })
+    // no more is unpacked than was stated: what is left is not what its checksum says
+    expect(readShelfFile('x.zip', zip).error).toMatchObject({
+      code: 'formats/damaged-package',
+      name: 'a.xml',
+      why: 'checksum',
+    })
   })
 })
 

@@ -5,6 +5,7 @@ import type { FormatRefusal } from '../../refusals'
 import { plainPiece } from '../plainPiece'
 import { NO_BOOK } from '../types'
 import type { ReadPiece, ShelfReading, ShelfRow } from '../types'
+import { firstOf, textIn } from '../xml'
 import type { Xml } from '../xml'
 import { readQtiItem } from './readItem'
 import type { BesideItem } from './readItem'
@@ -101,7 +102,10 @@ function readItems({ documents }: Group, { about }: Beside) {
   const rows: ShelfRow[] = []
   for (const { path, xml, weight } of documents) {
     const { item, short } = readQtiItem(xml, items.length + 1, about.get(path) ?? null)
-    const what = (item?.stem ?? xml.attributes.title ?? '').slice(0, 200)
+    const what = (item?.stem ?? (textIn(firstOf(xml, 'itembody')) || (xml.attributes.title ?? ''))).slice(
+      0,
+      200,
+    )
     if (item === null || taken.has(item.id)) {
       const because = item === null ? short : [{ code: 'code-twice', name: item.id } as const]
       rows.push({ where: path, what, outcome: 'refused', because })

@@ -1,0 +1,133 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { strToU8, zipSync } from 'fflate'
+import type { ElementHandle } from 'puppeteer-core'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { demoPerson, withBrowser } from '../support/browser'
+import type { Person } from '../support/browser'
+import { FOREIGN } from '../support/foreignItems'
+import { dialogLooksRight, looksRight } from '../support/looks'
+import { aServer } from '../support/server'
+import type { Running } from '../support/server'
+import { aFolder } from '../support/world'
+
+withBrowser()
+let server: Running
+beforeAll(async () => {
+  server = await aServer('demo')
+})
+
+function aFile(name: string, content: string | Uint8Array): string {
+  const path = join(aFolder(), name)
+  writeFileSync(path, content)
+  return path
+}
+async function upload(p: Person, within: string, path: string): Promise<void> {
+  const input = await p.page.waitForSelector(`${within} input[type="file"]`)
+  await (input as ElementHandle<HTMLInputElement>).uploadFile(path)
+}
+
+/** A bank of sixty questions as another program writes them: whatever the standard allows, over and over. */
+function aBank(): Uint8Array {
+  const all = Object.values(FOREIGN)
+  const items = Array.from({ length: 60 }, (_, i) => {
+    const xml = all[i % all.length]?.xml ?? ''
+    return [
+      `items/${String(i).padStart(2, '0')}.xml`,
+      strToU8(xml.replace('identifier="x1"', `identifier="x${i}"`)),
+    ]
+  })
+  return zipSync(Object.fromEntries(items) as Record<string, Uint8Array>)
+}
+
+describe('a bank of sixty questions', () => {
+  it('shows each with its key and points, names what is otherwise, and is taken over', async () => {
+    const p = await demoPerson(server, 'imani', '/shelf-files')
+    await upload(p, 'main', aFile('bank.zip', aBank()))
+    await p.seesIn('[data-hook="row-counts"]', 'left out')
+    const said = await p.text('[data-hook="reading"]')
+    // a number within a line keeps its tolerance
+    expect(said).toContain('It is [1] cm around.')
+    expect(said).toContain('15.71 ± 0.02')
+    expect(said).toContain('200 (± 4)')
+    expect(said).toContain('half: krest')
+    expect(said).toContain('Capital and small letters are told apart there, and not here.')
+    expect(said).toMatch(
+      /“Trough; Node” earns [\d.]+ of 2 points there, and [\d.]+ here\.|earns 1 of 2 points there/,
+    )
+    expect(said).toContain('It is scored by a rule that is not read here (patternmatch)')
+    await p.page.screenshot({ path: '/tmp/pic_bank.png' })
+    await dialogLooksRight(p)
+    await p.click('take-over')
+    await p.sees('Taken over:')
+    await p.click('take-back')
+    await p.sees('is taken back')
+    p.isQuiet()
+  })
+})
+
+describe('a table of questions with headings that nobody knows', () => {
+  it('asks which column is what, and remembers it', async () => {
+    const p = await demoPerson(server, 'imani', '/shelf-files')
+    const text = 'Wording,X1,X2,Good\nWhich is high?,Crest,Trough,A\nWhich is low?,Crest,Trough,B'
+    await upload(p, 'main', aFile('odd.csv', text))
+    await p.has('[data-hook="which-column"] table')
+    for (const [heading, is] of [
+      ['Wording', 'Question'],
+      ['X1', 'Answer A'],
+      ['X2', 'Answer B'],
+      ['Good', 'What is right'],
+    ] as const)
+      await p.choose(`[aria-label="What is ${heading}"]`, is)
+    await p.sees('Would be taken over: 2 questions')
+    await p.page.screenshot({ path: '/tmp/pic_columns.png' })
+    await looksRight(p)
+    // the next file with these headings is known
+    await p.go('/shelf-files')
+    await upload(p, 'main', aFile('odd2.csv', text.replace('high', 'higher')))
+    await p.sees('Would be taken over: 2 questions')
+    await p.sees('Which is higher?')
+    p.isQuiet()
+  })
+})
+
+/** What an office exports: a title, German headings, an older encoding, a sum below. */
+const OFFICE = [
+  'Schule am Berg;;;;',
+  'Klassenliste 2026/27;;;;',
+  '',
+  'Nr.;Name;Vorname;Klasse;Klassenstufe',
+  '1;Ölmann;Zoë;8C;8',
+  '2;Groß;Jürgen;8C;8. Klasse',
+  '3;Núñez;José;8D;8',
+  '4;;;8C;8',
+  'Summe;4;;;',
+].join('\r\n')
+
+describe('a roster of a normal office', () => {
+  it('is read as it was meant, and taken in without leaving the class', async () => {
+    const p = await demoPerson(server, 'imani', '/classes')
+    await p.tap('::-p-text(Science 8 C)')
+    await p.has('[data-hook="roster-import"]')
+    await upload(p, '[data-hook="roster-import"]', aFile('Klassenliste.csv', Buffer.from(OFFICE, 'latin1')))
+    await p.page.waitForFunction(() =>
+      document
+        .querySelector<HTMLTextAreaElement>('[data-hook="roster-import"] textarea')
+        ?.value.includes('Ölmann'),
+    )
+    await p.click('read-roster')
+    await p.seesIn('[data-hook="roster-trial"]', '2 learners to add, 1 row cannot be read')
+    const said = await p.text('[data-hook="roster-trial"]')
+    expect(said).toContain('Zoë Ölmann, Jürgen Groß')
+    expect(said).toContain('stands above the headings: “Schule am Berg”')
+    expect(said).toContain('is a sum: “Summe, 4”')
+    expect(said).toContain('1 of 8D')
+    await p.page.screenshot({ path: '/tmp/pic_roster.png' })
+    await p.isAccessible()
+    await p.press('Leave these rows out')
+    await p.click('add-roster')
+    await p.sees('2 learners added')
+    await p.sees('Jürgen Groß')
+    p.isQuiet()
+  })
+})
