@@ -5,7 +5,8 @@ import type { LessonKind, Weight } from '../pacing'
 import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
 import { readTable } from './table'
-import type { ColumnsChosen, Positions, TableSeen } from './table'
+import type { Positions } from './table'
+import type { ColumnsChosen, TableSeen } from './tableSeen'
 
 export interface OutlineLesson {
   readonly line: number

@@ -1,5 +1,5 @@
 import type { SkippedEvent } from './closures'
-import type { TableSeen } from './table'
+import type { TableSeen } from './tableSeen'
 
 /** Why an outside text as a whole is not read; `line` counts from 1. */
 export type FormatRefusal =

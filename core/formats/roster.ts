@@ -3,7 +3,7 @@ import { ok } from '../base'
 import type { Result } from '../base'
 import type { FormatRefusal } from './refusals'
 import { readTable } from './table'
-import type { ColumnsChosen, TableSeen } from './table'
+import type { ColumnsChosen, TableSeen } from './tableSeen'
 
 export interface RosterEntry {
   readonly line: number

@@ -1,8 +1,9 @@
 import { ok } from '../base'
 import type { Result } from '../base'
-import { asMeant, columnsHeaded, headings, parseCells } from './csv'
+import { asMeant, columnsHeaded, headings, parseCells, plainHeading } from './csv'
 import type { TextRow } from './csv'
 import type { FormatRefusal } from './refusals'
+import type { ColumnsChosen, LeftLine, TableSeen } from './tableSeen'
 
 /** What a table can hold, in the order of its columns: each column's name, and what it may be headed by. */
 export type Columns<Column extends string> = Readonly<Record<Column, readonly string[]>>
@@ -15,28 +16,6 @@ export interface TableRow<Column extends string> {
   readonly cells: readonly string[]
   /** A cell as it was meant; empty where there is none. */
   readonly cell: (column: Column) => string
-}
-
-/** A line that is no row: what stands above the headings, and sums. */
-export interface LeftLine {
-  readonly line: number
-  readonly why: 'above-headings' | 'total'
-  readonly text: string
-}
-
-/** Which column is what, as somebody said it; null: nobody has. */
-export type ColumnsChosen = Readonly<Record<string, number>> | null
-
-/** A table as a person sees it who is asked which column is what. */
-export interface TableSeen {
-  /** What heads each column; empty where nothing does. */
-  readonly head: readonly string[]
-  /** Its first rows. */
-  readonly sample: readonly (readonly string[])[]
-  readonly at: Readonly<Record<string, number>>
-  /** Whether its first row heads the columns: by words that are known, because somebody said so, or it does not. */
-  readonly headed: 'known' | 'said' | 'not'
-  readonly left: readonly LeftLine[]
 }
 
 export interface Table<Column extends string> {
@@ -64,8 +43,22 @@ const MOST_ABOVE = 8
 /** As many rows as are shown to who says which column is what. */
 const MOST_SHOWN = 4
 /** What the first cell of a line of sums says, in the languages of our schools. */
-const TOTAL =
-  /^(?:grand )?(?:totals?|sums?|summe|gesamt|insgesamt|anzahl|somme|suma|totale|totaal|count|average|mittelwert|moyenne)\b/i
+const TOTALS = [
+  ...[
+    'total',
+    'totals',
+    'sum',
+    'sums',
+    'count',
+    'average',
+    'summe',
+    'gesamt',
+    'insgesamt',
+    'anzahl',
+    'mittelwert',
+  ],
+  ...['somme', 'moyenne', 'suma', 'totale', 'totaal', 'grand total'],
+]
 const NUMBER = /^[-+]?[\d.,\s%]*$/
 
 /**
@@ -138,7 +131,9 @@ function parted<Column extends string>(
 
 function isTotal({ cells }: TextRow): boolean {
   const [first, ...others] = cells.filter((cell) => cell !== '')
-  return first !== undefined && TOTAL.test(first) && others.every((cell) => NUMBER.test(cell))
+  return (
+    first !== undefined && TOTALS.includes(plainHeading(first)) && others.every((cell) => NUMBER.test(cell))
+  )
 }
 
 function leaving({ line, cells }: TextRow, why: LeftLine['why']): LeftLine {

@@ -11,7 +11,7 @@ import { Turns } from './turns'
 export const HEAVY_LIMITS = { seconds: 1.5, megabytes: 192, waiting: 60, waitingOfOne: 6 }
 /** Whole textbooks take their time: as many times as long. */
 const LONGER: Partial<Record<JobName, number>> = { shelfFile: 6 }
-/** One thread is left for short jobs while a long one runs; one processor at least for answering, where there are more. */
+/** One thread is left for short jobs while a long one runs; one processor for answering, where there are more. */
 const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1))
 
 /** Worker threads for heavy jobs; what a request no longer waits for is ended together with its thread. */

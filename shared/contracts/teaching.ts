@@ -186,7 +186,7 @@ export const ReadRoster = contract<RosterTrial>()({
   method: 'POST',
   path: '/api/classes/:classId/read-roster',
   params: ofClass,
-  body: z.strictObject({ text: z.string(), columns: columnsChosen }),
+  body: z.strictObject({ text: z.string(), columns: columnsChosen, withOthers: z.boolean().optional() }),
   mostBytes: 600_000,
 })
 /**

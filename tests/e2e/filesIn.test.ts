@@ -56,7 +56,6 @@ describe('a bank of sixty questions', () => {
       /“Trough; Node” earns [\d.]+ of 2 points there, and [\d.]+ here\.|earns 1 of 2 points there/,
     )
     expect(said).toContain('It is scored by a rule that is not read here (patternmatch)')
-    await p.page.screenshot({ path: '/tmp/pic_bank.png' })
     await dialogLooksRight(p)
     await p.click('take-over')
     await p.sees('Taken over:')
@@ -80,7 +79,6 @@ describe('a table of questions with headings that nobody knows', () => {
     ] as const)
       await p.choose(`[aria-label="What is ${heading}"]`, is)
     await p.sees('Would be taken over: 2 questions')
-    await p.page.screenshot({ path: '/tmp/pic_columns.png' })
     await looksRight(p)
     // the next file with these headings is known
     await p.go('/shelf-files')
@@ -108,6 +106,7 @@ describe('a roster of a normal office', () => {
   it('is read as it was meant, and taken in without leaving the class', async () => {
     const p = await demoPerson(server, 'imani', '/classes')
     await p.tap('::-p-text(Science 8 C)')
+    await p.tap('::-p-aria([name="Add learners"][role="button"])')
     await p.has('[data-hook="roster-import"]')
     await upload(p, '[data-hook="roster-import"]', aFile('Klassenliste.csv', Buffer.from(OFFICE, 'latin1')))
     await p.page.waitForFunction(() =>
@@ -122,7 +121,6 @@ describe('a roster of a normal office', () => {
     expect(said).toContain('stands above the headings: “Schule am Berg”')
     expect(said).toContain('is a sum: “Summe, 4”')
     expect(said).toContain('1 of 8D')
-    await p.page.screenshot({ path: '/tmp/pic_roster.png' })
     await p.isAccessible()
     await p.press('Leave these rows out')
     await p.click('add-roster')

@@ -17,19 +17,26 @@ const map = (entries: Readonly<Record<string, number>>, about = '', isExact = fa
 const TEMPLATE = (name: string) =>
   `<qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/${name}.xml"/>`
 const score = (points: number) =>
-  `<qti-set-outcome-value identifier="SCORE"><qti-base-value base-type="float">${points}</qti-base-value></qti-set-outcome-value>`
+  `<qti-set-outcome-value identifier="SCORE"><qti-base-value base-type="float">${points}</qti-base-value>
+      </qti-set-outcome-value>`
 const when = (condition: string, points: number, otherwise = '') =>
-  `<qti-response-processing><qti-response-condition><qti-response-if>${condition}${score(points)}</qti-response-if>${otherwise}</qti-response-condition></qti-response-processing>`
+  `<qti-response-processing><qti-response-condition>
+      <qti-response-if>${condition}${score(points)}</qti-response-if>${otherwise}</qti-response-condition>
+      </qti-response-processing>`
 const given = (id = 'RESPONSE') => `<qti-variable identifier="${id}"/>`
 const base = (value: string, type = 'identifier') =>
   `<qti-base-value base-type="${type}">${value}</qti-base-value>`
+const word = (text: string, how = '') =>
+  `<qti-string-match case-sensitive="false" ${how}>${given()}${base(text, 'string')}</qti-string-match>`
 const options = (words: readonly string[]) =>
   words.map((w, i) => `<qti-simple-choice identifier="C${i + 1}">${w}</qti-simple-choice>`).join('')
 const choice = (words: readonly string[], most = 1) =>
-  `<qti-choice-interaction response-identifier="RESPONSE" max-choices="${most}"><qti-prompt>Which?</qti-prompt>${options(words)}</qti-choice-interaction>`
+  `<qti-choice-interaction response-identifier="RESPONSE" max-choices="${most}">
+      <qti-prompt>Which?</qti-prompt>${options(words)}</qti-choice-interaction>`
 const entry = (id = 'RESPONSE') => `<qti-text-entry-interaction response-identifier="${id}"/>`
 const near = (mode: string, tolerance: string, id = 'RESPONSE') =>
-  `<qti-equal tolerance-mode="${mode}" tolerance="${tolerance}">${given(id)}<qti-correct identifier="${id}"/></qti-equal>`
+  `<qti-equal tolerance-mode="${mode}" tolerance="${tolerance}">${given(id)}<qti-correct identifier="${id}"/>
+      </qti-equal>`
 
 export interface Foreign {
   readonly xml: string
@@ -75,7 +82,8 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
       `<p>How much?</p><p>${entry()}</p>`,
       response('float', []),
       when(
-        `<qti-and><qti-gte>${given()}${base('4', 'float')}</qti-gte><qti-lte>${given()}${base('6', 'float')}</qti-lte></qti-and>`,
+        `<qti-and><qti-gte>${given()}${base('4', 'float')}</qti-gte>
+      <qti-lte>${given()}${base('6', 'float')}</qti-lte></qti-and>`,
         3,
       ),
     ),
@@ -107,7 +115,8 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
       choice(WAVES),
       response('identifier', []),
       when(
-        `<qti-or><qti-match>${given()}${base('C1')}</qti-match><qti-match>${given()}${base('C2')}</qti-match></qti-or>`,
+        `<qti-or><qti-match>${given()}${base('C1')}</qti-match><qti-match>${given()}${base('C2')}</qti-match>
+      </qti-or>`,
         1,
       ),
     ),
@@ -148,7 +157,8 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
   },
   'an order, all or nothing, is said': {
     xml: V3(
-      `<qti-order-interaction response-identifier="RESPONSE"><qti-prompt>In order?</qti-prompt>${options(WAVES)}</qti-order-interaction>`,
+      `<qti-order-interaction response-identifier="RESPONSE">
+      <qti-prompt>In order?</qti-prompt>${options(WAVES)}</qti-order-interaction>`,
       response('identifier', ['C2', 'C1', 'C4', 'C3'], '', 'ordered'),
       TEMPLATE('match_correct'),
     ),
@@ -157,7 +167,15 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
   },
   'pairs that are mapped': {
     xml: V3(
-      `<qti-match-interaction response-identifier="RESPONSE" max-associations="2"><qti-prompt>Match.</qti-prompt><qti-simple-match-set><qti-simple-associable-choice identifier="A" match-max="1">High</qti-simple-associable-choice><qti-simple-associable-choice identifier="B" match-max="1">Low</qti-simple-associable-choice></qti-simple-match-set><qti-simple-match-set><qti-simple-associable-choice identifier="X" match-max="1">Crest</qti-simple-associable-choice><qti-simple-associable-choice identifier="Y" match-max="1">Trough</qti-simple-associable-choice><qti-simple-associable-choice identifier="Z" match-max="1">Node</qti-simple-associable-choice></qti-simple-match-set></qti-match-interaction>`,
+      `<qti-match-interaction response-identifier="RESPONSE" max-associations="2">
+      <qti-prompt>Match.</qti-prompt><qti-simple-match-set>
+      <qti-simple-associable-choice identifier="A" match-max="1">High</qti-simple-associable-choice>
+      <qti-simple-associable-choice identifier="B" match-max="1">Low</qti-simple-associable-choice>
+      </qti-simple-match-set><qti-simple-match-set>
+      <qti-simple-associable-choice identifier="X" match-max="1">Crest</qti-simple-associable-choice>
+      <qti-simple-associable-choice identifier="Y" match-max="1">Trough</qti-simple-associable-choice>
+      <qti-simple-associable-choice identifier="Z" match-max="1">Node</qti-simple-associable-choice>
+      </qti-simple-match-set></qti-match-interaction>`,
       response('directedPair', ['A X', 'B Y'], map({ 'A X': 1, 'B Y': 1 }), 'multiple'),
       TEMPLATE('map_response'),
     ),
@@ -184,10 +202,7 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
     xml: V3(
       `<p>The top?</p><p>${entry()}</p>`,
       response('string', []),
-      when(
-        `<qti-or><qti-string-match case-sensitive="false">${given()}${base('crest', 'string')}</qti-string-match><qti-string-match case-sensitive="false">${given()}${base('peak', 'string')}</qti-string-match></qti-or>`,
-        1,
-      ),
+      when(`<qti-or>${word('crest')}${word('peak')}</qti-or>`, 1),
     ),
     is: { kind: 'text', accepted: ['crest', 'peak'], points: 1 },
     said: [],
@@ -197,10 +212,7 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
     xml: V3(
       `<p>The top?</p><p>${entry()}</p>`,
       response('string', []),
-      when(
-        `<qti-string-match case-sensitive="false" substring="true">${given()}${base('crest', 'string')}</qti-string-match>`,
-        1,
-      ),
+      when(word('crest', 'substring="true"'), 1),
     ),
     is: { kind: 'text', accepted: ['crest'] },
     said: ['scored-otherwise'],
@@ -212,7 +224,12 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
       response('string', ['Sound'], map({ Sound: 1 }), 'single', 'A') +
         response('string', ['others'], map({ others: 1, some: 0.5 }), 'single', 'B') +
         response('float', ['1.5'], '', 'single', 'C'),
-      `<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-sum><qti-map-response identifier="A"/><qti-map-response identifier="B"/></qti-sum></qti-set-outcome-value><qti-response-condition><qti-response-if>${near('absolute', '0.1', 'C')}<qti-set-outcome-value identifier="SCORE"><qti-sum><qti-variable identifier="SCORE"/>${base('1', 'float')}</qti-sum></qti-set-outcome-value></qti-response-if></qti-response-condition></qti-response-processing>`,
+      `<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-sum>
+      <qti-map-response identifier="A"/><qti-map-response identifier="B"/></qti-sum></qti-set-outcome-value>
+      <qti-response-condition><qti-response-if>${near('absolute', '0.1', 'C')}
+      <qti-set-outcome-value identifier="SCORE"><qti-sum><qti-variable identifier="SCORE"/>
+      ${base('1', 'float')}</qti-sum>
+      </qti-set-outcome-value></qti-response-if></qti-response-condition></qti-response-processing>`,
     ),
     is: {
       kind: 'blanks',
@@ -225,7 +242,10 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
   },
   'words chosen within a text are blanks': {
     xml: V3(
-      '<p>A sound <qti-inline-choice-interaction response-identifier="RESPONSE"><qti-inline-choice identifier="U">rises</qti-inline-choice><qti-inline-choice identifier="D">falls</qti-inline-choice></qti-inline-choice-interaction> when it is near.</p>',
+      `<p>A sound <qti-inline-choice-interaction response-identifier="RESPONSE">
+      <qti-inline-choice identifier="U">rises</qti-inline-choice>
+      <qti-inline-choice identifier="D">falls</qti-inline-choice>
+      </qti-inline-choice-interaction> when it is near.</p>`,
       response('identifier', ['U']),
       TEMPLATE('match_correct'),
     ),
@@ -239,7 +259,10 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
   },
   'gaps that are filled from a bank of words are blanks': {
     xml: V3(
-      '<qti-gap-match-interaction response-identifier="RESPONSE"><qti-prompt>Put in the words.</qti-prompt><qti-gap-text identifier="E" match-max="1">energy</qti-gap-text><qti-gap-text identifier="M" match-max="1">matter</qti-gap-text><p>A wave carries <qti-gap identifier="G1"/>, not <qti-gap identifier="G2"/>.</p></qti-gap-match-interaction>',
+      `<qti-gap-match-interaction response-identifier="RESPONSE"><qti-prompt>Put in the words.</qti-prompt>
+      <qti-gap-text identifier="E" match-max="1">energy</qti-gap-text>
+      <qti-gap-text identifier="M" match-max="1">matter</qti-gap-text>
+      <p>A wave carries <qti-gap identifier="G1"/>, not <qti-gap identifier="G2"/>.</p></qti-gap-match-interaction>`,
       response('directedPair', ['E G1', 'M G2'], map({ 'E G1': 1, 'M G2': 1 }), 'multiple'),
       TEMPLATE('map_response'),
     ),
@@ -266,14 +289,19 @@ export const FOREIGN: Readonly<Record<string, Foreign>> = {
     xml: V3(
       choice(WAVES),
       response('identifier', ['C4']),
-      `<qti-response-processing><qti-response-condition><qti-response-if><qti-match>${given()}<qti-correct identifier="RESPONSE"/></qti-match>${score(1)}</qti-response-if></qti-response-condition><qti-set-outcome-value identifier="FEEDBACK"><qti-random>${given()}</qti-random></qti-set-outcome-value></qti-response-processing>`,
+      `<qti-response-processing><qti-response-condition><qti-response-if>
+      <qti-match>${given()}<qti-correct identifier="RESPONSE"/></qti-match>${score(1)}</qti-response-if>
+      </qti-response-condition><qti-set-outcome-value identifier="FEEDBACK"><qti-random>${given()}</qti-random>
+      </qti-set-outcome-value></qti-response-processing>`,
     ),
     is: { kind: 'single', right: 'd' },
     said: [],
   },
   'two choices of one name are a fault': {
     xml: V3(
-      '<qti-choice-interaction response-identifier="RESPONSE"><qti-prompt>Which?</qti-prompt><qti-simple-choice identifier="A">One</qti-simple-choice><qti-simple-choice identifier="A">Two</qti-simple-choice></qti-choice-interaction>',
+      `<qti-choice-interaction response-identifier="RESPONSE"><qti-prompt>Which?</qti-prompt>
+      <qti-simple-choice identifier="A">One</qti-simple-choice>
+      <qti-simple-choice identifier="A">Two</qti-simple-choice></qti-choice-interaction>`,
       response('identifier', ['A']),
       TEMPLATE('match_correct'),
     ),

@@ -1,4 +1,4 @@
-import type { LeftLine, TableSeen } from '../table'
+import type { LeftLine, TableSeen } from '../tableSeen'
 import type { Book, Item, Resource, Standard } from '../../library'
 
 /**

@@ -52,6 +52,11 @@ const SET_LATER = {
     `${count(n, 'question')} are drawn for each learner there: set when it is assigned.`,
 } as const
 
+function sayOtherwise({ what, there, here, of }: Extract<Shortfall, { code: 'scored-otherwise' }>): string {
+  const answer = what === '' ? 'nothing at all' : `“${what}”`
+  return `Scored otherwise here: ${answer} earns ${there} of ${count(of, 'point')} there, and ${here} here.`
+}
+
 /** Why a part of a file is not, or not wholly, taken over. */
 export function sayShortfall(short: Shortfall): string {
   switch (short.code) {
@@ -77,7 +82,7 @@ export function sayShortfall(short: Shortfall): string {
     case 'picture-left-out':
       return `${count(short.count, 'picture')} left out.`
     case 'several-kinds':
-      return `Several ways of answering in one question (${sayList(short.names.map(sayWay))}); here each is a question of its own.`
+      return `Several ways of answering in one question (${sayList(short.names.map(sayWay))}); here each is one.`
     case 'several-right':
       return 'More than one answer earns all of the points there, and only one may be given.'
     case 'contradicts-itself':
@@ -89,13 +94,13 @@ export function sayShortfall(short: Shortfall): string {
     case 'rules-not-read':
       return `It is scored by a rule that is not read here (${short.name}); nothing is guessed.`
     case 'scored-otherwise':
-      return `Scored otherwise here: ${short.what === '' ? 'nothing at all' : `“${short.what}”`} earns ${short.there} of ${count(short.of, 'point')} there, and ${short.here} here.`
+      return sayOtherwise(short)
     case 'case-alike':
       return 'Capital and small letters are told apart there, and not here.'
     case 'part-is-enough':
       return 'There it is enough that the answer contains the word; here it has to be the word.'
     case 'points-differ':
-      return `${count(short.stated, 'point')} stand as the most, its right answer earns ${short.earned}; it is worth ${short.earned} here.`
+      return `At most ${count(short.stated, 'point')} there; its right answer earns ${short.earned}, as it does here.`
     case 'set-when-assigned':
       return SET_LATER[short.what](short.count)
     case 'file-missing':

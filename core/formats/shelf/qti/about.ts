@@ -18,7 +18,7 @@ export function printAbout(piece: Resource): string {
 type Told = Partial<ReadPiece>
 type Json = Readonly<Record<string, unknown>>
 
-/** What such a file says of its piece: each part that is what it should be; the others are as if they were not there. */
+/** What such a file says of its piece: parts that are not what they should be are as if they were not there. */
 export function readAbout(text: string): Told {
   const of = parsed(text)
   if (of?.version !== VERSION) return {}

@@ -7,11 +7,15 @@ const read = (name: string, bytes: Uint8Array) => mustBeOk(readShelfFile(name, b
 const zip = (files: Readonly<Record<string, string>>) =>
   zipSync(Object.fromEntries(Object.entries(files).map(([path, text]) => [path, strToU8(text)])))
 const item = (id: string, title: string) =>
-  `<assessmentItem xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" identifier="${id}" title="${title}" xml:lang="de-CH">
-   <responseDeclaration identifier="R" cardinality="single" baseType="identifier"><correctResponse><value>B</value></correctResponse></responseDeclaration>
-   <itemBody><p>Look at <math xmlns="http://www.w3.org/1998/Math/MathML"><mfrac><mi>v</mi><mi>f</mi></mfrac></math>.</p>
+  `<assessmentItem xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" identifier="${id}" title="${title}"
+   xml:lang="de-CH">
+   <responseDeclaration identifier="R" cardinality="single" baseType="identifier"><correctResponse>
+      <value>B</value></correctResponse></responseDeclaration>
+   <itemBody><p>Look at <math xmlns="http://www.w3.org/1998/Math/MathML"><mfrac><mi>v</mi><mi>f</mi></mfrac>
+      </math>.</p>
    <choiceInteraction responseIdentifier="R" maxChoices="1"><prompt>${title}?</prompt>
-   <simpleChoice identifier="A">One<feedbackInline outcomeIdentifier="F" identifier="A" showHide="show">Too few.</feedbackInline></simpleChoice>
+   <simpleChoice identifier="A">One<feedbackInline outcomeIdentifier="F"
+   identifier="A" showHide="show">Too few.</feedbackInline></simpleChoice>
    <simpleChoice identifier="B" fixed="true">Two</simpleChoice></choiceInteraction></itemBody>
    <modalFeedback outcomeIdentifier="F" identifier="all" showHide="show">Think of echoes.</modalFeedback>
    <modalFeedback outcomeIdentifier="F" identifier="incorrect" showHide="show">Read it again.</modalFeedback>
@@ -19,11 +23,14 @@ const item = (id: string, title: string) =>
 const TEST = `<assessmentTest xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" identifier="t" title="Wellen">
   <timeLimits maxTime="2700"/>
   <testPart identifier="p" navigationMode="linear" submissionMode="individual"><itemSessionControl maxAttempts="2"/>
-  <assessmentSection identifier="s1" title="Warm up" visible="true"><rubricBlock view="candidate"><p>No <strong>calculator</strong>.</p></rubricBlock>
-    <assessmentItemRef identifier="r2" href="../items/two.xml"><weight identifier="W" value="3"/></assessmentItemRef></assessmentSection>
+  <assessmentSection identifier="s1" title="Warm up" visible="true"><rubricBlock view="candidate">
+      <p>No <strong>calculator</strong>.</p></rubricBlock>
+    <assessmentItemRef identifier="r2" href="../items/two.xml"><weight identifier="W" value="3"/>
+      </assessmentItemRef></assessmentSection>
   <assessmentSection identifier="s2" title="The rest" visible="true">
     <rubricBlock view="tutor"><p>For teachers.</p></rubricBlock>
-    <assessmentItemRef identifier="r1" href="../items/one.xml"/><assessmentItemRef identifier="r9" href="../items/gone.xml"/></assessmentSection></testPart></assessmentTest>`
+    <assessmentItemRef identifier="r1" href="../items/one.xml"/>
+      <assessmentItemRef identifier="r9" href="../items/gone.xml"/></assessmentSection></testPart></assessmentTest>`
 const MANIFEST = `<manifest xmlns="http://www.imsglobal.org/xsd/imscp_v1p1" identifier="m"><organizations/><resources>
   <resource identifier="t" type="imsqti_test_xmlv2p1" href="tests/t.xml"/></resources></manifest>`
 
@@ -80,19 +87,29 @@ const OLDER = `<questestinterop><assessment ident="a" title="Ice"><qtimetadata>
   <qtimetadatafield><fieldlabel>cc_maxattempts</fieldlabel><fieldentry>2</fieldentry></qtimetadatafield></qtimetadata>
   <rubric><material><mattext texttype="text/plain">Work alone.</mattext></material></rubric><section ident="s">
   <item ident="i1"><presentation><material><mattext>How cold?</mattext></material>
-    <response_num ident="N"><render_fib fibtype="Decimal"><response_label ident="x"/></render_fib></response_num></presentation>
+    <response_num ident="N"><render_fib fibtype="Decimal"><response_label ident="x"/></render_fib>
+      </response_num></presentation>
     <resprocessing><outcomes><decvar varname="SCORE" vartype="Integer" maxvalue="4"/></outcomes>
-    <respcondition><conditionvar><vargte respident="N">-1</vargte><varlte respident="N">1</varlte></conditionvar><setvar action="Set" varname="SCORE">4</setvar></respcondition></resprocessing></item>
-  <item ident="i2"><presentation><material><mattext texttype="text/html">&lt;p&gt;Does it &lt;b&gt;float&lt;/b&gt;?&lt;/p&gt;</mattext></material>
-    <response_lid ident="L" rcardinality="Single"><render_choice><response_label ident="y"><material><mattext>Yes</mattext></material></response_label>
-    <response_label ident="n"><material><mattext>No</mattext></material></response_label></render_choice></response_lid></presentation>
-    <resprocessing><respcondition><conditionvar><not><varequal respident="L">n</varequal></not><not><unanswered respident="L"/></not></conditionvar><setvar varname="SCORE">2</setvar></respcondition>
-    <respcondition><conditionvar><varequal respident="L">n</varequal></conditionvar><displayfeedback linkrefid="fn"/></respcondition></resprocessing>
+    <respcondition><conditionvar><vargte respident="N">-1</vargte><varlte respident="N">1</varlte>
+      </conditionvar><setvar action="Set" varname="SCORE">4</setvar></respcondition></resprocessing></item>
+  <item ident="i2"><presentation><material>
+      <mattext texttype="text/html">&lt;p&gt;Does it &lt;b&gt;float&lt;/b&gt;?&lt;/p&gt;</mattext></material>
+    <response_lid ident="L" rcardinality="Single"><render_choice><response_label ident="y"><material>
+      <mattext>Yes</mattext></material></response_label>
+    <response_label ident="n"><material><mattext>No</mattext></material></response_label></render_choice>
+      </response_lid></presentation>
+    <resprocessing><respcondition><conditionvar><not><varequal respident="L">n</varequal></not><not>
+      <unanswered respident="L"/></not></conditionvar><setvar varname="SCORE">2</setvar></respcondition>
+    <respcondition><conditionvar><varequal respident="L">n</varequal></conditionvar>
+      <displayfeedback linkrefid="fn"/></respcondition></resprocessing>
     <itemfeedback ident="fn"><material><mattext>It is lighter than water.</mattext></material></itemfeedback></item>
   <item ident="i3"><presentation><material><mattext>Two of them?</mattext></material>
-    <response_str ident="A"><render_fib/></response_str><response_str ident="B"><render_fib/></response_str></presentation></item>
-  <item ident="i4"><presentation><material><mattext>How long?</mattext></material><response_str ident="S"><render_fib/></response_str></presentation>
-    <resprocessing><respcondition><conditionvar><durequal respident="S">3</durequal></conditionvar><setvar>1</setvar></respcondition></resprocessing></item>
+    <response_str ident="A"><render_fib/></response_str><response_str ident="B"><render_fib/></response_str>
+      </presentation></item>
+  <item ident="i4"><presentation><material><mattext>How long?</mattext></material><response_str ident="S">
+      <render_fib/></response_str></presentation>
+    <resprocessing><respcondition><conditionvar><durequal respident="S">3</durequal></conditionvar>
+      <setvar>1</setvar></respcondition></resprocessing></item>
   </section></assessment></questestinterop>`
 
 describe('QTI 1.2, alone and in a package', () => {

@@ -126,7 +126,7 @@ function foldedBy(of: Xml, [a, b]: readonly [string, string]): readonly [string,
 /** As much as binary fractions are off, so that the edge of a tolerance stays where it was written. */
 const SLACK = 1e-9
 
-/** The bounds within which a number equals another, and whether each belongs to them; tolerances in per cent if relative. */
+/** The bounds within which a number equals another; relative tolerances are in per cent. */
 export function boundsOf(of: Xml, value: number): { readonly low: number; readonly high: number } {
   const { tolerancemode: mode = 'exact', tolerance = '0' } = of.attributes
   const [below = 0, above = below] = tolerance.trim().split(/\s+/).map(Number)

@@ -38,9 +38,11 @@ const SCORE = 'SCORE'
 export function readScoring(root: Xml): Scoring | { readonly unread: string } {
   const declared = declaredIn(root)
   const processing = firstOf(root, 'responseprocessing')
-  const template = /([a-z0-9_]+)(?:\.xml)?\/?$/i.exec(
-    processing?.attributes.template ?? processing?.attributes.templatelocation ?? '',
-  )?.[1]
+  const { template: address, templatelocation: place } = processing?.attributes ?? {}
+  const template = (address ?? place)
+    ?.split('/')
+    .findLast((part) => part !== '')
+    ?.replace(/\.xml$/i, '')
   const statements = processing?.children.filter(isElement) ?? []
   if (statements.length > 0) return byRules(root, declared, statements)
   if (template && !/match_correct$|map_response$|match_basic$/i.test(template)) return { unread: template }
