@@ -78,8 +78,6 @@ function isCount(cell: string): boolean {
 
 /** The unit of an outline that names none. */
 const ONLY_UNIT = '1'
-/** The columns of an outline, by which somebody may say which is what. */
-export const OUTLINE_COLUMNS = Object.keys(COLUMNS) as readonly Column[]
 
 /**
  * Reads an outline: unit, lesson, meetings a row, with or without headings (also minutes, weight, kind); or lessons

@@ -96,8 +96,6 @@ const COLUMNS = {
 }
 type Column = keyof typeof COLUMNS
 type Cell = (column: Column) => string
-/** Without which of them a roster says nothing; columns by which somebody may say which is what. */
-export const ROSTER_COLUMNS = Object.keys(COLUMNS) as readonly Column[]
 
 /**
  * Reads a roster: one learner a row, with or without headings (name, or given and family name; sign-in; groups
@@ -134,7 +132,7 @@ export function parseRoster(
   return ok({ entries, bad, table: table.value.seen })
 }
 
-const FAMILY_FIRST = /^([^,]+),\s*([^,]+)$/
+const FAMILY_FIRST = /^([^,]+),([^,]+)$/
 /** What may follow a name after a comma without being a given name. */
 const ADDED = /^(?:jr|sr|ii|iii|iv)\.?$/i
 
@@ -153,7 +151,8 @@ function nameOf(cell: Cell, isFamilyFirst: boolean): string {
   if (written.length > 0) return written.join(' ').trim()
   if (whole === '') return [given, family].filter(Boolean).join(' ')
   const [, before = '', after = ''] = FAMILY_FIRST.exec(whole) ?? []
-  return isFamilyFirst && after !== '' && !ADDED.test(after) ? `${after} ${before}` : whole
+  const first = after.trim()
+  return isFamilyFirst && first !== '' && !ADDED.test(first) ? `${first} ${before}` : whole
 }
 
 function entryOf(line: number, cell: Cell, isFamilyFirst: boolean): RosterEntry {

@@ -17,7 +17,6 @@ import { sayForLearner } from './tryRefusals'
 import type { Naming } from './everyonesRefusals'
 import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
-import { DAMAGES } from './damages'
 import { count } from './numbers'
 import { ofCalendar, ofPacing } from './planningRefusals'
 import {
@@ -209,7 +208,9 @@ function ofFormats(r: FormatRefusal): string {
     case 'formats/not-a-package':
       return 'The file is no package that can be opened. Save or export it again.'
     case 'formats/damaged-package':
-      return `“${r.name}” in this package ${DAMAGES[r.why]}. Make or fetch the file once more.`
+      return r.why === 'encrypted'
+        ? `“${r.name}” in this package is encrypted. Save it without a password.`
+        : `“${r.name}” in this package is damaged. Make or fetch the file once more.`
     case 'formats/unsafe-package':
       return `The package holds a file that leads out of it (“${r.name}”). It is not read.`
     case 'formats/package-too-large':

@@ -74,7 +74,9 @@ function tried(item: Item, { xml, words = [] }: Foreign, random: () => number): 
       } as const
       return { answer, given }
     }
-    default: {
+    case 'numeric':
+    case 'text':
+    case 'extended': {
       const text = random() < 0.1 ? '' : oneOf([...words, String(Math.round(random() * 3000) / 10)])
       return { answer: { kind: item.kind, text } as Answer, given: { RESPONSE: text === '' ? [] : [text] } }
     }
