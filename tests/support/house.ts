@@ -131,7 +131,7 @@ export const APP_FILES = /^$/
 export const EXTRA: readonly { readonly file: RegExp; readonly packages: RegExp }[] = [
   {
     file: /^core\/formats\//,
-    packages: /^(papaparse|ical\.js|fast-xml-parser|mathml-to-latex|chardet|fflate|turndown|file-type)$/,
+    packages: /^(papaparse|ical\.js|fast-xml-parser|yaml|mathml-to-latex|chardet|fflate|turndown|file-type)$/,
   },
   { file: /^server\/plugins\//, packages: /^#(db|standins)\// },
 ]

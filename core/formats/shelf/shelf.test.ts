@@ -455,4 +455,57 @@ describe('a reading in Markdown', () => {
     expect(read('notes on waves.md', 'Plain text.').title).toBe('notes on waves')
     expect(codeOf('x.md', 'x'.repeat(40_001))).toBe('formats/text-too-long')
   })
+
+  it('says its title, minutes, language, grade and standards before it', () => {
+    const text = [
+      '---',
+      'title: Wellen am Seil',
+      'minutes: 25',
+      'language: de-CH',
+      'grade: 8',
+      'standards: [TH.8.W.1, TH.8.W.2]',
+      'author: A. Nother',
+      '---',
+      '# Wellen am Seil',
+      '',
+      'Ein **Puls** läuft.',
+    ].join('\r\n')
+    const { pieces, rows } = read('x.md', text)
+    expect(pieces[0]).toMatchObject({
+      title: 'Wellen am Seil',
+      minutes: 25,
+      language: 'de',
+      grade: 8,
+      standards: ['TH.8.W.1', 'TH.8.W.2'],
+      content: 'Ein **Puls** läuft.',
+    })
+    expect(rows[0]).toMatchObject({
+      outcome: 'taken-in-part',
+      because: [{ code: 'not-here', name: 'author' }],
+    })
+    // a line across the text is none
+    expect(read('x.md', '---\n\nA line above.').pieces[0]?.content).toBe('---\n\nA line above.')
+    expect(read('x.md', '---\na: &a [*a]\n---\nText').pieces[0]?.content).toContain('Text')
+  })
+
+  it('has its HTML as Markdown, without what could run, and its code as it is', () => {
+    const text = [
+      'A <b>pulse</b> runs<br>on, x <y and z> w.',
+      '<script>alert(1)</script><iframe src="https://example.org"></iframe>',
+      '<table><tr><th>a</th></tr><tr><td>1</td></tr></table>',
+      '<!-- a note --><p onclick="x()">See <a href="https://example.org">this</a>.</p>',
+      'Write `<b>` for bold:',
+      '```html',
+      '<b>bold</b>',
+      '```',
+    ].join('\n')
+    const { pieces, rows } = read('x.md', text)
+    const content = pieces[0]?.content ?? ''
+    expect(content).toContain('A **pulse** runs\non, x <y and z> w.')
+    expect(content).toContain('| a |\n| --- |\n| 1 |')
+    expect(content).toContain('See [this](https://example.org).')
+    expect(content).toContain('Write `<b>` for bold:\n```html\n<b>bold</b>\n```')
+    expect(content).not.toMatch(/script|alert|iframe|onclick|note/)
+    expect(rows[0]?.because).toEqual([{ code: 'could-run', count: 2 }])
+  })
 })

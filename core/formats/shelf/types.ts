@@ -23,6 +23,8 @@ export type Shortfall =
   /** Relations of a kind that says nothing here. */
   | { readonly code: 'relation-left-out'; readonly name: string; readonly count: number }
   | { readonly code: 'picture-left-out'; readonly count: number }
+  /** Scripts, frames, forms: parts that could run, or show something from elsewhere. */
+  | { readonly code: 'could-run'; readonly count: number }
   /** Several ways of answering in one question, by the names of the format. */
   | { readonly code: 'several-kinds'; readonly names: readonly string[] }
   /** More than one answer earns all of the points where only one may be given. */

@@ -81,6 +81,8 @@ export function sayShortfall(short: Shortfall): string {
       return `${count(short.count, 'relation')} of this kind say nothing here.`
     case 'picture-left-out':
       return `${count(short.count, 'picture')} left out.`
+    case 'could-run':
+      return `${count(short.count, 'script or frame', 'scripts or frames')} cut.`
     case 'several-kinds':
       return `Several ways of answering in one question (${sayList(short.names.map(sayWay))}); here each is one.`
     case 'several-right':
