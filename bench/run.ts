@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { deskBench } from './desk.bench'
 import { doorsBench } from './doors.bench'
+import { hostileBench } from './hostile.bench'
 import { layOutBench } from './layOut.bench'
 import { learnersBench } from './learners.bench'
 import { loadBench } from './load.bench'
@@ -19,6 +20,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Load by week': loadBench,
   'Search on the shelf': searchBench,
   'Doors of the server': doorsBench,
+  'Beside hostile files': hostileBench,
   'The desk in a browser': deskBench,
 }
 const wanted = process.argv[2]

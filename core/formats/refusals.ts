@@ -61,4 +61,10 @@ export type FormatRefusal =
   /** Of an EPUB: nothing in it says in what order it stands. */
   | { readonly code: 'formats/no-navigation'; readonly field: 'file' }
   | { readonly code: 'formats/nothing-known'; readonly field: 'file' }
+  /** Of a file that is read at another place: a calendar with the school year, a roster with its class. */
+  | {
+      readonly code: 'formats/read-elsewhere'
+      readonly field: 'file'
+      readonly place: 'calendar' | 'roster'
+    }
   | { readonly code: 'formats/nothing-taken'; readonly field: 'file'; readonly rows: number }

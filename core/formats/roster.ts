@@ -132,6 +132,14 @@ export function parseRoster(
   return ok({ entries, bad, table: table.value.seen })
 }
 
+/** Whether the headings of a table are those of a roster. */
+export function isRoster(text: string): boolean {
+  const table = readTable<Column>(text, { columns: COLUMNS, needed: ['given', 'family', 'signIn'] })
+  if (!table.ok || table.value.seen.headed !== 'known') return false
+  const { name, given, family } = table.value.at
+  return name !== undefined || (given !== undefined && family !== undefined)
+}
+
 const FAMILY_FIRST = /^([^,]+),([^,]+)$/
 /** What may follow a name after a comma without being a given name. */
 const ADDED = /^(?:jr|sr|ii|iii|iv)\.?$/i

@@ -89,6 +89,18 @@ describe('a table of questions with headings that nobody knows', () => {
   })
 })
 
+describe('a file that is read elsewhere', () => {
+  it('says where, and leads there', async () => {
+    const p = await demoPerson(server, 'imani', '/shelf-files')
+    await upload(p, 'main', aFile('closures.ics', 'BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n'))
+    await p.sees('This is a calendar: it is read where the school year is planned.')
+    await p.isAccessible()
+    await p.click('elsewhere')
+    await p.has('[name="firstOn"]')
+    p.isQuiet()
+  })
+})
+
 /** What an office exports: a title, German headings, an older encoding, a sum below. */
 const OFFICE = [
   'Schule am Berg;;;;',

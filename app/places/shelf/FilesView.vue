@@ -40,6 +40,12 @@ const isReading = ref(false)
 /** Of a table of questions: how its columns were taken. */
 const table = shallowRef<TableSeen | null>(null)
 const columns = useColumnsKept('questions')
+/** Where a file is read that is nothing for the shelf. */
+const elsewhere = shallowRef<{ readonly to: string; readonly label: string } | null>(null)
+const ELSEWHERE: Readonly<Record<string, { readonly to: string; readonly label: string }>> = {
+  calendar: { to: '/classes/year', label: 'To the school year' },
+  roster: { to: '/classes', label: 'To the classes' },
+}
 const isTaking = ref(false)
 const imports = shallowRef<readonly ImportMade[]>([])
 const frameworks = shallowRef<readonly { readonly id: string; readonly title: string }[]>([])
@@ -58,6 +64,7 @@ watch(file, async (chosen) => {
   chosenCount.value++
   reading.value = null
   table.value = null
+  elsewhere.value = null
   problem.value = ''
   if (chosen.size > MOST_FILE_BYTES) {
     problem.value = `“${chosen.name}” is larger than ${MOST_FILE_BYTES / 1_000_000} MB. Take it in several parts.`
@@ -79,6 +86,7 @@ async function read(): Promise<void> {
   isReading.value = false
   reading.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  elsewhere.value = !reply.ok && 'place' in reply.error ? (ELSEWHERE[reply.error.place] ?? null) : null
   const unread = !reply.ok && 'table' in reply.error ? reply.error.table : null
   table.value = (reply.ok ? reply.value.table : unread) ?? null
   const before = table.value && columns.known(table.value)
@@ -153,7 +161,7 @@ function about(made: ImportMade): string {
     <UFileUpload
       :key="chosenCount"
       v-model="file"
-      accept=".xml,.zip,.imscc,.epub,.json,.csv,.tsv,.txt,.md"
+      accept=".xml,.zip,.imscc,.epub,.json,.csv,.tsv,.txt,.md,.ics"
       label="Choose a file, or drop it here"
       description="at most 20 MB"
       class="min-h-28"
@@ -164,7 +172,12 @@ function about(made: ImportMade): string {
       Reading “{{ asked?.name }}” …
       <UButton size="xs" color="neutral" variant="outline" @click="cancel">Cancel</UButton>
     </p>
-    <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
+    <p v-if="problem" class="note-line needs" role="alert">
+      {{ problem }}
+      <NuxtLink v-if="elsewhere" class="plain" :to="elsewhere.to" data-hook="elsewhere">{{
+        elsewhere.label
+      }}</NuxtLink>
+    </p>
     <WhichColumn
       v-if="table"
       :table="table"

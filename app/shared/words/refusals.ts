@@ -236,6 +236,10 @@ function ofFormats(r: FormatRefusal): string {
         'Nothing in the file is known here. Questions (QTI), standards (CASE), textbooks (Common Cartridge, EPUB), ' +
         'tables and texts can be read.'
       )
+    case 'formats/read-elsewhere':
+      return r.place === 'calendar'
+        ? 'This is a calendar: it is read where the school year is planned.'
+        : 'This is a list of learners: it is read on the page of their class.'
     case 'formats/nothing-taken':
       return `Nothing of the ${count(r.rows, 'part')} can be taken over; the reasons stand beside each.`
     case 'formats/too-large':

@@ -11,6 +11,7 @@ import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
 import { MANIFEST, xmlOf } from './packageXml'
 import { readQtiFile, readQtiPackage } from './qti/package'
+import { isRoster } from '../roster'
 import { withoutPictures } from '../../library'
 import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from './types'
 import type { Xml } from './xml'
@@ -66,8 +67,9 @@ interface TextFile {
   readonly text: string
   /** Its first letter that is no space. */
   readonly start: string
-  /** Named like a table. */
+  /** Named like a table, or like a reading. */
   readonly isTable: boolean
+  readonly isReading: boolean
   readonly columns: Readonly<Record<string, number>> | null
 }
 interface PackageFile {
@@ -99,7 +101,10 @@ const READERS: Record<
     },
   },
   case: {
-    text: { isIt: ({ start }) => start === '{', read: ({ text }) => parseCase(text) },
+    text: {
+      isIt: ({ start, isReading }) => start === '{' && !isReading,
+      read: ({ text }) => parseCase(text),
+    },
     package: {
       isIt: ({ files }) => !files.has(MANIFEST) && jsonIn(files) !== undefined,
       read: ({ files }) => {
@@ -109,7 +114,10 @@ const READERS: Record<
     },
   },
   qti: {
-    text: { isIt: ({ start }) => start === '<', read: ({ text, title }) => readQtiFile(text, title) },
+    text: {
+      isIt: ({ start, isReading }) => start === '<' && !isReading,
+      read: ({ text, title }) => readQtiFile(text, title),
+    },
     package: { isIt: () => true, read: ({ files, title }) => readQtiPackage(files, title) },
   },
   outline: {
@@ -162,8 +170,17 @@ function readText(
     .trimStart()
     .charAt(0)
   const isTable = /\.(?:csv|tsv|txt)$/i.test(name)
-  const file = { title: titleOf(name), text: text.value, start, isTable, columns }
+  const isReading = /\.(?:md|markdown)$/i.test(name)
+  const file = { title: titleOf(name), text: text.value, start, isTable, isReading, columns }
+  const place = placeFor(file)
+  if (place !== null) return refuse({ code: 'formats/read-elsewhere', field: 'file', place })
   return read(file, (of) => of.text)
+}
+
+/** Where a file is read that is nothing for the shelf; null: here. */
+function placeFor({ text, isTable, columns }: TextFile): 'calendar' | 'roster' | null {
+  if (/^\uFEFF?\s{0,20}BEGIN:VCALENDAR/i.test(text)) return 'calendar'
+  return isTable && columns === null && !isOutline(text) && isRoster(text) ? 'roster' : null
 }
 
 function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, FormatRefusal> {

@@ -440,6 +440,21 @@ describe('files that mean harm, or nothing', () => {
   })
 })
 
+describe('what is read elsewhere', () => {
+  it('says where: calendars with the year, rosters with their class', () => {
+    const calendar = 'BEGIN:VCALENDAR\r\nEND:VCALENDAR'
+    expect(readShelfFile('year.ics', bytes(calendar)).error).toMatchObject({
+      code: 'formats/read-elsewhere',
+      place: 'calendar',
+    })
+    const roster = 'Nr.;Name;Vorname;Klasse\n1;Ölmann;Zoë;8b'
+    expect(readShelfFile('8b.csv', bytes(roster)).error).toMatchObject({ place: 'roster' })
+    // a reading may begin with a tag or a bracket
+    expect(read('x.md', '<p>Waves</p>').pieces[0]?.content).toBe('Waves')
+    expect(read('x.md', '{ waves }').pieces[0]?.content).toBe('{ waves }')
+  })
+})
+
 describe('a reading in Markdown', () => {
   it('has its first heading for a title, and keeps its text', () => {
     const { pieces } = read(

@@ -24,9 +24,9 @@ export function readAbout(text: string): Told {
   if (of?.version !== VERSION) return {}
   const kind = RESOURCE_KINDS.find((k) => k === of.kind)
   const role = RESOURCE_ROLES.find((r) => r === of.role)
-  const [minutes, grade] = [numberIn(of.minutes, 1, 300), numberIn(of.grade, 0, 13)]
+  const [minutes, grade] = [numberIn(of.minutes, 1, 300), numberIn(of.grade, 1, 13)]
   const language = textIn(of.language, 20)
-  const level = numberIn(of.readingLevel, 0, 13)
+  const level = numberIn(of.readingLevel, 1, 13)
   return {
     ...(kind ? { kind } : {}),
     ...(role ? { role } : {}),

@@ -42,8 +42,14 @@ const { columnIn, move, stopAt } = useGridKeys(() => ({
 const table = useTemplateRef<HTMLElement>('table')
 onMounted(() => {
   stopAt(0, Math.max(0, now.value))
-  table.value?.querySelector('th.now')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  showNow()
 })
+/** Scrolls to this week by hand: a browser goes on by Tab from where an element was scrolled into view. */
+function showNow(): void {
+  const [week, scroller] = [table.value?.querySelector<HTMLElement>('th.now'), table.value?.parentElement]
+  if (!week || !scroller) return
+  scroller.scrollLeft = week.offsetLeft - (scroller.clientWidth - week.offsetWidth) / 2
+}
 </script>
 
 <template>
