@@ -208,6 +208,17 @@ describe('a table of a normal office', () => {
     expect(got?.table.head).toEqual(['Code', 'Wer', 'Platz'])
   })
 
+  it('has lessons about sums, and a word of a heading as a lesson', () => {
+    const titles = (text: string) => parseOutline(text).value?.lessons.map((l) => l.title)
+    expect(titles('Unit,Lessons,Days\nNumbers,Sum,2\n,Average,1\n,Count,1\nTotal,4,')).toEqual([
+      'Sum',
+      'Average',
+      'Count',
+    ])
+    expect(titles('Lesson,Meetings\nSum,2\nAverage,1\nSum,3')).toEqual(['Sum', 'Average'])
+    expect(titles('Pulses\nTitle\nSpeed')).toEqual(['Pulses', 'Title', 'Speed'])
+  })
+
   it('outlines with units on a line of their own, minutes, weights and sums', () => {
     const text = [
       'Thema;Lektion;Dauer;Gewicht',

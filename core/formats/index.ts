@@ -17,5 +17,5 @@ export { printCase, printItems, printOutline, printQtiPackage, readShelfFile } f
 export type { ReadPiece, ReadStandard, ShelfFormat, ShelfReading, ShelfRow, Shortfall } from './shelf'
 export { learnerNamed, readTexts } from './texts'
 export type { TextFound, TextLeftOut, TextsRead } from './texts'
-export type { LeftLine, TableSeen } from './tableSeen'
+export type { ColumnsChosen, LeftLine, TableSeen } from './tableSeen'
 export { textOfBytes } from './textBytes'

@@ -47,11 +47,21 @@ const COLUMNS = {
     ...['thème', 'chapitre', 'séquence', 'unidad', 'tema', 'capítulo', 'unità', 'capitolo', 'hoofdstuk'],
   ],
   lesson: [
-    ...['lesson', 'title', 'lesson title', 'lektion', 'stunde', 'unterrichtsstunde', 'titel', 'inhalt'],
+    ...[
+      'lesson',
+      'lessons',
+      'title',
+      'lesson title',
+      'lektion',
+      'stunde',
+      'unterrichtsstunde',
+      'titel',
+      'inhalt',
+    ],
     ...['leçon', 'séance', 'titre', 'lección', 'clase', 'título', 'lezione', 'titolo', 'les'],
   ],
   meetings: [
-    ...['meetings', 'length', 'days', 'periods', 'count', 'lessons', 'stunden', 'anzahl stunden', 'dauer'],
+    ...['meetings', 'length', 'days', 'periods', 'count', 'stunden', 'anzahl stunden', 'dauer'],
     ...['séances', 'heures', 'durée', 'sesiones', 'horas', 'duración', 'ore', 'durata', 'lesuren'],
   ],
   minutes: ['minutes', 'min', 'minuten', 'minutos', 'minuti'],

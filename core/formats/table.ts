@@ -28,7 +28,7 @@ export interface Table<Column extends string> {
 
 export interface TableReading<Column extends string> {
   readonly columns: Columns<Column>
-  /** A first row is a heading row when it names one of these. */
+  /** A row is a heading row when it names one of these. */
   readonly needed: readonly Column[]
   /** Where columns stand when nothing heads them; absent: nowhere. */
   readonly headless?: (rows: readonly TextRow[]) => Positions<Column>
@@ -43,22 +43,9 @@ const MOST_ABOVE = 8
 /** As many rows as are shown to who says which column is what. */
 const MOST_SHOWN = 4
 /** What the first cell of a line of sums says, in the languages of our schools. */
-const TOTALS = [
-  ...[
-    'total',
-    'totals',
-    'sum',
-    'sums',
-    'count',
-    'average',
-    'summe',
-    'gesamt',
-    'insgesamt',
-    'anzahl',
-    'mittelwert',
-  ],
-  ...['somme', 'moyenne', 'suma', 'totale', 'totaal', 'grand total'],
-]
+const TOTALS = new Set(['total', 'totals', 'grand total', 'gesamt', 'insgesamt', 'totale', 'totaal'])
+/** The same of the last line only: further up they may be what a lesson is about. */
+const LAST_TOTALS = new Set(['sum', 'summe', 'somme', 'suma', 'count', 'anzahl'])
 const NUMBER = /^[-+]?[\d.,\s%]*$/
 
 /**
@@ -75,9 +62,10 @@ export function readTable<Column extends string>(
   const { head, above, data } = parted(read.value, columns, needed, isHeaded)
   const unheaded = headless ? headless(data) : ({} as Positions<Column>)
   const at = positionsOf(columns, chosen) ?? head?.at ?? unheaded
-  const totals = data.filter(isTotal)
+  const totals = data.filter((row, i) => isTotal(row, i === data.length - 1))
+  const sums = new Set(totals)
   const rows = data
-    .filter((row) => !totals.includes(row))
+    .filter((row) => !sums.has(row))
     .map(({ line, cells }) => {
       const cell = (column: Column) => {
         const place: number | undefined = at[column]
@@ -119,7 +107,10 @@ function parted<Column extends string>(
 ): Parted<Column> {
   for (const [i, row] of rows.slice(0, MOST_ABOVE).entries()) {
     const at = headings(row, columns, needed)
-    if (at) return { head: { at, cells: row.cells }, above: rows.slice(0, i), data: rows.slice(i + 1) }
+    // a title has fewer cells than the headings below it; a row with as many is one of the table
+    const isBelowTitles = rows.slice(0, i).every((title) => filledIn(title) < filledIn(row))
+    if (at && isBelowTitles)
+      return { head: { at, cells: row.cells }, above: rows.slice(0, i), data: rows.slice(i + 1) }
   }
   const [first] = rows
   const headed = first ? columnsHeaded(first, columns) : null
@@ -129,11 +120,13 @@ function parted<Column extends string>(
   return { head: null, above: [], data: rows }
 }
 
-function isTotal({ cells }: TextRow): boolean {
-  const [first, ...others] = cells.filter((cell) => cell !== '')
-  return (
-    first !== undefined && TOTALS.includes(plainHeading(first)) && others.every((cell) => NUMBER.test(cell))
-  )
+const filledIn = ({ cells }: TextRow) => cells.filter((cell) => cell !== '').length
+
+function isTotal({ cells }: TextRow, isLast: boolean): boolean {
+  const [first = '', ...others] = cells.filter((cell) => cell !== '')
+  const word = plainHeading(first)
+  const isNamed = TOTALS.has(word) || (isLast && LAST_TOTALS.has(word))
+  return isNamed && others.every((cell) => NUMBER.test(cell))
 }
 
 function leaving({ line, cells }: TextRow, why: LeftLine['why']): LeftLine {

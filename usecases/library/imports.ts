@@ -1,7 +1,7 @@
 import { asId, ok, refuse } from '#core/base'
 import type { BookId, ComputeRefusal, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
-import type { FormatRefusal, ShelfReading } from '#core/formats'
+import type { ColumnsChosen, FormatRefusal, ShelfReading } from '#core/formats'
 import { checkResource } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
 import {
@@ -29,7 +29,7 @@ export interface FileToRead {
   /** The file's bytes in base64. */
   readonly base64: string
   /** Of a table of questions, which column is what, where somebody has said so. */
-  readonly columns?: Readonly<Record<string, number>> | null
+  readonly columns?: ColumnsChosen
 }
 type ReadRefusal = AccessRefusal | FormatRefusal | ComputeRefusal
 

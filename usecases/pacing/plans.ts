@@ -3,7 +3,7 @@ import type { BookId, ComputeRefusal, LessonId, PlanId, Result, StandingId, Unit
 import { canEditPlan, canSeePlan } from '#core/access'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
-import type { FormatRefusal, OutlineReading, PlanTableReading } from '#core/formats'
+import type { ColumnsChosen, FormatRefusal, OutlineReading, PlanTableReading } from '#core/formats'
 import type { Book } from '#core/library'
 import { checkPlan } from '#core/pacing'
 import type { PacingRefusal, Plan, PlanLesson } from '#core/pacing'
@@ -21,9 +21,6 @@ import {
 } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { classesInView } from '../ground/classAccess'
-
-/** Which column of a table is what, where somebody has said so: places counted from 0, by the column's name. */
-type ColumnsChosen = Readonly<Record<string, number>> | null
 
 /** Dry run of an outline. */
 export async function readOutline(

@@ -3,7 +3,7 @@ import type { ClassId, ComputeRefusal, GroupId, Result, UserId } from '#core/bas
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { NO_ACCOMMODATION } from '#core/availability'
-import type { FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
+import type { ColumnsChosen, FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
 import { addUsers, enrol, groupsOf, learnersOf, saveGroup, setGrades, takenSignIns } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
@@ -24,7 +24,7 @@ interface SentRoster {
   readonly classId: ClassId
   readonly text: string
   /** Which column is what, where somebody has said so. */
-  readonly columns?: Readonly<Record<string, number>> | null
+  readonly columns?: ColumnsChosen
   /** Takes learners of other classes into this one, too. */
   readonly withOthers?: boolean
 }

@@ -29,7 +29,7 @@ export const ITEM_KIND_WORDS: Record<ItemKind, KindWords> = {
     fields: {
       accepted: {
         label: 'Accepted answers',
-        help: 'Several parted by a semicolon; case and extra spaces do not count',
+        help: 'Several parted by a semicolon; case and spaces do not count. For half of the points: collor (½)',
       },
     },
   },
@@ -59,7 +59,9 @@ export const ITEM_KIND_WORDS: Record<ItemKind, KindWords> = {
     fields: {
       passage: {
         label: 'Text',
-        help: 'Missing words in brackets, others that are right after a bar: It carries [energy | the energy].',
+        help:
+          'Missing words in brackets, others that are right after a bar: It carries [energy | the energy]. ' +
+          'A number: It is [15.7 ± 0.1] cm long.',
       },
     },
   },

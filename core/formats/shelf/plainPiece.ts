@@ -1,4 +1,5 @@
 import { NO_MATERIAL } from '../../library'
+import type { Item } from '../../library'
 import type { ReadPiece } from './types'
 
 /** A piece of which only some things are known. Its code is made when it is taken over. */
@@ -18,6 +19,24 @@ export function plainPiece(part: Partial<ReadPiece> & Pick<ReadPiece, 'title' | 
     title: part.title.slice(0, 120),
     items,
   }
+}
+
+/** As many questions as a piece has. */
+const MOST_ITEMS = 100
+
+/** Questions as one piece, or as several where they are more than one has. */
+export function piecesOfItems(
+  part: Partial<ReadPiece> & Pick<ReadPiece, 'title' | 'kind'>,
+  items: readonly Item[],
+): readonly ReadPiece[] {
+  const parts = Math.ceil(items.length / MOST_ITEMS)
+  return Array.from({ length: parts }, (_, i) =>
+    plainPiece({
+      ...part,
+      title: parts === 1 ? part.title : `${part.title.slice(0, 100)}, part ${i + 1}`,
+      items: items.slice(i * MOST_ITEMS, (i + 1) * MOST_ITEMS),
+    }),
+  )
 }
 
 /** As long as the text of a piece may be. */

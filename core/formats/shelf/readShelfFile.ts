@@ -1,6 +1,7 @@
 import { ok, refuse } from '../../base'
 import type { Result } from '../../base'
 import type { FormatRefusal } from '../refusals'
+import type { ColumnsChosen } from '../tableSeen'
 import { textOf, textOfXml, unpack } from './archive'
 import type { Files } from './archive'
 import { isCartridge, readCartridge } from './books/cartridge'
@@ -28,7 +29,7 @@ const LARGEST_FILE = 20_000_000
 export function readShelfFile(
   name: string,
   bytes: Uint8Array,
-  columns: Readonly<Record<string, number>> | null = null,
+  columns: ColumnsChosen = null,
 ): Result<ShelfReading, FormatRefusal> {
   const read = readFile(name, bytes, columns)
   return read.ok ? ok(withoutItsPictures(read.value)) : read
@@ -70,7 +71,7 @@ interface TextFile {
   /** Named like a table, or like a reading. */
   readonly isTable: boolean
   readonly isReading: boolean
-  readonly columns: Readonly<Record<string, number>> | null
+  readonly columns: ColumnsChosen
 }
 interface PackageFile {
   readonly title: string
@@ -144,7 +145,7 @@ function jsonIn(files: Files): Uint8Array | undefined {
 function readFile(
   name: string,
   bytes: Uint8Array,
-  columns: TextFile['columns'],
+  columns: ColumnsChosen,
 ): Result<ShelfReading, FormatRefusal> {
   if (bytes.length === 0) return refuse({ code: 'formats/empty', field: 'text' })
   if (bytes.length > LARGEST_FILE) return refuse({ code: 'formats/package-too-large', field: 'file' })
@@ -161,7 +162,7 @@ function titleOf(name: string): string {
 function readText(
   name: string,
   bytes: Uint8Array,
-  columns: TextFile['columns'],
+  columns: ColumnsChosen,
 ): Result<ShelfReading, FormatRefusal> {
   const text = /\.xml$/i.test(name) ? textOfXml(bytes) : textOf(bytes)
   if (!text.ok) return text

@@ -47,9 +47,12 @@ function isGiven({ text, near }: Accepted, given: string): boolean {
   return readingsOf(given, '').some((number) => isWithin(number, value, tolerance))
 }
 
-/** Those that earn all of the points, as they are told. */
+/** Those that earn all of the points, as they are told; that a number is exact is not. */
 export function wholeOnes(accepted: readonly string[]): readonly string[] {
-  return accepted.filter((written) => readAccepted(written).share === 1)
+  return accepted.map(readAccepted).flatMap(({ text, share, near }) => {
+    if (share < 1) return []
+    return [near?.tolerance === 0 ? String(near.value) : text]
+  })
 }
 
 /** Those that earn half of the points, as they are told to who scores. */

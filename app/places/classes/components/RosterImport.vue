@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { ClassId } from '#core/base'
 import { AddRoster, ReadRoster } from '#shared/contracts/teaching'
 import type { RosterTrial } from '#shared/contracts/teaching'
 import { useColumnsKept } from '~/shared/fields/columnsKept'
-import TableLines from '~/shared/fields/TableLines.vue'
-import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
-import { LEFT_LINE_WORDS, ROSTER_COLUMN_WORDS, ROSTER_FAULT_WORDS } from '../words/faults'
+import { ROSTER_COLUMN_WORDS, ROSTER_FAULT_WORDS } from '../words/faults'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import TableTrial from './TableTrial.vue'
 import TextOrFile from './TextOrFile.vue'
 
 const props = defineProps<{ classId: ClassId }>()
@@ -27,6 +26,7 @@ watch(text, () => {
   trial.value = null
   problem.value = ''
   columns.chosen.value = null
+  skipBad.value = false
   withOthers.value = false
 })
 const body = () => ({ text: text.value, columns: columns.chosen.value, withOthers: withOthers.value })
@@ -44,20 +44,6 @@ function choose(at: Readonly<Record<string, number>>): void {
   if (trial.value) columns.choose(trial.value.table, at)
   void read()
 }
-const bad = computed(
-  () =>
-    trial.value?.bad.map(({ line, fault, text: shown }) => ({
-      line,
-      text: `${ROSTER_FAULT_WORDS[fault]}${shown ? `: “${shown}”` : ''}`,
-    })) ?? [],
-)
-const leftOut = computed(
-  () =>
-    trial.value?.table.left.map(({ line, why, text: shown }) => ({
-      line,
-      text: `${LEFT_LINE_WORDS[why]}: “${shown}”`,
-    })) ?? [],
-)
 async function add(): Promise<void> {
   busy.value = true
   const reply = await call(AddRoster, {
@@ -106,15 +92,15 @@ async function add(): Promise<void> {
           >, <b class="text-error">{{ count(trial.bad.length, 'row') }} cannot be read</b></template
         >.
       </p>
-      <WhichColumn
+      <TableTrial
+        v-model:skip-bad="skipBad"
         :table="trial.table"
+        :good="trial.entries.length"
+        :bad="trial.bad"
         :names="ROSTER_COLUMN_WORDS"
-        :is-needed="trial.entries.length === 0 || trial.bad.length > trial.entries.length"
+        :faults="ROSTER_FAULT_WORDS"
         @choose="choose"
       />
-      <TableLines v-if="leftOut.length" :lines="leftOut" />
-      <TableLines v-if="bad.length" :lines="bad" needs />
-      <UCheckbox v-if="trial.bad.length" v-model="skipBad" label="Leave these rows out" />
       <UCheckbox
         v-if="trial.elsewhere.length || withOthers"
         v-model="withOthers"

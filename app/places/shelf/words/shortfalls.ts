@@ -38,6 +38,7 @@ const WAYS: Readonly<Record<string, string>> = {
   endattemptinteraction: 'a button that ends the try',
   portablecustominteraction: 'a program of its own',
   custominteraction: 'a program of its own',
+  'place-or-group': 'a place in a picture, or answers that belong together',
   identifier: 'choosing',
   string: 'a word',
   float: 'a number',

@@ -3,7 +3,7 @@ import type { ItemId } from '../../../base'
 import { faultOf } from '../../../library'
 import type { Item, ResourceKind } from '../../../library'
 import { toMarkdown } from '../html'
-import { plainPiece } from '../plainPiece'
+import { LONGEST_TEXT, piecesOfItems } from '../plainPiece'
 import { compareScoring } from '../qti/compareScoring'
 import { choiceOf } from '../qti/keys/choice'
 import { reading } from '../qti/keys/keyReading'
@@ -15,16 +15,14 @@ import { without } from '../qti/text'
 import type { ReadPiece, ShelfRow, Shortfall } from '../types'
 import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
-import { readScoring12 } from './scoring12'
+import { NOT_READ, readScoring12 } from './scoring12'
 
 /** Nothing is said of how long a text shall be. */
 const NO_RANGE = { leastWords: 0, mostWords: 0, leastParagraphs: 0 }
 
-const MOST_IN_PIECE = 100
-
 /**
- * Reads an assessment or a bank of QTI 1.2.1, in the profile of Common Cartridge: multiple choice and response, true or
- * false, fill in, pattern match, essay. Questions that cannot be taken are counted by why.
+ * Reads an assessment or a bank of QTI 1.2.1, alone or in a Common Cartridge: choices of one or several, words, numbers,
+ * essays. What becomes of each question is said.
  */
 export function readQuestions(
   root: Xml,
@@ -45,16 +43,8 @@ export function readQuestions(
   const assessment = firstOf(root, 'assessment')
   const named = title || (assessment?.attributes.title ?? '') || 'Questions'
   const about = assessment ? aboutTest(assessment) : { content: '', minutes: null, short: [] }
-  const parts = Math.ceil(items.length / MOST_IN_PIECE)
-  const pieces = Array.from({ length: parts }, (_, i) =>
-    plainPiece({
-      title: parts === 1 ? named : `${named.slice(0, 100)}, part ${i + 1}`,
-      kind,
-      content: about.content,
-      ...(about.minutes === null ? {} : { minutes: about.minutes }),
-      items: items.slice(i * MOST_IN_PIECE, (i + 1) * MOST_IN_PIECE),
-    }),
-  )
+  const minutes = about.minutes === null ? {} : { minutes: about.minutes }
+  const pieces = piecesOfItems({ title: named, kind, content: about.content, ...minutes }, items)
   return { pieces, rows, short: rows.length === 0 ? [{ code: 'no-text' }] : about.short }
 }
 
@@ -82,7 +72,7 @@ function aboutTest(assessment: Xml) {
     content: [...new Set(said)]
       .filter((text) => text !== '')
       .join('\n\n')
-      .slice(0, 40_000),
+      .slice(0, LONGEST_TEXT),
     minutes,
     short,
   }
@@ -186,7 +176,8 @@ function keyOf(item: Xml, scoring: Scoring): KeyReading | Shortfall {
   const [first, ...more] = [...scoring.declared.values()]
   if (!first) return { code: 'unknown-kind', name: field(item, 'cc_profile') }
   if (more.length > 0)
-    return { code: 'several-kinds', names: [...scoring.declared.values()].map((d) => d.type) }
+    return { code: 'several-kinds', names: [...new Set([first, ...more].map((d) => d.type))] }
+  if (first.type === NOT_READ) return { code: 'unknown-kind', name: NOT_READ }
   if (first.type === 'identifier') return choiceIn(item, first.id, scoring)
   const profile = field(item, 'cc_profile')
   if (scoring.named(first.id).length > 0) return typedOf(first.id, scoring)

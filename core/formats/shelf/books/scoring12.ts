@@ -38,8 +38,8 @@ function holds(of: Xml, given: Given): boolean {
 /** Reads the conditions by which an item of QTI 1.2 scores; one that is not read is returned by its name. */
 export function readScoring12(item: Xml): Scoring | { readonly unread: string } {
   const conditions = allOf(item, 'respcondition')
-  const vars = conditions.map((c) => ({ when: firstOf(c, 'conditionvar'), condition: c }))
-  const unread = vars
+  const rules = conditions.map((c) => ({ when: firstOf(c, 'conditionvar'), condition: c }))
+  const unread = rules
     .flatMap(({ when }) => (when ? namesIn(when) : []))
     .find((name) => !Object.hasOwn(CONDITIONS, name))
   if (unread !== undefined) return { unread }
@@ -47,7 +47,7 @@ export function readScoring12(item: Xml): Scoring | { readonly unread: string } 
     declared: declaredIn(item),
     scoreOf: (given) => {
       let score = 0
-      for (const { when, condition } of vars) {
+      for (const { when, condition } of rules) {
         if (!when || !when.children.filter(isElement).every((child) => holds(child, given))) continue
         score = allOf(condition, 'setvar').filter(isScore).reduce(applied, score)
         if (condition.attributes.continue?.toLowerCase() !== 'yes') break
@@ -56,7 +56,7 @@ export function readScoring12(item: Xml): Scoring | { readonly unread: string } 
     },
     named: (response) => [
       ...new Set(
-        vars
+        rules
           .flatMap(({ when }) => (when ? VALUES.flatMap((name) => allOf(when, name)) : []))
           .filter((of) => of.attributes.respident === response)
           .map(textIn),
@@ -90,25 +90,23 @@ function applied(score: number, { attributes, children: [text = ''] }: Xml): num
 
 /** Responses by their names: of one choice or several, of words or of a number. */
 function declaredIn(item: Xml): ReadonlyMap<string, Declared> {
-  const all = RESPONSES.flatMap((name) => allOf(item, name))
+  const hasBounds = ['vargte', 'vargt', 'varlte', 'varlt'].some((name) => firstOf(item, name) !== null)
+  const typeOf = (of: Xml) => {
+    if (of.name === 'response_lid') return 'identifier'
+    if (of.name === 'response_num') return 'float'
+    if (of.name !== 'response_str') return NOT_READ
+    const isNumber = /^(?:integer|decimal)$/i.test(firstOf(of, 'render_fib')?.attributes.fibtype ?? '')
+    return isNumber || hasBounds ? 'float' : 'string'
+  }
   return new Map(
-    all.map((of) => {
+    RESPONSES.flatMap((name) => allOf(item, name)).map((of) => {
       const { ident: id = '', rcardinality = 'Single' } = of.attributes
-      const fill = firstOf(of, 'render_fib')
-      const isNumber =
-        of.name === 'response_num' || /^(?:integer|decimal)$/i.test(fill?.attributes.fibtype ?? '')
       const cardinality = rcardinality.toLowerCase()
-      const hasBounds = ['vargte', 'vargt', 'varlte', 'varlt'].some((name) => firstOf(item, name) !== null)
-      const type = of.name === 'response_lid' ? 'identifier' : isNumber || hasBounds ? 'float' : 'string'
-      return [id, { id, cardinality, type, correct: null, mapping: null }] as const
+      return [id, { id, cardinality, type: typeOf(of), correct: null, mapping: null }] as const
     }),
   )
 }
-/** What is answered in an item of QTI 1.2. */
-export const RESPONSES = [
-  'response_lid',
-  'response_str',
-  'response_num',
-  'response_xy',
-  'response_grp',
-] as const
+/** What is answered in an item of QTI 1.2; the last two are places in pictures, and groups that belong together. */
+const RESPONSES = ['response_lid', 'response_str', 'response_num', 'response_xy', 'response_grp'] as const
+/** The type of a response that is not read. */
+export const NOT_READ = 'place-or-group'

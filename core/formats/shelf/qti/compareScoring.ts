@@ -24,13 +24,11 @@ export function compareScoring(
     const here = scoreItem(item, sample.answer) / item.points
     return { sample, there, here, isSame: Math.abs(there - here) < LEAST }
   })
-  if (compared.some(({ there }) => there > 1 + LEAST)) return { fault: { code: 'no-key' } }
+  if (compared.some(({ there }) => there > 1 + LEAST)) return { fault: { code: 'contradicts-itself' } }
   const other = compared.filter((c) => !c.isSame)
   if (other.length === 0) return { short: [] }
-  if (other.every(({ sample, there, here }) => there < here && isOnlyCase(sample, compared)))
-    return { short: [{ code: 'case-alike' }] }
-  const [shown] = other.filter(({ sample, there, here }) => !(there < here && isOnlyCase(sample, compared)))
-  if (!shown) return { short: [] }
+  const shown = other.find(({ sample, there, here }) => there > here || !isOnlyCase(sample, compared))
+  if (!shown) return { short: [{ code: 'case-alike' }] }
   const points = (share: number) => Number((share * item.points).toPrecision(3))
   const what = givenInWords(forLearner(item), shown.sample.answer)
   return {
@@ -49,7 +47,7 @@ export function compareScoring(
 /** Whether an answer differs from one that is scored alike by capital and small letters only. */
 function isOnlyCase(
   { answer }: Sample,
-  compared: readonly { readonly sample: Sample; readonly isSame: boolean; readonly here: number }[],
+  compared: readonly { readonly sample: Sample; readonly isSame: boolean }[],
 ): boolean {
   const folded = JSON.stringify(answer).toLowerCase()
   return compared.some((c) => c.isSame && JSON.stringify(c.sample.answer).toLowerCase() === folded)

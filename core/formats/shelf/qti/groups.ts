@@ -2,7 +2,7 @@ import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { Item } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
-import { plainPiece } from '../plainPiece'
+import { LONGEST_TEXT, piecesOfItems, plainPiece } from '../plainPiece'
 import { NO_BOOK } from '../types'
 import type { ReadPiece, ShelfReading, ShelfRow } from '../types'
 import { firstOf, textIn } from '../xml'
@@ -11,8 +11,6 @@ import { readQtiItem } from './readItem'
 import type { BesideItem } from './readItem'
 import type { TestReading } from './readTest'
 
-/** As many questions as a piece has; more of them are several pieces. */
-const MOST_ITEMS = 100
 /** As many files of questions as are read of one package. */
 const MOST_FILES = 1000
 
@@ -38,9 +36,7 @@ export interface Beside {
 /** Makes pieces of groups of questions, and says what becomes of each. */
 export function readGroups(groups: readonly Group[], beside: Beside): Result<ShelfReading, FormatRefusal> {
   const count = groups.reduce((sum, g) => sum + g.documents.length, 0)
-  const hasText =
-    groups.some((g) => g.test !== null && g.test.content !== '') || beside.told.material !== undefined
-  if (count === 0 && beside.rows.length === 0 && !hasText)
+  if (count === 0 && beside.rows.length === 0 && !groups.some(({ test }) => hasText(test, beside.told)))
     return refuse({ code: 'formats/nothing-known', field: 'file' })
   if (count > MOST_FILES)
     return refuse({ code: 'formats/too-many-rows', field: 'text', count, most: MOST_FILES })
@@ -49,7 +45,7 @@ export function readGroups(groups: readonly Group[], beside: Beside): Result<She
   for (const group of groups) {
     const read = readItems(group, beside)
     rows.push(...read.rows)
-    pieces.push(...piecesOf(group, read.items, beside.told, hasText))
+    pieces.push(...piecesOf(group, read.items, beside.told))
     if (group.test && group.test.short.length > 0)
       rows.push({
         where: group.title,
@@ -73,27 +69,22 @@ export function readGroups(groups: readonly Group[], beside: Beside): Result<She
   })
 }
 
-/** The pieces of a group; several where it has more questions than one holds. */
+/** The pieces of a group: its questions, or its text where it has none. */
 function piecesOf(
-  { title, test }: Group,
+  { title, test, documents }: Group,
   items: readonly Item[],
   told: Partial<ReadPiece>,
-  hasText: boolean,
 ): readonly ReadPiece[] {
-  const content = test?.content.slice(0, 40_000) ?? ''
-  if (items.length === 0 && !hasText) return []
-  const parts = Math.max(1, Math.ceil(items.length / MOST_ITEMS))
-  const minutes = test?.minutes === null || test === null ? {} : { minutes: test.minutes }
-  return Array.from({ length: parts }, (_, i) =>
-    plainPiece({
-      title: parts === 1 ? title : `${title.slice(0, 100)}, part ${i + 1}`,
-      kind: items.length === 0 ? 'page' : 'practice-set',
-      content,
-      ...minutes,
-      ...told,
-      items: items.slice(i * MOST_ITEMS, (i + 1) * MOST_ITEMS),
-    }),
-  )
+  const content = test?.content.slice(0, LONGEST_TEXT) ?? ''
+  const minutes = test === null || test.minutes === null ? {} : { minutes: test.minutes }
+  const part = { title, kind: 'practice-set', content, ...told, ...minutes } as const
+  if (items.length > 0) return piecesOfItems(part, items)
+  const isText = documents.length === 0 && hasText(test, told)
+  return isText ? [plainPiece({ ...part, kind: told.kind ?? 'page' })] : []
+}
+
+function hasText(test: TestReading | null, told: Partial<ReadPiece>): boolean {
+  return (test !== null && test.content !== '') || told.material !== undefined
 }
 
 function readItems({ documents }: Group, { about }: Beside) {
@@ -102,10 +93,7 @@ function readItems({ documents }: Group, { about }: Beside) {
   const rows: ShelfRow[] = []
   for (const { path, xml, weight } of documents) {
     const { item, short } = readQtiItem(xml, items.length + 1, about.get(path) ?? null)
-    const what = (item?.stem ?? (textIn(firstOf(xml, 'itembody')) || (xml.attributes.title ?? ''))).slice(
-      0,
-      200,
-    )
+    const what = (item?.stem ?? wordsOf(xml)).slice(0, 200)
     if (item === null || taken.has(item.id)) {
       const because = item === null ? short : [{ code: 'code-twice', name: item.id } as const]
       rows.push({ where: path, what, outcome: 'refused', because })
@@ -119,6 +107,11 @@ function readItems({ documents }: Group, { about }: Beside) {
     rows.push({ where: path, what, outcome, because: short, item: weighed })
   }
   return { items, rows }
+}
+
+/** By what a question is known that is not taken: its text, else its title. */
+function wordsOf(xml: Xml): string {
+  return textIn(firstOf(xml, 'itembody')) || (xml.attributes.title ?? '')
 }
 
 /** The language of all questions, where they are of one. */

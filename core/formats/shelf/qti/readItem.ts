@@ -114,7 +114,7 @@ function promptOnly(of: Xml | string): Xml | string {
   return { ...of, name: INTERACTION.test(of.name) ? 'div' : of.name, children }
 }
 
-/** The most that can be earned: what the right answer earns; where rules only say “right”, as it is stated, else 1. */
+/** What the right answer earns; where rules say no more than “right”, the most that is stated, else 1. */
 function pointsOf(
   root: Xml,
   { isPlain }: Scoring,
@@ -123,9 +123,8 @@ function pointsOf(
   const stated = statedPoints(root)
   if (best === null || isPlain) return { points: stated ?? 1, short: [] }
   const earned = Number(best.toPrecision(6))
-  const points = earned <= 100 ? earned : 100
   const differ = stated !== null && stated !== earned
-  return { points, short: differ ? [{ code: 'points-differ', stated, earned }] : [] }
+  return { points: Math.min(100, earned), short: differ ? [{ code: 'points-differ', stated, earned }] : [] }
 }
 
 function statedPoints(root: Xml): number | null {

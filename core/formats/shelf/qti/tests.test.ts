@@ -82,6 +82,20 @@ describe('a test of somebody else', () => {
   })
 })
 
+describe('a test of which nothing can be taken', () => {
+  it('gives no piece without questions, and says why', () => {
+    const broken = item('one', 'Erste').replace('<value>B</value>', '<value>none</value>')
+    const files = { 'imsmanifest.xml': MANIFEST, 'tests/t.xml': TEST, 'items/one.xml': broken }
+    const { pieces, rows } = read('pack.zip', zip(files))
+    expect(pieces).toEqual([])
+    expect(rows.find((r) => r.where === 'items/one.xml')).toMatchObject({
+      outcome: 'refused',
+      what: expect.stringContaining('Erste'),
+      because: [{ code: 'no-key' }],
+    })
+  })
+})
+
 const OLDER = `<questestinterop><assessment ident="a" title="Ice"><qtimetadata>
   <qtimetadatafield><fieldlabel>qmd_timelimit</fieldlabel><fieldentry>30</fieldentry></qtimetadatafield>
   <qtimetadatafield><fieldlabel>cc_maxattempts</fieldlabel><fieldentry>2</fieldentry></qtimetadatafield></qtimetadata>
@@ -106,6 +120,10 @@ const OLDER = `<questestinterop><assessment ident="a" title="Ice"><qtimetadata>
   <item ident="i3"><presentation><material><mattext>Two of them?</mattext></material>
     <response_str ident="A"><render_fib/></response_str><response_str ident="B"><render_fib/></response_str>
       </presentation></item>
+  <item ident="i5"><presentation><material><mattext>Where?</mattext></material>
+    <response_grp ident="G"><render_choice/></response_grp></presentation>
+    <resprocessing><respcondition><conditionvar><varequal respident="G">A,B</varequal></conditionvar>
+    <setvar>1</setvar></respcondition></resprocessing></item>
   <item ident="i4"><presentation><material><mattext>How long?</mattext></material><response_str ident="S">
       <render_fib/></response_str></presentation>
     <resprocessing><respcondition><conditionvar><durequal respident="S">3</durequal></conditionvar>
@@ -134,6 +152,7 @@ describe('QTI 1.2, alone and in a package', () => {
       ])
       expect(rows.flatMap((r) => r.because.map((b) => b.code))).toEqual([
         'several-kinds',
+        'unknown-kind',
         'rules-not-read',
         'set-when-assigned',
         'set-when-assigned',

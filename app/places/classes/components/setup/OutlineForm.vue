@@ -3,15 +3,14 @@ import { reactive, ref, shallowRef, watch } from 'vue'
 import type { OutlineReading } from '#core/formats'
 import { MakePlan, ReadOutline } from '#shared/contracts/plans'
 import { useColumnsKept } from '~/shared/fields/columnsKept'
-import TableLines from '~/shared/fields/TableLines.vue'
-import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import ContractForm from '~/shared/fields/ContractForm.vue'
 import { namedFields, useContractForm } from '~/shared/fields/form'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
-import { LEFT_LINE_WORDS, OUTLINE_COLUMN_WORDS, OUTLINE_FAULT_WORDS } from '../../words/faults'
+import { OUTLINE_COLUMN_WORDS, OUTLINE_FAULT_WORDS } from '../../words/faults'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import TableTrial from '../TableTrial.vue'
 import TextOrFile from '../TextOrFile.vue'
 
 const emit = defineEmits<{ made: [] }>()
@@ -62,16 +61,6 @@ const lengths = () =>
     ...(sum('meetings') > 0 ? [count(sum('meetings'), 'meeting')] : []),
     ...(sum('minutes') > 0 ? [count(sum('minutes'), 'minute')] : []),
   ].join(' and ')
-const bad = () =>
-  reading.value?.bad.map(({ line, fault, text }) => ({
-    line,
-    text: `${OUTLINE_FAULT_WORDS[fault]}${text ? `: “${text}”` : ''}`,
-  })) ?? []
-const leftOut = () =>
-  reading.value?.table.left.map(({ line, why, text }) => ({
-    line,
-    text: `${LEFT_LINE_WORDS[why]}: “${text}”`,
-  })) ?? []
 </script>
 
 <template>
@@ -102,19 +91,14 @@ const leftOut = () =>
           >, <b class="text-error">{{ count(reading.bad.length, 'row') }} cannot be read</b></template
         >.
       </p>
-      <WhichColumn
+      <TableTrial
+        v-model:skip-bad="skipBad"
         :table="reading.table"
+        :good="reading.lessons.length"
+        :bad="reading.bad"
         :names="OUTLINE_COLUMN_WORDS"
-        :is-needed="reading.lessons.length === 0 || reading.bad.length > reading.lessons.length"
+        :faults="OUTLINE_FAULT_WORDS"
         @choose="choose"
-      />
-      <TableLines v-if="leftOut().length" :lines="leftOut()" />
-      <TableLines v-if="bad().length" :lines="bad()" needs />
-      <UCheckbox
-        v-if="reading.bad.length"
-        v-model="skipBad"
-        label="Leave these rows out"
-        data-hook="skip-bad"
       />
     </div>
     <template #acts="{ isSending }">

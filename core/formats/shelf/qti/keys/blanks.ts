@@ -120,11 +120,10 @@ function acceptedIn(blank: Blank, asked: Asked, at: (value: string | null) => nu
     const isBest = blank.choices.some((c) => at(c.value) === best)
     return isBest && accepted.length > 0 ? { accepted, tried: [...texts.keys()] } : null
   }
-  if (isNumeric(asked, blank.response)) {
+  if (isNumeric(asked.scoring, blank.response)) {
     const key = numberKey(asked.scoring, blank.response, (value) => at(String(value)))
     if (key === null || key.best <= least) return null
-    const written = key.tolerance > 0 ? `${key.value} ± ${key.tolerance}` : `${key.value} ± 0`
-    return { accepted: [written], tried: key.edges.map(String) }
+    return { accepted: [`${key.value} ± ${key.tolerance}`], tried: key.edges.map(String) }
   }
   const stated = asked.scoring.named(blank.response).filter((word) => word.trim() !== '')
   const { accepted } = acceptedOf(stated, at, least)

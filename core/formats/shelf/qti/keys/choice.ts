@@ -19,18 +19,10 @@ export function choice(interaction: Xml, { scoring }: Asked): KeyReading | Short
 /** The same for options that were read already. */
 export function choiceOf(response: string, named: NamedOptions, scoring: Scoring): KeyReading | Shortfall {
   const isMany = scoring.declared.get(response)?.cardinality === 'multiple'
-  return isMany ? several(response, named, { scoring }) : one(response, named, { scoring })
+  return isMany ? several(response, named, scoring) : one(response, named, scoring)
 }
 
-interface Rules {
-  readonly scoring: Scoring
-}
-
-function one(
-  response: string,
-  { options, outside }: NamedOptions,
-  { scoring }: Rules,
-): KeyReading | Shortfall {
+function one(response: string, { options, outside }: NamedOptions, scoring: Scoring): KeyReading | Shortfall {
   const given = (id: string | null) => ({ [response]: id === null ? [] : [outside.get(id) ?? ''] })
   const ids = options.map((o) => o.id)
   const best = bestOf(ids, (id) => scoring.scoreOf(given(id)))
@@ -44,7 +36,7 @@ function one(
   return reading({ kind: 'single', options, right: best.way }, best.score, samples)
 }
 
-function several(response: string, named: NamedOptions, { scoring }: Rules): KeyReading | Shortfall {
+function several(response: string, named: NamedOptions, scoring: Scoring): KeyReading | Shortfall {
   const { options, ids, outside } = named
   const given = (set: readonly string[]) => ({ [response]: set.map((id) => outside.get(id) ?? '') })
   const all = options.map((o) => o.id)

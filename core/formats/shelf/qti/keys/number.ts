@@ -15,13 +15,16 @@ export interface NumberKey {
 /** A little within an edge, as a share of the way there: whether the edge itself counts is another question. */
 const INSET = 1e-6
 
+/** Numbers of a mapping beyond these are not looked at: each is tried together with each. */
+const MOST_STATED = 60
+
 /** Reads the right number of a response; `earned` says what a number earns, all else being right. */
 export function numberKey(
   { declared, rules, named }: Scoring,
   response: string,
   earned: (value: number) => number,
 ): NumberKey | null {
-  const stated = named(response).map(Number).filter(Number.isFinite)
+  const stated = named(response).map(Number).filter(Number.isFinite).slice(0, MOST_STATED)
   const correct = (declared.get(response)?.correct ?? []).map(Number)
   // of “at least” and “at most” the middle is what is right within a tolerance
   const middles = stated.flatMap((a) => stated.filter((b) => b > a).map((b) => plain((a + b) / 2)))

@@ -10,8 +10,8 @@ import { numberKey } from './number'
 /** As many spellings as are accepted here. */
 const MOST_WORDS = 20
 
-export const isNumeric = ({ scoring }: Pick<Asked, 'scoring'>, response: string) =>
-  ['float', 'integer'].includes(scoring.declared.get(response)?.type ?? '')
+export const isNumeric = ({ declared }: Scoring, response: string) =>
+  ['float', 'integer'].includes(declared.get(response)?.type ?? '')
 
 /** The unit behind a number, where it is marked as one. */
 export function unitIn(body: Xml): Xml | null {
@@ -25,7 +25,7 @@ export function typed(interaction: Xml, { body, scoring }: Asked): KeyReading | 
 
 /** The same for a response that was read already. */
 export function typedOf(response: string, scoring: Scoring, unit = ''): KeyReading | Shortfall {
-  return isNumeric({ scoring }, response) ? number(response, scoring, unit) : words(response, scoring)
+  return isNumeric(scoring, response) ? number(response, scoring, unit) : words(response, scoring)
 }
 
 function number(response: string, scoring: Scoring, named: string): KeyReading | Shortfall {

@@ -68,12 +68,6 @@ function byTemplate(declared: ReadonlyMap<string, Declared>, template: string | 
   }
 }
 
-const made = (
-  name: string,
-  attributes: Readonly<Record<string, string>>,
-  ...children: readonly Xml[]
-): Xml => ({ name, attributes, children })
-
 function byRules(
   root: Xml,
   declared: ReadonlyMap<string, Declared>,
@@ -91,6 +85,7 @@ function byRules(
       return [identifier, type === 'float' || type === 'integer' ? [0] : null]
     }),
   )
+  const rules: Xml = { name: 'rules', attributes: {}, children: needed }
   return {
     declared,
     scoreOf: (given) => {
@@ -99,9 +94,9 @@ function byRules(
       const [score] = variables.get(SCORE) ?? []
       return typeof score === 'number' && Number.isFinite(score) ? score : 0
     },
-    named: namedIn(declared, made('rules', {}, ...needed)),
+    named: namedIn(declared, rules),
     isPlain: false,
-    rules: made('rules', {}, ...needed),
+    rules,
   }
 }
 
@@ -166,26 +161,16 @@ function variablesOf(declared: ReadonlyMap<string, Declared>, given: Given): Map
   )
 }
 
+/** Operators that hold what is given against something. */
+const COMPARISONS = 'match equal stringmatch member substring contains gt gte lt lte'.split(' ')
+
 /** The values that a declaration and the rules speak of, those that are said to be right first. */
 function namedIn(declared: ReadonlyMap<string, Declared>, rules: Xml | null) {
   return (response: string): readonly string[] => {
     const of = declared.get(response)
     const speaksOf = (element: Xml) =>
       allOf(element, 'variable').some((v) => v.attributes.identifier === response)
-    const compared = rules
-      ? [
-          'match',
-          'equal',
-          'stringmatch',
-          'member',
-          'substring',
-          'contains',
-          'gt',
-          'gte',
-          'lt',
-          'lte',
-        ].flatMap((name) => allOf(rules, name).filter(speaksOf))
-      : []
+    const compared = rules ? COMPARISONS.flatMap((name) => allOf(rules, name).filter(speaksOf)) : []
     const literals = compared
       .flatMap((element) => allOf(element, 'basevalue'))
       .flatMap(({ children: [text] }) => (typeof text === 'string' ? [text.trim()] : []))
