@@ -21,8 +21,8 @@ import { NOT_READ, readScoring12 } from './scoring12'
 const NO_RANGE = { leastWords: 0, mostWords: 0, leastParagraphs: 0 }
 
 /**
- * Reads an assessment or a bank of QTI 1.2.1, alone or in a Common Cartridge: choices of one or several, words, numbers,
- * essays. What becomes of each question is said.
+ * Reads an assessment or a bank of QTI 1.2.1, alone or in a Common Cartridge: choices of one or several, words,
+ * numbers, essays. What becomes of each question is said.
  */
 export function readQuestions(
   root: Xml,
