@@ -76,7 +76,7 @@ async function otherwise(rowId: string): Promise<void> {
 }
 async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void> {
   if (!on || !today.value) return
-  const id = await make({
+  const blank: Series = {
     title: 'New series',
     rule: { kind: 'meetings', from: today.value, every: 1, stays: null },
     rows: [],
@@ -84,10 +84,11 @@ async function begin(of: Partial<Series> = {}, on = classId.value): Promise<void
     ...of,
     classId: on,
     targets: [{ kind: 'class', classId: on }],
+  }
+  await make(blank, (id) => {
+    opened.value = id
+    void address.set({ class: on, series: id })
   })
-  if (!id) return
-  opened.value = id
-  await address.set({ class: on, series: id })
 }
 /** The same run for another class, by that class's own days. */
 function copyTo(id: ClassId): void {

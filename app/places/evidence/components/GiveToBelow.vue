@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ClassId, ResourceId, UserId } from '#core/base'
+import type { ClassId, UserId } from '#core/base'
+import type { PieceCard } from '#shared/contracts/library'
 import { count } from '~/shared/words/numbers'
 import { sayPiece } from '~/shared/words/pieces'
-import { usePointed } from '../composables/pointed'
 
 /** What to give those below 60 %: first what the piece points to, then what its lesson has for them, then anything. */
-const props = defineProps<{ resourceId: ResourceId; classId: ClassId; below: readonly UserId[] }>()
-const pointed = usePointed(() => props.resourceId)
+const props = defineProps<{
+  pointed: readonly PieceCard[]
+  classId: ClassId
+  below: readonly UserId[]
+}>()
 const query = computed(() => ({
   learners: props.below.join(','),
   class: props.classId,
@@ -16,7 +19,7 @@ const query = computed(() => ({
 </script>
 
 <template>
-  <section v-if="pointed" class="mt-3 grid gap-2" data-hook="give-to-below">
+  <section class="mt-3 grid gap-2" data-hook="give-to-below">
     <h3>For the {{ count(below.length, 'learner') }} below 60 %</h3>
     <div v-for="card in pointed" :key="card.id" class="flex items-start gap-2" data-hook="pointed">
       <div class="flex-1 min-w-0">

@@ -11,6 +11,7 @@ import { toInlineHtml } from '~/shared/words/markdown'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { usePointed } from '../composables/pointed'
 import { sayToScore, scoringQueue } from '../scoringLink'
 import type { Needing } from '../whoNeedsAgain'
 import EvidencePanel from './EvidencePanel.vue'
@@ -47,6 +48,9 @@ async function load(): Promise<void> {
 }
 // follows what comes in, as the grid does
 watch(() => [props.assignmentId, props.pieceId, props.classId, props.asOf], load, { immediate: true })
+const pointed = usePointed(() => figures.value?.resourceId ?? null)
+/** All of it is there: what comes later would move what is below under the pointer. */
+const isWhole = computed(() => props.below.length === 0 || pointed.value !== null)
 /** What a person scores has been handed in. */
 const isByHand = computed(() => figures.value?.items.some(isScoredByHand) ?? false)
 const toQueue = computed(() => {
@@ -99,13 +103,13 @@ const rows = computed(() =>
       Only {{ count(rows[0].f.n, 'learner') }}: a share of so few says little.
     </p>
     <GiveToBelow
-      v-if="below.length && classId && figures"
-      :resource-id="figures.resourceId"
+      v-if="below.length && classId && pointed"
+      :pointed="pointed"
       :class-id="classId"
       :below="below"
     />
     <ReopenForNeeding
-      v-if="needing.length && figures"
+      v-if="needing.length && figures && isWhole"
       :assignment-id="assignmentId"
       :piece-id="figures.pieceId"
       :title="title"
@@ -113,10 +117,10 @@ const rows = computed(() =>
       :now="asOf"
       @done="emit('done')"
     />
-    <FilesHandedIn v-if="figures?.files.length" :files="figures.files" />
-    <p v-else-if="!hasItems" class="said mt-3">Nobody has handed in a file yet.</p>
+    <FilesHandedIn v-if="isWhole && figures?.files.length" :files="figures.files" />
+    <p v-else-if="isWhole && !hasItems" class="said mt-3">Nobody has handed in a file yet.</p>
     <UButton
-      v-if="toQueue"
+      v-if="toQueue && isWhole"
       class="mt-3"
       icon="i-lucide-pen-line"
       :variant="toScore ? 'solid' : 'outline'"
@@ -124,7 +128,7 @@ const rows = computed(() =>
       data-hook="to-queue"
       >{{ toScore || (figures?.tries ? 'Look at the texts again' : 'Add texts written on paper') }}</UButton
     >
-    <ol v-if="figures && hasItems && figures.tries > 0">
+    <ol v-if="figures && isWhole && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
         <p class="stem">

@@ -11,11 +11,13 @@ import { call } from '~/shared/wire/call'
  * Pieces for those who were weak in one: what it points to, then what its lesson has. Null until that is known: what is
  * shown before would move under the pointer.
  */
-export function usePointed(resourceId: () => ResourceId): Readonly<Ref<readonly PieceCard[] | null>> {
+export function usePointed(resourceId: () => ResourceId | null): Readonly<Ref<readonly PieceCard[] | null>> {
   const shelf = useShelf()
   const pointed = shallowRef<readonly PieceCard[] | null>(null)
   async function load(): Promise<void> {
     const of = resourceId()
+    pointed.value = null
+    if (of === null) return
     const reply = await call(ShowGuide, { params: { resourceId: of } })
     await shelf.load()
     if (of !== resourceId()) return

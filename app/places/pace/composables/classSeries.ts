@@ -87,14 +87,14 @@ export function useClassSeries(classId: Ref<ClassId | null>) {
       return reply?.ok ?? false
     })
   }
-  function make(series: Series): Promise<SeriesId | null> {
-    let made: SeriesId | null = null
+  /** Makes a series; who asked is told of it before it is shown, so that what it opens does not move it afterwards. */
+  function make(series: Series, onMade: (id: SeriesId) => void): Promise<boolean> {
     return act(async () => {
       const reply = await call(MakeSeries, { body: { series } })
-      if (reply.ok) made = reply.value.seriesId
+      if (reply.ok) onMade(reply.value.seriesId)
       else tell.refused(reply.error)
       return reply.ok
-    }).then(() => made)
+    })
   }
   function doTo(id: SeriesId, what: keyof typeof SERIES_DEEDS): Promise<boolean> {
     const { contract, meant, done } = SERIES_DEEDS[what]
