@@ -16,5 +16,9 @@ export default defineNuxtRouteMiddleware(async (to) => {
   if (store.me.mustChangePassword && to.path !== ACCOUNT) return navigateTo(ACCOUNT)
   if (to.path === ACCOUNT) return
   if (to.path === '/') return navigateTo(home)
+  // a link from one piece's text to another
+  const [, piece] = /^\/piece\/([\w-]+)$/.exec(to.path) ?? []
+  if (piece !== undefined)
+    return navigateTo(learner ? `/learn/piece/${piece}` : `/shelf?piece=${piece}`, { replace: true })
   if (learner !== to.path.startsWith('/learn')) return navigateTo(home)
 })

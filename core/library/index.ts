@@ -20,6 +20,8 @@ export {
 } from './files'
 export type { FileSort, KeptFile } from './files'
 export { forTheWeak } from './forTheWeak'
+export { pieceAddress, pieceAt, relinked } from './pieceLinks'
+export type { PiecePlace } from './pieceLinks'
 export { quickFile, quickPiece } from './quickPiece'
 export { MADE, withScoredPart } from './scoredPart'
 export { findingsIn } from './itemFindings'

@@ -1,6 +1,7 @@
 import { FixAnswer, HandIn, SaveAnswers, ShowMyPiece, StartTry } from '#shared/contracts/learning'
 import { ListMyNotices, ListMyWork, ReadMyNotices } from '#shared/contracts/myWork'
-import { CheckPractice, OpenPractice } from '#shared/contracts/practice'
+import { CheckPractice, FindPiece, OpenPractice } from '#shared/contracts/practice'
+import { findPiece } from '#usecases/learning/findPiece'
 import { fixAnswer } from '#usecases/learning/fixAnswer'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { listMyWork } from '#usecases/learning/myWork'
@@ -22,6 +23,7 @@ export const LEARNING_ROUTES: readonly Route[] = [
   route(ListMyWork, ({ deps, actor }) => listMyWork(deps, actor)),
   route(ListMyNotices, ({ deps, actor }) => listMyNotices(deps, actor)),
   route(ReadMyNotices, ({ deps, actor }) => readMyNotices(deps, actor)),
+  route(FindPiece, ({ deps, actor }, { params }) => findPiece(deps, actor, params.resourceId)),
   route(OpenPractice, ({ deps, actor }, { params }) => openPractice(deps, actor, params.resourceId)),
   route(CheckPractice, ({ deps, actor }, { params, body }) =>
     checkPractice(deps, actor, { ...params, ...body }),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { ItemId, ResourceId } from '#core/base'
-import type { LearnerItem, Material, PracticeResult, ResourceKind } from '#core/library'
+import type { LearnerItem, Material, PiecePlace, PracticeResult, ResourceKind } from '#core/library'
 import { itemShapes } from '../shapes/items'
 import { WIRE } from '../shapes/makers'
 import { contract, id } from './define'
@@ -18,6 +18,13 @@ export const OpenPractice = contract<PracticePiece>()({
   for: 'learner',
   method: 'GET',
   path: '/api/practice/:resourceId',
+  params: ofPiece,
+})
+/** Where a link in a text leads its reader; null: nobody has given them the piece. */
+export const FindPiece = contract<{ readonly place: PiecePlace | null }>()({
+  for: 'learner',
+  method: 'GET',
+  path: '/api/my-pieces/:resourceId',
   params: ofPiece,
 })
 export interface PracticeDone {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { mustBeOk } from '#core/base'
+import { asId, mustBeOk } from '#core/base'
+import type { ResourceId } from '#core/base'
 import { printCase, printItems } from '#core/formats'
 import { frameworkFile, listFrameworks, outlineFile, pieceFile } from '#usecases/library/exports'
 import {
@@ -9,7 +10,8 @@ import {
   takeImportBack,
   takeSamples,
 } from '#usecases/library/imports'
-import { showShelf } from '#usecases/library/shelf'
+import { lookInside, showShelf } from '#usecases/library/shelf'
+import { findPiece } from '#usecases/learning/findPiece'
 import { adoptBook } from '#usecases/pacing/plans'
 import { sampleReadings } from '../../demo/sampleReadings'
 import { CARTRIDGE, EPUB, zip } from '../support/bookFiles'
@@ -49,6 +51,21 @@ describe('a file that is read in', () => {
     expect(await shelf(school)).toEqual(before)
     expect((await list())[0]?.takenBackAt).not.toBeNull()
     expect((await takeImportBack(deps, teacher, made.importId)).error?.code).toBe('access/not-found')
+  })
+
+  it('leads from one reading to the other: teachers at the shelf, learners to what they were given', async () => {
+    const school = await aSchool()
+    const { deps, teacher, ann, stranger } = school
+    const files = zip({ 'a.md': '# First\n\nOn to [the second](b.md).', 'b.md': '# Second\n\nEnd.' })
+    const { pieces } = mustBeOk(await makeImport(deps, teacher, file('r.zip', files)), 'take')
+    const [first, second] = [pieces[0] ?? asId<ResourceId>('none'), pieces[1] ?? asId<ResourceId>('none')]
+    const shown = mustBeOk(await lookInside(deps, teacher, first), 'piece')
+    expect(shown.resource.content).toBe(`On to [the second](piece:${second}).`)
+    const place = async () => mustBeOk(await findPiece(deps, ann, second), 'place').place
+    expect(await place()).toBeNull()
+    const work = await publish(school, { pieces: piecesOf(second) })
+    expect(await place()).toEqual({ kind: 'work', assignmentId: work, pieceId: 'p1' })
+    expect((await lookInside(deps, stranger, second)).error?.code).toBe('access/not-found')
   })
 
   it('is not taken back while work gives it out', async () => {

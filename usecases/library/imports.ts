@@ -2,7 +2,7 @@ import { asId, ok, refuse } from '#core/base'
 import type { BookId, ComputeRefusal, ResourceId, Result } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { ColumnsChosen, FormatRefusal, ShelfReading } from '#core/formats'
-import { checkResource } from '#core/library'
+import { checkResource, pieceAddress, relinked } from '#core/library'
 import type { LibraryRefusal } from '#core/library'
 import {
   addBook,
@@ -101,10 +101,12 @@ async function takeOver(
   const importId = deps.ids.newId()
   const bookId = book && (await addWhole(deps, tx, actor, book))
   const records: ResourceRecord[] = []
-  for (const [position, piece] of pieces.entries()) {
-    const id = asId<ResourceId>(deps.ids.newId())
+  const ids = pieces.map(() => asId<ResourceId>(deps.ids.newId()))
+  for (const [position, id] of ids.entries()) {
+    const piece = pieces[position]
+    if (!piece) continue
     const code = `own${deps.ids.newJoinCode()}`.toLowerCase()
-    const checked = checkResource({ ...piece, id, code })
+    const checked = checkResource({ ...piece, content: leadingOn(piece.content, ids), id, code })
     if (!checked.ok) return checked
     const lessonId = reading.lessonOf[position] ?? null
     const where = bookId !== null && lessonId !== null ? { bookId, lesson: lessonIn(bookId, lessonId) } : null
@@ -134,6 +136,14 @@ async function takeOver(
     takenBackAt: null,
   })
   return ok({ importId, pieces: made, standards: standards.length, book: bookId })
+}
+
+/** A text whose links within its file lead to the pieces that were made of it. */
+function leadingOn(content: string, ids: readonly ResourceId[]): string {
+  return relinked(content, 'taken', (position) => {
+    const id = ids[Number(position)]
+    return id === undefined ? null : pieceAddress(id)
+  })
 }
 
 type Sampled = Result<{ readonly books: number; readonly pieces: number }, ReadRefusal | LibraryRefusal>

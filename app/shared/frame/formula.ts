@@ -11,7 +11,9 @@ class Formula extends HTMLElement {
   private async draw(tex: string): Promise<void> {
     // large, and most pages have no formula
     const { default: katex } = await import('katex')
-    const mathMl = katex.renderToString(tex, { output: 'mathml', throwOnError: false, strict: 'ignore' })
+    const displayMode = this.classList.contains('alone')
+    const options = { output: 'mathml', throwOnError: false, strict: 'ignore', displayMode } as const
+    const mathMl = katex.renderToString(tex, options)
     const parsed = new DOMParser().parseFromString(mathMl, 'text/html')
     this.replaceChildren(...parsed.body.childNodes)
   }

@@ -1,17 +1,24 @@
+import { MathMLToLaTeX } from 'mathml-to-latex'
 import TurndownService from 'turndown'
 import { isWebAddress } from '../../library'
+import { asCell, asTable } from './htmlTables'
 
-/** A text of a page in Markdown, and how many pictures were left out of it. */
+/** A text of a page in Markdown, how many pictures were left out of it, and how many parts that could run. */
 export interface PageText {
   readonly text: string
   readonly pictures: number
+  readonly cut: number
 }
+/** Where a link leads that leads to no address of the web; null: nowhere. */
+type LeadsTo = (href: string) => string | null
 
 /** As much of an element as is looked at here. */
 interface Node {
   readonly nodeName: string
+  readonly outerHTML: string
   readonly getAttribute: (name: string) => string | null
 }
+const asNode = (node: unknown) => node as Node
 
 /** Longer pages are not read: no chapter is, and reading takes its time. */
 const LONGEST_PAGE = 2_000_000
@@ -19,8 +26,6 @@ const LONGEST_PAGE = 2_000_000
 const SILENT: ReadonlySet<string> = new Set([
   'script',
   'style',
-  'svg',
-  'math',
   'iframe',
   'object',
   'video',
@@ -28,6 +33,8 @@ const SILENT: ReadonlySet<string> = new Set([
   'form',
   'template',
 ])
+/** Of those, what could run or shows something from elsewhere: that it was cut is said. */
+const COULD_RUN = /<(?:script|iframe|object|video|audio|form)\b/gi
 /** Elements that have no end of their own. */
 const VOID = /^(?:area|base|br|col|embed|hr|img|input|link|meta|source|track|wbr)$/i
 /** Any picture, with or without words of its own. */
@@ -37,31 +44,64 @@ const PICTURE = /<(?:img|image|svg)\b/gi
  * A page of HTML or XHTML as Markdown: headings, emphasis, lists, tables, quotations and https addresses; nothing of
  * it that could run. Null when it is too long or too deep to be read.
  */
-export function toMarkdown(page: string): PageText | null {
+export function toMarkdown(page: string, leadsTo: LeadsTo = () => null): PageText | null {
   const body = bodyOf(page)
-  if (body.length > LONGEST_PAGE) return null
+  if (body.length > LONGEST_PAGE || isDeep(body)) return null
+  const countOf = (pattern: RegExp) => body.match(pattern)?.length ?? 0
   try {
-    return { text: service().turndown(closed(body)).trim(), pictures: body.match(PICTURE)?.length ?? 0 }
+    const text = service(leadsTo)
+      .turndown(closed(drawingsAsPictures(body)))
+      .trim()
+    return { text, pictures: countOf(PICTURE), cut: countOf(COULD_RUN) }
   } catch {
     return null
   }
 }
 
-function service(): TurndownService {
+/** No page of words has so many elements within each other; to build them takes time by their square. */
+const DEEPEST = 500
+const TAG = /<(\/?)([A-Za-z][\w:-]*)[^<>]*?(\/?)>/g
+/** Elements that end by themselves where the next one of their kind begins. */
+const ENDS_ITSELF = /^(?:p|li|d[td]|t[rdh]|thead|tbody|tfoot|option|optgroup|colgroup|rt|rp)$/i
+
+function isDeep(body: string): boolean {
+  let depth = 0
+  for (const [, isEnd, name = '', isWhole] of body.matchAll(TAG)) {
+    if (VOID.test(name) || ENDS_ITSELF.test(name) || isWhole === '/') continue
+    depth = Math.max(0, depth + (isEnd === '/' ? -1 : 1))
+    if (depth > DEEPEST) return true
+  }
+  return false
+}
+
+function service(leadsTo: LeadsTo): TurndownService {
   const made = new TurndownService({
     headingStyle: 'atx',
     bulletListMarker: '-',
     codeBlockStyle: 'fenced',
     emDelimiter: '*',
   })
-  made.addRule('cell', { filter: ['td', 'th'], replacement: (text) => ` ${asCell(text)} |` })
+  made.addRule('cell', {
+    filter: ['td', 'th'],
+    replacement: (text, node) => {
+      const cell = asNode(node)
+      return asCell(text, { columns: cell.getAttribute('colspan'), rows: cell.getAttribute('rowspan') })
+    },
+  })
   made.addRule('row', { filter: 'tr', replacement: (text) => `\n|${text}\n` })
   made.addRule('table', { filter: 'table', replacement: asTable })
-  made.remove((node) => SILENT.has((node as Node).nodeName.toLowerCase()))
-  made.addRule('picture', { filter: 'img', replacement: (_, node) => wordsOf(node) })
+  made.remove((node) => SILENT.has(asNode(node).nodeName.toLowerCase()))
+  made.addRule('picture', {
+    filter: 'img',
+    replacement: (_, node) => wordsOf(asNode(node).getAttribute('alt')),
+  })
+  made.addRule('formula', {
+    filter: (node) => /^math$/i.test(node.nodeName),
+    replacement: (_, node) => formulaOf(asNode(node).outerHTML),
+  })
   made.addRule('address', {
     filter: 'a',
-    replacement: (text, node) => linked(text, (node as Node).getAttribute('href') ?? ''),
+    replacement: (text, node) => linked(text, asNode(node).getAttribute('href') ?? '', leadsTo),
   })
   const escape = made.escape.bind(made)
   // a single dollar sign would begin a formula
@@ -69,29 +109,35 @@ function service(): TurndownService {
   return made
 }
 
-/** What stands in a cell, on one line. */
-function asCell(text: string): string {
-  return text.replace(/\s+/g, ' ').trim().replaceAll('|', '\\|')
+/** A picture by its words; one that says that it has none is an ornament. */
+function wordsOf(alt: string | null): string {
+  if (alt === null) return '(picture)'
+  const words = alt.replace(/\s+/g, ' ').trim()
+  return words === '' ? '' : `(picture: ${words})`
 }
 
-/** Rows with pipes, the first one as the head: Markdown knows no table without one. */
-function asTable(text: string): string {
-  const [head, ...rows] = text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line.startsWith('|'))
-  if (head === undefined) return text
-  const columns = head.replaceAll('\\|', '').split('|').length - 2
-  return `\n\n${[head, `|${' --- |'.repeat(columns)}`, ...rows].join('\n')}\n\n`
+/** Drawings within a page as pictures, with their titles as their words. */
+function drawingsAsPictures(page: string): string {
+  const [before = '', ...drawings] = page.split(/<svg\b/i)
+  const after = drawings.map((drawing) => {
+    const end = drawing.search(/<\/svg\s*>/i)
+    const title = /<title\b[^<>]*>([^<]*)</i.exec(drawing)?.[1]?.trim() ?? ''
+    const words = title === '' ? '' : ` alt="${title.replaceAll('"', '&quot;')}"`
+    return `<img${words}>${end < 0 ? '' : drawing.slice(drawing.indexOf('>', end) + 1)}`
+  })
+  return [before, ...after].join('')
 }
 
-function wordsOf(node: unknown): string {
-  const alt = (node as Node).getAttribute('alt')?.trim() ?? ''
-  return alt === '' ? '' : `(picture: ${alt.replace(/\s+/g, ' ')})`
+/** A formula in MathML as TeX between dollar signs: its own note of it, where it has one. */
+function formulaOf(math: string): string {
+  const note = /<annotation\b[^<>]*tex["'][^<>]*>([^<]*)</i.exec(math)?.[1]
+  const tex = (note ?? MathMLToLaTeX.convert(math)).trim().replaceAll('$', '')
+  return tex === '' ? '' : `$${tex}$`
 }
 
-function linked(text: string, href: string): string {
-  return isWebAddress(href) && text.trim() !== '' ? `[${text.trim()}](${encodeURI(decoded(href))})` : text
+function linked(text: string, href: string, leadsTo: LeadsTo): string {
+  const address = isWebAddress(href) ? encodeURI(decoded(href)) : leadsTo(href)
+  return address !== null && text.trim() !== '' ? `[${text.trim()}](${address})` : text
 }
 
 /** A name as it is meant: without percent signs for letters, where they can be read. */

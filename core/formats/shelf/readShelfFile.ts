@@ -12,6 +12,7 @@ import { parseItems } from './itemsCsv'
 import { parseReading } from './markdown'
 import { MANIFEST, xmlOf } from './packageXml'
 import { readQtiFile, readQtiPackage } from './qti/package'
+import { IS_READING, readReadings } from './readingsZip'
 import { isRoster } from '../roster'
 import { withoutPictures } from '../../library'
 import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from './types'
@@ -22,8 +23,8 @@ const LARGEST_FILE = 20_000_000
 
 /**
  * Reads whatever file of those that are known: a package of QTI, an item of it, a framework of standards, a bank of
- * items, a reading, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself says; its name only
- * parts tables from texts.
+ * items, a reading or a zip of them, a textbook as EPUB, as cartridge or as an outline. What it is, the file itself
+ * says; its name only parts tables from texts.
  * @param columns of a table, which column is what, where somebody has said so
  */
 export function readShelfFile(
@@ -119,7 +120,10 @@ const READERS: Record<
       isIt: ({ start, isReading }) => start === '<' && !isReading,
       read: ({ text, title }) => readQtiFile(text, title),
     },
-    package: { isIt: () => true, read: ({ files, title }) => readQtiPackage(files, title) },
+    package: {
+      isIt: ({ files }) => [...files.keys()].some((name) => name.endsWith('.xml')),
+      read: ({ files, title }) => readQtiPackage(files, title),
+    },
   },
   outline: {
     text: {
@@ -135,6 +139,10 @@ const READERS: Record<
   },
   markdown: {
     text: { isIt: () => true, read: ({ text, title }) => parseReading(text, title) },
+    package: {
+      isIt: ({ files }) => [...files.keys()].some((name) => IS_READING.test(name)),
+      read: ({ files, title }) => readReadings(files, title),
+    },
   },
 }
 
@@ -185,7 +193,7 @@ function placeFor({ text, isTable, columns }: TextFile): 'calendar' | 'roster' |
 }
 
 function readPackage(bytes: Uint8Array, title: string): Result<ShelfReading, FormatRefusal> {
-  const files = unpack(bytes, (name) => /\.(?:xml|json|opf|ncx|x?html?)$/i.test(name))
+  const files = unpack(bytes, (name) => /\.(?:xml|json|opf|ncx|x?html?|md|markdown)$/i.test(name))
   if (!files.ok) return files
   if (files.value.size === 0) return NOTHING_KNOWN
   const manifest = xmlOf(files.value, MANIFEST).value ?? null

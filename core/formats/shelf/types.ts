@@ -57,6 +57,8 @@ export type Shortfall =
       readonly count: number
     }
   | { readonly code: 'not-here'; readonly name: string }
+  /** It is meant for who teaches: it stays among one's own pieces, where no learner finds it. */
+  | { readonly code: 'for-teachers' }
   /** A line of a table that is no row. */
   | { readonly code: LeftLine['why'] }
   /** A chapter to which no line of the navigation leads. */

@@ -118,6 +118,8 @@ export function sayShortfall(short: Shortfall): string {
       return 'It stands above the headings.'
     case 'total':
       return 'It is a sum.'
+    case 'for-teachers':
+      return 'For teachers: it is kept among your own pieces, where no learner finds it.'
     case 'not-here':
       return `There is no “${short.name}” here.`
   }

@@ -35,7 +35,7 @@ describe('an EPUB', () => {
 
   it('tells what is not taken', () => {
     expect(found.rows.map((r) => [r.where, r.outcome, r.because.map((b) => b.code)])).toEqual([
-      ['OPS/text/one.xhtml', 'taken-in-part', ['picture-left-out']],
+      ['OPS/text/one.xhtml', 'taken-in-part', ['picture-left-out', 'could-run']],
       ['OPS/text/one.xhtml#lies', 'taken', []],
       ['OPS/text/two.xhtml', 'taken', []],
       ['OPS/cover.xhtml', 'refused', ['outside-navigation']],
@@ -113,6 +113,7 @@ describe('a Common Cartridge', () => {
     // all of them or nothing there
     const other = { code: 'scored-otherwise', what: 'hail', there: 0, here: 0.5, of: 1 }
     expect(lost.map((r) => [r.what, r.outcome, r.because])).toEqual([
+      ['About hail', 'taken-in-part', [{ code: 'could-run', count: 1 }]],
       ['Which are ice?', 'taken-in-part', [other]],
       ['Without a key', 'refused', [{ code: 'no-key' }]],
       ['Talk about it', 'refused', [{ code: 'not-here', name: 'discussion' }]],

@@ -1,18 +1,18 @@
 import type { Result } from '../../../base'
-import { isWebAddress, NO_MATERIAL } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
-import { textOf } from '../archive'
 import type { Files } from '../archive'
-import { toMarkdown } from '../html'
-import { plainPiece } from '../plainPiece'
 import type { ReadPiece, ShelfReading, ShelfRow, Shortfall } from '../types'
-import { xmlOf } from '../packageXml'
 import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
-import { readingOfBook, readingsOf } from './foundBook'
+import { assignmentIn, linkIn, none, pageIn, questionsIn } from './cartridgeParts'
+import type { FoundPieces } from './cartridgeParts'
+import { readingOfBook } from './foundBook'
 import type { FoundLesson, FoundUnit } from './foundBook'
-import { folderOf, placeOf } from './path'
-import { readQuestions } from './questions12'
+import type { Place } from './innerLinks'
+import { placeOf } from './path'
+
+/** Resources of a manifest by their identifiers. */
+type Resources = ReadonlyMap<string, Xml>
 
 /** Whether a manifest is one of a Common Cartridge: its schema says so, or the kinds of its resources. */
 export function isCartridge(manifest: Xml): boolean {
@@ -22,15 +22,6 @@ export function isCartridge(manifest: Xml): boolean {
     /common cartridge/i.test(schema) || types.some((type) => /^ims(?:wl_|dt_|basiclti_)|\/imscc_/.test(type))
   )
 }
-
-/** What a resource of a cartridge comes to. */
-interface FoundPieces {
-  readonly pieces: readonly ReadPiece[]
-  readonly short: readonly Shortfall[]
-  /** What becomes of the parts within it. */
-  readonly rows?: readonly ShelfRow[]
-}
-const none = (...short: readonly Shortfall[]): FoundPieces => ({ pieces: [], short })
 
 /**
  * Reads a Common Cartridge (1.0 to 1.3) as a textbook: folders of its organization are units and lessons; pages are
@@ -42,30 +33,38 @@ export function readCartridge(
   name: string,
 ): Result<ShelfReading, FormatRefusal> {
   const rows: ShelfRow[] = []
-  const resources = new Map(allOf(manifest, 'resource').map((r) => [r.attributes.identifier ?? '', r]))
+  const beginsAt = new Map<ReadPiece, Place>()
+  /** For teachers: they stay out of what learners find in the book. */
+  const kept: ReadPiece[] = []
+  const resources: Resources = new Map(
+    allOf(manifest, 'resource').map((r) => [r.attributes.identifier ?? '', r]),
+  )
   const used = new Set<string>()
-  const piecesOf = (item: Xml, id: string): readonly ReadPiece[] => {
+  const piecesAt = (item: Xml, id: string): readonly ReadPiece[] => {
     const resource = resources.get(id)
     const title = titleOf(item)
     used.add(id)
     const found = resource
-      ? piecesIn(files, resource, title)
+      ? piecesIn(files, resource, title, resources)
       : none({ code: 'not-readable', problem: `no resource ${id}` })
     rows.push(rowOf(resource?.attributes.href ?? id, title || found.pieces[0]?.title || id, found))
     rows.push(...(found.rows ?? []))
-    return found.pieces
+    if (resource && found.pieces[0]) beginsAt.set(found.pieces[0], { path: pathOf(resource), at: '' })
+    if (!resource || !isForTeachers(resource)) return found.pieces
+    kept.push(...found.pieces)
+    return []
   }
   const title = textIn(firstOf(firstOf(manifest, 'metadata') ?? manifest, 'string')) || name
-  const parts = partsOf(manifest, piecesOf)
+  const parts = partsOf(manifest, piecesAt)
   const others = [...resources]
     .filter(([id, r]) => !used.has(id) && /question-bank/.test(r.attributes.type ?? ''))
     .flatMap(([id, r]) => {
-      const found = piecesIn(files, r, '')
+      const found = piecesIn(files, r, '', resources)
       rows.push(rowOf(r.attributes.href ?? id, found.pieces[0]?.title ?? 'Bank of questions', found))
       rows.push(...(found.rows ?? []))
       return found.pieces
     })
-  return readingOfBook('cartridge', { title, parts, others, rows })
+  return readingOfBook('cartridge', { title, parts, others: [...others, ...kept], rows, beginsAt })
 }
 
 const titleOf = (item: Xml) => textIn(itemsIn(item, 'title')[0] ?? null)
@@ -74,7 +73,7 @@ const itemsIn = (of: Xml, name: string) => of.children.filter(isElement).filter(
 /** Folders outermost are units, those in them lessons; what lies in neither is a lesson of its own. */
 function partsOf(
   manifest: Xml,
-  piecesOf: (item: Xml, id: string) => readonly ReadPiece[],
+  piecesAt: (item: Xml, id: string) => readonly ReadPiece[],
 ): readonly (FoundUnit | FoundLesson)[] {
   const organization = firstOf(manifest, 'organization')
   const outer = organization ? itemsIn(organization, 'item') : []
@@ -82,7 +81,7 @@ function partsOf(
   const tops = outer.length === 1 && outer[0] && titleOf(outer[0]) === '' ? itemsIn(outer[0], 'item') : outer
   const ownPieces = (item: Xml) => {
     const id = item.attributes.identifierref
-    return id === undefined ? [] : piecesOf(item, id)
+    return id === undefined ? [] : piecesAt(item, id)
   }
   const allPieces = (item: Xml): readonly ReadPiece[] => [
     ...ownPieces(item),
@@ -108,52 +107,63 @@ function rowOf(where: string, what: string, { pieces, short }: FoundPieces): She
   }
 }
 
-function piecesIn(files: Files, resource: Xml, title: string): FoundPieces {
-  const { type = '', href = '' } = resource.attributes
-  const base = resource.attributes.base ?? ''
-  const [file] = allOf(resource, 'file')
-  const { path } = placeOf(base, href || (file?.attributes.href ?? ''))
+/** What becomes of a resource: of another form of it that is read, where the manifest names one that is meant first. */
+function piecesIn(files: Files, resource: Xml, title: string, others: Resources): FoundPieces {
+  const preferred = allOf(resource, 'variant').flatMap(
+    (v) => others.get(v.attributes.identifierref ?? '') ?? [],
+  )
+  for (const form of [...preferred, resource]) {
+    const found = piecesOf(files, form, title)
+    if (found.pieces.length > 0 || form === resource) return withAbout(found, resource)
+  }
+  return none()
+}
+
+function piecesOf(files: Files, resource: Xml, title: string): FoundPieces {
+  const { type = '' } = resource.attributes
+  const path = pathOf(resource)
   if (type === 'webcontent') return pageIn(files, path, title)
   if (/^imswl_/.test(type)) return linkIn(files, path, title)
-  if (/^imsqti_.*\/(?:assessment|question-bank)$/.test(type)) {
-    const isBank = type.endsWith('question-bank')
-    const xml = xmlOf(files, path).value ?? null
-    return xml
-      ? readQuestions(xml, { title, kind: isBank ? 'practice-set' : 'check', where: path })
-      : none({ code: 'not-readable', problem: path })
-  }
+  if (/^assignment_/.test(type)) return assignmentIn(files, path, title)
+  if (/^imsqti_.*\/(?:assessment|question-bank)$/.test(type))
+    return questionsIn(files, path, { title, isBank: type.endsWith('question-bank') })
   return none({ code: 'not-here', name: WORDS.find(([of]) => of.test(type))?.[1] ?? type })
+}
+
+/** The file of a resource. */
+function pathOf(resource: Xml): string {
+  const { href = '', base = '' } = resource.attributes
+  const [file] = allOf(resource, 'file')
+  return placeOf(base, href || (file?.attributes.href ?? '')).path
+}
+
+/** The standards that a resource says it serves (CC 1.3, curriculum standards), and that it is for teachers. */
+function withAbout(found: FoundPieces, resource: Xml): FoundPieces {
+  const named = allOf(resource, 'labelledguid')
+  const labels = named.map((of) => textIn(firstOf(of, 'label')).slice(0, 40)).filter((label) => label !== '')
+  const standards = [...new Set(labels)]
+  const short: readonly Shortfall[] = [
+    ...found.short,
+    ...(named.length > labels.length ? [{ code: 'not-here', name: 'standard without a code' } as const] : []),
+    ...(isForTeachers(resource) && found.pieces.length > 0 ? [{ code: 'for-teachers' } as const] : []),
+  ]
+  const pieces = found.pieces.map((piece) =>
+    standards.length === 0
+      ? piece
+      : { ...piece, standards: [...new Set([...piece.standards, ...standards])] },
+  )
+  return { ...found, pieces, short }
+}
+
+/** Meant for who teaches, and for no learner (CC 1.1, intended end user role). */
+function isForTeachers(resource: Xml): boolean {
+  const roles = allOf(resource, 'intendedenduserrole').map(textIn)
+  return roles.length > 0 && !roles.some((role) => /learner|student/i.test(role))
 }
 
 /** What else a cartridge may hold, in words. */
 const WORDS = [
   [/^imsdt_/, 'discussion'],
   [/^imsbasiclti_/, 'outside tool'],
-  [/^assignment_/, 'assignment'],
   [/associatedcontent/, 'file beside a page'],
 ] as const
-
-function pageIn(files: Files, path: string, title: string): FoundPieces {
-  if (!/\.x?html?$/i.test(path))
-    return none({ code: 'not-here', name: `file ${path.slice(folderOf(path).length)}` })
-  const bytes = files.get(path)
-  const text = bytes ? textOf(bytes) : null
-  const page = text?.ok ? toMarkdown(text.value) : null
-  if (!page) return none({ code: 'not-readable', problem: path })
-  if (page.text === '') return none({ code: 'no-text' })
-  const short: readonly Shortfall[] =
-    page.pictures > 0 ? [{ code: 'picture-left-out', count: page.pictures }] : []
-  return { pieces: readingsOf(title, page.text, 'en'), short }
-}
-
-/** A web link (CC 1.3, section 4.6): a title and a url. */
-function linkIn(files: Files, path: string, title: string): FoundPieces {
-  const xml = xmlOf(files, path).value ?? null
-  const link = xml ? (firstOf(xml, 'url')?.attributes.href ?? '') : ''
-  if (!isWebAddress(link)) return none({ code: 'no-https', address: link.slice(0, 200) })
-  const named = title || textIn(xml && firstOf(xml, 'title')) || link
-  return {
-    pieces: [plainPiece({ title: named, kind: 'link', minutes: 10, material: { ...NO_MATERIAL, link } })],
-    short: [],
-  }
-}

@@ -2,14 +2,15 @@ import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { FormatRefusal } from '../../refusals'
 import type { Files } from '../archive'
-import type { ShelfReading, ShelfRow, Shortfall } from '../types'
+import type { ReadPiece, ShelfReading, ShelfRow, Shortfall } from '../types'
 import { xmlOf } from '../packageXml'
 import { allOf, firstOf, isElement, textIn } from '../xml'
 import type { Xml } from '../xml'
-import { cutAt } from './chapters'
+import { cutAt, leftOutOf } from './chapters'
 import type { Chapter } from './chapters'
 import { readingOfBook, readingsOf } from './foundBook'
 import type { FoundLesson } from './foundBook'
+import type { Place } from './innerLinks'
 import { folderOf, placeOf } from './path'
 
 /** Where every EPUB names its package document (OCF 3, section 4.2.6.3.1). */
@@ -38,14 +39,17 @@ export function readEpub(files: Files, name: string): Result<ShelfReading, Forma
   const entries = navigationOf(files, opf.value, folder)
   if (!entries.ok) return entries
   const language = textIn(firstOf(opf.value, 'language')).slice(0, 2).toLowerCase()
-  const title = textIn(firstOf(opf.value, 'title')) || name
+  const title = withCreators(textIn(firstOf(opf.value, 'title')) || name, opf.value)
   const flat = entries.value.flatMap(withBelow)
   const texts = cutAt(files, spineOf(opf.value, folder), flat)
   const rows: ShelfRow[] = []
+  const beginsAt = new Map<ReadPiece, Place>()
   const lessonOf = (entry: Entry): FoundLesson => {
     const text = texts.of.get(entry)
     rows.push(rowOf(entry, text))
-    return { title: entry.title, pieces: readingsOf(entry.title, text?.text ?? '', isCode(language)) }
+    const pieces = readingsOf(entry.title, text?.text ?? '', codeOf(language))
+    if (entry.path !== null && pieces[0]) beginsAt.set(pieces[0], { path: entry.path, at: entry.at })
+    return { title: entry.title, pieces }
   }
   // what lies deeper stands in its order; a unit's own text opens it
   const parts = entries.value.map((entry) => {
@@ -59,20 +63,29 @@ export function readEpub(files: Files, name: string): Result<ShelfReading, Forma
     outcome: 'refused',
     because: [{ code: 'outside-navigation' }],
   }))
-  return readingOfBook('epub', { title, parts, others: [], rows: [...rows, ...outside] })
+  return readingOfBook('epub', { title, parts, others: [], rows: [...rows, ...outside], beginsAt })
 }
 
 /** A document type without definitions of its own says nothing and is passed over. */
 const plain = (text: string) => text.replace(/<!DOCTYPE[^<>[\]]*>/i, '')
 
-const isCode = (language: string) => (/^[a-z]{2}$/.test(language) ? language : 'en')
+const codeOf = (language: string) => (/^[a-z]{2}$/.test(language) ? language : 'en')
 const withBelow = (entry: Entry): readonly Entry[] => [entry, ...entry.below.flatMap(withBelow)]
 
+/** A title with those who wrote it, as it is named on a shelf. */
+function withCreators(title: string, opf: Xml): string {
+  const names = allOf(firstOf(opf, 'metadata') ?? opf, 'creator')
+    .map(textIn)
+    .filter((name) => name !== '')
+  return names.length === 0 ? title : `${title} (${names.join(', ')})`
+}
+
 function rowOf(entry: Entry, text: Chapter | undefined): ShelfRow {
-  const pictures: readonly Shortfall[] = text?.pictures
-    ? [{ code: 'picture-left-out', count: text.pictures }]
-    : []
-  const because: readonly Shortfall[] = text?.text ? pictures : [{ code: 'no-text' }]
+  const unread = text?.unread ?? []
+  const isEmpty = !text?.text && unread.length === 0
+  const because: readonly Shortfall[] = isEmpty
+    ? [{ code: 'no-text' }]
+    : [...unread, ...(text ? leftOutOf(text) : [])]
   const where = `${entry.path ?? ''}${entry.at === '' ? '' : `#${entry.at}`}`
   return { where, what: entry.title, outcome: because.length > 0 ? 'taken-in-part' : 'taken', because }
 }

@@ -2,6 +2,8 @@ import { ok, refuse } from '../../../base'
 import type { Result } from '../../../base'
 import type { BookLesson, BookUnit } from '../../../library'
 import type { FormatRefusal } from '../../refusals'
+import { withInnerLinks } from './innerLinks'
+import type { Place } from './innerLinks'
 import { LONGEST_TEXT, plainReading } from '../plainPiece'
 import type { ReadPiece, ShelfFormat, ShelfReading, ShelfRow } from '../types'
 
@@ -35,6 +37,8 @@ export function readingOfBook(
     /** Pieces that belong to no lesson. */
     readonly others: readonly ReadPiece[]
     readonly rows: readonly ShelfRow[]
+    /** Where in the file each piece begins: links there lead to it. */
+    readonly beginsAt?: ReadonlyMap<ReadPiece, Place>
   },
 ): Result<ShelfReading, FormatRefusal> {
   const units = gathered(of.title, of.parts).filter((u) => u.lessons.length > 0)
@@ -61,7 +65,10 @@ export function readingOfBook(
     title,
     outsideId: null,
     standards: [],
-    pieces: placed.map(([piece]) => piece),
+    pieces: withInnerLinks(
+      placed.map(([piece]) => piece),
+      of.beginsAt ?? new Map<ReadPiece, Place>(),
+    ),
     book: count === 0 ? null : { title, course: title.slice(0, 60), grade, units: made, benchmarks: [] },
     lessonOf: placed.map(([, lessonId]) => lessonId),
     rows: of.rows,

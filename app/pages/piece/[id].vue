@@ -1,0 +1,3 @@
+<template>
+  <p class="said">Opening …</p>
+</template>
