@@ -73,6 +73,7 @@ const FRAMEWORK = {
   schoolId: null,
   title: 'Science, grades 7 and 8',
   outsideId: null,
+  creator: null,
 }
 
 /** What the textbooks give to who is weak in a check. */

@@ -1,4 +1,6 @@
 /** Targets, groups and exceptions; who is reached and which layer's value wins, with reasons. */
+export { asRosterStep } from './command'
+export type { RosterCommand, RosterStep } from './command'
 export { GROUP_PARTS } from './group'
 export type { GroupSetting } from './group'
 export { faultInGroupRule, GRADES, isGrade, isInGroup } from './groupRule'

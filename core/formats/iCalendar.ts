@@ -3,8 +3,8 @@ import { ok, refuse } from '../base'
 import type { IsoDay, Result } from '../base'
 import type { ClosureReading, FoundClosure, SkippedEvent } from './closures'
 import { badDates } from './iCalendarDates'
-import { daysOf } from './iCalendarDays'
-import type { Days } from './iCalendarDays'
+import { daysOf, zonesFor } from './iCalendarDays'
+import type { Days, Zones } from './iCalendarDays'
 import { occurrencesOf } from './iCalendarSeries'
 import type { FormatRefusal } from './refusals'
 
@@ -16,6 +16,7 @@ interface YearSpan {
   readonly zone: string
 }
 interface Reading extends YearSpan {
+  readonly zones: Zones
   readonly closures: FoundClosure[]
   readonly skipped: SkippedEvent[]
 }
@@ -37,6 +38,7 @@ export function parseClosures(text: string, year: YearSpan): Result<ClosureReadi
   const tasks = roots.flatMap((root) => root.getAllSubcomponents('vtodo'))
   const reading: Reading = {
     ...year,
+    zones: zonesFor(year.zone),
     closures: [],
     skipped: tasks.map((task) => ({ name: nameOf(task), because: 'task' })),
   }
@@ -117,7 +119,7 @@ function readEvent(component: ICAL.Component, exceptions: readonly ICAL.Componen
     // given by hand: left to itself, the package takes exceptions of every event in the file
     const event = new ICAL.Event(component, { exceptions: [...exceptions] })
     if (event.isRecurring()) return readSeries(event, name, reading)
-    const fault = keep(name, daysOf(component, event.startDate, event.endDate, reading.zone), reading)
+    const fault = keep(name, daysOf(component, event.startDate, event.endDate, reading.zones), reading)
     if (fault) skip(fault)
   } catch {
     skip('no-date')

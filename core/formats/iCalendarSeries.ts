@@ -2,7 +2,7 @@ import type ICAL from 'ical.js'
 import { addDays, dayNumber, parseIsoDay } from '../base'
 import type { IsoDay } from '../base'
 import { daysOf } from './iCalendarDays'
-import type { Days, NoDays } from './iCalendarDays'
+import type { Days, NoDays, Zones } from './iCalendarDays'
 
 /** One occurrence of a series; `component` is the exception's own where there is one. */
 export interface Occurrence {
@@ -20,14 +20,14 @@ const OFTEN = ['SECONDLY', 'MINUTELY', 'HOURLY']
  */
 export function* occurrencesOf(
   event: ICAL.Event,
-  year: { readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zone: string },
+  year: { readonly firstOn: IsoDay; readonly lastOn: IsoDay; readonly zones: Zones },
 ): Generator<Occurrence | 'too-many'> {
   const { component } = event
   const rules = component.getAllProperties('rrule')
   if (rules.some((r) => OFTEN.includes(frequencyOf(r)))) return yield 'too-many'
   // the package would look for such a day for ever
   if (rules.some(isNever)) return
-  const utc = utcDays(event, year.zone)
+  const utc = utcDays(event, year.zones)
   // what ended long before the year needs no closer look, and there may be thousands of it
   const from = addDays(year.firstOn, -Math.ceil(event.duration.toSeconds() / 86_400) - 2)
   let steps = 0
@@ -37,7 +37,7 @@ export function* occurrencesOf(
     if (onOf(at) < from && !(at.toString() in event.exceptions)) continue
     const { item, startDate, endDate } = event.getOccurrenceDetails(at)
     if (utc !== null && item.component === component) yield { component, days: utc(at) }
-    else yield { component: item.component, days: daysOf(item.component, startDate, endDate, year.zone) }
+    else yield { component: item.component, days: daysOf(item.component, startDate, endDate, year.zones) }
   }
 }
 
@@ -118,10 +118,10 @@ function onOf(time: ICAL.Time): string {
  * A series written in UTC means the school's own days: after the clocks change, the same hour of UTC is another
  * one of the school. Its days follow those of the first occurrence, date by date. null for any other series.
  */
-function utcDays(event: ICAL.Event, zone: string): ((at: ICAL.Time) => Days | NoDays) | null {
+function utcDays(event: ICAL.Event, zones: Zones): ((at: ICAL.Time) => Days | NoDays) | null {
   const { startDate, endDate, component } = event
   if (startDate.isDate || startDate.zone.tzid !== 'UTC') return null
-  const first = daysOf(component, startDate, endDate, zone)
+  const first = daysOf(component, startDate, endDate, zones)
   const start = parseIsoDay(onOf(startDate))
   return (at) => {
     const on = parseIsoDay(onOf(at))

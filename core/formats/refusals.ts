@@ -67,4 +67,11 @@ export type FormatRefusal =
       readonly field: 'file'
       readonly place: 'calendar' | 'roster'
     }
+  /** It is not what its name says, or it is nothing that is read here; both by their usual endings, such as `pdf`. */
+  | {
+      readonly code: 'formats/other-file'
+      readonly field: 'file'
+      readonly named: string
+      readonly is: string
+    }
   | { readonly code: 'formats/nothing-taken'; readonly field: 'file'; readonly rows: number }

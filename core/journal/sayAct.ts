@@ -1,3 +1,4 @@
+import { asRosterStep } from '../audience'
 import { asFilingStep } from '../filing'
 import type { PacingCommand } from '../pacing'
 import { asSeriesStep } from '../series'
@@ -27,6 +28,7 @@ const SAY: { readonly [K in Kind]: (command: ActOf[K]) => SaidAct } = {
   standing: asStandingStep,
   filing: asFilingStep,
   layer: asLayerStep,
+  roster: asRosterStep,
 }
 
 /** An act as it is shown: planning acts as they are, of the others no more than a line of words needs. */

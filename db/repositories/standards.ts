@@ -12,6 +12,8 @@ export interface Framework {
   readonly title: string
   /** Its identifier outside. */
   readonly outsideId: string | null
+  /** Who wrote it; null: it was made here. */
+  readonly creator: string | null
 }
 
 const openTo = (schoolId: SchoolId) => or(isNull(standards.schoolId), eq(standards.schoolId, schoolId))

@@ -33,8 +33,8 @@ const { year, patternRow } = calendarShapes(STORED)
 const { plan, classPacing } = pacingShapes(STORED)
 const { command } = commandShapes(STORED)
 const { workCommand, worksCommand } = workCommandShapes(STORED)
-const { filing, filingCommand, series, seriesCommand, standing, standingSetting, standingCommand } =
-  classWorkShapes(STORED)
+const classWork = classWorkShapes(STORED)
+const { filing, series, standing, standingSetting } = classWork
 const { book, items, standards, content, material, tray, classShelf, shelfImport } = libraryShapes(STORED)
 const {
   window,
@@ -62,7 +62,16 @@ export const classBody = bodyOf(
 )
 export const commandBody = bodyOf(
   'journal.command',
-  z.union([workCommand, worksCommand, seriesCommand, standingCommand, filingCommand, layerCommand, command]),
+  z.union([
+    workCommand,
+    worksCommand,
+    classWork.seriesCommand,
+    classWork.standingCommand,
+    classWork.filingCommand,
+    classWork.rosterCommand,
+    layerCommand,
+    command,
+  ]),
   [commandWithLaterParts, workCommandWithLaterParts, workCommandWithTeams],
 )
 export const bookBody = bodyOf('books.body', book.omit({ id: true }), [bookWithBenchmarks])

@@ -10,6 +10,8 @@ export const frameworks = sqliteTable('frameworks', {
   title: text().notNull(),
   /** Its identifier outside. */
   outsideId: text(),
+  /** Who wrote it, as it was read; null: it was made here. */
+  creator: text(),
 })
 
 export const standards = sqliteTable(

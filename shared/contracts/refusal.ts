@@ -187,6 +187,7 @@ export const STATUS_OF = {
   'formats/no-text-headings': 422,
   'formats/text-too-long': 422,
   'formats/nothing-known': 422,
+  'formats/other-file': 422,
   'formats/read-elsewhere': 422,
   'formats/no-navigation': 422,
   'formats/nothing-taken': 422,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import type { ClassId, LessonId, PlanId, ResourceId, SeriesId, StandingId } from '#core/base'
+import type { RosterCommand } from '#core/audience'
+import type { ClassId, GroupId, LessonId, PlanId, ResourceId, SeriesId, StandingId, UserId } from '#core/base'
 import type { Filing, FilingCommand } from '#core/filing'
 import { SERIES_ACTS } from '#core/series'
 import type { Series, SeriesCommand, SeriesRow, SeriesRule } from '#core/series'
@@ -91,5 +92,24 @@ export function classWorkShapes(m: Makers) {
     to: filing,
     works: m.list(workCommand, MOST_IN_STEP),
   }) satisfies z.ZodType<FilingCommand>
-  return { filing, filingCommand, series, seriesCommand, standing, standingSetting, standingCommand }
+  const learners = m.list(id<UserId>(), 2000)
+  const groupId = id<GroupId>()
+  const rosterCommand = m.object({
+    kind: z.literal('roster'),
+    classId: id<ClassId>(),
+    learnerIds: learners,
+    members: m.list(m.object({ groupId, learnerIds: learners }), 500),
+    madeGroups: m.list(m.object({ groupId, name: m.prose(60) }), 500),
+    grades: m.list(m.object({ learnerId: id<UserId>(), from: m.number().nullable(), to: m.number() }), 2000),
+  }) satisfies z.ZodType<RosterCommand>
+  return {
+    filing,
+    filingCommand,
+    rosterCommand,
+    series,
+    seriesCommand,
+    standing,
+    standingSetting,
+    standingCommand,
+  }
 }

@@ -15,7 +15,6 @@ export const WHY_NOT_WRITTEN: Readonly<Record<string, string>> = {
   '/api/classes/:classId/joining': 'a code, renewed or closed at will',
   '/api/classes/:classId/remove-learner': 'what they did is kept, and they may join again',
   '/api/classes/:classId/reset-password': 'a secret: what was before is known to nobody',
-  '/api/classes/:classId/roster': 'learners are taken out of a class one by one',
   '/api/classes/:classId/routes': 'a switch, set back where it stands',
   '/api/classes/:classId/shelf': 'a way of looking, set back where it stands',
   '/api/classes/:classId/trails': 'the path of each learner keeps every step',

@@ -78,7 +78,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
-  journal: ['pacing', 'work', 'series', 'standing', 'filing', 'versions'],
+  journal: ['audience', 'pacing', 'work', 'series', 'standing', 'filing', 'versions'],
   knockOn: ['base', 'calendar', 'pacing', 'availability', 'work'],
 }
 

@@ -27,7 +27,7 @@ const standard = (code: string, parent: string | null) => ({
   standard: { code, text: `Do ${code}`, level: 'standard' as const, parent, requires: [] },
   outsideId: null,
 })
-const FRAMEWORK = { id: 'f', title: 'Science of X', outsideId: null }
+const FRAMEWORK = { id: 'f', title: 'Science of X', outsideId: null, creator: null }
 const CASE = printCase(FRAMEWORK, [standard('X', null), standard('X.1', 'X')], at('09-01T10:00'))
 
 const shelf = async ({ deps, teacher }: TestSchool) => mustBeOk(await showShelf(deps, teacher), 'shelf')

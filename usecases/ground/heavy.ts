@@ -6,7 +6,7 @@ import {
   parseOutline,
   parsePlanTable,
   parseRoster,
-  readShelfFile,
+  readGivenFile,
 } from '#core/formats'
 import { ripplesOf } from '#core/knockOn'
 
@@ -15,7 +15,7 @@ const JOBS = {
   outline: parseOutline,
   planTable: parsePlanTable,
   roster: parseRoster,
-  shelfFile: readShelfFile,
+  shelfFile: readGivenFile,
   fileSort: fileSortOf,
   ripples: ripplesOf,
 } as const

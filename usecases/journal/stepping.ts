@@ -5,6 +5,7 @@ import { layerStepping } from '../library/layerStepping'
 import { planningStepping } from '../pacing/planningStepping'
 import { seriesStepping } from '../series/seriesStepping'
 import { standingStepping } from '../standing/standingStepping'
+import { rosterStepping } from '../teaching/rosterStepping'
 import { workStepping } from '../work/workStepping'
 
 /** Each topic says how its acts are taken back; a kind of act that no topic takes back does not compile. */
@@ -15,6 +16,7 @@ const STEPPING: SteppingOf<JournalCommand> = {
   ...standingStepping,
   ...filingStepping,
   ...layerStepping,
+  ...rosterStepping,
 }
 
 type Kind = JournalCommand['kind']

@@ -194,7 +194,13 @@ async function addWhole(
 async function addAll(tx: Connection, actor: Teacher, id: string, reading: ShelfReading): Promise<void> {
   const { schoolId } = actor
   const { title, outsideId, standards } = reading
-  await addFramework(tx, { id, schoolId, title: title.slice(0, 200), outsideId })
+  await addFramework(tx, {
+    id,
+    schoolId,
+    title: title.slice(0, 200),
+    outsideId,
+    creator: reading.creator?.slice(0, 200) ?? null,
+  })
   const outsideIds = new Map(standards.map((s) => [s.standard.code, s.outsideId ?? '']))
   await addStandards(
     tx,

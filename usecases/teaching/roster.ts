@@ -1,15 +1,16 @@
 import { asId, groupBy, ok, refuse } from '#core/base'
-import type { ClassId, ComputeRefusal, GroupId, Result, UserId } from '#core/base'
+import type { ClassId, ComputeRefusal, Result, UserId } from '#core/base'
 import type { AccessRefusal, Teacher } from '#core/access'
 import type { AudienceRefusal } from '#core/audience'
 import { NO_ACCOMMODATION } from '#core/availability'
 import type { ColumnsChosen, FormatRefusal, RosterEntry, RosterReading } from '#core/formats'
-import { addUsers, enrol, groupsOf, learnersOf, saveGroup, setGrades, takenSignIns } from '#db/repositories'
+import { addToJournal, addUsers, enrol, learnersOf, setGrades, takenSignIns } from '#db/repositories'
 import type { Connection, UserRecord } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
 import { reachNewcomer } from '../settling/refreshWork'
 import { classFor } from '../ground/classAccess'
+import { addToGroups, gradesToSet, namedGroups } from './rosterParts'
 
 interface Trial extends RosterReading {
   readonly known: readonly string[]
@@ -162,54 +163,25 @@ export async function addRoster(
       )
       for (const [i, entry] of fresh.entries()) idOf.set(entry, people[i]?.id as UserId)
       const wanted = namedGroups(here, idOf)
-      await addToGroups(tx, deps, { classId: input.classId, owner: actor }, wanted)
-      for (const [grade, list] of groupBy(known, (e) => e.grade))
-        if (grade !== null) await setGrades(tx, idsOf(list, idOf), grade)
+      const grades = await gradesToSet(tx, input.classId, { known, idOf })
+      const intoGroups = await addToGroups(tx, deps, { classId: input.classId, owner: actor }, wanted)
+      for (const [grade, list] of groupBy(grades, (g) => g.to))
+        await setGrades(
+          tx,
+          list.map((g) => g.learnerId),
+          grade,
+        )
       if (people.length > 0) await reachNewcomer(tx, input.classId, createdAt)
+      const learnerIds = people.map((p) => p.id)
+      if (learnerIds.length + intoGroups.members.length + grades.length > 0)
+        await addToJournal(tx, {
+          schoolId: actor.schoolId,
+          actorId: actor.userId,
+          touches: [input.classId],
+          at: createdAt,
+          command: { kind: 'roster', classId: input.classId, learnerIds, grades, ...intoGroups },
+        })
       return ok({ added: people.length, known: known.length })
     },
   )
-}
-
-function idsOf(entries: readonly RosterEntry[], idOf: ReadonlyMap<RosterEntry, UserId>): readonly UserId[] {
-  return entries.flatMap((e) => idOf.get(e) ?? [])
-}
-
-/** The groups that rows name, with who is to be in them. */
-function namedGroups(
-  entries: readonly RosterEntry[],
-  idOf: ReadonlyMap<RosterEntry, UserId>,
-): ReadonlyMap<string, readonly UserId[]> {
-  const wanted = new Map<string, UserId[]>()
-  for (const entry of entries)
-    for (const name of entry.groups) wanted.set(name, [...(wanted.get(name) ?? []), ...idsOf([entry], idOf)])
-  return wanted
-}
-
-async function addToGroups(
-  tx: Connection,
-  deps: Deps,
-  { classId, owner }: { readonly classId: ClassId; readonly owner: Teacher },
-  wanted: ReadonlyMap<string, readonly UserId[]>,
-): Promise<void> {
-  const existing = await groupsOf(tx, [classId])
-  for (const [name, ids] of wanted) {
-    const known = existing.find((g) => g.name.toLowerCase() === name.toLowerCase())
-    await saveGroup(
-      tx,
-      known
-        ? { ...known, learnerIds: [...new Set([...known.learnerIds, ...ids])] }
-        : {
-            id: asId<GroupId>(deps.ids.newId()),
-            schoolId: owner.schoolId,
-            ownerId: owner.userId,
-            classId,
-            alsoIn: [],
-            name: name.slice(0, 40),
-            archivedAt: null,
-            rule: null,
-            learnerIds: ids,
-          },
-    )
-  }
 }

@@ -39,9 +39,14 @@ async function load(): Promise<void> {
 onMounted(load)
 // an undo from the bar reaches this page too
 watch(
-  () => desk.classes.find((c) => c.id === classId)?.version,
+  () => [desk.classes.find((c) => c.id === classId)?.version, desk.steps],
   () => load(),
 )
+/** Who came by a table can be taken back in the bar. */
+async function added(): Promise<void> {
+  adding.value = false
+  await Promise.all([load(), desk.load(true)])
+}
 async function savePattern(): Promise<void> {
   if (!page.value) return
   const reply = await away.propose(
@@ -148,14 +153,7 @@ const lostBy = computed(() => {
         >Add learners</UButton
       ><template v-else
         ><h2 class="mb-2">Add learners</h2>
-        <RosterImport
-          :class-id="classId"
-          @added="
-            () => {
-              adding = false
-              load()
-            }
-          "
+        <RosterImport :class-id="classId" @added="added"
       /></template>
     </section>
     <section class="grid gap-2">

@@ -14,6 +14,7 @@ import type { VersionsRefusal } from '#core/versions'
 import type { WorkRefusal } from '#core/work'
 import type { Refusal } from '#shared/contracts/refusal'
 import { sayForLearner } from './tryRefusals'
+import { sayFileRefusal } from './fileRefusals'
 import type { Naming } from './everyonesRefusals'
 import { saySkipped } from './skippedEvents'
 import { sayLibraryRefusal } from './libraryRefusals'
@@ -236,10 +237,9 @@ function ofFormats(r: FormatRefusal): string {
         'Nothing in the file is known here. Questions (QTI), standards (CASE), textbooks (Common Cartridge, EPUB), ' +
         'tables and texts can be read.'
       )
+    case 'formats/other-file':
     case 'formats/read-elsewhere':
-      return r.place === 'calendar'
-        ? 'This is a calendar: it is read where the school year is planned.'
-        : 'This is a list of learners: it is read on the page of their class.'
+      return sayFileRefusal(r)
     case 'formats/nothing-taken':
       return `Nothing of the ${count(r.rows, 'part')} can be taken over; the reasons stand beside each.`
     case 'formats/too-large':

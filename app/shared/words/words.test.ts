@@ -302,6 +302,8 @@ describe('refusals', () => {
     rows: 3,
     row: 2,
     className: 'Science 7 E',
+    named: 'csv',
+    is: 'pdf',
   }
 
   it.each(Object.keys(STATUS_OF))('puts %s into a plain sentence', (code) => {

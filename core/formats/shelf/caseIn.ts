@@ -45,6 +45,7 @@ export function parseCase(text: string): Result<ShelfReading, FormatRefusal> {
   if (items.length > MOST_ITEMS)
     return refuse({ code: 'formats/too-many-rows', field: 'text', count: items.length, most: MOST_ITEMS })
   const relations = listIn(json, 'CFAssociations')
+  const creator = textIn(document, 'creator')
   const { taken, rows } = take(items, relations)
   const standards = inTree(taken, relations)
   const fault = faultInStandards(standards.map((s) => s.standard))
@@ -54,6 +55,7 @@ export function parseCase(text: string): Result<ShelfReading, FormatRefusal> {
     format: 'case',
     title: textIn(document, 'title') || 'Standards',
     outsideId: textIn(document, 'identifier') || null,
+    ...(creator === '' ? {} : { creator }),
     standards,
     pieces: [],
     ...NO_BOOK,
@@ -117,13 +119,7 @@ function inTree(taken: readonly SequencedStandard[], relations: readonly Json[])
   }
   const held = new Map<string | undefined, SequencedStandard[]>()
   for (const t of taken) held.set(parents.get(t.id), [...(held.get(parents.get(t.id)) ?? []), t])
-  const levelOf = (t: SequencedStandard): StandardLevel => {
-    const named = STANDARD_LEVELS.find((level) => level === t.type.toLowerCase())
-    const below = held.get(t.id) ?? []
-    if (named) return named
-    if (below.length === 0) return 'standard'
-    return below.some((b) => held.has(b.id)) ? 'subject' : 'domain'
-  }
+  const levels = levelsOf(taken, held)
   const list: ReadStandard[] = []
   const done = new Set<string>()
   const walk = (t: SequencedStandard): void => {
@@ -131,7 +127,13 @@ function inTree(taken: readonly SequencedStandard[], relations: readonly Json[])
     done.add(t.id)
     const parent = byId.get(parents.get(t.id) ?? '')?.code ?? null
     const before = [...new Set(requires.get(t.id) ?? [])]
-    const standard: Standard = { code: t.code, text: t.text, level: levelOf(t), parent, requires: before }
+    const standard: Standard = {
+      code: t.code,
+      text: t.text,
+      level: levels.get(t.id) ?? 'standard',
+      parent,
+      requires: before,
+    }
     list.push({ standard, outsideId: t.id || null })
     for (const below of inSequence(held.get(t.id) ?? [])) walk(below)
   }
@@ -139,6 +141,33 @@ function inTree(taken: readonly SequencedStandard[], relations: readonly Json[])
   // a circle of parents hangs on nothing; the check after this one names it
   for (const t of taken) walk(t)
   return list
+}
+
+/**
+ * The level of each by its id: what its kind says, where it is one of ours; else by what stands below it. All of one
+ * kind are alike: a cluster that holds nothing yet is no standard for that.
+ */
+function levelsOf(
+  taken: readonly SequencedStandard[],
+  held: ReadonlyMap<string | undefined, readonly SequencedStandard[]>,
+): ReadonlyMap<string, StandardLevel> {
+  const placed = taken.map((t): StandardLevel => {
+    const below = held.get(t.id) ?? []
+    if (below.length === 0) return 'standard'
+    return below.some((b) => held.has(b.id)) ? 'subject' : 'domain'
+  })
+  const named = new Map<string, StandardLevel>()
+  for (const [at, { type }] of taken.entries()) {
+    const [level, before] = [placed[at] ?? 'standard', named.get(type)]
+    const isHigher = !before || STANDARD_LEVELS.indexOf(level) < STANDARD_LEVELS.indexOf(before)
+    if (type !== '' && isHigher) named.set(type, level)
+  }
+  const levelOf = (t: SequencedStandard, at: number): StandardLevel =>
+    STANDARD_LEVELS.find((level) => level === t.type.toLowerCase()) ??
+    named.get(t.type) ??
+    placed[at] ??
+    'standard'
+  return new Map(taken.map((t, at) => [t.id, levelOf(t, at)]))
 }
 
 const inSequence = (list: readonly SequencedStandard[]) => [...list].sort((a, b) => a.sequence - b.sequence)

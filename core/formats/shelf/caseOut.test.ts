@@ -44,7 +44,7 @@ const PACKAGE = z.strictObject({
 
 describe('what is written as CASE 1.0', () => {
   const written = printCase(
-    { id: 'framework-th', title: 'Science', outsideId: null },
+    { id: 'framework-th', title: 'Science', outsideId: null, creator: null },
     STANDARDS.map((standard) => ({ standard, outsideId: null })),
     at('11-01T10:00'),
   )

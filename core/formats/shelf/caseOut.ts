@@ -9,7 +9,13 @@ import type { ReadStandard } from './types'
  * @param at when it is written: the format wants a date of the last change.
  */
 export function printCase(
-  framework: { readonly id: string; readonly title: string; readonly outsideId: string | null },
+  framework: {
+    readonly id: string
+    readonly title: string
+    readonly outsideId: string | null
+    /** Who wrote it; null: it was made here. */
+    readonly creator: string | null
+  },
   standards: readonly ReadStandard[],
   at: Instant,
 ): string {
@@ -34,7 +40,7 @@ export function printCase(
     CFDocument: {
       identifier: documentId,
       uri: uriOf('CFDocuments', documentId),
-      creator: 'Step Cairn',
+      creator: framework.creator ?? 'Step Cairn',
       title: framework.title,
       lastChangeDateTime: changed,
       CFPackageURI: { title: framework.title, identifier: documentId, uri: uriOf('CFPackages', documentId) },

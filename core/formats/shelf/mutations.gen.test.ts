@@ -25,7 +25,7 @@ const standards = Array.from({ length: 12 }, (_, i) => ({
   },
   outsideId: null,
 }))
-const framework = { id: 'f', title: 'F', outsideId: null }
+const framework = { id: 'f', title: 'F', outsideId: null, creator: null }
 const OF_2_1 = `<assessmentItem identifier="a" title="A"><responseDeclaration identifier="RESPONSE"
   cardinality="single" baseType="identifier"><correctResponse><value>A</value></correctResponse></responseDeclaration>
   <itemBody><choiceInteraction responseIdentifier="RESPONSE" maxChoices="1"><prompt>Which?</prompt>

@@ -23,7 +23,7 @@ const standard = (code: string, parent: string | null, requires: readonly string
 })
 
 describe('CASE', () => {
-  const framework = { id: 'f', title: 'Science', outsideId: null }
+  const framework = { id: 'f', title: 'Science', outsideId: null, creator: null }
   const list = [standard('D', null), standard('D.1', 'D'), standard('D.2', 'D', ['D.1'])]
   const printed = printCase(
     framework,
@@ -58,6 +58,36 @@ describe('CASE', () => {
         expect([...back].sort(byCode)).toEqual([...tree].sort(byCode))
       }),
     )
+  })
+
+  it('gives all of one kind one level, and keeps who wrote it', () => {
+    const item = (id: string, type: string) => ({
+      identifier: id,
+      humanCodingScheme: id,
+      fullStatement: `On ${id}`,
+      CFItemType: type,
+    })
+    const under = (id: string, parent: string) => ({
+      associationType: 'isChildOf',
+      originNodeURI: { identifier: id },
+      destinationNodeURI: { identifier: parent },
+    })
+    const of = read(
+      'f.json',
+      JSON.stringify({
+        CFDocument: { identifier: 'd', creator: 'State of X', title: 'T' },
+        CFItems: [item('A', 'Strand'), item('B', 'Cluster'), item('C', 'Cluster'), item('S', 'Skill')],
+        CFAssociations: [under('B', 'A'), under('C', 'A'), under('S', 'B')],
+      }),
+    )
+    expect(of.standards.map((s) => [s.standard.code, s.standard.level])).toEqual([
+      ['A', 'subject'],
+      ['B', 'domain'],
+      ['S', 'standard'],
+      ['C', 'domain'],
+    ])
+    const again = printCase({ ...framework, creator: of.creator ?? null }, of.standards, at('11-01T10:00'))
+    expect(read('f.json', again).creator).toBe('State of X')
   })
 
   // built by hand from the information model of CASE 1.0

@@ -88,6 +88,8 @@ export interface ShelfReading {
   readonly title: string
   /** Its identifier outside, of a framework. */
   readonly outsideId: string | null
+  /** Who wrote it, of a framework. */
+  readonly creator?: string
   readonly standards: readonly ReadStandard[]
   readonly pieces: readonly ReadPiece[]
   /** A textbook; its lessons are named within the file only, and get names of ours when it is taken over. */

@@ -35,6 +35,8 @@ export function sayStep(command: SaidAct, known: Known): string {
       return `“${command.title}” ${SERIES_WORDS[command.what]}`
     case 'filing':
       return `${classNamed(command.classId, known)}: headings and categories`
+    case 'roster':
+      return `${classNamed(command.classId, known)}: ${count(command.learners, 'learner')} added`
     case 'layer':
       return `“${command.title}”: a version ${LAYER_WORDS[command.what]}`
     case 'standing':
