@@ -5,6 +5,7 @@ import type { ElementHandle } from 'puppeteer-core'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
+import { EPUB, xhtmlPage, zip } from '../support/bookFiles'
 import { FOREIGN } from '../support/foreignItems'
 import { dialogLooksRight, looksRight } from '../support/looks'
 import { aServer } from '../support/server'
@@ -25,6 +26,17 @@ function aFile(name: string, content: string | Uint8Array): string {
 async function upload(p: Person, within: string, path: string): Promise<void> {
   const input = await p.page.waitForSelector(`${within} input[type="file"]`)
   await (input as ElementHandle<HTMLInputElement>).uploadFile(path)
+}
+
+/** Waits until the field for a list of learners holds some words. */
+async function holds(p: Person, words: string): Promise<void> {
+  const field = '[data-hook="roster-import"] textarea'
+  await p.page.waitForFunction(
+    (f, w) => document.querySelector<HTMLTextAreaElement>(f)?.value.includes(w),
+    {},
+    field,
+    words,
+  )
 }
 
 /** A bank of sixty questions as another program writes them: whatever the standard allows, over and over. */
@@ -90,13 +102,71 @@ describe('a table of questions with headings that nobody knows', () => {
 })
 
 describe('a file that is read elsewhere', () => {
-  it('says where, and leads there', async () => {
+  it('says where, and is brought there', async () => {
     const p = await demoPerson(server, 'imani', '/shelf-files')
-    await upload(p, 'main', aFile('closures.ics', 'BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n'))
+    await upload(p, 'main', aFile('closures.ics', CALENDAR))
     await p.sees('This is a calendar: it is read where the school year is planned.')
     await p.isAccessible()
     await p.click('elsewhere')
-    await p.has('[name="firstOn"]')
+    await p.seesIn('[data-hook="closure-import"]', '1 closure found')
+    await p.seesIn('[data-hook="closure-import"]', 'Bridge day')
+    // a list of learners goes with who looks for its class
+    await p.go('/shelf-files')
+    await upload(p, 'main', aFile('8c.csv', 'Name,Vorname,Klasse\nÖlmann,Zoë,8C\n'))
+    await p.sees('This is a list of learners')
+    await p.click('elsewhere')
+    await p.seesIn('[data-hook="brought"]', '“8c.csv” comes with you')
+    await p.isAccessible()
+    await p.tap('::-p-text(Science 8 C)')
+    await holds(p, 'Ölmann')
+    await p.click('read-roster')
+    await p.seesIn('[data-hook="roster-trial"]', '1 learner to add')
+    p.isQuiet()
+  })
+})
+
+/** A day of the school year on which the school is closed. */
+const CALENDAR = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:-//x//y//EN',
+  'BEGIN:VEVENT',
+  'UID:1',
+  'DTSTAMP:20260801T000000Z',
+  'SUMMARY:Bridge day',
+  'DTSTART;VALUE=DATE:20270507',
+  'END:VEVENT',
+  'END:VCALENDAR',
+  '',
+].join('\r\n')
+
+/** The last chapter of the book, as it leads to another one. */
+const CHAPTER =
+  '<h1>Ice</h1><p>See <a href="one.xhtml#lies">how it lies</a>.</p><table><caption>Depths</caption>' +
+  '<tr><th>Month</th><th>Depth</th></tr><tr><td rowspan="2">Jan</td><td>12 cm</td></tr><tr><td>4 cm</td></tr>' +
+  '</table>'
+
+describe('a textbook', () => {
+  it('comes in whole, and leads from page to page', async () => {
+    const p = await demoPerson(server, 'imani', '/shelf-files')
+    const book = zip({ ...EPUB, 'OPS/text/two.xhtml': xhtmlPage(CHAPTER) })
+    await upload(p, 'main', aFile('snow.epub', book))
+    await p.seesIn('[data-hook="reading"]', 'a textbook of 3 lessons')
+    await p.seesIn('[data-hook="reading"]', '1 script or frame cut.')
+    await looksRight(p)
+    await p.click('take-over')
+    await p.sees('Taken over:')
+    await p.go('/shelf')
+    await p.fill('[name="search-shelf"]', 'How it lies')
+    await p.seesIn('[data-hook="piece"]', 'How it lies')
+    await p.tap('[data-hook="piece"]')
+    await p.seesIn('[data-hook="inside"]', 'It goes on')
+    await p.fill('[name="search-shelf"]', 'Depths')
+    await p.seesIn('[data-hook="piece"]', 'Ice')
+    await p.tap('[data-hook="piece"]')
+    await p.seesIn('[data-hook="inside"]', 'Depths')
+    await p.page.locator('::-p-aria([name="how it lies"][role="link"])').click()
+    await p.seesIn('[data-hook="inside"]', 'It goes on')
     p.isQuiet()
   })
 })
@@ -121,11 +191,7 @@ describe('a roster of a normal office', () => {
     await p.tap('::-p-aria([name="Add learners"][role="button"])')
     await p.has('[data-hook="roster-import"]')
     await upload(p, '[data-hook="roster-import"]', aFile('Klassenliste.csv', Buffer.from(OFFICE, 'latin1')))
-    await p.page.waitForFunction(() =>
-      document
-        .querySelector<HTMLTextAreaElement>('[data-hook="roster-import"] textarea')
-        ?.value.includes('Ölmann'),
-    )
+    await holds(p, 'Ölmann')
     await p.click('read-roster')
     await p.seesIn('[data-hook="roster-trial"]', '2 learners to add, 1 row cannot be read')
     const said = await p.text('[data-hook="roster-trial"]')
@@ -138,6 +204,13 @@ describe('a roster of a normal office', () => {
     await p.click('add-roster')
     await p.sees('2 learners added')
     await p.sees('Jürgen Groß')
+    // all of it is one act, which is taken back and done again
+    for (const _ of ['once', 'and again']) {
+      await p.click('undo')
+      await p.page.waitForFunction(() => !document.body.innerText.includes('Jürgen Groß'))
+      await p.click('redo')
+      await p.sees('Jürgen Groß')
+    }
     p.isQuiet()
   })
 })

@@ -6,6 +6,7 @@ import type { PatternRow } from '#core/calendar'
 import { ShowClass } from '#shared/contracts/teaching'
 import type { ClassPage } from '#shared/contracts/teaching'
 import { RippleHere, useAwayFromDesk, useDesk } from '~/places/pace'
+import { carriedName } from '~/shared/fields/carriedFile'
 import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
@@ -33,7 +34,7 @@ async function load(): Promise<void> {
   if (reply.ok) {
     page.value = reply.value
     if (!editing.value) pattern.value = reply.value.pattern
-    adding.value ||= reply.value.learners.length === 0
+    adding.value ||= reply.value.learners.length === 0 || carriedName('roster') !== null
   } else problem.value = sayRefusal(reply.error)
 }
 onMounted(load)

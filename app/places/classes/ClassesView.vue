@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { computed, onMounted } from 'vue'
+import { carriedName } from '~/shared/fields/carriedFile'
 import { useOverview } from '~/shared/session/overview'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
@@ -15,6 +16,8 @@ const o = computed(() => store.overview)
 const { bringBack } = useTakingAway()
 /** Classes that a colleague took out of use: whoever taught them, too, is told. */
 const taken = computed(() => (o.value?.archived ?? []).filter((a) => a.goneBy !== null))
+/** A list of learners that was chosen among the files. */
+const brought = computed(() => carriedName('roster'))
 const started = computed(() => store.firstSteps.every((s) => s.done))
 </script>
 
@@ -33,6 +36,9 @@ const started = computed(() => store.firstSteps.every((s) => s.done))
       {{ a.goneBy }} took {{ a.title }} out of use<template v-if="a.goneAt">
         on {{ sayMoment(a.goneAt, store.zone) }}</template
       >. What its learners did is kept, and can be looked at in the archive below.
+    </p>
+    <p v-if="brought" class="note-line care mt-3" role="status" data-hook="brought">
+      “{{ brought }}” comes with you: choose the class that it belongs to.
     </p>
     <FirstSteps v-if="o && !started" />
     <table v-if="o && o.classes.length" class="grid-table mt-4" data-hook="classes">

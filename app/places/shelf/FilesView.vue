@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { navigateTo, useHead } from '#imports'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { ShelfReading, TableSeen } from '#core/formats'
 import {
@@ -11,6 +11,8 @@ import {
   TakeImportBack,
 } from '#shared/contracts/files'
 import type { ImportMade } from '#shared/contracts/files'
+import { carry } from '~/shared/fields/carriedFile'
+import type { ReadAt } from '~/shared/fields/carriedFile'
 import { useColumnsKept } from '~/shared/fields/columnsKept'
 import WhichColumn from '~/shared/fields/WhichColumn.vue'
 import { useOverview } from '~/shared/session/overview'
@@ -41,10 +43,11 @@ const isReading = ref(false)
 const table = shallowRef<TableSeen | null>(null)
 const columns = useColumnsKept('questions')
 /** Where a file is read that is nothing for the shelf. */
-const elsewhere = shallowRef<{ readonly to: string; readonly label: string } | null>(null)
-const ELSEWHERE: Readonly<Record<string, { readonly to: string; readonly label: string }>> = {
-  calendar: { to: '/classes/year', label: 'To the school year' },
-  roster: { to: '/classes', label: 'To the classes' },
+const elsewhere = shallowRef<ReadAt | null>(null)
+let lastChosen: File | null = null
+const ELSEWHERE: Record<ReadAt, { readonly to: string; readonly label: string }> = {
+  calendar: { to: '/classes/year', label: 'Read it with the school year' },
+  roster: { to: '/classes', label: 'Read it with its class' },
 }
 const isTaking = ref(false)
 const imports = shallowRef<readonly ImportMade[]>([])
@@ -60,6 +63,7 @@ async function loadMade(): Promise<void> {
 }
 watch(file, async (chosen) => {
   if (!chosen) return
+  lastChosen = chosen
   file.value = null
   chosenCount.value++
   reading.value = null
@@ -75,6 +79,11 @@ watch(file, async (chosen) => {
   asked.value = { name: chosen.name, base64: await toBase64(chosen) }
   await read()
 })
+/** Brings the file along to where it is read. */
+async function bring(to: ReadAt): Promise<void> {
+  if (lastChosen) carry(to, lastChosen)
+  await navigateTo(ELSEWHERE[to].to)
+}
 const body = () => asked.value && { ...asked.value, columns: columns.chosen.value }
 async function read(): Promise<void> {
   const file = asked.value
@@ -86,7 +95,7 @@ async function read(): Promise<void> {
   isReading.value = false
   reading.value = reply.ok ? reply.value : null
   problem.value = reply.ok ? '' : sayRefusal(reply.error)
-  elsewhere.value = !reply.ok && 'place' in reply.error ? (ELSEWHERE[reply.error.place] ?? null) : null
+  elsewhere.value = !reply.ok && 'place' in reply.error ? reply.error.place : null
   const unread = !reply.ok && 'table' in reply.error ? reply.error.table : null
   table.value = (reply.ok ? reply.value.table : unread) ?? null
   const before = table.value && columns.known(table.value)
@@ -154,8 +163,8 @@ function about(made: ImportMade): string {
       <h1>Files</h1>
       <p class="said">
         Textbooks as EPUB, Common Cartridge or a table with Unit, Lesson and Meetings (.csv); questions as QTI
-        3.0, 2.1 or 1.2 (.xml, .zip) or as a table (.csv); standards as CASE 1.0 (.json); a reading in
-        Markdown (.md). What a file holds is shown before anything is taken over.
+        3.0, 2.1 or 1.2 (.xml, .zip) or as a table (.csv); standards as CASE 1.0 (.json); readings in Markdown
+        (.md, several as .zip). What a file holds is shown before anything is taken over.
       </p>
     </header>
     <UFileUpload
@@ -174,9 +183,9 @@ function about(made: ImportMade): string {
     </p>
     <p v-if="problem" class="note-line needs" role="alert">
       {{ problem }}
-      <NuxtLink v-if="elsewhere" class="plain" :to="elsewhere.to" data-hook="elsewhere">{{
-        elsewhere.label
-      }}</NuxtLink>
+      <UButton v-if="elsewhere" size="xs" variant="outline" data-hook="elsewhere" @click="bring(elsewhere)">{{
+        ELSEWHERE[elsewhere].label
+      }}</UButton>
     </p>
     <WhichColumn
       v-if="table"

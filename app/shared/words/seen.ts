@@ -1,5 +1,6 @@
 import type { IsoDay } from '#core/base'
 import type { Seen } from '#core/pacing'
+import { count } from './numbers'
 import { sayDay } from './times'
 
 type Side = 'seen' | 'now'
@@ -46,12 +47,12 @@ export function saySeen(value: Seen, side: Side): string {
 
 function sayLength({ unit, amount }: Extract<Seen, { of: 'length' }>): string {
   if (amount === null) return 'as in the plan'
-  return unit === 'minutes' ? `${amount} minutes` : `${amount / 2} meetings`
+  return unit === 'minutes' ? count(amount, 'minute') : `${amount / 2} meetings`
 }
 
 function sayChange(change: Extract<Seen, { of: 'meeting' }>['change']): string {
   if (change === null) return 'as in the timetable'
-  return change.kind === 'cancel' ? `lost (${change.why})` : `${change.minutes} minutes`
+  return change.kind === 'cancel' ? `lost (${change.why})` : count(change.minutes, 'minute')
 }
 
 function sayLesson(lesson: Extract<Seen, { of: 'lesson' }>['lesson']): string {

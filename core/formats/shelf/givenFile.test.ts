@@ -43,6 +43,8 @@ describe('a file that is not what its name says', () => {
     expect((await readGivenFile('ice.md', strToU8('# Ice\n\nCold.'))).value?.format).toBe('markdown')
     const xml = '<?xml version="1.0" encoding="utf-16"?><assessmentItem/>'
     expect((await readGivenFile('i.xml', wide(xml))).error?.code).not.toBe('formats/other-file')
+    const ics = strToU8('BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n')
+    expect((await readGivenFile('c.ics', ics)).error?.code).toBe('formats/read-elsewhere')
     expect((await readGivenFile('e.csv', new Uint8Array())).error?.code).toBe('formats/empty')
   })
 })

@@ -7,7 +7,7 @@ import { readShelfFile } from './readShelfFile'
 import type { ShelfReading } from './types'
 
 /** Sorts of files by their usual endings: those that are read here, and how each begins. */
-const READ = new Set(['zip', 'epub', 'xml'])
+const READ = new Set(['zip', 'epub', 'xml', 'ics'])
 const PACKAGES = new Set(['zip', 'epub', 'imscc'])
 const TEXTS = new Set(['csv', 'tsv', 'txt', 'md', 'markdown', 'json', 'xml'])
 const BEGINS: Readonly<Record<string, RegExp>> = { json: /^\s*[{[]/, xml: /^\s*</ }

@@ -68,6 +68,7 @@ async function add(): Promise<void> {
       label="Paste names, one a line, or rows from a spreadsheet"
       accept=".csv,.txt,.tsv,text/csv,text/plain"
       :most-bytes="500_000"
+      carried="roster"
       placeholder="name,sign-in,groups,grade&#10;Ada Example,ada,Front row;Lab leads,8"
       @too-large="problem = 'This file is too large for a roster (at most 500 kB).'"
     />

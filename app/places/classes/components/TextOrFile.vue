@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { onMounted, ref, watch } from 'vue'
+import { takeCarried } from '~/shared/fields/carriedFile'
+import type { ReadAt } from '~/shared/fields/carriedFile'
 
 /** Outside text, typed, pasted or from a file. */
 const text = defineModel<string>({ required: true })
@@ -9,6 +11,8 @@ const props = defineProps<{
   placeholder: string
   rows?: number
   mostBytes: number
+  /** Takes what was chosen at another place, and is read here. */
+  carried?: ReadAt
 }>()
 const emit = defineEmits<{ tooLarge: [] }>()
 const file = ref<File | null>(null)
@@ -21,6 +25,9 @@ watch(file, async (chosen) => {
     text.value = textOfBytes(new Uint8Array(await chosen.arrayBuffer()))
   }
   file.value = null
+})
+onMounted(() => {
+  if (props.carried) file.value = takeCarried(props.carried)
 })
 </script>
 

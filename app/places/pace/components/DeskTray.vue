@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useTray } from '~/places/shelf'
 import { holdPiece } from '../desk/holdPiece'
 import { useAddress } from '~/shared/frame/address'
+import { count } from '~/shared/words/numbers'
 
 /** The tray under the desk, for who comes to place it: each piece is dragged onto a lesson. */
 const address = useAddress()
@@ -25,7 +26,7 @@ function close(): void {
         v-for="p in tray.cards"
         :key="p.id"
         :ref="(el) => holdPiece(el as HTMLElement | null, p.id)"
-        :title="`${p.minutes} minutes`"
+        :title="count(p.minutes, 'minute')"
       >
         {{ p.title }}
       </li>

@@ -66,7 +66,7 @@ async function keep(assign: boolean): Promise<void> {
     /></UFormField>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p class="my-2" role="status" data-hook="drawn">
-      {{ count(items.length, 'item') }}, about {{ minutes }} minutes
+      {{ count(items.length, 'item') }}, about {{ count(minutes, 'minute') }}
     </p>
     <div class="flex gap-2 mb-2">
       <UButton :disabled="items.length === 0" :loading="busy" data-hook="keep-and-assign" @click="keep(true)"

@@ -123,7 +123,7 @@ const assignTo = computed(() => ({
     </header>
     <dl class="facts">
       <dt>Time</dt>
-      <dd>{{ resource.minutes }} minutes</dd>
+      <dd>{{ count(resource.minutes, 'minute') }}</dd>
       <template v-if="resource.items.length"
         ><dt>Items</dt>
         <dd>

@@ -7,6 +7,7 @@ import { NO_BOOK } from '../types'
 import type { ReadPiece, ShelfReading, ShelfRow } from '../types'
 import { firstOf, textIn } from '../xml'
 import type { Xml } from '../xml'
+import { asWritingTask } from './criteria'
 import { readQtiItem } from './readItem'
 import type { BesideItem } from './readItem'
 import type { TestReading } from './readTest'
@@ -77,7 +78,7 @@ function piecesOf(
 ): readonly ReadPiece[] {
   const content = test?.content.slice(0, LONGEST_TEXT) ?? ''
   const minutes = test === null || test.minutes === null ? {} : { minutes: test.minutes }
-  const part = { title, kind: 'practice-set', content, ...told, ...minutes } as const
+  const part = { title, kind: 'practice-set', content, ...asWritingTask(items), ...told, ...minutes } as const
   if (items.length > 0) return piecesOfItems(part, items)
   const isText = documents.length === 0 && hasText(test, told)
   return isText ? [plainPiece({ ...part, kind: told.kind ?? 'page' })] : []

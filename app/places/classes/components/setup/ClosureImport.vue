@@ -37,6 +37,7 @@ function take(): void {
       accept=".ics,text/calendar"
       :rows="3"
       :most-bytes="1_000_000"
+      carried="calendar"
       placeholder="BEGIN:VCALENDAR …"
       @too-large="problem = 'This calendar is too large (at most 1 MB). Export only this school year.'"
     />
