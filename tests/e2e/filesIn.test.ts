@@ -165,8 +165,15 @@ describe('a textbook', () => {
     await p.seesIn('[data-hook="piece"]', 'Ice')
     await p.tap('[data-hook="piece"]')
     await p.seesIn('[data-hook="inside"]', 'Depths')
-    await p.page.locator('::-p-aria([name="how it lies"][role="link"])').click()
+    const link = '::-p-aria([name="how it lies"][role="link"])'
+    const to = await p.page.$eval(link, (a) => a.getAttribute('href'))
+    await p.page.locator(link).click()
     await p.seesIn('[data-hook="inside"]', 'It goes on')
+    // a learner whom nobody has given it gets a word instead
+    const noa = await demoPerson(server, 'noa', to ?? '')
+    await noa.seesIn('[data-hook="not-given"]', 'Your teacher has not given you this page.')
+    await noa.isAccessible()
+    noa.isQuiet()
     p.isQuiet()
   })
 })

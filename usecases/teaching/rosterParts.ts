@@ -31,9 +31,9 @@ export async function gradesToSet(
   const roster = new Map(((await learnersOf(tx, [classId])).get(classId) ?? []).map((l) => [l.id, l.grade]))
   return of.known.flatMap((entry) => {
     const learnerId = of.idOf.get(entry)
-    const from = learnerId === undefined ? null : (roster.get(learnerId) ?? null)
-    const isNew = learnerId !== undefined && entry.grade !== null && entry.grade !== from
-    return isNew && entry.grade !== null ? [{ learnerId, from, to: entry.grade }] : []
+    if (learnerId === undefined || entry.grade === null) return []
+    const from = roster.get(learnerId) ?? null
+    return entry.grade === from ? [] : [{ learnerId, from, to: entry.grade }]
   })
 }
 

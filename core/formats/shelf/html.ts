@@ -60,14 +60,14 @@ export function toMarkdown(page: string, leadsTo: LeadsTo = () => null): PageTex
 
 /** No page of words has so many elements within each other; to build them takes time by their square. */
 const DEEPEST = 500
-const TAG = /<(\/?)([A-Za-z][\w:-]*)[^<>]*?(\/?)>/g
+const TAG = /<(\/?)([A-Za-z][\w:-]*)([^<>\w:-][^<>]*)?>/g
 /** Elements that end by themselves where the next one of their kind begins. */
 const ENDS_ITSELF = /^(?:p|li|d[td]|t[rdh]|thead|tbody|tfoot|option|optgroup|colgroup|rt|rp)$/i
 
 function isDeep(body: string): boolean {
   let depth = 0
-  for (const [, isEnd, name = '', isWhole] of body.matchAll(TAG)) {
-    if (VOID.test(name) || ENDS_ITSELF.test(name) || isWhole === '/') continue
+  for (const [, isEnd, name = '', rest = ''] of body.matchAll(TAG)) {
+    if (VOID.test(name) || ENDS_ITSELF.test(name) || rest.endsWith('/')) continue
     depth = Math.max(0, depth + (isEnd === '/' ? -1 : 1))
     if (depth > DEEPEST) return true
   }

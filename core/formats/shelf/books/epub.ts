@@ -46,8 +46,8 @@ export function readEpub(files: Files, name: string): Result<ShelfReading, Forma
   const beginsAt = new Map<ReadPiece, Place>()
   const lessonOf = (entry: Entry): FoundLesson => {
     const text = texts.of.get(entry)
-    rows.push(rowOf(entry, text))
     const pieces = readingsOf(entry.title, text?.text ?? '', codeOf(language))
+    rows.push(rowOf(entry, text, pieces.length === 0))
     if (entry.path !== null && pieces[0]) beginsAt.set(pieces[0], { path: entry.path, at: entry.at })
     return { title: entry.title, pieces }
   }
@@ -80,9 +80,9 @@ function withCreators(title: string, opf: Xml): string {
   return names.length === 0 ? title : `${title} (${names.join(', ')})`
 }
 
-function rowOf(entry: Entry, text: Chapter | undefined): ShelfRow {
+function rowOf(entry: Entry, text: Chapter | undefined, hasNone: boolean): ShelfRow {
   const unread = text?.unread ?? []
-  const isEmpty = !text?.text && unread.length === 0
+  const isEmpty = hasNone && unread.length === 0
   const because: readonly Shortfall[] = isEmpty
     ? [{ code: 'no-text' }]
     : [...unread, ...(text ? leftOutOf(text) : [])]

@@ -110,11 +110,18 @@ const short = (title: string) => title.replace(/\s+/g, ' ').trim().slice(0, 120)
 
 /** A text as one reading, or as several parts where it is too long for one; none where it is empty. */
 export function readingsOf(title: string, text: string, language: string): readonly ReadPiece[] {
-  const parts = partsOf(text)
+  const parts = partsOf(withoutTitle(title, text))
   return parts.map((content, i) => {
     const named = parts.length === 1 ? title : `${title.slice(0, 100)}, part ${i + 1}`
     return plainReading({ title: named || 'Reading', content, language })
   })
+}
+
+/** A text without the heading with which it begins, where that says its title once more. */
+function withoutTitle(title: string, text: string): string {
+  const [first = '', ...rest] = text.trimStart().split('\n')
+  const heading = /^#{1,6}\s(.*)/.exec(first)?.[1]?.trim().toLowerCase()
+  return heading === title.trim().toLowerCase() ? rest.join('\n') : text
 }
 
 function partsOf(text: string): readonly string[] {

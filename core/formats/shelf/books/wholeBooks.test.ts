@@ -67,6 +67,14 @@ describe('a page of a book', () => {
     expect(rows.find((r) => r.what === 'Ice')?.because).toEqual([{ code: 'could-run', count: 2 }])
   })
 
+  it('does not say its title twice, and is left out where it says nothing else', () => {
+    expect(wordsOf('<h1>ICE</h1><p>Cold.</p>')).toBe('Cold.')
+    expect(wordsOf('<h1>Ice, again</h1><p>Cold.</p>')).toBe('# Ice, again\n\nCold.')
+    const { pieces, rows } = bookWith('<h1>Ice</h1>')
+    expect(pieces).toHaveLength(2)
+    expect(rows.find((r) => r.what === 'Ice')?.because).toEqual([{ code: 'no-text' }])
+  })
+
   it('that is too deep, or missing, is left out alone', () => {
     const { pieces, rows } = bookWith(deep)
     expect(pieces).toHaveLength(2)
