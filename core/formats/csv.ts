@@ -68,22 +68,32 @@ function rowsOf(
   return ok(rows)
 }
 
+/** As much of a text as its separator is looked for in. */
+const [LETTERS_LOOKED_AT, LINES_LOOKED_AT] = [20_000, 20]
+
 /**
- * The separator that occurs most in the first line that is not blank, outside quotes; a tab wins ties, as pasted
- * cells have it.
+ * The separator that occurs equally often in the most of the first lines, outside quotes: a title above a table has
+ * none or others. Among equals the one that parts lines further, then a tab, as pasted cells have it.
  */
 function sniffed(source: string): string {
-  const first = (source.split(BREAK).find((l) => l.trim() !== '') ?? '').replace(/"[^"]*"/g, '')
-  let best = ','
-  let most = 0
-  for (const candidate of ['\t', ';', '|', ',']) {
-    const count = first.split(candidate).length - 1
-    if (count > most) {
-      best = candidate
-      most = count
+  const lines = source
+    .slice(0, LETTERS_LOOKED_AT)
+    .replace(/"[^"]*"/g, '')
+    .split(BREAK)
+    .filter((line) => line.trim() !== '')
+    .slice(0, LINES_LOOKED_AT)
+  const best = { separator: ',', lines: 0, count: 0 }
+  for (const separator of ['\t', ';', '|', ',']) {
+    const often = new Map<number, number>()
+    for (const line of lines) {
+      const count = line.split(separator).length - 1
+      if (count > 0) often.set(count, (often.get(count) ?? 0) + 1)
     }
+    for (const [count, found] of often)
+      if (found > best.lines || (found === best.lines && count > best.count))
+        Object.assign(best, { separator, lines: found, count })
   }
-  return best
+  return best.separator
 }
 
 /**

@@ -3,8 +3,10 @@ import type { IsoDay, Result } from '../base'
 import { LESSON_KINDS, WEIGHTS } from '../pacing'
 import type { FixedDate, Layout, LessonLength, LessonRow, Plan, PlanLesson } from '../pacing'
 import { printCells } from './csv'
+import { PLAN_COLUMNS as COLUMNS } from './planColumns'
 import type { FormatRefusal } from './refusals'
 import { inOrderOf, readTable } from './table'
+import type { ColumnsChosen, TableSeen } from './tableSeen'
 
 /**
  * One row of a plan table and the line it stands on; absent cells are null and leave a known lesson as it is.
@@ -29,21 +31,9 @@ export interface BadPlanRow {
 export interface PlanTableReading {
   readonly rows: readonly PlanRow[]
   readonly bad: readonly BadPlanRow[]
+  readonly table: TableSeen
 }
 
-/** The first of the words that head a column is how it is written. */
-const COLUMNS = {
-  unit: ['unit', 'topic'],
-  number: ['number', 'no', 'no.', 'code'],
-  title: ['title', 'lesson'],
-  kind: ['kind', 'type'],
-  weight: ['weight'],
-  least: ['least', 'min'],
-  usual: ['usual', 'meetings', 'length', 'typical'],
-  most: ['most', 'max'],
-  fixed: ['fixed', 'date', 'fixed date'],
-  break: ['not after a break', 'not after break', 'break'],
-} as const
 type Column = keyof typeof COLUMNS
 
 /**
@@ -51,12 +41,17 @@ type Column = keyof typeof COLUMNS
  * most, fixed, not after a break). Lengths are meetings ('1.5') or minutes ('45 min'); least and most default to
  * half and double. Fixed dates: '2026-10-14' (on), 'from …', 'by …', '… to …', 'none'. Bad rows are listed with
  * their line, never dropped.
+ * @param chosen which column is what, where somebody has said so
  */
-export function parsePlanTable(text: string): Result<PlanTableReading, FormatRefusal> {
+export function parsePlanTable(
+  text: string,
+  chosen: ColumnsChosen = null,
+): Result<PlanTableReading, FormatRefusal> {
   const table = readTable<Column>(text, {
     columns: COLUMNS,
     needed: ['number', 'title'],
     headless: () => inOrderOf(COLUMNS),
+    chosen,
   })
   if (!table.ok) return table
   const rows: PlanRow[] = []
@@ -69,7 +64,7 @@ export function parsePlanTable(text: string): Result<PlanTableReading, FormatRef
     if ('fault' in read) bad.push(read)
     else rows.push(read)
   }
-  return ok({ rows, bad })
+  return ok({ rows, bad, table: table.value.seen })
 }
 
 function readRow(

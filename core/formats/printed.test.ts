@@ -43,6 +43,26 @@ describe('plan tables', () => {
     ])
   })
 
+  it('reads what an office calls its columns, or somebody says; sums and titles are named', () => {
+    const german =
+      'Jahresplan\n\nThema;Nr.;Titel;Dauer;Termin\nWellen;W1;Pulse;1,5;\n;W2;Echo;2;2026-10-14\nSumme;;;3,5;\n'
+    const got = row(german)
+    expect(got?.rows.map((r) => [r.unit, r.number, r.title, r.length?.typical, r.fixed])).toEqual([
+      ['Wellen', 'W1', 'Pulse', 1.5, null],
+      ['Wellen', 'W2', 'Echo', 2, { kind: 'on', on: '2026-10-14' }],
+    ])
+    expect(got?.table.left.map((l) => [l.line, l.why])).toEqual([
+      [1, 'above-headings'],
+      [6, 'total'],
+    ])
+    const odd = 'A,B,C\nPulses,W1,2\nEchoes,W2,1'
+    const said = parsePlanTable(odd, { headed: 1, title: 0, number: 1, usual: 2 }).value
+    expect(said?.rows.map((r) => [r.number, r.title, r.length?.typical])).toEqual([
+      ['W1', 'Pulses', 2],
+      ['W2', 'Echoes', 1],
+    ])
+  })
+
   it('lists bad rows with line and fault', () => {
     const got = row(
       'Number,Title,Kind,Weight,Usual,Fixed\n,No number,,,,\na,A,dance,,,\nb,B,,heavy,,\nc,C,,,0.7,\nd,D,,,,31 ' +

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { mustBeOk } from '../base'
+import { parseCells } from './csv'
 import { inOrderOf, readTable } from './table'
 import type { TableReading } from './table'
 
@@ -39,6 +41,13 @@ describe('a table', () => {
     expect(table.ok && table.value.rows[0]?.cell('name')).toBe('-5 degrees')
     expect(table.ok && table.value.rows[0]?.cells).toEqual(["'-5 degrees", '7'])
     expect(table.ok && table.value.rows[0]?.cell('note')).toBe('')
+  })
+
+  it('finds its separator below a title, among decimals and within lists', () => {
+    const widths = (text: string) => mustBeOk(parseCells(text), 'cells').map((r) => r.cells.length)
+    expect(widths('Plan, grade 8\n\nTopic;No;Length\nWaves;W1;1,5\nSound;W2;2,5')).toEqual([1, 3, 3, 3])
+    expect(widths('name,groups,grade\nAda,Front;Lab;Late,8\n"Ash, Ben",Lab,8')).toEqual([3, 3, 3])
+    expect(widths('a\tb, c, d, e\nf\tg')).toEqual([2, 2])
   })
 
   it('keeps a comma within quotes, and one column alone is one', () => {

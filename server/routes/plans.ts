@@ -20,5 +20,5 @@ export const PLANS_ROUTES: readonly Route[] = [
   route(LayPlan, ({ deps, actor }, { params, body }) => layPlan(deps, actor, { ...params, ...body })),
   route(ShowPlan, ({ deps, actor }, { params }) => showPlan(deps, actor, params.planId)),
   route(CopyPlan, ({ deps, actor }, { params }) => copyPlan(deps, actor, params.planId)),
-  route(ReadPlanTable, ({ deps, actor }, { body }) => readPlanTable(deps, actor, body.text)),
+  route(ReadPlanTable, ({ deps, actor }, { body }) => readPlanTable(deps, actor, body)),
 ]

@@ -97,6 +97,6 @@ export const ReadPlanTable = contract<PlanTableReading>()({
   for: 'teacher',
   method: 'POST',
   path: '/api/plans/read-table',
-  body: z.strictObject({ text: z.string() }),
+  body: z.strictObject({ text: z.string(), columns: columnsChosen }),
   mostBytes: 600_000,
 })

@@ -36,9 +36,9 @@ export async function readOutline(
 export async function readPlanTable(
   deps: Deps,
   actor: Teacher,
-  text: string,
+  input: { readonly text: string; readonly columns?: ColumnsChosen },
 ): Promise<Result<PlanTableReading, AccessRefusal | FormatRefusal | ComputeRefusal>> {
-  const read = await deps.heavy.run('planTable', text)
+  const read = await deps.heavy.run('planTable', input.text, input.columns ?? null)
   return read.ok ? read.value : read
 }
 

@@ -12,18 +12,22 @@ import { sayRefusal } from '~/shared/words/refusals'
 export function useDryRun<T>(text: Ref<string>, read: (text: string) => Promise<Result<T, Refusal>>) {
   const reading = shallowRef<T | null>(null)
   const problem = ref('')
+  async function again(): Promise<void> {
+    const now = text.value
+    if (!now.trim()) return
+    const reply = await read(now)
+    if (text.value !== now) return
+    reading.value = reply.ok ? reply.value : null
+    problem.value = reply.ok ? '' : sayRefusal(reply.error)
+  }
   watchDebounced(
     text,
-    async (now) => {
+    async () => {
       reading.value = null
       problem.value = ''
-      if (!now.trim()) return
-      const reply = await read(now)
-      if (text.value !== now) return
-      reading.value = reply.ok ? reply.value : null
-      problem.value = reply.ok ? '' : sayRefusal(reply.error)
+      await again()
     },
     { debounce: 300 },
   )
-  return { reading, problem }
+  return { reading, problem, again }
 }

@@ -45,6 +45,19 @@ export const OUTLINE_COLUMN_WORDS = {
   weight: 'Weight',
   kind: 'Kind',
 } as const
+/** What a column of a plan table may be. */
+export const PLAN_COLUMN_WORDS = {
+  unit: 'Unit',
+  number: 'Number',
+  title: 'Title',
+  kind: 'Kind',
+  weight: 'Weight',
+  least: 'Least',
+  usual: 'Usual',
+  most: 'Most',
+  fixed: 'Fixed',
+  break: 'Not after a break',
+} as const
 
 /** Why a line of a table is no row. */
 export const LEFT_LINE_WORDS: Record<LeftLine['why'], string> = {

@@ -1,17 +1,37 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { LessonRow, TableMerge } from '#core/pacing'
 import { ReadPlanTable } from '#shared/contracts/plans'
 import { useDryRun } from '../../composables/dryRun'
+import { useColumnsKept } from '~/shared/fields/columnsKept'
 import { call } from '~/shared/wire/call'
-import { PLAN_ROW_WORDS } from '../../words/faults'
+import { PLAN_COLUMN_WORDS, PLAN_ROW_WORDS } from '../../words/faults'
 import { count } from '~/shared/words/numbers'
+import TableTrial from '../TableTrial.vue'
 import TextOrFile from '../TextOrFile.vue'
 
 const props = defineProps<{ merged: (rows: readonly LessonRow[]) => TableMerge | null }>()
 const emit = defineEmits<{ take: [merge: TableMerge] }>()
 const text = ref('')
-const { reading, problem } = useDryRun(text, (text) => call(ReadPlanTable, { body: { text } }))
+const skipBad = ref(false)
+const columns = useColumnsKept('plan')
+watch(text, () => {
+  columns.chosen.value = null
+  skipBad.value = false
+})
+const { reading, problem, again } = useDryRun(text, (text) =>
+  call(ReadPlanTable, { body: { text, columns: columns.chosen.value } }),
+)
+/** A table with these headings may be known from before. */
+watch(reading, (read) => {
+  const before = read && columns.known(read.table)
+  if (before) choose(before)
+})
+function choose(at: Readonly<Record<string, number>>): void {
+  if (!reading.value) return
+  columns.choose(reading.value.table, at)
+  void again()
+}
 const merge = computed(() => (reading.value ? props.merged(reading.value.rows) : null))
 function take(): void {
   if (!merge.value) return
@@ -43,13 +63,19 @@ function take(): void {
           >, <b class="text-error">{{ count(reading.bad.length, 'row') }} cannot be read</b></template
         >.
       </p>
-      <p v-for="b in reading.bad.slice(0, 30)" :key="b.line" class="note-line needs">
-        Line {{ b.line }}: {{ PLAN_ROW_WORDS[b.fault] }}<template v-if="b.text"> (“{{ b.text }}”)</template>
-      </p>
+      <TableTrial
+        v-model:skip-bad="skipBad"
+        :table="reading.table"
+        :good="reading.rows.length"
+        :bad="reading.bad"
+        :names="PLAN_COLUMN_WORDS"
+        :faults="PLAN_ROW_WORDS"
+        @choose="choose"
+      />
       <UButton
         class="justify-self-start"
         size="xs"
-        :disabled="reading.bad.length > 0 || merge.changed.length + merge.added.length === 0"
+        :disabled="(reading.bad.length > 0 && !skipBad) || merge.changed.length + merge.added.length === 0"
         data-hook="take-rows"
         @click="take"
         >Take these rows in</UButton
