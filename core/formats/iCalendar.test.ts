@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { isoDay } from '../base'
 import { parseClosures } from './iCalendar'
 
@@ -26,6 +26,20 @@ describe('parseClosures', () => {
         ),
       ),
     ).toEqual(['Staff day 2026-09-07 2026-09-07', 'Harvest break 2026-11-25 2026-11-27'])
+  })
+
+  it('makes one formatter a zone, however many events there are in it', () => {
+    const formatters = vi.spyOn(Intl, 'DateTimeFormat')
+    const event = (i: number, zone: string) => {
+      const on = `2026${String(9 + (i % 3)).padStart(2, '0')}${String(1 + (i % 28)).padStart(2, '0')}`
+      return `SUMMARY:E${i}\nDTSTART;TZID=${zone}:${on}T090000\nDTEND;TZID=${zone}:${on}T100000`
+    }
+    const timed = Array.from({ length: 1500 }, (_, i) => event(i, i % 2 ? 'Europe/Vienna' : 'Asia/Tokyo'))
+    const read = parseClosures(calendar('SUMMARY:Staff day\nDTSTART;VALUE=DATE:20260907', ...timed), year)
+    expect([read.value?.closures.length, read.value?.skipped.length]).toEqual([1, 1500])
+    // the school's, and for each of the two one to know it by and one to reckon with
+    expect(formatters.mock.calls.length).toBeLessThanOrEqual(5)
+    formatters.mockRestore()
   })
 
   it('names tasks, which close nothing', () => {
