@@ -702,7 +702,6 @@ const TABLE: readonly Row[] = [
   { route: 'GET /api/practice', expected: [S, I, I, D, D, D, D, D, D] },
   {
     route: 'GET /api/my-pieces/PIECE',
-    only: ['learner'],
     expected: [S, I, I, D, D, D, D, D, D],
   },
   {
