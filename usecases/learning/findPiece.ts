@@ -21,5 +21,7 @@ export async function findPiece(deps: Pick<Deps, 'store' | 'clock'>, actor: Lear
     return ok<Place>({ place: { kind: 'work', assignmentId, pieceId } })
   }
   const practice = await openPractice(deps, actor, resourceId)
-  return ok<Place>({ place: practice.ok ? { kind: 'practice' } : null })
+  // what has to be done first is said where they practise
+  const isThere = practice.ok || practice.error.code === 'attempts/first-things-first'
+  return ok<Place>({ place: isThere ? { kind: 'practice' } : null })
 }

@@ -2,7 +2,7 @@ import { NO_MATERIAL } from '../../../library'
 import type { Criterion, Item } from '../../../library'
 import type { ReadPiece } from '../types'
 
-/** “2 points: names both forms”, and “Names both forms (2 points)”, with or without a mark of a list before them. */
+/** “2 points: names both forms”, or “Names both forms (2 points)”, with or without a mark of a list before. */
 const MARK = /^(?:[-*•]|\d{1,2}[.)])\s+/
 const BEFORE = /^(\d{1,3}(?:[.,]5)?)\s?(?:points?|pts?\.?|punkte?)\s?[:–-]\s?(\S.*)$/i
 const BEHIND = /^(\S.*?)\s?[(:–-]\s?(\d{1,3}(?:[.,]5)?)\s?(?:points?|pts?\.?|punkte?)\)?\.?$/i
