@@ -25,11 +25,7 @@ function aFile(name: string, content: string | Uint8Array): string {
 /** Chooses a file where a button asks for one. */
 async function choose(p: Person, within: string, path: string): Promise<void> {
   await p.has(`${within} [data-hook="choose-file"]:not([disabled])`)
-  const [chooser] = await Promise.all([
-    p.page.waitForFileChooser(),
-    p.tap(`${within} [data-hook="choose-file"]`),
-  ])
-  await chooser.accept([path])
+  await p.choosesFiles(() => p.tap(`${within} [data-hook="choose-file"]`), [path])
 }
 
 describe('a textbook in a file', () => {

@@ -218,11 +218,13 @@ describe('trails', () => {
       if (time === 'first') await dialogLooksRight(p)
       await p.fill('[name="pasted"]', `Written on paper, the ${time} time.`)
       await p.click('add-pasted')
-      const [chooser] = await Promise.all([p.page.waitForFileChooser(), p.click('choose-texts')])
-      await chooser.accept([
-        aFile('picture.txt', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0])),
-        aFile('texts.csv', `learner,text\n${who},On paper.\n`),
-      ])
+      await p.choosesFiles(
+        () => p.click('choose-texts'),
+        [
+          aFile('picture.txt', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0])),
+          aFile('texts.csv', `learner,text\n${who},On paper.\n`),
+        ],
+      )
       await p.seesIn('[data-hook="text-faults"]', 'picture.txt” is no text.')
       await p.page.waitForFunction(() => document.querySelectorAll('[data-hook="text-row"]').length === 2)
       await p.tap('[aria-label="Take out text 1"]')

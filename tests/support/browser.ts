@@ -163,6 +163,13 @@ export class Person {
       for (const held of parts.reverse()) await this.page.keyboard.up(held as 'Shift')
     }
   }
+  /** Hands files to the dialog that an act opens. The browser has to know beforehand that it is not to show it. */
+  async choosesFiles(act: () => Promise<void>, paths: string[]): Promise<void> {
+    const asked = this.page.waitForFileChooser()
+    await this.page.evaluate(() => document.readyState)
+    const [chooser] = await Promise.all([asked, act()])
+    await chooser.accept(paths)
+  }
   /** What has the focus: its accessible name. */
   async focused(): Promise<string> {
     return this.page.evaluate(

@@ -56,6 +56,6 @@ const isLooking = ref(false)
   display: flex;
   flex-wrap: wrap;
   gap: 0.5rem;
-  padding: 0.7rem 0;
+  padding: 0 0 0.5rem;
 }
 </style>

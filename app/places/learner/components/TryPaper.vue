@@ -9,10 +9,11 @@ import type { OpenTry } from '#shared/contracts/learning'
 import { useAnswering } from '../composables/answering'
 import { useServerNow } from '~/shared/session/serverNow'
 import { sayForLearner } from '~/shared/words/tryRefusals'
-import { sayCountdown, sayTime } from '~/shared/words/times'
+import { sayTime } from '~/shared/words/times'
 import { sayShortfall } from '../textLength'
 import HandInDialog from './HandInDialog.vue'
 import PieceMaterial from './PieceMaterial.vue'
+import TryHead from './TryHead.vue'
 import TryItem from './TryItem.vue'
 
 // most tries allow no tools: what they need comes only where they are
@@ -125,22 +126,17 @@ watch(refusal, (r) => {
 
 <template>
   <div>
-    <div class="status" role="status" aria-live="polite">
-      <span :class="status" data-hook="saved">{{ saved }}</span>
-      <span class="flex-1" />
-      <span data-hook="progress">{{ progress }}</span>
-    </div>
-    <div
-      v-if="attempt.deadlineAt"
-      class="clock"
-      :class="{ soon: attempt.deadlineAt - now < 300_000 }"
-      role="timer"
+    <TryHead
+      :status="status"
+      :saved="saved"
+      :progress="progress"
+      :deadline-at="attempt.deadlineAt"
+      :now="now"
     >
-      {{ sayCountdown(attempt.deadlineAt, now) }} left
-    </div>
+      <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
+    </TryHead>
     <PieceMaterial :material="material" :content="content" :support="support" />
     <SupportPanel v-if="support" :support="support" part="rest" />
-    <TryHelp v-if="hasTools" :help="paper.help" :example="paper.example" />
     <form
       @submit.prevent="
         () => {
@@ -207,39 +203,3 @@ watch(refusal, (r) => {
     />
   </div>
 </template>
-
-<style scoped>
-.status {
-  position: sticky;
-  top: 0;
-  z-index: 5;
-  display: flex;
-  gap: 1rem;
-  padding: 0.5rem 0;
-  background: var(--ui-bg);
-  border-bottom: 1px solid var(--ui-border);
-  font-size: 0.84rem;
-  color: var(--ui-text-muted);
-}
-.saved {
-  color: var(--ui-success);
-  font-weight: 600;
-}
-.lost,
-.choose {
-  color: var(--ui-error);
-  font-weight: 600;
-}
-.clock {
-  position: sticky;
-  top: 2.3rem;
-  z-index: 5;
-  background: var(--ui-bg);
-  font-weight: 650;
-  font-variant-numeric: tabular-nums;
-  padding: 0.3rem 0;
-}
-.clock.soon {
-  color: var(--ui-warning);
-}
-</style>
