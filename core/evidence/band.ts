@@ -1,8 +1,9 @@
 /** How a share of points is lit: below 60 %, up to 85 %, and above. */
 export type Band = 'low' | 'middle' | 'high'
 
-/** The band of a share from 0 to 1. */
+/** The band of a share from 0 to 1, by the whole per cent that is shown of it: what reads 60 % is not below 60 %. */
 export function bandOf(share: number): Band {
-  if (share < 0.6) return 'low'
-  return share >= 0.85 ? 'high' : 'middle'
+  const shown = Math.round(share * 100)
+  if (shown < 60) return 'low'
+  return shown >= 85 ? 'high' : 'middle'
 }

@@ -189,6 +189,27 @@ describe('itemFigures', () => {
     expect(second).toMatchObject({ itemId: '2', n: 2, meanRatio: 0.75, omittedCount: 0 })
   })
 
+  it('says of enough tries how well an item tells who knows the rest', () => {
+    const three = [single('1'), single('2'), single('3')]
+    const tried = (...right: readonly boolean[]) => ({
+      answers: new Map<ItemId, Answer>(
+        right.map((is, i) => [ids.item(`${i + 1}`), { kind: 'single', choice: is ? 'b' : 'a' }]),
+      ),
+      itemIds: null,
+      score: null,
+    })
+    // who has 2 and 3 has 1 as well; the key of an item that the strong miss may be wrong
+    const good = Array.from({ length: 4 }, () => tried(true, true, true))
+    const weak = Array.from({ length: 4 }, () => tried(false, false, true))
+    const of = (tries: typeof good) =>
+      Object.fromEntries(itemFigures(three, tries).map((f) => [f.itemId, f.discrimination]))
+    // items 1 and 2: 1 against 0 of the one other that varies; item 3 is right for all
+    expect(of([...good, ...weak])).toEqual({ 1: 1, 2: 1, 3: null })
+    const turned = [...good.map(() => tried(false, true, true)), ...weak.map(() => tried(true, false, false))]
+    expect(of(turned)[1]).toBeCloseTo(-1, 12)
+    expect(of([...good, ...weak.slice(1)])).toEqual({ 1: null, 2: null, 3: null })
+  })
+
   it('takes what a person gave, and leaves out what waits for one', () => {
     const item = extended('8')
     const written = (score: object) => ({

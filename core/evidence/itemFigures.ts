@@ -11,6 +11,7 @@ import {
   scoreItem,
 } from '../library'
 import type { Answer, Item } from '../library'
+import { correlationOf } from './correlation'
 import type { CommonAnswer, ItemFigures } from './types'
 
 /** Below this many tries a share says little. */
@@ -29,6 +30,7 @@ export interface AnsweredTry {
  * order of the piece, and what nobody had last.
  */
 export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[]): ItemFigures[] {
+  const earned = tries.map((t) => earnedIn(items, t))
   const figures = items.map((item): ItemFigures => {
     const options: Record<string, number> = Object.fromEntries(optionsOf(item).map((o) => [o.id, 0]))
     let rightCount = 0
@@ -38,14 +40,15 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
     const having = all.filter((t) => !handScore(t, item)?.waits)
     for (const t of having) {
       const answer = t.answers.get(item.id)
-      const earned = handScore(t, item)?.points ?? scoreItem(item, answer)
-      points += earned
-      if (earned >= item.points) rightCount++
+      const given = earnedOn(t, item)
+      points += given
+      if (given >= item.points) rightCount++
       if (isOmitted(answer)) omittedCount++
       for (const id of chosenIn(answer)) if (id in options) options[id] = (options[id] ?? 0) + 1
     }
     const n = having.length
     return {
+      discrimination: discriminationOf(item, earned),
       itemId: item.id,
       n,
       few: n < FEW,
@@ -60,6 +63,37 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
   })
   const hardness = (f: ItemFigures) => (f.n === 0 ? Number.POSITIVE_INFINITY : f.meanRatio)
   return figures.sort((a, b) => (hardness(a) === hardness(b) ? 0 : hardness(a) - hardness(b)))
+}
+
+/** What a try has earned on all items of it that are scored, and what these are worth. */
+interface Earned {
+  readonly on: ReadonlyMap<ItemId, number>
+  readonly points: number
+  readonly of: number
+}
+
+function earnedIn(items: readonly Item[], t: AnsweredTry): Earned {
+  const had = items.filter((i) => (t.itemIds?.includes(i.id) ?? true) && !handScore(t, i)?.waits)
+  const on = new Map(had.map((i) => [i.id, earnedOn(t, i)]))
+  const sum = (values: Iterable<number>) => [...values].reduce((a, b) => a + b, 0)
+  return { on, points: sum(on.values()), of: sum(had.map((i) => i.points)) }
+}
+
+/**
+ * How an item goes with the rest of what each try had: the correlation of its share of points with the share of all
+ * other items that are scored; tries without another are left out.
+ */
+function discriminationOf(item: Item, tries: readonly Earned[]): number | null {
+  const pairs = tries.flatMap(({ on, points, of }) => {
+    const earned = on.get(item.id)
+    if (earned === undefined || of === item.points) return []
+    return [[earned / item.points, (points - earned) / (of - item.points)] as const]
+  })
+  return pairs.length < FEW ? null : correlationOf(pairs)
+}
+
+function earnedOn(t: AnsweredTry, item: Item): number {
+  return handScore(t, item)?.points ?? scoreItem(item, t.answers.get(item.id))
 }
 
 /** What a person gave for an item of a try; undefined for items that score themselves. */

@@ -70,6 +70,11 @@ export interface ItemFigures {
   readonly omittedCount: number
   /** Answers that a person has yet to score; they are in no share. */
   readonly waitingCount: number
+  /**
+   * How well it tells who knows the rest, -1 to 1: the correlation of its share of points with the share of the other
+   * items (corrected point-biserial). Null: under 8 tries, or all gave the same.
+   */
+  readonly discrimination: number | null
   /** How many chose each option, by option id. */
   readonly options: Readonly<Record<string, number>>
   /** What was answered most often where nothing is chosen, such as a typed number; not what a person scores. */

@@ -47,7 +47,14 @@ export {
   resourcesById,
   saveResource,
 } from './library'
-export { cardsByCode, cardsById, gradesServed, piecesServing, piecesWithWords } from './search'
+export {
+  cardsByCode,
+  cardsById,
+  gradesServed,
+  piecesServing,
+  piecesWithWords,
+  standardsOfLessons,
+} from './search'
 export type { Looker, PieceForm, ResourceCard } from './library'
 export { screenFor } from './learnerScreen'
 export type { LearnerScreen, ListedPiece } from './learnerScreen'

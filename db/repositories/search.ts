@@ -1,5 +1,5 @@
 import { inArray } from 'drizzle-orm'
-import type { PieceFacts } from '#core/library'
+import type { PieceFacts, ResourceKind } from '#core/library'
 import type { ResourceId } from '#core/base'
 import { resources } from '../schema/library'
 import { ask } from './ask'
@@ -213,6 +213,18 @@ export async function gradesServed(
 const GRADES_SERVED = `select s.value as code, json_group_array(distinct f.grade) as grades from piece_facts f
     join resources r on r.id = f.resource_id, json_each(r.body, '$.standards') s
   where ${OPEN} group by s.value`
+
+/** Which standards the pieces of textbook lessons serve, of those open to somebody, piece by piece. */
+export async function standardsOfLessons(
+  tx: Connection,
+  { schoolId, userId }: Looker,
+  bookLessonIds: readonly string[],
+): Promise<readonly { readonly bookLessonId: string; readonly kind: ResourceKind; readonly code: string }[]> {
+  return ask(tx, LESSON_STANDARDS, [JSON.stringify([...new Set(bookLessonIds)]), schoolId, userId])
+}
+const LESSON_STANDARDS = `select r.book_lesson_id as bookLessonId, r.kind, s.value as code
+  from piece_facts f join resources r on r.id = f.resource_id, json_each(r.body, '$.standards') s
+  where r.book_lesson_id in (select value from json_each(?)) and ${OPEN} order by f.position, f.doc, s.key`
 
 /** Cards of pieces open to somebody by their short codes. */
 export async function cardsByCode(

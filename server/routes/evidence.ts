@@ -9,12 +9,14 @@ import {
   ShowGrid,
   ShowItems,
 } from '#shared/contracts/evidence'
+import { ShowStandardsMap } from '#shared/contracts/standardsMap'
 import { addTexts } from '#usecases/evidence/addTexts'
 import { forgetComment, keepComment } from '#usecases/evidence/comments'
 import { draftScore } from '#usecases/evidence/draftScore'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
 import { showClassPractice } from '#usecases/evidence/practice'
 import { releaseScores } from '#usecases/evidence/releaseScores'
+import { showStandardsMap } from '#usecases/evidence/standardsMap'
 import { listToScore } from '#usecases/evidence/toScore'
 import { route } from '../http/route'
 import type { Route } from '../http/route'
@@ -22,6 +24,7 @@ import type { Route } from '../http/route'
 /** What came back: the grid, questions, scoring. */
 export const EVIDENCE_ROUTES: readonly Route[] = [
   route(ShowGrid, ({ deps, actor }, { params }) => showGrid(deps, actor, params.classId)),
+  route(ShowStandardsMap, ({ deps, actor }, { params }) => showStandardsMap(deps, actor, params.classId)),
   route(ShowClassPractice, ({ deps, actor }, { params }) => showClassPractice(deps, actor, params.classId)),
   route(ListToScore, ({ deps, actor }, { params, query }) =>
     listToScore(deps, actor, { ...params, ...query }),

@@ -39,6 +39,7 @@ const VIEWS = {
     ['/work', 'To publish'],
     ['/work/new?piece=piece-wav402', 'Last look'],
     ['/evidence', 'Handed in'],
+    ['/evidence/standards', 'Share of points'],
     ['/outbox', 'Nothing was mailed yet'],
     ['/lens', 'Lately at work'],
   ],

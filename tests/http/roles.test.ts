@@ -627,6 +627,10 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, H, I, H, H],
   },
   {
+    route: 'GET /api/classes/CLASS/standards',
+    expected: [S, D, D, I, I, H, I, H, H],
+  },
+  {
     route: 'POST /api/classes/CLASS/routes',
     body: { bookId: 'book-heat', isOpen: true },
     changes: 'practice_routes',

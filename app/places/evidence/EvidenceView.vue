@@ -151,6 +151,16 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :model-value="category"
         @update:model-value="show({ category: $event === 'all' ? undefined : ($event ?? undefined) })"
       />
+      <UButton
+        v-if="classId"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        icon="i-lucide-list-checks"
+        :to="{ path: '/evidence/standards', query: { class: classId } }"
+        data-hook="by-standard"
+        >By standard</UButton
+      >
       <div class="flex-1" />
       <p v-if="grid" class="said">
         {{ count(grid.learners.length, 'learner') }} · {{ count(missing, 'piece') }} missing · as of

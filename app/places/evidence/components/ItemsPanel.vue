@@ -58,6 +58,15 @@ const toQueue = computed(() => {
   if (!isByHand.value || !figures.value || !classId) return null
   return scoringQueue({ assignmentId, classId, pieceId: figures.value.pieceId })
 })
+/** Where its questions are shown to the class, if there are any that have a spread. */
+const toDiscussion = computed(() => {
+  const { assignmentId, classId } = props
+  if (!classId || !figures.value?.items.some((item) => !isScoredByHand(item))) return null
+  return {
+    path: '/evidence/discuss',
+    query: { class: classId, work: assignmentId, piece: figures.value.pieceId },
+  }
+})
 const toScore = computed(() => sayToScore(props.waiting))
 const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
 const about = computed(() => {
@@ -69,12 +78,16 @@ const title = computed(() => {
   if (of === null) return 'Items'
   return of.pieceTitle === null ? of.title : `${of.title}: ${of.pieceTitle}`
 })
+/** From here on those who are better elsewhere are worse in it: more than chance would do. */
+const TURNED = -0.2
+const signed = (n: number) => n.toFixed(2).replace('-', '−')
 function sayFigures(f: ItemFigures, item: Item): string {
   const right = isScoredByHand(item) ? 'with all points' : 'right'
   return [
     ...(f.n > 0 ? [`${f.rightCount} of ${f.n} ${right}`] : []),
     ...(f.omittedCount ? [`${f.omittedCount} left it out`] : []),
     ...(f.waitingCount ? [`${f.waitingCount} to score`] : []),
+    ...(f.discrimination === null ? [] : [`discrimination ${signed(f.discrimination)}`]),
   ].join(', ')
 }
 /** Options whose choices are counted; an order chooses none. */
@@ -128,6 +141,16 @@ const rows = computed(() =>
       data-hook="to-queue"
       >{{ toScore || (figures?.tries ? 'Look at the texts again' : 'Add texts written on paper') }}</UButton
     >
+    <UButton
+      v-if="toDiscussion && isWhole"
+      class="mt-3"
+      color="neutral"
+      variant="outline"
+      icon="i-lucide-presentation"
+      :to="toDiscussion"
+      data-hook="to-discussion"
+      >Discuss with the class</UButton
+    >
     <ol v-if="figures && isWhole && hasItems && figures.tries > 0">
       <li v-for="r in rows" :key="r.item.id">
         <!-- eslint-disable vue/no-v-html -- Markdown is rendered without HTML -->
@@ -159,6 +182,12 @@ const rows = computed(() =>
         </ul>
         <p class="said ml-13">
           {{ sayFigures(r.f, r.item) }}
+        </p>
+        <p
+          v-if="r.f.discrimination !== null && r.f.discrimination <= TURNED"
+          class="note-line care ml-13 mt-1"
+        >
+          Who did better in the rest missed it more often: look at its key and its words.
         </p>
       </li>
     </ol>

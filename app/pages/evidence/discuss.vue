@@ -1,0 +1,8 @@
+<script setup lang="ts">
+import WithClass from '~/shared/frame/WithClass.vue'
+import DiscussionView from '~/places/evidence/DiscussionView.vue'
+</script>
+
+<template>
+  <WithClass title="Discussion" :needs="['class', 'work']" to="/evidence"><DiscussionView /></WithClass>
+</template>
