@@ -1,4 +1,5 @@
 import { KeepFiling, ShowFiling } from '#shared/contracts/filing'
+import { KeepGroups } from '#shared/contracts/grouping'
 import {
   AddRoster,
   BringBack,
@@ -25,6 +26,7 @@ import { gradeLearners } from '#usecases/teaching/gradeLearners'
 import { offerHolidays } from '#usecases/teaching/holidays'
 import { setJoining } from '#usecases/teaching/joiningCode'
 import { keepGroup } from '#usecases/teaching/keepGroup'
+import { keepGroups } from '#usecases/teaching/keepGroups'
 import { makeClass } from '#usecases/teaching/makeClass'
 import { removeLearner } from '#usecases/teaching/removeLearner'
 import { resetPassword } from '#usecases/teaching/resetPassword'
@@ -50,6 +52,7 @@ export const TEACHING_ROUTES: readonly Route[] = [
   route(ReadRoster, ({ deps, actor }, { params, body }) => readRoster(deps, actor, { ...params, ...body })),
   route(AddRoster, ({ deps, actor }, { params, body }) => addRoster(deps, actor, { ...params, ...body })),
   route(SaveGroup, ({ deps, actor }, { params, body }) => keepGroup(deps, actor, { ...params, ...body })),
+  route(KeepGroups, ({ deps, actor }, { params, body }) => keepGroups(deps, actor, { ...params, ...body })),
   route(SetMember, ({ deps, actor }, { params, body }) => setMember(deps, actor, { ...params, ...body })),
   route(GradeLearners, ({ deps, actor }, { params, body }) =>
     gradeLearners(deps, actor, { ...params, ...body }),

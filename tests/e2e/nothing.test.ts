@@ -23,6 +23,8 @@ const VIEWS = [
   ['/classes/plans', 'From an outline of your own'],
   ['/work', 'No work yet.'],
   ['/evidence', 'No class yet.'],
+  ['/evidence/standards', 'No class yet.'],
+  ['/evidence/split', 'You have no class yet.'],
   ['/lens', 'See what one of your learners sees'],
 ] as const
 

@@ -20,6 +20,7 @@ export const NOT_SHARED: Readonly<Record<string, string>> = {
   // make something beside what there is
   '/api/years': 'new',
   '/api/classes': 'new',
+  '/api/classes/:classId/split': 'new',
   '/api/files': 'new',
   '/api/placing/lay': 'new',
   '/api/plans': 'new',

@@ -380,6 +380,12 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, H, D, H, H],
   },
   {
+    route: 'POST /api/classes/CLASS/split',
+    body: { groups: [{ name: 'G', learnerIds: ['LEARNER'] }] },
+    changes: 'groups',
+    expected: [S, D, D, I, I, H, D, H, H],
+  },
+  {
     route: 'POST /api/classes/CLASS/members',
     body: { groupId: 'GROUP', learnerId: 'LEARNER', isIn: false },
     changes: 'group_members',

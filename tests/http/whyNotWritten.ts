@@ -11,6 +11,7 @@ export const WHY_NOT_WRITTEN: Readonly<Record<string, string>> = {
   '/api/classes/:classId/grades': 'a value of learners, set anew where it stands',
   '/api/classes/:classId/feed': 'a private address, made anew or revoked',
   '/api/classes/:classId/groups': 'a tick, taken back where it stands',
+  '/api/classes/:classId/split': 'only adds groups; each is taken away where it stands',
   '/api/classes/:classId/members': 'a tick, taken back where it stands',
   '/api/classes/:classId/joining': 'a code, renewed or closed at will',
   '/api/classes/:classId/remove-learner': 'what they did is kept, and they may join again',

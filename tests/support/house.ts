@@ -77,6 +77,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   placing: ['base', 'library', 'audience', 'availability', 'attempts', 'work'],
   agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
+  grouping: ['base'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
   journal: ['audience', 'pacing', 'work', 'series', 'standing', 'filing', 'versions'],
   knockOn: ['base', 'calendar', 'pacing', 'availability', 'work'],

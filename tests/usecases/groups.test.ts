@@ -5,6 +5,7 @@ import { enrol, groupsOf, learnerWorkOf } from '#db/repositories'
 import { takeAway } from '#usecases/teaching/archive'
 import { showClass } from '#usecases/teaching/classes'
 import { keepGroup } from '#usecases/teaching/keepGroup'
+import { keepGroups } from '#usecases/teaching/keepGroups'
 import { setMember } from '#usecases/teaching/setMember'
 import { removeLearner } from '#usecases/teaching/removeLearner'
 import { listRecipients } from '#usecases/work/listRecipients'
@@ -92,5 +93,30 @@ describe('a group over several classes', () => {
     expect(new Set(group?.learnerIds)).toEqual(new Set([ann.userId, cleo.userId]))
     // a learner is ticked in their own class only
     expect((await tick(a.classId, cleo.userId)).error?.code).toBe('audience/not-in-class')
+  })
+})
+
+describe('a class that is split', () => {
+  it('is kept as groups, all of them or none', async () => {
+    const school = await aSchool()
+    const { deps, teacher, stranger, a, ann, ben, cleo } = school
+    const split = (who: typeof teacher, ...members: readonly (readonly UserId[])[]) =>
+      keepGroups(deps, who, {
+        classId: a.classId,
+        groups: members.map((learnerIds, i) => ({ name: `Group ${i + 1}`, learnerIds })),
+      })
+    const kept = async () => (await groupsOf(deps.store.read, [a.classId])).map((g) => [g.name, g.learnerIds])
+    expect((await split(teacher, [ann.userId], [cleo.userId])).error).toMatchObject({
+      code: 'audience/not-in-class',
+      id: cleo.userId,
+    })
+    expect((await split(stranger, [ann.userId])).error?.code).toBe('access/not-found')
+    expect(await kept()).toEqual([])
+    const { groupIds } = mustBeOk(await split(teacher, [ann.userId, ann.userId], [ben.userId]), 'split')
+    expect(groupIds).toHaveLength(2)
+    expect(await kept()).toEqual([
+      ['Group 1', [ann.userId]],
+      ['Group 2', [ben.userId]],
+    ])
   })
 })

@@ -12,6 +12,7 @@ import {
   savePlan,
 } from '#db/repositories'
 import { showGrid } from '#usecases/evidence/evidence'
+import { findPiece } from '#usecases/learning/findPiece'
 import { checkPractice, openPractice, showPractice } from '#usecases/learning/practice'
 import { setClassShelf, showClassShelf } from '#usecases/library/classShelf'
 import { changePiece } from '#usecases/library/changePiece'
@@ -448,6 +449,8 @@ describe('a practice route', () => {
     expect(await said()).toBeNull()
     await publish(school, { title: 'The check', isFirst: true })
     expect(await said()).toBe('The check')
+    // a link in a text leads to where that is said
+    expect((await findPiece(deps, ann, practice)).value).toEqual({ place: { kind: 'practice' } })
     const refused = { code: 'attempts/first-things-first', title: 'The check' }
     expect((await openPractice(deps, ann, practice)).error).toMatchObject(refused)
     const sent = { resourceId: practice, answers: [] }

@@ -151,16 +151,26 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :model-value="category"
         @update:model-value="show({ category: $event === 'all' ? undefined : ($event ?? undefined) })"
       />
-      <UButton
-        v-if="classId"
-        size="xs"
-        color="neutral"
-        variant="ghost"
-        icon="i-lucide-list-checks"
-        :to="{ path: '/evidence/standards', query: { class: classId } }"
-        data-hook="by-standard"
-        >By standard</UButton
-      >
+      <div v-if="classId" class="flex gap-1">
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-list-checks"
+          :to="{ path: '/evidence/standards', query: { class: classId } }"
+          data-hook="by-standard"
+          >By standard</UButton
+        >
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          icon="i-lucide-users"
+          :to="{ path: '/evidence/split', query: { class: classId } }"
+          data-hook="to-split"
+          >Split into groups</UButton
+        >
+      </div>
       <div class="flex-1" />
       <p v-if="grid" class="said">
         {{ count(grid.learners.length, 'learner') }} · {{ count(missing, 'piece') }} missing · as of

@@ -95,9 +95,12 @@ const due = (at: number | null) =>
         <tr v-for="(l, row) in grid.learners" :key="l.id">
           <th scope="row" class="name">
             <!-- the grid is one stop for keys: they go there from a cell -->
-            <NuxtLink class="plain" tabindex="-1" :to="{ path: '/lens', query: { learner: l.id } }">{{
-              l.name
-            }}</NuxtLink>
+            <NuxtLink
+              class="plain"
+              tabindex="-1"
+              :to="{ path: '/evidence/record', query: { class: grid.classId, learner: l.id } }"
+              >{{ l.name }}</NuxtLink
+            >
           </th>
           <td class="whole" :title="wholes.get(l.id)?.said">
             {{ wholes.get(l.id)?.text }}<span class="sr-only">{{ wholes.get(l.id)?.said }}</span>

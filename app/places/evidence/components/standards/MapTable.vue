@@ -89,9 +89,12 @@ const units = computed(() => {
         <tr v-for="(l, row) in map.learners" :key="l.id">
           <th scope="row" class="name">
             <!-- the grid is one stop for keys: they go there from a cell -->
-            <NuxtLink class="plain" tabindex="-1" :to="{ path: '/lens', query: { learner: l.id } }">{{
-              l.name
-            }}</NuxtLink>
+            <NuxtLink
+              class="plain"
+              tabindex="-1"
+              :to="{ path: '/evidence/record', query: { class: map.classId, learner: l.id } }"
+              >{{ l.name }}</NuxtLink
+            >
           </th>
           <td v-for="(c, at) in map.columns" :key="c.code" :class="toneOf(l.id, c.code)">
             <button
