@@ -6,7 +6,7 @@ type Pairs = readonly (readonly [number, number])[]
 
 describe('a correlation', () => {
   it('is the point-biserial one where one side is right or wrong', () => {
-    // right: 8 and 6, mean 7; wrong: 4 and 2, mean 3; s = √5 over all four: (7 − 3) ∕ √5 · √(½ · ½) = 0.894
+    // right: 8 and 6, mean 7; wrong: 4 and 2, mean 3; s is the root of 5: (7 - 3) / s * 0.5 = 0.894
     const pairs: Pairs = [
       [1, 8],
       [1, 6],

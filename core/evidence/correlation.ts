@@ -1,6 +1,6 @@
 /**
- * Pearson's correlation of pairs, -1 to 1: Σ(x−x̄)(y−ȳ) ∕ √(Σ(x−x̄)²·Σ(y−ȳ)²). With one of them 0 or 1 it is the
- * point-biserial correlation. Null where one of them does not vary.
+ * Pearson's correlation of pairs, -1 to 1: the sum of (x - mean x)(y - mean y), divided by the root of both sums of
+ * squares. With one side 0 or 1 it is the point-biserial correlation. Null where one side does not vary.
  */
 export function correlationOf(pairs: readonly (readonly [x: number, y: number])[]): number | null {
   const mean = (of: (pair: readonly [number, number]) => number) =>

@@ -30,17 +30,17 @@ export interface AnsweredTry {
  * order of the piece, and what nobody had last.
  */
 export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[]): ItemFigures[] {
-  const earned = tries.map((t) => earnedIn(items, t))
+  const earned = new Map(tries.map((t) => [t, earnedIn(items, t)]))
   const figures = items.map((item): ItemFigures => {
     const options: Record<string, number> = Object.fromEntries(optionsOf(item).map((o) => [o.id, 0]))
     let rightCount = 0
     let omittedCount = 0
     let points = 0
     const all = tries.filter((t) => t.itemIds === null || t.itemIds.includes(item.id))
-    const having = all.filter((t) => !handScore(t, item)?.waits)
+    const having = all.filter((t) => earned.get(t)?.on.has(item.id))
     for (const t of having) {
       const answer = t.answers.get(item.id)
-      const given = earnedOn(t, item)
+      const given = earned.get(t)?.on.get(item.id) ?? 0
       points += given
       if (given >= item.points) rightCount++
       if (isOmitted(answer)) omittedCount++
@@ -48,7 +48,7 @@ export function itemFigures(items: readonly Item[], tries: readonly AnsweredTry[
     }
     const n = having.length
     return {
-      discrimination: discriminationOf(item, earned),
+      discrimination: discriminationOf(item, [...earned.values()]),
       itemId: item.id,
       n,
       few: n < FEW,

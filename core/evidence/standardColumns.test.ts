@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { at } from '../../tests/support/made'
-import { standardColumns } from './standardColumns'
+import { isForgotten, standardColumns } from './standardColumns'
 import type { ServedByLesson } from './standardColumns'
 
 const now = at('10-21T20:30')
@@ -47,5 +47,23 @@ describe('columns of a standards map', () => {
       taughtAt: at('10-02T15:00'),
       toComeAt: at('12-01T15:00'),
     })
+  })
+})
+
+describe('a standard', () => {
+  it('is forgotten when it was taught and not asked for, or not for five weeks', () => {
+    const of = (taught: string | null, last: string | null) =>
+      isForgotten(
+        { taughtAt: taught === null ? null : at(taught), lastAt: last === null ? null : at(last) },
+        now,
+      )
+    expect(of('10-20T15:00', null)).toBe(true)
+    expect(of(null, null)).toBe(false)
+    // five weeks before the 21st of October, 20:30, are the 16th of September
+    expect(of('09-01T15:00', '09-16T20:30')).toBe(true)
+    expect(of('09-01T15:00', '09-16T20:31')).toBe(false)
+    // taught again since
+    expect(of('10-01T15:00', '09-01T15:00')).toBe(false)
+    expect(of(null, '09-01T15:00')).toBe(false)
   })
 })

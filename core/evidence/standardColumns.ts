@@ -37,6 +37,18 @@ export function standardColumns(
   ]
 }
 
+/** Not asked for again so long after it was taught: worth a look. */
+const LONG = 5 * 7 * 86_400_000
+
+/** A standard was taught, and has not been asked for at all, or not for five weeks; `lastAt`: when it was last. */
+export function isForgotten(
+  of: { readonly taughtAt: Instant | null; readonly lastAt: Instant | null },
+  now: Instant,
+): boolean {
+  if (of.taughtAt === null) return false
+  return of.lastAt === null || now - Math.max(of.taughtAt, of.lastAt) >= LONG
+}
+
 function teachingOf(lessons: readonly ServedByLesson[], now: Instant): Omit<StandardColumn, 'code'> {
   const teaching = lessons.filter((l) => l.how === 'taught')
   const times = teaching.flatMap((l) => l.overAt ?? []).sort((a, b) => a - b)

@@ -25,9 +25,10 @@ export interface DatedTry extends CountedTry {
 }
 
 /**
- * How learners stand on every standard of their tries: Σ wᵢ·pointsᵢ ∕ Σ wᵢ·ofᵢ over the items of it, with
- * wᵢ = 2^(−ageᵢ ∕ 42 days), an exponentially weighted mean. Ages are counted from the learner's newest answer: what
- * "now" is changes every weight by one factor, and so nothing. What waits for a person to score is left out.
+ * How learners stand on every standard of their tries: the sum of w times points, divided by the sum of w times what
+ * could be had, over its items; w = 2^(-age / 42 days), an exponentially weighted mean. Ages are counted from the
+ * newest try of all: another "now" changes all weights by one factor, and so nothing. What waits to be scored is left
+ * out.
  */
 export function standingOnStandards(
   tries: readonly DatedTry[],

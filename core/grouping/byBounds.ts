@@ -1,3 +1,4 @@
+import { wholePercent } from '../base'
 import type { Scored, Split } from './types'
 
 /**
@@ -11,7 +12,7 @@ export function byBounds(scored: readonly Scored[], bounds: readonly number[]): 
     return scored
       .filter(({ share }) => {
         if (share === null) return false
-        const shown = Math.round(share * 100)
+        const shown = wholePercent(share)
         return shown >= from && shown < limit
       })
       .map((s) => s.learnerId)

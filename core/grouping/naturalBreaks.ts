@@ -2,8 +2,8 @@ import type { Scored, Split } from './types'
 
 /**
  * Groups at the natural breaks of shares: `k` runs of the sorted values with the least sum of squared distances from
- * the means of their runs (Jenks; found exactly by Fisher's recurrence, k·n² steps). Equal shares are never parted, so
- * that there are fewer groups where there are fewer different shares.
+ * the means of their runs (Jenks, found exactly by Fisher's recurrence in k times n squared steps). Equal shares are
+ * never parted, so that there are fewer groups where there are fewer different shares.
  */
 export function byNaturalBreaks(scored: readonly Scored[], k: number): Split {
   const unscored = scored.filter((s) => s.share === null).map((s) => s.learnerId)

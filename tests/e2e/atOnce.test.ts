@@ -134,7 +134,7 @@ describe('ways into the composer', () => {
     await p.sees('6 pieces,')
     await p.go('/evidence')
     await p.page.locator('[data-hook="column"]:not([disabled])').click()
-    await p.tap('[data-hook="assign-to-below"]')
+    await p.tap('[data-hook="give-else"]')
     await p.sees('Nothing is chosen to do. Add a piece.')
     expect(await p.text('[data-hook="target-learner"]')).not.toBe('')
     p.isQuiet()

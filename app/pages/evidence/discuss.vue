@@ -4,5 +4,7 @@ import DiscussionView from '~/places/evidence/DiscussionView.vue'
 </script>
 
 <template>
-  <WithClass title="Discussion" :needs="['class', 'work']" to="/evidence"><DiscussionView /></WithClass>
+  <main id="main">
+    <WithClass title="Discussion" :needs="['class', 'work']" to="/evidence"><DiscussionView /></WithClass>
+  </main>
 </template>

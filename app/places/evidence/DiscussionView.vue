@@ -91,7 +91,7 @@ function reorder(next: Order | null): void {
 </script>
 
 <template>
-  <main id="main" class="stage" tabindex="-1">
+  <div class="stage">
     <header>
       <UButton
         color="neutral"
@@ -137,7 +137,7 @@ function reorder(next: Order | null): void {
       </p>
       <UButton trailing-icon="i-lucide-arrow-right" data-hook="on" @click="go('on')">Go on</UButton>
     </footer>
-  </main>
+  </div>
 </template>
 
 <style scoped>
@@ -146,7 +146,6 @@ function reorder(next: Order | null): void {
   grid-template-rows: auto 1fr auto;
   min-height: 100dvh;
   background: var(--ui-bg);
-  outline: none;
 }
 header,
 footer {

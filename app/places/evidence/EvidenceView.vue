@@ -135,7 +135,7 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
 </script>
 
 <template>
-  <div class="evidence">
+  <div class="evidence-page">
     <header class="head">
       <h1>Evidence</h1>
       <ChoiceButtons
@@ -217,33 +217,4 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
   </div>
 </template>
 
-<style scoped>
-.evidence {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
-.head {
-  display: flex;
-  align-items: center;
-  gap: 0.9rem;
-  padding: 0.55rem 1rem;
-  border-bottom: 1px solid var(--ui-border);
-  flex-wrap: wrap;
-}
-.split {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-}
-.split.two {
-  grid-template-columns: minmax(0, 1fr) minmax(20rem, 27rem);
-}
-@media (max-width: 900px) {
-  .split.two {
-    grid-template-columns: 1fr;
-    grid-template-rows: 55% 45%;
-  }
-}
-</style>
+<style scoped src="./evidencePage.css"></style>

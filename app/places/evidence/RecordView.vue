@@ -85,7 +85,7 @@ const print = () => window.print()
           <NuxtLink class="plain" :to="{ path: '/evidence', query: classId ? { class: classId } : {} }"
             >Evidence</NuxtLink
           >
-          <template v-if="shown"> {{ shown.page.name }}</template>
+          <template v-if="shown"><span class="between"> · </span>{{ shown.page.name }}</template>
         </p>
         <h1>{{ shown?.record.name ?? 'Record' }}</h1>
         <p v-if="terms.length" class="said" data-hook="record-terms">{{ terms.join(' · ') }}</p>
@@ -118,12 +118,7 @@ const print = () => window.print()
       </p>
       <div class="parts">
         <RecordWork :work="shown.record.work" :zone="shown.zone" />
-        <RecordStandards
-          :record="shown.record"
-          :zone="shown.zone"
-          :class-id="shown.page.id"
-          :learner-id="learnerId ?? undefined"
-        />
+        <RecordStandards :record="shown.record" :zone="shown.zone" :class-id="shown.page.id" />
       </div>
     </template>
   </div>
@@ -142,7 +137,7 @@ const print = () => window.print()
   }
 }
 @media print {
-  .record :deep(:is(button, .plain[href], a[data-slot])) {
+  .record :deep(:is(button, .plain[href], a[data-slot], .between)) {
     display: none;
   }
   .parts {

@@ -60,7 +60,8 @@ const fault = computed(() => {
   if (refusal.value) return sayNoGroups(refusal.value, nameOf)
   if (way.value === 'bounds' && !bounds.value) return 'Bounds are whole per cents, such as 60, 85.'
   if (way.value !== 'bounds' && !isCountable.value) return `Between 1 and ${MOST_GROUPS} groups.`
-  return ''
+  const isByScore = !isEven.value && scored.value.every((s) => s.share === null)
+  return isByScore ? 'Nobody has a score here yet. Even groups need none.' : ''
 })
 const taken = shallowRef<ReadonlySet<UserId>>(new Set())
 /** What was kept as it is now: pressing again would make the same once more. */

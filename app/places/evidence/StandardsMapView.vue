@@ -50,7 +50,7 @@ const close = () => void address.put({ standard: undefined })
 </script>
 
 <template>
-  <div class="map">
+  <div class="evidence-page">
     <header class="head">
       <div>
         <p class="said">
@@ -77,7 +77,7 @@ const close = () => void address.put({ standard: undefined })
       <NuxtLink class="plain" to="/shelf">Go to the shelf</NuxtLink>.
     </p>
     <template v-else-if="map">
-      <p class="sentence" data-hook="map-sentence">{{ sayMap(map) }}</p>
+      <p class="px-4 py-2" data-hook="map-sentence">{{ sayMap(map) }}</p>
       <div class="split" :class="{ two: chosen }">
         <MapTable :map="map" :chosen="code" @choose="choose" @open="open" />
         <StandardPanel v-if="chosen" :key="chosen.code" :map="map" :column="chosen" @close="close" />
@@ -87,36 +87,4 @@ const close = () => void address.put({ standard: undefined })
   </div>
 </template>
 
-<style scoped>
-.map {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
-.head {
-  display: flex;
-  align-items: end;
-  gap: 0.9rem;
-  padding: 0.55rem 1rem;
-  border-bottom: 1px solid var(--ui-border);
-  flex-wrap: wrap;
-}
-.sentence {
-  padding: 0.6rem 1rem;
-}
-.split {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-}
-.split.two {
-  grid-template-columns: minmax(0, 1fr) minmax(20rem, 25rem);
-}
-@media (max-width: 900px) {
-  .split.two {
-    grid-template-columns: 1fr;
-    grid-template-rows: 50% 50%;
-  }
-}
-</style>
+<style scoped src="./evidencePage.css"></style>

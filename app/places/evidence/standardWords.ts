@@ -1,4 +1,5 @@
 import type { Instant } from '#core/base'
+import { isForgotten } from '#core/evidence'
 import type { Band, StandingOnStandard } from '#core/evidence'
 import type { MapColumn, StandardsMap } from '#shared/contracts/standardsMap'
 import { count, percent } from '~/shared/words/numbers'
@@ -14,17 +15,14 @@ export const BAND_WORDS: Readonly<Record<Where, string>> = {
   unseen: 'not yet seen',
 }
 
-const WEEK = 7 * 86_400_000
-/** Not asked for again within so many weeks after it was taught: worth a look. */
-const LONG = 5 * WEEK
-
 const dayOf = (at: Instant, zone: string) => sayDate(zoneNamed(zone).local(at).on)
 
 /** When a standard was taught, in few words. */
-export function sayTaught({ taughtAt, toComeAt, lessons }: MapColumn, zone: string): string {
+export function sayTaught({ taughtAt, toComeAt, lessons, unit }: MapColumn, zone: string): string {
   if (taughtAt !== null) return `taught ${dayOf(taughtAt, zone)}`
   if (toComeAt !== null) return `comes ${dayOf(toComeAt, zone)}`
-  return lessons.length === 0 ? 'in no lesson' : 'no meeting left'
+  if (lessons.length > 0) return 'no meeting for it'
+  return unit === null ? 'in no lesson' : 'not taught'
 }
 
 /** When it was last shown, in few words. */
@@ -32,14 +30,13 @@ export function saySeen({ spread }: MapColumn, zone: string): string {
   return spread.lastAt === null ? 'not yet seen' : `seen ${dayOf(spread.lastAt, zone)}`
 }
 
-/** It was taught, and has not been asked for at all, or not for five weeks: worth a look. */
-export function isForgotten({ taughtAt, spread }: MapColumn, now: Instant): boolean {
-  if (taughtAt === null) return false
-  return spread.lastAt === null || now - Math.max(taughtAt, spread.lastAt) >= LONG
+/** It was taught, and not asked for, or not for long. */
+export function isLeftBehind({ taughtAt, spread }: MapColumn, now: Instant): boolean {
+  return isForgotten({ taughtAt, lastAt: spread.lastAt }, now)
 }
 
 /** What a cell says aloud. */
-export function sayStanding(name: string, code: string, standing: StandingOnStandard | undefined): string {
+export function sayStanding(name: string, code: string, standing: StandingOnStandard | null): string {
   if (!standing) return `${name}, ${code}: not yet seen`
   const few = standing.few ? ', few' : ''
   return `${name}, ${code}: ${percent(standing.share)} ${count(standing.items, 'item')}${few}`
@@ -49,14 +46,15 @@ export function sayStanding(name: string, code: string, standing: StandingOnStan
 export function sayMap({ columns, learners, now }: StandardsMap): string {
   const seen = columns.filter((c) => c.spread.mean !== null)
   if (seen.length === 0) return 'Nothing handed in asks for a standard yet.'
-  const weakest = [...seen].sort((a, b) => b.spread.who.low.length - a.spread.who.low.length)[0]
-  const low = weakest?.spread.who.low.length ?? 0
+  const low = Math.max(...seen.map((c) => c.spread.who.low.length))
+  const [weakest, ...alike] = seen.filter((c) => c.spread.who.low.length === low)
+  const others = alike.length === 0 ? 'more than any other' : `like ${count(alike.length, 'other')}`
   const weak =
     weakest && low > 0
-      ? `${weakest.code} is below 60 % for ${low} of ${count(learners.length, 'learner')}, more than any other.`
+      ? `${weakest.code} is below 60 % for ${low} of ${count(learners.length, 'learner')}, ${others}.`
       : 'No standard is below 60 % for anybody.'
-  const never = columns.filter((c) => isForgotten(c, now) && c.spread.lastAt === null).length
-  const long = columns.filter((c) => isForgotten(c, now)).length - never
+  const never = columns.filter((c) => isLeftBehind(c, now) && c.spread.lastAt === null).length
+  const long = columns.filter((c) => isLeftBehind(c, now)).length - never
   return [
     weak,
     ...(never ? [`${count(never, 'standard was', 'standards were')} taught and not asked for yet.`] : []),

@@ -1,3 +1,5 @@
+import { wholePercent } from '#core/base'
+
 const PLURALS = new Intl.PluralRules('en')
 
 /** '1 meeting', '3 meetings'; with a verb: '1 learner has', '3 learners have'. The one place for plurals. */
@@ -7,7 +9,7 @@ export function count(n: number, one: string, many = `${one}s`): string {
 
 /** '82 %'. */
 export function percent(ratio: number): string {
-  return `${Math.round(ratio * 100)} %`
+  return `${wholePercent(ratio)} %`
 }
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bandOf } from '#core/evidence'
-import type { ClassId, UserId } from '#core/base'
+import type { ClassId } from '#core/base'
 import type { LearnerRecord } from '../../learnerRecord'
 import { count, percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
@@ -10,7 +10,6 @@ const props = defineProps<{
   record: LearnerRecord
   zone: string
   classId: ClassId
-  learnerId: UserId | undefined
 }>()
 const seenOn = (at: LearnerRecord['standards'][number]['standing']['lastAt']) =>
   sayDate(zoneNamed(props.zone).local(at).on)

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { bandOf } from '#core/evidence'
-import type { UserId } from '#core/base'
 import type { StandardsMap } from '#shared/contracts/standardsMap'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { count, percent } from '~/shared/words/numbers'
-import { isForgotten, saySeen, sayStanding, sayTaught } from '../../standardWords'
+import { isLeftBehind, saySeen, sayStanding, sayTaught } from '../../standardWords'
 
 /** Learners × standards in the plan's order under their units; the class as a whole stands first. */
 const props = defineProps<{ map: StandardsMap; chosen: string | null }>()
@@ -24,12 +23,18 @@ watch(
   },
   { immediate: true },
 )
-const byName = computed(() => new Map(props.map.standings.map((s) => [`${s.learnerId} ${s.code}`, s])))
-const standingOf = (learnerId: UserId, code: string) => byName.value.get(`${learnerId} ${code}`)
-const toneOf = (learnerId: UserId, code: string) => {
-  const standing = standingOf(learnerId, code)
-  return standing ? bandOf(standing.share) : 'unseen'
-}
+/** Each learner with a cell for each standard, worked out once for the whole table. */
+const rows = computed(() => {
+  const standings = new Map(props.map.standings.map((s) => [`${s.learnerId} ${s.code}`, s]))
+  return props.map.learners.map((l) => ({
+    ...l,
+    cells: props.map.columns.map(({ code }) => {
+      const standing = standings.get(`${l.id} ${code}`) ?? null
+      const tone = standing ? bandOf(standing.share) : 'unseen'
+      return { code, standing, tone, said: sayStanding(l.name, code, standing) }
+    }),
+  }))
+})
 /** Units that stand beside each other, each with how many standards it has here. */
 const units = computed(() => {
   const list: { title: string; span: number }[] = []
@@ -72,7 +77,7 @@ const units = computed(() => {
               {{ c.code }}
             </button>
             <span class="said">{{ sayTaught(c, map.zone) }}</span>
-            <span class="said" :class="{ long: isForgotten(c, map.now) }">{{ saySeen(c, map.zone) }}</span>
+            <span class="said" :class="{ long: isLeftBehind(c, map.now) }">{{ saySeen(c, map.zone) }}</span>
           </th>
         </tr>
       </thead>
@@ -86,7 +91,7 @@ const units = computed(() => {
             </template>
           </td>
         </tr>
-        <tr v-for="(l, row) in map.learners" :key="l.id">
+        <tr v-for="(l, row) in rows" :key="l.id">
           <th scope="row" class="name">
             <!-- the grid is one stop for keys: they go there from a cell -->
             <NuxtLink
@@ -96,22 +101,20 @@ const units = computed(() => {
               >{{ l.name }}</NuxtLink
             >
           </th>
-          <td v-for="(c, at) in map.columns" :key="c.code" :class="toneOf(l.id, c.code)">
+          <td v-for="(c, at) in l.cells" :key="c.code" :class="c.tone">
             <button
               type="button"
               class="cell"
               data-cell
               :tabindex="isStop(row, at) ? 0 : -1"
-              :aria-label="sayStanding(l.name, c.code, standingOf(l.id, c.code))"
+              :aria-label="c.said"
               @keydown="move"
               @focus="stopAt(row, at)"
               @click="emit('open', c.code)"
             >
-              <template v-if="standingOf(l.id, c.code)">
-                {{ percent(standingOf(l.id, c.code)?.share ?? 0) }}
-                <span class="n" :class="{ few: standingOf(l.id, c.code)?.few }">{{
-                  standingOf(l.id, c.code)?.items
-                }}</span>
+              <template v-if="c.standing">
+                {{ percent(c.standing.share) }}
+                <span class="n" :class="{ few: c.standing.few }">{{ c.standing.items }}</span>
               </template>
             </button>
           </td>

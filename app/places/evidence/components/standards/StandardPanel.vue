@@ -7,9 +7,9 @@ import type { MapColumn, StandardsMap } from '#shared/contracts/standardsMap'
 import ChoiceButtons from '~/shared/fields/ChoiceButtons.vue'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
-import { sayPiece } from '~/shared/words/pieces'
 import { sayRefusal } from '~/shared/words/refusals'
 import EvidencePanel from '../EvidencePanel.vue'
+import GivePieces from '../GivePieces.vue'
 import { BANDS, BAND_WORDS, saySeen, sayTaught } from '../../standardWords'
 import type { Where } from '../../standardWords'
 
@@ -97,27 +97,8 @@ const about = computed(
           }
         "
       />
-      <div v-for="card in fitting" :key="card.id" class="flex items-start gap-2" data-hook="fitting">
-        <div class="flex-1 min-w-0">
-          <p class="text-sm">{{ card.title }}</p>
-          <p class="said">{{ sayPiece(card) }}</p>
-        </div>
-        <UButton
-          size="xs"
-          :to="{ path: '/work/new', query: { ...query, piece: card.id } }"
-          :aria-label="`Give ${card.title} to ${count(ids.length, 'learner')}`"
-          >Give</UButton
-        >
-      </div>
       <p v-if="!fitting.length" class="said">The shelf has no piece on it for them.</p>
-      <UButton
-        class="justify-self-start"
-        color="neutral"
-        variant="outline"
-        icon="i-lucide-plus"
-        :to="{ path: '/work/new', query }"
-        >{{ fitting.length ? 'Something else' : 'Assign something' }}</UButton
-      >
+      <GivePieces :pieces="fitting" :who="count(ids.length, 'learner')" :query="query" hook="fitting" />
     </section>
   </EvidencePanel>
 </template>
