@@ -25,7 +25,9 @@ export default {
     selectMenu: { defaultVariants: { size: 'md' } },
     // can be hit beside its box, too
     switch: { slots: { base: 'relative after:absolute after:-inset-[4px]' } },
-    checkbox: { slots: { base: 'relative after:absolute after:-inset-[5px]' } },
+    checkbox: {
+      slots: { base: 'relative overflow-visible after:absolute after:-inset-[5px]', indicator: 'rounded-sm' },
+    },
     kbd: { base: 'text-xs!' },
     // no word is smaller than the least type
     calendar: { slots: { headCell: 'text-xs!' } },

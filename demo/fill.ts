@@ -13,6 +13,7 @@ import { instant } from '#core/base'
 import { zoneOf } from '#core/calendar'
 import { liveThrough } from './history'
 import { runClassWork } from './classWork'
+import { followUpCheck } from './followUp'
 import { fillPages } from './pages'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
@@ -49,6 +50,7 @@ await openAsPractice(deps, school)
 await writeTexts(deps, school, clock)
 await buildBoats(deps, school)
 await fillPages(deps, school, clock)
+await followUpCheck(deps, school, clock)
 await runClassWork(deps, school)
 await store.settle()
 store.close()

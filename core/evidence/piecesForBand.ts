@@ -17,13 +17,15 @@ const ROLES: Readonly<Record<Band | 'unseen', readonly ResourceRole[]>> = {
  * Which of the pieces that serve a standard fit learners of a band, the fittest first: for the weak what teaches
  * again, for the middle practice, for the strong what goes further, for who has not met it the core. What measures is
  * not offered.
+ * @param most so many at most.
  */
 export function piecesForBand<P extends Pick<Resource, 'role' | 'kind'>>(
   pieces: readonly P[],
   band: Band | 'unseen',
+  most = MOST,
 ): readonly P[] {
   const roles = ROLES[band]
   return roles
     .flatMap((role) => pieces.filter((p) => p.role === role && cardOfKind(p.kind).measures === null))
-    .slice(0, MOST)
+    .slice(0, most)
 }

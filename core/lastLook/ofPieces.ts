@@ -1,5 +1,6 @@
 import { askedFor, asksAgain, shortOf } from '../attempts'
 import type { Reveal } from '../attempts'
+import type { UserId } from '../base'
 import { rulesOf } from '../work'
 import type { WorkPiece } from '../work'
 import type { Caution } from './caution'
@@ -26,9 +27,16 @@ export function ofPieces(facts: LastLookFacts): readonly Caution[] {
     return has < asked ? [{ code: 'drawn-short', pieceId: piece.id, asked, has }] : []
   })
   const minutes = [...pieces.values()].reduce((sum, p) => sum + p.minutes, 0)
-  const count = draft.pieces.length
+  const count = mostForOne(draft.pieces)
   const ofEach = [...short, ...found]
   return count < MANY_PIECES ? ofEach : [...ofEach, { code: 'many-pieces', pieces: count, minutes }]
+}
+
+/** How many pieces a learner has at most: those for all, and of those for some the most that name one. */
+function mostForOne(pieces: readonly WorkPiece[]): number {
+  const own = new Map<UserId, number>()
+  for (const id of pieces.flatMap((p) => p.onlyIds ?? [])) own.set(id, (own.get(id) ?? 0) + 1)
+  return pieces.filter((p) => !p.onlyIds).length + Math.max(0, ...own.values())
 }
 
 const AFTER_CLOSE: readonly Reveal[] = ['close', 'own-close']

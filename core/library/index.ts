@@ -101,6 +101,7 @@ export type {
   WordEntry,
 } from './types'
 export {
+  allBefore,
   narrowedStandards,
   STANDARD_LEVELS,
   faultInStandards,

@@ -1,3 +1,5 @@
+import type { NamedPiece } from '../attempts'
+
 /** What is said about an assignment besides its title; empty where nothing is. */
 export interface About {
   /** What it is for, in a sentence. */
@@ -14,6 +16,8 @@ export interface About {
   readonly category: string
   /** Offered, not asked for: nobody is missing or late, it is in no grade and no load, and nothing waits for it. */
   readonly isRecommended: boolean
+  /** What it follows up: the piece of other work whose results it answers; for teachers. */
+  readonly followsUp?: NamedPiece | undefined
 }
 
 export const NO_ABOUT: About = {
@@ -34,7 +38,7 @@ export function isMeetingLink(text: string): boolean {
 }
 
 /** What learners may know of it: all but what is for teachers. */
-export function aboutForLearners(about: About): Omit<About, 'category'> {
-  const { category: _, ...forAll } = about
+export function aboutForLearners(about: About): Omit<About, 'category' | 'followsUp'> {
+  const { category: _, followsUp: _of, ...forAll } = about
   return forAll
 }

@@ -48,15 +48,17 @@ const now = at('09-10T00:00')
 
 describe('why a learner does not see work', () => {
   it('is said by its state before anything else', () => {
-    expect(notThere(work({ state: 'held' }), learner, null, now)?.code).toBe('held')
-    expect(notThere(work({ state: 'withdrawn' }), learner, { terms: terms() }, now)?.code).toBe('withdrawn')
+    expect(notThere(work({ state: 'held' }), {}, learner, null, now)?.code).toBe('held')
+    expect(notThere(work({ state: 'withdrawn' }), {}, learner, { terms: terms() }, now)?.code).toBe(
+      'withdrawn',
+    )
   })
 
   it('is said by who it goes to, where nothing is resolved for them', () => {
-    const of = (part: Partial<Assignment>) => notThere(work(part), learner, null, now)?.code
+    const of = (part: Partial<Assignment>) => notThere(work(part), {}, learner, null, now)?.code
     expect(of({ exceptIds: [ann] })).toBe('excepted')
     const waiting = { ...learner, queued: new Set([ids.work('w')]) }
-    expect(notThere(work(), waiting, null, now)?.code).toBe('queued')
+    expect(notThere(work(), {}, waiting, null, now)?.code).toBe('queued')
     expect(of({ notFor: [room] })).toBe('class-waits')
     // the class has it and they have nothing of it: it was over before their start line, the 5th
     expect(of({})).toBe('before-start')
@@ -69,7 +71,7 @@ describe('why a learner does not see work', () => {
 
   it('is said by its window, and nothing when they do see it', () => {
     const of = (part: Partial<LearnerTerms>, when = now) =>
-      notThere(work(), learner, { terms: terms(part) }, when)
+      notThere(work(), {}, learner, { terms: terms(part) }, when)
     const listed = at('09-12T00:00')
     expect(of({ listed })).toEqual({ code: 'not-listed', at: listed })
     expect(of({ listed }, listed)).toBeNull()

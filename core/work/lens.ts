@@ -4,7 +4,7 @@ import type { LearnerTerms, WindowField } from '../availability'
 import { groupBy } from '../base'
 import type { AssignmentId, ClassId, GroupId, Instant, UserId } from '../base'
 import { namedClasses } from './classWindows'
-import type { Assignment, LearnerWork, WorkBecause } from './types'
+import type { Assignment, LearnerWork, WorkBecause, WorkPiece } from './types'
 
 /** Why somebody does not see a piece of work. */
 export type NotThere =
@@ -40,15 +40,17 @@ export interface LensLearner {
 }
 
 /**
- * Why a learner does not see an assignment at an instant; null when they do.
+ * Why a learner does not see a piece of an assignment at an instant; null when they do.
  * @param row what is resolved for them; null when nothing is.
  */
 export function notThere(
   work: Assignment,
+  piece: Pick<WorkPiece, 'onlyIds'>,
   learner: LensLearner,
   row: Pick<LearnerWork, 'terms'> | null,
   at: Instant,
 ): NotThere | null {
+  if (row === null && piece.onlyIds && !piece.onlyIds.includes(learner.id)) return { code: 'not-chosen' }
   if (work.state === 'held') return { code: 'held' }
   if (work.state === 'withdrawn') return { code: 'withdrawn' }
   if (row === null) return notReached(work, learner)

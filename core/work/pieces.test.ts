@@ -64,6 +64,35 @@ const work = (part: Partial<Resolvable> = {}): Resolvable => ({
 const rowsOf = (of: Resolvable) =>
   new Map(resolveWork(of, around).rows.map((r) => [`${r.learnerId} ${r.pieceId}`, r]))
 
+describe('a piece that is for some', () => {
+  const only = (...ids: readonly (typeof ann)[]) => [{ ...read, onlyIds: ids }, check]
+  const rowsOf = (pieces: Resolvable['pieces']) =>
+    resolveWork(work({ pieces }), around).rows.map((r) => `${r.learnerId} ${r.pieceId}`)
+
+  it('is theirs, the others are everybody’s', () => {
+    expect(rowsOf(only(bo)).sort()).toEqual([`ann ${check.id}`, `bo ${check.id}`, `bo ${read.id}`])
+  })
+
+  it('reaches nobody else: who has none of its pieces does not have the work', () => {
+    const pieces = [{ ...read, onlyIds: [bo, ids.user('stranger')] }]
+    const { reached, rows, problems } = resolveWork(work({ pieces }), around)
+    expect([reached.map((r) => r.learnerId), rows.map((r) => r.learnerId), problems]).toEqual([
+      [bo],
+      [bo],
+      [],
+    ])
+  })
+
+  it('has to name somebody', () => {
+    expect(faultInPieces(only())).toEqual({
+      code: 'work/piece-for-nobody',
+      field: 'pieces',
+      pieceId: read.id,
+    })
+    expect(faultInPieces(only(ann))).toBeNull()
+  })
+})
+
 describe('pieces of an assignment', () => {
   it('are due before class, open then, and have their own reasons', () => {
     const rows = rowsOf(work())

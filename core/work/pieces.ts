@@ -53,11 +53,13 @@ export function momentsOf(when: When, lessonId: LessonId | null): Partial<Window
     : { opens: anchor('last', 'class-end') }
 }
 
-/** A draft needs a piece, and names each once. Null when it does. */
+/** A draft needs a piece, names each once, and has each for somebody. Null when it does. */
 export function faultInPieces(pieces: readonly WorkPiece[]): WorkRefusal | null {
   if (pieces.length === 0) return { code: 'work/no-pieces', field: 'pieces' }
   const ids = new Set(pieces.map((p) => p.id))
-  return ids.size < pieces.length ? { code: 'work/piece-twice', field: 'pieces' } : null
+  if (ids.size < pieces.length) return { code: 'work/piece-twice', field: 'pieces' }
+  const forNobody = pieces.find((p) => p.onlyIds?.length === 0)
+  return forNobody ? { code: 'work/piece-for-nobody', field: 'pieces', pieceId: forNobody.id } : null
 }
 
 /** A change must leave what learners have begun: the same piece under the same name. Null when it does. */

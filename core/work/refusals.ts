@@ -6,6 +6,8 @@ export type WorkRefusal =
   | { readonly code: 'work/already-begun'; readonly field: 'pieces'; readonly pieceId: PieceId }
   | { readonly code: 'work/no-pieces'; readonly field: 'pieces' }
   | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
+  /** A piece that is for some of those whom the work reaches, and names nobody. */
+  | { readonly code: 'work/piece-for-nobody'; readonly field: 'pieces'; readonly pieceId: PieceId }
   | { readonly code: 'work/in-two-teams'; readonly field: 'teams'; readonly learnerId: UserId }
   | { readonly code: 'work/too-many-presets'; readonly field: 'name'; readonly most: number }
   /** Moving it by meetings would leave the school year. */

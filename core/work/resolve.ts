@@ -40,18 +40,12 @@ export interface Resolution {
 /** Who an assignment reaches, and each learner's own window and limits for each of its pieces. */
 export function resolveWork(work: Resolvable, around: Surroundings): Resolution {
   const { grounds, roster, people } = around
-  const lessons = anchoredLessons(work)
-  const targets = work.targets.map((t) => t.target)
-  const reached = among(
-    reach(targets, asPublished(work, roster), new Set(work.exceptIds), inTime(work, roster)),
-    new Set(work.notFor),
-  )
-    .filter((r) => people.has(r.learnerId))
-    .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
+  const reached = reachedBy(work, around)
   const rows: Omit<LearnerWork, 'assignmentId'>[] = []
   const problems = new Map<string, Resolution['problems'][number]>()
-  /** Who has none of some pieces, since they were over before their start line. */
-  const late = new Set<UserId>()
+  /** Who has none of some pieces: they were over before their start line, or are for others. */
+  const without = new Set<UserId>()
+  const isTheirs = piecesOfEach(work.pieces)
   const own = ownTo(work, around)
   for (const { pieceIds, terms: given } of termsOf(work)) {
     const resolve = resolverFor(given, grounds)
@@ -61,11 +55,13 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
       if (resolved.ok) {
         const { classId, terms, because } = resolved.value
         if (isBeforeStart(one, { classId, terms }, roster)) {
-          late.add(learnerId)
+          without.add(learnerId)
           continue
         }
         const more = given.overrides.learners.get(learnerId)?.moreTries
-        for (const pieceId of pieceIds) {
+        const theirs = pieceIds.filter((id) => isTheirs(id, learnerId))
+        if (theirs.length < pieceIds.length) without.add(learnerId)
+        for (const pieceId of theirs) {
           const { rules, version, because: ofOwn } = own(one, pieceId, classId)
           const row = withTries({ terms, because: [...because, ...ofOwn] }, more?.[pieceId])
           rows.push({ learnerId, pieceId, classId, rules, version, ...row })
@@ -79,8 +75,26 @@ export function resolveWork(work: Resolvable, around: Surroundings): Resolution 
   for (const [classId, refusal] of faultsInEmpty(work, around, reached))
     problems.set(`${classId} ${JSON.stringify(refusal)}`, { classId, refusal })
   const having = new Set(rows.map((r) => r.learnerId))
-  const isReached = ({ learnerId }: Reached) => having.has(learnerId) || !late.has(learnerId)
+  const isReached = ({ learnerId }: Reached) => having.has(learnerId) || !without.has(learnerId)
   return { reached: reached.filter(isReached), rows, problems: [...problems.values()] }
+}
+
+/** Whom its targets reach, each in the classes through which they have it. */
+function reachedBy(work: Resolvable, { grounds, roster, people }: Surroundings): readonly Reached[] {
+  const lessons = anchoredLessons(work)
+  const targets = work.targets.map((t) => t.target)
+  return among(
+    reach(targets, asPublished(work, roster), new Set(work.exceptIds), inTime(work, roster)),
+    new Set(work.notFor),
+  )
+    .filter((r) => people.has(r.learnerId))
+    .map((r) => (r.byClass ? r : { ...r, classIds: preferring(r.classIds, lessons, grounds) }))
+}
+
+/** Whether a piece is a learner's: of one that is for some, only theirs. */
+function piecesOfEach(pieces: Draft['pieces']): (pieceId: PieceId, learnerId: UserId) => boolean {
+  const only = new Map(pieces.flatMap((p) => (p.onlyIds ? [[p.id, new Set(p.onlyIds)] as const] : [])))
+  return (pieceId, learnerId) => only.get(pieceId)?.has(learnerId) ?? true
 }
 
 /** Whether work of the whole class was over before a learner's start line: it is none of theirs. */

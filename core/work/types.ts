@@ -36,6 +36,8 @@ export interface WorkPiece {
   readonly leastMinutes: Minutes
   readonly window: Partial<WindowSpec>
   readonly rules: Partial<AttemptRules>
+  /** Who of those whom the work reaches have this piece; absent: all of them. */
+  readonly onlyIds?: readonly UserId[] | undefined
 }
 
 /** Rules that can be other for a class, a group or a learner, besides tries and time. */

@@ -9,11 +9,13 @@ import {
   ShowGrid,
   ShowItems,
 } from '#shared/contracts/evidence'
+import { ShowFollowUp } from '#shared/contracts/followUp'
 import { ShowStandardsMap } from '#shared/contracts/standardsMap'
 import { addTexts } from '#usecases/evidence/addTexts'
 import { forgetComment, keepComment } from '#usecases/evidence/comments'
 import { draftScore } from '#usecases/evidence/draftScore'
 import { showGrid, showItems } from '#usecases/evidence/evidence'
+import { showFollowUp } from '#usecases/evidence/followUp'
 import { showClassPractice } from '#usecases/evidence/practice'
 import { releaseScores } from '#usecases/evidence/releaseScores'
 import { showStandardsMap } from '#usecases/evidence/standardsMap'
@@ -25,6 +27,7 @@ import type { Route } from '../http/route'
 export const EVIDENCE_ROUTES: readonly Route[] = [
   route(ShowGrid, ({ deps, actor }, { params }) => showGrid(deps, actor, params.classId)),
   route(ShowStandardsMap, ({ deps, actor }, { params }) => showStandardsMap(deps, actor, params.classId)),
+  route(ShowFollowUp, ({ deps, actor }, { params }) => showFollowUp(deps, actor, params)),
   route(ShowClassPractice, ({ deps, actor }, { params }) => showClassPractice(deps, actor, params.classId)),
   route(ListToScore, ({ deps, actor }, { params, query }) =>
     listToScore(deps, actor, { ...params, ...query }),

@@ -137,6 +137,7 @@ export const STATUS_OF = {
   'work/has-begun': 409,
   'work/changed-since': 409,
   'work/no-pieces': 422,
+  'work/piece-for-nobody': 422,
   'work/piece-twice': 422,
   'work/withdrawn': 409,
   'work/not-whole': 403,

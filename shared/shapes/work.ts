@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
+import type { AssignmentId, ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
 import { HARDNESSES, HELPS, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
 import type { AttemptRules, AttemptScore, ItemChoice, Share } from '#core/attempts'
 import { GRADES, LEVELS } from '#core/audience'
@@ -68,6 +68,7 @@ export function workShapes(m: Makers) {
     leastMinutes: m.whole(0, 600),
     window: window.partial(),
     rules: m.object(shape).partial(),
+    onlyIds: m.list(id<UserId>(), 1000).optional(),
   }) satisfies z.ZodType<Omit<WorkPiece, 'id' | 'resourceId' | 'revision'>>
   // all of them, whatever is added: one that were left out here would never reach a learner
   const ownShape = Object.fromEntries(OWN_RULE_FIELDS.map((field) => [field, shape[field]]))
@@ -117,6 +118,7 @@ export function workShapes(m: Makers) {
     heading: m.prose(60),
     category: m.prose(60),
     isRecommended: z.boolean().default(false),
+    followsUp: m.object({ assignmentId: id<AssignmentId>(), pieceId: id<PieceId>() }).optional(),
   }) satisfies z.ZodType<About>
   const itemScore = m.object({
     itemId: id<ItemId>(),

@@ -637,6 +637,10 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, H, I, H, H],
   },
   {
+    route: 'GET /api/classes/CLASS/follow-up/WORK/p1',
+    expected: [S, D, D, I, I, H, I, H, H],
+  },
+  {
     route: 'POST /api/classes/CLASS/routes',
     body: { bookId: 'book-heat', isOpen: true },
     changes: 'practice_routes',

@@ -78,6 +78,7 @@ export const TOPICS: Record<string, readonly string[]> = {
   agenda: ['base', 'library', 'attempts', 'availability', 'versions', 'filing', 'work'],
   evidence: ['base', 'library', 'attempts', 'versions'],
   grouping: ['base'],
+  followUp: ['base', 'library', 'attempts', 'evidence'],
   formats: ['base', 'calendar', 'audience', 'pacing', 'library'],
   journal: ['audience', 'pacing', 'work', 'series', 'standing', 'filing', 'versions'],
   knockOn: ['base', 'calendar', 'pacing', 'availability', 'work'],

@@ -1,28 +1,15 @@
 import { groupBy, ok } from '#core/base'
-import type { ClassId, UserId } from '#core/base'
+import type { ClassId } from '#core/base'
 import type { Teacher } from '#core/access'
-import { pieceName } from '#core/attempts'
-import { spreadOnStandard, standardColumns, standingOnStandards, tryThatCounts } from '#core/evidence'
+import { spreadOnStandard, standardColumns, standingOnStandards } from '#core/evidence'
 import type { ServedByLesson } from '#core/evidence'
 import { cardOfKind } from '#core/library'
-import { rulesOf } from '#core/work'
-import {
-  assignmentsById,
-  attemptsOf,
-  formName,
-  learnerWorkOf,
-  learnersOf,
-  piecesIn,
-  publishedIdsOf,
-  resourcesById,
-  standardsByCode,
-  standardsOfLessons,
-} from '#db/repositories'
+import { learnersOf, standardsByCode, standardsOfLessons } from '#db/repositories'
 import type { Connection } from '#db/repositories'
 import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import type { Deps } from '../ground/deps'
-import { settleOverdue } from '../settling/settleOverdue'
+import { countedTriesIn } from './countedTries'
 
 /**
  * How a class's learners stand on each standard that its plan serves or its work has asked for, in the plan's order;
@@ -36,7 +23,7 @@ export async function showStandardsMap(deps: Deps, actor: Teacher, classId: Clas
   const now = deps.clock.now()
   const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
   const learnerIds = learners.map((l) => l.id)
-  const standings = standingOnStandards(await triesIn(deps, classId, new Set(learnerIds)))
+  const standings = standingOnStandards(await countedTriesIn(deps, classId, new Set(learnerIds)))
   const asked = new Set([...standings.values()].flatMap((own) => [...own.keys()]))
   const columns = standardColumns(await servedIn(tx, actor, found.value), asked, now)
   const codes = columns.map((c) => c.code)
@@ -54,37 +41,6 @@ export async function showStandardsMap(deps: Deps, actor: Teacher, classId: Clas
     standings: learnerIds.flatMap((learnerId) =>
       [...(standings.get(learnerId) ?? [])].map(([code, standing]) => ({ learnerId, code, ...standing })),
     ),
-  })
-}
-
-/** The tries that count of a class's learners in its work, with the items of what each was given. */
-async function triesIn(deps: Deps, classId: ClassId, inClass: ReadonlySet<UserId>) {
-  const tx = deps.store.read
-  const ids = await publishedIdsOf(tx, classId)
-  await settleOverdue(deps, { assignmentIds: ids })
-  const work = new Map((await assignmentsById(tx, ids)).map((w) => [w.id, w]))
-  const rows = (await learnerWorkOf(tx, ids)).filter((r) => r.classId === classId && inClass.has(r.learnerId))
-  const forms = await piecesIn(
-    tx,
-    [...work.values()].flatMap((w) => w.pieces),
-  )
-  const others = await resourcesById(
-    tx,
-    rows.flatMap((r) => r.version?.instead?.resourceId ?? []),
-  )
-  const triesOf = groupBy(await attemptsOf(tx, ids), (t) => `${pieceName(t)} ${t.learnerId}`)
-  return rows.flatMap((row) => {
-    const record = work.get(row.assignmentId)
-    const piece = record?.pieces.find((p) => p.id === row.pieceId)
-    if (!record || !piece) return []
-    const instead = row.version?.instead
-    const given = instead ? others.get(instead.resourceId)?.resource : forms.get(formName(piece))
-    const standing = tryThatCounts(
-      triesOf.get(`${pieceName(row)} ${row.learnerId}`) ?? [],
-      rulesOf(record, piece).kept,
-    )
-    if (!standing?.score || standing.submittedAt === null || !given) return []
-    return [{ learnerId: row.learnerId, score: standing.score, items: given.items, at: standing.submittedAt }]
   })
 }
 

@@ -3,7 +3,7 @@ import type { AssignmentId, ClassId, Instant, PieceId, UserId } from '#core/base
 import type { Teacher } from '#core/access'
 import type { LearnerTerms } from '#core/availability'
 import { changesAfter, concerns, inOrder, notThere, whyOf } from '#core/work'
-import type { Assignment, LearnerWork, LensLearner, NotThere, Why } from '#core/work'
+import type { Assignment, LearnerWork, LensLearner, NotThere, Why, WorkPiece } from '#core/work'
 import {
   assignmentIdsNear,
   assignmentsById,
@@ -110,29 +110,33 @@ async function rowsFor(
     tx,
     concerned.filter((w) => w.pieces.length > 1).flatMap((w) => w.pieces),
   )
-  return concerned.flatMap((work) =>
-    inOrder(work.pieces).map((piece) => {
-      const own = rowsOf.get(work.id)?.find((r) => r.pieceId === piece.id) ?? null
+  return concerned.flatMap((work) => {
+    const has = rowsOf.get(work.id)
+    // to whom some of it is given, what is for others says nothing
+    const pieces = inOrder(work.pieces).filter((p) => !has || (p.onlyIds?.includes(person.id) ?? true))
+    return pieces.map((piece) => {
+      const own = has?.find((r) => r.pieceId === piece.id) ?? null
       const pieceTitle = work.pieces.length > 1 ? (forms.get(formName(piece))?.title ?? '') : null
-      return rowOf(work, { pieceId: piece.id, pieceTitle }, learner, own, at)
-    }),
-  )
+      return rowOf(work, { piece, pieceTitle }, learner, own, at)
+    })
+  })
 }
 
 function rowOf(
   work: Assignment,
-  of: Pick<LensRow, 'pieceId' | 'pieceTitle'>,
+  { piece, pieceTitle }: { readonly piece: WorkPiece; readonly pieceTitle: string | null },
   learner: LensLearner,
   own: LearnerWork | null,
   at: Instant,
 ): LensRow {
   return {
     assignmentId: work.id,
-    ...of,
+    pieceId: piece.id,
+    pieceTitle,
     title: work.title,
     classId: own?.classId ?? null,
     terms: own?.terms ?? null,
     why: own ? whyOf(own.because) : [],
-    notThere: notThere(work, learner, own, at),
+    notThere: notThere(work, piece, learner, own, at),
   }
 }

@@ -5,6 +5,7 @@ import type { AccessRefusal, Teacher } from '#core/access'
 import { addPointer, cardsById, dropPointer, pointersFrom, resourceById } from '#db/repositories'
 import type { Connection, GuidePointer } from '#db/repositories'
 import type { Deps } from '../ground/deps'
+import { isSameWay, pointersHolding } from '../ground/guidePointers'
 import { writing } from '../ground/writing'
 import { asCard } from './shelf'
 
@@ -13,16 +14,6 @@ export type PointsFrom =
   | { readonly kind: 'piece'; readonly resourceId: ResourceId }
   | { readonly kind: 'standard'; readonly code: string }
 
-const sameWay = (a: GuidePointer, b: GuidePointer) =>
-  a.fromPiece === b.fromPiece && a.fromStandard === b.fromStandard && a.toPiece === b.toPiece
-
-/** Pointers that hold: those of a textbook that the school has taken out do not. */
-function holding(pointers: readonly GuidePointer[]): readonly GuidePointer[] {
-  const off = pointers.filter((p) => p.isOff)
-  const on = pointers.filter((p) => !p.isOff && !off.some((o) => sameWay(o, p)))
-  return on.filter((p, i) => on.findIndex((other) => sameWay(other, p)) === i)
-}
-
 /** "If weak here, give that": what a piece, and the standards it serves, point to. */
 export async function showGuide(deps: Pick<Deps, 'store'>, actor: Teacher, resourceId: ResourceId) {
   const tx = deps.store.read
@@ -30,7 +21,7 @@ export async function showGuide(deps: Pick<Deps, 'store'>, actor: Teacher, resou
   if (!record || !canSeeResource(actor, record))
     return refuse({ code: 'access/not-found' as const, what: 'piece' })
   const standards = record.resource.standards
-  const pointers = holding(await pointersFrom(tx, actor.schoolId, { pieces: [resourceId], standards }))
+  const pointers = await pointersHolding(tx, actor.schoolId, { pieces: [resourceId], standards })
   const cards = await cardsById(
     tx,
     pointers.map((p) => p.toPiece),
@@ -67,7 +58,7 @@ export async function setPointer(
       pieces: pointer.fromPiece ? [pointer.fromPiece] : [],
       standards: pointer.fromStandard ? [pointer.fromStandard] : [],
     })
-    const same = known.filter((p) => sameWay(p, pointer))
+    const same = known.filter((p) => isSameWay(p, pointer))
     for (const own of same.filter((p) => p.schoolId !== null)) await dropPointer(tx, own.id)
     const isOfBook = same.some((p) => p.schoolId === null)
     // a textbook's own pointer is on without a word, and off only with one

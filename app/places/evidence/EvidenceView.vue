@@ -144,13 +144,6 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
         :model-value="classId"
         @update:model-value="show({ class: $event ?? undefined })"
       />
-      <ChoiceButtons
-        v-if="categories.length > 1"
-        label="Category"
-        :items="CATEGORY_ITEMS"
-        :model-value="category"
-        @update:model-value="show({ category: $event === 'all' ? undefined : ($event ?? undefined) })"
-      />
       <div v-if="classId" class="flex gap-1">
         <UButton
           size="xs"
@@ -165,12 +158,28 @@ const missing = computed(() => grid.value?.cells.filter((c) => c.state === 'miss
           size="xs"
           color="neutral"
           variant="ghost"
+          icon="i-lucide-corner-down-right"
+          :to="{ path: '/evidence/follow-up', query: { class: classId } }"
+          data-hook="to-follow-up"
+          >Follow-up</UButton
+        >
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
           icon="i-lucide-users"
           :to="{ path: '/evidence/split', query: { class: classId } }"
           data-hook="to-split"
           >Split into groups</UButton
         >
       </div>
+      <ChoiceButtons
+        v-if="categories.length > 1"
+        label="Category"
+        :items="CATEGORY_ITEMS"
+        :model-value="category"
+        @update:model-value="show({ category: $event === 'all' ? undefined : ($event ?? undefined) })"
+      />
       <div class="flex-1" />
       <p v-if="grid" class="said">
         {{ count(grid.learners.length, 'learner') }} · {{ count(missing, 'piece') }} missing · as of

@@ -14,6 +14,7 @@ import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import PairWishes from './components/split/PairWishes.vue'
 import SplitGroup from './components/split/SplitGroup.vue'
+import { sayPieceIn } from './cellWords'
 import { MOST_GROUPS, useSplitting } from './composables/splitting'
 import { WAYS, WAY_NOTES, sayNoGroups } from './splitWords'
 
@@ -40,7 +41,7 @@ const sources = computed(() => [
     .filter((c) => c.mean !== null)
     .map((c) => ({
       value: pieceName(c),
-      label: c.pieceTitle === null ? c.title : `${c.title}: ${c.pieceTitle}`,
+      label: sayPieceIn(c),
     })),
 ])
 const shares = computed<ReadonlyMap<UserId, number | null>>(() => {

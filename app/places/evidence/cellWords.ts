@@ -20,6 +20,10 @@ export function textOf(c: Cell | undefined, of: GridColumn): string {
   if (!of.isRead || c.state !== 'handed-in') return WORDS[c.state]
   return of.takesFiles ? 'done' : 'read'
 }
+/** A piece by its title, with that of the work where it is one of several and called otherwise. */
+export function sayPieceIn({ title, pieceTitle }: Pick<GridColumn, 'title' | 'pieceTitle'>): string {
+  return pieceTitle === null || pieceTitle === title ? title : `${title}: ${pieceTitle}`
+}
 /** Below its pass mark. */
 export function isBelow(c: Cell | undefined): boolean {
   return c?.passing === 'not-yet'

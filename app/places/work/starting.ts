@@ -156,7 +156,8 @@ export function copyFor(
     ...draft.window,
     ...Object.fromEntries(Object.entries(draft.window).map(([field, moment]) => [field, moved(moment)])),
   }
-  const pieces = draft.pieces.map((p) => ({
+  // there everybody has all of it
+  const pieces = draft.pieces.map(({ onlyIds: _, ...p }) => ({
     ...p,
     window: Object.fromEntries(
       Object.entries(p.window).flatMap(([field, moment]) => {
@@ -166,5 +167,6 @@ export function copyFor(
     ),
   }))
   const targets = [{ target: { kind: 'class' as const, classId }, overrides: {} }]
-  return { draft: { ...draft, window, pieces, targets, exceptIds: [], teams: [] }, lost }
+  const { followsUp: __, ...about } = draft.about
+  return { draft: { ...draft, about, window, pieces, targets, exceptIds: [], teams: [] }, lost }
 }

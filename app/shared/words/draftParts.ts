@@ -41,6 +41,7 @@ const ABOUT: Record<keyof About, string> = {
   heading: 'heading',
   category: 'category',
   isRecommended: 'recommended',
+  followsUp: 'what it follows up',
 }
 /** Rules as nouns. */
 export const RULE_WORDS: Record<keyof AttemptRules, string> = {
@@ -110,11 +111,12 @@ function sayRules(rules: Partial<AttemptRules>): readonly string[] {
 }
 
 function sayPieceOf(piece: WorkPiece, names: DraftNames): string {
-  const { resourceId, when, handIn, leastMinutes, window, rules } = piece
+  const { resourceId, when, handIn, leastMinutes, window, rules, onlyIds } = piece
   return [
     names.piece(resourceId),
     WHEN_WORDS[when],
     handIn === 'together' ? 'handed in together' : '',
+    onlyIds ? `only for ${sayList(onlyIds.map(names.learner))}` : '',
     leastMinutes > 0 ? `read for ${count(leastMinutes, 'minute')}` : '',
     ...sayWindow(window, names),
     ...sayRules(rules),

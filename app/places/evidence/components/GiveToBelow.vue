@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { NamedPiece } from '#core/attempts'
 import type { ClassId, UserId } from '#core/base'
 import type { PieceCard } from '#shared/contracts/library'
 import { count } from '~/shared/words/numbers'
@@ -9,12 +10,18 @@ import GivePieces from './GivePieces.vue'
 const props = defineProps<{
   pointed: readonly PieceCard[]
   classId: ClassId
+  /** What they are below 60 % in. */
+  piece: NamedPiece
   below: readonly UserId[]
 }>()
 const query = computed(() => ({
   learners: props.below.join(','),
   class: props.classId,
   because: 'below-60',
+}))
+const followUp = computed(() => ({
+  path: '/evidence/follow-up',
+  query: { class: props.classId, work: props.piece.assignmentId, piece: props.piece.pieceId },
 }))
 </script>
 
@@ -27,5 +34,8 @@ const query = computed(() => ({
       :query="query"
       hook="pointed"
     />
+    <NuxtLink class="plain text-sm" :to="followUp" data-hook="follow-up-of-piece"
+      >Each what they missed: follow-up</NuxtLink
+    >
   </section>
 </template>

@@ -11,6 +11,7 @@ import { toInlineHtml } from '~/shared/words/markdown'
 import { call } from '~/shared/wire/call'
 import { count, percent } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import { sayPieceIn } from '../cellWords'
 import { usePointed } from '../composables/pointed'
 import { sayToScore, scoringQueue } from '../scoringLink'
 import type { Needing } from '../whoNeedsAgain'
@@ -73,11 +74,7 @@ const about = computed(() => {
   const of = figures.value?.className ?? 'All classes'
   return hasItems.value ? `${of} · ${count(figures.value?.tries ?? 0, 'learner')} · hardest first` : of
 })
-const title = computed(() => {
-  const of = figures.value
-  if (of === null) return 'Items'
-  return of.pieceTitle === null ? of.title : `${of.title}: ${of.pieceTitle}`
-})
+const title = computed(() => (figures.value ? sayPieceIn(figures.value) : 'Items'))
 /** From here on those who are better elsewhere are worse in it: more than chance would do. */
 const TURNED = -0.2
 const signed = (n: number) => n.toFixed(2).replace('-', '−')
@@ -116,9 +113,10 @@ const rows = computed(() =>
       Only {{ count(rows[0].f.n, 'learner') }}: a share of so few says little.
     </p>
     <GiveToBelow
-      v-if="below.length && classId && pointed"
+      v-if="below.length && classId && pointed && figures"
       :pointed="pointed"
       :class-id="classId"
+      :piece="figures"
       :below="below"
     />
     <ReopenForNeeding

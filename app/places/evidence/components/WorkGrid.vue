@@ -5,7 +5,7 @@ import type { AssignmentId, Instant, PieceId, UserId } from '#core/base'
 import type { ClassGrid, GridColumn } from '#shared/contracts/evidence'
 import type { ChosenCells } from '../composables/choosing'
 import { sayWhole } from '../wholeWords'
-import { isBelow, sayCell, textOf, toneOf } from '../cellWords'
+import { isBelow, sayCell, sayPieceIn, textOf, toneOf } from '../cellWords'
 import { useGridKeys } from '~/shared/frame/gridKeys'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
@@ -53,7 +53,7 @@ const wholes = computed(
 )
 /** What a column is about, in full: its head has room for little. */
 function aboutColumn(c: GridColumn): string {
-  const of = c.pieceTitle === null ? c.title : `${c.title}: ${c.pieceTitle}`
+  const of = sayPieceIn(c)
   return `${c.isRead ? 'Files' : 'Items'} of ${of}${c.category ? `, ${c.category}` : ''}`
 }
 const due = (at: number | null) =>

@@ -13,6 +13,7 @@ import { count } from '~/shared/words/numbers'
 import { WHEN_WORDS, sayPiece } from '~/shared/words/pieces'
 import { sayMoment } from '~/shared/words/times'
 import LikelyPieces from './LikelyPieces.vue'
+import OnlyForSome from './OnlyForSome.vue'
 
 const props = defineProps<{
   preview: Preview | null
@@ -148,6 +149,12 @@ function remove(at: number): void {
         <p v-else-if="s.piece.when !== 'in' && !lesson" class="said mt-1">
           Hangs on no lesson, so the dates below hold.
         </p>
+        <OnlyForSome
+          :piece="s.piece"
+          :title="s.title"
+          :preview="preview"
+          @everybody="patch(s.at, { onlyIds: undefined })"
+        />
         <UCheckbox
           class="mt-1.5"
           size="sm"

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { pieceName } from '#core/attempts'
 import type { Instant } from '#core/base'
 import type { LearnerRecord } from '../../learnerRecord'
-import { isBelow, textOf, toneOf } from '../../cellWords'
+import { isBelow, sayPieceIn, textOf, toneOf } from '../../cellWords'
 import { percent } from '~/shared/words/numbers'
 import { sayDate, zoneNamed } from '~/shared/words/times'
 
@@ -22,8 +22,7 @@ const points = computed(() =>
   })),
 )
 const said = computed(() => `Scores in the order of due dates: ${scores.value.map(percent).join(', ')}`)
-const title = ({ column }: LearnerRecord['work'][number]) =>
-  column.pieceTitle === null ? column.title : `${column.title}: ${column.pieceTitle}`
+const title = ({ column }: LearnerRecord['work'][number]) => sayPieceIn(column)
 </script>
 
 <template>
