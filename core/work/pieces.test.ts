@@ -70,7 +70,7 @@ describe('a piece that is for some', () => {
     resolveWork(work({ pieces }), around).rows.map((r) => `${r.learnerId} ${r.pieceId}`)
 
   it('is theirs, the others are everybody’s', () => {
-    expect(rowsOf(only(bo)).sort()).toEqual([`ann ${check.id}`, `bo ${check.id}`, `bo ${read.id}`])
+    expect(rowsOf(only(bo)).sort()).toEqual([`ann ${check.id}`, `bo ${read.id}`, `bo ${check.id}`])
   })
 
   it('reaches nobody else: who has none of its pieces does not have the work', () => {
