@@ -638,7 +638,7 @@ const TABLE: readonly Row[] = [
   },
   {
     route: 'GET /api/classes/CLASS/follow-up/WORK/p1',
-    expected: [S, D, D, I, I, H, I, H, H],
+    expected: [S, D, D, I, I, H, H, H, H],
   },
   {
     route: 'POST /api/classes/CLASS/routes',
