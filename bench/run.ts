@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { deskBench } from './desk.bench'
 import { doorsBench } from './doors.bench'
+import { evidenceBench } from './evidence.bench'
 import { hostileBench } from './hostile.bench'
 import { layOutBench } from './layOut.bench'
 import { learnersBench } from './learners.bench'
@@ -18,6 +19,7 @@ const SUITES: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   'Audience and windows': windowsBench,
   'Learners at work': learnersBench,
   'Load by week': loadBench,
+  Evidence: evidenceBench,
   'Search on the shelf': searchBench,
   'Doors of the server': doorsBench,
   'Beside hostile files': hostileBench,
