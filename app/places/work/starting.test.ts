@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { asId, isoDay } from '#core/base'
-import type { ClassId, LessonId, PlanId, ResourceId } from '#core/base'
-import { rulesOf } from '#core/work'
+import type { ClassId, LessonId, PieceId, PlanId, ResourceId } from '#core/base'
+import { NO_ABOUT, rulesOf } from '#core/work'
 import type { Draft } from '#core/work'
 import { PLAIN_WORK, aLesson, ids, piecesOf, rules } from '../../../tests/support/made'
 import { PRESETS } from '~/shared/words/rules'
@@ -138,6 +138,18 @@ describe('a copy for another class', () => {
     expect(copy.window).toEqual(draft.window)
     expect(copy.targets).toEqual([{ target: { kind: 'class', classId: 'B' }, overrides: {} }])
     expect([copy.exceptIds, copy.teams]).toEqual([[], []])
+  })
+
+  it('gives there all of it to everybody, and follows nothing up', () => {
+    const followsUp = { assignmentId: ids.work('w'), pieceId: asId<PieceId>('p1') }
+    const some = {
+      ...draft,
+      about: { ...NO_ABOUT, category: 'Practice', followsUp },
+      pieces: draft.pieces.map((p) => ({ ...p, onlyIds: [ids.user('l')] })),
+    }
+    const { draft: copy } = copyFor(some, asId<ClassId>('B'), { from, to: from[0]! })
+    expect(copy.pieces.map((p) => 'onlyIds' in p)).toEqual([false])
+    expect(copy.about).toEqual({ ...NO_ABOUT, category: 'Practice' })
   })
 
   it('hangs on the same lesson of the book in another plan', () => {
