@@ -106,7 +106,11 @@ export default defineNuxtConfig({
     build: {
       sourcemap: false,
       // core does nothing by being loaded: what a page does not call of it is not sent with it
-      rollupOptions: { treeshake: { moduleSideEffects: (id) => !id.startsWith(here('./core')) } },
+      rollupOptions: {
+        // every name of a file is sent with a learner's first page: they are short
+        output: { assetFileNames: '_nuxt/[hash].[ext]' },
+        treeshake: { moduleSideEffects: (id) => !id.startsWith(here('./core')) },
+      },
     },
     plugins: [iconsInUse(here('./app'))],
   },

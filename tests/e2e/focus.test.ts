@@ -61,7 +61,7 @@ describe('the focus stays near when what had it goes', () => {
     await enter(p, '[data-hook="column"]')
     await enter(p, '[data-hook="items"] [aria-label^="Close"]')
     await p.page.waitForFunction(() => !document.querySelector('[data-hook="items"]'))
-    await hasIn(p, '.evidence')
+    await hasIn(p, '.evidence-page')
     p.isQuiet()
   })
 
