@@ -18,8 +18,8 @@ import type { Demo, DemoSchool } from './demo'
 import { RULES } from './rules'
 import { DEMO_NOW, SEED, YEAR } from './scenario'
 
-/** A check of a class that was followed up, what measures it again, and when the class met. */
-const FOLLOWED = { section: '7D', check: 'mat204', again: 'mat204', on: isoDay('2026-10-05') } as const
+/** A check of a class that was followed up, and when. It is its own second check. */
+const FOLLOWED = { section: '7D', check: 'mat204', on: isoDay('2026-10-05') } as const
 /** So many of ten have done theirs. */
 const DONE = 8
 
@@ -33,9 +33,9 @@ export async function followUpCheck(
 ): Promise<void> {
   const classId = classes.get(FOLLOWED.section) as ClassId
   const tx = deps.store.read
-  const again = pieceOf(FOLLOWED.again)
+  const again = pieceOf(FOLLOWED.check)
   const works = await assignmentsById(tx, await publishedIdsOf(tx, classId))
-  const check = works.find((w) => w.pieces.some((p) => p.resourceId === pieceOf(FOLLOWED.check).id))
+  const check = works.find((w) => w.pieces.some((p) => p.resourceId === again.id))
   if (!check) throw new Error('the class was not given the check')
   const pieceId = check.pieces.at(-1)?.id ?? asId<PieceId>('p1')
   const of = { assignmentId: check.id, pieceId }

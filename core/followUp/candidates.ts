@@ -12,8 +12,8 @@ export interface Candidate {
 
 /**
  * What may be given to somebody of a band on a standard, the fittest first: what the guide names for the standard, then
- * what it names for the check as far as that serves it (or no standard that the shelf was asked for), then the shelf by
- * band, the check's own grade first.
+ * what it names for the check as far as that serves it or names no standard, then the shelf by band, the check's own
+ * grade first.
  */
 export function candidatesFor(code: string, band: Band, ground: FollowUpGround): readonly Candidate[] {
   const pieces = ground.pieces.filter((p) => p.id !== ground.checkId)

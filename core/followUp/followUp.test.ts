@@ -39,7 +39,6 @@ const on = (code: string, share: number, items = 4): OnStandard => ({
 const learner = (part: Partial<FollowUpLearner> = {}): FollowUpLearner => ({
   id: ids.user('ann'),
   on: [on('W.1', 0.25)],
-  share: 0.25,
   hasIds: [],
   given: [],
   since: [],
@@ -188,7 +187,7 @@ describe('proposals', () => {
   })
 
   it('go further for who missed nothing, where that is wanted', () => {
-    const strong = learner({ on: [on('W.1', 1)], share: 1 })
+    const strong = learner({ on: [on('W.1', 1)] })
     const shelf = ground({ pieces: [again, further] })
     expect(proposed([[strong], shelf, terms()])).toEqual([])
     expect(proposed([[strong], shelf, terms({ extend: true })])).toEqual([['further', 'further', 'W.1']])

@@ -15,9 +15,9 @@ import type {
 } from './types'
 
 /**
- * What each learner is given after a check: for what they missed, the weakest first, a piece that they do not have,
- * as long as they may be given more and can carry it. One piece answers everything missed that it serves. Everything
- * missed is answered or reported; who missed nothing may be given what goes further.
+ * What each learner is given after a check: for what they missed, the surest weakness first, a piece that they do not
+ * have, as long as they may be given more and can carry it. One piece answers everything missed that it serves.
+ * Everything missed is answered or reported; who missed nothing may be given what goes further.
  */
 export function proposeFollowUp(
   learners: readonly FollowUpLearner[],

@@ -23,8 +23,6 @@ export interface FollowUpLearner {
   readonly given: readonly string[]
   /** How they did on standards in what they were given after it. */
   readonly since: readonly OnStandard[]
-  /** Share of all points of the check, 0 to 1; null: none yet. */
-  readonly share: number | null
   /** Pieces they were given, in whatever work. */
   readonly hasIds: readonly ResourceId[]
   /** Of all their work here: the share on standards that they were asked for, recent ones weightier. */
@@ -75,7 +73,7 @@ export type Because = 'guide' | 'shelf' | 'before' | 'further'
 /** One piece for one learner, and why. */
 export interface Proposal {
   readonly learnerId: UserId
-  /** What was missed and led to it, the weakest of what it answers. Of one that goes further: what it goes on from. */
+  /** What was missed and led to it: the surest weakness it answers. Of what goes further: where it goes on from. */
   readonly code: string
   /** All that was missed and is answered by it, `code` first. */
   readonly answers: readonly string[]

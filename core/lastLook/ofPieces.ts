@@ -1,6 +1,5 @@
 import { askedFor, asksAgain, shortOf } from '../attempts'
 import type { Reveal } from '../attempts'
-import type { UserId } from '../base'
 import { rulesOf } from '../work'
 import type { WorkPiece } from '../work'
 import type { Caution } from './caution'
@@ -26,17 +25,19 @@ export function ofPieces(facts: LastLookFacts): readonly Caution[] {
       choice.kind === 'drawn' ? asked - shortOf(items, choice.shares) : Math.min(asked, items.length)
     return has < asked ? [{ code: 'drawn-short', pieceId: piece.id, asked, has }] : []
   })
-  const minutes = [...pieces.values()].reduce((sum, p) => sum + p.minutes, 0)
-  const count = mostForOne(draft.pieces)
+  const mine = mostForOne(draft.pieces)
+  const minutes = mine.reduce((sum, p) => sum + (pieces.get(p.id)?.minutes ?? 0), 0)
+  const count = mine.length
   const ofEach = [...short, ...found]
   return count < MANY_PIECES ? ofEach : [...ofEach, { code: 'many-pieces', pieces: count, minutes }]
 }
 
-/** How many pieces a learner has at most: those for all, and of those for some the most that name one. */
-function mostForOne(pieces: readonly WorkPiece[]): number {
-  const own = new Map<UserId, number>()
-  for (const id of pieces.flatMap((p) => p.onlyIds ?? [])) own.set(id, (own.get(id) ?? 0) + 1)
-  return pieces.filter((p) => !p.onlyIds).length + Math.max(0, ...own.values())
+/** The pieces of a learner who has most of them. */
+function mostForOne(pieces: readonly WorkPiece[]): readonly WorkPiece[] {
+  const named = new Set(pieces.flatMap((p) => p.onlyIds ?? []))
+  const own = [...named].map((id) => pieces.filter((p) => p.onlyIds?.includes(id) ?? true))
+  const forAll = pieces.filter((p) => !p.onlyIds)
+  return own.reduce((most, of) => (of.length > most.length ? of : most), forAll)
 }
 
 const AFTER_CLOSE: readonly Reveal[] = ['close', 'own-close']

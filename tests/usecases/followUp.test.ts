@@ -120,7 +120,14 @@ describe('follow-up of a check', () => {
     await does(only(work), ben, true, true, false)
     const { learners, ground, reached } = await shown()
     expect(reached).toBe(2)
-    expect(learners[0]).toMatchObject({ name: 'Ann Ash', share: 1 / 3, hasIds: [CHECK] })
+    expect(learners[0]).toMatchObject({
+      name: 'Ann Ash',
+      on: [
+        { code: 'D.1', missed: 2, items: 2, share: 0 },
+        { code: 'D.2', missed: 0, items: 1, share: 1 },
+      ],
+      hasIds: [CHECK],
+    })
     const { proposals } = proposeFollowUp(learners, ground, TERMS)
     expect(proposals.map((p) => [p.learnerId, p.code, p.pieceId, p.because])).toEqual([
       [ann.userId, 'D.1', TEACHES, 'shelf'],

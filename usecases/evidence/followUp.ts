@@ -1,4 +1,4 @@
-import { ok, refuse } from '#core/base'
+import { groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, Instant, PieceId } from '#core/base'
 import { canSeeResource } from '#core/access'
 import type { Teacher } from '#core/access'
@@ -23,9 +23,9 @@ import { groundFor } from '../ground/classGrounds'
 import type { Deps } from '../ground/deps'
 import { pointersHolding } from '../ground/guidePointers'
 import { workFor } from '../work/workFor'
-import { countedTriesIn } from './countedTries'
+import { countedTriesIn, workIn } from './countedTries'
 import type { TryInClass } from './countedTries'
-import { earlierOf, followedUp, giftsIn, isSamePiece, workIn } from './followedUp'
+import { earlierOf, followedUp, giftsIn, isSamePiece } from './followedUp'
 
 const WEEK = 7 * 24 * 3600 * 1000
 /** So many meetings to come are told, to choose a window among. */
@@ -53,8 +53,9 @@ export async function showFollowUp(deps: Deps, actor: Teacher, { classId, ...che
   if (!piece || !form) return refuse({ code: 'access/not-found' as const, what: 'piece' })
   const now = deps.clock.now()
   const people = (await learnersOf(tx, [classId])).get(classId) ?? []
-  const tries = await countedTriesIn(deps, classId, new Set(people.map((l) => l.id)))
+  const learnerIds = new Set(people.map((l) => l.id))
   const work = await workIn(tx, classId)
+  const tries = await countedTriesIn(deps, work, learnerIds)
   const ofCheck = new Map(tries.filter((t) => isSamePiece(t, check)).map((t) => [t.learnerId, t]))
   const standards = await standardsFor(tx, actor.schoolId)
   const codes = codesOf(form, [...ofCheck.values()])
@@ -62,7 +63,8 @@ export async function showFollowUp(deps: Deps, actor: Teacher, { classId, ...che
   const ground = await groundOf(tx, actor, { piece: form, codes: near, standards })
   const standings = standingOnStandards(tries)
   const minutes = await minutesDue(tx, [classId], { from: now, until: (now + WEEK) as Instant })
-  const gifts = await giftsIn(tx, work, new Set(people.map((l) => l.id)))
+  const gifts = await giftsIn(tx, work, learnerIds)
+  const giftsOf = groupBy(gifts, (g) => g.learnerId)
   const taken = followedUp({ check, gifts, tries, ground, codes, standards })
   return ok({
     classId,
@@ -81,8 +83,7 @@ export async function showFollowUp(deps: Deps, actor: Teacher, { classId, ...che
         on: one ? onStandards([one]) : [],
         given: taken.givenOf.get(id) ?? [],
         since: taken.sinceOf.get(id) ?? [],
-        share: one && one.score.of > 0 ? one.score.points / one.score.of : null,
-        hasIds: [...new Set(gifts.filter((g) => g.learnerId === id).map((g) => g.resourceId))],
+        hasIds: [...new Set((giftsOf.get(id) ?? []).map((g) => g.resourceId))],
         standings: Object.fromEntries([...(standings.get(id) ?? [])].map(([code, s]) => [code, s.share])),
         minutesDue: minutes.get(id) ?? 0,
       }

@@ -1,30 +1,18 @@
 import { groupBy } from '#core/base'
-import type { AssignmentId, ClassId, ResourceId, UserId } from '#core/base'
+import type { ResourceId, UserId } from '#core/base'
 import type { NamedPiece } from '#core/attempts'
 import { becameOf, onStandards } from '#core/followUp'
 import type { FollowUpGround, OnStandard } from '#core/followUp'
 import { allBefore, cardOfKind } from '#core/library'
 import type { Standard } from '#core/library'
-import type { Assignment, LearnerWork } from '#core/work'
-import { assignmentsById, learnerWorkOf, publishedIdsOf, queueOfLearners } from '#db/repositories'
+import type { Assignment } from '#core/work'
+import { assignmentsById, queueOfLearners } from '#db/repositories'
 import type { Connection } from '#db/repositories'
-import type { TryInClass } from './countedTries'
+import type { TryInClass, WorkInClass } from './countedTries'
 
 /** Whether two name one piece of one work. */
 export function isSamePiece(a: NamedPiece, b: NamedPiece): boolean {
   return a.assignmentId === b.assignmentId && a.pieceId === b.pieceId
-}
-
-/** Published work of a class, with what it gives to whom. */
-export interface WorkInClass {
-  readonly works: ReadonlyMap<AssignmentId, Assignment>
-  readonly rows: readonly LearnerWork[]
-}
-export async function workIn(tx: Connection, classId: ClassId): Promise<WorkInClass> {
-  const ids = await publishedIdsOf(tx, classId)
-  const works = new Map((await assignmentsById(tx, ids)).map((w) => [w.id, w]))
-  const rows = (await learnerWorkOf(tx, ids)).filter((r) => r.classId === classId)
-  return { works, rows }
 }
 
 /** A piece that a learner has, or will have when there is room for it. */

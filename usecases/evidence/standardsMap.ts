@@ -9,7 +9,7 @@ import type { Connection } from '#db/repositories'
 import { groundFor } from '../ground/classGrounds'
 import type { ClassGround } from '../ground/classGrounds'
 import type { Deps } from '../ground/deps'
-import { countedTriesIn } from './countedTries'
+import { countedTriesIn, workIn } from './countedTries'
 
 /**
  * How a class's learners stand on each standard that its plan serves or its work has asked for, in the plan's order;
@@ -23,7 +23,8 @@ export async function showStandardsMap(deps: Deps, actor: Teacher, classId: Clas
   const now = deps.clock.now()
   const learners = (await learnersOf(tx, [classId])).get(classId) ?? []
   const learnerIds = learners.map((l) => l.id)
-  const standings = standingOnStandards(await countedTriesIn(deps, classId, new Set(learnerIds)))
+  const work = await workIn(tx, classId)
+  const standings = standingOnStandards(await countedTriesIn(deps, work, new Set(learnerIds)))
   const asked = new Set([...standings.values()].flatMap((own) => [...own.keys()]))
   const columns = standardColumns(await servedIn(tx, actor, found.value), asked, now)
   const codes = columns.map((c) => c.code)

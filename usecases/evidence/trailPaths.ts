@@ -1,5 +1,5 @@
 import { keptScore, pieceName } from '#core/attempts'
-import { groupBy } from '#core/base'
+import { groupBy, wholePercent } from '#core/base'
 import type { ClassId, Instant, UserId } from '#core/base'
 import type { TrailPoint } from '#core/versions'
 import { rulesOf } from '#core/work'
@@ -63,7 +63,7 @@ function pointOf(
     title: work.title,
     at: at as Instant,
     trailId: row.version.trailId,
-    percent: ratio === null ? null : Math.round(ratio * 100),
+    percent: ratio === null ? null : wholePercent(ratio),
     isParallel: row.version.instead !== null,
   }
 }

@@ -14,6 +14,7 @@ import { call } from '~/shared/wire/call'
 import { sayList } from '~/shared/words/lists'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import UnderEvidence from './components/UnderEvidence.vue'
 import EarlierFollowUp from './components/followUp/EarlierFollowUp.vue'
 import FollowUpTable from './components/followUp/FollowUpTable.vue'
 import FollowUpTerms from './components/followUp/FollowUpTerms.vue'
@@ -75,26 +76,17 @@ function goTo(name: string): void {
   const column = columns.value?.find((c) => pieceName(c) === name)
   if (column) void address.put({ work: column.assignmentId, piece: column.pieceId })
 }
-const { terms, groups, accepted, unanswered, nothingMissed, unscored, accept, choose } = useProposing(
+const { terms, groups, accepted, unanswered, scored, nothingMissed, unscored, accept, choose } = useProposing(
   () => page.value,
 )
 const names = computed(() => new Map(page.value?.learners.map((l) => [l.id, l.name])))
 const nameOf = (id: UserId) => names.value.get(id) ?? ''
 const notAnswered = computed(() => sayUnanswered(unanswered.value, nameOf))
-const scored = computed(() => (page.value?.learners.length ?? 0) - unscored.value.length)
 </script>
 
 <template>
   <div class="page-plain">
-    <header>
-      <p class="said">
-        <NuxtLink class="plain" :to="{ path: '/evidence', query: classId ? { class: classId } : {} }"
-          >Evidence</NuxtLink
-        >
-        <template v-if="className"> · {{ className }}</template>
-      </p>
-      <h1>Follow-up</h1>
-    </header>
+    <UnderEvidence :class-id="classId" :about="className">Follow-up</UnderEvidence>
     <div v-if="checkItems.length" class="flex flex-wrap items-center gap-x-4 gap-y-1">
       <label class="flex items-center gap-2 min-w-0"
         ><span class="said">After</span>
@@ -107,9 +99,10 @@ const scored = computed(() => (page.value?.learners.length ?? 0) - unscored.valu
         />
       </label>
       <span v-if="page" class="said" data-hook="scored">
-        {{ count(scored, 'learner') }} with a score{{
+        {{ scored.length }} of {{ count(page.reached, 'learner') }}
+        {{ scored.length === 1 ? 'has' : 'have' }} a score{{
           nothingMissed.length ? `, ${nothingMissed.length} of them missed nothing that matters` : ''
-        }}{{ unscored.length ? `; ${unscored.length} without one` : '' }}.
+        }}.
       </span>
     </div>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
@@ -121,7 +114,7 @@ const scored = computed(() => (page.value?.learners.length ?? 0) - unscored.valu
       <FollowUpTerms v-model="terms" :nothing-missed="nothingMissed.length" />
       <GiveFollowUp v-if="groups.length" :page="page" :accepted="accepted" @given="load" />
       <FollowUpTable v-if="groups.length" :page="page" :groups="groups" @accept="accept" @choose="choose" />
-      <p v-else-if="scored > 0" data-hook="nothing-proposed">
+      <p v-else-if="scored.length > 0" data-hook="nothing-proposed">
         {{ sayNothingProposed(unanswered.length, page.earlier.length) }}
       </p>
       <section v-if="notAnswered.length" class="text-sm" data-hook="unanswered">
@@ -130,7 +123,7 @@ const scored = computed(() => (page.value?.learners.length ?? 0) - unscored.valu
           <li v-for="line in notAnswered" :key="line">{{ line }}</li>
         </ul>
       </section>
-      <p v-if="unscored.length && unscored.length * 2 < page.learners.length" class="said">
+      <p v-if="unscored.length && unscored.length * 2 < page.reached" class="said">
         Without a score: {{ sayList(unscored.map(nameOf)) }}.
       </p>
       <EarlierFollowUp :earlier="page.earlier" :zone="page.zone" />

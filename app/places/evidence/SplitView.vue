@@ -12,6 +12,7 @@ import { useTell } from '~/shared/frame/tell'
 import { call } from '~/shared/wire/call'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
+import UnderEvidence from './components/UnderEvidence.vue'
 import PairWishes from './components/split/PairWishes.vue'
 import SplitGroup from './components/split/SplitGroup.vue'
 import { sayPieceIn } from './cellWords'
@@ -95,14 +96,7 @@ async function keep(): Promise<void> {
 
 <template>
   <div class="page-plain">
-    <header>
-      <p class="said">
-        <NuxtLink class="plain" :to="{ path: '/evidence', query: classId ? { class: classId } : {} }"
-          >Evidence</NuxtLink
-        >
-      </p>
-      <h1>Split {{ grid?.name ?? '' }} into groups</h1>
-    </header>
+    <UnderEvidence :class-id="classId">Split {{ grid?.name ?? '' }} into groups</UnderEvidence>
     <p v-if="problem" class="note-line needs" role="alert">{{ problem }}</p>
     <p v-else-if="!grid" class="said">Opening …</p>
     <p v-else-if="grid.learners.length === 0" data-hook="nobody">
@@ -111,7 +105,7 @@ async function keep(): Promise<void> {
       first.
     </p>
     <template v-else>
-      <section class="how">
+      <section class="field-row">
         <label>
           <span class="said">By</span>
           <USelect
@@ -194,3 +188,4 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped src="./components/split/split.css"></style>
+<style scoped src="./components/fieldRow.css"></style>

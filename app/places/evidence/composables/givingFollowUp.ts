@@ -11,7 +11,8 @@ import { zoneNamed } from '~/shared/words/times'
 
 /** Due so many meetings after it opens, unless one says otherwise. */
 const MEETINGS_TO_DO_IT = 2
-const NONE = 'none'
+/** No meeting, or no second check. */
+export const NONE = 'none'
 
 /** When, under which name and with which second check follow-up is given; what that would do; and giving it. */
 export function useGivingFollowUp(page: () => FollowUpPage | null, accepted: () => readonly Accepted[]) {
@@ -36,12 +37,12 @@ export function useGivingFollowUp(page: () => FollowUpPage | null, accepted: () 
   const cards = computed<ReadonlyMap<ResourceId, StartingCard>>(
     () => new Map(page()?.ground.pieces.map((p) => [p.id, { ...p, bookLessonId: null }])),
   )
-  /** What measures the same again: the check itself, and others on what was missed. */
+  /** What measures the same again: the check itself, and others on what it asked for. */
   const checks = computed(() => {
     const of = page()
-    const missed = new Set(of?.learners.flatMap((l) => l.on.map((o) => o.code)))
+    const asked = new Set(of?.learners.flatMap((l) => l.on.map((o) => o.code)))
     return (of?.ground.pieces ?? []).filter(
-      (p) => cardOfKind(p.kind).measures !== null && p.standards.some((code) => missed.has(code)),
+      (p) => cardOfKind(p.kind).measures !== null && p.standards.some((code) => asked.has(code)),
     )
   })
   const given = computed<FollowUpGiven | null>(() => {

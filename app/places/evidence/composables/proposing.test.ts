@@ -26,8 +26,7 @@ const learner = (name: string, ...on: NamedLearner['on']): NamedLearner => ({
   on,
   given: [],
   since: [],
-  share: null,
-  hasIds: [],
+  hasIds: [id('check')],
   standings: {},
   minutesDue: 0,
 })

@@ -57,20 +57,24 @@ export function useProposing(page: () => FollowUpPage | null) {
       .map((of) => ({ code: of[0]?.code ?? '', isFurther: of[0]?.because === 'further', rows: of }))
       .sort((a, b) => Number(a.isFurther) - Number(b.isFurther) || b.rows.length - a.rows.length)
   })
-  const accepted = computed<readonly Accepted[]>(() =>
-    rows.value.filter((r) => r.isGiven).map(({ learnerId, pieceId }) => ({ learnerId, pieceId })),
-  )
-  /** Who missed nothing, and who has no score yet. */
-  const nothingMissed = computed(() => {
-    const scored = page()?.learners.filter((l) => l.on.length > 0) ?? []
-    return scored.filter((l) => missedOf(l.on).length === 0).map((l) => l.id)
+  /** Each piece of each learner once, though several rows may have been given it. */
+  const accepted = computed<readonly Accepted[]>(() => {
+    const given = rows.value.filter((r) => r.isGiven)
+    const each = new Map(
+      given.map(({ learnerId, pieceId }) => [`${learnerId} ${pieceId}`, { learnerId, pieceId }]),
+    )
+    return [...each.values()]
   })
-  const unscored = computed<readonly UserId[]>(
-    () =>
-      page()
-        ?.learners.filter((l) => l.on.length === 0)
-        .map((l) => l.id) ?? [],
+  const scored = computed(() => page()?.learners.filter((l) => l.on.length > 0) ?? [])
+  const nothingMissed = computed(() =>
+    scored.value.filter((l) => missedOf(l.on).length === 0).map((l) => l.id),
   )
+  /** Who was given the piece and has no score for it yet. */
+  const unscored = computed<readonly UserId[]>(() => {
+    const of = page()
+    const has = of?.learners.filter((l) => l.on.length === 0 && l.hasIds.includes(of.resourceId))
+    return has?.map((l) => l.id) ?? []
+  })
 
   function accept(keys: readonly string[], isGiven: boolean): void {
     const next = new Set(declined.value)
@@ -84,5 +88,5 @@ export function useProposing(page: () => FollowUpPage | null) {
     chosen.value = new Map([...chosen.value, ...keys.map((key) => [key, pieceId] as const)])
   }
   const unanswered = computed(() => found.value.unanswered)
-  return { terms, rows, groups, accepted, unanswered, nothingMissed, unscored, accept, choose }
+  return { terms, rows, groups, accepted, unanswered, scored, nothingMissed, unscored, accept, choose }
 }

@@ -46,6 +46,7 @@ const slips = computed(() =>
   }),
 )
 const minutes = computed(() => slips.value.reduce((sum, s) => sum + (s.card?.minutes ?? 0), 0))
+const isForSome = computed(() => pieces.value.some((p) => p.onlyIds))
 const several = computed(() => pieces.value.length > 1)
 const WHEN_ITEMS = WHENS.map((value) => ({ value, label: WHEN_WORDS[value], hook: `when-${value}` }))
 
@@ -198,8 +199,9 @@ function remove(at: number): void {
       </li>
     </ol>
     <p v-if="several" class="said" data-hook="pieces-sum">
-      {{ count(pieces.length, 'piece') }}, {{ minutes }} min together. What comes before class stands first
-      for learners.
+      {{ count(pieces.length, 'piece') }}, {{ minutes }} min together{{
+        isForSome ? ', not all of it for everybody' : ''
+      }}. What comes before class stands first for learners.
     </p>
     <UButton
       v-if="pieces.length < MOST_PIECES"

@@ -36,7 +36,7 @@ function step(event: KeyboardEvent): void {
           <th scope="col">Learner</th>
           <th scope="col">Why</th>
           <th scope="col" class="piece">Piece</th>
-          <th scope="col" class="carries">Due this week</th>
+          <th scope="col" class="carries">Due within a week</th>
         </tr>
       </thead>
       <FollowUpGroup

@@ -23,7 +23,7 @@ function setMinutes(value: unknown): void {
 </script>
 
 <template>
-  <section class="terms">
+  <section class="field-row">
     <label>
       <span class="said">Pieces for each, at most</span>
       <UInput
@@ -67,18 +67,4 @@ function setMinutes(value: unknown): void {
   </section>
 </template>
 
-<style scoped>
-.terms {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.8rem 1.4rem;
-}
-.terms > :is(label, div) > .said {
-  display: block;
-  margin-bottom: 0.2rem;
-}
-label {
-  font-size: 0.82rem;
-}
-</style>
+<style scoped src="../fieldRow.css"></style>

@@ -5,7 +5,7 @@ import type { FollowUpPage } from '#shared/contracts/followUp'
 import { count } from '~/shared/words/numbers'
 import { sayRefusal } from '~/shared/words/refusals'
 import { sayList } from '~/shared/words/lists'
-import { useGivingFollowUp } from '../../composables/givingFollowUp'
+import { NONE, useGivingFollowUp } from '../../composables/givingFollowUp'
 import { meetingItems, sayChoice, sayGive } from '../../followUpWords'
 
 /** When it opens and is due, where it counts, what comes after; then one press gives it as one work. */
@@ -16,7 +16,6 @@ const giving = useGivingFollowUp(
   () => props.accepted,
 )
 const { opens, due, category, then, checks, ahead, busy, isReady } = giving
-const NONE = 'none'
 const meetings = computed(() => meetingItems(props.page.meetings, props.page.zone))
 const opensItems = computed(() => [{ value: NONE, label: 'At once' }, ...meetings.value])
 const dueItems = computed(() => [{ value: NONE, label: 'Without a date' }, ...meetings.value])
@@ -54,7 +53,7 @@ async function give(): Promise<void> {
 
 <template>
   <section class="grid gap-3" data-hook="give-follow-up">
-    <div class="how">
+    <div class="field-row">
       <label>
         <span class="said">Opens</span>
         <USelect v-model="opens" :items="opensItems" class="w-60" data-hook="opens" />
@@ -92,18 +91,4 @@ async function give(): Promise<void> {
   </section>
 </template>
 
-<style scoped>
-.how {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.8rem 1.2rem;
-}
-.how .said {
-  display: block;
-  margin-bottom: 0.2rem;
-}
-label {
-  font-size: 0.82rem;
-}
-</style>
+<style scoped src="../fieldRow.css"></style>
