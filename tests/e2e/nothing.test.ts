@@ -25,6 +25,7 @@ const VIEWS = [
   ['/evidence', 'No class yet.'],
   ['/evidence/standards', 'No class yet.'],
   ['/evidence/split', 'You have no class yet.'],
+  ['/evidence/follow-up', 'You have no class yet.'],
   ['/lens', 'See what one of your learners sees'],
 ] as const
 
