@@ -17,6 +17,7 @@ import { followUpCheck } from './followUp'
 import { fillPages } from './pages'
 import { SEED, YEAR } from './scenario'
 import { buildBoats } from './handedIn'
+import { misprintKey } from './misprint'
 import { buildSchool, openAsPractice } from './school'
 import { writeTexts } from './texts'
 import { beginTrails, layVersions } from './trails'
@@ -52,5 +53,6 @@ await buildBoats(deps, school)
 await fillPages(deps, school, clock)
 await followUpCheck(deps, school, clock)
 await runClassWork(deps, school)
+await misprintKey(deps, school)
 await store.settle()
 store.close()

@@ -1,5 +1,5 @@
 import { comesAgain, countedRatio, criteriaFor, isRevealed, itemsOf, shownPoints } from '../attempts'
-import type { Attempt, AttemptRules, Closings, ItemScore } from '../attempts'
+import type { Attempt, AttemptRules, AttemptScore, Closings, Correction, ItemScore } from '../attempts'
 import type { LearnerTerms } from '../availability'
 import type { Instant } from '../base'
 import { forLearner, isScoredByHand, rightInWords, scoreItem } from '../library'
@@ -70,10 +70,22 @@ function earnedFor(item: Item, earned: ItemScore | undefined, rubric: readonly C
   }
 }
 
+/** An item that counts otherwise than by its answer since it was put right. */
+interface PutRight {
+  readonly putRight?: 'dropped' | 'credit'
+}
+
+function putRight(item: Item, corrections: readonly Correction[]): PutRight {
+  const kind = corrections.find((c) => c.itemId === item.id)?.kind
+  return kind === 'dropped' || kind === 'credit' ? { putRight: kind } : {}
+}
+
 /** What a piece is to one learner, as far as their tries are shown by it. */
 export interface SeenBy {
   readonly resource: Resource
   readonly rules: AttemptRules
+  /** What was put right in it since it was given. */
+  readonly corrections: readonly Correction[]
   readonly terms: LearnerTerms
   readonly closings: Closings
   readonly now: Instant
@@ -81,11 +93,25 @@ export interface SeenBy {
   readonly used: number
 }
 
+/** What a try has earned, as its learner is told it. */
+function scoreSeen(score: AttemptScore) {
+  return {
+    points: shownPoints(score.points),
+    of: score.of,
+    /** Null while a person has yet to score all of it. */
+    ratio: countedRatio(score),
+    lateDays: score.lateDays,
+    deductedRatio: score.deductedRatio,
+    isEstimate: score.estimate !== undefined,
+    waiting: score.waiting ?? 0,
+  }
+}
+
 /** A try that was handed in, with as much as the rules show its learner by now. */
 export function seenTry(
   attempt: Attempt,
   answers: ReadonlyMap<string, Answer>,
-  { resource, rules, terms, closings, now, used }: SeenBy,
+  { resource, rules, corrections, terms, closings, now, used }: SeenBy,
 ) {
   const feedback = isRevealed(rules.feedback, closings, now)
   const keys = isRevealed(rules.answers, closings, now)
@@ -100,19 +126,7 @@ export function seenTry(
     submittedAt,
     endedBy: attempt.endedBy ?? 'learner',
     late: terms.due !== null && submittedAt >= terms.due,
-    score:
-      feedback && score
-        ? {
-            points: shownPoints(score.points),
-            of: score.of,
-            /** Null while a person has yet to score all of it. */
-            ratio: countedRatio(score),
-            lateDays: score.lateDays,
-            deductedRatio: score.deductedRatio,
-            isEstimate: score.estimate !== undefined,
-            waiting: score.waiting ?? 0,
-          }
-        : null,
+    score: feedback && score ? scoreSeen(score) : null,
     items: asked.map((item) => {
       const earned = score?.items.find((s) => s.itemId === item.id)
       return {
@@ -122,6 +136,7 @@ export function seenTry(
           ? {
               ...earnedFor(item, earned, resource.material.rubric),
               ...saidOf(item, earned?.points ?? 0, isAskedAgain),
+              ...putRight(item, corrections),
             }
           : {}),
         ...(keys ? keyOf(item) : {}),

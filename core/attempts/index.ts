@@ -11,6 +11,8 @@ export { askedFor, bankParts, drawItems, mostInTry, shortOf } from './items/draw
 export type { BankPart, Drawable } from './items/draw'
 export { sharesFor } from './items/sharesFor'
 export type { Mix } from './items/sharesFor'
+export { corrected, correctionsOf, rescored } from './corrections'
+export type { Correction } from './corrections'
 export { isAdaptive } from './isAdaptive'
 export { materialShown } from './materialShown'
 export { passingOf } from './passing'

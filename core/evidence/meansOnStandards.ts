@@ -27,7 +27,7 @@ export function meansOnStandards(
       items.filter((i) => i.standard !== null && standards.has(i.standard)).map((i) => i.id),
     )
     for (const { itemId, points, of, waits } of score.items) {
-      if (waits || !ofStandards.has(itemId)) continue
+      if (waits || of === 0 || !ofStandards.has(itemId)) continue
       const sum = sums.get(learnerId) ?? { points: 0, of: 0, items: 0 }
       sums.set(learnerId, { points: sum.points + points, of: sum.of + of, items: sum.items + 1 })
     }

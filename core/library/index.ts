@@ -32,6 +32,7 @@ export {
   answerFieldOf,
   blanksIn,
   blanksOf,
+  checkItem,
   chosenIn,
   fitsItem,
   forLearner,
@@ -84,6 +85,8 @@ export type { LastPractice, PracticeResult, PractisedTogether } from './practice
 export { cardOfKind, hasRules, kindsThat } from './resourceCards'
 export type { RulesLike } from './resourceCards'
 export { isWebAddress } from './webAddress'
+export { hasPlainKey, withKey } from './withKey'
+export type { KeyGiven } from './withKey'
 export { EMPTY_TRAY, MANY_AT_ONCE, MOST_ASIDE, MOST_IN_TRAY, afterTrayAct, codesIn, traySums } from './tray'
 export type { Gathering, InTray, Tray, TrayAct, TraySum } from './tray'
 export { BENCHMARK_TIMES, NO_MATERIAL, RESOURCE_KINDS, RESOURCE_ROLES } from './types'

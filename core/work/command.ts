@@ -13,6 +13,7 @@ export const WORK_ACTS = [
   'given-more',
   'excused',
   'shifted',
+  'regraded',
 ] as const
 /** What a teacher did to an assignment, for saying it. */
 export type WorkAct = (typeof WORK_ACTS)[number]

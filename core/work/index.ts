@@ -21,6 +21,7 @@ export type { WorkAct, WorkBeforeAndAfter, WorkCommand, WorkSetting, WorkStep, W
 export { mayHandFiles } from './handingFiles'
 export type { MyFile } from './handingFiles'
 export { checkDraft, faultInTargets } from './checkDraft'
+export { faultInCorrection, withCorrection, withCorrectionsOf } from './correcting'
 export type { Recipients } from './checkDraft'
 export { changesAfter, concerns, notThere, whyOf } from './lens'
 export type { Change, LensLearner, NotThere, Why } from './lens'

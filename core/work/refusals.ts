@@ -8,6 +8,13 @@ export type WorkRefusal =
   | { readonly code: 'work/piece-twice'; readonly field: 'pieces' }
   /** A piece that is for some of those whom the work reaches, and names nobody. */
   | { readonly code: 'work/piece-for-nobody'; readonly field: 'pieces'; readonly pieceId: PieceId }
+  /** A person scores the question: that score is changed instead. */
+  | { readonly code: 'work/scored-by-hand'; readonly field: 'pieces' }
+  /** More than the key of a question would be another. */
+  | { readonly code: 'work/not-its-key'; readonly field: 'pieces' }
+  | { readonly code: 'work/no-key'; readonly field: 'pieces' }
+  /** Somebody was asked nothing but the questions that are left out. */
+  | { readonly code: 'work/nothing-left'; readonly field: 'pieces' }
   | { readonly code: 'work/in-two-teams'; readonly field: 'teams'; readonly learnerId: UserId }
   | { readonly code: 'work/too-many-presets'; readonly field: 'name'; readonly most: number }
   /** Moving it by meetings would leave the school year. */

@@ -1,4 +1,4 @@
-import type { AttemptRules } from '../attempts'
+import type { AttemptRules, Correction } from '../attempts'
 import type { Because, Target } from '../audience'
 import type { LearnerTerms, Overrides, WindowSpec } from '../availability'
 import type {
@@ -38,6 +38,8 @@ export interface WorkPiece {
   readonly rules: Partial<AttemptRules>
   /** Who of those whom the work reaches have this piece; absent: all of them. */
   readonly onlyIds?: readonly UserId[] | undefined
+  /** What was put right about its questions since they were given. */
+  readonly corrections?: readonly Correction[] | undefined
 }
 
 /** Rules that can be other for a class, a group or a learner, besides tries and time. */

@@ -14,6 +14,7 @@ import {
   StandOfRecipients,
   WithdrawWork,
 } from '#shared/contracts/work'
+import { PreviewRegrade, Regrade } from '#shared/contracts/regrading'
 import { dropPreset, keepPreset, listPresets } from '#usecases/presets/presets'
 import { actOnMany } from '#usecases/work/actOnMany'
 import { assign } from '#usecases/work/assign'
@@ -23,6 +24,7 @@ import { listRecipients } from '#usecases/work/listRecipients'
 import { listWork } from '#usecases/work/listWork'
 import { previewWork } from '#usecases/work/previewWork'
 import { publishWork } from '#usecases/work/publishWork'
+import { previewRegrade, regrade } from '#usecases/work/regrade'
 import { showWork } from '#usecases/work/showWork'
 import { standOfRecipients } from '#usecases/work/standOfRecipients'
 import { withdrawWork } from '#usecases/work/withdrawWork'
@@ -42,6 +44,10 @@ export const WORK_ROUTES: readonly Route[] = [
   route(ListPresets, ({ deps, actor }) => listPresets(deps, actor)),
   route(KeepPreset, ({ deps, actor }, { body }) => keepPreset(deps, actor, body)),
   route(DropPreset, ({ deps, actor }, { params }) => dropPreset(deps, actor, params.presetId)),
+  route(PreviewRegrade, ({ deps, actor }, { params, body }) =>
+    previewRegrade(deps, actor, { ...params, ...body }),
+  ),
+  route(Regrade, ({ deps, actor }, { params, body }) => regrade(deps, actor, { ...params, ...body })),
   route(GiveMore, ({ deps, actor }, { params, body }) => giveMore(deps, actor, { ...params, ...body })),
   route(ListWork, ({ deps, actor }) => listWork(deps, actor)),
   route(ShowWork, ({ deps, actor }, { params }) => showWork(deps, actor, params.assignmentId)),

@@ -12,6 +12,7 @@ import type {
   UserId,
   ResourceId,
 } from '#core/base'
+import type { Correction } from '#core/attempts'
 import type { AnswerToScore, Cell, ItemFigures, KeptComment } from '#core/evidence'
 import type { Item, KeptFile } from '#core/library'
 import { WIRE } from '../shapes/makers'
@@ -206,7 +207,15 @@ export interface PieceFigures {
   readonly pieceTitle: string | null
   readonly className: string | null
   readonly tries: number
+  /** Of the whole work, for changing it. */
+  readonly version: number
+  /** Whether the asker may put questions right: the work is all theirs. */
+  readonly mayMend: boolean
+  /** What was put right in this form. */
+  readonly corrections: readonly Correction[]
+  /** Of questions that count: those that were left out for everybody have none. */
   readonly figures: readonly ItemFigures[]
+  /** As they are right now. */
   readonly items: readonly Item[]
   /** What was handed in as files, by name. */
   readonly files: readonly FileHandedIn[]

@@ -41,6 +41,8 @@ export interface SeenItem {
   /** In place of feedback that would give away what may be asked again. */
   readonly hint?: string
   readonly right?: string
+  /** It counts for nobody, or all points were given to everybody; whatever was answered. */
+  readonly putRight?: 'dropped' | 'credit'
   /** The teacher has yet to score it. */
   readonly waits?: true
   /** What the teacher wrote. */

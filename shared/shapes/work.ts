@@ -1,13 +1,14 @@
 import { z } from 'zod'
 import type { AssignmentId, ClassId, GroupId, ItemId, LessonId, PieceId, UserId } from '#core/base'
 import { HARDNESSES, HELPS, ITEM_ORDERS, KEPT, LATE_PER, REVEALS } from '#core/attempts'
-import type { AttemptRules, AttemptScore, ItemChoice, Share } from '#core/attempts'
+import type { AttemptRules, AttemptScore, Correction, ItemChoice, Share } from '#core/attempts'
 import { GRADES, LEVELS } from '#core/audience'
 import type { GroupRule, Target } from '#core/audience'
 import { LIMIT_FIELDS, WINDOW_FIELDS } from '#core/availability'
 import type { Moment, Overrides, WindowSpec } from '#core/availability'
 import { HAND_INS, MOST_PIECES, OWN_RULE_FIELDS, WHENS } from '#core/work'
 import type { About, OwnRules, RuledGroup, WorkBecause, WorkPiece } from '#core/work'
+import { itemShapes } from './items'
 import { day, id } from './makers'
 import type { Makers } from './makers'
 
@@ -62,6 +63,13 @@ export function workShapes(m: Makers) {
   }) satisfies z.ZodType<AttemptRules>
   const { shape } = rules
   /** What a piece does differently; a rule that is absent is the assignment's. */
+  const { item } = itemShapes(m)
+  const ofItem = { itemId: id<ItemId>(), revision: m.whole(1, 1_000_000) }
+  const correction = z.discriminatedUnion('kind', [
+    m.object({ ...ofItem, kind: z.literal('key'), item }),
+    m.object({ ...ofItem, kind: z.literal('dropped') }),
+    m.object({ ...ofItem, kind: z.literal('credit') }),
+  ]) satisfies z.ZodType<Correction>
   const pieceParts = m.object({
     when: z.enum(WHENS),
     handIn: z.enum(HAND_INS),
@@ -69,6 +77,7 @@ export function workShapes(m: Makers) {
     window: window.partial(),
     rules: m.object(shape).partial(),
     onlyIds: m.list(id<UserId>(), 1000).optional(),
+    corrections: m.list(correction, 1000).optional(),
   }) satisfies z.ZodType<Omit<WorkPiece, 'id' | 'resourceId' | 'revision'>>
   // all of them, whatever is added: one that were left out here would never reach a learner
   const ownShape = Object.fromEntries(OWN_RULE_FIELDS.map((field) => [field, shape[field]]))
@@ -147,6 +156,7 @@ export function workShapes(m: Makers) {
     moment,
     window,
     rules,
+    correction,
     pieceParts,
     overrides,
     ownRules,

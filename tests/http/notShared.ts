@@ -17,6 +17,7 @@ export const NOT_SHARED: Readonly<Record<string, string>> = {
   '/api/shelf/read-file': 'reads',
   '/api/shelf/search': 'reads',
   '/api/work/preview': 'reads',
+  '/api/work/:assignmentId/regrade-preview': 'reads',
   // make something beside what there is
   '/api/years': 'new',
   '/api/classes': 'new',

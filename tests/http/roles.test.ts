@@ -10,6 +10,7 @@ import { ShowOverview, ShowClass } from '#shared/contracts/teaching'
 import { ListPresets, ListWork, ShowWork } from '#shared/contracts/work'
 import { ShowShelf } from '#shared/contracts/library'
 import { ShowSeries } from '#shared/contracts/series'
+import { PIECES } from '../../demo/content'
 import { fileState } from '../support/fileState'
 import { CONTRACTS } from '../support/contracts'
 import { A_PICTURE } from '../support/keptFiles'
@@ -490,6 +491,18 @@ const TABLE: readonly Row[] = [
     expected: [S, D, D, I, I, I, H, H, H],
   },
   {
+    route: 'POST /api/work/WORK/regrade-preview',
+    body: { version: 'VERSION', pieceId: 'p1', itemId: 'ITEM', mending: { kind: 'credit' } },
+    expected: [S, D, D, I, I, I, H, H, H],
+  },
+  {
+    route: 'POST /api/work/WORK/regrade',
+    body: { version: 'VERSION', pieceId: 'p1', itemId: 'ITEM', mending: { kind: 'credit' } },
+    changes: 'assignments',
+    by: ['teacher'],
+    expected: [S, D, D, I, I, I, H, H, H],
+  },
+  {
     route: 'POST /api/work/WORK/withdraw',
     body: { version: 'VERSION' },
     changes: 'assignments',
@@ -951,6 +964,7 @@ beforeAll(async () => {
     YEAR: room?.yearId,
     PLAN: room?.planId,
     WORK: mine?.id,
+    ITEM: PIECES.find((p) => p.resource.id === set?.draft.pieces[0]?.resourceId)?.resource.items[0]?.id,
     PIECE: (await teacher.call(ShowShelf)).value?.pieces.find((p) => !p.own)?.id,
     BOOK: (await teacher.call(ShowShelf)).value?.books[0]?.id,
     GROUP: page?.groups[0]?.id,
@@ -1023,7 +1037,7 @@ const standing = () => {
   const { overCeiling: _over, ...setting } = rest
   return { ...setting, lessonId: known.LESSON }
 }
-const NAMES = /OWN|RUN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
+const NAMES = /ITEM|OWN|RUN|PRESET|CLASS|YEAR|WORK|TRY|PLAN|PIECE|BOOK|GROUP|LEARNER|LESSON/g
 const filled = (body: unknown) =>
   body === undefined
     ? undefined

@@ -14,6 +14,7 @@ import {
   ShowShelf,
 } from '#shared/contracts/library'
 import { DoCommand, ShowDesk } from '#shared/contracts/pacing'
+import { Regrade } from '#shared/contracts/regrading'
 import { LayPieces, MovePlaced, ShowPlacing, TakePlaced } from '#shared/contracts/placing'
 import { LayPlan, MakePlan } from '#shared/contracts/plans'
 import {
@@ -45,6 +46,7 @@ import {
   ShowVersions,
 } from '#shared/contracts/versions'
 import { ActOnMany, Assign, ChangeWork, PublishWork, ShowWork, WithdrawWork } from '#shared/contracts/work'
+import { PIECES } from '../../demo/content'
 import { CONTRACTS } from '../support/contracts'
 import { PLAIN_PIECE, PLAIN_WORK, piecesOf, rules } from '../support/made'
 import { withMoreTeachers } from '../support/moreTeachers'
@@ -404,6 +406,16 @@ const PROBES: Readonly<Record<string, () => Promise<void>>> = {
     const second = [await change(imani, 'One'), await change(cora, 'Other')] as const
     told(...second)
     expect(second[1].error).toMatchObject({ by: { isSelf: false } })
+  },
+  '/api/work/:assignmentId/regrade': async () => {
+    const { params, seen } = await held('Put right by two')
+    const { id } = await piece()
+    const itemId = must(PIECES.find((p) => p.resource.id === id)?.resource.items[0]).id
+    const mend = (who: Agent, kind: 'credit' | 'dropped') => {
+      const of = { pieceId: seen.draft.pieces[0]?.id as never, itemId, mending: { kind } }
+      return who.call(Regrade, { params, body: { version: seen.version, ...of } })
+    }
+    told(await mend(imani, 'credit'), await mend(cora, 'dropped'))
   },
   '/api/work/:assignmentId/publish': async () => {
     const { params, seen } = await held('Published by two')

@@ -1,7 +1,7 @@
 import { commonest, groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
-import { pieceName } from '#core/attempts'
+import { corrected, correctionsOf, pieceName } from '#core/attempts'
 import type { Attempt } from '#core/attempts'
 import { grid, itemFigures, tryThatCounts } from '#core/evidence'
 import type { GridInput } from '#core/evidence'
@@ -165,7 +165,7 @@ export async function showItems(
   const tx = deps.store.read
   const found = await workFor(tx, actor, input.assignmentId)
   if (!found.ok) return found
-  const { assignment: record } = found.value
+  const { assignment: record, reach } = found.value
   const ofClass = input.classId === null ? null : await classFor(tx, actor, input.classId, 'see')
   if (ofClass && !ofClass.ok) return ofClass
   const forms = await piecesIn(tx, record.pieces)
@@ -187,6 +187,9 @@ export async function showItems(
   const tries = (await attemptsOf(tx, [record.id])).filter(
     (t) => t.pieceId === piece.id && t.revision === piece.revision && !others.has(t.learnerId),
   )
+  const corrections = correctionsOf(piece, piece.revision)
+  const items = corrected(resource.items, corrections)
+  const dropped = new Set(corrections.flatMap((c) => (c.kind === 'dropped' ? [c.itemId] : [])))
   const { kept } = rulesOf(record, piece)
   const standing = [...learners].flatMap(
     (id) =>
@@ -207,15 +210,19 @@ export async function showItems(
     pieceTitle: record.pieces.length > 1 ? resource.title : null,
     className: ofClass?.value.name ?? null,
     tries: standing.length,
+    version: record.version,
+    // who teaches some of its classes changes nothing for the others
+    mayMend: reach === 'whole',
+    corrections,
     figures: itemFigures(
-      resource.items,
+      items.filter((i) => !dropped.has(i.id)),
       standing.map((t) => ({
         answers: answers.get(t.id) ?? new Map(),
         itemIds: t.itemIds,
         score: t.score,
       })),
     ),
-    items: resource.items,
+    items,
     files: (await handedAt(tx, { assignmentId: record.id, pieceId: piece.id }))
       .filter((h) => learners.has(h.learnerId))
       .map(({ file, handedAt, learnerId, learnerName }) => ({ ...file, handedAt, learnerId, learnerName }))

@@ -65,7 +65,7 @@ function helpFor({ rules, support }: GivenPiece): readonly Help[] {
 /** Whose tries they are, and of what. */
 interface TriesOf {
   readonly listed: Listed
-  readonly given: Pick<GivenPiece, 'rules' | 'resource'>
+  readonly given: Pick<GivenPiece, 'rules' | 'resource' | 'fixes'>
   readonly now: Instant
 }
 
@@ -77,7 +77,7 @@ export async function seenTries(tx: Connection, tries: readonly Attempt[], { lis
     tx,
     done.map((t) => t.id),
   )
-  const { resource, rules } = given
-  const seenBy = { resource, rules, terms: listed.terms, closings, now, used: tries.length }
+  const { resource, rules, fixes: corrections } = given
+  const seenBy = { resource, rules, corrections, terms: listed.terms, closings, now, used: tries.length }
   return done.map((attempt) => seenTry(attempt, answers.get(attempt.id) ?? new Map(), seenBy))
 }

@@ -1,5 +1,6 @@
 import type { AssignmentId, ItemId, PieceId, ResourceId, SchoolId, UserId } from '#core/base'
-import type { AttemptRules } from '#core/attempts'
+import { corrected, correctionsOf } from '#core/attempts'
+import type { AttemptRules, Correction } from '#core/attempts'
 import type { Resource } from '#core/library'
 import { EMPTY_LAYER, composeVersion } from '#core/versions'
 import type { GivenVersion, KeptItems, Layer, Support } from '#core/versions'
@@ -22,6 +23,8 @@ export interface GivenPiece {
   readonly hinted: ReadonlySet<ItemId>
   /** Who works together at it; none: everybody alone. */
   readonly teams: readonly (readonly UserId[])[]
+  /** What was put right in it since it was given: with other keys its questions are as they are right. */
+  readonly fixes: readonly Correction[]
   /** It is another task in the place of the piece. */
   readonly isParallel: boolean
   /** Without items: done by the learner's word. */
@@ -48,7 +51,10 @@ export async function givenPiece(
   const core = form ? await pieceIn(tx, form) : null
   if (!assignment || !piece || !core) throw new Error('work without its piece')
   const layer = await layerFor(tx, assignment.schoolId, core.id, version)
-  const { resource, support } = composeVersion(core, { ...layer, items: { kind: 'all' } })
+  const isParallel = version?.instead != null
+  const fixes = isParallel ? [] : correctionsOf(piece, of.revision ?? piece.revision)
+  const right = { ...core, items: corrected(core.items, fixes) }
+  const { resource, support } = composeVersion(right, { ...layer, items: { kind: 'all' } })
   return {
     piece,
     rules: rulesOf(assignment, piece),
@@ -57,7 +63,8 @@ export async function givenPiece(
     kept: layer.items,
     hinted: new Set(layer.hints.map((h) => h.itemId)),
     teams: piece.handIn === 'together' ? assignment.teams : [],
-    isParallel: version?.instead != null,
+    fixes,
+    isParallel,
     isRead: core.items.length === 0,
   }
 }

@@ -5,6 +5,7 @@ import {
   endingOf,
   isAdaptive,
   itemsOf,
+  rescored,
   scoreAttempt,
   waitingForFiles,
 } from '#core/attempts'
@@ -64,7 +65,7 @@ export async function endTry(
 async function scored(
   tx: Connection,
   { attempt, work }: TryOfWork,
-  { resource, rules, teams }: GivenPiece,
+  { resource, rules, teams, fixes }: GivenPiece,
   end: End,
 ): Promise<AttemptScore> {
   const answers = (await answersOf(tx, [attempt.id])).get(attempt.id) ?? new Map()
@@ -77,7 +78,9 @@ async function scored(
   const late = { rule: rules.late, dueAt: work.terms.due, submittedAt: end.at, days }
   const items = cutOff ? given.slice(0, -1) : given
   const bank = isOneByOne ? resource.items.filter((i) => !isSupportItem(i)) : null
-  const score = scoreAttempt(items, answers, late, bank)
+  const first = scoreAttempt(items, answers, late, bank)
+  const by = { corrections: fixes, rule: rules.late, bank }
+  const score = fixes.length === 0 ? first : rescored(first, items, answers, by)
   const files = cardOfKind(resource.kind).takesFiles ? await handedAt(tx, attempt) : []
   const hasFiles = files.some((f) => isAmong(teams, attempt.learnerId, f.learnerId))
   return hasFiles ? waitingForFiles(score, items, rules.late) : score

@@ -1,6 +1,7 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Teacher } from '#core/access'
+import { withCorrectionsOf } from '#core/work'
 import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -23,7 +24,8 @@ export async function assign(
   input: { readonly draft: Draft; readonly publish: boolean },
 ): Promise<Assigned> {
   return writing(deps.store, async (tx): Promise<Assigned> => {
-    const done = await makeAssignment(openWorkSession(tx, deps, actor), input.draft, input.publish)
+    const draft = withCorrectionsOf(input.draft, null)
+    const done = await makeAssignment(openWorkSession(tx, deps, actor), draft, input.publish)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'made', done: [done.value] })
     return ok({ assignmentId: done.value.after.id, learners: done.value.learners })

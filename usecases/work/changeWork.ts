@@ -1,7 +1,7 @@
 import { ok } from '#core/base'
 import type { AssignmentId, Result } from '#core/base'
 import type { Teacher } from '#core/access'
-import { namedClasses, withUnseen } from '#core/work'
+import { namedClasses, withCorrectionsOf, withUnseen } from '#core/work'
 import type { Draft } from '#core/work'
 import type { Deps } from '../ground/deps'
 import { writing } from '../ground/writing'
@@ -33,7 +33,8 @@ export async function changeWork(
     const found = await workAt(tx, actor, input)
     if (!found.ok) return found
     const session = openWorkSession(tx, deps, actor)
-    const draft = await wholeDraft(session, found.value, input.draft)
+    const sent = withCorrectionsOf(input.draft, found.value.assignment)
+    const draft = await wholeDraft(session, found.value, sent)
     const done = await changeAssignment(session, found.value, draft, input.publish)
     if (!done.ok) return done
     await writeDown(tx, deps, actor, { what: input.publish ? 'published' : 'changed', done: [done.value] })

@@ -9,6 +9,7 @@ import type { Connection } from '#db/repositories'
 import type { Deps } from '../ground/deps'
 import { checkedDraft, whereIn } from './draft'
 import type { DraftRefusal } from './draft'
+import { rescore } from '../settling/rescore'
 import { settle } from '../settling/settle'
 import type { WorkInReach } from './workFor'
 import { worldLoader } from '../ground/world'
@@ -94,6 +95,7 @@ export async function changeAssignment(
   const ruled = isOut ? ruledNow(stands, world.value.groups, assignment.ruled) : stands.ruled
   const after = { ...stands, ruled }
   await saveAssignment(tx, after)
+  await rescore(tx, assignment, after)
   const reached = await settle(tx, after, world.value, now)
   return reached.ok ? ok({ before: assignment, after, learners: reached.value }) : reached
 }

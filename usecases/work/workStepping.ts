@@ -11,6 +11,7 @@ import type { Deps } from '../ground/deps'
 import { touching } from '../ground/stepping'
 import type { StepIn, Stepped, SteppingOf } from '../ground/stepping'
 import { worldLoader } from '../ground/world'
+import { rescore } from '../settling/rescore'
 import { settle } from '../settling/settle'
 import { whereIn } from './draft'
 import { workFor } from './workFor'
@@ -58,6 +59,7 @@ async function stepWork(
   if (reach !== 'whole' && next.value.state !== assignment.state)
     return refuse({ code: 'work/not-whole', field: 'targets' })
   await saveAssignment(tx, next.value)
+  await rescore(tx, assignment, next.value)
   const now = deps.clock.now()
   const isTakenBack = next.value.state === 'withdrawn'
   if (isTakenBack && assignment.state === 'published')

@@ -20,6 +20,9 @@ const piece = (list: readonly Item[] = items) => ({
   // the first is right, the second left out: it is the harder one
   figures: itemFigures(list, [{ answers: answers('b'), itemIds: null, score: null }]),
   files: [],
+  version: 1,
+  mayMend: true,
+  corrections: [],
 })
 const walk = (from: At, ...moves: readonly Move[]) => {
   const talks = talksOf(piece(), 'own')

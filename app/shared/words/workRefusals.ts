@@ -21,6 +21,14 @@ export function sayWorkRefusal(r: WorkRefusal): string {
       return 'Two pieces have the same name within this work. Reload the page and add one of them again.'
     case 'work/piece-for-nobody':
       return 'A piece that is for some only names nobody. Take it out, or give it to everybody.'
+    case 'work/scored-by-hand':
+      return 'You score this question yourself. Change what you gave for it instead.'
+    case 'work/not-its-key':
+      return 'Only which answer is right can be changed here. Reload the page and choose again.'
+    case 'work/no-key':
+      return 'Say which answer is right.'
+    case 'work/nothing-left':
+      return 'Somebody was asked nothing else, and would have no score. Give all points to everybody instead.'
     case 'work/in-two-teams':
       return 'A learner is in two teams. Take them out of one.'
     case 'work/past-the-year':

@@ -26,6 +26,10 @@ const ENDED = {
   'time-limit': 'The time was up; what was saved counts.',
   closing: 'It closed while you were working; what was saved counts.',
 } as const
+const PUT_RIGHT = {
+  dropped: 'This question counts for nobody',
+  credit: 'All points to everybody',
+} as const
 const shown = computed(
   () =>
     props.isCopy ||
@@ -87,7 +91,9 @@ function given(item: LearnerItem, answer: Answer | null): string {
           <span class="number">{{ i + 1 }}</span><span v-html="toInlineHtml(s.item.stem)" />
         </p>
         <p class="line">
-          <span v-if="s.points !== undefined" class="mark"
+          <span v-if="s.putRight" class="mark" data-hook="put-right">{{ PUT_RIGHT[s.putRight] }}</span><span
+            v-else-if="s.points !== undefined"
+            class="mark"
             ><UIcon :name="markOf(s.points, s.item.points).icon" class="size-4" aria-hidden="true" />{{
               markOf(s.points, s.item.points).word
             }}, {{ s.points }} of {{ s.item.points }}</span
@@ -96,7 +102,9 @@ function given(item: LearnerItem, answer: Answer | null): string {
           >
         </p>
         <p v-if="s.right !== undefined" class="line">
-          Right: <b>{{ s.right }}</b>
+          <span
+            >Right: <b>{{ s.right }}</b></span
+          >
         </p>
         <p v-if="s.waits" class="line">Your teacher has yet to score this.</p>
         <p v-if="s.criteria" class="line said" data-hook="criteria">

@@ -12,6 +12,7 @@ export const WORK_WORDS: Record<WorkAct, string> = {
   'given-more': 'more given in',
   excused: 'left out of, or taken in again',
   shifted: 'moved',
+  regraded: 'put a question right in',
 }
 
 /** The same of series, versions and standing work. */
