@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { countedRatio } from '../attempts'
+import type { Attempt } from '../attempts'
 import type { ItemId } from '../base'
 import type { Answer } from '../library'
 import { P1, aTry, at, ids, extended, multiple, single, text } from '../../tests/support/made'
@@ -8,7 +10,15 @@ import type { GridInput } from './types'
 
 const w = ids.work('w1')
 const now = at('10-10T12:00')
-const input = (part: Partial<GridInput>): GridInput => ({
+/** Tries as a grid takes them. */
+const inShort = (tries: readonly Attempt[]): GridInput['attempts'] =>
+  tries.map((t) => {
+    const ratio = t.score && countedRatio(t.score)
+    const waitingIds = (t.score?.items ?? []).filter((s) => s.waits).map((s) => s.itemId)
+    return { ...t, score: ratio === null ? null : { ratio }, waitingIds }
+  })
+type Made = Partial<Omit<GridInput, 'attempts'>> & { readonly attempts?: readonly Attempt[] }
+const input = ({ attempts = [], ...part }: Made): GridInput => ({
   learnerIds: [ids.user('l1')],
   works: [{ assignmentId: w, pieceId: P1, kept: 'best', passPercent: null }],
   terms: [
@@ -21,10 +31,10 @@ const input = (part: Partial<GridInput>): GridInput => ({
       closesAt: at('10-07T00:00'),
     },
   ],
-  attempts: [],
   ...part,
+  attempts: inShort(attempts),
 })
-const cell = (part: Partial<GridInput>) => grid(input(part), now)[0]
+const cell = (part: Made) => grid(input(part), now)[0]
 
 describe('grid', () => {
   it('says who has not passed, by the mark of the work or by their own', () => {

@@ -1,5 +1,5 @@
-import { countedRatio, keptScore, passingOf, pieceName } from '../attempts'
-import type { Attempt, ItemScore, Kept, NamedPiece } from '../attempts'
+import { keptScore, passingOf, pieceName } from '../attempts'
+import type { Kept, NamedPiece, TryInShort } from '../attempts'
 import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
 import type { Cell, CellState, GridInput, GridTerms } from './types'
@@ -29,18 +29,13 @@ export function grid(input: GridInput, now: Instant): Cell[] {
         passPercent,
         passing: passingOf(ratio, { passPercent }),
         attempts: tries.length,
-        toScore: sumOf(tries, (t) => waitingIn(t).filter((s) => !isDrafted(t, s)).length),
-        toRelease: sumOf(tries, (t) => waitingIn(t).filter((s) => isDrafted(t, s)).length),
+        toScore: sumOf(tries, (t) => t.waitingIds.filter((id) => !isDrafted(t, id)).length),
+        toRelease: sumOf(tries, (t) => t.waitingIds.filter((id) => isDrafted(t, id)).length),
         late: !isRecommended && isLate(tries, kept, terms?.dueAt ?? null),
         isParallel: terms?.isParallel ?? false,
       }
     }),
   )
-}
-
-/** Answers of a try that a person scores, and whose learners have no score yet. */
-function waitingIn({ score }: Attempt): readonly ItemScore[] {
-  return score?.items.filter((s) => s.waits) ?? []
 }
 
 function sumOf<T>(list: readonly T[], of: (one: T) => number): number {
@@ -52,7 +47,7 @@ function nameOf(of: NamedPiece, learnerId: UserId): string {
 }
 
 function stateOf(
-  tries: readonly Attempt[],
+  tries: readonly TryInShort[],
   terms: GridTerms | undefined,
   { now, isRecommended }: { readonly now: Instant; readonly isRecommended: boolean },
 ): CellState {
@@ -64,7 +59,7 @@ function stateOf(
   return !isRecommended && over !== null && now >= over ? 'missing' : 'to-do'
 }
 
-function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): boolean {
+function isLate(tries: readonly TryInShort[], kept: Kept, dueAt: Instant | null): boolean {
   if (dueAt === null) return false
   const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   const score = keptScore(done, kept)
@@ -75,7 +70,7 @@ function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): b
         ? done.slice(0, 1)
         : kept === 'latest'
           ? done.slice(-1)
-          : done.filter((t) => t.score !== null && countedRatio(t.score) === score).slice(0, 1)
+          : done.filter((t) => (t.score?.ratio ?? null) === score).slice(0, 1)
   return counted.some((t) => t.submittedAt !== null && t.submittedAt >= dueAt)
 }
 
@@ -83,11 +78,11 @@ function isLate(tries: readonly Attempt[], kept: Kept, dueAt: Instant | null): b
  * The try whose answers stand for the learner: the one kept; for a mean, the latest. Null while none is
  * handed in.
  */
-export function tryThatCounts(tries: readonly Attempt[], kept: Kept): Attempt | null {
+export function tryThatCounts<T extends TryInShort>(tries: readonly T[], kept: Kept): T | null {
   const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   if (kept === 'first') return done[0] ?? null
   if (kept !== 'best') return done[done.length - 1] ?? null
-  return done.reduce<Attempt | null>(
+  return done.reduce<T | null>(
     (best, t) => (best === null || (t.score?.ratio ?? 0) > (best.score?.ratio ?? 0) ? t : best),
     null,
   )

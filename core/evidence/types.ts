@@ -1,5 +1,5 @@
 import type { Instant, ItemId, UserId } from '../base'
-import type { Attempt, ItemScore, Kept, NamedPiece, Passing } from '../attempts'
+import type { Kept, NamedPiece, Passing, TryInShort } from '../attempts'
 
 /** One piece of an assignment as a column of the grid. */
 export interface GridWork extends NamedPiece {
@@ -53,9 +53,15 @@ export interface GridInput {
   readonly learnerIds: readonly UserId[]
   readonly works: readonly GridWork[]
   readonly terms: readonly GridTerms[]
-  readonly attempts: readonly Attempt[]
+  readonly attempts: readonly GridTry[]
   /** Whether somebody has scored an answer of a try by all criteria, and not released it. */
-  readonly isDrafted?: (attempt: Attempt, item: Pick<ItemScore, 'itemId'>) => boolean
+  readonly isDrafted?: (attempt: GridTry, itemId: ItemId) => boolean
+}
+
+/** A try as far as a grid goes; its score is null where nothing of it counts yet. */
+export interface GridTry extends TryInShort {
+  /** Answers that a person scores, and whose learner has no score yet. */
+  readonly waitingIds: readonly ItemId[]
 }
 
 /** Figures of one item over the tries that count; `n` tries. Under 8 they are marked as few. */

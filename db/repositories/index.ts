@@ -2,6 +2,7 @@
 export { archivedFor, deleteForGood, isInUse, setArchived } from './archive'
 export type { Archivable, Archived } from './archive'
 export { CannotWrite } from './cannotWrite'
+export { scoresOf, termsInClass, triesOfLearners } from './classEvidence'
 export { doorCounts, forgetDoorCounts, isPlaceOf, keepPlaces, placesKnownTo, saveDoorCounts } from './doors'
 export {
   addAttempt,

@@ -1,16 +1,7 @@
-import type { EndedBy, TryInShort } from '#core/attempts'
+import type { TryInShort } from '#core/attempts'
 import type { LearnerTerms } from '#core/availability'
 import { groupBy } from '#core/base'
-import type {
-  AssignmentId,
-  AttemptId,
-  ClassId,
-  Instant,
-  PieceId,
-  ResourceId,
-  SeriesId,
-  UserId,
-} from '#core/base'
+import type { AssignmentId, ClassId, Instant, PieceId, ResourceId, SeriesId, UserId } from '#core/base'
 import type { ParallelTask } from '#core/versions'
 import { rulesOf } from '#core/work'
 import type { Assignment, OwnRules, WorkPiece } from '#core/work'
@@ -19,6 +10,8 @@ import { ask } from './ask'
 import type { FormInShort } from './keptReads'
 import { formName, formsInShort } from './library'
 import type { Connection } from './store'
+import { TRY_COLUMNS, toTryInShort } from './tryInShort'
+import type { TryRow } from './tryInShort'
 import { assignmentsAt } from './work'
 
 /** All that a learner's list is made of. */
@@ -69,7 +62,7 @@ export async function screenFor(
   ) as Answered
   return {
     listed: await piecesOf(tx, listed.map(toListed)),
-    tries: tries.map((t) => toTry(t, learnerId)).sort((a, b) => a.number - b.number),
+    tries: tries.map((t) => toTryInShort(t, learnerId)).sort((a, b) => a.number - b.number),
     unread,
     waiting,
     zone,
@@ -87,8 +80,7 @@ const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a
     left join series s on s.id = r.series_id
   where w.learner_id = ? and (w.listed_at is null or w.listed_at <= ?)
     and (w.put_away_at is null or w.put_away_at > ?)`
-const TRIES = `select json_group_array(json_array(t.id, t.assignment_id, t.piece_id, t.revision, t.number,
-    t.started_at, t.deadline_at, t.submitted_at, t.ended_by, t.shared_from, t.ratio))
+const TRIES = `select json_group_array(json_array(${TRY_COLUMNS}))
   from attempts t
   where t.learner_id = ? and (t.submitted_at is null or exists (select 1 from learner_work w
     where w.assignment_id = t.assignment_id and w.learner_id = t.learner_id and w.piece_id = t.piece_id
@@ -127,19 +119,6 @@ type ListedRow = readonly [
   seriesTitle: string | null,
   insteadId: ResourceId | null,
   insteadRevision: number | null,
-]
-type TryRow = readonly [
-  id: AttemptId,
-  assignmentId: AssignmentId,
-  pieceId: PieceId,
-  revision: number,
-  number: number,
-  startedAt: Instant,
-  deadlineAt: At,
-  submittedAt: At,
-  endedBy: EndedBy | null,
-  sharedFrom: AttemptId | null,
-  ratio: number | null,
 ]
 type Answered = readonly [
   listed: readonly ListedRow[],
@@ -185,24 +164,6 @@ function toListed(row: ListedRow): Listed {
     rules: toOwnRules(row[13]),
     series: row[14] === null ? null : { id: row[14], title: row[15] ?? '' },
     instead: row[16] === null ? null : { resourceId: row[16], revision: row[17] ?? 1 },
-  }
-}
-
-function toTry(row: TryRow, learnerId: UserId): TryInShort {
-  const ratio = row[10]
-  return {
-    id: row[0],
-    assignmentId: row[1],
-    pieceId: row[2],
-    learnerId,
-    revision: row[3],
-    number: row[4],
-    startedAt: row[5],
-    deadlineAt: row[6],
-    submittedAt: row[7],
-    endedBy: row[8],
-    sharedFrom: row[9],
-    score: ratio === null ? null : { ratio },
   }
 }
 

@@ -24,6 +24,11 @@ export function textToScore(text: string): AttemptScore {
   return scoreBody.read(text)
 }
 
+/** The score in a stored text that was taken apart with others. */
+export function storedToScore(stored: Readonly<Record<string, unknown>>): AttemptScore {
+  return scoreBody.take(stored)
+}
+
 /** The items chosen for a try as stored text. */
 export function itemIdsToText(ids: readonly ItemId[]): string {
   return JSON.stringify(ids)

@@ -119,7 +119,8 @@ export const filingBody = readOnce(bodyOf('class_filing.body', filing), 300)
 export const seriesBody = bodyOf('series.body', series.omit({ classId: true }))
 export const standingBody = bodyOf('standing.body', standing.omit({ lessonId: true }))
 export const standingBaseBody = bodyOf('standing_laid.base', standingSetting)
-export const ownRulesBody = bodyOf('learner_work.rules', ownRules)
+/** Those of a class or a group are the same for each of its learners. */
+export const ownRulesBody = readOnce(bodyOf('learner_work.rules', ownRules), 300)
 /** Layers are read by every learner of a class. */
 export const layerBody = readOnce(bodyOf('layers.body', layer, [layerWithOrganisers]), 300)
 export const trailSettingsBody = bodyOf('trail_settings.body', z.object({ trails, thresholds }))

@@ -8,6 +8,8 @@ export type Upgrade = (old: Readonly<Record<string, unknown>>) => Readonly<Recor
 export interface Body<T> {
   readonly print: (value: T) => string
   readonly read: (text: string) => T
+  /** The same of a text that was taken apart with others. */
+  readonly take: (stored: Readonly<Record<string, unknown>>) => T
 }
 
 /**
@@ -20,16 +22,16 @@ export function bodyOf<S extends z.ZodType<object>>(
   upgrades: readonly Upgrade[] = [],
 ): Body<z.output<S>> {
   const newest = upgrades.length + 1
+  const take = ({ v, ...old }: Readonly<Record<string, unknown>>) => {
+    if (!Number.isInteger(v) || Number(v) < 1 || Number(v) > newest)
+      throw new Error(`${where}: version ${String(v)} is not known here`)
+    const now = upgrades.slice(Number(v) - 1).reduce((body, step) => step(body), old)
+    return readShape(shape, now, where)
+  }
   return {
     print: (value) => JSON.stringify({ v: newest, ...value }),
-    read: (text) => {
-      const stored = parse(text, where)
-      const { v, ...old } = stored
-      if (!Number.isInteger(v) || Number(v) < 1 || Number(v) > newest)
-        throw new Error(`${where}: version ${String(v)} is not known here`)
-      const now = upgrades.slice(Number(v) - 1).reduce((body, step) => step(body), old)
-      return readShape(shape, now, where)
-    },
+    read: (text) => take(parse(text, where)),
+    take,
   }
 }
 
@@ -41,6 +43,7 @@ export function readOnce<T extends object>(body: Body<T>, most: number): Body<T>
   const known = keptAtMost<string, T>(most)
   return {
     print: body.print,
+    take: body.take,
     read: (text) => {
       const kept = known.get(text)
       if (kept !== undefined) return kept

@@ -2,9 +2,8 @@ import { commonest, groupBy, ok, refuse } from '#core/base'
 import type { AssignmentId, ClassId, PieceId, UserId } from '#core/base'
 import type { Teacher } from '#core/access'
 import { corrected, correctionsOf, pieceName } from '#core/attempts'
-import type { Attempt } from '#core/attempts'
 import { grid, itemFigures, tryThatCounts } from '#core/evidence'
-import type { GridInput } from '#core/evidence'
+import type { GridInput, GridTry } from '#core/evidence'
 import { byCategory } from '#core/filing'
 import {
   answersOf,
@@ -18,6 +17,8 @@ import {
   publishedIdsOf,
   formName,
   piecesIn,
+  termsInClass,
+  triesOfLearners,
   yearsById,
 } from '#db/repositories'
 import type { Connection } from '#db/repositories'
@@ -43,8 +44,8 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
   await settleOverdue(deps, { assignmentIds: ids })
   const records = await assignmentsById(tx, ids)
   const inClass = new Set(learners.map((l) => l.id))
-  const rows = (await learnerWorkOf(tx, ids)).filter((r) => r.classId === classId && inClass.has(r.learnerId))
-  const tries = (await attemptsOf(tx, ids)).filter((t) => inClass.has(t.learnerId))
+  const rows = (await termsInClass(tx, classId, ids)).filter((r) => inClass.has(r.learnerId))
+  const tries = await triesOfLearners(tx, inClass, ids)
   const forms = await piecesIn(
     tx,
     records.flatMap((r) => r.pieces),
@@ -116,13 +117,13 @@ export async function showGrid(deps: Deps, actor: Teacher, classId: ClassId) {
 /** Whether an answer was scored by all criteria and is not released, of tries in which some wait. */
 async function draftedIn(
   tx: Connection,
-  tries: readonly Attempt[],
+  tries: readonly GridTry[],
 ): Promise<NonNullable<GridInput['isDrafted']>> {
-  const waiting = tries.filter((t) => t.score?.items.some((s) => s.waits))
+  const waiting = tries.filter((t) => t.waitingIds.length > 0)
   const drafts = await draftsOf(tx, [...new Set(waiting.map(draftedAt))])
   const whole = drafts.filter((d) => d.levels.every((level) => level !== null))
   const names = new Set(whole.map((d) => `${d.attemptId} ${d.itemId}`))
-  return (attempt, { itemId }) => names.has(`${draftedAt(attempt)} ${itemId}`)
+  return (attempt, itemId) => names.has(`${draftedAt(attempt)} ${itemId}`)
 }
 
 /** A piece of an assignment as a column. */

@@ -76,7 +76,7 @@ watchDebounced(
 <template>
   <UModal
     :title="`Put question ${number} right`"
-    description="For everybody who was given it in this work. Undo takes it back; the piece on the shelf stays as it is."
+    description="For all who were given it in this work. Undo takes it back; the shelf stays as it is."
     :close="false"
     @update:open="emit('close', null)"
   >
