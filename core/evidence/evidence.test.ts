@@ -66,8 +66,11 @@ describe('grid', () => {
     expect(cell({ attempts: [aTry(1, 0.9), aTry(6, 0.5)] })).toMatchObject({ ratio: 0.9, late: false })
     // a text that nobody has scored yet was late all the same
     const text = aTry(6, 0)
-    const unscored = { ...text, score: { ...text.score!, of: 4, waiting: 4 } }
+    const items = [{ itemId: ids.item('1'), points: 0, of: 4, waits: true as const }]
+    const unscored = { ...text, score: { ...text.score!, of: 4, waiting: 4, items } }
     expect(cell({ attempts: [unscored] })).toMatchObject({ ratio: null, late: true })
+    // what was only read never is
+    expect(cell({ attempts: [{ ...text, score: null }] })).toMatchObject({ ratio: null, late: false })
     expect(
       cell({
         works: [{ assignmentId: w, pieceId: P1, kept: 'latest', passPercent: null }],

@@ -2,7 +2,7 @@ import { keptScore, passingOf, pieceName } from '../attempts'
 import type { Kept, NamedPiece, TryInShort } from '../attempts'
 import { groupBy } from '../base'
 import type { Instant, UserId } from '../base'
-import type { Cell, CellState, GridInput, GridTerms } from './types'
+import type { Cell, CellState, GridInput, GridTerms, GridTry } from './types'
 
 /**
  * The learners × work grid at `now`: one cell for every pair, in the order given, work by work within a
@@ -59,7 +59,12 @@ function stateOf(
   return !isRecommended && over !== null && now >= over ? 'missing' : 'to-do'
 }
 
-function isLate(tries: readonly TryInShort[], kept: Kept, dueAt: Instant | null): boolean {
+/** Something of it is scored or waits to be: what was only read is never late. */
+function isJudged({ score, waitingIds }: GridTry): boolean {
+  return score !== null || waitingIds.length > 0
+}
+
+function isLate(tries: readonly GridTry[], kept: Kept, dueAt: Instant | null): boolean {
   if (dueAt === null) return false
   const done = [...tries].filter((t) => t.submittedAt !== null).sort((a, b) => a.number - b.number)
   const score = keptScore(done, kept)
@@ -70,7 +75,7 @@ function isLate(tries: readonly TryInShort[], kept: Kept, dueAt: Instant | null)
         ? done.slice(0, 1)
         : kept === 'latest'
           ? done.slice(-1)
-          : done.filter((t) => (t.score?.ratio ?? null) === score).slice(0, 1)
+          : done.filter((t) => isJudged(t) && (t.score?.ratio ?? null) === score).slice(0, 1)
   return counted.some((t) => t.submittedAt !== null && t.submittedAt >= dueAt)
 }
 
