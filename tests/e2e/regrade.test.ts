@@ -31,7 +31,7 @@ describe('a question with a wrong key', () => {
     await p.seesIn(THIRD, 'Who did better in the rest missed it more often')
     await p.seesIn(THIRD, '3 of 21 right')
     const before = await scores(p)
-    await p.press('Put question 3 right')
+    await p.press('Put right: question 3')
     // nothing is other yet
     await p.seesIn('[data-hook="regrading"]', 'No score of 50 tries changes.')
     expect(await p.page.$eval('[data-hook="mend-confirm"]', (b) => (b as HTMLButtonElement).disabled)).toBe(

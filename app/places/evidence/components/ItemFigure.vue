@@ -69,7 +69,7 @@ const width = (count: number) => `${n.value === 0 ? 0 : Math.round((100 * count)
       class="ml-13 mt-1 px-0"
       size="xs"
       variant="link"
-      :aria-label="`Put question ${number} right`"
+      :aria-label="`Put right: question ${number}`"
       @click="emit('mend')"
       >Put right</UButton
     >
