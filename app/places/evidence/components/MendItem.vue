@@ -88,7 +88,10 @@ watchDebounced(
           :model-value="rights[0] ?? ''"
           :items="options.map((o) => ({ value: o.id, label: o.text }))"
           legend="What is right"
-          :ui="{ base: 'relative overflow-visible after:absolute after:-inset-[5px]' }"
+          :ui="{
+            base: 'relative overflow-visible after:absolute after:-inset-[5px]',
+            indicator: 'rounded-full',
+          }"
           class="mb-3"
           data-hook="right-one"
           @update:model-value="
