@@ -28,6 +28,12 @@ export default {
     checkbox: {
       slots: { base: 'relative overflow-visible after:absolute after:-inset-[5px]', indicator: 'rounded-sm' },
     },
+    radioGroup: {
+      slots: {
+        base: 'relative overflow-visible after:absolute after:-inset-[5px]',
+        indicator: 'rounded-full',
+      },
+    },
     kbd: { base: 'text-xs!' },
     // no word is smaller than the least type
     calendar: { slots: { headCell: 'text-xs!' } },

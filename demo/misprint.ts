@@ -1,17 +1,9 @@
-import { rescored } from '#core/attempts'
 import type { Correction } from '#core/attempts'
 import type { Item } from '#core/library'
-import { rulesOf } from '#core/work'
-import {
-  answersOf,
-  assignmentsById,
-  attemptsOf,
-  publishedIdsOf,
-  resourceById,
-  saveResource,
-  saveScore,
-} from '#db/repositories'
+import { withCorrection } from '#core/work'
+import { assignmentsById, publishedIdsOf, resourceById, saveResource } from '#db/repositories'
 import type { Deps } from '#usecases/ground/deps'
+import { rescore } from '#usecases/settling/rescore'
 import { PIECES } from './content'
 import type { DemoSchool } from './demo'
 
@@ -33,25 +25,16 @@ export async function misprintKey(deps: Deps, { classes }: DemoSchool): Promise<
   await deps.store.write(async (tx) => {
     const record = await resourceById(tx, piece.id)
     if (!record) throw new Error('the book is not there')
+    const ids = await Promise.all([...classes.values()].map((id) => publishedIdsOf(tx, id)))
+    for (const work of await assignmentsById(tx, [...new Set(ids.flat())])) {
+      const pieces = work.pieces.map((p) =>
+        p.resourceId === piece.id ? withCorrection(p, correction, correction) : p,
+      )
+      await rescore(tx, work, { ...work, pieces })
+    }
     const items = piece.items.map((i) => (i.id === item.id ? printed : i))
     // the same form of it: what was given names it
-    await saveResource(
-      tx,
-      { ...record, revision: record.revision - 1, resource: { ...record.resource, items } },
-      false,
-    )
-    const ids = await Promise.all([...classes.values()].map((id) => publishedIdsOf(tx, id)))
-    const works = await assignmentsById(tx, [...new Set(ids.flat())])
-    for (const work of works)
-      for (const given of work.pieces.filter((p) => p.resourceId === piece.id)) {
-        const tries = (await attemptsOf(tx, [work.id])).filter((t) => t.pieceId === given.id)
-        const answers = await answersOf(
-          tx,
-          tries.map((t) => t.id),
-        )
-        const by = { corrections: [correction], rule: rulesOf(work, given).late, bank: items }
-        for (const { id, score } of tries)
-          if (score) await saveScore(tx, id, rescored(score, items, answers.get(id) ?? new Map(), by))
-      }
+    const spoilt = { ...record, revision: record.revision - 1, resource: { ...record.resource, items } }
+    await saveResource(tx, spoilt, false)
   })
 }

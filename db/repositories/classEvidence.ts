@@ -1,11 +1,13 @@
 import type { AttemptScore } from '#core/attempts'
-import type { AssignmentId, AttemptId, ClassId, Instant, ItemId, PieceId, UserId } from '#core/base'
+import type { AssignmentId, AttemptId, ClassId, ItemId, PieceId, UserId } from '#core/base'
 import type { GridTry } from '#core/evidence'
 import { storedToScore } from '../rows/answerRow'
 import { toGivenVersion, toOwnRules } from '../rows/workRows'
 import { ask } from './ask'
 import type { OwnTerms } from './learnerWork'
 import type { Connection } from './store'
+import { TERMS_COLUMNS, toTerms } from './termsRow'
+import type { TermsRow } from './termsRow'
 import { TRY_COLUMNS, toTryInShort } from './tryInShort'
 import type { TryRow } from './tryInShort'
 
@@ -15,42 +17,26 @@ export async function termsInClass(
   classId: ClassId,
   ids: readonly AssignmentId[],
 ): Promise<readonly OwnTerms[]> {
-  const rows = await listed<TermsRow>(tx, TERMS_IN_CLASS, [classId, JSON.stringify(ids)])
+  const rows = await listed<OwnRow>(tx, TERMS_IN_CLASS, [classId, JSON.stringify(ids)])
   return rows.map((row) => ({
     assignmentId: row[0],
     pieceId: row[1],
     learnerId: row[2],
     classId,
-    terms: {
-      listed: row[3],
-      opens: row[4],
-      due: row[5],
-      closes: row[6],
-      putAway: row[7],
-      maxAttempts: row[8],
-      timeLimitMinutes: row[9],
-    },
-    rules: toOwnRules(row[10]),
-    version: toGivenVersion(row[11]),
+    terms: toTerms(row[3]),
+    rules: toOwnRules(row[4]),
+    version: toGivenVersion(row[5]),
   }))
 }
 const TERMS_IN_CLASS = `select json_group_array(json_array(w.assignment_id, w.piece_id, w.learner_id,
-    w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-    w.rules, w.version)) as list
+    json_array(${TERMS_COLUMNS}), w.rules, w.version)) as list
   from learner_work w where w.class_id = ? and w.assignment_id in (select value from json_each(?))`
 
-type At = Instant | null
-type TermsRow = readonly [
+type OwnRow = readonly [
   assignmentId: AssignmentId,
   pieceId: PieceId,
   learnerId: UserId,
-  listed: At,
-  opens: At,
-  due: At,
-  closes: At,
-  putAway: At,
-  maxAttempts: number | null,
-  timeLimitMinutes: number | null,
+  terms: TermsRow,
   rules: string | null,
   version: string | null,
 ]

@@ -10,6 +10,8 @@ import { ask } from './ask'
 import type { FormInShort } from './keptReads'
 import { formName, formsInShort } from './library'
 import type { Connection } from './store'
+import { TERMS_COLUMNS, toTerms } from './termsRow'
+import type { TermsRow } from './termsRow'
 import { TRY_COLUMNS, toTryInShort } from './tryInShort'
 import type { TryRow } from './tryInShort'
 import { assignmentsAt } from './work'
@@ -71,8 +73,8 @@ export async function screenFor(
 }
 
 const LISTED = `select json_group_array(json_array(w.assignment_id, a.version, a.settled, w.piece_id, w.class_id,
-    c.name, w.listed_at, w.opens_at, w.due_at, w.closes_at, w.put_away_at, w.max_attempts, w.time_limit_minutes,
-    w.rules, s.id, s.body ->> 'title', w.version ->> '$.instead.resourceId', w.version ->> '$.instead.revision'))
+    c.name, json_array(${TERMS_COLUMNS}), w.rules, s.id, s.body ->> 'title',
+    w.version ->> '$.instead.resourceId', w.version ->> '$.instead.revision'))
   from learner_work w
     join assignments a on a.id = w.assignment_id and a.state = 'published'
     join classes c on c.id = w.class_id
@@ -99,7 +101,6 @@ const WAITING = `select count(*) from work_queue q
 const SCREEN_FOR = `select json_array(json((${LISTED})), json((${TRIES})), (${UNREAD}), (${ZONE}),
   json((${HEADINGS})), (${WAITING})) as screen`
 
-type At = Instant | null
 type ListedRow = readonly [
   assignmentId: AssignmentId,
   version: number,
@@ -107,13 +108,7 @@ type ListedRow = readonly [
   pieceId: PieceId,
   classId: ClassId,
   className: string,
-  listed: At,
-  opens: At,
-  due: At,
-  closes: At,
-  putAway: At,
-  maxAttempts: number | null,
-  timeLimitMinutes: number | null,
+  terms: TermsRow,
   rules: string | null,
   seriesId: SeriesId | null,
   seriesTitle: string | null,
@@ -152,18 +147,10 @@ function toListed(row: ListedRow): Listed {
     pieceId: row[3],
     classId: row[4],
     className: row[5],
-    terms: {
-      listed: row[6],
-      opens: row[7],
-      due: row[8],
-      closes: row[9],
-      putAway: row[10],
-      maxAttempts: row[11],
-      timeLimitMinutes: row[12],
-    },
-    rules: toOwnRules(row[13]),
-    series: row[14] === null ? null : { id: row[14], title: row[15] ?? '' },
-    instead: row[16] === null ? null : { resourceId: row[16], revision: row[17] ?? 1 },
+    terms: toTerms(row[6]),
+    rules: toOwnRules(row[7]),
+    series: row[8] === null ? null : { id: row[8], title: row[9] ?? '' },
+    instead: row[10] === null ? null : { resourceId: row[10], revision: row[11] ?? 1 },
   }
 }
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoPerson, withBrowser } from '../support/browser'
 import type { Person } from '../support/browser'
-import { dialogLooksRight } from '../support/looks'
+import { dialogLooksRight, looksRight } from '../support/looks'
 import { aServer } from '../support/server'
 import type { Running } from '../support/server'
 
@@ -55,6 +55,17 @@ describe('a question with a wrong key', () => {
     await p.click('redo')
     await p.seesIn(THIRD, '15 of 21 right')
     expect(await scores(p)).toEqual(after)
+    p.isQuiet()
+  })
+
+  it('can be put right before anybody has handed in', async () => {
+    const p = await demoPerson(server, 'imani', '/evidence')
+    await p.tap('th:last-child [data-hook="column"]')
+    await p.sees('Nobody has handed in yet.')
+    await p.press('Put right: question 1')
+    await p.seesIn('[data-hook="regrading"]', 'Nobody has handed it in yet: it holds for those who do.')
+    await p.keys('Escape')
+    await looksRight(p)
     p.isQuiet()
   })
 

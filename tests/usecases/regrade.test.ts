@@ -8,6 +8,7 @@ import { redo, undo } from '#usecases/journal/journal'
 import { showMyPiece } from '#usecases/learning/myPiece'
 import { handIn, startTry } from '#usecases/learning/tries'
 import { changeWork } from '#usecases/work/changeWork'
+import { giveMore } from '#usecases/work/giveMore'
 import { previewRegrade, regrade } from '#usecases/work/regrade'
 import type { Mending } from '#usecases/work/regrade'
 import { P1, aChange, aCheck, extended, only, piecesOf, rules, single } from '../support/made'
@@ -128,6 +129,18 @@ describe('a question put right after it was given', () => {
     )
     expect(shown.figures.find((f) => f.itemId === '1')?.rightCount).toBe(1)
     expect(shown.corrections.map((c) => c.kind)).toEqual(['key'])
+  })
+
+  it('holds for who joins a class that nobody is in yet', async () => {
+    const { deps, teacher, cleo, b } = school
+    const targets = [{ target: { kind: 'class' as const, classId: b.classId }, overrides: {} }]
+    work = await publish(school, { pieces: piecesOf(CHECK), targets, exceptIds: [cleo.userId] })
+    const done = mustBeOk(await regrade(deps, teacher, await input(RIGHT_IS_A)), 'regrade')
+    expect(done).toEqual({ tries: 0, changes: [] })
+    const more = { assignmentId: work, learnerIds: [cleo.userId], more: { kind: 'not-excused' } } as const
+    mustBeOk(await giveMore(deps, teacher, more), 'joins in')
+    await does(cleo, 'a', 'b')
+    expect((await ratios()).get(cleo.userId)).toBe(1)
   })
 
   it('stays when the work is changed otherwise, and comes with no draft', async () => {

@@ -27,6 +27,7 @@ const rights = computed(() => rightOptions(props.item))
 const n = computed(() => props.figures?.n ?? 0)
 const isLow = computed(() => n.value > 0 && bandOf(props.figures?.rightRatio ?? 1) === 'low')
 const isTurned = computed(() => (props.figures?.discrimination ?? 0) <= TURNED)
+const said = computed(() => (props.figures ? sayFigures(props.figures, props.item) : ''))
 const width = (count: number) => `${n.value === 0 ? 0 : Math.round((100 * count) / n.value)}%`
 </script>
 
@@ -57,7 +58,7 @@ const width = (count: number) => `${n.value === 0 ? 0 : Math.round((100 * count)
         ><span>{{ c.text }}<template v-if="c.isRight"> (right)</template></span>
       </li>
     </ul>
-    <p v-if="figures" class="said ml-13">{{ sayFigures(figures, item) }}</p>
+    <p v-if="said" class="said ml-13">{{ said }}</p>
     <p v-if="correction" class="note-line ml-13 mt-1" data-hook="mended">
       {{ MENDED_WORDS[correction.kind] }}
     </p>

@@ -71,7 +71,8 @@ const toScore = computed(() => sayToScore(props.waiting))
 const hasItems = computed(() => (figures.value?.items.length ?? 1) > 0)
 const about = computed(() => {
   const of = figures.value?.className ?? 'All classes'
-  return hasItems.value ? `${of} · ${count(figures.value?.tries ?? 0, 'learner')} · hardest first` : of
+  const tries = figures.value?.tries ?? 0
+  return hasItems.value && tries > 0 ? `${of} · ${count(tries, 'learner')} · hardest first` : of
 })
 const title = computed(() => (figures.value ? sayPieceIn(figures.value) : 'Items'))
 /** Questions that count, hardest first; behind them those that were left out for everybody. */
@@ -145,7 +146,7 @@ const { mend } = useMending(
       data-hook="to-discussion"
       >Discuss with the class</UButton
     >
-    <ol v-if="figures && isWhole && hasItems && figures.tries > 0">
+    <ol v-if="figures && isWhole && hasItems">
       <ItemFigure
         v-for="r in rows"
         :key="r.item.id"

@@ -63,7 +63,7 @@ watchDebounced(
   mending,
   async (now) => {
     const { assignmentId, pieceId, version, item } = props
-    const body = { version, pieceId, itemId: item.id, mending: now as never }
+    const body = { version, pieceId, itemId: item.id, mending: now }
     const reply = await call(PreviewRegrade, { params: { assignmentId }, body })
     if (now !== mending.value) return
     found.value = reply.ok ? reply.value : null
@@ -88,10 +88,6 @@ watchDebounced(
           :model-value="rights[0] ?? ''"
           :items="options.map((o) => ({ value: o.id, label: o.text }))"
           legend="What is right"
-          :ui="{
-            base: 'relative overflow-visible after:absolute after:-inset-[5px]',
-            indicator: 'rounded-full',
-          }"
           class="mb-3"
           data-hook="right-one"
           @update:model-value="

@@ -23,7 +23,7 @@ const AGAIN_MS = 4000
  * Sends what is given for answers, one after the other and of each the latest only, each made from the version that
  * was seen last. What was lost on the way is sent again; what is refused goes to `refused`.
  */
-export function useDrafting(refused: (of: ToSend, refusal: Refusal) => void) {
+export function useDrafting(refused: (of: ToSend, refusal: Refusal) => Promise<void>) {
   const waiting = new Map<string, ToSend>()
   const versions = new Map<string, number>()
   const status = ref<'saved' | 'saving' | 'lost'>('saved')
@@ -45,7 +45,7 @@ export function useDrafting(refused: (of: ToSend, refusal: Refusal) => void) {
         if (!waiting.has(name)) waiting.set(name, next)
         status.value = 'lost'
         break
-      } else refused(next, reply.error)
+      } else void refused(next, reply.error)
     }
     isSending = false
     if (waiting.size === 0) status.value = 'saved'

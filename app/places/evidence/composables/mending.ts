@@ -31,7 +31,7 @@ export function useMending(figures: () => PieceFigures | null, done: () => void)
       correction,
     })
     if (!mending) return
-    const body = { version, pieceId, itemId, mending: mending as never }
+    const body = { version, pieceId, itemId, mending }
     const reply = await call(Regrade, { params: { assignmentId }, body })
     if (reply.ok) await desk.load(true)
     done()

@@ -75,6 +75,24 @@ describe('the queue of texts to score', () => {
     await vi.waitFor(() => expect(queue.status.value).toBe('saved'))
   })
 
+  it('asks which one stays only when what stands is known, however long that takes', async () => {
+    const queue = await begun(answer('ann'))
+    let arrives: (reply: unknown) => void = () => undefined
+    call.mockResolvedValueOnce({ ok: false, error: { code: 'access/changed-meanwhile' } })
+    call.mockReturnValueOnce(new Promise((resolve) => (arrives = resolve)))
+    queue.give({ levels: [4] })
+    await vi.waitFor(() => expect(call).toHaveBeenCalledTimes(3))
+    expect(queue.own.value).toBeNull()
+    const theirs = draft([1]) as unknown as AnswerToScore['draft']
+    arrives({ ok: true, value: { answers: [answer('ann', { draft: theirs })] } })
+    await vi.waitFor(() => expect(queue.own.value?.levels).toEqual([4]))
+    call.mockResolvedValueOnce({ ok: true, value: { version: 2 } })
+    queue.settle('mine')
+    const body = { itemId: 'q1', levels: [4], comment: '', again: false, version: 1 }
+    expect(call).toHaveBeenLastCalledWith(expect.anything(), { params: { attemptId: 'ann' }, body })
+    await vi.waitFor(() => expect(queue.status.value).toBe('saved'))
+  })
+
   it('gives names no order that tells of them where they are hidden', async () => {
     listed(answer('cy', { name: 'Ann' }), answer('ann', { name: 'Cy' }))
     const queue = useScoringQueue(of, () => true)

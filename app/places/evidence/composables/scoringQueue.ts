@@ -20,11 +20,12 @@ export function useScoringQueue(
   const currentName = ref<string | null>(null)
   /** What was given here for a text that somebody else scored meanwhile. */
   const mine = shallowRef<ReadonlyMap<string, ScoreGiven>>(new Map())
-  const { status, keep, seen, unsent, sent, versionOf } = useDrafting((of, refusal) => {
+  const { status, keep, seen, unsent, sent, versionOf } = useDrafting(async (of, refusal) => {
+    // who is asked to choose sees what stands and goes on from there; known later, their choice is refused again
+    await load()
     if (refusal.code === 'access/changed-meanwhile')
       mine.value = new Map([...mine.value, [answerName(of), of.given]])
     else problem.value = sayRefusal(refusal)
-    void load()
   })
 
   async function load(): Promise<void> {
